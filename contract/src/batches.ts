@@ -1,0 +1,108 @@
+import type { BakeLoad, BenchStep, Layout, MixDemand, PiecePlan, ClayDemand } from '#core/batch';
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, ValidateNested } from 'class-validator';
+import { Between, Id, IsoDate, Name, Optional, Text, Version, Whole } from './rules.js';
+
+/** A layer of a piece: a clay or a revision of a mix, never both, at a setting. */
+export class LayerDto {
+  @Id() id!: string;
+  @Optional() @Id() clayId!: string | null;
+  @Optional() @Id() revisionId!: string | null;
+  @Id() settingId!: string;
+}
+
+export const SHAPES = ['round', 'rectangle'] as const;
+
+export class PieceDto {
+  @Id() id!: string;
+  @Name('A piece') name!: string;
+  @IsIn(SHAPES, { message: 'A cutter is round or a rectangle.' }) shape!: (typeof SHAPES)[number];
+  @Between('The cutter', 1, 500, 'mm') widthMm!: number;
+  /** of a rectangle; null for a round one */
+  @Optional() @Between('The cutter', 1, 500, 'mm') heightMm!: number | null;
+  @Whole('The number of pieces', 1, 4000) count!: number;
+  @Whole('The number of spares', 0, 1000) spare!: number;
+  @Between('The bridge', 0, 50, 'mm') bridgeMm!: number;
+  @Between('The width of the sheet', 5, 2000, 'mm') sheetWidthMm!: number;
+  @Between('The length of the sheet', 5, 3000, 'mm') sheetLengthMm!: number;
+  /** from the bottom to the top */
+  @IsArray({ message: 'A piece has a list of layers.' })
+  @ArrayMinSize(1, { message: 'A piece needs at least one layer.' })
+  @ArrayMaxSize(12, { message: 'A piece has at most 12 layers.' })
+  @ValidateNested({ each: true })
+  @Type(() => LayerDto)
+  layers!: LayerDto[];
+}
+
+/** PUT /api/batches/:id */
+export class BatchDto {
+  @Id() id!: string;
+  @Version() version!: number;
+  @Name('A batch') name!: string;
+  @Text(4000) note!: string;
+  @Optional() @IsoDate() dueOn!: string | null;
+  @IsArray({ message: 'A batch has a list of pieces.' })
+  @ArrayMaxSize(60, { message: 'A batch has at most 60 kinds of pieces.' })
+  @ValidateNested({ each: true })
+  @Type(() => PieceDto)
+  pieces!: PieceDto[];
+}
+
+/** What really went in, when a batch is done. */
+export class UsedDto {
+  @Id() clayId!: string;
+  @Between('The clay used', 0, 50000, 'g') grams!: number;
+}
+
+/** POST /api/batches/:id/done */
+export class DoneDto {
+  @Version() version!: number;
+  @Id() entryId!: string;
+  @IsoDate() madeOn!: string;
+  @Text(8000) note!: string;
+  @IsArray({ message: 'Say how much of each clay was used.' })
+  @ArrayMaxSize(400, { message: 'At most 400 clays.' })
+  @ValidateNested({ each: true })
+  @Type(() => UsedDto)
+  used!: UsedDto[];
+}
+
+/** Typed arrays and exact fractions become plain ones on the wire. */
+export type Plain<T> =
+  T extends Float64Array ? readonly number[]
+    : T extends { toFraction: unknown } ? string
+      : T extends readonly (infer U)[] ? readonly Plain<U>[]
+        : T extends object ? { readonly [K in keyof T]: Plain<T[K]> } : T;
+
+export type PlainLayout = Plain<Layout>;
+export type PlainStep = Plain<BenchStep>;
+
+export interface PlanAnswer {
+  readonly pieces: readonly Plain<PiecePlan>[];
+  readonly mixes: readonly (Plain<MixDemand> & { readonly name: string })[];
+  readonly clays: readonly (ClayDemand & { readonly name: string; readonly lineName: string; readonly hex: string; readonly discs: string | null })[];
+  readonly loads: readonly BakeLoad[];
+  readonly totalGrams: number;
+  readonly scrapGrams: number;
+  readonly usedCost: number | null;
+  readonly buyCost: number | null;
+  readonly steps: readonly PlainStep[];
+  /** colour and name of every clay or revision that a layer shows, by its id */
+  readonly materials: Readonly<Record<string, { readonly name: string; readonly hex: string }>>;
+}
+
+/** GET /api/batches/:id */
+export interface BatchAnswer extends BatchDto {
+  /** the diary entry, once it is done */
+  readonly doneEntryId: string | null;
+  readonly plan: PlanAnswer;
+}
+
+export interface BatchCard {
+  readonly id: string;
+  readonly name: string;
+  readonly dueOn: string | null;
+  readonly done: boolean;
+  readonly kinds: number;
+  readonly pieces: number;
+}

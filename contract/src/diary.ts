@@ -1,0 +1,30 @@
+import { Id, Text, Version } from './rules.js';
+
+/** PUT /api/diary/:id: only the note is a person's to change. */
+export class DiaryNoteDto {
+  @Id() id!: string;
+  @Version() version!: number;
+  @Text(8000) note!: string;
+}
+
+export interface DiaryCard {
+  readonly id: string;
+  readonly version: number;
+  readonly madeOn: string;
+  readonly title: string;
+  readonly note: string;
+  readonly batchId: string | null;
+}
+
+/** GET /api/diary?search=&offset=&limit= */
+export interface DiaryListAnswer { readonly total: number; readonly entries: readonly DiaryCard[] }
+
+/** GET /api/diary/:id */
+export interface DiaryAnswer extends DiaryCard {
+  readonly pieces: readonly { readonly name: string; readonly count: number; readonly cutter: string }[];
+  readonly mixes: readonly {
+    readonly revisionId: string; readonly mixId: string; readonly name: string; readonly number: number;
+    readonly notation: string; readonly hex: string; readonly grams: number;
+  }[];
+  readonly clays: readonly { readonly clayId: string; readonly name: string; readonly hex: string; readonly grams: number }[];
+}

@@ -1,0 +1,87 @@
+import { BASES, type Basis } from '#core/mix';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, ValidateNested } from 'class-validator';
+import { Type } from 'class-transformer';
+import { Id, Name, Optional, Parts, Text, Version } from './rules.js';
+
+/** One ingredient: a clay or a revision of another mix, never both. */
+export class IngredientDto {
+  @Parts() parts!: string;
+  @Optional() @Id() clayId!: string | null;
+  @Optional() @Id() revisionId!: string | null;
+}
+
+/** PUT /api/mixes/:id. A change of the recipe after something was made of it becomes a new revision. */
+export class MixDto {
+  @Id() id!: string;
+  @Version() version!: number;
+  @Name('A mix') name!: string;
+  @Text(2000) note!: string;
+  @IsBoolean({ message: 'Say whether the mix is retired.' }) retired!: boolean;
+  @IsIn(BASES, { message: 'Parts are by volume or by mass.' }) basis!: Basis;
+  @IsArray({ message: 'A mix is a list of ingredients.' })
+  @ArrayMinSize(1, { message: 'A mix needs at least one clay.' })
+  @ArrayMaxSize(40, { message: 'A mix has at most 40 ingredients.' })
+  @ValidateNested({ each: true })
+  @Type(() => IngredientDto)
+  ingredients!: IngredientDto[];
+}
+
+/** POST /api/notation: typed notation to be understood with the names on the shelf. */
+export class NotationDto {
+  @Text(4000) text!: string;
+}
+
+export interface NotationAnswer {
+  readonly ingredients: readonly IngredientDto[];
+  readonly referenced: readonly RevisionAnswer[];
+}
+
+/** A revision of a mix. `made`: something was made from it, so it never changes again. */
+export interface RevisionAnswer {
+  readonly id: string;
+  readonly mixId: string;
+  readonly mixName: string;
+  readonly number: number;
+  /** false where the mix has a newer revision */
+  readonly newest: boolean;
+  readonly basis: Basis;
+  readonly ingredients: readonly IngredientDto[];
+  readonly made: boolean;
+  readonly createdAt: string;
+}
+
+/** GET /api/mixes/:id */
+export interface MixAnswer {
+  readonly id: string;
+  readonly version: number;
+  readonly name: string;
+  readonly note: string;
+  readonly retired: boolean;
+  /** oldest first; the last one is the recipe of today */
+  readonly revisions: readonly RevisionAnswer[];
+  /** all revisions that the recipes rest on */
+  readonly referenced: readonly RevisionAnswer[];
+  /** mixes with the same normal form: the same colour under another name */
+  readonly sameAs: readonly { readonly id: string; readonly name: string }[];
+  readonly usedIn: readonly { readonly id: string; readonly name: string }[];
+}
+
+/** A chip on the board. Colours are predicted. */
+export interface MixCard {
+  readonly id: string;
+  readonly revisionId: string;
+  readonly name: string;
+  readonly notation: string;
+  readonly hex: string;
+  readonly lightness: number;
+  readonly hue: number;
+  readonly chroma: number;
+  readonly retired: boolean;
+  /** grams that can be made of it now */
+  readonly possibleGrams: number;
+}
+
+/** GET /api/mixes?search=&now=&sort=&offset=&limit= */
+export interface MixListAnswer { readonly total: number; readonly cards: readonly MixCard[] }
+export const MIX_SORTS = ['hue', 'name', 'newest'] as const;
+export type MixSort = (typeof MIX_SORTS)[number];

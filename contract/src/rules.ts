@@ -1,0 +1,89 @@
+import { Complaint, GRAMS_PER_OUNCE, MM_PER_INCH, readNumber } from '#core/units';
+import {
+  IsInt, IsNumber, IsString, IsUUID, Matches, Max, MaxLength, Min, ValidateBy, ValidateIf,
+} from 'class-validator';
+
+/** A rule and what it needs around it, as one decorator. */
+function all(...decorators: PropertyDecorator[]): PropertyDecorator {
+  return (target, key) => { for (const decorate of decorators) decorate(target, key); };
+}
+
+/** An id that the browser makes, so that a change can be sent twice without harm. */
+export const Id = (): PropertyDecorator => all(IsUUID('all', { message: 'This is not an id of Sledge.' }));
+
+export const Optional = (): PropertyDecorator => ValidateIf((_, value) => value !== null);
+
+/** A name as a maker writes it: not empty, at most 80 letters, no line breaks. */
+export const Name = (what: string): PropertyDecorator => all(
+  IsString({ message: `${what} needs a name.` }),
+  Matches(/\S/, { message: `${what} needs a name.` }),
+  Matches(/^[^\n\r\t"]*$/, { message: 'A name cannot hold line breaks or double quotation marks.' }),
+  MaxLength(80, { message: 'A name has at most 80 letters.' }),
+);
+
+export const Text = (most: number): PropertyDecorator => all(
+  IsString({ message: 'This has to be text.' }),
+  MaxLength(most, { message: `At most ${most.toLocaleString('en')} letters fit here.` }),
+);
+
+const IMPERIAL: Readonly<Record<string, (x: number) => string>> = {
+  mm: (x) => `${+(x / MM_PER_INCH).toPrecision(2)} in`,
+  g: (x) => `${+(x / GRAMS_PER_OUNCE).toPrecision(2)} oz`,
+  '°C': (x) => `${Math.round((x * 9) / 5 + 32)} °F`,
+};
+
+/** `60 to 200 °C (140 °F to 392 °F)`: a sentence does not know which units its reader uses. */
+function range(low: number, high: number, unit: string): string {
+  const other = IMPERIAL[unit];
+  return `${low} to ${high.toLocaleString('en')}${unit === '' ? '' : ` ${unit}`}`
+    + (other ? ` (${other(low)} to ${other(high)})` : '');
+}
+
+/** A number in a range; the sentence names the unit the wire uses. */
+export const Between = (what: string, low: number, high: number, unit: string): PropertyDecorator => {
+  const message = `${what} has to be a number from ${range(low, high, unit)}.`;
+  return all(
+    IsNumber({ allowNaN: false, allowInfinity: false }, { message }), Min(low, { message }), Max(high, { message }),
+  );
+};
+
+export const Whole = (what: string, low: number, high: number): PropertyDecorator => all(
+  IsInt({ message: `${what} has to be a whole number from ${low} to ${high.toLocaleString('en')}.` }),
+  Between(what, low, high, ''),
+);
+
+export const Hex = (): PropertyDecorator => all(
+  IsString({ message: 'A colour is six digits, as in 7B1E4B.' }),
+  Matches(/^[0-9A-Fa-f]{6}$/, { message: 'A colour is six digits, as in 7B1E4B.' }),
+);
+
+export const IsoDate = (): PropertyDecorator => all(
+  IsString({ message: 'A date is written 2024-09-15.' }),
+  Matches(/^(19|20)\d\d-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, { message: 'A date is written 2024-09-15.' }),
+);
+
+/** An exact number of parts as text: `3`, `1/4`. */
+export const Parts = (): PropertyDecorator => ValidateBy({
+  name: 'parts',
+  validator: {
+    validate: (value: unknown) => typeof value === 'string' && partsWrong(value) === null,
+    defaultMessage: (args) => (typeof args?.value === 'string' ? partsWrong(args.value) ?? '' : 'Parts are written as 2, 1/4 or 1.5.'),
+  },
+});
+
+function partsWrong(text: string): string | null {
+  try {
+    readNumber(text);
+    return null;
+  } catch (error) {
+    if (error instanceof Complaint) return error.message;
+    throw error;
+  }
+}
+
+/**
+ * The number every thing carries. It comes from the server and grows with
+ * each change; 0 says that the thing is new. A change sent with an older
+ * number is refused, so that two windows cannot overwrite each other.
+ */
+export const Version = (): PropertyDecorator => Whole('The version', 0, Number.MAX_SAFE_INTEGER);

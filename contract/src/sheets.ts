@@ -1,0 +1,52 @@
+import { READING_WAYS, type ReadingWay } from '#core/sheet';
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, ValidateNested } from 'class-validator';
+import { Between, Id, Name, Optional, Text, Version } from './rules.js';
+
+export class SettingDto {
+  @Id() id!: string;
+  @Name('A setting') label!: string;
+}
+
+export class ReadingDto {
+  @Id() id!: string;
+  @Id() settingId!: string;
+  @Between('A reading', 0.02, 30, 'mm') mm!: number;
+  @Between('The uncertainty', 0.001, 5, 'mm') sigmaMm!: number;
+  @IsIn(READING_WAYS, { message: 'A reading is by calipers, cards, a stack or a weighed disc.' }) way!: ReadingWay;
+}
+
+/** PUT /api/machines/:id. Settings stand from the widest gap to the thinnest. */
+export class MachineDto {
+  @Id() id!: string;
+  @Version() version!: number;
+  @Name('A machine') name!: string;
+  @Text(2000) note!: string;
+  @Between('The roller width', 10, 2000, 'mm') rollerWidthMm!: number;
+  @IsArray({ message: 'A machine has a list of settings.' })
+  @ArrayMinSize(2, { message: 'A machine needs at least two settings.' })
+  @ArrayMaxSize(40, { message: 'A dial has at most 40 settings.' })
+  @ValidateNested({ each: true })
+  @Type(() => SettingDto)
+  settings!: SettingDto[];
+  @IsArray({ message: 'A machine has a list of readings.' })
+  @ArrayMaxSize(500, { message: 'A machine keeps at most 500 readings.' })
+  @ValidateNested({ each: true })
+  @Type(() => ReadingDto)
+  readings!: ReadingDto[];
+}
+
+/** PUT /api/bench: what this maker measures with. */
+export class BenchSetupDto {
+  @Version() version!: number;
+  @Optional() @Id() machineId!: string | null;
+  @Between('The disc cutter', 1, 200, 'mm') discMm!: number;
+  @Optional() @Id() discSettingId!: string | null;
+  @Text(8) currency!: string;
+}
+
+/** GET /api/machines */
+export interface MachinesAnswer {
+  readonly machines: readonly MachineDto[];
+  readonly setup: BenchSetupDto;
+}

@@ -1,0 +1,52 @@
+import { FIRMNESSES, KINDS, type Firmness, type Kind } from '#core/clay';
+import { IsBoolean, IsIn } from 'class-validator';
+import { Between, Hex, Id, IsoDate, Name, Optional, Text, Version } from './rules.js';
+
+export class LineDto {
+  @Id() id!: string;
+  @Version() version!: number;
+  @Name('A clay line') name!: string;
+  @IsIn(FIRMNESSES, { message: 'Firmness is soft, medium, firm or crumbly.' }) firmness!: Firmness;
+  @Between('The density', 0.5, 5, 'g/cm³') density!: number;
+  /** false: the density is the assumed one */
+  @IsBoolean({ message: 'Say whether the density was measured.' }) densityMeasured!: boolean;
+  @Between('The baking temperature', 60, 200, '°C') bakeC!: number;
+  @Between('The baking time', 1, 600, 'minutes') bakeMinutes!: number;
+  @Between('The thickness for the baking time', 0.5, 50, 'mm') bakePerMm!: number;
+  @Between('The maximum temperature', 60, 220, '°C') maxC!: number;
+}
+
+export class ClayDto {
+  @Id() id!: string;
+  @Version() version!: number;
+  @Id() lineId!: string;
+  @Name('A clay') name!: string;
+  @IsIn(KINDS, { message: 'The kind is opaque, translucent, mica or glitter.' }) kind!: Kind;
+  @Hex() rawHex!: string;
+  @Hex() bakedHex!: string;
+  @Optional() @Between('The strength', 0.005, 50, '') strength!: number | null;
+  /** kept for the recipes that use it, but not offered for new ones */
+  @IsBoolean({ message: 'Say whether the clay is retired.' }) retired!: boolean;
+}
+
+export class BlockDto {
+  @Id() id!: string;
+  @Version() version!: number;
+  @Id() clayId!: string;
+  @Between('The net weight', 0.1, 5000, 'g') netGrams!: number;
+  @Between('What is left', 0, 5000, 'g') leftGrams!: number;
+  @Optional() @IsoDate() madeOn!: string | null;
+  @Text(20) dateCode!: string;
+  @Optional() @Between('The price', 0, 100000, '') price!: number | null;
+}
+
+/** GET /api/shelf */
+export interface ShelfAnswer {
+  readonly lines: readonly LineDto[];
+  readonly clays: readonly ClayDto[];
+  readonly blocks: readonly BlockDto[];
+  /** by clay: the mixes that use it directly */
+  readonly usedIn: Readonly<Record<string, readonly MixName[]>>;
+}
+
+export interface MixName { readonly id: string; readonly name: string }

@@ -1,0 +1,53 @@
+import type { Line } from '#core/clay';
+import type { Book } from '#core/mix';
+import type { Celsius, Minutes, Mm } from '#core/units';
+
+export interface BakeItem {
+  readonly pieceId: string;
+  readonly count: number;
+  readonly mm: Mm;
+  readonly lines: readonly string[];
+}
+
+/** Pieces that go into the oven together. */
+export interface BakeLoad {
+  readonly lineIds: readonly string[];
+  readonly celsius: Celsius;
+  readonly minutes: Minutes;
+  /** the lowest stated maximum of the lines */
+  readonly maxC: Celsius;
+  /** lines with different packet temperatures bake together */
+  readonly compromise: boolean;
+  readonly pieces: readonly { readonly pieceId: string; readonly count: number }[];
+}
+
+/** The packet's minutes for a thickness; never less than for the packet's own. */
+export function minutesFor(line: Pick<Line, 'bakeMinutes' | 'bakePerMm'>, mm: Mm): Minutes {
+  return line.bakeMinutes * Math.max(1, mm / line.bakePerMm);
+}
+
+/**
+ * Oven loads by line (docs/models.md §8): pieces of the same lines go
+ * together. Where lines meet in one piece, the highest packet temperature
+ * that none of them forbids, for the longest of their times. Coolest first.
+ */
+export function bakeLoads(items: readonly BakeItem[], book: Book): BakeLoad[] {
+  const groups = new Map<string, BakeItem[]>();
+  for (const item of items) {
+    const key = [...new Set(item.lines)].sort().join();
+    groups.set(key, [...(groups.get(key) ?? []), item]);
+  }
+  return [...groups].map(([key, together]) => {
+    const lineIds = key.split(',');
+    const lines = lineIds.flatMap((id) => book.line(id) ?? []);
+    const maxC = Math.min(...lines.map((l) => l.maxC));
+    const wanted = lines.map((l) => l.bakeC);
+    return {
+      lineIds, maxC,
+      celsius: Math.min(Math.max(...wanted), maxC),
+      minutes: Math.max(...together.flatMap(({ mm }) => lines.map((line) => minutesFor(line, mm)))),
+      compromise: new Set(wanted).size > 1,
+      pieces: together.map(({ pieceId, count }) => ({ pieceId, count })),
+    };
+  }).sort((a, b) => a.celsius - b.celsius);
+}

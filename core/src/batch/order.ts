@@ -1,0 +1,34 @@
+import type { Source } from '#core/mix';
+import type { Mm } from '#core/units';
+import type { Cutter } from './cutter.js';
+
+/** One layer of a piece, with its setting worked out. */
+export interface LayerOrder {
+  readonly of: Source;
+  readonly machineName: string;
+  readonly settingLabel: string;
+  readonly mm: Mm;
+  /** the thickness is an assumption: show it with a tilde */
+  readonly assumed: boolean;
+  readonly rollerWidthMm: Mm;
+}
+
+/** A kind of piece in a batch. Layers from the bottom to the top, stacked before they are cut. */
+export interface PieceOrder {
+  readonly id: string;
+  readonly name: string;
+  readonly cutter: Cutter;
+  readonly count: number;
+  readonly spare: number;
+  readonly bridgeMm: Mm;
+  readonly sheetWidthMm: Mm;
+  readonly sheetLengthMm: Mm;
+  readonly layers: readonly LayerOrder[];
+}
+
+/** All that has to be cut, spares too. */
+export const toCut = (piece: Pick<PieceOrder, 'count' | 'spare'>): number => piece.count + piece.spare;
+
+/** From the bottom to the top of the stack. */
+export const thicknessOf = (piece: Pick<PieceOrder, 'layers'>): Mm =>
+  piece.layers.reduce((sum, layer) => sum + layer.mm, 0);

@@ -1,0 +1,65 @@
+import { ASSUMED_BLOCK_GRAMS, type Block } from '#core/clay';
+import type { Grams } from '#core/units';
+
+/** Grams to take off one block. */
+export interface Taking { readonly blockId: string; readonly grams: Grams }
+
+const ROUNDING: Grams = 0.05;
+
+/** Oldest first; blocks without a date last; opened blocks before full ones of the same age. */
+export function inOrderOfUse(blocks: readonly Block[]): Block[] {
+  return [...blocks].sort((a, b) =>
+    (a.madeOn ?? '9999').localeCompare(b.madeOn ?? '9999')
+    || a.leftGrams - b.leftGrams || (a.id < b.id ? -1 : 1));
+}
+
+/**
+ * Which blocks an amount of one clay comes from, oldest first. What is
+ * missing by less than a scale shows is let go.
+ * @returns the takings, and what is short (0 where there is enough)
+ */
+export function takeFrom(blocks: readonly Block[], grams: Grams): { takings: Taking[]; short: Grams } {
+  let left = grams;
+  const takings: Taking[] = [];
+  for (const block of inOrderOfUse(blocks)) {
+    if (left <= 0) break;
+    const taken = Math.min(left, block.leftGrams);
+    if (taken > 0) takings.push({ blockId: block.id, grams: taken });
+    left -= taken;
+  }
+  return { takings, short: left > ROUNDING ? left : 0 };
+}
+
+/** What an amount of one clay means for the shelf. Money is in the person's own currency. */
+export interface AgainstShelf {
+  readonly left: Grams;
+  readonly short: Grams;
+  readonly blocksToBuy: number;
+  readonly blockGrams: Grams;
+  /** no block of this clay was ever on the shelf: the block's weight is an assumption */
+  readonly blockAssumed: boolean;
+  /** what the clay used up has cost; null where a price is not known */
+  readonly usedCost: number | null;
+  readonly buyCost: number | null;
+}
+
+/** @param blocks all blocks of one clay, empty ones too (they tell weight and price) */
+export function againstShelf(blocks: readonly Block[], grams: Grams): AgainstShelf {
+  const { takings, short } = takeFrom(blocks, grams);
+  const newest = inOrderOfUse(blocks).at(-1);
+  const blockGrams = newest?.netGrams ?? ASSUMED_BLOCK_GRAMS;
+  const price = [...inOrderOfUse(blocks)].reverse().find((b) => b.price !== null)?.price ?? null;
+  const blocksToBuy = Math.ceil(short / blockGrams - 1e-9);
+  const costs = takings.map(({ blockId, grams: taken }) => {
+    const block = blocks.find((b) => b.id === blockId);
+    return block === undefined || block.price === null ? null : (block.price * taken) / block.netGrams;
+  });
+  const shortCost = short === 0 ? 0 : price === null ? null : (price * short) / blockGrams;
+  return {
+    left: blocks.reduce((sum, b) => sum + b.leftGrams, 0),
+    short, blocksToBuy, blockGrams,
+    blockAssumed: newest === undefined,
+    usedCost: [...costs, shortCost].reduce<number | null>((sum, c) => (sum === null || c === null ? null : sum + c), 0),
+    buyCost: blocksToBuy === 0 ? 0 : price === null ? null : price * blocksToBuy,
+  };
+}

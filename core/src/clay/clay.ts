@@ -1,0 +1,66 @@
+import type { Celsius, Density, Grams, Minutes, Mm } from '#core/units';
+
+export const FIRMNESSES = ['soft', 'medium', 'firm', 'crumbly'] as const;
+export type Firmness = (typeof FIRMNESSES)[number];
+
+export const KINDS = ['opaque', 'translucent', 'mica', 'glitter'] as const;
+export type Kind = (typeof KINDS)[number];
+
+/** One maker's family of clay. */
+export interface Line {
+  readonly id: string;
+  readonly name: string;
+  readonly firmness: Firmness;
+  readonly density: Density;
+  readonly bakeC: Celsius;
+  /** the packet's minutes, for `bakePerMm` of thickness */
+  readonly bakeMinutes: Minutes;
+  readonly bakePerMm: Mm;
+  readonly maxC: Celsius;
+}
+
+/** A colour of a line. `strength` null: not measured, the default of its kind is used. */
+export interface Clay {
+  readonly id: string;
+  readonly lineId: string;
+  readonly name: string;
+  readonly kind: Kind;
+  /** sRGB, six hex digits */
+  readonly rawHex: string;
+  readonly bakedHex: string;
+  readonly strength: number | null;
+}
+
+/** A block as bought, and what is left of it. */
+export interface Block {
+  readonly id: string;
+  readonly clayId: string;
+  readonly netGrams: Grams;
+  readonly leftGrams: Grams;
+  /** ISO date, or null where the code was not read */
+  readonly madeOn: string | null;
+  readonly price: number | null;
+}
+
+/** g/cm³ of a line whose density nobody has measured: an assumption (docs/models.md §1). */
+export const ASSUMED_DENSITY: Density = 1.9;
+/** Net weight of a small block where none is known: an assumption. */
+export const ASSUMED_BLOCK_GRAMS: Grams = 57;
+
+/**
+ * Relative scattering power by kind (docs/models.md §3): 1 is an ordinary
+ * opaque. All four are assumptions until chips have been logged.
+ */
+const STRENGTH_OF_KIND: Readonly<Record<Kind, number>> = {
+  opaque: 1,
+  translucent: 0.06,
+  mica: 0.8,
+  glitter: 0.1,
+};
+
+/** The strength that predictions use, and whether it is an assumption. */
+export function strengthOf(clay: Pick<Clay, 'kind' | 'strength'>): { value: number; assumed: boolean } {
+  return clay.strength === null
+    ? { value: STRENGTH_OF_KIND[clay.kind], assumed: true }
+    : { value: clay.strength, assumed: false };
+}

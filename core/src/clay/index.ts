@@ -1,0 +1,3 @@
+export * from './clay.js';
+export * from './conditioning.js';
+export * from './dateCode.js';

@@ -1,0 +1,23 @@
+import { WHITE } from './bands.js';
+
+/** CIELAB under D65: L* 0..100. */
+export interface Lab { readonly l: number; readonly a: number; readonly b: number }
+/** CIE XYZ, Y = 1 for a perfect white. */
+export interface Xyz { readonly x: number; readonly y: number; readonly z: number }
+
+const EPSILON = 216 / 24389;
+const KAPPA = 24389 / 27;
+const f = (t: number): number => (t > EPSILON ? Math.cbrt(t) : (KAPPA * t + 16) / 116);
+
+/** XYZ to CIELAB (CIE 015:2018). */
+export function labOf({ x, y, z }: Xyz): Lab {
+  const fx = f(x / WHITE.x);
+  const fy = f(y / WHITE.y);
+  const fz = f(z / WHITE.z);
+  return { l: 116 * fy - 16, a: 500 * (fx - fy), b: 200 * (fy - fz) };
+}
+
+/** Chroma and hue angle (degrees, 0..360) of a Lab colour. */
+export function chromaHue({ a, b }: Lab): { c: number; h: number } {
+  return { c: Math.hypot(a, b), h: ((Math.atan2(b, a) * 180) / Math.PI + 360) % 360 };
+}

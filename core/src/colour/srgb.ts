@@ -1,0 +1,49 @@
+import { complaint } from '#core/units';
+import type { Xyz } from './lab.js';
+
+/** sRGB to XYZ and back, D65 (IEC 61966-2-1); rows of the linear matrices. */
+const TO_XYZ = [
+  [0.4123907992659595, 0.3575843393838780, 0.1804807884018343],
+  [0.2126390058715104, 0.7151686787677559, 0.0721923153607337],
+  [0.0193308187155918, 0.1191947797946259, 0.9505321522496608],
+] as const;
+export const FROM_XYZ = [
+  [3.2409699419045213, -1.5373831775700935, -0.4986107602930033],
+  [-0.9692436362808798, 1.8759675015077206, 0.0415550574071756],
+  [0.0556300796969936, -0.2039769588889766, 1.0569715142428786],
+] as const;
+
+const decode = (v: number): number => (v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4);
+const encode = (v: number): number => (v <= 0.0031308 ? 12.92 * v : 1.055 * v ** (1 / 2.4) - 0.055);
+
+/**
+ * Six hex digits (with or without `#`) to the digits in capitals.
+ * @throws Complaint `colour/unreadable`
+ */
+export function readHex(text: string): string {
+  const found = /^#?([0-9a-f]{6})$/i.exec(text.trim());
+  if (!found?.[1]) throw complaint('colour/unreadable', { text: text.trim() });
+  return found[1].toUpperCase();
+}
+
+/** Linear-light R, G, B in 0..1 of six hex digits. @throws Complaint `colour/unreadable` */
+export function linearOf(hex: string): readonly [number, number, number] {
+  const digits = readHex(hex);
+  const channel = (at: number): number => decode(parseInt(digits.slice(at, at + 2), 16) / 255);
+  return [channel(0), channel(2), channel(4)];
+}
+
+/** XYZ of six hex digits. @throws Complaint `colour/unreadable` */
+export function xyzOfHex(hex: string): Xyz {
+  const [r, g, b] = linearOf(hex);
+  const row = (m: readonly [number, number, number]): number => m[0] * r + m[1] * g + m[2] * b;
+  return { x: row(TO_XYZ[0]), y: row(TO_XYZ[1]), z: row(TO_XYZ[2]) };
+}
+
+/** The nearest displayable sRGB colour as six hex digits; channels outside are clipped. */
+export function hexOf({ x, y, z }: Xyz): string {
+  return FROM_XYZ.map(([mx, my, mz]) => {
+    const value = encode(Math.min(1, Math.max(0, mx * x + my * y + mz * z)));
+    return Math.round(value * 255).toString(16).padStart(2, '0');
+  }).join('').toUpperCase();
+}

@@ -1,0 +1,6 @@
+export * from './colourOf.js';
+export * from './flatten.js';
+export * from './normalForm.js';
+export * from './notation.js';
+export * from './recipe.js';
+export { sheetGrams, toDiscs, toGrams, untilGone, type ClayGrams, type DiscCount } from './scale.js';

@@ -1,0 +1,50 @@
+import type { Clay, Line } from '#core/clay';
+import { complaint, type Fraction } from '#core/units';
+
+/** Parts measured as discs (volume) or on a scale (mass). */
+export const BASES = ['volume', 'mass'] as const;
+export type Basis = (typeof BASES)[number];
+
+/** What a part is a part of: a clay, or a revision of another mix. */
+export type Source =
+  | { readonly clay: string }
+  | { readonly revision: string };
+
+export interface Ingredient {
+  readonly parts: Fraction;
+  readonly of: Source;
+}
+
+export interface Recipe {
+  readonly basis: Basis;
+  readonly ingredients: readonly Ingredient[];
+}
+
+/** Where a recipe finds what it names. Every look-up gives undefined for what is not there. */
+export interface Book {
+  clay(id: string): Clay | undefined;
+  line(id: string): Line | undefined;
+  recipe(revisionId: string): Recipe | undefined;
+  /** the name of a mix, by one of its revisions */
+  nameOf(revisionId: string): string;
+}
+
+/** The id inside a source, whichever kind it is. */
+export const idOf = (source: Source): string => ('clay' in source ? source.clay : source.revision);
+
+export const MOST_PARTS = 10_000;
+export const LEAST_PARTS = 1 / 1000;
+
+/**
+ * Refuses parts that no one can make.
+ * @throws Complaint `parts/none`, `parts/zero`, `parts/negative`, `parts/huge`, `parts/tiny`
+ */
+export function checkParts(ingredients: readonly { parts: Fraction; name: string }[]): void {
+  if (ingredients.length === 0) throw complaint('parts/none');
+  for (const { parts, name } of ingredients) {
+    if (parts.equals(0)) throw complaint('parts/zero', { name });
+    if (parts.compare(0) < 0) throw complaint('parts/negative', { name });
+    if (parts.compare(MOST_PARTS) > 0) throw complaint('parts/huge', { name });
+    if (parts.compare(LEAST_PARTS) < 0) throw complaint('parts/tiny', { name });
+  }
+}

@@ -1,0 +1,84 @@
+/**
+ * Everything that core can find wrong with what a person entered, each with
+ * a sentence that says what is wrong and what to do. Callers show the
+ * sentence beside the field; `code` is for tests and for machines.
+ */
+const SENTENCES = {
+  'unit/empty': () => 'Nothing is written here yet.',
+  'unit/unreadable': (d: { text: string; wanted: string }) =>
+    `“${d.text}” cannot be read as ${d.wanted}.`,
+  'unit/range': (d: { what: string; low: string; high: string }) =>
+    `${d.what} has to be between ${d.low} and ${d.high}.`,
+  'date/unreadable': (d: { text: string }) =>
+    `“${d.text}” cannot be read as a date code. Write 2024-09, 15.09.2024, 240915, 24W37 or 24-259.`,
+  'date/ambiguous': (d: { text: string; month: string; week: string }) =>
+    `“${d.text}” could be ${d.month} or ${d.week}. Write 20${d.text.slice(0, 2)}-${d.text.slice(2)} for the month, ${d.text.slice(0, 2)}W${d.text.slice(2)} for the week.`,
+  'colour/unreadable': (d: { text: string }) =>
+    `“${d.text}” is not a colour. Write six digits as in 7B1E4B.`,
+  'notation/empty': () => 'Write the parts, for example: 2 Beetroot + 1 Chalk.',
+  'notation/unexpected': (d: { found: string; at: number; wanted: string }) =>
+    `At place ${d.at + 1}: found “${d.found}” where ${d.wanted} should be.`,
+  'notation/unknown': (d: { name: string }) =>
+    `“${d.name}” is neither a clay on your shelf nor a mix of yours.`,
+  'notation/ambiguous': (d: { name: string; choices: string }) =>
+    `“${d.name}” could be ${d.choices}. Write it with its line.`,
+  'parts/none': () => 'A mix needs at least one clay.',
+  'parts/zero': (d: { name: string }) =>
+    `${d.name} has zero parts. Take it out, or give it a part.`,
+  'parts/negative': (d: { name: string }) =>
+    `${d.name} has fewer than zero parts. Nothing can be taken out of a mix again.`,
+  'parts/huge': (d: { name: string }) =>
+    `${d.name} has more than 10,000 parts. Use a larger part for the others.`,
+  'parts/tiny': (d: { name: string }) =>
+    `${d.name} has less than 1/1000 part, which no one can cut. Multiply all parts.`,
+  'parts/unreadable': (d: { text: string }) =>
+    `“${d.text}” is not a number of parts. Write 2, ½, 1/4 or 1.5.`,
+  'mix/cycle': (d: { path: string }) =>
+    `A mix cannot contain itself: ${d.path}.`,
+  'mix/missing': (d: { name: string }) =>
+    `${d.name} is not there any more, so this mix cannot be worked out.`,
+  'amount/positive': (d: { what: string }) =>
+    `${d.what} has to be more than zero.`,
+  'machine/settings': () => 'A machine needs at least two different settings.',
+  'machine/duplicate': (d: { label: string }) =>
+    `The setting ${d.label} is on this dial twice.`,
+  'machine/dial': (d: { text: string }) =>
+    `“${d.text}” is not a dial. Give the widest and the thinnest number, and a step that leads from one to the other.`,
+  'setting/unknown': (d: { label: string; machine: string; labels: string }) =>
+    `${d.machine} has no setting ${d.label}. Its dial has ${d.labels}.`,
+  'thickness/unreadable': (d: { text: string }) =>
+    `“${d.text}” is not a thickness. Write 1.5 mm, 1/16 in, or a setting of another machine as in: setting 3 of Bench roller.`,
+  'machine/unknown': (d: { name: string; machines: string }) =>
+    `There is no machine called “${d.name}”. Yours: ${d.machines}.`,
+  'cutter/larger': (d: { cutter: string; sheet: string }) =>
+    `A cutter of ${d.cutter} does not fit on a sheet of ${d.sheet}.`,
+  'count/whole': () => 'The number of pieces has to be a whole number from 1 to 5,000.',
+} as const;
+
+export type ComplaintCode = keyof typeof SENTENCES;
+type Details<C extends ComplaintCode> = Parameters<(typeof SENTENCES)[C]>[0];
+
+/** A sentence for a person. `at` is a place (0-based) in typed text, where there is one. */
+export class Complaint extends Error {
+  readonly at: number | undefined;
+  readonly code: ComplaintCode;
+  constructor(code: ComplaintCode, sentence: string, at?: number) {
+    super(sentence);
+    this.name = 'Complaint';
+    this.code = code;
+    this.at = at;
+  }
+}
+
+/** Makes the complaint `code` with the details its sentence asks for. */
+export function complaint<C extends ComplaintCode>(
+  code: C,
+  ...[details]: Details<C> extends undefined ? [] : [Details<C>]
+): Complaint {
+  const sentence = (SENTENCES[code] as (d: unknown) => string)(details);
+  const at =
+    details !== undefined && 'at' in (details as object)
+      ? (details as { at: number }).at
+      : undefined;
+  return new Complaint(code, sentence, at);
+}

@@ -1,0 +1,5 @@
+export { idOf } from './id.js';
+export * from './batches.js';
+export * from './machines.js';
+export * from './mixes.js';
+export * from './shelf.js';

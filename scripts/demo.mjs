@@ -1,0 +1,10 @@
+// npm run demo: Sledge on the kitchen garden, in a folder of its own. SLEDGE_DATA chooses another.
+import { join } from 'node:path';
+import { build, install, root } from './prepare.mjs';
+
+install();
+build();
+process.env.SLEDGE_DATA ??= join(root, '.demo');
+const { start } = await import('../dist/server/src/main.js');
+const { loadDemo } = await import('../dist/server/src/loadDemo.js');
+await start(loadDemo);

@@ -1,0 +1,19 @@
+import type { NextFunction, Request, Response } from 'express';
+
+/**
+ * Lets in only what this machine's own browser asks of Sledge's own pages:
+ * a foreign Host (DNS rebinding) or a foreign Origin (another page) is refused.
+ */
+export function sameMachine(port: () => number) {
+  return (request: Request, response: Response, next: NextFunction): void => {
+    const own = ['127.0.0.1', 'localhost', '[::1]'].map((name) => `${name}:${port()}`);
+    const { host, origin } = request.headers;
+    const hostGood = host !== undefined && own.includes(host.toLowerCase());
+    const originGood = origin === undefined || own.some((name) => origin.toLowerCase() === `http://${name}`);
+    if (hostGood && originGood) { next(); return; }
+    response.status(403).type('application/problem+json').send(JSON.stringify({
+      type: 'about:blank', title: 'Refused', status: 403,
+      detail: `Sledge answers only at http://127.0.0.1:${port()}, and only to its own pages.`,
+    }));
+  };
+}

@@ -1,0 +1,38 @@
+import { Body, Controller, Delete, Get, HttpCode, Inject, Param, Post, Put, Query } from '@nestjs/common';
+import { BatchDto, DoneDto, type BatchAnswer, type BatchCard } from '#contract';
+import { ChangeId } from '../access/changeId.js';
+import { sameId } from '../access/problem.js';
+import { BatchesService } from './batches.service.js';
+
+@Controller('api/batches')
+export class BatchesController {
+  constructor(@Inject(BatchesService) private readonly service: BatchesService) {}
+
+  @Get()
+  cards(): Promise<BatchCard[]> {
+    return this.service.cards();
+  }
+
+  @Get(':id')
+  open(@Param('id') id: string): Promise<BatchAnswer> {
+    return this.service.open(id);
+  }
+
+  @Put(':id')
+  save(@Param('id') id: string, @ChangeId() change: string, @Body() body: BatchDto): Promise<BatchAnswer> {
+    sameId(id, body.id);
+    return this.service.save(change, body);
+  }
+
+  @Delete(':id')
+  @HttpCode(204)
+  remove(@Param('id') id: string, @ChangeId() change: string, @Query('version') version: string): Promise<void> {
+    return this.service.remove(change, id, Number(version));
+  }
+
+  @Post(':id/done')
+  @HttpCode(200)
+  done(@Param('id') id: string, @ChangeId() change: string, @Body() body: DoneDto): Promise<{ entryId: string }> {
+    return this.service.done(change, id, body);
+  }
+}

@@ -1,0 +1,49 @@
+import { Inject, Injectable } from '@nestjs/common';
+import { asc, eq, inArray } from 'drizzle-orm';
+import type { BatchCard, PieceDto } from '#contract';
+import { DB } from '../db/db.module.js';
+import type { Row } from '../db/journal.js';
+import type { Db } from '../db/open.js';
+import { batches, entries, layers, pieces } from '../db/schema.js';
+
+@Injectable()
+export class BatchesStore {
+  constructor(@Inject(DB) private readonly db: Db) {}
+
+  async cards(): Promise<BatchCard[]> {
+    const rows = await this.db.select().from(batches);
+    const all = await this.db.select({ batchId: pieces.batchId, count: pieces.count }).from(pieces);
+    const done = new Set((await this.db.selectDistinct({ id: entries.batchId }).from(entries)).map((e) => e.id));
+    return rows.map(({ id, name, dueOn }) => {
+      const own = all.filter((p) => p.batchId === id);
+      return { id, name, dueOn, done: done.has(id), kinds: own.length, pieces: own.reduce((sum, p) => sum + p.count, 0) };
+    });
+  }
+
+  async batch(id: string): Promise<Row<'batch'> | undefined> {
+    const [row] = await this.db.select().from(batches).where(eq(batches.id, id));
+    return row;
+  }
+
+  piecesOf(batchId: string): Promise<Row<'piece'>[]> {
+    return this.db.select().from(pieces).where(eq(pieces.batchId, batchId)).orderBy(asc(pieces.position));
+  }
+
+  layersOf(pieceIds: readonly string[]): Promise<Row<'layer'>[]> {
+    return this.db.select().from(layers).where(inArray(layers.pieceId, [...pieceIds])).orderBy(asc(layers.position));
+  }
+
+  async pieces(batchId: string): Promise<PieceDto[]> {
+    const rows = await this.piecesOf(batchId);
+    const all = await this.layersOf(rows.map((p) => p.id));
+    return rows.map(({ batchId: _, position: __, ...piece }) => ({
+      ...piece,
+      layers: all.filter((l) => l.pieceId === piece.id).map(({ id, clayId, revisionId, settingId }) => ({ id, clayId, revisionId, settingId })),
+    }));
+  }
+
+  async doneEntry(batchId: string): Promise<string | null> {
+    const [row] = await this.db.select({ id: entries.id }).from(entries).where(eq(entries.batchId, batchId));
+    return row?.id ?? null;
+  }
+}

@@ -1,0 +1,166 @@
+import { and, desc, eq, gt, inArray, lte, asc, sql } from 'drizzle-orm';
+import type { BatchItem } from 'drizzle-orm/batch';
+import type { ChangesAnswer } from '#contract';
+import type { Db } from './open.js';
+import { TABLES, changes, counters, type RowWrite, type TableName } from './schema.js';
+
+export type Row<T extends TableName> = (typeof TABLES)[T]['$inferSelect'];
+type AnyRow = Readonly<Record<string, unknown>> & { readonly id: string };
+type Statement = BatchItem<'sqlite'>;
+
+/** How many changes can be taken back. */
+const KEPT = 5000;
+const ORDER = Object.keys(TABLES) as TableName[];
+const rank = (write: RowWrite): number => ORDER.indexOf(write.table as TableName);
+
+/** The rows that one change writes. Nothing reaches the file before the whole change is ready. */
+export class Draft {
+  /** What undo will call this change, as in “took 14 g of Carrot”. */
+  summary = '';
+  readonly writes: RowWrite[] = [];
+  constructor(readonly db: Db, readonly version: number) {}
+
+  async find<T extends TableName>(table: T, id: string): Promise<Row<T> | undefined> {
+    const from = TABLES[table];
+    const [row] = await this.db.select().from(from).where(eq(from.id, id));
+    return row as Row<T> | undefined;
+  }
+
+  /** Writes a row, new or not. */
+  async put<T extends TableName>(table: T, row: Row<T>): Promise<void> {
+    this.record(table, (await this.find(table, row.id)) ?? null, row);
+  }
+
+  /** Writes `wanted` and takes away those of `before` that are not in it. */
+  replace<T extends TableName>(table: T, before: readonly Row<T>[], wanted: readonly Row<T>[]): void {
+    const old = new Map(before.map((row) => [row.id, row]));
+    for (const row of wanted) {
+      this.record(table, old.get(row.id) ?? null, row);
+      old.delete(row.id);
+    }
+    for (const row of old.values()) this.record(table, row, null);
+  }
+
+  remove<T extends TableName>(table: T, rows: readonly Row<T>[]): void {
+    this.replace(table, rows, []);
+  }
+
+  private record(table: string, before: AnyRow | null, after: AnyRow | null): void {
+    if (JSON.stringify(before) !== JSON.stringify(after)) this.writes.push({ table, before, after });
+  }
+}
+
+type Listener = (writes: readonly RowWrite[]) => void;
+
+/**
+ * The only way to write. Changes run one after the other; each is one
+ * transaction that holds its rows, its entry in the list of changes, and
+ * the version counter, so that all of it can be taken back.
+ */
+export class Journal {
+  private queue: Promise<unknown> = Promise.resolve();
+  private readonly listeners: Listener[] = [];
+
+  private constructor(private readonly db: Db, private version: number) {}
+
+  static async open(db: Db): Promise<Journal> {
+    const [counter] = await db.select().from(counters);
+    return new Journal(db, counter?.value ?? 0);
+  }
+
+  /** Calls `listener` with the rows of every change, also when it is taken back or done again. */
+  onChange(listener: Listener): void {
+    this.listeners.push(listener);
+  }
+
+  private inTurn<T>(work: () => Promise<T>): Promise<T> {
+    const result = this.queue.then(work);
+    this.queue = result.catch(() => undefined);
+    return result;
+  }
+
+  /**
+   * Carries out one change. A change id that was carried out before does
+   * nothing, so a request whose answer was lost may be sent again.
+   * @returns false where the change had been carried out before
+   */
+  change(id: string, work: (draft: Draft) => Promise<void>): Promise<boolean> {
+    return this.inTurn(async () => {
+      const [known] = await this.db.select({ seq: changes.seq }).from(changes).where(eq(changes.id, id));
+      if (known) return false;
+      const draft = new Draft(this.db, this.version + 1);
+      await work(draft);
+      if (draft.writes.length === 0) return true;
+      const entry = { id, at: new Date().toISOString(), summary: draft.summary, state: 'done' as const, writes: draft.writes };
+      await this.commit(draft.writes, [
+        this.db.update(changes).set({ state: 'dropped' }).where(eq(changes.state, 'undone')),
+        this.db.insert(changes).values(entry),
+        this.db.delete(changes).where(lte(changes.seq, sql`(SELECT max(${changes.seq}) FROM ${changes}) - ${KEPT}`)),
+      ]);
+      return true;
+    });
+  }
+
+  /** Takes the newest change back. */
+  undo(): Promise<ChangesAnswer> {
+    return this.step('done', 'undone', 'Taken back');
+  }
+
+  /** Does the change again that was taken back last. */
+  redo(): Promise<ChangesAnswer> {
+    return this.step('undone', 'done', 'Done again');
+  }
+
+  private step(from: 'done' | 'undone', to: 'done' | 'undone', word: string): Promise<ChangesAnswer> {
+    return this.inTurn(async () => {
+      const [entry] = await this.db.select().from(changes).where(eq(changes.state, from))
+        .orderBy(from === 'done' ? desc(changes.seq) : asc(changes.seq)).limit(1);
+      if (!entry) return this.state(null);
+      const writes = from === 'undone' ? entry.writes
+        : entry.writes.map(({ table, before, after }) => ({ table, before: after, after: before }));
+      const stamped = writes.map((write) => (write.after && 'version' in write.after
+        ? { ...write, after: { ...write.after, version: this.version + 1 } } : write));
+      await this.commit(stamped, [this.db.update(changes).set({ state: to }).where(eq(changes.seq, entry.seq))]);
+      return this.state(`${word}: ${entry.summary}`);
+    });
+  }
+
+  /** What undo and redo would do next. */
+  async state(did: string | null = null): Promise<ChangesAnswer> {
+    const one = async (state: 'done' | 'undone'): Promise<string | null> => {
+      const [row] = await this.db.select({ summary: changes.summary }).from(changes)
+        .where(and(eq(changes.state, state), gt(changes.seq, 0)))
+        .orderBy(state === 'done' ? desc(changes.seq) : asc(changes.seq)).limit(1);
+      return row?.summary ?? null;
+    };
+    return { undo: await one('done'), redo: await one('undone'), did };
+  }
+
+  private async commit(writes: readonly RowWrite[], more: readonly Statement[]): Promise<void> {
+    const version = this.version + 1;
+    const inOrder = [...writes].sort((a, b) => rank(a) - rank(b));
+    const gone = inOrder.filter((w) => w.after === null).reverse();
+    const kept = inOrder.filter((w) => w.after !== null);
+    await this.db.batch([
+      this.db.run(sql`PRAGMA defer_foreign_keys = ON`),
+      ...gone.map((w) => this.erase(w)),
+      ...kept.map((w) => this.write(w)),
+      this.db.insert(counters).values({ id: 'version', value: version })
+        .onConflictDoUpdate({ target: counters.id, set: { value: version } }),
+      ...more,
+    ]);
+    this.version = version;
+    for (const listener of this.listeners) listener(inOrder);
+  }
+
+  private erase({ table, before }: RowWrite): Statement {
+    const from = TABLES[table as TableName];
+    return this.db.delete(from).where(inArray(from.id, [(before as AnyRow).id]));
+  }
+
+  private write({ table, after }: RowWrite): Statement {
+    const into = TABLES[table as TableName];
+    const row = after as AnyRow;
+    return this.db.insert(into).values(row as never).onConflictDoUpdate({ target: into.id, set: row as never });
+  }
+}

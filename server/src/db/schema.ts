@@ -1,0 +1,195 @@
+import { integer, index, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import type { Firmness, Kind } from '#core/clay';
+import type { Basis } from '#core/mix';
+import type { ReadingWay } from '#core/sheet';
+
+/** The single description of the tables. Every table that a person's change touches has a text id. */
+const id = () => text('id').primaryKey();
+const version = () => integer('version').notNull();
+
+export const lines = sqliteTable('line', {
+  id: id(), version: version(),
+  name: text('name').notNull(),
+  firmness: text('firmness').$type<Firmness>().notNull(),
+  density: real('density').notNull(),
+  densityMeasured: integer('density_measured', { mode: 'boolean' }).notNull(),
+  bakeC: real('bake_c').notNull(),
+  bakeMinutes: real('bake_minutes').notNull(),
+  bakePerMm: real('bake_per_mm').notNull(),
+  maxC: real('max_c').notNull(),
+});
+
+export const clays = sqliteTable('clay', {
+  id: id(), version: version(),
+  lineId: text('line_id').notNull().references(() => lines.id),
+  name: text('name').notNull(),
+  kind: text('kind').$type<Kind>().notNull(),
+  rawHex: text('raw_hex').notNull(),
+  bakedHex: text('baked_hex').notNull(),
+  strength: real('strength'),
+  retired: integer('retired', { mode: 'boolean' }).notNull(),
+}, (t) => [index('clay_line').on(t.lineId)]);
+
+export const blocks = sqliteTable('block', {
+  id: id(), version: version(),
+  clayId: text('clay_id').notNull().references(() => clays.id),
+  netGrams: real('net_grams').notNull(),
+  leftGrams: real('left_grams').notNull(),
+  madeOn: text('made_on'),
+  dateCode: text('date_code').notNull(),
+  price: real('price'),
+}, (t) => [index('block_clay').on(t.clayId)]);
+
+export const mixes = sqliteTable('mix', {
+  id: id(), version: version(),
+  name: text('name').notNull(),
+  note: text('note').notNull(),
+  retired: integer('retired', { mode: 'boolean' }).notNull(),
+});
+
+export const revisions = sqliteTable('revision', {
+  id: id(),
+  mixId: text('mix_id').notNull().references(() => mixes.id),
+  number: integer('number').notNull(),
+  basis: text('basis').$type<Basis>().notNull(),
+  createdAt: text('created_at').notNull(),
+}, (t) => [uniqueIndex('revision_number').on(t.mixId, t.number)]);
+
+export const ingredients = sqliteTable('ingredient', {
+  id: id(),
+  revisionId: text('revision_id').notNull().references(() => revisions.id),
+  position: integer('position').notNull(),
+  /** an exact number as text, `3/2` */
+  parts: text('parts').notNull(),
+  clayId: text('clay_id').references(() => clays.id),
+  innerId: text('inner_revision_id').references(() => revisions.id),
+}, (t) => [
+  index('ingredient_revision').on(t.revisionId), index('ingredient_clay').on(t.clayId), index('ingredient_inner').on(t.innerId),
+]);
+
+export const machines = sqliteTable('machine', {
+  id: id(), version: version(),
+  name: text('name').notNull(),
+  note: text('note').notNull(),
+  rollerWidthMm: real('roller_width_mm').notNull(),
+});
+
+export const settings = sqliteTable('setting', {
+  id: id(),
+  machineId: text('machine_id').notNull().references(() => machines.id),
+  position: integer('position').notNull(),
+  label: text('label').notNull(),
+}, (t) => [index('setting_machine').on(t.machineId)]);
+
+export const readings = sqliteTable('reading', {
+  id: id(),
+  settingId: text('setting_id').notNull().references(() => settings.id),
+  mm: real('mm').notNull(),
+  sigmaMm: real('sigma_mm').notNull(),
+  way: text('way').$type<ReadingWay>().notNull(),
+}, (t) => [index('reading_setting').on(t.settingId)]);
+
+/** One row, id `bench`: what this maker measures with. */
+export const benchSetup = sqliteTable('bench_setup', {
+  id: id(), version: version(),
+  machineId: text('machine_id').references(() => machines.id),
+  discMm: real('disc_mm').notNull(),
+  discSettingId: text('disc_setting_id').references(() => settings.id),
+  currency: text('currency').notNull(),
+});
+
+export const batches = sqliteTable('batch', {
+  id: id(), version: version(),
+  name: text('name').notNull(),
+  note: text('note').notNull(),
+  dueOn: text('due_on'),
+});
+
+export const pieces = sqliteTable('piece', {
+  id: id(),
+  batchId: text('batch_id').notNull().references(() => batches.id),
+  position: integer('position').notNull(),
+  name: text('name').notNull(),
+  shape: text('shape').$type<'round' | 'rectangle'>().notNull(),
+  widthMm: real('width_mm').notNull(),
+  heightMm: real('height_mm'),
+  count: integer('count').notNull(),
+  spare: integer('spare').notNull(),
+  bridgeMm: real('bridge_mm').notNull(),
+  sheetWidthMm: real('sheet_width_mm').notNull(),
+  sheetLengthMm: real('sheet_length_mm').notNull(),
+}, (t) => [index('piece_batch').on(t.batchId)]);
+
+export const layers = sqliteTable('layer', {
+  id: id(),
+  pieceId: text('piece_id').notNull().references(() => pieces.id),
+  position: integer('position').notNull(),
+  clayId: text('clay_id').references(() => clays.id),
+  revisionId: text('revision_id').references(() => revisions.id),
+  settingId: text('setting_id').notNull().references(() => settings.id),
+}, (t) => [index('layer_piece').on(t.pieceId), index('layer_revision').on(t.revisionId)]);
+
+export const entries = sqliteTable('entry', {
+  id: id(), version: version(),
+  batchId: text('batch_id').references(() => batches.id),
+  madeOn: text('made_on').notNull(),
+  title: text('title').notNull(),
+  note: text('note').notNull(),
+  /** names of the pieces, mixes and clays, to be found by */
+  words: text('words').notNull(),
+}, (t) => [index('entry_made').on(t.madeOn), index('entry_batch').on(t.batchId)]);
+
+export const entryPieces = sqliteTable('entry_piece', {
+  id: id(),
+  entryId: text('entry_id').notNull().references(() => entries.id),
+  name: text('name').notNull(),
+  cutter: text('cutter').notNull(),
+  count: integer('count').notNull(),
+}, (t) => [index('entry_piece_entry').on(t.entryId)]);
+
+export const entryMixes = sqliteTable('entry_mix', {
+  id: id(),
+  entryId: text('entry_id').notNull().references(() => entries.id),
+  revisionId: text('revision_id').notNull().references(() => revisions.id),
+  grams: real('grams').notNull(),
+}, (t) => [index('entry_mix_entry').on(t.entryId), index('entry_mix_revision').on(t.revisionId)]);
+
+export const entryTakings = sqliteTable('entry_taking', {
+  id: id(),
+  entryId: text('entry_id').notNull().references(() => entries.id),
+  clayId: text('clay_id').notNull().references(() => clays.id),
+  grams: real('grams').notNull(),
+}, (t) => [index('entry_taking_entry').on(t.entryId)]);
+
+/** One image of a row before and after a change; null: it was not there. */
+export interface RowWrite {
+  readonly table: string;
+  readonly before: Readonly<Record<string, unknown>> | null;
+  readonly after: Readonly<Record<string, unknown>> | null;
+}
+
+/** Every change of a person, in order, so that each can be taken back. */
+export const changes = sqliteTable('change', {
+  seq: integer('seq').primaryKey({ autoIncrement: true }),
+  /** the id that came with the request */
+  id: text('id').notNull().unique(),
+  at: text('at').notNull(),
+  summary: text('summary').notNull(),
+  state: text('state').$type<'done' | 'undone' | 'dropped'>().notNull(),
+  writes: text('writes', { mode: 'json' }).$type<readonly RowWrite[]>().notNull(),
+}, (t) => [index('change_state').on(t.state, t.seq)]);
+
+/** The counter behind every `version`; one row, id `version`. */
+export const counters = sqliteTable('counter', {
+  id: id(),
+  value: integer('value').notNull(),
+});
+
+/** The tables that changes write, parents before children. */
+export const TABLES = {
+  line: lines, clay: clays, block: blocks, mix: mixes, revision: revisions, ingredient: ingredients,
+  machine: machines, setting: settings, reading: readings, benchSetup,
+  batch: batches, piece: pieces, layer: layers,
+  entry: entries, entryPiece: entryPieces, entryMix: entryMixes, entryTaking: entryTakings,
+} as const;
+export type TableName = keyof typeof TABLES;

@@ -1,0 +1,26 @@
+import { Body, Controller, Get, Inject, Param, Put, Query } from '@nestjs/common';
+import { DiaryNoteDto, type DiaryAnswer, type DiaryListAnswer } from '#contract';
+import { ChangeId, fromQuery } from '../access/changeId.js';
+import { sameId } from '../access/problem.js';
+import { DiaryService } from './diary.service.js';
+
+@Controller('api/diary')
+export class DiaryController {
+  constructor(@Inject(DiaryService) private readonly service: DiaryService) {}
+
+  @Get()
+  list(@Query() query: Record<string, string | undefined>): Promise<DiaryListAnswer> {
+    return this.service.list((query.search ?? '').slice(0, 200), fromQuery(query.offset, 0, 0, 1e9), fromQuery(query.limit, 60, 1, 500));
+  }
+
+  @Get(':id')
+  open(@Param('id') id: string): Promise<DiaryAnswer> {
+    return this.service.open(id);
+  }
+
+  @Put(':id')
+  save(@Param('id') id: string, @ChangeId() change: string, @Body() body: DiaryNoteDto): Promise<DiaryAnswer> {
+    sameId(id, body.id);
+    return this.service.saveNote(change, body);
+  }
+}

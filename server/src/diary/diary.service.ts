@@ -1,0 +1,56 @@
+import { Inject, Injectable } from '@nestjs/common';
+import { colourOf, flatten } from '#core/mix';
+import type { DiaryAnswer, DiaryListAnswer, DiaryNoteDto } from '#contract';
+import { checkVersion, notThere } from '../access/problem.js';
+import { Journal } from '../db/journal.js';
+import { Studio } from '../mixes/studio.js';
+import { DiaryStore } from './diary.store.js';
+
+@Injectable()
+export class DiaryService {
+  constructor(
+    @Inject(Journal) private readonly journal: Journal,
+    @Inject(Studio) private readonly studio: Studio,
+    @Inject(DiaryStore) private readonly store: DiaryStore,
+  ) {}
+
+  list(search: string, offset: number, limit: number): Promise<DiaryListAnswer> {
+    const words = search.split(/[^\p{L}\p{N}]+/u).filter((word) => word !== '').slice(0, 12);
+    return this.store.list(words, offset, limit);
+  }
+
+  async open(id: string): Promise<DiaryAnswer> {
+    const entry = await this.store.entry(id);
+    if (!entry) throw notThere('This entry');
+    const { words: _, ...card } = entry;
+    return {
+      ...card,
+      pieces: (await this.store.piecesOf(id)).map(({ name, count, cutter }) => ({ name, count, cutter })),
+      mixes: (await this.store.mixesOf(id)).flatMap(({ revisionId, grams }) => {
+        const revision = this.studio.one('revision', revisionId);
+        const recipe = this.studio.recipe(revisionId);
+        if (!revision || !recipe) return [];
+        return [{
+          revisionId, grams, mixId: revision.mixId, number: revision.number, name: this.studio.nameOf(revisionId),
+          notation: this.studio.notation(recipe),
+          hex: colourOf(flatten(recipe, this.studio), 'baked', this.studio.pigments).hex,
+        }];
+      }),
+      clays: (await this.store.takingsOf(id)).flatMap(({ clayId, grams }) => {
+        const clay = this.studio.clay(clayId);
+        return clay ? [{ clayId, grams, name: clay.name, hex: clay.bakedHex }] : [];
+      }),
+    };
+  }
+
+  async saveNote(changeId: string, dto: DiaryNoteDto): Promise<DiaryAnswer> {
+    await this.journal.change(changeId, async (draft) => {
+      const stored = await draft.find('entry', dto.id);
+      if (!stored) throw notThere('This entry');
+      checkVersion(stored.title, stored.version, dto.version, await this.open(dto.id));
+      await draft.put('entry', { ...stored, note: dto.note, version: draft.version });
+      draft.summary = `changed the note on ${stored.title}`;
+    });
+    return this.open(dto.id);
+  }
+}

@@ -1,0 +1,59 @@
+import { randomUUID } from 'node:crypto';
+import type { INestApplicationContext } from '@nestjs/common';
+import { CUTTING, batches, blocks, clays, idOf, lines, machines, mixes, setup } from '#demo';
+import type { BatchDto, LayerDto } from '#contract';
+import { BatchesService } from './batches/batches.service.js';
+import { DB } from './db/db.module.js';
+import type { Db } from './db/open.js';
+import { changes } from './db/schema.js';
+import { MixesService } from './mixes/mixes.service.js';
+import { Studio } from './mixes/studio.js';
+import { SheetsService } from './sheets/sheets.service.js';
+import { ShelfService } from './shelf/shelf.service.js';
+
+const made = randomUUID;
+
+/**
+ * Puts the kitchen garden on an empty database, through the same services as
+ * a person's changes. Does nothing where there is clay already.
+ */
+export async function loadDemo(app: INestApplicationContext): Promise<void> {
+  const studio = app.get(Studio);
+  if (studio.all('line').length > 0) return;
+  const [shelf, sheets, mixing, batching] = [app.get(ShelfService), app.get(SheetsService), app.get(MixesService), app.get(BatchesService)];
+  for (const line of lines) await shelf.saveLine(made(), line);
+  for (const clay of clays) await shelf.saveClay(made(), clay);
+  for (const block of blocks) await shelf.saveBlock(made(), block);
+  for (const machine of machines) await sheets.save(made(), machine);
+  const { version } = (await sheets.all()).setup;
+  await sheets.saveSetup(made(), { ...setup, version });
+  for (const { name, notation, basis, note } of mixes) {
+    const { ingredients } = await mixing.read(notation);
+    await mixing.save(made(), {
+      id: idOf(`mix ${name}`), version: 0, name, note, basis, retired: false, ingredients: [...ingredients],
+    });
+  }
+  const layer = (of: string, setting: string, id: string): LayerDto => {
+    const revisionId = studio.newest(idOf(`mix ${of}`))?.id ?? null;
+    return { id, settingId: idOf(`Bench roller ${setting}`), revisionId, clayId: revisionId === null ? idOf(`clay ${of}`) : null };
+  };
+  for (const row of batches) {
+    const dto: BatchDto = {
+      id: row.id, version: 0, name: row.name, note: row.note, dueOn: row.dueOn,
+      pieces: row.pieces.map(({ name, size: [widthMm, heightMm], count, spare, layers }) => ({
+        id: idOf(`${row.name} ${name}`), name, count, spare, ...CUTTING,
+        shape: heightMm === undefined ? 'round' : 'rectangle', widthMm, heightMm: heightMm ?? null,
+        layers: layers.map(([of, setting], i) => layer(of, setting, idOf(`${row.name} ${name} ${i}`))),
+      })),
+    };
+    const saved = await batching.save(made(), dto);
+    if (row.done) {
+      await batching.done(made(), row.id, {
+        version: saved.version, entryId: idOf(`entry ${row.name}`), madeOn: row.done.on, note: row.done.note,
+        used: saved.plan.clays.map(({ clayId, grams }) => ({ clayId, grams: Math.round(grams * 10) / 10 })),
+      });
+    }
+  }
+  // the scenario is a beginning: nothing before it to take back
+  await app.get<Db>(DB).delete(changes);
+}

@@ -1,0 +1,49 @@
+import { Body, Controller, Delete, Get, HttpCode, Inject, Param, Post, Put, Query } from '@nestjs/common';
+import { MIX_SORTS, MixDto, NotationDto, type MixAnswer, type MixListAnswer, type NotationAnswer } from '#contract';
+import { ChangeId, fromQuery } from '../access/changeId.js';
+import { sameId } from '../access/problem.js';
+import { Board } from './board.js';
+import { MixesService } from './mixes.service.js';
+
+@Controller('api')
+export class MixesController {
+  constructor(
+    @Inject(MixesService) private readonly service: MixesService,
+    @Inject(Board) private readonly board: Board,
+  ) {}
+
+  @Get('mixes')
+  list(@Query() query: Record<string, string | undefined>): MixListAnswer {
+    return this.board.list({
+      search: (query.search ?? '').slice(0, 200),
+      now: fromQuery(query.now, 0, 0, 100_000),
+      retired: query.retired === '1',
+      sort: MIX_SORTS.find((s) => s === query.sort) ?? 'hue',
+      offset: fromQuery(query.offset, 0, 0, 1e9),
+      limit: fromQuery(query.limit, 60, 1, 500),
+    });
+  }
+
+  @Get('mixes/:id')
+  open(@Param('id') id: string): Promise<MixAnswer> {
+    return this.service.open(id);
+  }
+
+  @Put('mixes/:id')
+  save(@Param('id') id: string, @ChangeId() change: string, @Body() body: MixDto): Promise<MixAnswer> {
+    sameId(id, body.id);
+    return this.service.save(change, body);
+  }
+
+  @Delete('mixes/:id')
+  @HttpCode(204)
+  remove(@Param('id') id: string, @ChangeId() change: string, @Query('version') version: string): Promise<void> {
+    return this.service.remove(change, id, Number(version));
+  }
+
+  @Post('notation')
+  @HttpCode(200)
+  read(@Body() body: NotationDto): Promise<NotationAnswer> {
+    return this.service.read(body.text);
+  }
+}

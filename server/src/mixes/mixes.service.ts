@@ -1,0 +1,165 @@
+import { Inject, Injectable } from '@nestjs/common';
+import { randomUUID } from 'node:crypto';
+import { Complaint, readNumber } from '#core/units';
+import { checkParts, flatten, openBrackets, parseNotation, restsOn, type Recipe } from '#core/mix';
+import type { IngredientDto, MixAnswer, MixDto, NotationAnswer, RevisionAnswer } from '#contract';
+import { checkVersion, inUse, notThere, refused } from '../access/problem.js';
+import { Journal, type Draft, type Row } from '../db/journal.js';
+import { Board } from './board.js';
+import { MixesStore } from './mixes.store.js';
+import { meaningOf } from './names.js';
+import { Studio } from './studio.js';
+
+@Injectable()
+export class MixesService {
+  constructor(
+    @Inject(Journal) private readonly journal: Journal,
+    @Inject(Studio) private readonly studio: Studio,
+    @Inject(Board) private readonly board: Board,
+    @Inject(MixesStore) private readonly store: MixesStore,
+  ) {}
+
+  async open(id: string): Promise<MixAnswer> {
+    const mix = this.studio.one('mix', id);
+    if (!mix) throw notThere('This mix');
+    const rows = this.studio.revisions(id);
+    const referenced = new Set(rows.flatMap((r) => [...restsOn(this.recipeOf(r.id), this.studio)]));
+    const made = await this.store.madeOf([...rows.map((r) => r.id), ...referenced]);
+    const users = new Map(rows.flatMap((r) => this.studio.usersOf(r.id)).map((m) => [m.id, m.name]));
+    return {
+      id, version: mix.version, name: mix.name, note: mix.note, retired: mix.retired,
+      revisions: rows.map((r) => this.revisionAnswer(r, made.has(r.id))),
+      referenced: [...referenced].flatMap((r) => this.studio.one('revision', r) ?? []).map((r) => this.revisionAnswer(r, made.has(r.id))),
+      sameAs: this.board.twinsOf(id),
+      usedIn: [...users].map(([user, name]) => ({ id: user, name })),
+    };
+  }
+
+  /** Understands typed notation with the names on the shelf and the board. */
+  async read(text: string): Promise<NotationAnswer> {
+    const terms = openBrackets(parseNotation(text));
+    const ingredients = terms.map(({ parts, of }) => ({ parts: parts.toFraction(), ...meaningOf(of, this.studio) }));
+    checkParts(terms.map(({ parts, of }) => ({ parts, name: of.name })));
+    const recipe = this.toRecipe('volume', ingredients);
+    const revisions = [...restsOn(recipe, this.studio)].flatMap((id) => this.studio.one('revision', id) ?? []);
+    const made = await this.store.madeOf(revisions.map((r) => r.id));
+    return { ingredients, referenced: revisions.map((r) => this.revisionAnswer(r, made.has(r.id))) };
+  }
+
+  async save(changeId: string, dto: MixDto): Promise<MixAnswer> {
+    await this.journal.change(changeId, async (draft) => {
+      const stored = await draft.find('mix', dto.id);
+      checkVersion(stored?.name ?? 'This mix', stored?.version, dto.version, stored && await this.open(dto.id));
+      this.checkName(dto);
+      const recipe = this.checkedRecipe(dto);
+      await draft.put('mix', {
+        id: dto.id, version: draft.version, name: dto.name.trim(), note: dto.note, retired: dto.retired,
+      });
+      const newest = this.studio.newest(dto.id);
+      const before = newest && this.recipeOf(newest.id);
+      const changed = !before || !sameRecipe(before, recipe);
+      const made = changed && newest !== undefined && (await this.store.madeOf([newest.id])).has(newest.id);
+      if (changed) await this.writeRecipe(draft, dto, made ? undefined : newest, (newest?.number ?? 0) + (made ? 1 : 0));
+      draft.summary = !stored ? `new mix ${dto.name.trim()}`
+        : changed ? `${dto.name.trim()} is now ${this.studio.notation(recipe)}` : `changed ${dto.name.trim()}`;
+    });
+    return this.open(dto.id);
+  }
+
+  async remove(changeId: string, id: string, version: number): Promise<void> {
+    await this.journal.change(changeId, async (draft) => {
+      const mix = await draft.find('mix', id);
+      if (!mix) throw notThere('This mix');
+      checkVersion(mix.name, mix.version, version, await this.open(id));
+      const { usedIn } = await this.open(id);
+      const revisions = this.studio.revisions(id);
+      const uses = [...usedIn.map((m) => `the mix ${m.name}`), ...await this.store.usesOf(revisions.map((r) => r.id))];
+      if (uses.length > 0) throw inUse(`${mix.name} is used by ${uses.slice(0, 6).join(', ')}${uses.length > 6 ? ` and ${uses.length - 6} more` : ''}. Retire it instead: it leaves the board and stays in them.`);
+      draft.remove('ingredient', await this.store.ingredientsOf(revisions.map((r) => r.id)));
+      draft.remove('revision', revisions);
+      draft.remove('mix', [mix]);
+      draft.summary = `took ${mix.name} off the board`;
+    });
+  }
+
+  private async writeRecipe(draft: Draft, dto: MixDto, keep: Row<'revision'> | undefined, number: number): Promise<void> {
+    const revision = {
+      id: keep?.id ?? randomUUID(), mixId: dto.id, number: Math.max(1, number), basis: dto.basis,
+      createdAt: keep?.createdAt ?? new Date().toISOString(),
+    };
+    await draft.put('revision', revision);
+    const before = keep ? await this.store.ingredientsOf([keep.id]) : [];
+    const wanted = dto.ingredients.map((ingredient, position) => ({
+      id: before[position]?.id ?? randomUUID(), revisionId: revision.id, position,
+      parts: readNumber(ingredient.parts).toFraction(), clayId: ingredient.clayId, innerId: ingredient.revisionId,
+    }));
+    draft.replace('ingredient', before, wanted);
+  }
+
+  private checkName({ id, name }: MixDto): void {
+    const wanted = name.trim().toLowerCase();
+    if (this.studio.all('mix').some((m) => m.id !== id && m.name.toLowerCase() === wanted)) {
+      throw refused(`There is a mix called ${name.trim()} already.`, 'name');
+    }
+    if (this.studio.all('clay').some((c) => c.name.toLowerCase() === wanted)) {
+      throw refused(`${name.trim()} is the name of a clay on the shelf. Call the mix something else.`, 'name');
+    }
+  }
+
+  /** @throws ProblemException with the field of the ingredient that is wrong */
+  private checkedRecipe(dto: MixDto): Recipe {
+    dto.ingredients.forEach(({ clayId, revisionId, parts }, i) => {
+      const known = clayId === null ? revisionId !== null && this.studio.one('revision', revisionId) : revisionId === null && this.studio.clay(clayId);
+      if (!known) throw refused('This ingredient is not on the shelf and not on the board.', `ingredients.${i}.clayId`);
+      const name = clayId === null ? this.studio.nameOf(revisionId ?? '') : this.studio.clay(clayId)?.name ?? '';
+      try {
+        checkParts([{ parts: readNumber(parts), name }]);
+      } catch (error) {
+        throw error instanceof Complaint ? refused(error.message, `ingredients.${i}.parts`) : error;
+      }
+    });
+    const recipe = this.toRecipe(dto.basis, dto.ingredients);
+    const own = new Set(this.studio.revisions(dto.id).map((r) => r.id));
+    const self = [...restsOn(recipe, this.studio)].find((id) => own.has(id));
+    if (self !== undefined) {
+      const through = recipe.ingredients.flatMap(({ of }) => ('revision' in of && !own.has(of.revision) ? [this.studio.nameOf(of.revision)] : []));
+      throw refused(`A mix cannot contain itself: ${[dto.name, ...through.slice(0, 1), dto.name].join(' contains ')}.`, 'ingredients');
+    }
+    try {
+      flatten(recipe, this.studio);
+    } catch (error) {
+      throw error instanceof Complaint ? refused(error.message, 'ingredients') : error;
+    }
+    return recipe;
+  }
+
+  private toRecipe(basis: Recipe['basis'], ingredients: readonly IngredientDto[]): Recipe {
+    return {
+      basis,
+      ingredients: ingredients.map(({ parts, clayId, revisionId }) => ({
+        parts: readNumber(parts), of: clayId === null ? { revision: revisionId ?? '' } : { clay: clayId },
+      })),
+    };
+  }
+
+  private recipeOf(revisionId: string): Recipe {
+    return this.studio.recipe(revisionId) ?? { basis: 'volume', ingredients: [] };
+  }
+
+  private revisionAnswer(row: Row<'revision'>, made: boolean): RevisionAnswer {
+    return {
+      id: row.id, mixId: row.mixId, mixName: this.studio.nameOf(row.id), number: row.number,
+      newest: this.studio.newest(row.mixId)?.id === row.id,
+      basis: row.basis, made, createdAt: row.createdAt,
+      ingredients: this.recipeOf(row.id).ingredients.map(({ parts, of }) => ({
+        parts: parts.toFraction(), clayId: 'clay' in of ? of.clay : null, revisionId: 'clay' in of ? null : of.revision,
+      })),
+    };
+  }
+}
+
+function sameRecipe(a: Recipe, b: Recipe): boolean {
+  const text = ({ basis, ingredients }: Recipe): string =>
+    JSON.stringify([basis, ingredients.map(({ parts, of }) => [parts.toFraction(), of])]);
+  return text(a) === text(b);
+}

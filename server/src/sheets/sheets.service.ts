@@ -1,0 +1,93 @@
+import { Inject, Injectable } from '@nestjs/common';
+import { Complaint } from '#core/units';
+import { checkDial } from '#core/sheet';
+import type { BenchSetupDto, MachineDto, MachinesAnswer } from '#contract';
+import { checkVersion, inUse, notThere, refused } from '../access/problem.js';
+import { Journal } from '../db/journal.js';
+import { BENCH_ID, SheetsStore } from './sheets.store.js';
+
+@Injectable()
+export class SheetsService {
+  constructor(
+    @Inject(Journal) private readonly journal: Journal,
+    @Inject(SheetsStore) private readonly store: SheetsStore,
+  ) {}
+
+  async all(): Promise<MachinesAnswer> {
+    return { machines: await this.store.machines(), setup: await this.store.setup() };
+  }
+
+  async save(changeId: string, dto: MachineDto): Promise<MachineDto> {
+    await this.journal.change(changeId, async (draft) => {
+      const all = await this.store.machines();
+      const stored = all.find((m) => m.id === dto.id);
+      checkVersion(stored?.name ?? 'This machine', stored?.version, dto.version, stored);
+      if (all.some((m) => m.id !== dto.id && m.name.toLowerCase() === dto.name.trim().toLowerCase())) {
+        throw refused(`There is a machine called ${dto.name.trim()} already.`, 'name');
+      }
+      try {
+        checkDial(dto.settings.map((s) => s.label));
+      } catch (error) {
+        throw error instanceof Complaint ? refused(error.message, 'settings') : error;
+      }
+      const settingIds = new Set(dto.settings.map((s) => s.id));
+      const astray = dto.readings.findIndex((r) => !settingIds.has(r.settingId));
+      if (astray >= 0) throw refused('This reading belongs to a setting that is not on the dial.', `readings.${astray}.settingId`);
+
+      const before = await this.store.settingsOf(dto.id);
+      const gone = before.filter((s) => !settingIds.has(s.id));
+      const uses = await this.store.batchesUsing(gone.map((s) => s.id));
+      if (uses.length > 0) throw inUse(`Setting ${gone.map((s) => s.label).join(', ')} is used by the batch ${uses.join(', ')}. Choose another setting there first.`);
+      const { settings, readings, ...machine } = dto;
+      await draft.put('machine', { ...machine, name: dto.name.trim(), version: draft.version });
+      draft.replace('setting', before, settings.map(({ id, label }, position) => ({ id, label, position, machineId: dto.id })));
+      draft.replace('reading', await this.store.readingsOf(before.map((s) => s.id)), readings);
+      const setup = await this.store.setup();
+      const discGone = gone.some((s) => s.id === setup.discSettingId);
+      if (setup.machineId === null || discGone) {
+        const discSettingId = discGone ? null : setup.discSettingId;
+        await draft.put('benchSetup', { ...setup, id: BENCH_ID, machineId: setup.machineId ?? dto.id, discSettingId, version: draft.version });
+      }
+      draft.summary = stored ? `changed the machine ${dto.name.trim()}` : `new machine ${dto.name.trim()}`;
+    });
+    const saved = (await this.store.machines()).find((m) => m.id === dto.id);
+    if (!saved) throw notThere('This machine');
+    return saved;
+  }
+
+  async remove(changeId: string, id: string, version: number): Promise<void> {
+    await this.journal.change(changeId, async (draft) => {
+      const machine = await draft.find('machine', id);
+      if (!machine) throw notThere('This machine');
+      checkVersion(machine.name, machine.version, version, machine);
+      const settings = await this.store.settingsOf(id);
+      const uses = await this.store.batchesUsing(settings.map((s) => s.id));
+      if (uses.length > 0) throw inUse(`${machine.name} is used by the batch ${uses.join(', ')}. Choose another machine there first.`);
+      const setup = await this.store.setup();
+      if (setup.machineId === id || settings.some((s) => s.id === setup.discSettingId)) {
+        const machineId = setup.machineId === id ? null : setup.machineId;
+        const discSettingId = settings.some((s) => s.id === setup.discSettingId) ? null : setup.discSettingId;
+        await draft.put('benchSetup', { ...setup, id: BENCH_ID, machineId, discSettingId, version: draft.version });
+      }
+      draft.remove('reading', await this.store.readingsOf(settings.map((s) => s.id)));
+      draft.remove('setting', settings);
+      draft.remove('machine', [machine]);
+      draft.summary = `took away the machine ${machine.name}`;
+    });
+  }
+
+  async saveSetup(changeId: string, dto: BenchSetupDto): Promise<BenchSetupDto> {
+    await this.journal.change(changeId, async (draft) => {
+      const stored = await this.store.setup();
+      checkVersion('What you measure with', stored.version, dto.version, stored);
+      const all = await this.store.machines();
+      if (dto.machineId !== null && !all.some((m) => m.id === dto.machineId)) throw refused('This machine is not there any more.', 'machineId');
+      if (dto.discSettingId !== null && !all.some((m) => m.settings.some((s) => s.id === dto.discSettingId))) {
+        throw refused('This setting is not there any more.', 'discSettingId');
+      }
+      await draft.put('benchSetup', { ...dto, id: BENCH_ID, version: draft.version });
+      draft.summary = 'changed what you measure with';
+    });
+    return this.store.setup();
+  }
+}

@@ -1,0 +1,50 @@
+import { Inject, Injectable } from '@nestjs/common';
+import { asc, eq, inArray } from 'drizzle-orm';
+import type { BenchSetupDto, MachineDto } from '#contract';
+import { DB } from '../db/db.module.js';
+import type { Row } from '../db/journal.js';
+import type { Db } from '../db/open.js';
+import { batches, benchSetup, layers, machines, pieces, readings, settings } from '../db/schema.js';
+
+export const BENCH_ID = 'bench';
+const NO_SETUP: BenchSetupDto = { version: 0, machineId: null, discMm: 20, discSettingId: null, currency: '' };
+
+@Injectable()
+export class SheetsStore {
+  constructor(@Inject(DB) private readonly db: Db) {}
+
+  settingsOf(machineId: string): Promise<Row<'setting'>[]> {
+    return this.db.select().from(settings).where(eq(settings.machineId, machineId)).orderBy(asc(settings.position));
+  }
+
+  readingsOf(settingIds: readonly string[]): Promise<Row<'reading'>[]> {
+    return this.db.select().from(readings).where(inArray(readings.settingId, [...settingIds]));
+  }
+
+  async machines(): Promise<MachineDto[]> {
+    const rows = await this.db.select().from(machines);
+    return Promise.all(rows.map(async (machine) => {
+      const own = await this.settingsOf(machine.id);
+      return {
+        ...machine,
+        settings: own.map(({ id, label }) => ({ id, label })),
+        readings: await this.readingsOf(own.map((s) => s.id)),
+      };
+    }));
+  }
+
+  async setup(): Promise<BenchSetupDto> {
+    const [row] = await this.db.select().from(benchSetup).where(eq(benchSetup.id, BENCH_ID));
+    if (!row) return NO_SETUP;
+    const { id: _, ...setup } = row;
+    return setup;
+  }
+
+  /** Names of the batches that use one of the settings. */
+  async batchesUsing(settingIds: readonly string[]): Promise<string[]> {
+    const rows = await this.db.selectDistinct({ name: batches.name }).from(layers)
+      .innerJoin(pieces, eq(pieces.id, layers.pieceId)).innerJoin(batches, eq(batches.id, pieces.batchId))
+      .where(inArray(layers.settingId, [...settingIds]));
+    return rows.map((r) => r.name);
+  }
+}

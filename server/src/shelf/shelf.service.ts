@@ -1,0 +1,119 @@
+import { Inject, Injectable } from '@nestjs/common';
+import { showMonth } from '#core/clay';
+import type { BlockDto, ClayDto, LineDto, MixName, ShelfAnswer } from '#contract';
+import { checkVersion, inUse, notThere, refused } from '../access/problem.js';
+import { Journal } from '../db/journal.js';
+import { Studio } from '../mixes/studio.js';
+import { ShelfStore } from './shelf.store.js';
+
+const same = (a: string, b: string): boolean => a.trim().toLowerCase() === b.trim().toLowerCase();
+const grams = (g: number): string => `${Math.round(g * 10) / 10} g`;
+
+@Injectable()
+export class ShelfService {
+  constructor(
+    @Inject(Journal) private readonly journal: Journal,
+    @Inject(Studio) private readonly studio: Studio,
+    @Inject(ShelfStore) private readonly store: ShelfStore,
+  ) {}
+
+  async all(): Promise<ShelfAnswer> {
+    const clays = this.studio.all('clay');
+    const usedIn: Record<string, MixName[]> = {};
+    for (const { clayId, id, name } of await this.store.mixesUsing(clays.map((c) => c.id))) {
+      if (clayId !== null) (usedIn[clayId] ??= []).push({ id, name });
+    }
+    return { lines: this.studio.all('line'), clays, blocks: this.studio.all('block'), usedIn };
+  }
+
+  async saveLine(changeId: string, dto: LineDto): Promise<LineDto> {
+    await this.journal.change(changeId, async (draft) => {
+      const stored = await draft.find('line', dto.id);
+      checkVersion(stored?.name ?? 'This line', stored?.version, dto.version, stored);
+      if (this.studio.all('line').some((l) => l.id !== dto.id && same(l.name, dto.name))) {
+        throw refused(`There is a line called ${dto.name.trim()} already.`, 'name');
+      }
+      if (dto.maxC < dto.bakeC) throw refused('The maximum temperature is below the baking temperature.', 'maxC');
+      await draft.put('line', { ...dto, name: dto.name.trim(), version: draft.version });
+      draft.summary = stored ? `changed ${dto.name.trim()}` : `new line ${dto.name.trim()}`;
+    });
+    return this.studio.one('line', dto.id) ?? dto;
+  }
+
+  async saveClay(changeId: string, dto: ClayDto): Promise<ClayDto> {
+    await this.journal.change(changeId, async (draft) => {
+      const stored = await draft.find('clay', dto.id);
+      checkVersion(stored?.name ?? 'This clay', stored?.version, dto.version, stored);
+      const line = this.studio.line(dto.lineId);
+      if (!line) throw refused('This line is not there any more.', 'lineId');
+      if (this.studio.all('clay').some((c) => c.id !== dto.id && c.lineId === dto.lineId && same(c.name, dto.name))) {
+        throw refused(`${line.name} has a ${dto.name.trim()} already.`, 'name');
+      }
+      if (this.studio.all('mix').some((m) => same(m.name, dto.name))) {
+        throw refused(`There is a mix called ${dto.name.trim()}. Call the clay or the mix something else.`, 'name');
+      }
+      await draft.put('clay', {
+        ...dto, name: dto.name.trim(), version: draft.version,
+        rawHex: dto.rawHex.toUpperCase(), bakedHex: dto.bakedHex.toUpperCase(),
+      });
+      draft.summary = !stored ? `new clay ${dto.name.trim()}`
+        : stored.retired !== dto.retired ? `${dto.retired ? 'retired' : 'brought back'} ${dto.name.trim()}` : `changed ${dto.name.trim()}`;
+    });
+    return this.studio.one('clay', dto.id) ?? dto;
+  }
+
+  async saveBlock(changeId: string, dto: BlockDto): Promise<BlockDto> {
+    await this.journal.change(changeId, async (draft) => {
+      const stored = await draft.find('block', dto.id);
+      const name = this.studio.clay(dto.clayId)?.name;
+      if (name === undefined) throw refused('This clay is not there any more.', 'clayId');
+      checkVersion(`The block of ${name}`, stored?.version, dto.version, stored);
+      if (dto.leftGrams > dto.netGrams) throw refused(`A block of ${grams(dto.netGrams)} cannot have ${grams(dto.leftGrams)} left. Add a block, or change its net weight.`, 'leftGrams');
+      await draft.put('block', { ...dto, version: draft.version });
+      const less = (stored?.leftGrams ?? 0) - dto.leftGrams;
+      draft.summary = !stored ? `new block of ${name}`
+        : less > 0 ? `took ${grams(less)} of ${name}` : less < 0 ? `added ${grams(-less)} to ${name}` : `changed a block of ${name}`;
+    });
+    return this.studio.one('block', dto.id) ?? dto;
+  }
+
+  async removeLine(changeId: string, id: string, version: number): Promise<void> {
+    await this.journal.change(changeId, async (draft) => {
+      const line = await draft.find('line', id);
+      if (!line) throw notThere('This line');
+      checkVersion(line.name, line.version, version, line);
+      const clays = this.studio.all('clay').filter((c) => c.lineId === id);
+      if (clays.length > 0) throw inUse(`${line.name} still has ${clays.map((c) => c.name).join(', ')}. Take those off the shelf first.`);
+      draft.remove('line', [line]);
+      draft.summary = `took ${line.name} off the shelf`;
+    });
+  }
+
+  async removeClay(changeId: string, id: string, version: number): Promise<void> {
+    await this.journal.change(changeId, async (draft) => {
+      const clay = await draft.find('clay', id);
+      if (!clay) throw notThere('This clay');
+      checkVersion(clay.name, clay.version, version, clay);
+      const uses = [
+        ...(await this.store.mixesUsing([id])).map((m) => `the mix ${m.name}`),
+        ...(await this.store.batchesUsing(id)).map((b) => `the batch ${b}`),
+        ...(await this.store.inDiary(id) ? ['the diary'] : []),
+      ];
+      if (uses.length > 0) throw inUse(`${clay.name} is used by ${uses.join(', ')}. Retire it instead: it leaves the shelf and stays in them.`);
+      draft.remove('block', this.studio.all('block').filter((b) => b.clayId === id));
+      draft.remove('clay', [clay]);
+      draft.summary = `took ${clay.name} off the shelf`;
+    });
+  }
+
+  async removeBlock(changeId: string, id: string, version: number): Promise<void> {
+    await this.journal.change(changeId, async (draft) => {
+      const block = await draft.find('block', id);
+      if (!block) throw notThere('This block');
+      const name = this.studio.clay(block.clayId)?.name ?? 'clay';
+      checkVersion(`The block of ${name}`, block.version, version, block);
+      draft.remove('block', [block]);
+      draft.summary = `took away a block of ${name}${block.madeOn ? `, made ${showMonth(block.madeOn)}` : ''}`;
+    });
+  }
+}

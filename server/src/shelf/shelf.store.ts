@@ -1,0 +1,29 @@
+import { Inject, Injectable } from '@nestjs/common';
+import { eq, inArray } from 'drizzle-orm';
+import { DB } from '../db/db.module.js';
+import type { Db } from '../db/open.js';
+import { batches, entryTakings, ingredients, layers, mixes, pieces, revisions } from '../db/schema.js';
+
+@Injectable()
+export class ShelfStore {
+  constructor(@Inject(DB) private readonly db: Db) {}
+
+  /** Mixes whose recipe, of any revision, names one of the clays; by clay. */
+  async mixesUsing(clayIds: readonly string[]): Promise<{ clayId: string | null; id: string; name: string }[]> {
+    return this.db.selectDistinct({ clayId: ingredients.clayId, id: mixes.id, name: mixes.name }).from(ingredients)
+      .innerJoin(revisions, eq(revisions.id, ingredients.revisionId)).innerJoin(mixes, eq(mixes.id, revisions.mixId))
+      .where(inArray(ingredients.clayId, [...clayIds])).orderBy(mixes.name);
+  }
+
+  async batchesUsing(clayId: string): Promise<string[]> {
+    const rows = await this.db.selectDistinct({ name: batches.name }).from(layers)
+      .innerJoin(pieces, eq(pieces.id, layers.pieceId)).innerJoin(batches, eq(batches.id, pieces.batchId))
+      .where(eq(layers.clayId, clayId));
+    return rows.map((r) => r.name);
+  }
+
+  async inDiary(clayId: string): Promise<boolean> {
+    const rows = await this.db.select({ id: entryTakings.id }).from(entryTakings).where(eq(entryTakings.clayId, clayId)).limit(1);
+    return rows.length > 0;
+  }
+}
