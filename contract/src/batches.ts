@@ -69,7 +69,7 @@ export class DoneDto {
 
 /** Typed arrays and exact fractions become plain ones on the wire. */
 export type Plain<T> =
-  T extends Float64Array ? readonly number[]
+  T extends number | string | boolean | null ? T : T extends Float64Array ? readonly number[]
     : T extends { toFraction: unknown } ? string
       : T extends readonly (infer U)[] ? readonly Plain<U>[]
         : T extends object ? { readonly [K in keyof T]: Plain<T[K]> } : T;

@@ -1,5 +1,5 @@
 import { Body, Controller, Delete, Get, HttpCode, Inject, Param, Post, Put, Query } from '@nestjs/common';
-import { MIX_SORTS, MixDto, NotationDto, type MixAnswer, type MixListAnswer, type NotationAnswer } from '#contract';
+import { MIX_SORTS, MixDto, NotationDto, type MixAnswer, type MixListAnswer, type NotationAnswer, type RevisionAnswer } from '#contract';
 import { ChangeId, fromQuery } from '../access/changeId.js';
 import { sameId } from '../access/problem.js';
 import { Board } from './board.js';
@@ -39,6 +39,11 @@ export class MixesController {
   @HttpCode(204)
   remove(@Param('id') id: string, @ChangeId() change: string, @Query('version') version: string): Promise<void> {
     return this.service.remove(change, id, Number(version));
+  }
+
+  @Get('revisions/:id')
+  revisions(@Param('id') id: string): Promise<RevisionAnswer[]> {
+    return this.service.withAll(id);
   }
 
   @Post('notation')

@@ -24,15 +24,20 @@ export class MixesService {
     if (!mix) throw notThere('This mix');
     const rows = this.studio.revisions(id);
     const referenced = new Set(rows.flatMap((r) => [...restsOn(this.recipeOf(r.id), this.studio)]));
-    const made = await this.store.madeOf([...rows.map((r) => r.id), ...referenced]);
     const users = new Map(rows.flatMap((r) => this.studio.usersOf(r.id)).map((m) => [m.id, m.name]));
     return {
       id, version: mix.version, name: mix.name, note: mix.note, retired: mix.retired,
-      revisions: rows.map((r) => this.revisionAnswer(r, made.has(r.id))),
-      referenced: [...referenced].flatMap((r) => this.studio.one('revision', r) ?? []).map((r) => this.revisionAnswer(r, made.has(r.id))),
+      revisions: await this.answers(rows.map((r) => r.id)),
+      referenced: await this.answers([...referenced, ...this.newerThan(referenced)]),
       sameAs: this.board.twinsOf(id),
       usedIn: [...users].map(([user, name]) => ({ id: user, name })),
     };
+  }
+
+  /** A revision and all it rests on. */
+  async withAll(revisionId: string): Promise<RevisionAnswer[]> {
+    if (!this.studio.one('revision', revisionId)) throw notThere('This recipe');
+    return this.answers([revisionId, ...restsOn(this.recipeOf(revisionId), this.studio)]);
   }
 
   /** Understands typed notation with the names on the shelf and the board. */
@@ -41,9 +46,7 @@ export class MixesService {
     const ingredients = terms.map(({ parts, of }) => ({ parts: parts.toFraction(), ...meaningOf(of, this.studio) }));
     checkParts(terms.map(({ parts, of }) => ({ parts, name: of.name })));
     const recipe = this.toRecipe('volume', ingredients);
-    const revisions = [...restsOn(recipe, this.studio)].flatMap((id) => this.studio.one('revision', id) ?? []);
-    const made = await this.store.madeOf(revisions.map((r) => r.id));
-    return { ingredients, referenced: revisions.map((r) => this.revisionAnswer(r, made.has(r.id))) };
+    return { ingredients, referenced: await this.answers([...restsOn(recipe, this.studio)]) };
   }
 
   async save(changeId: string, dto: MixDto): Promise<MixAnswer> {
@@ -144,6 +147,19 @@ export class MixesService {
 
   private recipeOf(revisionId: string): Recipe {
     return this.studio.recipe(revisionId) ?? { basis: 'volume', ingredients: [] };
+  }
+
+  /** Newer recipes of the mixes that older ones are used of. */
+  private newerThan(revisionIds: ReadonlySet<string>): string[] {
+    return [...revisionIds].flatMap((id) => {
+      const newest = this.studio.newest(this.studio.one('revision', id)?.mixId ?? '');
+      return newest && !revisionIds.has(newest.id) ? [newest.id] : [];
+    });
+  }
+
+  private async answers(revisionIds: readonly string[]): Promise<RevisionAnswer[]> {
+    const made = await this.store.madeOf(revisionIds);
+    return revisionIds.flatMap((id) => this.studio.one('revision', id) ?? []).map((r) => this.revisionAnswer(r, made.has(r.id)));
   }
 
   private revisionAnswer(row: Row<'revision'>, made: boolean): RevisionAnswer {

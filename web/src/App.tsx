@@ -1,0 +1,65 @@
+import { Box, Flex, Grid, chakra } from '@chakra-ui/react';
+import { useRef, type ReactElement } from 'react';
+import { NavLink, Outlet, useNavigate } from 'react-router';
+import { Textures } from './parts/texture.js';
+import { KeyList } from './parts/KeyList.js';
+import { Saving } from './parts/Saving.js';
+import { ClashBar } from './parts/ClashBar.js';
+import { Tile } from './parts/Tile.js';
+import { useKeys } from './state/keys.js';
+import { useView } from './state/view.js';
+import { Key } from './theme/pieces.js';
+import { redo, undo } from './wire/save.js';
+
+export const STATIONS = [
+  ['shelf', 'Shelf'], ['mixes', 'Mixes'], ['sheets', 'Sheets'], ['batches', 'Batches'], ['bench', 'Bench'], ['diary', 'Diary'],
+] as const;
+
+const StationLink = chakra(NavLink, {
+  base: {
+    fontFamily: 'heading', fontSize: 'h2', textDecoration: 'none', paddingX: '13px', height: '56px', display: 'inline-flex', alignItems: 'center', gap: 2,
+    borderBottom: '9px solid transparent', paddingTop: '9px',
+    '&.active': { fontWeight: 700, borderBottomColor: 'ink' }, _hover: { borderBottomColor: 'hairline' },
+  },
+});
+
+const Switch = chakra('button', { base: { display: 'inline-flex', gap: 2, alignItems: 'center', fontSize: 'small', whiteSpace: 'nowrap' } });
+
+/** The bench from above: stations along the top, the open one below, the tile at the right edge. */
+export function App(): ReactElement {
+  const { units, lamp, turnUnits, turnLamp } = useView();
+  const navigate = useNavigate();
+  const keyList = useRef<HTMLDialogElement>(null);
+  useKeys('Everywhere', [
+    ...STATIONS.map(([path, name], i) => ({ key: String(i + 1), does: name, run: () => { void navigate(`/${path}`); } })),
+    { key: 'z', does: 'Undo', run: () => { void undo(); } },
+    { key: 'Z', does: 'Do again', run: () => { void redo(); } },
+    { key: 'u', does: 'Millimetres or inches', run: turnUnits },
+    { key: 'l', does: 'Lamp check: only lightness', run: turnLamp },
+    { key: '/', does: 'Find', run: () => { document.querySelector<HTMLInputElement>('[data-find]')?.focus(); } },
+    { key: '?', does: 'This list', run: () => { keyList.current?.showModal(); } },
+  ]);
+  return (
+    <Grid templateRows="56px auto 1fr" height="100%" minWidth="1024px" style={lamp ? { filter: 'url(#lamp)' } : {}} css={{ '@media print': { display: 'block', minWidth: 0, height: 'auto' } }}>
+      <Textures />
+      <Flex as="header" background="paper" borderBottom="rule" alignItems="center" paddingX={5} gap={4} css={{ '@media print': { display: 'none' } }}>
+        <Box fontFamily="heading" fontWeight={800} fontSize="23px" marginRight={3}>Sledge</Box>
+        <Flex as="nav" aria-label="Stations" flex={1} gap={1} alignSelf="stretch">
+          {STATIONS.map(([path, name], i) => (
+            <StationLink key={path} to={`/${path}`}><Box as="span" fontFamily="body" fontSize="caption" fontWeight={400} color="ink2" aria-hidden>{i + 1}</Box>{name}</StationLink>
+          ))}
+        </Flex>
+        <Saving />
+        <Switch onClick={turnUnits} aria-label={`Units: ${units}`}>{units === 'metric' ? 'mm · g · °C' : 'in · oz · °F'} <Key>U</Key></Switch>
+        <Switch onClick={turnLamp} aria-pressed={lamp}>Lamp check <Key>L</Key></Switch>
+        <Switch onClick={() => { keyList.current?.showModal(); }}>Keys <Key>?</Key></Switch>
+      </Flex>
+      <ClashBar />
+      <Grid templateColumns="1fr 92px" minHeight={0} gridRow={3} css={{ '@media print': { display: 'block' } }}>
+        <Box as="main" minWidth={0} minHeight={0} css={{ containerType: 'inline-size', '@media print': { containerType: 'normal' } }}><Outlet /></Box>
+        <Tile />
+      </Grid>
+      <KeyList dialog={keyList} />
+    </Grid>
+  );
+}

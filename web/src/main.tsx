@@ -1,0 +1,41 @@
+import './theme/fonts.js';
+import { ChakraProvider } from '@chakra-ui/react';
+import { QueryClientProvider } from '@tanstack/react-query';
+import { StrictMode, type ComponentType } from 'react';
+import { createRoot } from 'react-dom/client';
+import { Navigate, RouterProvider, createBrowserRouter } from 'react-router';
+import { App } from './App.js';
+import { system } from './theme/system.js';
+import { client } from './wire/queries.js';
+
+const station = (load: () => Promise<{ default: ComponentType }>) => ({
+  lazy: async () => ({ Component: (await load()).default }),
+});
+
+const router = createBrowserRouter([{
+  path: '/',
+  Component: App,
+  HydrateFallback: () => null,
+  children: [
+    { index: true, element: <Navigate to="/shelf" replace /> },
+    { path: 'shelf/:clayId?', ...station(() => import('./stations/shelf/Shelf.js')) },
+    { path: 'mixes/:mixId?', ...station(() => import('./stations/mixes/Mixes.js')) },
+    { path: 'sheets/:machineId?', ...station(() => import('./stations/sheets/Sheets.js')) },
+    { path: 'batches/:batchId?', ...station(() => import('./stations/batches/Batches.js')) },
+    { path: 'bench/:batchId?', ...station(() => import('./stations/bench/Bench.js')) },
+    { path: 'diary/:entryId?', ...station(() => import('./stations/diary/Diary.js')) },
+    { path: '*', element: <Navigate to="/shelf" replace /> },
+  ],
+}]);
+
+const root = document.getElementById('root');
+if (!root) throw new Error('The page has no root.');
+createRoot(root).render(
+  <StrictMode>
+    <ChakraProvider value={system}>
+      <QueryClientProvider client={client}>
+        <RouterProvider router={router} />
+      </QueryClientProvider>
+    </ChakraProvider>
+  </StrictMode>,
+);

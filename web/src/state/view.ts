@@ -1,0 +1,32 @@
+import { create } from 'zustand';
+import { persist } from 'zustand/middleware';
+import type { UnitSystem } from '#core/units';
+
+export const PAPERS = ['A5', 'Letter'] as const;
+export type Paper = (typeof PAPERS)[number];
+
+/** How this person looks at things. It changes no data, so it stays in the browser. */
+interface View {
+  readonly units: UnitSystem;
+  readonly lamp: boolean;
+  readonly paper: Paper;
+  /** the weight a mix is worked out for */
+  readonly mixGrams: number;
+  readonly setMixGrams: (grams: number) => void;
+  readonly turnUnits: () => void;
+  readonly turnLamp: () => void;
+  readonly choosePaper: (paper: Paper) => void;
+}
+
+export const useView = create<View>()(persist((set) => ({
+  units: 'metric',
+  lamp: false,
+  paper: 'A5',
+  mixGrams: 40,
+  setMixGrams: (mixGrams) => { set({ mixGrams }); },
+  turnUnits: () => { set((s) => ({ units: s.units === 'metric' ? 'imperial' : 'metric' })); },
+  turnLamp: () => { set((s) => ({ lamp: !s.lamp })); },
+  choosePaper: (paper) => { set({ paper }); },
+}), { name: 'sledge-view', partialize: ({ units, paper, mixGrams }) => ({ units, paper, mixGrams }) }));
+
+export const useUnits = (): UnitSystem => useView((s) => s.units);

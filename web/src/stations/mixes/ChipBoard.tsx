@@ -1,0 +1,69 @@
+import { Box, Flex, Grid, chakra } from '@chakra-ui/react';
+import { useDeferredValue, useState, type ReactElement } from 'react';
+import { Link } from 'react-router';
+import { showMass } from '#core/units';
+import type { MixCard, MixSort } from '#contract';
+import { Chip } from '../../parts/Chip.js';
+import { Choice } from '../../parts/Choice.js';
+import { MassValue } from '../../parts/Value.js';
+import { useUnits } from '../../state/view.js';
+import { Caption, Field, Plus, Word } from '../../theme/pieces.js';
+import { useMixCards } from '../../wire/queries.js';
+
+const SORTS: readonly { readonly value: MixSort; readonly text: string }[] = [
+  { value: 'hue', text: 'by hue' }, { value: 'name', text: 'by name' }, { value: 'newest', text: 'newest first' },
+];
+
+const Hook = chakra(Link, {
+  base: { display: 'block', textDecoration: 'none', padding: '5px', border: '3px solid transparent', minWidth: 0, '&[aria-current=page]': { borderColor: 'ink' }, _hover: { borderColor: 'hairline' } },
+});
+
+/** Every mix as a chip with its ratio. */
+export function ChipBoard({ chosen }: { readonly chosen: string | undefined }): ReactElement {
+  const units = useUnits();
+  const [search, setSearch] = useState('');
+  const [sort, setSort] = useState<MixSort>('hue');
+  const [now, setNow] = useState(false);
+  const [grams, setGrams] = useState(20);
+  const [retired, setRetired] = useState(false);
+  const found = useMixCards({ search: useDeferredValue(search), sort, now: now ? String(grams) : '0', retired: retired ? '1' : '0' });
+  const cards = found.data?.pages.flatMap((page) => page.cards) ?? [];
+  const total = found.data?.pages[0]?.total ?? 0;
+  return (
+    <Grid templateRows="auto 1fr" minHeight={0} background="paper" borderRight="rule">
+      <Box padding={4} borderBottom="hair">
+        <Flex gap={2} marginBottom={3}>
+          <Field data-find aria-label="Find a mix by its name or by a clay" placeholder="a name, a clay" value={search} onChange={(e) => { setSearch(e.currentTarget.value); }} onKeyDown={(e) => { if (e.key === 'Escape') setSearch(''); }} />
+          <Link to="/mixes/new" aria-label="New mix" tabIndex={-1}><Plus as="span" display="grid" placeItems="center" width="38px" height="38px" title="new mix">+</Plus></Link>
+        </Flex>
+        <Flex justifyContent="space-between" alignItems="baseline">
+          <h2>Chip board</h2>
+          <Caption>{total} {total === 1 ? 'mix' : 'mixes'} · <Choice label="Order of the chips" value={sort} options={SORTS} onChange={setSort} /></Caption>
+        </Flex>
+        <Box fontSize="caption" marginTop={1}>
+          <label><input type="checkbox" checked={now} onChange={(e) => { setNow(e.currentTarget.checked); }} style={{ accentColor: '#141414' }} /> can be made now,</label> <MassValue label="Grams that can be made" value={grams} onChange={setGrams} />
+          {' · '}<Word onClick={() => { setRetired(!retired); }}>{retired ? 'not retired' : 'retired'}</Word>
+        </Box>
+      </Box>
+      <Box overflowY="auto" background="bench" padding={2} onScroll={(e) => {
+        const { scrollTop, scrollHeight, clientHeight } = e.currentTarget;
+        if (scrollHeight - scrollTop - clientHeight < 400 && found.hasNextPage && !found.isFetching) void found.fetchNextPage();
+      }}>
+        <Grid as="ul" templateColumns="1fr 1fr" gap={1} aria-label="Chips">
+          {cards.map((card) => <li key={card.id}><OneChip card={card} chosen={card.id === chosen} now={now ? showMass(card.possibleGrams, units) : null} /></li>)}
+        </Grid>
+        {cards.length === 0 && !found.isFetching && <Box padding={3}><Caption>{retired ? 'No mix is retired.' : search || now ? 'No mix is like that.' : 'No chips yet.'}</Caption></Box>}
+      </Box>
+    </Grid>
+  );
+}
+
+function OneChip({ card, chosen, now }: { readonly card: MixCard; readonly chosen: boolean; readonly now: string | null }): ReactElement {
+  return (
+    <Hook to={`/mixes/${card.id}`} aria-current={chosen ? 'page' : undefined}>
+      <Chip hex={card.hex} width={108} height={84} />
+      <Box fontWeight={600} fontSize="small" lineHeight={1.25} marginTop={1}>{card.name}</Box>
+      <Caption css={{ display: '-webkit-box', WebkitLineClamp: 2, WebkitBoxOrient: 'vertical', overflow: 'hidden', lineHeight: 1.3 }}>{now === null ? card.notation : `${now} possible`}</Caption>
+    </Hook>
+  );
+}

@@ -1,0 +1,58 @@
+import { Box, Flex, Grid } from '@chakra-ui/react';
+import { Suspense, lazy, useState, type ReactElement } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { Empty, Reading } from '../../parts/Empty.js';
+import { useKeys } from '../../state/keys.js';
+import { Rule, Second, Strip, Word } from '../../theme/pieces.js';
+import { useMachines } from '../../wire/queries.js';
+import { Ladder } from './Ladder.js';
+import { MachineWords } from './MachineWords.js';
+import { SheetOf } from './SheetOf.js';
+import { Translator } from './Translator.js';
+
+const AddMachine = lazy(() => import('./AddMachine.js'));
+
+/** The sheets of all machines against one scale, and what somebody else's setting is on one's own. */
+export default function Sheets(): ReactElement {
+  const machines = useMachines();
+  const { machineId } = useParams();
+  const navigate = useNavigate();
+  const [adding, setAdding] = useState(false);
+  const [pointed, setPointed] = useState<number | null>(null);
+  const [settingId, setSettingId] = useState<string | null>(null);
+  useKeys('Sheets', [{ key: 'n', does: 'New machine', run: () => { setAdding(true); } }]);
+  if (!machines.data) return <Reading error={machines.error} />;
+  const { machines: all, setup } = machines.data;
+  const own = all.find((m) => m.id === setup.machineId) ?? all[0];
+  const chosen = all.find((m) => m.id === machineId) ?? own;
+  const choose = (machine: string, setting: string | null): void => { setAdding(false); setSettingId(setting); void navigate(`/sheets/${machine}`); };
+  const form = adding ? (
+    <Suspense fallback={null}>
+      <AddMachine onCancel={() => { setAdding(false); }} onSaved={(id) => { choose(id, null); }} />
+    </Suspense>
+  ) : null;
+  return (
+    <Grid templateColumns="1fr 376px" height="100%" minHeight={0}>
+      <Flex direction="column" padding={5} minWidth={0} minHeight={0} overflow="auto">
+        {own ? (
+          <>
+            <Flex alignItems="baseline" gap={4} wrap="wrap"><h1>Thickness ladder</h1><Second>black measured · grey worked out between · hatched assumed</Second></Flex>
+            <Ladder machines={all} chosen={chosen?.id} settingId={settingId} pointed={pointed} onChoose={choose} />
+            <Box><Word onClick={() => { setAdding(true); }}>Another machine</Word></Box>
+          </>
+        ) : <Empty title="No machine yet" action="Describe your machine" onAction={() => { setAdding(true); }}>Which numbers are on its dial, and which of them is the widest gap? Thicknesses come later, as you measure them: until then Sledge assumes usual ones and marks them with a tilde.</Empty>}
+      </Flex>
+      <Strip aria-label="Settings and sheets">
+        {form ?? (own && chosen ? (
+          <>
+            <Translator machines={all} own={own} onAsked={setPointed} />
+            <Rule />
+            <SheetOf own={own} />
+            <Rule />
+            <MachineWords key={chosen.id} machine={chosen} mine={chosen.id === own.id} setup={setup} settingId={settingId} onSetting={setSettingId} onGone={() => { void navigate('/sheets'); }} />
+          </>
+        ) : null)}
+      </Strip>
+    </Grid>
+  );
+}

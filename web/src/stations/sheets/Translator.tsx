@@ -1,0 +1,62 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useEffect, useMemo, useState, type ReactElement } from 'react';
+import { readThickness, translate, type Answer, type Asked } from '#core/sheet';
+import { Complaint, showLength } from '#core/units';
+import type { MachineDto } from '#contract';
+import { Warning } from '../../parts/Warning.js';
+import { useUnits } from '../../state/view.js';
+import { Caption, Field } from '../../theme/pieces.js';
+
+type Said = { readonly asked: Asked; readonly answer: Answer } | { readonly wrong: string } | null;
+const COUNT = ['', 'one sheet', 'two sheets', 'three sheets', 'four sheets', 'five sheets', 'six sheets'];
+
+/** What an instruction says, and the setting of one's own machine for it. */
+export function Translator({ machines, own, onAsked }: { readonly machines: readonly MachineDto[]; readonly own: MachineDto; readonly onAsked: (mm: number | null) => void }): ReactElement {
+  const units = useUnits();
+  const [text, setText] = useState('');
+  const said = useMemo((): Said => {
+    if (text.trim() === '') return null;
+    try {
+      const asked = readThickness(text, machines, units);
+      return { asked, answer: translate(asked, own) };
+    } catch (error) {
+      if (error instanceof Complaint) return { wrong: error.message };
+      throw error;
+    }
+  }, [text, machines, own, units]);
+  const mm = said && 'asked' in said ? said.asked.mm : null;
+  useEffect(() => { onAsked(mm); }, [mm, onAsked]);
+  const other = machines.find((m) => m.id !== own.id);
+  return (
+    <div>
+      <Box as="h2" marginBottom={2}>What do they say?</Box>
+      <Field data-find aria-label="A thickness as somebody else says it" value={text} onChange={(e) => { setText(e.currentTarget.value); }} placeholder={other ? `${other.settings[1]?.label ?? '3'} of ${other.name}` : '1.5 mm, 1/16 in'} />
+      {said === null && <Caption>1.5 mm · 1/16 in{other ? ` · setting ${other.settings[1]?.label ?? ''} of ${other.name}` : ''}</Caption>}
+      {said && 'wrong' in said && <Warning>{said.wrong}</Warning>}
+      {said && 'answer' in said && <Told asked={said.asked} answer={said.answer} own={own} />}
+    </div>
+  );
+}
+
+function Told({ asked, answer, own }: { readonly asked: Asked; readonly answer: Answer; readonly own: MachineDto }): ReactElement {
+  const units = useUnits();
+  const { setting, errorMm, sigmaMm, layers, other } = answer;
+  const length = (x: number): string => showLength(x, units, true);
+  const off = (error: number): string => (Math.abs(error) < 0.005 ? 'the same' : `${length(Math.abs(error))} ${error > 0 ? 'thicker' : 'thinner'}`);
+  return (
+    <Box marginTop={2} aria-live="polite">
+      <Flex alignItems="center" gap={4}>
+        <Box fontFamily="heading" fontWeight={800} fontSize="huge" lineHeight={1.1} data-answer>{setting.label}</Box>
+        <Box>
+          {layers > 1 ? <>{COUNT[layers]} of it, stacked, </> : null}on your <b>{own.name}</b><br />
+          {setting.knowledge === 'assumed' ? '~' : ''}{length(setting.mm * layers)}, theirs {length(asked.mm)} · <b>{off(errorMm)}</b>
+        </Box>
+      </Flex>
+      <Caption>
+        sure to ± {length(2 * sigmaMm)}
+        {other ? ` · or your ${other.label}, ${off(other.mm * layers - asked.mm)}` : errorMm < 0 ? ' · thicker than your machine rolls' : ''}
+      </Caption>
+      {setting.knowledge === 'assumed' && <Warning>Nobody has measured your {setting.label} yet: the answer rests on an assumption. A reading beside the ladder mends that.</Warning>}
+    </Box>
+  );
+}

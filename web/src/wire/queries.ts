@@ -1,0 +1,57 @@
+import { QueryClient, keepPreviousData, useInfiniteQuery, useQuery, type UseQueryResult } from '@tanstack/react-query';
+import type {
+  BatchAnswer, BatchCard, ChangesAnswer, DiaryAnswer, DiaryListAnswer, MachinesAnswer, MixAnswer, MixListAnswer, ShelfAnswer,
+} from '#contract';
+import { NoAnswer, ask } from './ask.js';
+import { isQuiet, resume, whenSettled } from './outbox.js';
+
+/** What the server knows, by the address it is read from. */
+export const client = new QueryClient({
+  defaultOptions: {
+    queries: {
+      retry: (count, error) => error instanceof NoAnswer && count < 1000,
+      retryDelay: (count) => Math.min(10_000, 500 * 2 ** count),
+      refetchOnWindowFocus: () => isQuiet(),
+      networkMode: 'always',
+    },
+  },
+});
+
+whenSettled((path, answer, more) => {
+  if (more) return;
+  if (answer !== undefined && typeof answer === 'object' && client.getQueryData([path])) client.setQueryData([path], answer);
+  if (isQuiet()) void client.invalidateQueries();
+});
+resume();
+
+const read = <T>(path: string, enabled = true): UseQueryResult<T> =>
+  useQuery({ queryKey: [path], queryFn: () => ask<T>('GET', path), enabled });
+
+export const useShelf = (): UseQueryResult<ShelfAnswer> => read('/api/shelf');
+export const useMachines = (): UseQueryResult<MachinesAnswer> => read('/api/machines');
+export const useMix = (id: string | undefined): UseQueryResult<MixAnswer> => read(`/api/mixes/${id ?? ''}`, id !== undefined);
+export const useBatches = (): UseQueryResult<readonly BatchCard[]> => read('/api/batches');
+export const useBatch = (id: string | undefined): UseQueryResult<BatchAnswer> => read(`/api/batches/${id ?? ''}`, id !== undefined);
+export const useEntry = (id: string | undefined): UseQueryResult<DiaryAnswer> => read(`/api/diary/${id ?? ''}`, id !== undefined);
+export const useChanges = (): UseQueryResult<ChangesAnswer> => read('/api/changes');
+
+const PAGE = 60;
+
+function usePages<T extends { readonly total: number }>(path: string, query: Readonly<Record<string, string>>, count: (page: T) => number) {
+  const parameters = new URLSearchParams(query).toString();
+  return useInfiniteQuery({
+    queryKey: [path, parameters],
+    queryFn: ({ pageParam }) => ask<T>('GET', `${path}?${parameters}&offset=${pageParam}&limit=${PAGE}`),
+    initialPageParam: 0,
+    getNextPageParam: (last, pages) => {
+      const read = pages.reduce((sum, page) => sum + count(page), 0);
+      return read < last.total ? read : undefined;
+    },
+    placeholderData: keepPreviousData,
+  });
+}
+
+export const useMixCards = (query: Readonly<Record<string, string>>) =>
+  usePages<MixListAnswer>('/api/mixes', query, (page) => page.cards.length);
+export const useDiary = (search: string) =>
+  usePages<DiaryListAnswer>('/api/diary', { search }, (page) => page.entries.length);

@@ -1,0 +1,78 @@
+import { create } from 'zustand';
+import type { ChangesAnswer } from '#contract/changes';
+import { NoAnswer, Refused, ask } from './ask.js';
+import { isQuiet, send, useOutbox } from './outbox.js';
+import { client } from './queries.js';
+
+interface Said {
+  /** the last thing that happened, in words */
+  readonly sentence: string;
+  /** refusals that are still on the screen, by the address of what was refused */
+  readonly refused: Readonly<Record<string, Refused>>;
+}
+
+export const useSaid = create<Said>()(() => ({ sentence: '', refused: {} }));
+
+export function say(sentence: string): void {
+  useSaid.setState({ sentence });
+}
+
+function setRefused(path: string, refused: Refused | null): void {
+  useSaid.setState((s) => {
+    const { [path]: _, ...others } = s.refused;
+    return { refused: refused ? { ...others, [path]: refused } : others };
+  });
+}
+
+/** The refusal of the last change of a thing, until it is mended. */
+export const useRefusal = (path: string): Refused | undefined => useSaid((s) => s.refused[path]);
+
+/** Carries a change out; a refusal is shown where the thing is. @returns the answer, or null where it was refused */
+export async function change<T>(method: 'PUT' | 'POST' | 'DELETE', path: string, body?: object): Promise<T | null> {
+  const at = path.split('?')[0] ?? path;
+  try {
+    const answer = await send<T>(method, path, body);
+    setRefused(at, null);
+    return answer;
+  } catch (error) {
+    if (!(error instanceof Refused)) throw error;
+    if (error.problem.current === undefined) {
+      setRefused(at, error);
+      say(error.problem.detail);
+    }
+    return null;
+  }
+}
+
+/** Shows a change at once and saves it. `cached` is where it is shown, if it is read from its own address. */
+export async function put<T extends { readonly id?: string; readonly version?: number }>(path: string, body: T, shown?: (before: unknown) => unknown): Promise<T | null> {
+  await client.cancelQueries();
+  client.setQueryData([path], (before: unknown) => (shown ? shown(before) : before));
+  return change<T>('PUT', path, body);
+}
+
+/** Settles a clash: sends this window's state over the other one's, or takes the other one's. */
+export async function settleClash(keepMine: boolean): Promise<void> {
+  const { clash, setClash } = useOutbox.getState();
+  if (!clash) return;
+  setClash(null);
+  if (keepMine) await change('PUT', clash.path, { ...clash.mine, version: clash.theirs.version });
+  await client.invalidateQueries();
+}
+
+async function step(path: '/api/undo' | '/api/redo', nothing: string): Promise<void> {
+  if (!isQuiet()) { say('Waiting for the last change to be saved.'); return; }
+  try {
+    const answer = await ask<ChangesAnswer>('POST', path);
+    useSaid.setState({ refused: {} });
+    say(answer.did ?? nothing);
+    await client.invalidateQueries();
+  } catch (error) {
+    if (error instanceof Refused) say(error.problem.detail);
+    else if (error instanceof NoAnswer) say('Sledge does not answer, so nothing was taken back.');
+    else throw error;
+  }
+}
+
+export const undo = (): Promise<void> => step('/api/undo', 'There is nothing to take back.');
+export const redo = (): Promise<void> => step('/api/redo', 'There is nothing to do again.');
