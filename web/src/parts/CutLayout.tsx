@@ -21,7 +21,7 @@ export function CutLayout({ layout, cutter, hex, room }: CutLayoutProps): ReactE
   const bar = units === 'metric' ? 20 : 25.4;
   const label = { fontSize: 12, fill: '#141414' } as const;
   return (
-    <svg width={left + Math.max(w, bar * scale) + 8} height={l + below + 4} role="img"
+    <svg width={left + Math.max(w, bar * scale) + 8} height={l + below + 4} role="img" style={{ display: 'block', maxWidth: '100%' }}
       aria-label={`Cutting layout: ${layout.perSheet} on a sheet of ${showLength(layout.width, units)} by ${showLength(layout.length, units)}`}>
       <g transform={`translate(${left} 2)`}>
         <rect width={w} height={l} fill={`#${hex}`} />

@@ -27,7 +27,7 @@ export const Field = chakra('input', {
 /** A value in a sentence that is edited where it stands. */
 export const Inline = chakra('input', {
   base: {
-    border: 'none', borderBottom: 'rule', background: 'transparent', minWidth: '2ch', maxWidth: '100%', padding: 0, borderRadius: 0,
+    border: 'none', borderBottom: 'rule', background: 'transparent', minWidth: '1ch', maxWidth: '100%', padding: 0, borderRadius: 0,
     fieldSizing: 'content', fontWeight: 'inherit', fontSize: 'inherit', fontFamily: 'inherit', lineHeight: 1.3,
     _hover: { background: 'tile' }, _focus: { background: 'tile' },
     '&[aria-invalid=true]': { borderBottom: '3px double #141414' },

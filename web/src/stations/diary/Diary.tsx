@@ -1,1 +1,97 @@
-export default function X() { return null; }
+import { Box, Flex, Grid, chakra } from '@chakra-ui/react';
+import { useDeferredValue, useState, type ReactElement } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { showMass } from '#core/units';
+import type { DiaryAnswer } from '#contract';
+import { AmountBar } from '../../parts/AmountBar.js';
+import { Chip } from '../../parts/Chip.js';
+import { Empty, Reading } from '../../parts/Empty.js';
+import { showDate } from '../../state/today.js';
+import { useUnits } from '../../state/view.js';
+import { Caption, Field, Note, Second } from '../../theme/pieces.js';
+import { useDiary, useEntry } from '../../wire/queries.js';
+import { put } from '../../wire/save.js';
+
+const Row = chakra(Link, {
+  base: { display: 'block', textDecoration: 'none', padding: 3, borderLeft: '9px solid transparent', borderBottom: 'hair', '&[aria-current=page]': { borderLeftColor: 'ink', background: 'tile' }, _hover: { background: 'tile' } },
+});
+
+/** What was made when, and from which recipe. */
+export default function Diary(): ReactElement {
+  const { entryId } = useParams();
+  const navigate = useNavigate();
+  const [search, setSearch] = useState('');
+  const found = useDiary(useDeferredValue(search));
+  const entry = useEntry(entryId);
+  const entries = found.data?.pages.flatMap((page) => page.entries) ?? [];
+  const total = found.data?.pages[0]?.total ?? 0;
+  if (!found.data) return <Reading error={found.error} />;
+  if (total === 0 && search === '') {
+    return <Empty title="Nothing written down yet" action="To the bench" onAction={() => { void navigate('/bench'); }}>When a batch is done at the bench, it is written down here by itself: what, when, from which recipes and how much clay.</Empty>;
+  }
+  return (
+    <Grid templateColumns="300px 1fr" height="100%" minHeight={0}>
+      <Grid templateRows="auto 1fr" background="paper" borderRight="rule" minHeight={0}>
+        <Box padding={4} borderBottom="hair">
+          <Field data-find aria-label="Find in the diary" placeholder="a piece, a mix, a clay, a word" value={search} onChange={(e) => { setSearch(e.currentTarget.value); }} onKeyDown={(e) => { if (e.key === 'Escape') setSearch(''); }} />
+          <Flex justifyContent="space-between" alignItems="baseline" marginTop={3}><h2>Diary</h2><Caption>{total} {total === 1 ? 'entry' : 'entries'}</Caption></Flex>
+        </Box>
+        <Box overflowY="auto" onScroll={(e) => {
+          const { scrollTop, scrollHeight, clientHeight } = e.currentTarget;
+          if (scrollHeight - scrollTop - clientHeight < 400 && found.hasNextPage && !found.isFetching) void found.fetchNextPage();
+        }}>
+          {entries.map((e) => (
+            <Row key={e.id} to={`/diary/${e.id}`} aria-current={e.id === entryId ? 'page' : undefined}>
+              <Caption>{showDate(e.madeOn)}</Caption>
+              <Box fontWeight={600} lineHeight={1.25}>{e.title}</Box>
+              {e.note !== '' && <Caption css={{ display: '-webkit-box', WebkitLineClamp: 1, WebkitBoxOrient: 'vertical', overflow: 'hidden' }}>{e.note}</Caption>}
+            </Row>
+          ))}
+          {entries.length === 0 && <Box padding={4}><Caption>Nothing in the diary is like that.</Caption></Box>}
+        </Box>
+      </Grid>
+      {entryId === undefined ? <Empty title="Choose a day">Everything that was made stands on the left, the newest first.</Empty>
+        : entry.data ? <Entry key={entry.data.id} entry={entry.data} /> : <Reading error={entry.error} />}
+    </Grid>
+  );
+}
+
+function Entry({ entry }: { readonly entry: DiaryAnswer }): ReactElement {
+  const units = useUnits();
+  const [text, setText] = useState<string | null>(null);
+  const path = `/api/diary/${entry.id}`;
+  const longest = Math.max(0, ...entry.clays.map((c) => c.grams));
+  const keep = (): void => {
+    if (text !== null && text !== entry.note) void put(path, { id: entry.id, version: entry.version, note: text }, () => ({ ...entry, note: text }));
+    setText(null);
+  };
+  return (
+    <Flex direction="column" gap={5} padding={5} overflowY="auto" minWidth={0}>
+      <div>
+        <Second>{showDate(entry.madeOn)}</Second>
+        <h1>{entry.title}</h1>
+        <Box marginTop={2}>{entry.pieces.map((p) => `${p.count} ${p.name} (${p.cutter})`).join(', ')}{entry.batchId !== null && <> · <Link to={`/batches/${entry.batchId}`}>the plan</Link></>}</Box>
+      </div>
+      {entry.mixes.length > 0 && <Box as="h2" borderTop="rule" paddingTop={4}>Made from</Box>}
+      <Flex gap={5} wrap="wrap">
+        {entry.mixes.map((m) => (
+          <Link key={m.revisionId} to={`/mixes/${m.mixId}`} style={{ textDecoration: 'none' }}>
+            <Chip hex={m.hex} width={150} height={116} />
+            <Box fontWeight={600} marginTop={1} maxWidth="150px">{m.name}</Box>
+            <Box maxWidth="150px" lineHeight={1.3}><Caption>{m.notation}</Caption></Box>
+            <Caption>revision {m.number} · {showMass(m.grams, units)}</Caption>
+          </Link>
+        ))}
+      </Flex>
+      <Box borderTop="rule" paddingTop={4} maxWidth="560px">
+        <Box as="h2" marginBottom={3}>Clay used</Box>
+        <Flex as="ul" direction="column" gap={2}>
+          {entry.clays.map((c) => (
+            <li key={c.clayId}><Flex justifyContent="space-between" fontSize="small"><b>{c.name}</b>{showMass(c.grams, units)}</Flex><AmountBar grams={c.grams} short={0} longest={longest} hex={c.hex} /></li>
+          ))}
+        </Flex>
+      </Box>
+      <Box maxWidth="560px"><Box as="h2" marginBottom={2}>Note</Box><Note aria-label="Note" placeholder="What to do next time?" value={text ?? entry.note} onChange={(e) => { setText(e.currentTarget.value); }} onBlur={keep} /></Box>
+    </Flex>
+  );
+}

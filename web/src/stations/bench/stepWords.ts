@@ -1,0 +1,82 @@
+import { showCutter } from '#core/batch';
+import { showAge } from '#core/clay';
+import {
+  Fraction, showLength, showMass, showMinutes, showNumber, showSize, showTemperature, type UnitSystem,
+} from '#core/units';
+import type { PlainStep } from '#contract';
+
+/** A step at the bench in words: the same ones on the screen and on paper. */
+export interface StepWords {
+  readonly title: string;
+  /** what to do, in the order to do it */
+  readonly lines: readonly string[];
+  /** the figure to read from a metre away, and what it counts */
+  readonly figure: string;
+  readonly of: string;
+  readonly caution: string | null;
+}
+
+type Worded<K extends PlainStep['kind']> = (step: Extract<PlainStep, { kind: K }>, units: UnitSystem) => StepWords;
+
+const condition: Worded<'condition'> = ({ clay, grams, months, how }, units) => ({
+  title: `Condition ${clay.name}`,
+  lines: [
+    ...(months !== null && months >= 18 ? [`${showAge(months)} old.`] : []),
+    ...(how.warmFirst ? ['Warm it wrapped, 20 minutes in a pocket.'] : []),
+    ...(how.softener ? ['Work in a little softener.'] : []),
+    'Thin slices at a middle setting, sides folded to the middle, until a fold does not crack.',
+    ...(how.useSameDay ? ['Use it the same day: it goes back to crumbs.'] : []),
+  ],
+  figure: showMass(grams, units), of: `about ~${showMinutes(how.minutes)}`, caution: null,
+});
+
+const mix: Worded<'mix'> = ({ mix: { name }, made, portions, discError }, units) => ({
+  title: `Mix ${name}`,
+  lines: [
+    ...portions.map((p) => (p.discs === null ? `${showMass(p.grams, units)} ${p.name}` : `${showNumber(new Fraction(p.discs))} ${p.discs === '1' ? 'disc' : 'discs'} ${p.name}, ${showMass(p.grams, units)}`)),
+    'Fold and pass until no streak is left.',
+  ],
+  figure: showMass(made, units), of: 'in all',
+  caution: discError >= 1 ? `Quarter discs move this colour by ΔE ${discError.toFixed(1)}. Weigh it where that matters.` : null,
+});
+
+const roll: Worded<'roll'> = ({ sheet, pieceName, machineName, settingLabel, mm, assumed, width, length, sheets, grams }, units) => ({
+  title: `Roll ${sheet.name}`,
+  lines: [
+    `for ${pieceName}: ${sheets === 1 ? 'one sheet' : `${sheets} sheets`} of ${showSize(width, length, units)}`,
+    `${machineName}, one setting at a time down to ${settingLabel}: ${assumed ? '~' : ''}${showLength(mm, units, true)}`,
+    `${showMass(grams, units)} of clay`,
+  ],
+  figure: settingLabel, of: `on the ${machineName}`, caution: 'Folded edge first or to the side, never last: it traps air.',
+});
+
+const stack: Worded<'stack'> = ({ pieceName, layers, sheets }) => ({
+  title: `Stack for ${pieceName}`,
+  lines: [`From the bottom: ${layers.map((l) => l.name).join(', then ')}.`, 'Lay each down from one edge, smooth out the air.'],
+  figure: String(layers.length), of: `layers${sheets > 1 ? `, ${sheets} times` : ''}`, caution: null,
+});
+
+const cut: Worded<'cut'> = ({ pieceName, cutter, count, spare, layout, bridge }, units) => ({
+  title: `Cut ${pieceName}`,
+  lines: [
+    `${showCutter(cutter, units)}, ${layout.pattern === 'hexagonal' ? 'each row in the gaps of the one before' : 'in straight rows'}${layout.turned ? ', long side across' : ''}`,
+    `${showLength(bridge, units)} of clay between the cuts and at the edge`,
+    ...(layout.sheets > 1 ? [`${layout.perSheet} from each of ${layout.sheets} sheets`] : []),
+  ],
+  figure: String(count), of: spare > 0 ? `pieces, ${spare} of them spare` : 'pieces', caution: null,
+});
+
+const bake: Worded<'bake'> = ({ lines, celsius, minutes, maxC, compromise, pieces }, units) => ({
+  title: `Bake ${lines.join(' and ')}`,
+  lines: [
+    pieces.map((p) => `${p.count} ${p.name}`).join(', '),
+    `${showMinutes(minutes)}, a separate thermometer beside the pieces`,
+    ...(compromise ? ['These lines bake differently: this is the highest temperature that all of them stand.'] : []),
+  ],
+  figure: showTemperature(celsius, units), of: showMinutes(minutes),
+  caution: `Never above ${showTemperature(maxC, units)}: scorched clay gives off irritating fumes. Switch off, air the room, leave it.`,
+});
+
+const WORDS: { readonly [K in PlainStep['kind']]: Worded<K> } = { condition, mix, roll, stack, cut, bake };
+
+export const wordsOf = (step: PlainStep, units: UnitSystem): StepWords => (WORDS[step.kind] as Worded<typeof step.kind>)(step as never, units);
