@@ -49,7 +49,7 @@ export function againstShelf(blocks: readonly Block[], grams: Grams): AgainstShe
   const newest = inOrderOfUse(blocks).at(-1);
   const blockGrams = newest?.netGrams ?? ASSUMED_BLOCK_GRAMS;
   const price = [...inOrderOfUse(blocks)].reverse().find((b) => b.price !== null)?.price ?? null;
-  const blocksToBuy = Math.ceil(short / blockGrams - 1e-9);
+  const blocksToBuy = short === 0 ? 0 : Math.ceil(short / blockGrams - 1e-9);
   const costs = takings.map(({ blockId, grams: taken }) => {
     const block = blocks.find((b) => b.id === blockId);
     return block === undefined || block.price === null ? null : (block.price * taken) / block.netGrams;

@@ -24,16 +24,16 @@ whenSettled((path, answer, more) => {
 });
 resume();
 
-const read = <T>(path: string, enabled = true): UseQueryResult<T> =>
+const useRead = <T>(path: string, enabled = true): UseQueryResult<T> =>
   useQuery({ queryKey: [path], queryFn: () => ask<T>('GET', path), enabled });
 
-export const useShelf = (): UseQueryResult<ShelfAnswer> => read('/api/shelf');
-export const useMachines = (): UseQueryResult<MachinesAnswer> => read('/api/machines');
-export const useMix = (id: string | undefined): UseQueryResult<MixAnswer> => read(`/api/mixes/${id ?? ''}`, id !== undefined);
-export const useBatches = (): UseQueryResult<readonly BatchCard[]> => read('/api/batches');
-export const useBatch = (id: string | undefined): UseQueryResult<BatchAnswer> => read(`/api/batches/${id ?? ''}`, id !== undefined);
-export const useEntry = (id: string | undefined): UseQueryResult<DiaryAnswer> => read(`/api/diary/${id ?? ''}`, id !== undefined);
-export const useChanges = (): UseQueryResult<ChangesAnswer> => read('/api/changes');
+export const useShelf = (): UseQueryResult<ShelfAnswer> => useRead('/api/shelf');
+export const useMachines = (): UseQueryResult<MachinesAnswer> => useRead('/api/machines');
+export const useMix = (id: string | undefined): UseQueryResult<MixAnswer> => useRead(`/api/mixes/${id ?? ''}`, id !== undefined);
+export const useBatches = (): UseQueryResult<readonly BatchCard[]> => useRead('/api/batches');
+export const useBatch = (id: string | undefined): UseQueryResult<BatchAnswer> => useRead(`/api/batches/${id ?? ''}`, id !== undefined);
+export const useEntry = (id: string | undefined): UseQueryResult<DiaryAnswer> => useRead(`/api/diary/${id ?? ''}`, id !== undefined);
+export const useChanges = (): UseQueryResult<ChangesAnswer> => useRead('/api/changes');
 
 const PAGE = 60;
 

@@ -1,0 +1,82 @@
+import fc from 'fast-check';
+import { Complaint, Fraction, readLength, readMass, readNumber, readSize, readTemperature, showLength, showMass, showNumber, showTemperature } from '#core/units';
+import { readDateCode, ageInMonths, showAge } from '#core/clay';
+import { parts } from './arbitraries.js';
+
+const refusal = (work: () => unknown): string => {
+  try { work(); } catch (error) { if (error instanceof Complaint) return error.code; throw error; }
+  throw new Error('nothing was refused');
+};
+
+describe('numbers as people write them', () => {
+  test('what is shown is read back exactly', () => {
+    fc.assert(fc.property(parts, (p) => readNumber(showNumber(p)).equals(p)));
+  });
+
+  test.each([['3½', 3.5], ['½', 0.5], ['1/4', 0.25], ['1 1/2', 1.5], ['1,5', 1.5], ['.5', 0.5], ['12', 12], ['2 ¾', 2.75]])('%s', (text, value) => {
+    expect(readNumber(text).valueOf()).toBe(value);
+  });
+
+  test.each(['', '-1', 'NaN', 'Infinity', '1/0', '1e9', '1.2.3', 'two', '--', '9'.repeat(40)])('%p is refused', (text) => {
+    expect(refusal(() => readNumber(text))).toBe('parts/unreadable');
+  });
+
+  test('a part of a mix stays exact where floats would not', () => {
+    expect(readNumber('0.1').add(readNumber('0.2')).equals(new Fraction(3, 10))).toBe(true);
+  });
+});
+
+describe('measures', () => {
+  test.each([['1.5 mm', 1.5], ['1/16 in', 1.5875], ['3½ in', 88.9], ['2 cm', 20], ['1/8″', 3.175], ['7', 7]])('%s', (text, mm) => {
+    expect(readLength(text, 'metric')).toBeCloseTo(mm, 9);
+  });
+
+  test('a bare number is in the units the person works in', () => {
+    expect(readLength('1/8', 'imperial')).toBeCloseTo(3.175, 9);
+    expect(readMass('½', 'imperial')).toBeCloseTo(14.1747, 3);
+    expect(readTemperature('265', 'imperial')).toBeCloseTo(129.44, 2);
+    expect(readTemperature('130 °C', 'imperial')).toBe(130);
+  });
+
+  test.each(['', '12 stone', 'mm', '-3 mm', '1.5.5 mm', '3 mm mm'])('%p is no length', (text) => {
+    expect(['unit/unreadable', 'unit/empty']).toContain(refusal(() => readLength(text, 'metric')));
+  });
+
+  test('shown and read again, a measure is the same to what is shown of it, in both systems', () => {
+    fc.assert(fc.property(fc.double({ min: 0.5, max: 400, noNaN: true }), fc.constantFrom('metric' as const, 'imperial' as const), (x, system) => {
+      expect(Math.abs(readLength(showLength(x, system), system) - x)).toBeLessThanOrEqual(0.13);
+      expect(Math.abs(readMass(showMass(x, system), system) - x)).toBeLessThanOrEqual(0.15);
+      expect(Math.abs(readTemperature(showTemperature(x, system), system) - x)).toBeLessThanOrEqual(0.51);
+    }));
+  });
+
+  test('a size is round or two sides, with the unit on the last', () => {
+    expect(readSize('18 mm', 'metric')).toEqual({ width: 18, height: null });
+    expect(readSize('12 × 30', 'metric')).toEqual({ width: 12, height: 30 });
+    expect(readSize('1 x 2 in', 'metric')).toEqual({ width: 25.4, height: 50.8 });
+    expect(readSize('1 in x 20 mm', 'metric')).toEqual({ width: 25.4, height: 20 });
+    expect(refusal(() => readSize('1 × 2 × 3', 'metric'))).toBe('unit/unreadable');
+  });
+});
+
+describe('date codes', () => {
+  test.each([
+    ['2024-09-15', '2024-09-15'], ['15.09.2024', '2024-09-15'], ['2024-09', '2024-09-01'], ['09/2024', '2024-09-01'],
+    ['240915', '2024-09-15'], ['20240915', '2024-09-15'], ['24W37', '2024-09-09'], ['2024-W01', '2024-01-01'], ['24-259', '2024-09-15'], ['2437', '2024-09-09'],
+  ])('%s', (code, date) => { expect(readDateCode(code)).toBe(date); });
+
+  test('four digits that could be month or week are asked about', () => {
+    expect(refusal(() => readDateCode('2409'))).toBe('date/ambiguous');
+    expect(() => readDateCode('2409')).toThrow(/September 2024 or week 9 of 2024/);
+  });
+
+  test.each(['', 'B7', '2024-13', '31.02.2024', '24W60', '24-999'])('%p is refused', (code) => {
+    expect(refusal(() => readDateCode(code))).toBe('date/unreadable');
+  });
+
+  test('age counts whole months', () => {
+    expect(ageInMonths('2021-09-01', '2026-11-24')).toBe(62);
+    expect(showAge(62)).toBe('5 years 2 months');
+    expect(ageInMonths('2026-11-25', '2026-11-24')).toBe(0);
+  });
+});

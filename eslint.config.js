@@ -1,0 +1,54 @@
+import js from '@eslint/js';
+import { createTypeScriptImportResolver } from 'eslint-import-resolver-typescript';
+import importX from 'eslint-plugin-import-x';
+import reactHooks from 'eslint-plugin-react-hooks';
+import tseslint from 'typescript-eslint';
+
+/** Inside core each folder may use those before it, through their index.ts, and nothing else. */
+const CORE = ['units', 'clay', 'colour', 'mix', 'sheet', 'batch'];
+
+/** `*` stands for anything; everything else for itself. */
+const pattern = (text) => text.replace(/[.+?^${}()|[\]\\/]/g, '\\$&').replaceAll('*', '.*');
+const forbid = (names, message) => ({ 'no-restricted-imports': ['error', { patterns: [{ regex: `^(${names.map(pattern).join('|')})$`, message }] }] });
+const NODE = ['node:*', '@nestjs/*', 'drizzle-orm*', '@libsql/*'];
+const SCREEN = ['react*', '@chakra-ui/*', 'zustand*'];
+
+const coreRules = CORE.map((folder, at) => ({
+  files: [`core/src/${folder}/**/*.ts`],
+  rules: forbid(
+    ['../*', '#contract*', '#demo', ...NODE, ...SCREEN, ...CORE.slice(at).map((later) => `#core/${later}`)],
+    'Core folders import one way, each through its index.ts: units, clay, colour, mix, sheet, batch.',
+  ),
+}));
+
+export default tseslint.config(
+  { ignores: ['dist/**', 'node_modules/**', 'test-results/**', '.demo/**'] },
+  js.configs.recommended,
+  ...tseslint.configs.recommended,
+  {
+    plugins: { 'import-x': importX },
+    settings: { 'import-x/resolver-next': [createTypeScriptImportResolver({ noWarnOnMultipleProjects: true, project: ['tsconfig.json', 'web/tsconfig.json'] })] },
+    rules: {
+      'import-x/no-cycle': 'error',
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      '@typescript-eslint/consistent-type-imports': 'off',
+      'max-lines': ['error', { max: 260, skipBlankLines: true, skipComments: true }],
+    },
+  },
+  { files: ['**/*.mjs', '**/*.config.js'], languageOptions: { globals: { process: 'readonly', console: 'readonly', fetch: 'readonly', performance: 'readonly', setTimeout: 'readonly', AbortSignal: 'readonly', URL: 'readonly' } } },
+  ...coreRules,
+  { files: ['contract/src/**/*.ts'], rules: forbid([...NODE, ...SCREEN, '#demo', '*/server/*', '*/web/*'], 'The contract rests on core alone.') },
+  { files: ['server/src/**/*.ts'], rules: forbid([...SCREEN, '*/web/*', '../../../core/*', '../../../contract/*'], 'The server rests on contract and core, by their own names.') },
+  { files: ['demo/src/**/*.ts'], rules: forbid([...NODE.slice(1), ...SCREEN, '*/server/*', '*/web/*'], 'The scenario is data of the contract.') },
+  {
+    files: ['web/src/**/*.{ts,tsx}'],
+    plugins: { 'react-hooks': reactHooks },
+    rules: {
+      'react-hooks/rules-of-hooks': 'error',
+      'react-hooks/exhaustive-deps': 'error',
+      ...forbid([...NODE, '#demo', '*/server/*', '../../../../core/*', '../../../../contract/*'], 'The web rests on contract and core, by their own names.'),
+    },
+  },
+  { files: ['**/*.test.ts', 'e2e/**/*.ts'], rules: { 'no-restricted-imports': 'off' } },
+);

@@ -1,0 +1,21 @@
+/** Unit and server tests, run as ES modules straight from the sources. */
+const swc = ['@swc/jest', {
+  jsc: { parser: { syntax: 'typescript', decorators: true }, transform: { legacyDecorator: true, decoratorMetadata: true, useDefineForClassFields: false }, target: 'es2022' },
+  module: { type: 'es6' },
+}];
+
+export default {
+  testEnvironment: 'node',
+  roots: ['<rootDir>/core', '<rootDir>/contract', '<rootDir>/server', '<rootDir>/web/src'],
+  testMatch: ['**/*.test.ts'],
+  extensionsToTreatAsEsm: ['.ts', '.tsx'],
+  transform: { '^.+\\.tsx?$': swc },
+  moduleNameMapper: {
+    '^#core/(.*)$': '<rootDir>/core/src/$1/index.ts',
+    '^#contract$': '<rootDir>/contract/src/index.ts',
+    '^#contract/(.*)$': '<rootDir>/contract/src/$1.ts',
+    '^#demo$': '<rootDir>/demo/src/index.ts',
+    '^(\\.{1,2}/.*)\\.js$': '$1',
+  },
+  modulePathIgnorePatterns: ['<rootDir>/dist/'],
+};
