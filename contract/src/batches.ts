@@ -1,3 +1,4 @@
+import type { Kind } from '#core/clay';
 import type { BakeLoad, BenchStep, Layout, MixDemand, PiecePlan, ClayDemand } from '#core/batch';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, ValidateNested } from 'class-validator';
@@ -80,15 +81,15 @@ export type PlainStep = Plain<BenchStep>;
 export interface PlanAnswer {
   readonly pieces: readonly Plain<PiecePlan>[];
   readonly mixes: readonly (Plain<MixDemand> & { readonly name: string })[];
-  readonly clays: readonly (ClayDemand & { readonly name: string; readonly lineName: string; readonly hex: string; readonly discs: string | null })[];
+  readonly clays: readonly (ClayDemand & { readonly name: string; readonly lineName: string; readonly kind: Kind; readonly hex: string; readonly discs: string | null })[];
   readonly loads: readonly BakeLoad[];
   readonly totalGrams: number;
   readonly scrapGrams: number;
   readonly usedCost: number | null;
   readonly buyCost: number | null;
   readonly steps: readonly PlainStep[];
-  /** colour and name of every clay or revision that a layer shows, by its id */
-  readonly materials: Readonly<Record<string, { readonly name: string; readonly hex: string }>>;
+  /** colour and name of every clay or revision that a layer shows, by its id; `newer`: its mix has this newer revision */
+  readonly materials: Readonly<Record<string, { readonly name: string; readonly hex: string; readonly newer: string | null }>>;
 }
 
 /** GET /api/batches/:id */

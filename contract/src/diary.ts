@@ -1,3 +1,4 @@
+import type { Cutter } from '#core/batch';
 import { Id, Text, Version } from './rules.js';
 
 /** PUT /api/diary/:id: only the note is a person's to change. */
@@ -21,7 +22,7 @@ export interface DiaryListAnswer { readonly total: number; readonly entries: rea
 
 /** GET /api/diary/:id */
 export interface DiaryAnswer extends DiaryCard {
-  readonly pieces: readonly { readonly name: string; readonly count: number; readonly cutter: string }[];
+  readonly pieces: readonly { readonly name: string; readonly count: number; readonly cutter: Cutter }[];
   readonly mixes: readonly {
     readonly revisionId: string; readonly mixId: string; readonly name: string; readonly number: number;
     readonly notation: string; readonly hex: string; readonly grams: number;

@@ -47,10 +47,10 @@ export const Between = (what: string, low: number, high: number, unit: string): 
   );
 };
 
-export const Whole = (what: string, low: number, high: number): PropertyDecorator => all(
-  IsInt({ message: `${what} has to be a whole number from ${low} to ${high.toLocaleString('en')}.` }),
-  Between(what, low, high, ''),
-);
+export const Whole = (what: string, low: number, high: number): PropertyDecorator => {
+  const message = `${what} has to be a whole number from ${range(low, high, '')}.`;
+  return all(IsInt({ message }), Min(low, { message }), Max(high, { message }));
+};
 
 export const Hex = (): PropertyDecorator => all(
   IsString({ message: 'A colour is six digits, as in 7B1E4B.' }),

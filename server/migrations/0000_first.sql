@@ -88,7 +88,8 @@ CREATE TABLE `entry_piece` (
 	`id` text PRIMARY KEY NOT NULL,
 	`entry_id` text NOT NULL,
 	`name` text NOT NULL,
-	`cutter` text NOT NULL,
+	`width_mm` real NOT NULL,
+	`height_mm` real,
 	`count` integer NOT NULL,
 	FOREIGN KEY (`entry_id`) REFERENCES `entry`(`id`) ON UPDATE no action ON DELETE no action
 );

@@ -1,9 +1,13 @@
-import { complaint, showLength, showSize, type Mm, type Mm2, type UnitSystem } from '#core/units';
+import { complaint, inBoth, showLength, showSize, type Mm, type Mm2, type UnitSystem } from '#core/units';
 
 /** What a piece is cut with. */
 export type Cutter =
   | { readonly shape: 'round'; readonly diameter: Mm }
   | { readonly shape: 'rectangle'; readonly width: Mm; readonly height: Mm };
+
+/** The cutter of these sides; without a height a round one. */
+export const cutterOf = (width: Mm, height: Mm | null): Cutter =>
+  (height === null ? { shape: 'round', diameter: width } : { shape: 'rectangle', width, height });
 
 export const SMALLEST_CUTTER: Mm = 1;
 export const LARGEST_CUTTER: Mm = 500;
@@ -32,7 +36,7 @@ export function checkCutter(cutter: Cutter): void {
   const { width, height } = cutterBox(cutter);
   for (const side of [width, height]) {
     if (!(side >= SMALLEST_CUTTER && side <= LARGEST_CUTTER)) {
-      throw complaint('unit/range', { what: 'A cutter', low: '1 mm', high: '500 mm' });
+      throw complaint('unit/range', { what: 'A cutter', low: inBoth((s) => showLength(SMALLEST_CUTTER, s)), high: inBoth((s) => showLength(LARGEST_CUTTER, s)) });
     }
   }
 }

@@ -1,4 +1,4 @@
-import { complaint, showSize, type Mm, type UnitSystem } from '#core/units';
+import { complaint, inBoth, showSize, type Mm } from '#core/units';
 import { cutterArea, cutterBox, showCutter, type Cutter } from './cutter.js';
 
 export type Pattern = 'rows' | 'hexagonal';
@@ -95,7 +95,7 @@ function centresOf(grid: Grid, count: number, bridge: Mm): Float64Array {
  * hexagonal, upright or turned, on as few equal sheets as the limits allow.
  * @throws Complaint `cutter/larger` where not even one piece fits on a sheet
  */
-export function cuttingLayout(cutter: Cutter, count: number, limits: SheetLimits, system: UnitSystem = 'metric'): Layout {
+export function cuttingLayout(cutter: Cutter, count: number, limits: SheetLimits): Layout {
   const { bridge } = limits;
   let best: Layout | null = null;
   for (const grid of grids(cutter, limits)) {
@@ -114,7 +114,7 @@ export function cuttingLayout(cutter: Cutter, count: number, limits: SheetLimits
   }
   if (!best) {
     throw complaint('cutter/larger', {
-      cutter: showCutter(cutter, system), sheet: showSize(limits.width, limits.length, system),
+      cutter: inBoth((system) => showCutter(cutter, system)), sheet: inBoth((system) => showSize(limits.width, limits.length, system)),
     });
   }
   return best;

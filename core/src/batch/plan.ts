@@ -1,7 +1,7 @@
 import type { Block } from '#core/clay';
 import { rememberedPigments, type Book, type PigmentSource, type Source } from '#core/mix';
 import { massOfSheet } from '#core/sheet';
-import { Complaint, complaint, type Grams, type UnitSystem } from '#core/units';
+import { Complaint, complaint, type Grams } from '#core/units';
 import { bakeLoads, type BakeLoad } from './bake.js';
 import { demandOf, flatOf, type Demand, type Measuring } from './demand.js';
 import { cuttingLayout, type Layout } from './layout.js';
@@ -35,7 +35,6 @@ export interface PlanInput {
   readonly book: Book;
   readonly blocks: readonly Block[];
   readonly measuring: Measuring;
-  readonly system?: UnitSystem;
   readonly pigments?: PigmentSource;
 }
 
@@ -43,14 +42,14 @@ const sum = (values: readonly number[]): number => values.reduce((a, b) => a + b
 const sumKnown = (values: readonly (number | null)[]): number | null =>
   values.reduce<number | null>((total, v) => (total === null || v === null ? null : total + v), 0);
 
-function planPiece(piece: PieceOrder, book: Book, system: UnitSystem): PiecePlan {
+function planPiece(piece: PieceOrder, book: Book): PiecePlan {
   try {
     if (piece.layers.length === 0) throw complaint('parts/none');
     const count = toCut(piece);
     if (!Number.isInteger(count) || count < 1 || count > 5000) throw complaint('count/whole');
     const width = Math.min(piece.sheetWidthMm, ...piece.layers.map((l) => l.rollerWidthMm));
     const layout = cuttingLayout(
-      piece.cutter, count, { width, length: piece.sheetLengthMm, bridge: piece.bridgeMm }, system,
+      piece.cutter, count, { width, length: piece.sheetLengthMm, bridge: piece.bridgeMm },
     );
     const area = layout.width * layout.length * layout.sheets;
     const layers = piece.layers.map(({ of, mm }) => ({ of, grams: massOfSheet(area, mm, flatOf(of, book).density) }));
@@ -67,8 +66,8 @@ function planPiece(piece: PieceOrder, book: Book, system: UnitSystem): PiecePlan
  * cost. A piece that cannot be cut says why and is left out of the sums.
  */
 export function planBatch(input: PlanInput): BatchPlan {
-  const { book, system = 'metric', pigments = rememberedPigments() } = input;
-  const pieces = input.pieces.map((piece) => planPiece(piece, book, system));
+  const { book, pigments = rememberedPigments() } = input;
+  const pieces = input.pieces.map((piece) => planPiece(piece, book));
   const wanted = pieces.flatMap((piece) => (piece.wrong === null ? piece.layers : []));
   const demand = demandOf(wanted, book, input.measuring, pigments);
   const clays = [...demand.clays].map(([clayId, grams]) => ({

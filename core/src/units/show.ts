@@ -20,6 +20,9 @@ export function showSize(width: Mm, height: Mm, system: UnitSystem): string {
   return `${plain(width)} × ${showLength(height, system)}`;
 }
 
+/** A measure in both systems, for a sentence that does not know its reader: `57 g (2.01 oz)`. */
+export const inBoth = (show: (system: UnitSystem) => string): string => `${show('metric')} (${show('imperial')})`;
+
 /** A weight to read: `14.2 g`, `145 g`, `0.50 oz`. */
 export function showMass(grams: Grams, system: UnitSystem): string {
   if (system === 'imperial') return `${digits(grams / GRAMS_PER_OUNCE, 2)} oz`;

@@ -4,6 +4,7 @@ import { Complaint } from '#core/units';
 import type { Problem } from '#contract';
 
 const TITLES: Readonly<Record<number, readonly [string, string]>> = {
+  400: ['Not readable', 'What was sent cannot be read as JSON.'],
   404: ['Not there', 'There is nothing at this address.'],
   413: ['Too much at once', 'This is more than Sledge takes at once (1 MB). Nothing was saved.'],
 };
@@ -22,7 +23,7 @@ function problemOf(error: unknown): Problem {
   }
   const status = (error as { status?: unknown } | null)?.status;
   if (typeof status === 'number' && status >= 400 && status < 500) {
-    const [title, detail] = TITLES[status] ?? ['Refused', 'What was sent cannot be read as JSON.'];
+    const [title, detail] = TITLES[status] ?? ['Refused', 'This was refused.'];
     return make(status, title, detail);
   }
   Logger.error(error);

@@ -1,6 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { randomUUID } from 'node:crypto';
-import { showCutter, takeFrom, toCut } from '#core/batch';
+import { cutterBox, takeFrom, toCut } from '#core/batch';
+import { inBoth, showMass } from '#core/units';
 import type { BatchAnswer, BatchCard, BatchDto, DoneDto } from '#contract';
 import { checkVersion, inUse, notThere, refused } from '../access/problem.js';
 import { Journal, type Draft } from '../db/journal.js';
@@ -85,8 +86,8 @@ export class BatchesService {
       seen.add(clayId);
       const { takings, short } = takeFrom(this.studio.blocksOf(clayId), grams);
       if (short > 0) {
-        const left = Math.round((grams - short) * 10) / 10;
-        throw refused(`There are only ${left} g of ${clay.name} on the shelf. Add the block you used, or write what you really took.`, `used.${i}.grams`);
+        const left = inBoth((system) => showMass(grams - short, system));
+        throw refused(`There are only ${left} of ${clay.name} on the shelf. Add the block you used, or write what you really took.`, `used.${i}.grams`);
       }
       for (const { blockId, grams: taken } of takings) {
         const block = await draft.find('block', blockId);
@@ -106,7 +107,8 @@ export class BatchesService {
     });
     for (const order of good) {
       await draft.put('entryPiece', {
-        id: randomUUID(), entryId: dto.entryId, name: order.name, cutter: showCutter(order.cutter, 'metric'), count: toCut(order),
+        id: randomUUID(), entryId: dto.entryId, name: order.name, count: toCut(order),
+        widthMm: cutterBox(order.cutter).width, heightMm: order.cutter.shape === 'round' ? null : order.cutter.height,
       });
     }
     for (const { of, made } of plan.demand.mixes) {

@@ -1,7 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { Fraction } from '#core/units';
 import {
-  benchSteps, flatOf, planBatch, type BatchPlan, type Measuring, type PieceOrder,
+  benchSteps, cutterOf, flatOf, planBatch, type BatchPlan, type Measuring, type PieceOrder,
 } from '#core/batch';
 import { colourOf, idOf, type Source } from '#core/mix';
 import { discVolume, thicknesses, type SettingThickness } from '#core/sheet';
@@ -60,15 +60,22 @@ export class Planning {
         const quarters = measuring.discVolume === null || !line ? null
           : Math.ceil((demand.grams * 4000) / (line.density * measuring.discVolume) - 1e-6);
         return {
-          ...demand, name: clay?.name ?? '', lineName: line?.name ?? '', hex: clay?.bakedHex ?? '000000',
+          ...demand, name: clay?.name ?? '', lineName: line?.name ?? '', kind: clay?.kind ?? 'opaque', hex: clay?.bakedHex ?? '000000',
           discs: quarters === null ? null : new Fraction(quarters, 4).toFraction(),
         };
       }),
       totalGrams: plan.totalGrams, scrapGrams: plan.scrapGrams, usedCost: plan.usedCost, buyCost: plan.buyCost,
       materials: Object.fromEntries([...shown].map(([id, of]) => [
-        id, { name: name(of), hex: colourOf(flatOf(of, studio), 'baked', studio.pigments).hex },
+        id, { name: name(of), hex: colourOf(flatOf(of, studio), 'baked', studio.pigments).hex, newer: this.newerThan(of) },
       ])),
     };
+  }
+
+  /** The newest revision of a mix, where `of` is an older one. */
+  private newerThan(of: Source): string | null {
+    if ('clay' in of) return null;
+    const newest = this.studio.newest(this.studio.one('revision', of.revision)?.mixId ?? '');
+    return newest && newest.id !== of.revision ? newest.id : null;
   }
 
   private async gaps(): Promise<Map<string, Gap>> {
@@ -86,9 +93,7 @@ export class Planning {
 function orderOf(piece: PieceDto, gaps: ReadonlyMap<string, Gap>): PieceOrder {
   return {
     id: piece.id, name: piece.name, count: piece.count, spare: piece.spare,
-    cutter: piece.shape === 'round'
-      ? { shape: 'round', diameter: piece.widthMm }
-      : { shape: 'rectangle', width: piece.widthMm, height: piece.heightMm ?? piece.widthMm },
+    cutter: cutterOf(piece.widthMm, piece.shape === 'round' ? null : piece.heightMm ?? piece.widthMm),
     bridgeMm: piece.bridgeMm, sheetWidthMm: piece.sheetWidthMm, sheetLengthMm: piece.sheetLengthMm,
     layers: piece.layers.flatMap((layer) => {
       const gap = gaps.get(layer.settingId);

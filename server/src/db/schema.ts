@@ -143,7 +143,9 @@ export const entryPieces = sqliteTable('entry_piece', {
   id: id(),
   entryId: text('entry_id').notNull().references(() => entries.id),
   name: text('name').notNull(),
-  cutter: text('cutter').notNull(),
+  widthMm: real('width_mm').notNull(),
+  /** null: cut round */
+  heightMm: real('height_mm'),
   count: integer('count').notNull(),
 }, (t) => [index('entry_piece_entry').on(t.entryId)]);
 

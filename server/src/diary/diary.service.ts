@@ -1,4 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
+import { cutterOf } from '#core/batch';
 import { colourOf, flatten } from '#core/mix';
 import type { DiaryAnswer, DiaryListAnswer, DiaryNoteDto } from '#contract';
 import { checkVersion, notThere } from '../access/problem.js';
@@ -25,7 +26,9 @@ export class DiaryService {
     const { words: _, ...card } = entry;
     return {
       ...card,
-      pieces: (await this.store.piecesOf(id)).map(({ name, count, cutter }) => ({ name, count, cutter })),
+      pieces: (await this.store.piecesOf(id)).map(({ name, count, widthMm, heightMm }) => ({
+        name, count, cutter: cutterOf(widthMm, heightMm),
+      })),
       mixes: (await this.store.mixesOf(id)).flatMap(({ revisionId, grams }) => {
         const revision = this.studio.one('revision', revisionId);
         const recipe = this.studio.recipe(revisionId);

@@ -1,5 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { showMonth } from '#core/clay';
+import { inBoth, showMass } from '#core/units';
 import type { BlockDto, ClayDto, LineDto, MixName, ShelfAnswer } from '#contract';
 import { checkVersion, inUse, notThere, refused } from '../access/problem.js';
 import { Journal } from '../db/journal.js';
@@ -7,7 +8,7 @@ import { Studio } from '../mixes/studio.js';
 import { ShelfStore } from './shelf.store.js';
 
 const same = (a: string, b: string): boolean => a.trim().toLowerCase() === b.trim().toLowerCase();
-const grams = (g: number): string => `${Math.round(g * 10) / 10} g`;
+const grams = (g: number): string => inBoth((system) => showMass(g, system));
 
 @Injectable()
 export class ShelfService {

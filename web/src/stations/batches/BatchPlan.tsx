@@ -7,12 +7,12 @@ import { MaterialPicker, type Picked } from '../../parts/MaterialPicker.js';
 import { TextValue, Value } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
 import { useKeys } from '../../state/keys.js';
-import { today } from '../../state/today.js';
+import { readDay } from '../../state/readDay.js';
+import { showDate, today } from '../../state/today.js';
 import { Action, Second, Word } from '../../theme/pieces.js';
 import { change, put, useRefusal } from '../../wire/save.js';
 import { ClayNeeded } from './ClayNeeded.js';
 import { Piece } from './Piece.js';
-import { readDay } from './readDay.js';
 
 /** A batch: its kinds of pieces, and beside them the clay they take. */
 export function BatchPlan({ batch, machines }: { readonly batch: BatchAnswer; readonly machines: MachinesAnswer }): ReactElement {
@@ -52,7 +52,7 @@ export function BatchPlan({ batch, machines }: { readonly batch: BatchAnswer; re
       <Flex direction="column" gap={4} padding={5} overflowY="auto" minWidth={0}>
         <Flex alignItems="baseline" gap={4} wrap="wrap">
           <h1><TextValue label="Name of the batch" value={batch.name} disabled={done} refusal={refusal?.sentenceFor('name')} onChange={(name) => { save({ name }); }} /></h1>
-          <Second>for <Value label="Due on" text={batch.dueOn ?? ''} placeholder="no day" disabled={done} read={readDay} onChange={(dueOn) => { save({ dueOn }); }} /></Second>
+          <Second>for <Value label="Due on" text={batch.dueOn === null ? '' : showDate(batch.dueOn)} placeholder="no day" disabled={done} read={readDay} onChange={(dueOn) => { save({ dueOn }); }} /></Second>
           <Second><TextValue label="Note on the batch" value={batch.note} placeholder="a note" disabled={done} onChange={(note) => { save({ note }); }} /></Second>
         </Flex>
         {general !== null && <Warning>{general}</Warning>}

@@ -1,18 +1,15 @@
-import { Box, Flex, Grid, chakra } from '@chakra-ui/react';
+import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
+import { useNavigate, useParams } from 'react-router';
 import type { BatchAnswer, BatchCard } from '#contract';
 import { Empty, Reading } from '../../parts/Empty.js';
 import { useKeys } from '../../state/keys.js';
 import { showDate } from '../../state/today.js';
 import { Caption, Plus, Word } from '../../theme/pieces.js';
+import { RowLink } from '../../parts/RowLink.js';
 import { useBatch, useBatches, useMachines } from '../../wire/queries.js';
 import { change } from '../../wire/save.js';
 import { BatchPlan } from './BatchPlan.js';
-
-const Row = chakra(Link, {
-  base: { display: 'block', textDecoration: 'none', padding: 3, borderLeft: '9px solid transparent', borderBottom: 'hair', '&[aria-current=page]': { borderLeftColor: 'ink', background: 'tile' }, _hover: { background: 'tile' } },
-});
 
 /** Batches and what the open one takes. */
 export default function Batches(): ReactElement {
@@ -52,10 +49,10 @@ export default function Batches(): ReactElement {
 
 function OneRow({ batch, open }: { readonly batch: BatchCard; readonly open: boolean }): ReactElement {
   return (
-    <Row to={`/batches/${batch.id}`} aria-current={open ? 'page' : undefined}>
+    <RowLink to={`/batches/${batch.id}`} aria-current={open ? 'page' : undefined}>
       <Box fontWeight={600} lineHeight={1.25}>{batch.name}</Box>
       <Caption>{batch.pieces} {batch.pieces === 1 ? 'piece' : 'pieces'}{batch.kinds > 1 ? ` of ${batch.kinds} kinds` : ''}{batch.done ? ' · done' : batch.dueOn === null ? '' : ` · for ${showDate(batch.dueOn)}`}</Caption>
-    </Row>
+    </RowLink>
   );
 }
 

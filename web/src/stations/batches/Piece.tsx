@@ -90,6 +90,7 @@ function Layers({ piece, materials, settings, disabled, onLayers }: LayersProps)
               <Choice label="Setting of the layer" value={layer.settingId} options={options} disabled={disabled} onChange={(settingId) => { change(layer.id, { settingId }); }} />
               {setting && <Second> {setting.knowledge === 'assumed' ? '~' : ''}{showLength(setting.mm, units, true)}</Second>}
               {piece.layers.length > 1 && !disabled && <> <Word fontSize="small" aria-label={`Take the layer ${look?.name ?? ''} out`} onClick={() => { onLayers(piece.layers.filter((l) => l.id !== layer.id)); }}>out</Word></>}
+              {look?.newer && !disabled && <Warning>{look.name} has a newer recipe. <Word onClick={() => { change(layer.id, { revisionId: look.newer }); }}>Use it</Word></Warning>}
               {picking === layer.id && <MaterialPicker label="What the layer is made of" onCancel={() => { setPicking(null); }} onPick={({ clayId, revisionId }) => { setPicking(null); change(layer.id, { clayId, revisionId }); }} />}
             </Box>
           </Flex>

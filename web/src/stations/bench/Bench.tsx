@@ -81,7 +81,7 @@ function Card({ batch }: { readonly batch: BatchAnswer }): ReactElement {
                 <Box as="h1" fontSize="54px" lineHeight={1.08}>{words.title}</Box>
                 <Box fontSize="22px" lineHeight={1.4}>{words.lines.map((line) => <div key={line}>{line}</div>)}</Box>
                 {words.caution !== null && <Box fontSize="text" maxWidth="560px"><Warning>{words.caution}</Warning></Box>}
-                <Box marginTop={2}><StepArt step={step} /></Box>
+                <Box marginTop={2}><StepArt step={step} clays={batch.plan.clays} /></Box>
               </Flex>
               <Flex direction="column" gap={4}>
                 <Counter onClick={on}>

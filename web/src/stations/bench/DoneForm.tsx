@@ -4,11 +4,11 @@ import type { BatchAnswer, DoneDto } from '#contract';
 import { showMass } from '#core/units';
 import { MassValue, Value } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
-import { today } from '../../state/today.js';
+import { readDay } from '../../state/readDay.js';
+import { showDate, today } from '../../state/today.js';
 import { useUnits } from '../../state/view.js';
 import { Action, Caption, Note } from '../../theme/pieces.js';
 import { change, useRefusal } from '../../wire/save.js';
-import { readDay } from '../batches/readDay.js';
 
 /** What really went in, a note, and then the clay comes off the shelf and the diary has it. */
 export function DoneForm({ batch, onBack, onDone }: { readonly batch: BatchAnswer; readonly onBack: () => void; readonly onDone: (entryId: string) => void }): ReactElement {
@@ -41,7 +41,7 @@ export function DoneForm({ batch, onBack, onDone }: { readonly batch: BatchAnswe
           </Flex>
         ))}
       </Grid>
-      <Box>made on <Value label="Made on" text={madeOn} read={(text) => readDay(text) ?? today()} onChange={setMadeOn} /></Box>
+      <Box>made on <Value label="Made on" text={showDate(madeOn)} read={(text) => readDay(text) ?? today()} onChange={setMadeOn} /></Box>
       <Note aria-label="Note for the diary" placeholder="How did it go? What to do next time?" value={note} onChange={(e) => { setNote(e.currentTarget.value); }} />
       {refusal && !refusal.problem.fields && <Warning>{refusal.message}</Warning>}
       <Flex gap={3}>

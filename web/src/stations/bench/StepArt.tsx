@@ -1,7 +1,9 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
 import { Fraction, showNumber } from '#core/units';
-import type { PlainStep } from '#contract';
+import { idOf } from '#core/mix';
+import type { PlainStep, PlanAnswer } from '#contract';
+import { Block } from '../../parts/Block.js';
 import { CutLayout } from '../../parts/CutLayout.js';
 import { DiscStack } from '../../parts/DiscStack.js';
 import { Caption } from '../../theme/pieces.js';
@@ -9,10 +11,23 @@ import { Caption } from '../../theme/pieces.js';
 const slab = (hex: string, width: number, height: number): ReactElement =>
   <svg width={width} height={height} aria-hidden style={{ display: 'block', maxWidth: '100%' }}><rect width={width} height={height} fill={`#${hex}`} /></svg>;
 
+const MOST_BLOCKS = 8;
+
+/** So much of a block, or so many blocks, as the step takes. */
+function BlocksOf({ step, clay }: { readonly step: Extract<PlainStep, { kind: 'condition' }>; readonly clay: PlanAnswer['clays'][number] | undefined }): ReactElement {
+  const net = clay?.blockGrams ?? step.grams;
+  const blocks = Math.min(MOST_BLOCKS, Math.ceil(step.grams / net - 1e-9));
+  return (
+    <Flex gap={2} wrap="wrap">
+      {Array.from({ length: blocks }, (_, i) => <Block key={i} net={net} left={Math.min(net, step.grams - i * net)} hex={step.clay.hex} kind={clay?.kind ?? 'opaque'} scale={blocks > 3 ? 2 : 3.6} />)}
+    </Flex>
+  );
+}
+
 /** The clay of a step, raw as it lies on the bench. */
-export function StepArt({ step }: { readonly step: PlainStep }): ReactElement | null {
+export function StepArt({ step, clays }: { readonly step: PlainStep; readonly clays: PlanAnswer['clays'] }): ReactElement | null {
   switch (step.kind) {
-    case 'condition': return slab(step.clay.hex, 260, 92);
+    case 'condition': return <BlocksOf step={step} clay={clays.find((c) => c.clayId === idOf(step.clay.of))} />;
     case 'mix': return (
       <Flex gap={4} alignItems="flex-end" wrap="wrap">
         {step.portions.map((p) => (

@@ -1,6 +1,7 @@
-import { Box, Flex, Grid, chakra } from '@chakra-ui/react';
+import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useDeferredValue, useState, type ReactElement } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
+import { showCutter } from '#core/batch';
 import { showMass } from '#core/units';
 import type { DiaryAnswer } from '#contract';
 import { AmountBar } from '../../parts/AmountBar.js';
@@ -9,12 +10,9 @@ import { Empty, Reading } from '../../parts/Empty.js';
 import { showDate } from '../../state/today.js';
 import { useUnits } from '../../state/view.js';
 import { Caption, Field, Note, Second } from '../../theme/pieces.js';
+import { RowLink } from '../../parts/RowLink.js';
 import { useDiary, useEntry } from '../../wire/queries.js';
 import { put } from '../../wire/save.js';
-
-const Row = chakra(Link, {
-  base: { display: 'block', textDecoration: 'none', padding: 3, borderLeft: '9px solid transparent', borderBottom: 'hair', '&[aria-current=page]': { borderLeftColor: 'ink', background: 'tile' }, _hover: { background: 'tile' } },
-});
 
 /** What was made when, and from which recipe. */
 export default function Diary(): ReactElement {
@@ -41,11 +39,11 @@ export default function Diary(): ReactElement {
           if (scrollHeight - scrollTop - clientHeight < 400 && found.hasNextPage && !found.isFetching) void found.fetchNextPage();
         }}>
           {entries.map((e) => (
-            <Row key={e.id} to={`/diary/${e.id}`} aria-current={e.id === entryId ? 'page' : undefined}>
+            <RowLink key={e.id} to={`/diary/${e.id}`} aria-current={e.id === entryId ? 'page' : undefined}>
               <Caption>{showDate(e.madeOn)}</Caption>
               <Box fontWeight={600} lineHeight={1.25}>{e.title}</Box>
               {e.note !== '' && <Caption css={{ display: '-webkit-box', WebkitLineClamp: 1, WebkitBoxOrient: 'vertical', overflow: 'hidden' }}>{e.note}</Caption>}
-            </Row>
+            </RowLink>
           ))}
           {entries.length === 0 && <Box padding={4}><Caption>Nothing in the diary is like that.</Caption></Box>}
         </Box>
@@ -70,7 +68,7 @@ function Entry({ entry }: { readonly entry: DiaryAnswer }): ReactElement {
       <div>
         <Second>{showDate(entry.madeOn)}</Second>
         <h1>{entry.title}</h1>
-        <Box marginTop={2}>{entry.pieces.map((p) => `${p.count} ${p.name} (${p.cutter})`).join(', ')}{entry.batchId !== null && <> · <Link to={`/batches/${entry.batchId}`}>the plan</Link></>}</Box>
+        <Box marginTop={2}>{entry.pieces.map((p) => `${p.count} ${p.name} (${showCutter(p.cutter, units)})`).join(', ')}{entry.batchId !== null && <> · <Link to={`/batches/${entry.batchId}`}>the plan</Link></>}</Box>
       </div>
       {entry.mixes.length > 0 && <Box as="h2" borderTop="rule" paddingTop={4}>Made from</Box>}
       <Flex gap={5} wrap="wrap">

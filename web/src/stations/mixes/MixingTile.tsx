@@ -82,7 +82,7 @@ export function MixingTile({ mix, shelf }: MixingTileProps): ReactElement {
               <Flex direction="column" gap={3}>
                 <Box><Caption>baked</Caption><Box fontWeight={700} lineHeight={1.3}>L* {Math.round(baked.lab.l)}</Box><Box fontSize="small">C* {Math.round(chromaHue(baked.lab).c)}<br />h {Math.round(chromaHue(baked.lab).h)}</Box></Box>
                 <Box><Caption>raw</Caption><Box height="42px" borderRadius="6px" style={{ background: `#${colourOf(worked.flat, 'raw', pigments).hex}` }} /></Box>
-                <Caption>predicted from the stated colours, strengths ~</Caption>
+                <Caption>predicted; strengths assumed</Caption>
                 <Word fontSize="small" onClick={() => { if (newest) carry({ mixId: mix.id, revisionId: newest.id, name: mix.name, hex: baked.hex }); }}>carry <Key>C</Key></Word>
               </Flex>
             </Grid>

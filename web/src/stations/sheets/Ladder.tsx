@@ -5,7 +5,9 @@ import type { MachineDto } from '#contract';
 import { useUnits } from '../../state/view.js';
 
 const FILL: Readonly<Record<Knowledge, string>> = { measured: '#141414', interpolated: '#5e5e5e', assumed: 'url(#assumed)' };
-const [LEFT, TOP, COLUMN, EDGE] = [64, 26, 264, 140];
+const [LEFT, TOP, EDGE] = [64, 26, 140];
+/** Room for one machine: wider where there are few. */
+const columnFor = (machines: number): number => (machines < 3 ? 340 : 250);
 const HEIGHT = 560;
 /** Nearer than this two figures would lie over each other. */
 const CLEAR = 17;
@@ -39,18 +41,19 @@ export function Ladder({ machines, chosen, settingId, pointed, onChoose }: Ladde
   const top = Math.ceil((widest * 1.04) / step) * step;
   const scale = HEIGHT / top;
   const y = (mm: number): number => HEIGHT - mm * scale;
-  const width = LEFT + COLUMN * all.length;
+  const columnWidth = columnFor(all.length);
+  const width = LEFT + columnWidth * all.length;
   const ticks = Array.from({ length: Math.round(top / step) + 1 }, (_, i) => i);
   const tickWords = (i: number): string => (units === 'metric' ? `${+(i * step).toFixed(1)} mm` : `${i}/32 in`);
   return (
-    <svg width={width} height={HEIGHT + TOP + 62} role="group" aria-label="Thickness ladder" style={{ flex: 'none', maxWidth: 'none' }}>
+    <svg width={width} height={HEIGHT + TOP + 68} role="group" aria-label="Thickness ladder" style={{ flex: 'none', maxWidth: 'none' }}>
       <g transform={`translate(0 ${TOP})`} fontSize="13">
         {ticks.map((i) => (
           <g key={i}><path d={`M${LEFT} ${y(i * step)}H${width}`} stroke="#a9a9a9" /><text x={LEFT - 10} y={y(i * step) + 4} textAnchor="end" fill="#141414">{tickWords(i)}</text></g>
         ))}
         {pointed !== null && <path d={`M${LEFT} ${y(pointed)}H${width}`} stroke="#141414" strokeWidth="2" strokeDasharray="2 4" />}
         {all.map(({ machine, settings }, column) => {
-          const x = LEFT + column * COLUMN + 46;
+          const x = LEFT + column * columnWidth + 46;
           const figures = spread(settings.map((s) => y(s.mm)));
           return (
             <g key={machine.id} transform={`translate(${x} 0)`}>
@@ -71,9 +74,9 @@ export function Ladder({ machines, chosen, settingId, pointed, onChoose }: Ladde
               })}
               <g role="button" tabIndex={0} aria-label={`Choose ${machine.name}`} style={{ cursor: 'pointer' }} onClick={() => { onChoose(machine.id, null); }}
                 onKeyDown={(e) => { if (e.key === 'Enter') onChoose(machine.id, null); }}>
-                {machine.id === chosen && <rect x={0} y={HEIGHT + 14} width={EDGE} height={6} fill="#141414" />}
-                <text y={HEIGHT + 38} fontSize="15" fontWeight="700" fill="#141414">{machine.name}</text>
-                <text y={HEIGHT + 55} fontSize="12" fill="#141414">{settings[0]?.label} is widest · {showLength(machine.rollerWidthMm, units)} wide</text>
+                <text y={HEIGHT + 30} fontSize="15" fontWeight="700" fill="#141414">{machine.name}</text>
+                <text y={HEIGHT + 47} fontSize="12" fill="#141414">{settings[0]?.label} is widest · {showLength(machine.rollerWidthMm, units)} wide</text>
+                {machine.id === chosen && <rect x={0} y={HEIGHT + 54} width={EDGE} height={9} fill="#141414" />}
               </g>
             </g>
           );

@@ -14,7 +14,7 @@ import { change, useRefusal } from '../../wire/save.js';
 import { today } from '../../state/today.js';
 
 const Clay = chakra('button', {
-  base: { display: 'block', padding: '6px', margin: '-6px', border: '3px solid transparent', '&[aria-pressed=true]': { borderColor: 'ink' }, _hover: { borderColor: 'hairline' } },
+  base: { display: 'block', padding: '6px', margin: '-6px', border: '3px solid transparent', _hover: { borderColor: 'hairline' }, '&[aria-pressed=true], &[aria-pressed=true]:hover': { borderColor: 'ink' } },
 });
 
 interface LineRowProps {
@@ -29,12 +29,12 @@ interface LineRowProps {
 /** One line: what the packet says, and its clays. */
 export function LineRow({ line, clays, blocks, chosen, onChoose, onAddColour }: LineRowProps): ReactElement {
   return (
-    <Grid templateColumns="158px 1fr" gap={4} paddingY="14px" borderBottom="2px solid" borderColor="#6d6d6d" as="section" aria-label={line.name}>
+    <Grid templateColumns="158px 1fr" gap={4} paddingY="10px" borderBottom="2px solid" borderColor="#6d6d6d" as="section" aria-label={line.name}>
       <LineWords line={line} empty={clays.length === 0} />
-      <Flex wrap="wrap" columnGap={6} rowGap={4} alignItems="flex-start">
+      <Flex wrap="wrap" columnGap={4} rowGap={3} alignItems="flex-start">
         {clays.map((clay) => <ClayOnShelf key={clay.id} clay={clay} blocks={inOrder(blocks.filter((b) => b.clayId === clay.id))} chosen={clay.id === chosen} onChoose={() => { onChoose(clay.id); }} />)}
         {clays.length > 0
-          ? <Plus aria-label={`Another colour of ${line.name}`} title="another colour" onClick={onAddColour}>+</Plus>
+          ? <Plus aria-label={`Another colour of ${line.name}`} title="another colour" width="32px" height="48px" onClick={onAddColour}>+</Plus>
           : <Word fontSize="small" onClick={onAddColour}>Add the first colour of {line.name}</Word>}
       </Flex>
     </Grid>
@@ -80,7 +80,8 @@ function ClayOnShelf({ clay, blocks, chosen, onChoose }: { readonly clay: ClayDt
           : <Block net={57} left={0} hex={clay.bakedHex} kind={clay.kind} />}
       </Flex>
       <Box fontWeight={600} fontSize="small" marginTop={1} lineHeight={1.3}>{clay.name}</Box>
-      <Caption>{left > 0 ? showMass(left, units) : 'none left'}{months !== null && months >= 18 ? ` · ${showAge(months)}` : ''}{clay.retired ? ' · retired' : ''}</Caption>
+      <Box lineHeight={1.35}><Caption>{left > 0 ? showMass(left, units) : 'none left'}{clay.retired ? ' · retired' : ''}</Caption></Box>
+      {months !== null && <Box lineHeight={1.35}><Caption>{showAge(months)}</Caption></Box>}
     </Clay>
   );
 }
