@@ -1,5 +1,6 @@
 import { Box, Flex, Grid } from '@chakra-ui/react';
-import { validate } from 'class-validator';
+import { plainToInstance } from 'class-transformer';
+import { validate, type ValidationError } from 'class-validator';
 import { useId, type ReactElement } from 'react';
 import { useForm, type FieldErrors, type Resolver } from 'react-hook-form';
 import { Complaint, readLength, readMass, readNumber, readTemperature, type UnitSystem } from '#core/units';
@@ -52,6 +53,12 @@ interface AddFormProps<D extends object> {
   readonly onCancel: () => void;
 }
 
+/** The sentence of a rule, or of the first one broken inside. */
+function sentenceOf({ constraints, children = [] }: ValidationError): string {
+  const [inner] = children;
+  return Object.values(constraints ?? {})[0] ?? (inner ? sentenceOf(inner) : 'This cannot be saved.');
+}
+
 function resolverOf<D extends object>({ type, fields, complete, check, checkField }: AddFormProps<D>, units: UnitSystem): Resolver<Values> {
   return async (values) => {
     const errors: FieldErrors<Values> = {};
@@ -72,10 +79,10 @@ function resolverOf<D extends object>({ type, fields, complete, check, checkFiel
       if (!(error instanceof Complaint)) throw error;
       errors[checkField ?? ''] ??= { type: 'rule', message: error.message };
     }
-    const dto: object = Object.assign(new type(), entered, complete(entered));
-    for (const { property, constraints } of await validate(dto)) {
-      const name = fields.some((f) => f.name === property) ? property : fields[0]?.name ?? '';
-      errors[name] ??= { type: 'rule', message: Object.values(constraints ?? {})[0] ?? 'This cannot be.' };
+    const dto: object = plainToInstance(type, { ...entered, ...complete(entered) });
+    for (const error of await validate(dto)) {
+      const name = fields.some((f) => f.name === error.property) ? error.property : fields[0]?.name ?? '';
+      errors[name] ??= { type: 'rule', message: sentenceOf(error) };
     }
     return Object.keys(errors).length > 0 ? { values: {}, errors } : { values: dto as Values, errors: {} };
   };

@@ -40,6 +40,8 @@ useOutbox.subscribe(({ waiting }) => { sessionStorage.setItem(STORE, JSON.string
 
 interface Waiter { readonly done: (answer: unknown) => void; readonly failed: (error: unknown) => void }
 const waiters = new Map<string, Waiter[]>();
+/** By address: which version a change of this window made of which. */
+const made = new Map<string, Map<number, number>>();
 let onSettled: (path: string, answer: unknown, more: boolean) => void = () => undefined;
 let running = false;
 let inFlight: string | null = null;
@@ -53,6 +55,12 @@ export function whenSettled(listener: typeof onSettled): void {
 /** Tries again at once what could not be sent. */
 export function tryNow(): void {
   wake?.();
+}
+
+const sent = new Map<string, number>();
+/** Grows with every change of what is at `path`; NaN while one is on its way. */
+export function stateOf(path: string): number {
+  return useOutbox.getState().waiting.some((w) => w.path === path) ? NaN : sent.get(path) ?? 0;
 }
 
 export const isQuiet = (): boolean => useOutbox.getState().waiting.length === 0;
@@ -69,10 +77,10 @@ export function send<T>(method: Letter['method'], path: string, body?: object): 
     const { waiting } = useOutbox.getState();
     const overtaken = method === 'PUT'
       ? waiting.find((w) => w.path === path && w.method === 'PUT' && w.changeId !== inFlight) : undefined;
-    const merged = overtaken ? { ...letter, body: { ...letter.body, version: overtaken.body?.version } } : letter;
     const waiter: Waiter = { done: (answer) => { resolve(answer as T); }, failed: reject };
-    waiters.set(merged.changeId, [...(overtaken ? waiters.get(overtaken.changeId) ?? [] : []), waiter]);
-    useOutbox.setState({ waiting: overtaken ? waiting.map((w) => (w === overtaken ? merged : w)) : [...waiting, merged] });
+    waiters.set(letter.changeId, [...(overtaken ? waiters.get(overtaken.changeId) ?? [] : []), waiter]);
+    useOutbox.setState({ waiting: overtaken ? waiting.map((w) => (w === overtaken ? letter : w)) : [...waiting, letter] });
+    sent.set(path, (sent.get(path) ?? 0) + 1);
     void work();
   });
 }
@@ -91,7 +99,7 @@ async function work(): Promise<void> {
   for (let [letter] = useOutbox.getState().waiting; letter; [letter] = useOutbox.getState().waiting) {
     inFlight = letter.changeId;
     try {
-      const answer = await ask<Versioned | undefined>(letter.method, letter.path, letter.body, { [CHANGE_HEADER]: letter.changeId });
+      const answer = await ask<Versioned | undefined>(letter.method, letter.path, upToDate(letter), { [CHANGE_HEADER]: letter.changeId });
       pause = 500;
       settle(letter, answer);
       waiters.get(letter.changeId)?.forEach((w) => { w.done(answer); });
@@ -112,10 +120,21 @@ async function work(): Promise<void> {
   running = false;
 }
 
+/** A change may have begun on a state that this window itself has changed since: it means the state of now. */
+function upToDate({ path, body }: Letter): Versioned | undefined {
+  if (body?.version === undefined) return body;
+  const steps = made.get(path);
+  let { version } = body;
+  for (let next = steps?.get(version); next !== undefined; next = steps?.get(version)) version = next;
+  return { ...body, version };
+}
+
 function settle(letter: Letter, answer: Versioned | undefined): void {
-  const version = answer?.version;
-  const waiting = useOutbox.getState().waiting.filter((w) => w.changeId !== letter.changeId)
-    .map((w) => (version !== undefined && w.path === letter.path && w.body ? { ...w, body: { ...w.body, version } } : w));
+  const before = upToDate(letter)?.version;
+  if (before !== undefined && answer?.version !== undefined && answer.version > before) {
+    made.set(letter.path, (made.get(letter.path) ?? new Map()).set(before, answer.version));
+  }
+  const waiting = useOutbox.getState().waiting.filter((w) => w.changeId !== letter.changeId);
   useOutbox.setState({ waiting, gone: null });
   onSettled(letter.path, answer, waiting.some((w) => w.path === letter.path));
 }

@@ -1,9 +1,12 @@
-import { QueryClient, keepPreviousData, useInfiniteQuery, useQuery, type UseQueryResult } from '@tanstack/react-query';
+import { QueryClient, keepPreviousData, notifyManager, useInfiniteQuery, useQuery, type UseQueryResult } from '@tanstack/react-query';
 import type {
   BatchAnswer, BatchCard, ChangesAnswer, DiaryAnswer, DiaryListAnswer, MachinesAnswer, MixAnswer, MixListAnswer, ShelfAnswer,
 } from '#contract';
 import { NoAnswer, ask } from './ask.js';
-import { isQuiet, resume, whenSettled } from './outbox.js';
+import { isQuiet, resume, stateOf, whenSettled } from './outbox.js';
+
+// what is shown follows a change at once, so that the next key press counts on from it
+notifyManager.setScheduler(queueMicrotask);
 
 /** What the server knows, by the address it is read from. */
 export const client = new QueryClient({
@@ -24,8 +27,15 @@ whenSettled((path, answer, more) => {
 });
 resume();
 
+/** What is read while the person goes on changing it is older than what is on the screen, and is let go. */
+async function readUnlessChanged<T>(path: string): Promise<T> {
+  const before = stateOf(path);
+  const answer = await ask<T>('GET', path);
+  return stateOf(path) === before ? answer : client.getQueryData<T>([path]) ?? answer;
+}
+
 const useRead = <T>(path: string, enabled = true): UseQueryResult<T> =>
-  useQuery({ queryKey: [path], queryFn: () => ask<T>('GET', path), enabled });
+  useQuery({ queryKey: [path], queryFn: () => readUnlessChanged<T>(path), enabled });
 
 export const useShelf = (): UseQueryResult<ShelfAnswer> => useRead('/api/shelf');
 export const useMachines = (): UseQueryResult<MachinesAnswer> => useRead('/api/machines');

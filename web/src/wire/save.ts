@@ -45,8 +45,7 @@ export async function change<T>(method: 'PUT' | 'POST' | 'DELETE', path: string,
 }
 
 /** Shows a change at once and saves it. `cached` is where it is shown, if it is read from its own address. */
-export async function put<T extends { readonly id?: string; readonly version?: number }>(path: string, body: T, shown?: (before: unknown) => unknown): Promise<T | null> {
-  await client.cancelQueries();
+export function put<T extends { readonly id?: string; readonly version?: number }>(path: string, body: T, shown?: (before: unknown) => unknown): Promise<T | null> {
   client.setQueryData([path], (before: unknown) => (shown ? shown(before) : before));
   return change<T>('PUT', path, body);
 }

@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { useEffect, useState, type ReactElement } from 'react';
+import { useEffect, useRef, useState, type ReactElement } from 'react';
 import type { NotationAnswer } from '#contract';
 import { Warning } from '../../parts/Warning.js';
 import { Inline } from '../../theme/pieces.js';
@@ -12,11 +12,14 @@ interface Wrong { readonly sentence: string; readonly at: number | undefined }
 export function NotationField({ notation, onRead, disabled }: NotationFieldProps): ReactElement {
   const [text, setText] = useState(notation);
   const [wrong, setWrong] = useState<Wrong | null>(null);
+  // the answer takes a while: it goes to the mix as it is then
+  const latest = useRef(onRead);
+  latest.current = onRead;
   useEffect(() => { setText(notation); setWrong(null); }, [notation]);
   const read = async (): Promise<void> => {
     if (text === notation) return;
     try {
-      onRead(await ask<NotationAnswer>('POST', '/api/notation', { text }));
+      latest.current(await ask<NotationAnswer>('POST', '/api/notation', { text }));
       setWrong(null);
     } catch (error) {
       if (error instanceof Refused) setWrong({ sentence: error.message, at: error.problem.at });

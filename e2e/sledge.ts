@@ -1,0 +1,91 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { expect, test as base, type Page } from '@playwright/test';
+
+const SCRIPTS = { empty: 'start.mjs', garden: 'demo.mjs' } as const;
+
+/** A Sledge in a process and a folder of its own. */
+export class Sledge {
+  private child: ChildProcess | null = null;
+  private readonly folder = mkdtempSync(join(tmpdir(), 'sledge-e2e-'));
+  private port = 0;
+
+  constructor(private readonly data: keyof typeof SCRIPTS) {}
+
+  get url(): string {
+    return `http://127.0.0.1:${this.port}`;
+  }
+
+  /** Starts; after the first time at the same address. */
+  async start(): Promise<void> {
+    const child = spawn(process.execPath, [join('scripts', SCRIPTS[this.data])], { env: { ...process.env, SLEDGE_DATA: this.folder, SLEDGE_PORT: String(this.port) } });
+    this.child = child;
+    this.port = await new Promise<number>((resolve, reject) => {
+      let text = '';
+      const hear = (chunk: Buffer): void => {
+        text += chunk.toString();
+        const found = /http:\/\/127\.0\.0\.1:(\d+)/.exec(text);
+        if (found) resolve(Number(found[1]));
+      };
+      child.stdout.on('data', hear);
+      child.stderr.on('data', hear);
+      child.on('exit', () => { reject(new Error(`Sledge did not start: ${text}`)); });
+    });
+  }
+
+  async stop(signal: 'SIGTERM' | 'SIGKILL' = 'SIGTERM'): Promise<void> {
+    const { child } = this;
+    this.child = null;
+    if (!child || child.exitCode !== null) return;
+    await new Promise<void>((resolve) => { child.on('exit', () => { resolve(); }); child.kill(signal); });
+  }
+
+  async remove(): Promise<void> {
+    await this.stop('SIGKILL');
+    rmSync(this.folder, { recursive: true, force: true });
+  }
+}
+
+interface Fixtures { readonly data: keyof typeof SCRIPTS; readonly sledge: Sledge; readonly faults: string[] }
+
+/** `data`: an empty database, or the kitchen garden. No test may leave an error in the console. */
+export const test = base.extend<Fixtures>({
+  data: ['garden', { option: true }],
+  sledge: async ({ data }, use) => {
+    const sledge = new Sledge(data);
+    await sledge.start();
+    await use(sledge);
+    await sledge.remove();
+  },
+  faults: [async ({ page }, use) => {
+    const faults: string[] = [];
+    page.on('pageerror', (error) => { faults.push(error.message); });
+    await use(faults);
+    expect(faults, 'errors in the page').toEqual([]);
+  }, { auto: true }],
+});
+
+export { expect };
+
+/** All is saved: nothing is on its way any more. */
+export async function saved(page: Page): Promise<void> {
+  await expect(page.getByRole('banner').getByRole('status')).not.toHaveText(/Saving|does not answer/);
+}
+
+/** Types over a value that is edited where it stands. */
+export async function edit(page: Page, label: string, text: string, nth = 0): Promise<void> {
+  const field = page.getByLabel(label, { exact: true }).nth(nth);
+  await field.fill(text);
+  await field.press('Enter');
+}
+
+/** Goes to a station with its key. */
+export async function station(page: Page, name: string): Promise<void> {
+  const link = page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name });
+  const key = (await link.textContent())?.[0] ?? '';
+  await page.locator('body').click({ position: { x: 2, y: 2 } });
+  await page.keyboard.press(key);
+  await expect(link).toHaveAttribute('aria-current', 'page');
+}

@@ -1,0 +1,22 @@
+import { defineConfig } from '@playwright/test';
+import { CHROMIUM_FLAGS, findChromium } from './scripts/chromium.mjs';
+
+const executablePath = findChromium();
+
+export default defineConfig({
+  testDir: 'e2e',
+  testMatch: '*.spec.ts',
+  outputDir: 'test-results',
+  fullyParallel: true,
+  workers: 2,
+  timeout: 90_000,
+  expect: { timeout: 10_000 },
+  reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
+  use: {
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
+    trace: 'retain-on-failure',
+    actionTimeout: 15_000,
+    launchOptions: { args: CHROMIUM_FLAGS, ...(executablePath === null ? {} : { executablePath }) },
+  },
+});
