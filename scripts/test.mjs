@@ -30,7 +30,7 @@ install();
 rmSync(results, { recursive: true, force: true });
 mkdirSync(results, { recursive: true });
 check('lint', () => node([tool('eslint/bin/eslint.js'), '.']));
-check('types', () => node([tool('typescript/bin/tsc'), '-p', 'tsconfig.json']) && node([tool('typescript/bin/tsc'), '-p', 'web/tsconfig.json']));
+check('types', () => ['tsconfig.json', 'web/tsconfig.json', 'e2e/tsconfig.json'].every((project) => node([tool('typescript/bin/tsc'), '-p', project])));
 build();
 
 const unit = join(results, 'unit.json');

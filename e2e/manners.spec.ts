@@ -1,0 +1,138 @@
+import { edit, expect, saved, station, test } from './sledge.js';
+
+const chips = 'Chips';
+
+test('two windows change the same mix: the second is told, sees both and chooses', async ({ page, context, sledge }) => {
+  const other = await context.newPage();
+  for (const window of [page, other]) {
+    await window.goto(`${sledge.url}/mixes`);
+    await window.getByRole('list', { name: chips }).getByRole('link', { name: 'Swede' }).click();
+    await expect(window.getByLabel('Recipe in notation')).toHaveValue('3 Chalk + 1 Carrot');
+  }
+  await edit(other, 'Recipe in notation', '7 Chalk + 1 Carrot');
+  await saved(other);
+  await page.getByRole('button', { name: 'Add a half of Carrot' }).click();
+  const told = page.getByRole('alertdialog', { name: 'Changed in another window' });
+  await expect(told).toContainText('Swede was changed in another window. Nothing was overwritten');
+  await expect(told).toContainText('3 Chalk + 3/2 Carrot');
+  await expect(told).toContainText('7 Chalk + 1 Carrot');
+  await told.getByRole('button', { name: 'Keep this one' }).click();
+  await expect(told).toHaveCount(0);
+  await other.reload();
+  await expect(other.getByLabel('Recipe in notation')).toHaveValue('3 Chalk + 1½ Carrot');
+});
+
+test('the server goes away while somebody works: nothing entered is lost', async ({ page, sledge }) => {
+  await page.goto(`${sledge.url}/mixes`);
+  await page.getByRole('list', { name: chips }).getByRole('link', { name: 'Old tin' }).click();
+  await expect(page.getByLabel('Recipe in notation')).toHaveValue('2 Pewter Lustre + ½ Soot');
+  await sledge.stop('SIGKILL');
+  await page.getByRole('button', { name: 'Add a disc of Soot' }).click();
+  await page.getByLabel('Note on the mix').fill('darker than the buckle');
+  await page.getByLabel('Note on the mix').blur();
+  const state = page.getByRole('banner').getByRole('status');
+  await expect(state).toContainText('Sledge does not answer. What you entered is kept here');
+  await expect(page.getByLabel('Recipe in notation')).toHaveValue('2 Pewter Lustre + 1½ Soot');
+  await sledge.start();
+  await page.getByRole('button', { name: 'try now' }).click();
+  await saved(page);
+  await page.reload();
+  await expect(page.getByLabel('Recipe in notation')).toHaveValue('2 Pewter Lustre + 1½ Soot');
+  await expect(page.getByLabel('Note on the mix')).toHaveValue('darker than the buckle');
+});
+
+test('what cannot be is said where it was typed, and stays there to be mended', async ({ page, sledge }) => {
+  await page.goto(`${sledge.url}/mixes`);
+  await page.getByRole('list', { name: chips }).getByRole('link', { name: 'Squash flesh' }).click();
+  const main = page.getByRole('main');
+  for (const [text, sentence] of [
+    ['2 Squash + 1 Marrow', '“Marrow” is neither a clay on your shelf nor a mix of yours.'], ['2 Squash +', 'At place 11: found “the end” where the name of a clay or a mix should be.'],
+    ['0 Squash + 1 Chalk', 'Squash has zero parts.'], ['99999 Squash', 'more than 10,000 parts'],
+  ] as const) {
+    await edit(page, 'Recipe in notation', text);
+    await expect(main).toContainText(sentence);
+    await expect(page.getByLabel('Recipe in notation')).toHaveValue(text);
+  }
+  await edit(page, 'Recipe in notation', '1 Squash flesh + 1 Chalk');
+  await expect(main).toContainText('A mix cannot contain itself: Squash flesh contains Squash flesh.');
+  await page.reload();
+  await expect(page.getByLabel('Recipe in notation')).toHaveValue('2 Squash + 1 Chalk');
+  await edit(page, 'Weight of the mix', 'a handful');
+  await expect(main).toContainText('“a handful” cannot be read as a weight. Write 14 g or ½ oz.');
+
+  await station(page, 'Shelf');
+  await page.getByRole('button', { name: /^Squash/ }).click();
+  const strip = page.getByRole('region', { name: 'Chosen clay' });
+  await strip.getByRole('button', { name: 'Take off the shelf' }).click();
+  await expect(strip).toContainText(/Squash is used by the mix Basket straw, .*Retire it instead/);
+  await strip.getByRole('button', { name: 'Retire', exact: true }).click();
+  await expect(page.getByRole('button', { name: /^Squash/ })).toHaveCount(0);
+  await page.locator('body').click({ position: { x: 2, y: 2 } });
+  await page.keyboard.press('z');
+  await expect(page.getByRole('button', { name: /^Squash/ })).toHaveCount(1);
+  await page.getByRole('button', { name: /^Carrot/ }).click();
+  await page.getByRole('textbox', { name: 'Weight of Carrot to take or add' }).fill('58 g');
+  await page.keyboard.press('Enter');
+  await expect(strip).toContainText('There are only 57 g left of this block.');
+  await edit(page, 'Net weight', '0 g');
+  await expect(strip).toContainText('The net weight has to be a number from 0.1 to 5,000 g');
+  await edit(page, 'Date code', '2409');
+  await expect(strip).toContainText('could be September 2024 or week 9 of 2024');
+
+  await station(page, 'Batches');
+  await page.getByRole('link', { name: /Leek-leaf hoops/ }).click();
+  await edit(page, 'Size of the cutter', '300 mm');
+  await expect(page.getByRole('region', { name: 'Leaf' })).toContainText('A cutter of 300 mm round (11.81 in round) does not fit on a sheet of 110 × 200 mm');
+});
+
+test('inches, ounces and Fahrenheit everywhere, and back', async ({ page, sledge }) => {
+  await page.goto(`${sledge.url}/shelf`);
+  await page.getByRole('button', { name: /^Carrot/ }).click();
+  await page.locator('body').click({ position: { x: 2, y: 2 } });
+  await page.keyboard.press('u');
+  const main = page.getByRole('main');
+  await expect(main).toContainText('2.01 oz');
+  await expect(page.getByLabel('Maximum temperature of Oldrow Crumble')).toHaveValue('284 °F');
+  await expect(page.getByLabel('Thickness for the baking time of Oldrow Crumble')).toHaveValue('0.24 in');
+  await page.getByRole('textbox', { name: 'Weight of Carrot to take or add' }).fill('½');
+  await page.keyboard.press('Enter');
+  await expect(main).toContainText('1.51 oz');
+  for (const name of ['Sheets', 'Batches', 'Mixes', 'Bench', 'Diary']) {
+    await station(page, name);
+    const link = main.getByRole('link').first();
+    if (name !== 'Sheets') await link.click();
+    await page.waitForTimeout(300);
+    const examples = '1.5 mm · 1/16 in';
+    expect((await main.innerText()).replace(examples, '').match(/\d (mm|g|°C)\b/g), name).toBeNull();
+  }
+  await station(page, 'Shelf');
+  await page.keyboard.press('u');
+  await expect(main).toContainText('42.8 g');
+});
+
+test('every key in the list does what it says; lamp check leaves only lightness', async ({ page, sledge }) => {
+  await page.goto(`${sledge.url}/shelf`);
+  await expect(page.getByRole('heading', { name: 'On the shelf' })).toBeVisible();
+  await page.keyboard.press('?');
+  const list = page.getByRole('dialog', { name: 'Keys' });
+  for (const words of ['Undo', 'Millimetres or inches', 'Lamp check', 'New colour']) await expect(list).toContainText(words);
+  await page.keyboard.press('Escape');
+  await expect(list).toBeHidden();
+  await page.keyboard.press('l');
+  await expect(page.getByRole('button', { name: /Lamp check/ })).toHaveAttribute('aria-pressed', 'true');
+  const shot = await page.screenshot();
+  const colourful = await page.evaluate(async (bytes) => {
+    const bitmap = await createImageBitmap(new Blob([new Uint8Array(bytes)]));
+    const context = new OffscreenCanvas(bitmap.width, bitmap.height).getContext('2d');
+    context?.drawImage(bitmap, 0, 0);
+    const { data } = context?.getImageData(0, 0, bitmap.width, bitmap.height) ?? { data: [] };
+    let most = 0;
+    for (let i = 0; i < data.length; i += 4) most = Math.max(most, Math.abs((data[i] ?? 0) - (data[i + 1] ?? 0)), Math.abs((data[i + 1] ?? 0) - (data[i + 2] ?? 0)));
+    return most;
+  }, [...shot]);
+  expect(colourful).toBeLessThan(6);
+  for (const [key, name] of ['Shelf', 'Mixes', 'Sheets', 'Batches', 'Bench', 'Diary'].entries()) {
+    await page.keyboard.press(String(key + 1));
+    await expect(page.getByRole('navigation').getByRole('link', { name })).toHaveAttribute('aria-current', 'page');
+  }
+});
