@@ -76,7 +76,7 @@ describe('date codes', () => {
 
   test('age counts whole months', () => {
     expect(ageInMonths('2021-09-01', '2026-11-24')).toBe(62);
-    expect(showAge(62)).toBe('5 years 2 months');
+    expect([0, 1, 19, 24, 62, 125].map(showAge)).toEqual(['new', '1 month', '19 months', '2 years', '5 years 2 months', '10 years']);
     expect(ageInMonths('2026-11-25', '2026-11-24')).toBe(0);
   });
 });

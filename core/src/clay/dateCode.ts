@@ -78,12 +78,12 @@ export function ageInMonths(madeOn: string, today: string): number {
   return Math.max(0, months);
 }
 
-/** `5 years 2 months`, `7 months`, `new`. */
+/** `5 years 2 months`, `19 months`, `new`: in months up to two years. */
 export function showAge(months: number): string {
   const years = Math.floor(months / 12);
   const rest = months % 12;
   const word = (n: number, unit: string): string => `${n} ${unit}${n === 1 ? '' : 's'}`;
   if (months < 1) return 'new';
-  if (years === 0) return word(rest, 'month');
+  if (years < 2) return word(months, 'month');
   return rest === 0 || years >= 10 ? word(years, 'year') : `${word(years, 'year')} ${word(rest, 'month')}`;
 }

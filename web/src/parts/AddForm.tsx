@@ -123,7 +123,7 @@ export function AddForm<D extends object>(props: AddFormProps<D>): ReactElement 
                   value={/^#?[0-9a-f]{6}$/i.test(watch(field.name) ?? '') ? `#${(watch(field.name) ?? '').replace('#', '')}` : '#999999'} onChange={(e) => { setValue(field.name, e.currentTarget.value.slice(1).toUpperCase(), { shouldDirty: true }); }} />}
               </Flex>
               {field.hint !== undefined && sentence === undefined && <Caption>{field.hint}</Caption>}
-              {sentence !== undefined && <Warning>{sentence}</Warning>}
+              {sentence !== undefined && <Box marginTop={2}><Warning>{sentence}</Warning></Box>}
             </Box>
           );
         })}

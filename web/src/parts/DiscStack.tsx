@@ -13,9 +13,9 @@ const shade = (hex: string, factor: number): string =>
 
 interface Slab { readonly share: number; readonly height: number }
 
-function slabsOf(parts: number): Slab[] {
-  const h = Math.min(TALLEST, ROOM / Math.max(1, parts));
-  if (parts > MOST_DISCS) return [{ share: 1, height: ROOM }];
+function slabsOf(parts: number, tallest: number): Slab[] {
+  const h = Math.min(TALLEST, ROOM / Math.max(1, tallest));
+  if (parts > MOST_DISCS) return [{ share: 1, height: h * parts }];
   const whole = Array.from({ length: Math.floor(parts) }, () => ({ share: 1, height: h }));
   const rest = parts - Math.floor(parts);
   if (rest < 1e-9) return whole;
@@ -40,9 +40,9 @@ function outline(share: number, y: number, h: number): { top: string; side: stri
   };
 }
 
-/** Discs of one clay stacked on the bench: whole ones, then a half or a quarter cut from one. */
-export function DiscStack({ parts, hex }: { readonly parts: Fraction; readonly hex: string }): ReactElement {
-  const slabs = slabsOf(parts.valueOf());
+/** Discs of one clay stacked on the bench: whole ones, then a half or a quarter cut from one; as high as they are among the stacks `beside`. */
+export function DiscStack({ parts, hex, beside }: { readonly parts: Fraction; readonly hex: string; readonly beside: readonly Fraction[] }): ReactElement {
+  const slabs = slabsOf(parts.valueOf(), Math.max(parts.valueOf(), ...beside.map((b) => b.valueOf())));
   const total = slabs.reduce((sum, slab) => sum + slab.height, 0);
   let y = 0;
   const drawn = slabs.map((slab) => { y -= slab.height; return { ...slab, y }; });

@@ -87,7 +87,7 @@ function Card({ batch }: { readonly batch: BatchAnswer }): ReactElement {
                 <Counter onClick={on}>
                   <Box fontWeight={700} fontSize={words.figure.length > 5 ? '72px' : '150px'} lineHeight={1} whiteSpace="nowrap">{words.figure}</Box>
                   <Box fontSize="24px" marginTop={3}>{words.of}</Box>
-                  <Caption>tap here or press space when it is done</Caption>
+                  <Box color="ink2" marginTop={2}>tap here or press space when it is done</Box>
                 </Counter>
                 <Grid templateColumns="1fr 1fr" gap={2}><Action large onClick={back} disabled={here === 0}>One back</Action><Action large onClick={on}>Next</Action></Grid>
               </Flex>

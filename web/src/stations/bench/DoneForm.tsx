@@ -36,7 +36,7 @@ export function DoneForm({ batch, onBack, onDone }: { readonly batch: BatchAnswe
         {clays.map((c, i) => (
           <Flex as="li" key={c.clayId} gap={3} alignItems="center">
             <Box width="34px" height="26px" flex="none" style={{ background: `#${c.hex}` }} />
-            <Box flex={1}>{c.name}<br /><Caption>{showMass(c.left, units)} on the shelf</Caption></Box>
+            <Box flex={1}>{c.name}<br />{amount(c.clayId, c.grams) > c.left + 0.05 ? <Warning>only {showMass(c.left, units)} on the shelf</Warning> : <Caption>{showMass(c.left, units)} on the shelf</Caption>}</Box>
             <Box textAlign="right"><MassValue label={`${c.name} used`} value={amount(c.clayId, c.grams)} refusal={refusal?.sentenceFor(`used.${i}.grams`)} onChange={(grams) => { setUsed({ ...used, [c.clayId]: grams }); }} /></Box>
           </Flex>
         ))}

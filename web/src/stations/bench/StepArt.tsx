@@ -11,6 +11,10 @@ import { Caption } from '../../theme/pieces.js';
 const slab = (hex: string, width: number, height: number): ReactElement =>
   <svg width={width} height={height} aria-hidden style={{ display: 'block', maxWidth: '100%' }}><rect width={width} height={height} fill={`#${hex}`} /></svg>;
 
+type Mixing = Extract<PlainStep, { kind: 'mix' }>;
+/** Discs, or grams where the mix is weighed. */
+const partsOf = (p: Mixing['portions'][number]): Fraction => new Fraction(p.discs ?? Math.max(1, Math.round(p.grams)));
+
 const MOST_BLOCKS = 8;
 
 /** So much of a block, or so many blocks, as the step takes. */
@@ -32,7 +36,7 @@ export function StepArt({ step, clays }: { readonly step: PlainStep; readonly cl
       <Flex gap={4} alignItems="flex-end" wrap="wrap">
         {step.portions.map((p) => (
           <Box key={p.name} textAlign="center" width="124px">
-            <Flex justifyContent="center"><DiscStack parts={new Fraction(p.discs ?? 1)} hex={p.hex} /></Flex>
+            <Flex justifyContent="center"><DiscStack parts={partsOf(p)} hex={p.hex} beside={step.portions.map(partsOf)} /></Flex>
             <Caption>{p.discs === null ? '' : showNumber(new Fraction(p.discs))} {p.name}</Caption>
           </Box>
         ))}

@@ -16,6 +16,10 @@ export interface StepWords {
   readonly caution: string | null;
 }
 
+/** `A, B and C` */
+const listed = (names: readonly string[]): string =>
+  (names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1) ?? ''}`);
+
 type Worded<K extends PlainStep['kind']> = (step: Extract<PlainStep, { kind: K }>, units: UnitSystem) => StepWords;
 
 const condition: Worded<'condition'> = ({ clay, grams, months, how }, units) => ({
@@ -27,7 +31,7 @@ const condition: Worded<'condition'> = ({ clay, grams, months, how }, units) => 
     'Thin slices at a middle setting, sides folded to the middle, until a fold does not crack.',
     ...(how.useSameDay ? ['Use it the same day: it goes back to crumbs.'] : []),
   ],
-  figure: showMass(grams, units), of: `about ~${showMinutes(how.minutes)}`, caution: null,
+  figure: showMass(grams, units), of: `~${showMinutes(how.minutes)} of work`, caution: null,
 });
 
 const mix: Worded<'mix'> = ({ mix: { name }, made, portions, discError }, units) => ({
@@ -67,7 +71,7 @@ const cut: Worded<'cut'> = ({ pieceName, cutter, count, spare, layout, bridge },
 });
 
 const bake: Worded<'bake'> = ({ lines, celsius, minutes, maxC, compromise, pieces }, units) => ({
-  title: `Bake ${lines.join(' and ')}`,
+  title: `Bake ${listed(lines)}`,
   lines: [
     pieces.map((p) => `${p.count} ${p.name}`).join(', '),
     `${showMinutes(minutes)}, a separate thermometer beside the pieces`,

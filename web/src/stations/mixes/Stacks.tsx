@@ -1,6 +1,6 @@
 import { Box, Flex, chakra } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
-import { Fraction, showMass, showNumber } from '#core/units';
+import { Fraction, showMass, showNumber, sumOf } from '#core/units';
 import { colourOf, flatten, toGrams, type Basis, type Book, type Flat } from '#core/mix';
 import type { IngredientDto, RevisionAnswer } from '#contract';
 import { Choice } from '../../parts/Choice.js';
@@ -56,13 +56,14 @@ export function Stacks({ ingredients, basis, flat, book, readOnly, mixId, onChan
     if (revisionId !== null) onPicked(await ask<RevisionAnswer[]>('GET', `/api/revisions/${revisionId}`));
     onChange([...ingredients, { parts: '1', clayId, revisionId }]);
   };
-  const total = ingredients.reduce((sum, i) => sum.add(new Fraction(i.parts)), new Fraction(0));
+  const all = ingredients.map((i) => new Fraction(i.parts));
+  const total = sumOf(all);
   return (
     <Flex direction="column" background="tile" border="rule" padding={4} minHeight="330px" minWidth={0}>
       <Second>{readOnly ? 'as it was' : <>click adds one, <b>H</b> a half, <b>Q</b> a quarter, <b>−</b> takes away · add a clay <Key>A</Key></>}</Second>
       <Flex flex={1} alignItems="flex-end" borderBottom="hair" marginTop={3} wrap="wrap" rowGap={4} role="list" aria-label="Stacks of discs">
         {ingredients.map((i, at) => (
-          <OneStack key={`${i.clayId ?? i.revisionId}`} ingredient={i} book={book} readOnly={readOnly} onParts={(parts) => { setParts(at, parts); }} />
+          <OneStack key={`${i.clayId ?? i.revisionId}`} ingredient={i} beside={all} book={book} readOnly={readOnly} onParts={(parts) => { setParts(at, parts); }} />
         ))}
         {!readOnly && <Box alignSelf="center" marginLeft={2}>
           {picking ? <MaterialPicker label="Clay or mix to add" without={mixId} onPick={(p) => { void pick(p); }} onCancel={() => { setPicking(false); }} />
@@ -92,7 +93,7 @@ export function Stacks({ ingredients, basis, flat, book, readOnly, mixId, onChan
   );
 }
 
-function OneStack({ ingredient, book, readOnly, onParts }: { readonly ingredient: IngredientDto; readonly book: Book; readonly readOnly: boolean; readonly onParts: (parts: Fraction) => void }): ReactElement {
+function OneStack({ ingredient, beside, book, readOnly, onParts }: { readonly ingredient: IngredientDto; readonly beside: readonly Fraction[]; readonly book: Book; readonly readOnly: boolean; readonly onParts: (parts: Fraction) => void }): ReactElement {
   const parts = new Fraction(ingredient.parts);
   const look = lookOf(ingredient, book);
   const add = (step: Fraction): void => { onParts(parts.add(step)); };
@@ -112,7 +113,7 @@ function OneStack({ ingredient, book, readOnly, onParts }: { readonly ingredient
           e.stopPropagation();
           run();
         }}>
-        <DiscStack parts={parts} hex={look.hex} />
+        <DiscStack parts={parts} hex={look.hex} beside={beside} />
       </Box>
     </Pile>
   );
@@ -131,7 +132,7 @@ function lookOf(i: IngredientDto, book: Book): { name: string; hex: string } {
 /** Grams of one ingredient in `total` grams of the mix. */
 function gramsOf(i: IngredientDto, all: readonly IngredientDto[], basis: Basis, flat: Flat, book: Book, total: number): number {
   const alone = flatten({ basis: 'volume', ingredients: [{ ...ingredientOf(i), parts: ONE }] }, book);
-  const sum = all.reduce((parts, each) => parts.add(new Fraction(each.parts)), new Fraction(0));
+  const sum = sumOf(all.map((each) => new Fraction(each.parts)));
   const share = new Fraction(i.parts).div(sum).valueOf();
   const whole = toGrams(flat, total).reduce((grams, clay) => grams + clay.grams, 0);
   return basis === 'mass' ? share * whole : (share * whole * alone.density) / flat.density;

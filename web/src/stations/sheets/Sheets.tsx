@@ -32,7 +32,7 @@ export default function Sheets(): ReactElement {
     </Suspense>
   ) : null;
   return (
-    <Grid templateColumns="1fr 376px" height="100%" minHeight={0}>
+    <Grid templateColumns={own || form ? '1fr 376px' : '1fr'} height="100%" minHeight={0}>
       <Flex direction="column" padding={5} minWidth={0} minHeight={0} overflow="auto">
         {own ? (
           <>
@@ -42,7 +42,7 @@ export default function Sheets(): ReactElement {
           </>
         ) : <Empty title="No machine yet" action="Describe your machine" onAction={() => { setAdding(true); }}>Which numbers are on its dial, and which of them is the widest gap? Thicknesses come later, as you measure them: until then Sledge assumes usual ones and marks them with a tilde.</Empty>}
       </Flex>
-      <Strip aria-label="Settings and sheets">
+      {(own ?? form) && <Strip aria-label="Settings and sheets">
         {form ?? (own && chosen ? (
           <>
             <Translator machines={all} own={own} onAsked={setPointed} />
@@ -52,7 +52,7 @@ export default function Sheets(): ReactElement {
             <MachineWords key={chosen.id} machine={chosen} mine={chosen.id === own.id} setup={setup} settingId={settingId} onSetting={setSettingId} onGone={() => { void navigate('/sheets'); }} />
           </>
         ) : null)}
-      </Strip>
+      </Strip>}
     </Grid>
   );
 }

@@ -8,7 +8,7 @@ import { Choice } from '../../parts/Choice.js';
 import { LengthValue, TemperatureValue, TextValue, Value, CountValue } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
 import { useUnits } from '../../state/view.js';
-import { Caption, Plus, Word } from '../../theme/pieces.js';
+import { Plus, Word } from '../../theme/pieces.js';
 import { readNumber } from '#core/units';
 import { change, useRefusal } from '../../wire/save.js';
 import { today } from '../../state/today.js';
@@ -31,7 +31,7 @@ export function LineRow({ line, clays, blocks, chosen, onChoose, onAddColour }: 
   return (
     <Grid templateColumns="158px 1fr" gap={4} paddingY="10px" borderBottom="2px solid" borderColor="#6d6d6d" as="section" aria-label={line.name}>
       <LineWords line={line} empty={clays.length === 0} />
-      <Flex wrap="wrap" columnGap={4} rowGap={3} alignItems="flex-start">
+      <Flex wrap="wrap" columnGap={3} rowGap={3} alignItems="flex-start">
         {clays.map((clay) => <ClayOnShelf key={clay.id} clay={clay} blocks={inOrder(blocks.filter((b) => b.clayId === clay.id))} chosen={clay.id === chosen} onChoose={() => { onChoose(clay.id); }} />)}
         {clays.length > 0
           ? <Plus aria-label={`Another colour of ${line.name}`} title="another colour" width="32px" height="48px" onClick={onAddColour}>+</Plus>
@@ -80,8 +80,8 @@ function ClayOnShelf({ clay, blocks, chosen, onChoose }: { readonly clay: ClayDt
           : <Block net={57} left={0} hex={clay.bakedHex} kind={clay.kind} />}
       </Flex>
       <Box fontWeight={600} fontSize="small" marginTop={1} lineHeight={1.3}>{clay.name}</Box>
-      <Box lineHeight={1.35}><Caption>{left > 0 ? showMass(left, units) : 'none left'}{clay.retired ? ' · retired' : ''}</Caption></Box>
-      {months !== null && <Box lineHeight={1.35}><Caption>{showAge(months)}</Caption></Box>}
+      <Box lineHeight={1.35} fontSize="caption" color="ink2">{left > 0 ? showMass(left, units) : 'none left'}{clay.retired ? ' · retired' : ''}</Box>
+      {months !== null && <Box lineHeight={1.35} fontSize="caption" color="ink2">{showAge(months)}</Box>}
     </Clay>
   );
 }

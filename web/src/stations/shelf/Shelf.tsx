@@ -43,17 +43,17 @@ export default function Shelf(): ReactElement {
     </Suspense>
   );
   return (
-    <Grid templateColumns="1fr 300px" height="100%" minHeight={0}>
+    <Grid templateColumns={data.lines.length === 0 && !form ? '1fr' : '1fr 300px'} height="100%" minHeight={0}>
       <Box overflowY="auto" padding={5} minWidth={0}>
         {data.lines.length === 0
           ? <Empty title="Nothing on the shelf yet" action="Put a line of clay here" onAction={() => { setAdding({ what: 'line' }); }}>Begin with the clay you use most: its line and what the packet says, then its colours, then the blocks you have.</Empty>
           : <Rows data={data} chosen={clayId} onChoose={choose} onAdd={setAdding} />}
       </Box>
-      <Strip aria-label="Chosen clay">
+      {(data.lines.length > 0 || form) && <Strip aria-label="Chosen clay">
         {form ?? (chosen
           ? <ClayStrip key={chosen.id} clay={chosen} shelf={data} onAddBlock={() => { setAdding({ what: 'block', clayId: chosen.id }); }} onGone={() => { void navigate('/shelf'); }} />
-          : <Second>{data.clays.length > 0 ? 'Choose a clay to see its blocks, take some, or add to it.' : data.lines.length > 0 ? 'Now give the line a colour.' : ''}</Second>)}
-      </Strip>
+          : <Second>{data.clays.length > 0 ? 'Choose a clay to see its blocks, take some, or add to it.' : 'Now give the line a colour.'}</Second>)}
+      </Strip>}
     </Grid>
   );
 }
