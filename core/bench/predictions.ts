@@ -1,0 +1,51 @@
+import { converter, parse, type Color } from 'culori';
+import { labOf, mixPigments, pigmentOf, type Pigment } from '#core/colour';
+import { perSecond, seeded, type Table } from './measure.js';
+
+const CLAYS = ['F1EEE4', '26242A', '7B1E4B', 'D23B5E', 'E7712C', 'E29A2E', 'F0CB55', '93B84C', '4F7F45', 'CDA9CB', '3D2551', 'B08A3C', '9A9DA3'];
+const MIXES = 4096;
+const TIMES = 200_000;
+
+/** Colours of three-clay mixes on one core: pigments, and the same mixes averaged in Lab by the package culori. */
+export function predictions(clock: () => number): Table {
+  const random = seeded(1);
+  const pigments = CLAYS.map((hex) => pigmentOf(hex, 1));
+  const colours = CLAYS.map((hex) => parse(`#${hex}`) as Color);
+  const toLab = converter('lab65');
+  const pick = (): number => Math.floor(random() * CLAYS.length);
+  const mixes = Array.from({ length: MIXES }, () => ({ of: [pick(), pick(), pick()], volumes: [random(), random(), random()].map((v) => v + 0.05) }));
+  const asPigments = mixes.map(({ of, volumes }) => ({ pigments: of.map((i) => pigments[i] as Pigment), volumes }));
+  const asColours = mixes.map(({ of, volumes }) => ({ colours: of.map((i) => colours[i] as Color), volumes }));
+  let sink = 0;
+  const ours = perSecond((times) => {
+    for (let i = 0; i < times; i++) {
+      const mix = asPigments[i % MIXES];
+      if (mix) sink += labOf(mixPigments(mix.pigments, mix.volumes)).l;
+    }
+  }, TIMES, clock);
+  const averaged = perSecond((times) => {
+    for (let i = 0; i < times; i++) {
+      const mix = asColours[i % MIXES];
+      if (!mix) continue;
+      let [total, l, a, b] = [0, 0, 0, 0];
+      mix.colours.forEach((colour, k) => {
+        const lab = toLab(colour);
+        const volume = mix.volumes[k] ?? 0;
+        total += volume;
+        l += lab.l * volume;
+        a += lab.a * volume;
+        b += lab.b * volume;
+      });
+      sink += l / total + a / total + b / total;
+    }
+  }, TIMES, clock);
+  if (!Number.isFinite(sink)) throw new Error('A prediction is no number.');
+  return {
+    title: 'Three-clay mixes, one core',
+    figures: [
+      { what: 'predicted by pigments', value: ours, unit: 'a second' },
+      { what: 'averaged in Lab (culori)', value: averaged, unit: 'a second' },
+      { what: 'ratio, pigments to averaging', value: ours / averaged, unit: 'times' },
+    ],
+  };
+}

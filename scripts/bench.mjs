@@ -1,0 +1,54 @@
+// npm run bench: the figures of this machine, as tables and as dist/bench.json. A word picks tables: npm run bench -- mixes
+import { writeFileSync } from 'node:fs';
+import { cpus } from 'node:os';
+import { join } from 'node:path';
+import { build, install, root } from './prepare.mjs';
+
+install();
+build();
+const { median, percentile, seeded } = await import('../dist/core/bench/measure.js');
+const { predictions } = await import('../dist/core/bench/predictions.js');
+const { coldStart, load } = await import('../dist/server/bench/api.js');
+const { pageWeight } = await import('../dist/server/bench/pageWeight.js');
+
+const below = (what, value, unit, most) => ({ what, value, unit, goal: `< ${most}`, met: value < most });
+
+async function ofApi() {
+  const { kinds, requests, megabytes, mixes, entries } = await load(seeded(7));
+  return {
+    title: `API with ${mixes.toLocaleString('en')} mixes and ${entries.toLocaleString('en')} diary rows, 8 connections`,
+    figures: [
+      ...kinds.flatMap(({ what, times }) => [{ what: `${what}, p50`, value: median(times), unit: 'ms' }, below(`${what}, p99`, percentile(times, 0.99), 'ms', 50)]),
+      below(`memory of the server after ${requests.toLocaleString('en')} requests`, megabytes, 'MB', 200),
+    ],
+  };
+}
+
+async function ofStart() {
+  const starts = [];
+  for (let i = 0; i < 5; i++) starts.push(await coldStart());
+  return {
+    title: 'Start',
+    figures: [
+      below('npm start to the first answer, empty folder', median(starts) / 1000, 's', 2),
+      below('script to load for the start station, gzipped', pageWeight('shelf/Shelf') / 1000, 'kB', 250),
+    ],
+  };
+}
+
+const TABLES = { mixes: () => predictions(() => performance.now()), start: ofStart, api: ofApi };
+const wanted = process.argv.slice(2);
+const shown = (value) => (value >= 1000 ? Math.round(value).toLocaleString('en') : value.toPrecision(3));
+const tables = [];
+console.log(`${cpus()[0]?.model ?? 'this machine'}, ${cpus().length} cores, Node ${process.versions.node}`);
+for (const [name, make] of Object.entries(TABLES)) {
+  if (wanted.length > 0 && !wanted.includes(name)) continue;
+  const table = await make();
+  tables.push(table);
+  console.log(`\n${table.title}`);
+  const width = Math.max(...table.figures.map((f) => f.what.length));
+  for (const { what, value, unit, goal, met } of table.figures) {
+    console.log(`  ${what.padEnd(width)}  ${shown(value).padStart(10)} ${unit.padEnd(8)}  ${goal ? `goal ${goal}: ${met ? 'met' : 'missed'}` : ''}`);
+  }
+}
+writeFileSync(join(root, 'dist', 'bench.json'), JSON.stringify(tables, null, 2));
