@@ -17,6 +17,9 @@ export interface DiaryCard {
   readonly batchId: string | null;
 }
 
+/** A search gives at most so many entries, the newest. */
+export const MOST_FOUND = 120;
+
 /** GET /api/diary?search=&offset=&limit= */
 export interface DiaryListAnswer { readonly total: number; readonly entries: readonly DiaryCard[] }
 

@@ -8,12 +8,13 @@ import { CHANGE_HEADER, type MixAnswer, type MixDto } from '#contract';
 import { projectRoot } from '../src/db/root.js';
 import { ENTRIES, MIXES, fill, type Filled } from './fill.js';
 
-/** Times of one kind of request, in milliseconds. */
-export interface Times { readonly what: string; readonly times: readonly number[] }
+/** Times of one kind of request, in milliseconds, round by round. */
+export interface Times { readonly what: string; readonly rounds: readonly (readonly number[])[] }
 export interface Load { readonly kinds: readonly Times[]; readonly requests: number; readonly megabytes: number; readonly mixes: number; readonly entries: number }
 
 const CONNECTIONS = 8;
 const PER_KIND = 400;
+const ROUNDS = 3;
 const REQUESTS = 10_000;
 const WORDS = ['beet', 'leek', 'squash dro', 'pendant', 'romanesco', 'swede bead', 'cabbage carrot', 'radish'];
 
@@ -54,33 +55,40 @@ function ask(agent: Agent, port: number, method: string, path: string, body?: un
   });
 }
 
-type Kind = (agent: Agent, port: number, i: number) => Promise<number>;
+/** `prepare` reads what the requests from `from` to `to` need, before the clock runs. */
+interface Kind {
+  readonly prepare?: (agent: Agent, port: number, from: number, to: number) => Promise<void>;
+  readonly request: (agent: Agent, port: number, i: number) => Promise<unknown>;
+}
 
 /** How long each kind of request takes, when eight connections ask at once. */
 function kindsOf({ mixIds, clayIds, entryIds }: Filled, random: () => number): Readonly<Record<string, Kind>> {
   const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)] as T;
-  const timed = async (work: () => Promise<unknown>): Promise<number> => {
-    const start = performance.now();
-    await work();
-    return performance.now() - start;
-  };
-  const get = (path: () => string): Kind => (agent, port) => timed(() => ask(agent, port, 'GET', path()));
+  const get = (path: () => string): Kind => ({ request: (agent, port) => ask(agent, port, 'GET', path()) });
+  const read = new Map<number, MixAnswer>();
   const page = (most: number): string => `offset=${Math.floor((random() * most) / 60) * 60}&limit=60`;
   return {
+    'health, as a baseline': get(() => '/api/health'),
     'list of mixes': get(() => `/api/mixes?sort=${pick(['hue', 'name', 'newest'])}&${page(MIXES)}`),
     'list of the diary': get(() => `/api/diary?${page(ENTRIES)}`),
     'search in mixes': get(() => `/api/mixes?search=${encodeURIComponent(pick(WORDS))}&limit=60`),
     'search in the diary': get(() => `/api/diary?search=${encodeURIComponent(pick(WORDS))}&limit=60`),
     'open a mix': get(() => `/api/mixes/${pick(mixIds)}`),
     'open an entry': get(() => `/api/diary/${pick(entryIds)}`),
-    // each connection has mixes of its own, so that no save is refused for another's
-    'save a mix': async (agent, port, i) => {
-      const mix = JSON.parse(await ask(agent, port, 'GET', `/api/mixes/${mixIds[i] ?? ''}`)) as MixAnswer;
-      const dto: MixDto = {
-        id: mix.id, version: mix.version, name: mix.name, note: '', retired: false, basis: 'volume',
-        ingredients: [{ parts: String(1 + (i % 9)), clayId: pick(clayIds), revisionId: null }],
-      };
-      return timed(() => ask(agent, port, 'PUT', `/api/mixes/${mix.id}`, dto));
+    // each request saves a mix of its own, so that none is refused for another's
+    'save a mix': {
+      prepare: async (agent, port, from, to) => {
+        for (let i = from; i < to; i++) read.set(i, JSON.parse(await ask(agent, port, 'GET', `/api/mixes/${mixIds[i] ?? ''}`)) as MixAnswer);
+      },
+      request: (agent, port, i) => {
+        const mix = read.get(i);
+        if (!mix) throw new Error('This mix was not read.');
+        const dto: MixDto = {
+          id: mix.id, version: mix.version, name: mix.name, note: '', retired: false, basis: 'volume',
+          ingredients: [{ parts: String(1 + (i % 9)), clayId: pick(clayIds), revisionId: null }],
+        };
+        return ask(agent, port, 'PUT', `/api/mixes/${mix.id}`, dto);
+      },
     },
   };
 }
@@ -88,8 +96,13 @@ function kindsOf({ mixIds, clayIds, entryIds }: Filled, random: () => number): R
 async function under8(kind: Kind, agent: Agent, port: number, count: number, from: number): Promise<number[]> {
   const times: number[] = [];
   let next = from;
+  await kind.prepare?.(agent, port, from, from + count);
   await Promise.all(Array.from({ length: CONNECTIONS }, async () => {
-    while (next < from + count) times.push(await kind(agent, port, next++));
+    while (next < from + count) {
+      const start = performance.now();
+      await kind.request(agent, port, next++);
+      times.push(performance.now() - start);
+    }
   }));
   return times;
 }
@@ -106,14 +119,15 @@ export async function load(random: () => number): Promise<Load> {
     const kinds = Object.entries(kindsOf(filled, random));
     for (const [, kind] of kinds) await under8(kind, agent, port, 40, 0);
     const measured: Times[] = [];
-    for (const [what, kind] of kinds) measured.push({ what, times: await under8(kind, agent, port, PER_KIND, 40) });
-    let sent = kinds.length * (PER_KIND + 40);
-    for (let round = 0; sent < REQUESTS; round++) {
-      for (const [, kind] of kinds) {
-        await under8(kind, agent, port, 120, 40 + PER_KIND + round * 120);
-        sent += 120;
-      }
+    let at = 40;
+    let sent = kinds.length * at;
+    const rounds: number[][][] = kinds.map(() => []);
+    for (let round = 0; round < ROUNDS || sent < REQUESTS; round++) {
+      for (const [k, [, kind]] of kinds.entries()) rounds[k]?.push(await under8(kind, agent, port, PER_KIND, at));
+      at += PER_KIND;
+      sent += kinds.length * PER_KIND;
     }
+    kinds.forEach(([what], k) => { measured.push({ what, rounds: rounds[k] ?? [] }); });
     return { kinds: measured, requests: sent, megabytes: rssOf(child.pid ?? 0), mixes: MIXES, entries: ENTRIES };
   } finally {
     agent.destroy();

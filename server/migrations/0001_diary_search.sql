@@ -1,5 +1,5 @@
 -- Full-text search over the diary. Triggers keep it in step with `entry`, whoever writes it.
-CREATE VIRTUAL TABLE entry_search USING fts5(title, note, words, content='entry', content_rowid='rowid', tokenize='unicode61 remove_diacritics 2', prefix='2 3');
+CREATE VIRTUAL TABLE entry_search USING fts5(title, note, words, content='entry', content_rowid='rowid', tokenize='unicode61 remove_diacritics 2', prefix='2 3 4', detail=none);
 --> statement-breakpoint
 CREATE TRIGGER entry_search_insert AFTER INSERT ON entry BEGIN
   INSERT INTO entry_search(rowid, title, note, words) VALUES (new.rowid, new.title, new.note, new.words);

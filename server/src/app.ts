@@ -44,10 +44,10 @@ class AppModule {
 function webPages(app: NestExpressApplication): void {
   const pages = join(projectRoot(), 'dist', 'web');
   if (!existsSync(join(pages, 'index.html'))) return;
-  app.use(express.static(pages, { index: false, maxAge: '1y', immutable: true }));
+  const files = express.static(pages, { index: false, maxAge: '1y', immutable: true });
   app.use((request: Request, response: Response, next: NextFunction) => {
     if (request.method !== 'GET' || request.path.startsWith('/api/')) { next(); return; }
-    response.set('Cache-Control', 'no-store').sendFile(join(pages, 'index.html'));
+    files(request, response, () => { response.set('Cache-Control', 'no-store').sendFile(join(pages, 'index.html')); });
   });
 }
 

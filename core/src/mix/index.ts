@@ -3,4 +3,4 @@ export * from './flatten.js';
 export * from './normalForm.js';
 export * from './notation.js';
 export * from './recipe.js';
-export { sheetGrams, toDiscs, toGrams, untilGone, type ClayGrams, type DiscCount } from './scale.js';
+export { sheetGrams, toDiscs, toGrams, untilGone, type ByMass, type ClayGrams, type DiscCount } from './scale.js';

@@ -21,12 +21,15 @@ export function sheetGrams(flat: Flat, area: Mm2, thickness: Mm): Grams {
   return (flat.density * area * thickness) / 1000;
 }
 
+/** What {@link untilGone} needs of a flat mix: shares by mass. */
+export interface ByMass { readonly shares: readonly { readonly clay: { readonly id: string }; readonly mass: { valueOf(): number } }[] }
+
 /**
  * The most that can be made of a mix before its scarcest clay is gone.
  * @param left grams of a clay that are there
  * @returns grams of mix, and the clay that runs out first
  */
-export function untilGone(flat: Flat, left: (clayId: string) => Grams): { grams: Grams; scarcest: string } {
+export function untilGone(flat: ByMass, left: (clayId: string) => Grams): { grams: Grams; scarcest: string } {
   let grams = Infinity;
   let scarcest = '';
   for (const { clay, mass } of flat.shares) {

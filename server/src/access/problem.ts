@@ -31,11 +31,11 @@ export function inUse(sentence: string): ProblemException {
  * Refuses a change that was made on an older state of a thing.
  * @param current what is there now, to be shown beside the person's own
  */
-export function checkVersion(name: string, stored: number | undefined, sent: number, current: unknown): void {
+export async function checkVersion(name: string, stored: number | undefined, sent: number, current: () => unknown): Promise<void> {
   if ((stored ?? 0) === sent) return;
   if (stored === undefined) throw notThere(name);
   throw new ProblemException(409, 'Changed elsewhere',
-    `${name} was changed in another window. Nothing was overwritten: look at both and choose.`, { current });
+    `${name} was changed in another window. Nothing was overwritten: look at both and choose.`, { current: await current() });
 }
 
 /** The address and the body have to speak of the same thing. */

@@ -33,7 +33,7 @@ export class BatchesService {
   async save(changeId: string, dto: BatchDto): Promise<BatchAnswer> {
     await this.journal.change(changeId, async (draft) => {
       const stored = await draft.find('batch', dto.id);
-      checkVersion(stored?.name ?? 'This batch', stored?.version, dto.version, stored && await this.open(dto.id));
+      await checkVersion(stored?.name ?? 'This batch', stored?.version, dto.version, () => this.open(dto.id));
       if (await this.store.doneEntry(dto.id) !== null) {
         throw inUse(`${dto.name} is done and written down. Copy it to make it again, or take “done” back with undo.`);
       }
@@ -54,7 +54,7 @@ export class BatchesService {
     await this.journal.change(changeId, async (draft) => {
       const batch = await draft.find('batch', id);
       if (!batch) throw notThere('This batch');
-      checkVersion(batch.name, batch.version, version, batch);
+      await checkVersion(batch.name, batch.version, version, () => batch);
       if (await this.store.doneEntry(id) !== null) throw inUse(`${batch.name} stands in the diary and stays there.`);
       const pieces = await this.store.piecesOf(id);
       draft.remove('layer', await this.store.layersOf(pieces.map((p) => p.id)));
@@ -69,7 +69,7 @@ export class BatchesService {
     await this.journal.change(changeId, async (draft) => {
       const batch = await draft.find('batch', id);
       if (!batch) throw notThere('This batch');
-      checkVersion(batch.name, batch.version, dto.version, await this.open(id));
+      await checkVersion(batch.name, batch.version, dto.version, () => this.open(id));
       if (await this.store.doneEntry(id) !== null) throw inUse(`${batch.name} is done already.`);
       await this.takeClay(draft, dto);
       await this.writeEntry(draft, batch, dto);

@@ -8,19 +8,25 @@ export type Row<T extends TableName> = (typeof TABLES)[T]['$inferSelect'];
 type AnyRow = Readonly<Record<string, unknown>> & { readonly id: string };
 type Statement = BatchItem<'sqlite'>;
 
-/** How many changes can be taken back. */
+/** How many changes can be taken back, and after how many the older ones are let go. */
 const KEPT = 5000;
+const TRIM_EVERY = 100;
 const ORDER = Object.keys(TABLES) as TableName[];
 const rank = (write: RowWrite): number => ORDER.indexOf(write.table as TableName);
+
+/** A row that somebody holds in memory; null: they hold its table, and it is not there; undefined: look in the file. */
+export type HeldRow = (table: TableName, id: string) => AnyRow | null | undefined;
 
 /** The rows that one change writes. Nothing reaches the file before the whole change is ready. */
 export class Draft {
   /** What undo will call this change, as in “took 14 g of Carrot”. */
   summary = '';
   readonly writes: RowWrite[] = [];
-  constructor(readonly db: Db, readonly version: number) {}
+  constructor(readonly db: Db, readonly version: number, private readonly held: HeldRow) {}
 
   async find<T extends TableName>(table: T, id: string): Promise<Row<T> | undefined> {
+    const held = this.held(table, id);
+    if (held !== undefined) return (held ?? undefined) as Row<T> | undefined;
     const from = TABLES[table];
     const [row] = await this.db.select().from(from).where(eq(from.id, id));
     return row as Row<T> | undefined;
@@ -61,11 +67,25 @@ export class Journal {
   private queue: Promise<unknown> = Promise.resolve();
   private readonly listeners: Listener[] = [];
 
-  private constructor(private readonly db: Db, private version: number) {}
+  /** ids of the changes that were carried out */
+  private readonly known: Set<string>;
+  private held: HeldRow = () => undefined;
+  private undone: boolean;
+  private sinceTrimmed = 0;
+
+  private constructor(private readonly db: Db, private version: number, before: readonly { id: string; state: string }[]) {
+    this.known = new Set(before.map((change) => change.id));
+    this.undone = before.some((change) => change.state === 'undone');
+  }
 
   static async open(db: Db): Promise<Journal> {
     const [counter] = await db.select().from(counters);
-    return new Journal(db, counter?.value ?? 0);
+    return new Journal(db, counter?.value ?? 0, await db.select({ id: changes.id, state: changes.state }).from(changes));
+  }
+
+  /** Lets changes read the rows that `held` keeps in step, instead of the file. */
+  readFrom(held: HeldRow): void {
+    this.held = held;
   }
 
   /** Calls `listener` with the rows of every change, also when it is taken back or done again. */
@@ -75,7 +95,8 @@ export class Journal {
 
   private inTurn<T>(work: () => Promise<T>): Promise<T> {
     const result = this.queue.then(work);
-    this.queue = result.catch(() => undefined);
+    // an answer goes out before the next change begins, or many at once would all wait for the last
+    this.queue = result.catch(() => undefined).then(() => new Promise((resolve) => { setImmediate(resolve); }));
     return result;
   }
 
@@ -86,17 +107,19 @@ export class Journal {
    */
   change(id: string, work: (draft: Draft) => Promise<void>): Promise<boolean> {
     return this.inTurn(async () => {
-      const [known] = await this.db.select({ seq: changes.seq }).from(changes).where(eq(changes.id, id));
-      if (known) return false;
-      const draft = new Draft(this.db, this.version + 1);
+      if (this.known.has(id)) return false;
+      const draft = new Draft(this.db, this.version + 1, this.held);
       await work(draft);
       if (draft.writes.length === 0) return true;
       const entry = { id, at: new Date().toISOString(), summary: draft.summary, state: 'done' as const, writes: draft.writes };
       await this.commit(draft.writes, [
-        this.db.update(changes).set({ state: 'dropped' }).where(eq(changes.state, 'undone')),
+        ...(this.undone ? [this.db.update(changes).set({ state: 'dropped' }).where(eq(changes.state, 'undone'))] : []),
         this.db.insert(changes).values(entry),
-        this.db.delete(changes).where(lte(changes.seq, sql`(SELECT max(${changes.seq}) FROM ${changes}) - ${KEPT}`)),
+        ...(++this.sinceTrimmed % TRIM_EVERY === 0
+          ? [this.db.delete(changes).where(lte(changes.seq, sql`(SELECT max(${changes.seq}) FROM ${changes}) - ${KEPT}`))] : []),
       ]);
+      this.known.add(id);
+      this.undone = false;
       return true;
     });
   }
@@ -121,6 +144,7 @@ export class Journal {
       const stamped = writes.map((write) => (write.after && 'version' in write.after
         ? { ...write, after: { ...write.after, version: this.version + 1 } } : write));
       await this.commit(stamped, [this.db.update(changes).set({ state: to }).where(eq(changes.seq, entry.seq))]);
+      this.undone ||= to === 'undone';
       return this.state(`${word}: ${entry.summary}`);
     });
   }

@@ -50,7 +50,7 @@ export class DiaryService {
     await this.journal.change(changeId, async (draft) => {
       const stored = await draft.find('entry', dto.id);
       if (!stored) throw notThere('This entry');
-      checkVersion(stored.title, stored.version, dto.version, await this.open(dto.id));
+      await checkVersion(stored.title, stored.version, dto.version, () => this.open(dto.id));
       await draft.put('entry', { ...stored, note: dto.note, version: draft.version });
       draft.summary = `changed the note on ${stored.title}`;
     });

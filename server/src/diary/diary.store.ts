@@ -1,17 +1,13 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { count, desc, eq, sql } from 'drizzle-orm';
-import type { DiaryCard, DiaryListAnswer } from '#contract';
+import { count, eq, sql } from 'drizzle-orm';
+import { MOST_FOUND, type DiaryCard, type DiaryListAnswer } from '#contract';
 import { DB } from '../db/db.module.js';
 import type { Row } from '../db/journal.js';
 import type { Db } from '../db/open.js';
 import { entries, entryMixes, entryPieces, entryTakings } from '../db/schema.js';
 
-const CARD = {
-  id: entries.id, version: entries.version, madeOn: entries.madeOn, title: entries.title, note: entries.note, batchId: entries.batchId,
-};
-/** More hits than this are counted as this many: nobody turns so many pages. */
-const MOST_HITS = 1000;
-
+/** A `DiaryCard` of the entry `e`. */
+const COLUMNS = sql.raw('e.id, e.version, e.made_on AS madeOn, e.title, e.note, e.batch_id AS batchId');
 /** `beet ring` → `"beet"* "ring"*`: each word as the start of one, nothing else of the search syntax. */
 const matchOf = (words: readonly string[]): string => words.map((word) => `"${word.replaceAll('"', '')}"*`).join(' ');
 
@@ -23,15 +19,18 @@ export class DiaryStore {
   async list(words: readonly string[], offset: number, limit: number): Promise<DiaryListAnswer> {
     if (words.length === 0) {
       const [all] = await this.db.select({ total: count() }).from(entries);
-      const rows: DiaryCard[] = await this.db.select(CARD).from(entries)
-        .orderBy(desc(entries.madeOn), desc(sql`rowid`)).limit(limit).offset(offset);
+      // the inner query walks the index alone, so that a page far back costs little
+      const rows = await this.db.all<DiaryCard>(sql`
+        SELECT ${COLUMNS} FROM (SELECT rowid AS hit FROM entry ORDER BY made_on DESC, rowid DESC LIMIT ${limit} OFFSET ${offset})
+        JOIN entry e ON e.rowid = hit ORDER BY e.made_on DESC, hit DESC`);
       return { total: all?.total ?? 0, entries: rows };
     }
-    const hits = sql`SELECT rowid FROM entry_search WHERE entry_search MATCH ${matchOf(words)} ORDER BY rowid DESC LIMIT ${MOST_HITS}`;
-    const [all] = await this.db.all<{ total: number }>(sql`SELECT count(*) AS total FROM (${hits})`);
-    const rows: DiaryCard[] = await this.db.select(CARD).from(entries).where(sql`rowid IN (${hits})`)
-      .orderBy(desc(entries.madeOn), desc(sql`rowid`)).limit(limit).offset(offset);
-    return { total: all?.total ?? 0, entries: rows };
+    const rows = await this.db.all<DiaryCard & { total: number }>(sql`
+      WITH hits AS MATERIALIZED (
+        SELECT rowid AS id FROM entry_search WHERE entry_search MATCH ${matchOf(words)} ORDER BY rowid DESC LIMIT ${MOST_FOUND})
+      SELECT ${COLUMNS}, (SELECT count(*) FROM hits) AS total
+      FROM hits JOIN entry e ON e.rowid = hits.id ORDER BY e.made_on DESC, hits.id DESC LIMIT ${limit} OFFSET ${offset}`);
+    return { total: rows[0]?.total ?? 0, entries: rows.map(({ total: _, ...card }) => card) };
   }
 
   async entry(id: string): Promise<Row<'entry'> | undefined> {

@@ -1,16 +1,19 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { chromaHue } from '#core/colour';
-import { colourOf, flatten, normalForm, normalKey, restsOn, untilGone, type Flat } from '#core/mix';
+import { colourOf, flatten, normalForm, normalKey, untilGone } from '#core/mix';
 import type { MixCard, MixListAnswer, MixName, MixSort } from '#contract';
 import { Studio, type Touched } from './studio.js';
+import { WordSearch } from './wordSearch.js';
 
+/** A mix worked out, kept as small as the board needs it. */
 interface Worked {
-  readonly flat: Flat;
-  readonly rests: ReadonlySet<string>;
+  readonly shares: readonly { readonly clay: { readonly id: string }; readonly mass: number }[];
   readonly key: string;
   readonly card: Omit<MixCard, 'possibleGrams'>;
   /** small letters: the name, the notation and all clays, to search in */
   readonly words: string;
+  /** grows with each new mix */
+  readonly rank: number;
 }
 
 export interface BoardQuery {
@@ -23,43 +26,64 @@ export interface BoardQuery {
   readonly limit: number;
 }
 
+interface Shown { readonly mixes: readonly Worked[]; readonly search: () => WordSearch }
+
+type Order = (a: Worked, b: Worked) => number;
 /** Greys stand behind all hues, light to dark. */
 const hueKey = ({ card }: Worked): number => (card.chroma < 8 ? 1000 - card.lightness : card.hue);
-const ORDERS: Readonly<Record<MixSort, (a: Worked, b: Worked) => number>> = {
-  hue: (a, b) => hueKey(a) - hueKey(b) || b.card.lightness - a.card.lightness,
-  name: (a, b) => (a.card.name < b.card.name ? -1 : 1),
-  newest: () => 0,
+const ORDERS: Readonly<Record<MixSort, Order>> = {
+  hue: (a, b) => hueKey(a) - hueKey(b) || b.card.lightness - a.card.lightness || a.rank - b.rank,
+  name: (a, b) => (a.card.name < b.card.name ? -1 : a.card.name > b.card.name ? 1 : a.rank - b.rank),
+  newest: (a, b) => b.rank - a.rank,
 };
+const SORTS = Object.keys(ORDERS) as MixSort[];
+/** More stale mixes than this are cheaper to sort anew than to put in one by one. */
+const MOST_INSERTED = 100;
+
+/** Where `mix` belongs in a sorted list. */
+function placeOf(mix: Worked, list: readonly Worked[], order: Order): number {
+  let [low, high] = [0, list.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    const other = list[middle];
+    if (other && order(other, mix) < 0) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+}
 
 /** The chip board: every mix worked out once to its colour, and again when something under it changes. */
 @Injectable()
 export class Board {
   private readonly worked = new Map<string, Worked>();
   private readonly byKey = new Map<string, Set<string>>();
-  private readonly inOrder = new Map<MixSort, readonly Worked[]>();
+  private readonly ranks = new Map<string, number>();
+  private sorted: Record<MixSort, Worked[]> | null = null;
+  private readonly stale = new Set<string>();
+  private readonly views = new Map<string, Shown>();
 
   constructor(@Inject(Studio) private readonly studio: Studio) {
-    studio.onTouched((touched) => { this.forget(touched); });
+    studio.onTouched((touched) => { this.follow(touched); });
   }
 
   /** Chips whose name, notation or clays hold every word of the search. */
   list({ search, now, retired, sort, offset, limit }: BoardQuery): MixListAnswer {
     const words = search.toLowerCase().split(/[\s,+]+/).filter((word) => word !== '');
     const left = this.gramsLeft();
-    const found = this.ordered(sort).filter((mix) => mix.card.retired === retired
-      && words.every((word) => mix.words.includes(word))
-      && (now <= 0 || untilGone(mix.flat, left).grams >= now));
+    const { mixes, search: texts } = this.shown(sort, retired);
+    const named = words.length === 0 ? mixes : texts().find(words).flatMap((i) => mixes[i] ?? []);
+    const found = now <= 0 ? named : named.filter((mix) => untilGone(mix, left).grams >= now);
     return {
       total: found.length,
       cards: found.slice(offset, offset + limit)
-        .map((mix) => ({ ...mix.card, possibleGrams: untilGone(mix.flat, left).grams })),
+        .map((mix) => ({ ...mix.card, possibleGrams: untilGone(mix, left).grams })),
     };
   }
 
   /** Other mixes of the same normal form. */
   twinsOf(mixId: string): MixName[] {
-    this.ordered('newest');
-    const key = this.work(mixId)?.key ?? '';
+    this.upToDate();
+    const key = this.worked.get(mixId)?.key ?? '';
     return [...this.byKey.get(key) ?? []].filter((id) => id !== mixId).flatMap((id) => {
       const card = this.worked.get(id)?.card;
       return card && !card.retired ? [{ id, name: card.name }] : [];
@@ -75,18 +99,49 @@ export class Board {
     };
   }
 
-  private ordered(sort: MixSort): readonly Worked[] {
-    const known = this.inOrder.get(sort);
+  /** The mixes of the board in an order, and the search in their words; kept until one of them changes. */
+  private shown(sort: MixSort, retired: boolean): Shown {
+    const all = this.upToDate()[sort];
+    const name = `${sort} ${String(retired)}`;
+    const known = this.views.get(name);
     if (known) return known;
-    const all = this.studio.all('mix').flatMap((mix) => this.work(mix.id) ?? []);
-    const sorted = sort === 'newest' ? all.reverse() : all.sort(ORDERS[sort]);
-    this.inOrder.set(sort, sorted);
+    const mixes = all.filter((mix) => mix.card.retired === retired);
+    let texts: WordSearch | null = null;
+    const made: Shown = { mixes, search: () => (texts ??= new WordSearch(mixes.map((mix) => mix.words))) };
+    this.views.set(name, made);
+    return made;
+  }
+
+  private upToDate(): Record<MixSort, Worked[]> {
+    if (this.sorted && this.stale.size === 0) return this.sorted;
+    if (!this.sorted || this.stale.size > MOST_INSERTED) return this.sortAll();
+    const { sorted } = this;
+    for (const id of this.stale) {
+      const before = this.worked.get(id);
+      const after = this.work(id);
+      for (const sort of SORTS) {
+        const [list, order] = [sorted[sort], ORDERS[sort]];
+        if (before) list.splice(placeOf(before, list, order), 1);
+        if (after) list.splice(placeOf(after, list, order), 0, after);
+      }
+    }
+    this.stale.clear();
+    this.views.clear();
     return sorted;
   }
 
+  private sortAll(): Record<MixSort, Worked[]> {
+    for (const id of this.stale) this.forget(id);
+    this.stale.clear();
+    const all = this.studio.all('mix').flatMap((mix) => this.worked.get(mix.id) ?? this.work(mix.id) ?? []);
+    const by = (sort: MixSort): Worked[] => [...all].sort(ORDERS[sort]);
+    this.views.clear();
+    this.sorted = { hue: by('hue'), name: by('name'), newest: by('newest') };
+    return this.sorted;
+  }
+
   private work(mixId: string): Worked | undefined {
-    const known = this.worked.get(mixId);
-    if (known) return known;
+    this.forget(mixId);
     const mix = this.studio.one('mix', mixId);
     const revision = this.studio.newest(mixId);
     const recipe = revision && this.studio.recipe(revision.id);
@@ -95,8 +150,11 @@ export class Board {
     const { hex, lab } = colourOf(flat, 'baked', this.studio.pigments);
     const { c, h } = chromaHue(lab);
     const notation = this.studio.notation(recipe);
+    const rank = this.ranks.get(mixId) ?? this.ranks.size;
+    this.ranks.set(mixId, rank);
     const worked: Worked = {
-      flat, rests: restsOn(recipe, this.studio), key: normalKey(normalForm(flat, recipe.basis)),
+      shares: flat.shares.map(({ clay, mass }) => ({ clay, mass: mass.valueOf() })),
+      key: normalKey(normalForm(flat, recipe.basis)), rank,
       card: {
         id: mixId, revisionId: revision.id, name: mix.name, notation, hex,
         lightness: lab.l, hue: h, chroma: c, retired: mix.retired,
@@ -104,18 +162,21 @@ export class Board {
       words: [mix.name, notation, ...flat.shares.map((s) => s.clay.name)].join(' ').toLowerCase(),
     };
     this.worked.set(mixId, worked);
-    const twins = this.byKey.get(worked.key) ?? new Set();
-    this.byKey.set(worked.key, twins.add(mixId));
+    this.byKey.set(worked.key, (this.byKey.get(worked.key) ?? new Set()).add(mixId));
     return worked;
   }
 
-  private forget({ all, mixes, revisions }: Touched): void {
-    if (!all && mixes.size === 0 && revisions.size === 0) return;
-    this.inOrder.clear();
-    for (const [mixId, { rests, key }] of this.worked) {
-      if (!all && !mixes.has(mixId) && ![...rests].some((id) => revisions.has(id))) continue;
-      this.worked.delete(mixId);
-      this.byKey.get(key)?.delete(mixId);
+  private forget(mixId: string): void {
+    this.byKey.get(this.worked.get(mixId)?.key ?? '')?.delete(mixId);
+    this.worked.delete(mixId);
+  }
+
+  private follow({ all, mixes }: Touched): void {
+    if (all) {
+      this.worked.clear();
+      this.byKey.clear();
+      this.sorted = null;
     }
+    for (const id of mixes) this.stale.add(id);
   }
 }

@@ -52,7 +52,7 @@ export class MixesService {
   async save(changeId: string, dto: MixDto): Promise<MixAnswer> {
     await this.journal.change(changeId, async (draft) => {
       const stored = await draft.find('mix', dto.id);
-      checkVersion(stored?.name ?? 'This mix', stored?.version, dto.version, stored && await this.open(dto.id));
+      await checkVersion(stored?.name ?? 'This mix', stored?.version, dto.version, () => this.open(dto.id));
       this.checkName(dto);
       const recipe = this.checkedRecipe(dto);
       await draft.put('mix', {
@@ -73,12 +73,12 @@ export class MixesService {
     await this.journal.change(changeId, async (draft) => {
       const mix = await draft.find('mix', id);
       if (!mix) throw notThere('This mix');
-      checkVersion(mix.name, mix.version, version, await this.open(id));
+      await checkVersion(mix.name, mix.version, version, () => this.open(id));
       const { usedIn } = await this.open(id);
       const revisions = this.studio.revisions(id);
       const uses = [...usedIn.map((m) => `the mix ${m.name}`), ...await this.store.usesOf(revisions.map((r) => r.id))];
       if (uses.length > 0) throw inUse(`${mix.name} is used by ${uses.slice(0, 6).join(', ')}${uses.length > 6 ? ` and ${uses.length - 6} more` : ''}. Retire it instead: it leaves the board and stays in them.`);
-      draft.remove('ingredient', await this.store.ingredientsOf(revisions.map((r) => r.id)));
+      draft.remove('ingredient', revisions.flatMap((r) => this.studio.ingredients(r.id)));
       draft.remove('revision', revisions);
       draft.remove('mix', [mix]);
       draft.summary = `took ${mix.name} off the board`;
@@ -91,7 +91,7 @@ export class MixesService {
       createdAt: keep?.createdAt ?? new Date().toISOString(),
     };
     await draft.put('revision', revision);
-    const before = keep ? await this.store.ingredientsOf([keep.id]) : [];
+    const before = keep ? this.studio.ingredients(keep.id) : [];
     const wanted = dto.ingredients.map((ingredient, position) => ({
       id: before[position]?.id ?? randomUUID(), revisionId: revision.id, position,
       parts: readNumber(ingredient.parts).toFraction(), clayId: ingredient.clayId, innerId: ingredient.revisionId,
@@ -101,7 +101,7 @@ export class MixesService {
 
   private checkName({ id, name }: MixDto): void {
     const wanted = name.trim().toLowerCase();
-    if (this.studio.all('mix').some((m) => m.id !== id && m.name.toLowerCase() === wanted)) {
+    if ((this.studio.mixNamed(name)?.id ?? id) !== id) {
       throw refused(`There is a mix called ${name.trim()} already.`, 'name');
     }
     if (this.studio.all('clay').some((c) => c.name.toLowerCase() === wanted)) {

@@ -1,9 +1,8 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { eq, inArray } from 'drizzle-orm';
 import { DB } from '../db/db.module.js';
-import type { Row } from '../db/journal.js';
 import type { Db } from '../db/open.js';
-import { batches, entries, entryMixes, ingredients, layers, pieces } from '../db/schema.js';
+import { batches, entries, entryMixes, layers, pieces } from '../db/schema.js';
 
 @Injectable()
 export class MixesStore {
@@ -15,11 +14,6 @@ export class MixesStore {
     const rows = await this.db.selectDistinct({ id: entryMixes.revisionId }).from(entryMixes)
       .where(inArray(entryMixes.revisionId, [...revisionIds]));
     return new Set(rows.map((r) => r.id));
-  }
-
-  ingredientsOf(revisionIds: readonly string[]): Promise<Row<'ingredient'>[]> {
-    return this.db.select().from(ingredients).where(inArray(ingredients.revisionId, [...revisionIds]))
-      .orderBy(ingredients.position);
   }
 
   /** Batches and diary entries that use the revisions, in words. */

@@ -12,7 +12,7 @@ export type Meant = { readonly clayId: string; readonly revisionId: null } | { r
  */
 export function meaningOf({ name, revision }: Named, studio: Studio): Meant {
   const wanted = name.toLowerCase();
-  const mix = studio.all('mix').find((m) => m.name.toLowerCase() === wanted);
+  const mix = studio.mixNamed(name);
   if (mix) {
     const found = revision === null ? studio.newest(mix.id) : studio.revisions(mix.id).find((r) => r.number === revision);
     if (!found) throw complaint('notation/unknown', { name: revision === null ? name : `${name} #${revision}` });

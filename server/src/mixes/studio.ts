@@ -1,3 +1,4 @@
+import { sql } from 'drizzle-orm';
 import { Inject, Injectable, type OnModuleInit } from '@nestjs/common';
 import { Fraction } from '#core/units';
 import type { Block, Clay, Line } from '#core/clay';
@@ -9,13 +10,17 @@ import { TABLES, type RowWrite } from '../db/schema.js';
 
 type Held = 'line' | 'clay' | 'block' | 'mix' | 'revision' | 'ingredient';
 const HELD: readonly Held[] = ['line', 'clay', 'block', 'mix', 'revision', 'ingredient'];
+const isHeld = (table: string): table is Held => HELD.some((held) => held === table);
+
+/** Rows read at a time at the start, so that no table stands in memory twice. */
+const AT_ONCE = 2000;
 
 /** What a change means for everything worked out from recipes. */
 export interface Touched {
   /** a line or a clay changed: every colour may have */
   readonly all: boolean;
+  /** mixes that changed, and all that rest on them */
   readonly mixes: ReadonlySet<string>;
-  readonly revisions: ReadonlySet<string>;
 }
 
 /**
@@ -32,7 +37,7 @@ export class Studio implements Book, OnModuleInit {
   private readonly revisionsOfMix = new Map<string, Set<string>>();
   private readonly ingredientsOf = new Map<string, Set<string>>();
   private readonly blocksOfClay = new Map<string, Set<string>>();
-  private readonly recipes = new Map<string, Recipe>();
+  private readonly mixesByName = new Map<string, Set<string>>();
   private readonly users = new Map<string, Set<string>>();
   private readonly listeners: ((touched: Touched) => void)[] = [];
 
@@ -40,9 +45,14 @@ export class Studio implements Book, OnModuleInit {
 
   async onModuleInit(): Promise<void> {
     for (const table of HELD) {
-      for (const row of await this.db.select().from(TABLES[table])) this.hold(table, row.id, row);
+      for (let read = 0, page = AT_ONCE; page === AT_ONCE; read += page) {
+        const rows = await this.db.select().from(TABLES[table]).orderBy(sql`rowid`).limit(AT_ONCE).offset(read);
+        for (const row of rows) this.hold(table, row.id, row);
+        page = rows.length;
+      }
     }
     this.journal.onChange((writes) => { this.follow(writes); });
+    this.journal.readFrom((table, id) => (isHeld(table) ? this.rows[table].get(id) ?? null : undefined));
   }
 
   line = (id: string): Line | undefined => this.rows.line.get(id);
@@ -53,20 +63,20 @@ export class Studio implements Book, OnModuleInit {
   };
 
   recipe = (revisionId: string): Recipe | undefined => {
-    const known = this.recipes.get(revisionId);
     const revision = this.rows.revision.get(revisionId);
-    if (known || !revision) return known;
-    const ingredients = [...this.ingredientsOf.get(revisionId) ?? []]
-      .flatMap((id) => this.rows.ingredient.get(id) ?? [])
-      .sort((a, b) => a.position - b.position)
-      .map((row) => ({
-        parts: new Fraction(row.parts),
-        of: row.clayId === null ? { revision: row.innerId ?? '' } : { clay: row.clayId },
-      }));
-    const recipe = { basis: revision.basis, ingredients };
-    this.recipes.set(revisionId, recipe);
-    return recipe;
+    if (!revision) return undefined;
+    const ingredients = this.ingredients(revisionId).map((row) => ({
+      parts: new Fraction(row.parts),
+      of: row.clayId === null ? { revision: row.innerId ?? '' } : { clay: row.clayId },
+    }));
+    return { basis: revision.basis, ingredients };
   };
+
+  /** The rows of a revision's recipe, in its order. */
+  ingredients(revisionId: string): Row<'ingredient'>[] {
+    return [...this.ingredientsOf.get(revisionId) ?? []]
+      .flatMap((id) => this.rows.ingredient.get(id) ?? []).sort((a, b) => a.position - b.position);
+  }
 
   all<T extends Held>(table: T): Row<T>[] {
     return [...this.rows[table].values()];
@@ -74,6 +84,12 @@ export class Studio implements Book, OnModuleInit {
 
   one<T extends Held>(table: T, id: string): Row<T> | undefined {
     return this.rows[table].get(id);
+  }
+
+  /** The mix of a name, however it is written in large and small letters. */
+  mixNamed(name: string): Row<'mix'> | undefined {
+    const [id] = this.mixesByName.get(name.trim().toLowerCase()) ?? [];
+    return id === undefined ? undefined : this.rows.mix.get(id);
   }
 
   blocksOf(clayId: string): Block[] {
@@ -125,6 +141,10 @@ export class Studio implements Book, OnModuleInit {
     if (row && 'innerId' in row && row.innerId !== null) file(this.users, row.innerId, id, true);
     if (row === null) this.rows[table].delete(id);
     else this.rows[table].set(id, row);
+    if (table === 'mix') {
+      if (before && 'name' in before) file(this.mixesByName, before.name.toLowerCase(), id, false);
+      if (row && 'name' in row) file(this.mixesByName, row.name.toLowerCase(), id, true);
+    }
     const owner = row ?? before;
     if (!owner) return;
     if ('mixId' in owner) file(this.revisionsOfMix, owner.mixId, id, row !== null);
@@ -134,21 +154,20 @@ export class Studio implements Book, OnModuleInit {
 
   private follow(writes: readonly RowWrite[]): void {
     const mixes = new Set<string>();
-    const revisions = new Set<string>();
     let all = false;
     for (const { table, before, after } of writes) {
-      if (!HELD.includes(table as Held)) continue;
+      if (!isHeld(table)) continue;
       const row = (after ?? before) as { id: string; mixId?: string; revisionId?: string };
-      this.hold(table as Held, row.id, after as Row<Held> | null);
+      this.hold(table, row.id, after as Row<Held> | null);
       all ||= table === 'line' || table === 'clay';
       if (table === 'mix') mixes.add(row.id);
       const revisionId = table === 'revision' ? row.id : table === 'ingredient' ? row.revisionId : undefined;
-      if (revisionId !== undefined) { revisions.add(revisionId); this.recipes.delete(revisionId); }
       const mixId = row.mixId ?? (revisionId && this.one('revision', revisionId)?.mixId);
       if (mixId) mixes.add(mixId);
     }
-    for (const mixId of mixes) for (const revision of this.revisions(mixId)) revisions.add(revision.id);
-    for (const listener of this.listeners) listener({ all, mixes, revisions });
+    // a set that grows while it is walked: users of users come along
+    for (const mixId of mixes) for (const revision of this.revisions(mixId)) for (const user of this.usersOf(revision.id)) mixes.add(user.id);
+    for (const listener of this.listeners) listener({ all, mixes });
   }
 }
 

@@ -21,7 +21,7 @@ export class SheetsService {
     await this.journal.change(changeId, async (draft) => {
       const all = await this.store.machines();
       const stored = all.find((m) => m.id === dto.id);
-      checkVersion(stored?.name ?? 'This machine', stored?.version, dto.version, stored);
+      await checkVersion(stored?.name ?? 'This machine', stored?.version, dto.version, () => stored);
       if (all.some((m) => m.id !== dto.id && m.name.toLowerCase() === dto.name.trim().toLowerCase())) {
         throw refused(`There is a machine called ${dto.name.trim()} already.`, 'name');
       }
@@ -59,7 +59,7 @@ export class SheetsService {
     await this.journal.change(changeId, async (draft) => {
       const machine = await draft.find('machine', id);
       if (!machine) throw notThere('This machine');
-      checkVersion(machine.name, machine.version, version, machine);
+      await checkVersion(machine.name, machine.version, version, () => machine);
       const settings = await this.store.settingsOf(id);
       const uses = await this.store.batchesUsing(settings.map((s) => s.id));
       if (uses.length > 0) throw inUse(`${machine.name} is used by the batch ${uses.join(', ')}. Choose another machine there first.`);
@@ -79,7 +79,7 @@ export class SheetsService {
   async saveSetup(changeId: string, dto: BenchSetupDto): Promise<BenchSetupDto> {
     await this.journal.change(changeId, async (draft) => {
       const stored = await this.store.setup();
-      checkVersion('What you measure with', stored.version, dto.version, stored);
+      await checkVersion('What you measure with', stored.version, dto.version, () => stored);
       const all = await this.store.machines();
       if (dto.machineId !== null && !all.some((m) => m.id === dto.machineId)) throw refused('This machine is not there any more.', 'machineId');
       if (dto.discSettingId !== null && !all.some((m) => m.settings.some((s) => s.id === dto.discSettingId))) {

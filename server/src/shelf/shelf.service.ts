@@ -30,7 +30,7 @@ export class ShelfService {
   async saveLine(changeId: string, dto: LineDto): Promise<LineDto> {
     await this.journal.change(changeId, async (draft) => {
       const stored = await draft.find('line', dto.id);
-      checkVersion(stored?.name ?? 'This line', stored?.version, dto.version, stored);
+      await checkVersion(stored?.name ?? 'This line', stored?.version, dto.version, () => stored);
       if (this.studio.all('line').some((l) => l.id !== dto.id && same(l.name, dto.name))) {
         throw refused(`There is a line called ${dto.name.trim()} already.`, 'name');
       }
@@ -44,13 +44,13 @@ export class ShelfService {
   async saveClay(changeId: string, dto: ClayDto): Promise<ClayDto> {
     await this.journal.change(changeId, async (draft) => {
       const stored = await draft.find('clay', dto.id);
-      checkVersion(stored?.name ?? 'This clay', stored?.version, dto.version, stored);
+      await checkVersion(stored?.name ?? 'This clay', stored?.version, dto.version, () => stored);
       const line = this.studio.line(dto.lineId);
       if (!line) throw refused('This line is not there any more.', 'lineId');
       if (this.studio.all('clay').some((c) => c.id !== dto.id && c.lineId === dto.lineId && same(c.name, dto.name))) {
         throw refused(`${line.name} has a ${dto.name.trim()} already.`, 'name');
       }
-      if (this.studio.all('mix').some((m) => same(m.name, dto.name))) {
+      if (this.studio.mixNamed(dto.name)) {
         throw refused(`There is a mix called ${dto.name.trim()}. Call the clay or the mix something else.`, 'name');
       }
       await draft.put('clay', {
@@ -68,7 +68,7 @@ export class ShelfService {
       const stored = await draft.find('block', dto.id);
       const name = this.studio.clay(dto.clayId)?.name;
       if (name === undefined) throw refused('This clay is not there any more.', 'clayId');
-      checkVersion(`The block of ${name}`, stored?.version, dto.version, stored);
+      await checkVersion(`The block of ${name}`, stored?.version, dto.version, () => stored);
       if (dto.leftGrams > dto.netGrams) throw refused(`A block of ${grams(dto.netGrams)} cannot have ${grams(dto.leftGrams)} left. Add a block, or change its net weight.`, 'leftGrams');
       await draft.put('block', { ...dto, version: draft.version });
       const less = (stored?.leftGrams ?? 0) - dto.leftGrams;
@@ -82,7 +82,7 @@ export class ShelfService {
     await this.journal.change(changeId, async (draft) => {
       const line = await draft.find('line', id);
       if (!line) throw notThere('This line');
-      checkVersion(line.name, line.version, version, line);
+      await checkVersion(line.name, line.version, version, () => line);
       const clays = this.studio.all('clay').filter((c) => c.lineId === id);
       if (clays.length > 0) throw inUse(`${line.name} still has ${clays.map((c) => c.name).join(', ')}. Take those off the shelf first.`);
       draft.remove('line', [line]);
@@ -94,7 +94,7 @@ export class ShelfService {
     await this.journal.change(changeId, async (draft) => {
       const clay = await draft.find('clay', id);
       if (!clay) throw notThere('This clay');
-      checkVersion(clay.name, clay.version, version, clay);
+      await checkVersion(clay.name, clay.version, version, () => clay);
       const uses = [
         ...(await this.store.mixesUsing([id])).map((m) => `the mix ${m.name}`),
         ...(await this.store.batchesUsing(id)).map((b) => `the batch ${b}`),
@@ -112,7 +112,7 @@ export class ShelfService {
       const block = await draft.find('block', id);
       if (!block) throw notThere('This block');
       const name = this.studio.clay(block.clayId)?.name ?? 'clay';
-      checkVersion(`The block of ${name}`, block.version, version, block);
+      await checkVersion(`The block of ${name}`, block.version, version, () => block);
       draft.remove('block', [block]);
       draft.summary = `took away a block of ${name}${block.madeOn ? `, made ${showMonth(block.madeOn)}` : ''}`;
     });

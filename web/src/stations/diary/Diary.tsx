@@ -3,7 +3,7 @@ import { useDeferredValue, useState, type ReactElement } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { showCutter } from '#core/batch';
 import { showMass } from '#core/units';
-import type { DiaryAnswer } from '#contract';
+import { MOST_FOUND, type DiaryAnswer } from '#contract/diary';
 import { AmountBar } from '../../parts/AmountBar.js';
 import { Chip } from '../../parts/Chip.js';
 import { Empty, Reading } from '../../parts/Empty.js';
@@ -32,7 +32,7 @@ export default function Diary(): ReactElement {
       <Grid templateRows="auto 1fr" background="paper" borderRight="rule" minHeight={0}>
         <Box padding={4} borderBottom="hair">
           <Field data-find aria-label="Find in the diary" placeholder="a piece, a mix, a clay, a word" value={search} onChange={(e) => { setSearch(e.currentTarget.value); }} onKeyDown={(e) => { if (e.key === 'Escape') setSearch(''); }} />
-          <Flex justifyContent="space-between" alignItems="baseline" marginTop={3}><h2>Diary</h2><Caption>{total} {total === 1 ? 'entry' : 'entries'}</Caption></Flex>
+          <Flex justifyContent="space-between" alignItems="baseline" marginTop={3}><h2>Diary</h2><Caption>{search !== '' && total === MOST_FOUND ? `the newest ${total}` : `${total} ${total === 1 ? 'entry' : 'entries'}`}</Caption></Flex>
         </Box>
         <Box overflowY="auto" onScroll={(e) => {
           const { scrollTop, scrollHeight, clientHeight } = e.currentTarget;
