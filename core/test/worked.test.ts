@@ -1,0 +1,110 @@
+import { readFileSync } from 'node:fs';
+import { cutterOf, cuttingLayout, againstShelf, minutesFor, takeFrom } from '#core/batch';
+import { conditioningOf, type Block, type Clay, type Firmness, type Kind } from '#core/clay';
+import { chromaHue, deltaE, hexOf, kOverS, labOf, mixPigments, pigmentOf, reflectance, xyzOfHex } from '#core/colour';
+import { colourOf, flatten, normalForm, openBrackets, parseNotation, printNotation, toDiscs, untilGone, type Basis, type Book, type Recipe } from '#core/mix';
+import { areaOfSheet, dialLabels, discVolume, massOfSheet, thicknesses, thicknessOfSheet, translate, type Machine } from '#core/sheet';
+import { readLength, readMass, readTemperature } from '#core/units';
+
+type Dial = readonly [string, string, string];
+type Rows = readonly (readonly [number, string | null, number | null])[];
+/** Everything that some example may give; each has its own share of it. */
+interface Given {
+  readonly text: string; readonly notation: string; readonly basis: Basis; readonly one: string; readonly other: string;
+  readonly area: number; readonly thickness: number; readonly density: number; readonly mass: number; readonly diameter: number; readonly discVolume: number;
+  readonly grams: number; readonly left: Readonly<Record<string, number>>; readonly reflectance: number; readonly kOverS: number; readonly strengths: readonly number[];
+  readonly dial: Dial; readonly readings: Readonly<Record<string, number>>; readonly mm: number;
+  readonly cutter: readonly [number, number?]; readonly count: number; readonly sheet: readonly [number, number]; readonly bridge: number;
+  readonly blocks: Rows; readonly firmness: Firmness; readonly months: number; readonly minutes: number; readonly perMm: number;
+}
+interface Example { readonly name: string; readonly given: Given; readonly gives: unknown }
+
+/** The worked examples of docs/models.md: blocks of JSON that name a model, what is given and what it gives. */
+const examples: readonly Example[] = [...readFileSync(new URL('../../docs/models.md', import.meta.url), 'utf8').matchAll(/```json example\n([\s\S]*?)```/g)]
+  .map(([, text = '']) => {
+    const { gives, ...rest } = JSON.parse(text) as Record<string, unknown>;
+    const [[name = '', given] = []] = Object.entries(rest);
+    return { name, given: given as Given, gives };
+  });
+
+const DENSITIES: Readonly<Record<string, number>> = { 'Hearth Firm': 1.9, 'Oldrow Crumble': 1.95, Clearpane: 1.75 };
+const CLAYS: Readonly<Record<string, readonly [string, string, Kind]>> = {
+  Chalk: ['Hearth Firm', 'F1EEE4', 'opaque'], Beetroot: ['Hearth Firm', '7B1E4B', 'opaque'], Radish: ['Hearth Firm', 'D23B5E', 'opaque'],
+  Carrot: ['Oldrow Crumble', 'E7712C', 'opaque'], Clearpane: ['Clearpane', 'E4E0D2', 'translucent'],
+};
+const book: Book = {
+  line: (id) => ({ id, name: id, firmness: 'medium', density: DENSITIES[id] ?? 1.9, bakeC: 130, bakeMinutes: 30, bakePerMm: 6, maxC: 150 }),
+  clay: (id): Clay | undefined => {
+    const [lineId, bakedHex, kind] = CLAYS[id] ?? [];
+    return lineId && bakedHex && kind ? { id, lineId, name: id, kind, rawHex: bakedHex, bakedHex, strength: null } : undefined;
+  },
+  recipe: () => undefined,
+  nameOf: () => '',
+};
+const recipe = (notation: string, basis: Basis = 'volume'): Recipe =>
+  ({ basis, ingredients: openBrackets(parseNotation(notation)).map(({ parts, of }) => ({ parts, of: { clay: of.name } })) });
+const machine = ({ dial: [widest, thinnest, step], readings }: Pick<Given, 'dial' | 'readings'>): Machine => ({
+  id: 'm', name: 'Bench roller', rollerWidthMm: 145,
+  settings: dialLabels(widest, thinnest, step).map((label) => ({ id: label, label })),
+  readings: Object.entries(readings).map(([label, mm]) => ({ id: label, settingId: label, mm, sigmaMm: 0.05, way: 'calipers' })),
+});
+const blocks = (rows: Rows): Block[] =>
+  rows.map(([leftGrams, madeOn, price], i) => ({ id: `block ${i + 1}`, clayId: 'Chalk', netGrams: 57, leftGrams, madeOn, price }));
+
+/** Each model as the document names it. */
+const MODELS: Readonly<Record<string, (given: Given) => unknown>> = {
+  readLength: ({ text }) => readLength(text, 'metric'),
+  readMass: ({ text }) => readMass(text, 'metric'),
+  readTemperature: ({ text }) => readTemperature(text, 'metric'),
+  massOfSheet: ({ area, thickness, density }) => massOfSheet(area, thickness, density),
+  areaOfSheet: ({ mass, thickness, density }) => areaOfSheet(mass, thickness, density),
+  thicknessOfSheet: ({ mass, area, density }) => thicknessOfSheet(mass, area, density),
+  discVolume: ({ diameter, thickness }) => discVolume(diameter, thickness),
+  openBrackets: ({ notation }) => printNotation(openBrackets(parseNotation(notation))),
+  shares: ({ notation, basis }) => Object.fromEntries(flatten(recipe(notation, basis), book).shares.map((s) => [s.clay.name, [s.volume.valueOf(), s.mass.valueOf()]])),
+  normalForm: ({ notation }) => Object.fromEntries(normalForm(flatten(recipe(notation), book), 'volume').parts.map((p) => [p.clayId, Number(p.parts)])),
+  toDiscs: ({ notation, grams, discVolume: volume }) => {
+    const count = toDiscs(recipe(notation), book, grams, volume);
+    return { discs: count.discs.map((d) => d.valueOf()), grams: count.grams, deltaE: count.error };
+  },
+  untilGone: ({ notation, left }) => untilGone(flatten(recipe(notation), book), (id) => left[id] ?? 0),
+  kOverS: ({ reflectance: r }) => kOverS(r),
+  reflectance: ({ kOverS: q }) => reflectance(q),
+  colourOf: ({ notation }) => {
+    const { hex, lab } = colourOf(flatten(recipe(notation), book), 'baked');
+    return { hex, l: lab.l, chroma: chromaHue(lab).c };
+  },
+  strengths: ({ strengths }) => hexOf(mixPigments(['F1EEE4', '7B1E4B'].map((hex, i) => pigmentOf(hex, strengths[i] ?? 1)), [1, 1])),
+  deltaE: ({ one, other }) => deltaE(labOf(xyzOfHex(one)), labOf(xyzOfHex(other))),
+  thicknesses: (given) => Object.fromEntries(thicknesses(machine(given)).map((s) => [s.label, [s.mm, s.knowledge]])),
+  translate: (given) => {
+    const { setting, errorMm, layers } = translate({ mm: given.mm, sigmaMm: 0 }, machine(given));
+    return { setting: setting.label, errorMm, layers };
+  },
+  cuttingLayout: ({ cutter: [width, height], count, sheet: [w, l], bridge }) => {
+    const { pattern, perSheet, sheets, width: wide, length, scrap } = cuttingLayout(cutterOf(width, height ?? null), count, { width: w, length: l, bridge });
+    return { pattern, perSheet, sheets, width: wide, length, scrap };
+  },
+  takeFrom: ({ blocks: rows, grams }) => takeFrom(blocks(rows), grams),
+  againstShelf: ({ blocks: rows, grams }) => {
+    const { short, blocksToBuy, usedCost, buyCost } = againstShelf(blocks(rows), grams);
+    return { short, blocksToBuy, usedCost, buyCost };
+  },
+  conditioningOf: ({ firmness, months, grams }) => conditioningOf(firmness, months, grams),
+  minutesFor: ({ minutes, perMm, thickness }) => minutesFor({ bakeMinutes: minutes, bakePerMm: perMm }, thickness),
+};
+
+/** As exact as the document writes it: numbers to four places. */
+const rounded = (value: unknown): unknown => JSON.parse(JSON.stringify(value, (_, v: unknown) => (typeof v === 'number' ? Math.round(v * 1e4) / 1e4 : v)));
+
+describe('docs/models.md', () => {
+  test.each(examples)('$name $given', ({ name, given, gives }) => {
+    const model = MODELS[name];
+    if (!model) throw new Error(`The document names a model that is not here: ${name}`);
+    expect(rounded(model(given))).toEqual(gives);
+  });
+
+  test('every model has a worked example', () => {
+    expect(Object.keys(MODELS).filter((name) => !examples.some((e) => e.name === name))).toEqual([]);
+  });
+});

@@ -1,0 +1,58 @@
+// npm run shots: takes the pictures of docs/screenshots from the demo data, each main view once.
+import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { CHROMIUM_FLAGS, bringChromium, findChromium } from './chromium.mjs';
+import { build, install, root } from './prepare.mjs';
+
+install();
+build();
+const missing = bringChromium();
+if (missing) { console.error(missing); process.exit(1); }
+const { chromium } = await import('@playwright/test');
+const { serve } = await import('../dist/server/src/app.js');
+const { loadDemo } = await import('../dist/server/src/loadDemo.js');
+
+const folder = mkdtempSync(join(tmpdir(), 'sledge-shots-'));
+const { app, port } = await serve(join(folder, 'sledge.db'), 0);
+await loadDemo(app);
+const browser = await chromium.launch({ executablePath: findChromium() ?? undefined, args: CHROMIUM_FLAGS });
+const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, locale: 'en-GB', reducedMotion: 'reduce' });
+const page = await context.newPage();
+const shots = join(root, 'docs', 'screenshots');
+mkdirSync(shots, { recursive: true });
+
+const open = async (path) => { await page.goto(`http://127.0.0.1:${port}/${path}`); await page.getByRole('main').waitFor(); };
+const card = (name) => page.getByRole('link', { name }).first().click();
+/** What is done before each picture. */
+const VIEWS = {
+  shelf: async () => { await open('shelf'); await page.getByRole('button', { name: /^Carrot/ }).click(); },
+  mixes: async () => { await open('mixes'); await card('Radish skin'); await page.getByRole('button', { name: /carry/ }).click(); await card('Outer leek'); await page.getByRole('button', { name: /carry/ }).click(); await card('Radish skin'); },
+  sheets: async () => { await open('sheets'); await page.getByLabel('A thickness as somebody else says it').fill('setting 4 of Blue travel crank'); },
+  batches: async () => { await open('batches'); await card(/Beetroot-ring drop earrings/); },
+  bench: async () => {
+    await page.getByRole('button', { name: 'To the bench' }).click();
+    await page.getByRole('heading', { name: 'Condition Chalk' }).waitFor();
+    for (let i = 0; i < 3; i++) await page.keyboard.press('Space');
+  },
+  diary: async () => { await open('diary'); await card(/Pea-pod ornaments/); },
+  'bench-card': async () => {
+    await open('batches');
+    await card(/Red-cabbage pendants/);
+    await page.getByRole('button', { name: 'To the bench' }).click();
+    await page.getByRole('progressbar').waitFor();
+    await page.emulateMedia({ media: 'print' });
+    await page.addStyleTag({ content: '[data-paper] { margin: 42px }' });
+    await page.setViewportSize({ width: 560, height: 794 });
+  },
+};
+for (const [name, act] of Object.entries(VIEWS)) {
+  await act();
+  await page.mouse.move(700, 780);
+  await page.waitForTimeout(700);
+  await page.screenshot({ path: join(shots, `${name}.png`) });
+  console.log(`docs/screenshots/${name}.png`);
+}
+await browser.close();
+await app.close();
+rmSync(folder, { recursive: true });
