@@ -1,3 +1,6 @@
+/** A slope below this is level: dividing by it would overflow. */
+const FLAT = 1e-12;
+
 /**
  * A cubic through all points that is monotone wherever the points are
  * (F. N. Fritsch and R. E. Carlson, "Monotone piecewise cubic
@@ -16,7 +19,7 @@ export function monotoneCubic(xs: readonly number[], ys: readonly number[]): (x:
     return at(slopes, i - 1) * at(slopes, i) <= 0 ? 0 : (at(slopes, i - 1) + at(slopes, i)) / 2;
   });
   slopes.forEach((slope, i) => {
-    if (slope === 0) { tangents[i] = 0; tangents[i + 1] = 0; return; }
+    if (Math.abs(slope) < FLAT) { tangents[i] = 0; tangents[i + 1] = 0; return; }
     const a = at(tangents, i) / slope;
     const b = at(tangents, i + 1) / slope;
     const length = Math.hypot(a, b);
