@@ -17,13 +17,16 @@ export const STATIONS = [
 
 const StationLink = chakra(NavLink, {
   base: {
-    fontFamily: 'heading', fontSize: 'h2', textDecoration: 'none', paddingX: '13px', height: '56px', display: 'inline-flex', alignItems: 'center', gap: 2,
+    fontFamily: 'heading', fontSize: 'h2', textDecoration: 'none', paddingX: '13px', '@media (max-width: 1200px)': { paddingX: '7px' }, height: '56px', display: 'inline-flex', alignItems: 'center', gap: 2,
     borderBottom: '9px solid transparent', paddingTop: '9px',
     '&.active': { fontWeight: 700, borderBottomColor: 'ink' }, _hover: { borderBottomColor: 'hairline' },
   },
 });
 
-const Switch = chakra('button', { base: { display: 'inline-flex', gap: 2, alignItems: 'center', fontSize: 'small', whiteSpace: 'nowrap' } });
+/** Words there is room for only on a wide screen; the key stays. */
+const Wide = chakra('span', { base: { '@media (max-width: 1200px)': { display: 'none' } } });
+
+const Switch = chakra('button', { base: { display: 'inline-flex', gap: 1, alignItems: 'center', fontSize: 'small', whiteSpace: 'nowrap' } });
 
 /** The bench from above: stations along the top, the open one below, the tile at the right edge. */
 export function App(): ReactElement {
@@ -50,9 +53,9 @@ export function App(): ReactElement {
           ))}
         </Flex>
         <Saving />
-        <Switch onClick={turnUnits} aria-label={`Units: ${units}`}>{units === 'metric' ? 'mm · g · °C' : 'in · oz · °F'} <Key>U</Key></Switch>
-        <Switch onClick={turnLamp} aria-pressed={lamp}>Lamp check <Key>L</Key></Switch>
-        <Switch onClick={() => { keyList.current?.showModal(); }}>Keys <Key>?</Key></Switch>
+        <Switch onClick={turnUnits} aria-label={`Units: ${units}`}>{units === 'metric' ? 'mm' : 'in'}<Wide>{units === 'metric' ? '· g · °C' : '· oz · °F'}</Wide> <Key>U</Key></Switch>
+        <Switch onClick={turnLamp} aria-pressed={lamp} aria-label="Lamp check">Lamp<Wide>check</Wide> <Key>L</Key></Switch>
+        <Switch onClick={() => { keyList.current?.showModal(); }} aria-label="Keys"><Wide>Keys</Wide> <Key>?</Key></Switch>
       </Flex>
       <ClashBar />
       <Grid templateColumns="1fr 92px" minHeight={0} gridRow={3} css={{ '@media print': { display: 'block' } }}>

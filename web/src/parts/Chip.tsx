@@ -1,5 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
+import { xyzOfHex } from '#core/colour';
 
 interface ChipProps {
   readonly hex: string;
@@ -13,12 +14,13 @@ interface ChipProps {
 /** A chip as it hangs on the board: rounded clay with a hole, and the ratio scratched into it. */
 export function Chip({ hex, width, height, scratched = [], surround = 'bench' }: ChipProps): ReactElement {
   const hole = Math.max(10, Math.min(24, width * 0.125));
-  const luminance = [0, 2, 4].reduce((sum, at, i) => sum + parseInt(hex.slice(at, at + 2), 16) * [0.21, 0.72, 0.07][i]!, 0);
+  // black or white, whichever stands out more from the clay (they cross at a luminance of about 0.18)
+  const dark = xyzOfHex(hex).y > 0.18;
   return (
     <Box position="relative" width={`${width}px`} maxWidth="100%" height={`${height}px`} borderRadius={`${Math.min(18, width * 0.09)}px`} style={{ background: `#${hex}` }}>
       <Box position="absolute" left="50%" top={`${hole * 0.7}px`} width={`${hole}px`} height={`${hole}px`} marginLeft={`${-hole / 2}px`} borderRadius="50%" background={surround} />
       {scratched.length > 0 && (
-        <Box position="absolute" left="10%" right="6%" bottom="10%" fontSize="text" lineHeight={1.35} opacity={0.75} style={{ color: luminance > 110 ? '#000' : '#fff' }} overflow="hidden">
+        <Box aria-hidden position="absolute" left="10%" right="6%" bottom="10%" fontSize="text" lineHeight={1.35} opacity={0.85} style={{ color: dark ? '#000' : '#fff' }} overflow="hidden">
           {scratched.map((line) => <Box key={line} whiteSpace="nowrap" overflow="hidden" textOverflow="ellipsis">{line}</Box>)}
         </Box>
       )}

@@ -38,16 +38,18 @@ export function ClayNeeded({ plan, currency, onCurrency, children }: ClayNeededP
       </Flex>
       <Rule />
       {mixes.length > 0 && (
-        <Flex as="ul" direction="column" gap={1} aria-label="Mixes to make">
+        <div>
           <Box as="h3" marginBottom={1}>Mixes, in this order</Box>
-          {mixes.map((m) => (
-            <Flex as="li" key={m.name} gap={2} alignItems="center" fontSize="small">
-              <Box width="22px" height="22px" borderRadius="4px" flex="none" style={{ background: `#${m.baked.hex}` }} />
-              <Box flex={1} minWidth={0}>{m.name}</Box>
-              <Box whiteSpace="nowrap">{showMass(m.made, units)}{m.portions[0]?.discs ? `, ${showNumber(m.portions.reduce((sum, p) => sum.add(new Fraction(p.discs ?? 0)), new Fraction(0)))} discs` : ''}</Box>
-            </Flex>
-          ))}
-        </Flex>
+          <Flex as="ul" direction="column" gap={1} aria-label="Mixes to make">
+            {mixes.map((m) => (
+              <Flex as="li" key={m.name} gap={2} alignItems="center" fontSize="small">
+                <Box width="22px" height="22px" borderRadius="4px" flex="none" style={{ background: `#${m.baked.hex}` }} />
+                <Box flex={1} minWidth={0}>{m.name}</Box>
+                <Box whiteSpace="nowrap">{showMass(m.made, units)}{m.portions[0]?.discs ? `, ${showNumber(m.portions.reduce((sum, p) => sum.add(new Fraction(p.discs ?? 0)), new Fraction(0)))} discs` : ''}</Box>
+              </Flex>
+            ))}
+          </Flex>
+        </div>
       )}
       <Box>
         {plan.usedCost === null ? <Caption>Cost not known: a block without a price is used.</Caption> : <>The clay costs <b>{money(plan.usedCost)}</b></>}

@@ -70,10 +70,10 @@ function Card({ batch }: { readonly batch: BatchAnswer }): ReactElement {
   return (
     <>
       <Flex direction="column" height="100%" padding={5} gap={4} minHeight={0} overflowY="auto" css={{ '@media print': { display: 'none' } }}>
-        <Flex gap={1} alignItems="flex-end" height="28px" flex="none" role="progressbar" aria-label="Steps" aria-valuemin={0} aria-valuemax={steps.length} aria-valuenow={here}>
-          {steps.map((s, i) => <Box as="button" tabIndex={-1} aria-label={`Step ${i + 1}: ${wordsOf(s, units).title}`} key={i} flex={1} height={i === here ? '18px' : '6px'} background={i <= here ? 'ink' : 'hairline'} onClick={() => { go(batch.id, i); }} />)}
+        <Flex gap={1} alignItems="flex-end" height="28px" flex="none" role="group" aria-label="All steps">
+          {steps.map((s, i) => <Box as="button" tabIndex={-1} aria-label={`Step ${i + 1}: ${wordsOf(s, units).title}`} aria-current={i === here ? 'step' : undefined} key={i} flex={1} height={i === here ? '18px' : '6px'} background={i <= here ? 'ink' : 'hairline'} onClick={() => { go(batch.id, i); }} />)}
         </Flex>
-        <Flex justifyContent="space-between" alignItems="baseline"><Link to={`/batches/${batch.id}`}>{batch.name}</Link>{step && <span>{here + 1} of {steps.length}</span>}</Flex>
+        <Flex justifyContent="space-between" alignItems="baseline"><Link to={`/batches/${batch.id}`}>{batch.name}</Link>{step && <span role="progressbar" aria-label="Steps" aria-valuemin={0} aria-valuemax={steps.length} aria-valuenow={here}>{here + 1} of {steps.length}</span>}</Flex>
         {step && words ? (
           <>
             <Grid templateColumns="minmax(0, 1fr) 408px" gap={6} flex={1} minHeight={0}>

@@ -65,7 +65,7 @@ export function Stacks({ ingredients, basis, flat, book, readOnly, mixId, onChan
         {ingredients.map((i, at) => (
           <OneStack key={`${i.clayId ?? i.revisionId}`} ingredient={i} beside={all} book={book} readOnly={readOnly} onParts={(parts) => { setParts(at, parts); }} />
         ))}
-        {!readOnly && <Box alignSelf="center" marginLeft={2}>
+        {!readOnly && <Box role="listitem" alignSelf="center" marginLeft={2}>
           {picking ? <MaterialPicker label="Clay or mix to add" without={mixId} onPick={(p) => { void pick(p); }} onCancel={() => { setPicking(false); }} />
             : <Plus aria-label="Add a clay or a mix" onClick={() => { setPicking(true); }}>+</Plus>}
         </Box>}
