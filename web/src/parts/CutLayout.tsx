@@ -19,9 +19,10 @@ export function CutLayout({ layout, cutter, hex, room }: CutLayoutProps): ReactE
   const [w, l] = [layout.width * scale, layout.length * scale];
   const [cw, ch] = layout.turned ? [cutter.height ?? cutter.width, cutter.width] : [cutter.width, cutter.height ?? cutter.width];
   const bar = units === 'metric' ? 20 : 25.4;
+  const whole = { width: left + Math.max(w, bar * scale + 60) + 8, height: l + below + 4 };
   const label = { fontSize: 12, fill: '#141414' } as const;
   return (
-    <svg width={left + Math.max(w, bar * scale) + 8} height={l + below + 4} role="img" style={{ display: 'block', maxWidth: '100%' }}
+    <svg width={whole.width} height={whole.height} viewBox={`0 0 ${whole.width} ${whole.height}`} role="img" style={{ display: 'block', maxWidth: '100%', height: 'auto' }}
       aria-label={`Cutting layout: ${layout.perSheet} on a sheet of ${showLength(layout.width, units)} by ${showLength(layout.length, units)}`}>
       <g transform={`translate(${left} 2)`}>
         <rect width={w} height={l} fill={`#${hex}`} />

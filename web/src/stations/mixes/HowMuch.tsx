@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import { sheetGrams, toDiscs, toGrams, untilGone, type Book, type Flat, type Recipe } from '#core/mix';
-import { discVolume, thicknesses } from '#core/sheet';
+import { discVolume, thicknesses, type SettingThickness } from '#core/sheet';
 import { Complaint, readSize, showLength, showMass, showNumber, showSize } from '#core/units';
 import type { ShelfAnswer } from '#contract';
 import { AmountBar } from '../../parts/AmountBar.js';
@@ -51,8 +51,8 @@ export function HowMuch({ flat, recipe, book, shelf, nameAt }: HowMuchProps): Re
         {gone.grams === 0 && <> · {book.clay(gone.scarcest)?.name} is not on the shelf now</>}
       </Box>
       {setup && discSetting
-        ? <DiscLine flat={flat} recipe={recipe} book={book} grams={grams} discMm={setup.discMm} mm={discSetting.mm} label={discSetting.label} nameAt={nameAt}
-            onDisc={(discMm) => { void change('PUT', '/api/bench', { ...setup, discMm }); }} />
+        ? <DiscLine flat={flat} recipe={recipe} book={book} grams={grams} discMm={setup.discMm} setting={discSetting} settings={options} nameAt={nameAt}
+            onDisc={(disc) => { void change('PUT', '/api/bench', { ...setup, ...disc }); }} />
         : setup && settings[0] && <Caption>To count in discs, choose the setting you punch them at: <Choice label="Setting of the discs" value="" options={[{ value: '', text: 'choose' }, ...options]} onChange={(discSettingId) => { if (discSettingId) void change('PUT', '/api/bench', { ...setup, discSettingId }); }} /></Caption>}
       <Flex direction="column" gap={2} as="ul" aria-label="Clay for this weight">
         {perClay.map(({ clayId, grams: g }) => {
@@ -70,11 +70,11 @@ export function HowMuch({ flat, recipe, book, shelf, nameAt }: HowMuchProps): Re
   );
 }
 
-interface DiscLineProps { readonly flat: Flat; readonly recipe: Recipe; readonly book: Book; readonly grams: number; readonly discMm: number; readonly mm: number; readonly label: string; readonly nameAt: (i: number) => string; readonly onDisc: (mm: number) => void }
+interface DiscLineProps { readonly flat: Flat; readonly recipe: Recipe; readonly book: Book; readonly grams: number; readonly discMm: number; readonly setting: SettingThickness; readonly settings: readonly { readonly value: string; readonly text: string }[]; readonly nameAt: (i: number) => string; readonly onDisc: (disc: { discMm: number } | { discSettingId: string }) => void }
 
-function DiscLine({ flat, recipe, book, grams, discMm, mm, label, nameAt, onDisc }: DiscLineProps): ReactElement {
+function DiscLine({ flat, recipe, book, grams, discMm, setting, settings, nameAt, onDisc }: DiscLineProps): ReactElement {
   const units = useUnits();
-  const volume = discVolume(discMm, mm);
+  const volume = discVolume(discMm, setting.mm);
   const weight = (volume * flat.density) / 1000;
   let words: string;
   try {
@@ -85,5 +85,5 @@ function DiscLine({ flat, recipe, book, grams, discMm, mm, label, nameAt, onDisc
     if (!(error instanceof Complaint)) throw error;
     words = error.message;
   }
-  return <Box>with a <LengthValue label="Disc cutter" value={discMm} onChange={onDisc} /> cutter at your {label} ({showLength(mm, units, true)}), {showMass(weight, units)} a disc: {words}</Box>;
+  return <Box>with a <LengthValue label="Disc cutter" value={discMm} onChange={(mm) => { onDisc({ discMm: mm }); }} /> cutter at your <Choice label="Setting of the discs" value={setting.id} options={settings} onChange={(discSettingId) => { onDisc({ discSettingId }); }} /> ({setting.knowledge === 'assumed' ? '~' : ''}{showLength(setting.mm, units, true)}), {showMass(weight, units)} a disc: {words}</Box>;
 }
