@@ -7,6 +7,7 @@ import { build, install, root } from './prepare.mjs';
 install();
 build();
 const { median, percentile, seeded } = await import('../dist/core/bench/measure.js');
+const { finding } = await import('../dist/core/bench/finding.js');
 const { predictions } = await import('../dist/core/bench/predictions.js');
 const { coldStart, load } = await import('../dist/server/bench/api.js');
 const { pageWeight } = await import('../dist/server/bench/pageWeight.js');
@@ -39,7 +40,7 @@ async function ofStart() {
   };
 }
 
-const TABLES = { mixes: () => predictions(() => performance.now()), start: ofStart, api: ofApi };
+const TABLES = { mixes: () => predictions(() => performance.now()), find: () => finding(() => performance.now()), start: ofStart, api: ofApi };
 const wanted = process.argv.slice(2);
 const shown = (value) => (value >= 1000 ? Math.round(value).toLocaleString('en') : value.toPrecision(3));
 const tables = [];

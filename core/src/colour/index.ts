@@ -1,6 +1,8 @@
-export { BANDS, WHITE } from './bands.js';
+export { BANDS, WEIGHTS, WHITE } from './bands.js';
+export { ciede2000 } from './ciede2000.js';
 export { deltaE } from './difference.js';
-export * from './lab.js';
+export * from './labBox.js';
+export { chromaHue, labOf, type Lab, type Xyz } from './lab.js';
 export * from './pigment.js';
 export { hexOf, readHex, xyzOfHex } from './srgb.js';
 export { reflectanceOf } from './upsample.js';

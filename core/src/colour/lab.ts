@@ -5,8 +5,8 @@ export interface Lab { readonly l: number; readonly a: number; readonly b: numbe
 /** CIE XYZ, Y = 1 for a perfect white. */
 export interface Xyz { readonly x: number; readonly y: number; readonly z: number }
 
-const EPSILON = 216 / 24389;
-const KAPPA = 24389 / 27;
+export const EPSILON = 216 / 24389;
+export const KAPPA = 24389 / 27;
 const f = (t: number): number => (t > EPSILON ? Math.cbrt(t) : (KAPPA * t + 16) / 116);
 
 /** XYZ to CIELAB (CIE 015:2018). */
