@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { differenceCiede2000 } from 'culori';
-import { BANDS, deltaE, hexOf, kOverS, labOf, mixPigments, pigmentOf, readHex, reflectance, reflectanceOf, xyzOfHex } from '#core/colour';
+import { BANDS, deltaE, hexOf, kOverS, labOf, mixPigments, pigmentOf, readColour, readHex, reflectance, reflectanceOf, xyzOfHex, xyzOfLab } from '#core/colour';
 
 const hex = fc.integer({ min: 0, max: 0xffffff }).map((n) => n.toString(16).padStart(6, '0').toUpperCase());
 /** Neither channel at its very end: no surface is that pure. */
@@ -61,4 +61,24 @@ describe('colour', () => {
   test.each(['12345', 'GGGGGG', '', '#1234567', '12 34 56'])('%p is no colour', (text) => {
     expect(() => readHex(text)).toThrow(/is not a colour/);
   });
+});
+
+describe('colours as people write them', () => {
+  test('hex, and Lab with dots, commas, semicolons or the name in front', () => {
+    const lab = { l: 52.3, a: 41, b: -8.5 };
+    for (const text of ['52.3 41 -8.5', '52,3 41 -8,5', '52,3; 41; -8,5', '52.3, 41, -8.5', 'Lab 52.3 41 -8.5', 'lab(52.3, 41, -8.5)', '(52.3, 41, -8.5)', ' LAB (52.3 41 -8.5) ']) expect(readColour(text)).toEqual(lab);
+    expect(readColour('#7b1e4b')).toEqual(labOf(xyzOfHex('7B1E4B')));
+  });
+
+  test('Lab to XYZ and back is the same colour', () => {
+    fc.assert(fc.property(fc.record({ l: fc.double({ min: 0.1, max: 100, noNaN: true }), a: fc.double({ min: -100, max: 100, noNaN: true }), b: fc.double({ min: -100, max: 100, noNaN: true }) }), (lab) => {
+      const back = labOf(xyzOfLab(lab));
+      expect(back.l).toBeCloseTo(lab.l, 6);
+      expect(back.a).toBeCloseTo(lab.a, 5);
+      expect(back.b).toBeCloseTo(lab.b, 5);
+    }));
+  });
+
+  test.each(['', 'beetroot', '12 34', '1 2 3 4', 'NaN 0 0', '50 1e9 0', '50,,3', 'lab()'])('%p is no colour', (text) => { expect(() => readColour(text)).toThrow(/is not a colour/); });
+  test.each(['101 0 0', '-1 0 0', '50 200 0', '50 0 -129'])('%p is beyond every surface', (text) => { expect(() => readColour(text)).toThrow(/L\* runs from 0 to 100/); });
 });

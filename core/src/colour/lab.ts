@@ -17,6 +17,14 @@ export function labOf({ x, y, z }: Xyz): Lab {
   return { l: 116 * fy - 16, a: 500 * (fx - fy), b: 200 * (fy - fz) };
 }
 
+const inverse = (t: number): number => (t ** 3 > EPSILON ? t ** 3 : (116 * t - 16) / KAPPA);
+
+/** CIELAB to XYZ, the inverse of {@link labOf}. */
+export function xyzOfLab({ l, a, b }: Lab): Xyz {
+  const fy = (l + 16) / 116;
+  return { x: WHITE.x * inverse(fy + a / 500), y: inverse(fy), z: WHITE.z * inverse(fy - b / 200) };
+}
+
 /** Chroma and hue angle (degrees, 0..360) of a Lab colour. */
 export function chromaHue({ a, b }: Lab): { c: number; h: number } {
   return { c: Math.hypot(a, b), h: ((Math.atan2(b, a) * 180) / Math.PI + 360) % 360 };

@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { useDeferredValue, useId, useState, type ReactElement } from 'react';
+import { useDeferredValue, useEffect, useId, useState, type ReactElement } from 'react';
 import { useTile } from '../state/tile.js';
 import { Caption, Field } from '../theme/pieces.js';
 import { useMixCards, useShelf } from '../wire/queries.js';
@@ -16,7 +16,8 @@ interface PickerProps {
   readonly without?: string;
 }
 
-function useChoices(search: string, without?: string): Choice[] {
+/** `settled`: they are those of the search, not still of the one before. */
+function useChoices(search: string, without?: string): { readonly choices: Choice[]; readonly settled: boolean } {
   const shelf = useShelf();
   const mixes = useMixCards({ search, sort: 'name' });
   const carried = useTile((s) => s.carried);
@@ -29,16 +30,25 @@ function useChoices(search: string, without?: string): Choice[] {
     ...(shelf.data?.clays ?? []).filter((c) => !c.retired && fits(c.name)).map((c) => ({ key: c.id, clayId: c.id, revisionId: null, name: c.name, hex: c.bakedHex, hint: lineName(c.lineId) })),
     ...cards.map((c) => ({ key: c.id, clayId: null, revisionId: c.revisionId, name: c.name, hex: c.hex, hint: c.notation })),
   ];
-  return all.slice(0, 40);
+  return { choices: all.slice(0, 40), settled: !mixes.isPlaceholderData && mixes.data !== undefined };
 }
 
 /** Picks a clay or a mix by typing a few letters, with arrows and Enter, or by click. */
 export function MaterialPicker({ label, onPick, onCancel, without }: PickerProps): ReactElement {
   const [text, setText] = useState('');
   const [at, setAt] = useState(0);
-  const choices = useChoices(useDeferredValue(text), without);
+  const searched = useDeferredValue(text);
+  const { choices, settled } = useChoices(searched, without);
+  // Enter may come before the list has followed the typing: then it waits for it
+  const [entered, setEntered] = useState(false);
   const list = useId();
   const current = choices[Math.min(at, choices.length - 1)];
+  const ready = settled && searched === text;
+  useEffect(() => {
+    if (!entered || !ready) return;
+    setEntered(false);
+    if (current) onPick(current);
+  }, [entered, ready, current, onPick]);
   const move = (by: number): void => { setAt(Math.max(0, Math.min(choices.length - 1, at + by))); };
   return (
     <Box background="tile" border="rule" padding={3} width="300px" maxWidth="100%"
@@ -46,11 +56,11 @@ export function MaterialPicker({ label, onPick, onCancel, without }: PickerProps
       <Field
         autoFocus role="combobox" aria-label={label} aria-expanded aria-controls={list} aria-activedescendant={current && `${list}-${current.key}`}
         placeholder="name of a clay or a mix" value={text}
-        onChange={(e) => { setText(e.currentTarget.value); setAt(0); }}
+        onChange={(e) => { setText(e.currentTarget.value); setAt(0); setEntered(false); }}
         onKeyDown={(e) => {
           if (e.key === 'ArrowDown') { e.preventDefault(); move(1); }
           if (e.key === 'ArrowUp') { e.preventDefault(); move(-1); }
-          if (e.key === 'Enter' && current) { e.preventDefault(); onPick(current); }
+          if (e.key === 'Enter') { e.preventDefault(); setEntered(true); }
           if (e.key === 'Escape') { e.stopPropagation(); onCancel(); }
         }}
       />

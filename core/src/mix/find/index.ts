@@ -1,2 +1,2 @@
 export { find, type Candidate, type FindInput, type Found } from './find.js';
-export { ratios, unitsOf, type Ratio } from './ratios.js';
+export { partsOf, ratios, unitsOf, type Ratio } from './ratios.js';

@@ -1,3 +1,5 @@
+import { Fraction } from '#core/units';
+
 /** Most parts of a found mix, and the smallest share: halves. */
 export const MOST_PARTS = 8;
 export const MOST_UNITS = MOST_PARTS * 2;
@@ -7,6 +9,12 @@ export type Ratio = readonly number[];
 
 const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b));
 export const unitsOf = (ratio: Ratio): number => ratio.reduce((sum, n) => sum + n, 0);
+
+/** Units as parts that people lay down: whole ones, or halves where whole ones would be more than eight. */
+export function partsOf(ratio: Ratio): Fraction[] {
+  const size = unitsOf(ratio) > MOST_PARTS ? 2 : 1;
+  return ratio.map((n) => new Fraction(n, size));
+}
 
 /** Every ratio of `clays` clays, simplest first. */
 export function ratios(clays: 1 | 2 | 3): Ratio[] {

@@ -1,5 +1,5 @@
 import { Grid } from '@chakra-ui/react';
-import type { ReactElement } from 'react';
+import { Suspense, lazy, type ReactElement } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { Empty, Reading } from '../../parts/Empty.js';
 import { useKeys } from '../../state/keys.js';
@@ -8,26 +8,31 @@ import { ChipBoard } from './ChipBoard.js';
 import { MixingTile } from './MixingTile.js';
 import { NewMix } from './NewMix.js';
 
+const FindMix = lazy(async () => ({ default: (await import('./FindMix.js')).FindMix }));
+
 /** The chip board and the mixing tile. */
 export default function Mixes(): ReactElement {
   const { mixId } = useParams();
   const navigate = useNavigate();
   const shelf = useShelf();
-  const mix = useMix(mixId === 'new' ? undefined : mixId);
+  const mix = useMix(mixId === 'new' || mixId === 'find' ? undefined : mixId);
   const all = useMixCards({ search: '', sort: 'hue' });
   const first = all.data?.pages[0];
-  useKeys('Mixes', [{ key: 'n', does: 'New mix', run: () => { void navigate('/mixes/new'); } }]);
+  useKeys('Mixes', [
+    { key: 'n', does: 'New mix', run: () => { void navigate('/mixes/new'); } },
+    { key: 'f', does: 'Find a mix for a colour', run: () => { void navigate('/mixes/find'); } },
+  ]);
   if (!shelf.data || !first) return <Reading error={shelf.error ?? all.error} />;
   if (shelf.data.clays.length === 0) {
     return <Empty title="No clay to mix yet" action="Go to the shelf" onAction={() => { void navigate('/shelf'); }}>A mix is made of clays. Put the first ones on the shelf, then stack their discs here.</Empty>;
   }
-  const nothing = first.total === 0 && mixId !== 'new'
+  const nothing = first.total === 0
     ? <Empty title="No mix yet" action="Make the first mix" onAction={() => { void navigate('/mixes/new'); }}>Stack discs of two clays and see the chip before you cut any.</Empty>
     : <Empty title="Choose a chip" action="Or make a new mix" onAction={() => { void navigate('/mixes/new'); }}>Its recipe comes apart into discs here, to be changed, made larger or made again.</Empty>;
   return (
     <Grid templateColumns="268px 1fr" height="100%" minHeight={0}>
       <ChipBoard chosen={mixId} />
-      {mixId === 'new' ? <NewMix count={first.total} shelf={shelf.data} />
+      {mixId === 'find' ? <Suspense fallback={<Reading error={null} />}><FindMix shelf={shelf.data} /></Suspense> : mixId === 'new' ? <NewMix count={first.total} shelf={shelf.data} />
         : mixId === undefined ? nothing
           : mix.data ? <MixingTile key={mixId} mix={mix.data} shelf={shelf.data} /> : <Reading error={mix.error} />}
     </Grid>

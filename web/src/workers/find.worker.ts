@@ -1,0 +1,46 @@
+import { expose } from 'comlink';
+import { pigmentOf, type Lab, type Pigment } from '#core/colour';
+import { find, type FindInput, type Found } from '#core/mix';
+
+/** A clay as it crosses to the worker: its pigment is worked out there. */
+export interface PlainClay { readonly id: string; readonly hex: string; readonly strength: number; readonly density: number; readonly left: number }
+export type PlainInput = Omit<FindInput, 'clays'> & { readonly target: Lab; readonly clays: readonly PlainClay[] };
+
+const pigments = new Map<string, Pigment>();
+let newest = 0;
+
+function known({ hex, strength }: PlainClay): Pigment {
+  const key = `${hex}:${strength}`;
+  const pigment = pigments.get(key) ?? pigmentOf(hex, strength);
+  pigments.set(key, pigment);
+  return pigment;
+}
+
+const turn = (): Promise<void> => new Promise((resolve) => { setTimeout(resolve); });
+
+const worker = {
+  /**
+   * Searches until it is done or a newer search has begun.
+   * @param tell called with each better list @returns false where it was stopped
+   */
+  async find(input: PlainInput, tell: (found: readonly Found[]) => void): Promise<boolean> {
+    const own = ++newest;
+    const search = find({ ...input, clays: input.clays.map((clay) => ({ id: clay.id, pigment: known(clay), density: clay.density, left: clay.left })) });
+    for (let step = search.next(); ; step = search.next()) {
+      if (own !== newest) return false;
+      tell(step.value);
+      if (step.done) return true;
+      await turn();
+    }
+  },
+  /** Works the pigments of clays out ahead. */
+  meet(clays: readonly PlainClay[]): void {
+    clays.forEach(known);
+  },
+  stop(): void {
+    newest++;
+  },
+};
+export type FindWorker = typeof worker;
+
+expose(worker);
