@@ -28,6 +28,12 @@ const card = (name) => page.getByRole('link', { name }).first().click();
 const VIEWS = {
   shelf: async () => { await open('shelf'); await page.getByRole('button', { name: /^Carrot/ }).click(); },
   mixes: async () => { await open('mixes'); await card('Radish skin'); await page.getByRole('button', { name: /carry/ }).click(); await card('Outer leek'); await page.getByRole('button', { name: /carry/ }).click(); await card('Radish skin'); },
+  find: async () => {
+    await open('mixes/find');
+    await page.getByLabel('Colour to find').fill('A8503C');
+    await page.keyboard.press('Enter');
+    await page.locator('[data-search=done]').waitFor();
+  },
   sheets: async () => { await open('sheets'); await page.getByLabel('A thickness as somebody else says it').fill('setting 4 of Blue travel crank'); },
   batches: async () => { await open('batches'); await card(/Beetroot-ring drop earrings/); },
   bench: async () => {

@@ -1,16 +1,16 @@
 import { readFileSync } from 'node:fs';
 import { cutterOf, cuttingLayout, againstShelf, minutesFor, takeFrom } from '#core/batch';
 import { conditioningOf, type Block, type Clay, type Firmness, type Kind } from '#core/clay';
-import { chromaHue, deltaE, hexOf, kOverS, labOf, mixPigments, pigmentOf, reflectance, xyzOfHex } from '#core/colour';
-import { colourOf, flatten, normalForm, openBrackets, parseNotation, printNotation, toDiscs, untilGone, type Basis, type Book, type Recipe } from '#core/mix';
+import { chromaHue, deltaE, hexOf, kOverS, labOf, mixPigments, pigmentOf, reflectance, xyzOfHex, xyzOfLab } from '#core/colour';
+import { colourOf, equalSteps, fewestDiscs, find, flatten, normalForm, partsOf, statedPigment, openBrackets, parseNotation, printNotation, toDiscs, untilGone, type Basis, type Book, type Recipe } from '#core/mix';
 import { areaOfSheet, dialLabels, discVolume, massOfSheet, thicknesses, thicknessOfSheet, translate, type Machine } from '#core/sheet';
-import { readLength, readMass, readTemperature } from '#core/units';
+import { readLength, readMass, readTemperature, showNumber } from '#core/units';
 
 type Dial = readonly [string, string, string];
 type Rows = readonly (readonly [number, string | null, number | null])[];
 /** Everything that some example may give; each has its own share of it. */
 interface Given {
-  readonly text: string; readonly notation: string; readonly basis: Basis; readonly one: string; readonly other: string;
+  readonly colour: string; readonly clays: readonly string[]; readonly text: string; readonly notation: string; readonly basis: Basis; readonly one: string; readonly other: string;
   readonly area: number; readonly thickness: number; readonly density: number; readonly mass: number; readonly diameter: number; readonly discVolume: number;
   readonly grams: number; readonly left: Readonly<Record<string, number>>; readonly reflectance: number; readonly kOverS: number; readonly strengths: readonly number[];
   readonly dial: Dial; readonly readings: Readonly<Record<string, number>>; readonly mm: number;
@@ -75,6 +75,18 @@ const MODELS: Readonly<Record<string, (given: Given) => unknown>> = {
     return { hex, l: lab.l, chroma: chromaHue(lab).c };
   },
   strengths: ({ strengths }) => hexOf(mixPigments(['F1EEE4', '7B1E4B'].map((hex, i) => pigmentOf(hex, strengths[i] ?? 1)), [1, 1])),
+  find: ({ colour, clays }) => {
+    const candidates = clays.flatMap((id) => book.clay(id) ?? []).map((c) => ({ id: c.id, pigment: statedPigment(c, 'baked'), density: 1.9, left: 57 }));
+    const search = find({ target: labOf(xyzOfHex(colour)), clays: candidates, grams: 0, locked: [], mostClays: 3 });
+    let step = search.next();
+    while (!step.done) step = search.next();
+    return step.value.map(({ clayIds, units, deltaE: d }) => [partsOf(units).map((p, i) => `${showNumber(p)} ${clayIds[i] ?? ''}`).join(' + '), d]);
+  },
+  equalSteps: ({ one, other, count }) => equalSteps([pigmentOf(one, 1), pigmentOf(other, 1)], count).map((r) => [r.units.join(':'), hexOf(xyzOfLab(r.lab))]),
+  fewestDiscs: ({ one, other, count }) => {
+    const ends = [pigmentOf(one, 1), pigmentOf(other, 1)] as const;
+    return fewestDiscs(ends, equalSteps(ends, count), 1.5);
+  },
   deltaE: ({ one, other }) => deltaE(labOf(xyzOfHex(one)), labOf(xyzOfHex(other))),
   thicknesses: (given) => Object.fromEntries(thicknesses(machine(given)).map((s) => [s.label, [s.mm, s.knowledge]])),
   translate: (given) => {

@@ -1,5 +1,6 @@
 export * from './colourOf.js';
 export * from './flatten.js';
+export * from './ladder.js';
 export * from './normalForm.js';
 export * from './notation.js';
 export * from './recipe.js';

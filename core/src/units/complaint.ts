@@ -54,6 +54,7 @@ const SENTENCES = {
     `There is no machine called “${d.name}”. Yours: ${d.machines}.`,
   'cutter/larger': (d: { cutter: string; sheet: string }) =>
     `A cutter of ${d.cutter} does not fit on a sheet of ${d.sheet}.`,
+  'ladder/count': () => 'A ladder has from 3 to 15 steps, its two ends among them.',
   'count/whole': () => 'The number of pieces has to be a whole number from 1 to 5,000.',
 } as const;
 

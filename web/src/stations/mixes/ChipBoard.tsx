@@ -15,7 +15,7 @@ const SORTS: readonly { readonly value: MixSort; readonly text: string }[] = [
 ];
 
 const Hook = chakra(Link, {
-  base: { display: 'block', textDecoration: 'none', padding: '5px', border: '3px solid transparent', minWidth: 0, _hover: { borderColor: 'hairline' }, '&[aria-current=page], &[aria-current=page]:hover': { borderColor: 'ink' } },
+  base: { display: 'block', textDecoration: 'none', padding: '5px', border: '3px solid transparent', minWidth: 0, _hover: { borderColor: 'hairline' }, '&&&[aria-current=page]': { borderColor: 'ink' } },
 });
 
 /** Every mix as a chip with its ratio. */

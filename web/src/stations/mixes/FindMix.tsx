@@ -33,7 +33,7 @@ const words = (deltaE: number): string =>
   (deltaE < 1 ? 'the same to the eye' : deltaE < 2 ? 'close' : deltaE < 5 ? 'near, but to be told apart' : 'far off');
 
 const ClayRole = chakra('button', {
-  base: { width: '74px', textAlign: 'center', padding: '4px 2px', border: '1px solid transparent', _hover: { borderColor: 'hairline' }, '&[data-role=must], &[data-role=must]:hover': { borderColor: 'ink', borderBottomWidth: '5px' }, '&[data-role=not]': { opacity: 0.45 } },
+  base: { width: '74px', textAlign: 'center', padding: '4px 2px', border: '1px solid transparent', _hover: { borderColor: 'hairline' }, '&&&[data-role=must]': { borderColor: 'ink', borderBottomWidth: '5px' }, '&[data-role=not]': { opacity: 0.45 } },
 });
 
 const labText = ({ l, a, b }: Lab): string => `${l.toFixed(1)} ${a.toFixed(1)} ${b.toFixed(1)}`;

@@ -14,6 +14,7 @@ import { Caption, Key, Note, Second, Word } from '../../theme/pieces.js';
 import { change, put, useRefusal } from '../../wire/save.js';
 import { pigments, recipeOf, useBook } from '../../state/book.js';
 import { HowMuch } from './HowMuch.js';
+import { Ladder } from './Ladder.js';
 import { NotationField } from './NotationField.js';
 import { Stacks } from './Stacks.js';
 
@@ -93,6 +94,7 @@ export function MixingTile({ mix, shelf }: MixingTileProps): ReactElement {
           ))}
         </Flex>
       </Grid>
+      {'flat' in worked && <Ladder name={mix.name} revisionId={shown.id} flat={worked.flat} shelf={shelf} />}
       <Box borderTop="rule" />
       <Grid templateColumns="minmax(0, 1.5fr) minmax(0, 1fr)" gap={6}>
         {'flat' in worked ? <HowMuch flat={worked.flat} recipe={recipeOf(shown.basis, shown.ingredients)} book={book} shelf={shelf} nameAt={(i) => namedIn(shown.ingredients[i], shelf, known).name} /> : <div />}

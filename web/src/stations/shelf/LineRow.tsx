@@ -14,7 +14,7 @@ import { change, useRefusal } from '../../wire/save.js';
 import { today } from '../../state/today.js';
 
 const Clay = chakra('button', {
-  base: { display: 'block', padding: '6px', margin: '-6px', border: '3px solid transparent', _hover: { borderColor: 'hairline' }, '&[aria-pressed=true], &[aria-pressed=true]:hover': { borderColor: 'ink' } },
+  base: { display: 'block', padding: '6px', margin: '-6px', border: '3px solid transparent', _hover: { borderColor: 'hairline' }, '&&&[aria-pressed=true]': { borderColor: 'ink' } },
 });
 
 interface LineRowProps {

@@ -1,0 +1,110 @@
+import { BANDS, deltaE, labOf, mixPigments, type Lab, type Pigment } from '#core/colour';
+import { Fraction, complaint, sumOf } from '#core/units';
+import { type PigmentSource, type Stage } from './colourOf.js';
+import { ratios, unitsOf, type Ratio } from './find/index.js';
+import type { Flat } from './flatten.js';
+
+/** Parts of a ladder as makers usually lay them: from one pure end to the other. */
+export const USUAL_PARTS: readonly Ratio[] = [[1, 0], [8, 1], [4, 1], [2, 1], [1, 1], [1, 2], [1, 4], [1, 8], [0, 1]];
+
+/** One rung: parts of the first mix and of the second, and the colour they give. */
+export interface Rung { readonly units: Ratio; readonly lab: Lab }
+
+/** A mix as one pigment: scattering and absorption add up by volume, so a mix of mixes is a mix. */
+export function pigmentOfMix(flat: Flat, stage: Stage, pigments: PigmentSource): Pigment {
+  const absorption = new Float64Array(BANDS);
+  let scattering = 0;
+  for (const { clay, volume } of flat.shares) {
+    const own = pigments(clay, stage);
+    const v = volume.valueOf();
+    scattering += v * own.scattering;
+    for (let band = 0; band < BANDS; band++) absorption[band] = (absorption[band] as number) + v * (own.absorption[band] as number);
+  }
+  return { scattering, absorption };
+}
+
+const labAt = (ends: readonly [Pigment, Pigment], units: ArrayLike<number>): Lab => labOf(mixPigments(ends, units));
+
+/** The ladder of given parts between two mixes. */
+export const ladder = (ends: readonly [Pigment, Pigment], parts: readonly Ratio[] = USUAL_PARTS): Rung[] =>
+  parts.map((units) => ({ units, lab: labAt(ends, units) }));
+
+const SAMPLES = 600;
+/** Makeable rungs: what halves up to eight parts allow, and pinches beyond. */
+const MAKEABLE: readonly Ratio[] = [
+  ...ratios(2), ...[16, 20, 24, 32, 48, 64].flatMap((n): Ratio[] => [[n, 1], [1, n]]),
+].sort((x, y) => (x[1] ?? 0) / unitsOf(x) - (y[1] ?? 0) / unitsOf(y));
+/** A simpler ratio is taken where it is farther from the even step by no more than this. */
+const TOLERATED = 0.6;
+
+/**
+ * A ladder whose rungs look equally far apart: the way from one mix to the
+ * other is measured in ΔE00, cut into equal pieces, and each cut rounded to
+ * parts that can be laid down, simple ones first.
+ * @param count rungs, the two pure ends among them
+ * @throws Complaint `ladder/count`
+ */
+export function equalSteps(ends: readonly [Pigment, Pigment], count: number): Rung[] {
+  if (!Number.isInteger(count) || count < 3 || count > 15) throw complaint('ladder/count');
+  // closer together near the ends, where a pinch changes most
+  const shares = Array.from({ length: SAMPLES + 1 }, (_, i) => (1 - Math.cos((Math.PI * i) / SAMPLES)) / 2);
+  const colours = shares.map((t) => labAt(ends, [1 - t, t]));
+  const way = [0];
+  for (let i = 1; i <= SAMPLES; i++) way.push((way[i - 1] ?? 0) + deltaE(colours[i - 1] as Lab, colours[i] as Lab));
+  const whole = way[SAMPLES] ?? 0;
+
+  const rungs: Rung[] = [{ units: [1, 0], lab: labAt(ends, [1, 0]) }];
+  const made = MAKEABLE.map((units): Rung => ({ units, lab: labAt(ends, units) }));
+  let from = 0;
+  for (let k = 1; k < count - 1; k++) {
+    const wished = (whole * k) / (count - 1);
+    const at = Math.max(1, way.findIndex((w) => w >= wished));
+    const colour = colours[at] as Lab;
+    // as many makeable ones have to be left as rungs are still to come
+    const open = made.slice(from, made.length - (count - 2 - k));
+    const away = open.map((rung) => deltaE(rung.lab, colour));
+    const least = Math.min(...away);
+    const good = open.flatMap((rung, i) => ((away[i] ?? Infinity) <= least + TOLERATED ? [{ rung, i }] : []));
+    const simplest = good.reduce((a, b) => (unitsOf(b.rung.units) < unitsOf(a.rung.units) ? b : a));
+    rungs.push(simplest.rung);
+    from += simplest.i + 1;
+  }
+  return [...rungs, { units: [0, 1], lab: labAt(ends, [0, 1]) }];
+}
+
+/** Discs of both mixes for each rung, to the quarter disc, and for all of them. */
+export interface CuttingSheet {
+  readonly rungs: readonly (readonly [Fraction, Fraction])[];
+  readonly total: readonly [Fraction, Fraction];
+  /** how far the rounding moves the colour of each rung, ΔE00 */
+  readonly errors: readonly number[];
+}
+
+const quarters = (exact: number): Fraction => new Fraction(Math.max(1, Math.round(exact * 4)), 4);
+
+/**
+ * What to punch for a ladder with `discs` discs in each rung. A mix that is
+ * in a rung at all gets a quarter disc at least.
+ * @throws Complaint `amount/positive`
+ */
+export function cuttingSheet(ends: readonly [Pigment, Pigment], rungs: readonly Rung[], discs: number): CuttingSheet {
+  if (!(discs > 0) || !Number.isFinite(discs)) throw complaint('amount/positive', { what: 'The number of discs' });
+  const cut = rungs.map(({ units }): [Fraction, Fraction] => {
+    const [a = 0, b = 0] = units.map((n) => (n * discs) / unitsOf(units));
+    return [a === 0 ? new Fraction(0) : quarters(a), b === 0 ? new Fraction(0) : quarters(b)];
+  });
+  return {
+    rungs: cut, total: [sumOf(cut.map(([a]) => a)), sumOf(cut.map(([, b]) => b))],
+    errors: rungs.map(({ lab }, i) => deltaE(lab, labAt(ends, (cut[i] ?? []).map((n) => n.valueOf())))),
+  };
+}
+
+const MOST_DISCS = 200;
+
+/** The fewest discs in a rung at which quarter discs move no colour by more than `most`, or null where it takes over 200. */
+export function fewestDiscs(ends: readonly [Pigment, Pigment], rungs: readonly Rung[], most: number): number | null {
+  for (let discs = 1; discs <= MOST_DISCS; discs++) {
+    if (cuttingSheet(ends, rungs, discs).errors.every((error) => error <= most)) return discs;
+  }
+  return null;
+}

@@ -1,0 +1,79 @@
+import fc from 'fast-check';
+import { deltaE, labOf, mixPigments, pigmentOf, xyzOfHex, type Pigment } from '#core/colour';
+import { USUAL_PARTS, colourOf, cuttingSheet, equalSteps, fewestDiscs, flatten, ladder, pigmentOfMix, rememberedPigments, unitsOf, type Rung } from '#core/mix';
+import { sumOf } from '#core/units';
+import { studio } from './arbitraries.js';
+
+const hex = fc.tuple(...[0, 1, 2].map(() => fc.integer({ min: 20, max: 240 }))).map((c) => c.map((v) => v.toString(16).padStart(2, '0')).join(''));
+const pigment = fc.tuple(hex, fc.constantFrom(1, 0.06, 2)).map(([h, s]) => pigmentOf(h, s));
+const ends: fc.Arbitrary<readonly [Pigment, Pigment]> = fc.tuple(pigment, pigment)
+  .filter(([p, q]) => deltaE(labOf(mixPigments([p], [1])), labOf(mixPigments([q], [1]))) > 15);
+const share = ({ units: [a = 0, b = 0] }: Rung): number => b / (a + b);
+const steps = (rungs: readonly Rung[]): number[] => rungs.slice(1).map((r, i) => deltaE(r.lab, rungs[i]?.lab ?? r.lab));
+const unevenness = (rungs: readonly Rung[]): number => { const d = steps(rungs); return Math.max(...d) / (d.reduce((a, b) => a + b, 0) / d.length); };
+
+test('a mix taken as one pigment has the colour of the mix', () => {
+  fc.assert(fc.property(studio, ({ book, recipe }) => {
+    const pigments = rememberedPigments();
+    const flat = flatten(recipe, book);
+    expect(deltaE(labOf(mixPigments([pigmentOfMix(flat, 'baked', pigments)], [1])), colourOf(flat, 'baked', pigments).lab)).toBeLessThan(1e-9);
+  }), { numRuns: 15 });
+});
+
+test('the usual ladder goes from one pure end to the other', () => {
+  const rungs = ladder([pigmentOf('7B1E4B', 1), pigmentOf('F1EEE4', 1)]);
+  expect(rungs.map((r) => r.units.join(':'))).toEqual(['1:0', '8:1', '4:1', '2:1', '1:1', '1:2', '1:4', '1:8', '0:1']);
+  expect(deltaE(rungs[0]?.lab ?? { l: 0, a: 0, b: 0 }, labOf(xyzOfHex('7B1E4B')))).toBeLessThan(0.05);
+  expect(rungs.map((r) => r.lab.l)).toEqual(rungs.map((r) => r.lab.l).sort((a, b) => a - b));
+});
+
+test('equal steps: as many as asked for, in order, pure at the ends, each of them makeable', () => {
+  fc.assert(fc.property(ends, fc.integer({ min: 3, max: 15 }), (e, count) => {
+    const rungs = equalSteps(e, count);
+    expect(rungs).toHaveLength(count);
+    expect([rungs[0]?.units, rungs.at(-1)?.units]).toEqual([[1, 0], [0, 1]]);
+    const shares = rungs.map(share);
+    shares.forEach((s, i) => { if (i > 0) expect(s).toBeGreaterThan(shares[i - 1] ?? 1); });
+    for (const r of rungs) expect(unitsOf(r.units) <= 16 || Math.min(...r.units) === 1).toBe(true);
+  }), { numRuns: 60 });
+});
+
+test('equal steps are more even than usual parts, where usual parts are uneven', () => {
+  fc.assert(fc.property(ends, (e) => {
+    const usual = unevenness(ladder(e, USUAL_PARTS));
+    fc.pre(usual > 2);
+    expect(unevenness(equalSteps(e, USUAL_PARTS.length))).toBeLessThan(usual);
+  }), { numRuns: 40 });
+});
+
+test.each([2, 16, 4.5, NaN])('%p steps are no ladder', (count) => {
+  expect(() => equalSteps([pigmentOf('7B1E4B', 1), pigmentOf('F1EEE4', 1)], count)).toThrow(/from 3 to 15 steps/);
+});
+
+test('the cutting sheet adds up, in quarters, and leaves no mix out of its rung', () => {
+  fc.assert(fc.property(ends, fc.integer({ min: 3, max: 11 }), fc.integer({ min: 1, max: 20 }), (e, count, discs) => {
+    const rungs = equalSteps(e, count);
+    const sheet = cuttingSheet(e, rungs, discs);
+    sheet.rungs.forEach(([a, b], i) => {
+      const [x = 0, y = 0] = rungs[i]?.units ?? [];
+      expect([a.compare(0) > 0, b.compare(0) > 0]).toEqual([x > 0, y > 0]);
+      expect(a.mul(4).d).toBe(1n);
+      expect(Math.abs(a.add(b).valueOf() - discs)).toBeLessThanOrEqual(0.375);
+      const laid = labOf(mixPigments(e, [a.valueOf(), b.valueOf()]));
+      expect(sheet.errors[i]).toBeCloseTo(deltaE(laid, rungs[i]?.lab ?? laid), 9);
+    });
+    expect(sheet.total[0].equals(sumOf(sheet.rungs.map((r) => r[0])))).toBe(true);
+    expect(sheet.total[1].equals(sumOf(sheet.rungs.map((r) => r[1])))).toBe(true);
+  }), { numRuns: 30 });
+  expect(() => cuttingSheet([pigmentOf('7B1E4B', 1), pigmentOf('F1EEE4', 1)], [], 0)).toThrow(/more than zero/);
+});
+
+test('the fewest discs are enough, and one less is not', () => {
+  fc.assert(fc.property(ends, fc.integer({ min: 3, max: 9 }), (e, count) => {
+    const rungs = equalSteps(e, count);
+    const fewest = fewestDiscs(e, rungs, 1.5);
+    if (fewest === null) return;
+    expect(Math.max(...cuttingSheet(e, rungs, fewest).errors)).toBeLessThanOrEqual(1.5);
+    if (fewest > 1) expect(Math.max(...cuttingSheet(e, rungs, fewest - 1).errors)).toBeGreaterThan(1.5);
+  }), { numRuns: 10 });
+});

@@ -1,0 +1,117 @@
+import { Box, Flex, Grid, chakra } from '@chakra-ui/react';
+import { useMemo, useState, type ReactElement } from 'react';
+import { useNavigate } from 'react-router';
+import { hexOf, labOf, mixPigments, xyzOfLab, type Pigment } from '#core/colour';
+import { USUAL_PARTS, cuttingSheet, equalSteps, fewestDiscs, flatten, ladder, pigmentOfMix, type Flat, type Rung } from '#core/mix';
+import { Complaint, Fraction, complaint, readNumber, showNumber } from '#core/units';
+import type { MixAnswer, MixDto, RevisionAnswer, ShelfAnswer } from '#contract';
+import { Choice } from '../../parts/Choice.js';
+import { MaterialPicker, type Picked } from '../../parts/MaterialPicker.js';
+import { Value } from '../../parts/Value.js';
+import { Warning } from '../../parts/Warning.js';
+import { bookOf, pigments } from '../../state/book.js';
+import { Caption, Second, Word } from '../../theme/pieces.js';
+import { ask } from '../../wire/ask.js';
+import { change, useSaid } from '../../wire/save.js';
+
+type Other = Pick<Picked, 'clayId' | 'revisionId' | 'name'> & { readonly flat: Flat };
+const KINDS = [{ value: 'usual', text: 'usual parts' }, { value: 'equal', text: 'equal steps' }] as const;
+
+/** ΔE00 from which two colours can be told apart side by side. */
+const SEEN = 1.5;
+
+const RungButton = chakra('button', { base: { height: '84px', width: '100%', display: 'block', border: '3px solid transparent', _hover: { borderColor: 'ink' }, _disabled: { cursor: 'default', _hover: { borderColor: 'transparent' } } } });
+
+const alone = (shelf: ShelfAnswer, revisions: readonly RevisionAnswer[], { clayId, revisionId }: Pick<Picked, 'clayId' | 'revisionId'>): Flat =>
+  flatten({ basis: 'volume', ingredients: [{ parts: new Fraction(1), of: clayId === null ? { revision: revisionId ?? '' } : { clay: clayId } }] }, bookOf(shelf, revisions));
+
+/** The lightest clay of the shelf: what most mixes are stretched with. */
+function lightest(shelf: ShelfAnswer): Other | null {
+  const all = shelf.clays.filter((c) => !c.retired && c.kind === 'opaque').map((clay) => ({ clay, l: labOf(mixPigments([pigments(clay, 'baked')], [1])).l }));
+  const best = all.sort((a, b) => b.l - a.l)[0]?.clay;
+  return best ? { clayId: best.id, revisionId: null, name: best.name, flat: alone(shelf, [], { clayId: best.id, revisionId: null }) } : null;
+}
+
+interface LadderProps { readonly name: string; readonly revisionId: string; readonly flat: Flat; readonly shelf: ShelfAnswer }
+
+/** The way from this mix to another one, in usual parts or in steps that look equal, and what to punch for it. */
+export function Ladder({ name, revisionId, flat, shelf }: LadderProps): ReactElement | null {
+  const navigate = useNavigate();
+  const [chosen, setChosen] = useState<Other | null>(null);
+  const [picking, setPicking] = useState(false);
+  const [kind, setKind] = useState<'usual' | 'equal'>('usual');
+  const [count, setCount] = useState(7);
+  const [discs, setDiscs] = useState(4);
+  const [wrong, setWrong] = useState<string | null>(null);
+  const other = useMemo(() => chosen ?? lightest(shelf), [chosen, shelf]);
+  const worked = useMemo((): { rungs: Rung[]; ends: readonly [Pigment, Pigment] } | { wrong: string } | null => {
+    if (!other) return null;
+    const ends = [pigmentOfMix(flat, 'baked', pigments), pigmentOfMix(other.flat, 'baked', pigments)] as const;
+    try {
+      return { ends, rungs: kind === 'usual' ? ladder(ends, USUAL_PARTS) : equalSteps(ends, count) };
+    } catch (error) {
+      if (error instanceof Complaint) return { wrong: error.message };
+      throw error;
+    }
+  }, [flat, other, kind, count]);
+  if (!other || !worked) return null;
+  const pick = async ({ clayId, revisionId: of, name: called }: Picked): Promise<void> => {
+    setPicking(false);
+    const revisions = of === null ? [] : await ask<RevisionAnswer[]>('GET', `/api/revisions/${of}`);
+    setChosen({ clayId, revisionId: of, name: called, flat: alone(shelf, revisions, { clayId, revisionId: of }) });
+  };
+  const make = async (rung: Rung): Promise<void> => {
+    const id = crypto.randomUUID();
+    const [a = 0, b = 0] = rung.units;
+    const dto: MixDto = {
+      id, version: 0, name: `${name} ${a} to ${b} ${other.name}`.slice(0, 80), note: '', retired: false, basis: 'volume',
+      ingredients: [{ parts: String(a), clayId: null, revisionId }, { parts: String(b), clayId: other.clayId, revisionId: other.revisionId }],
+    };
+    const path = `/api/mixes/${id}`;
+    if (await change<MixAnswer>('PUT', path, dto)) void navigate(`/mixes/${id}`);
+    else setWrong(useSaid.getState().refused[path]?.message ?? null);
+  };
+  const sheet = 'rungs' in worked ? cuttingSheet(worked.ends, worked.rungs, discs) : null;
+  const missed = sheet ? sheet.errors.flatMap((error, i) => (error > SEEN ? [i + 1] : [])) : [];
+  const needed = missed.length > 0 && 'rungs' in worked ? fewestDiscs(worked.ends, worked.rungs, SEEN) : null;
+  return (
+    <Box as="section" aria-label="Ladder">
+      <Flex alignItems="baseline" gap={3} wrap="wrap" marginBottom={2}>
+        <h2>Ladder</h2>
+        <Second>to <Word onClick={() => { setPicking(true); }}>{other.name}</Word> · <Choice label="Steps of the ladder" value={kind} options={KINDS} onChange={setKind} />
+          {kind === 'equal' && <> · <Value label="Number of steps" text={String(count)} read={readCount} onChange={setCount} /> of them</>}</Second>
+      </Flex>
+      {picking && <MaterialPicker label="Where the ladder leads" onPick={(p) => { void pick(p); }} onCancel={() => { setPicking(false); }} />}
+      {'wrong' in worked ? <Warning>{worked.wrong}</Warning> : (
+        <Grid as="ol" gridAutoFlow="column" gridAutoColumns="minmax(0, 1fr)" aria-label="Steps">
+          {worked.rungs.map((rung, i) => {
+            const [a = 0, b = 0] = rung.units;
+            const [x, y] = sheet?.rungs[i] ?? [];
+            return (
+              <Box as="li" key={rung.units.join()} textAlign="center" listStyleType="none">
+                <RungButton aria-label={`Make a mix of ${a} ${name} to ${b} ${other.name}`} title="make this mix" disabled={a === 0 || b === 0} style={{ background: `#${hexOf(xyzOfLab(rung.lab))}` }} onClick={() => { void make(rung); }} />
+                <Box fontWeight={700} fontSize="small" marginTop={1}>{a}:{b}</Box>
+                {x && y && <Caption>{[x, y].filter((d) => d.compare(0) > 0).map(showNumber).join(' + ')}</Caption>}
+              </Box>
+            );
+          })}
+        </Grid>
+      )}
+      {sheet && <Box fontSize="small" marginTop={1}>With <Value label="Discs in each step" text={showNumber(new Fraction(discs))} read={readDiscs} onChange={setDiscs} /> discs in each step, punch {showNumber(sheet.total[0])} of {name} and {showNumber(sheet.total[1])} of {other.name}.</Box>}
+      {missed.length > 0 && <Warning>Quarter discs miss step {missed.join(', ')} by more than the eye lets pass{needed === null ? '; weigh those' : `: lay ${needed} discs in each step, or weigh those`}.</Warning>}
+      {wrong !== null && <Warning>{wrong}</Warning>}
+    </Box>
+  );
+}
+
+function readCount(text: string): number {
+  const count = readNumber(text).valueOf();
+  if (!Number.isInteger(count) || count < 3 || count > 15) throw complaint('ladder/count');
+  return count;
+}
+
+function readDiscs(text: string): number {
+  const discs = readNumber(text).valueOf();
+  if (!(discs > 0) || discs > 500) throw complaint('unit/range', { what: 'The number of discs', low: '¼', high: '500' });
+  return discs;
+}
