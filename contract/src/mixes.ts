@@ -1,7 +1,7 @@
-import { BASES, type Basis } from '#core/mix';
+import { BASES, CHIP_WAYS, STAGES, type Basis, type ChipWay, type Stage } from '#core/mix';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, ValidateNested } from 'class-validator';
 import { Type } from 'class-transformer';
-import { Id, Name, Optional, Parts, Text, Version } from './rules.js';
+import { Between, Id, IsoDate, Name, Optional, Parts, Text, Version } from './rules.js';
 
 /** One ingredient: a clay or a revision of another mix, never both. */
 export class IngredientDto {
@@ -24,6 +24,19 @@ export class MixDto {
   @ValidateNested({ each: true })
   @Type(() => IngredientDto)
   ingredients!: IngredientDto[];
+}
+
+/** PUT /api/chips/:id: a chip that was made of a revision, and the colour it has. */
+export class ChipDto {
+  @Id() id!: string;
+  @Version() version!: number;
+  @Id() revisionId!: string;
+  @IsoDate() madeOn!: string;
+  @IsIn(STAGES, { message: 'A chip is baked or raw.' }) stage!: Stage;
+  @Between('L*', 0, 100, '') l!: number;
+  @Between('a*', -128, 128, '') a!: number;
+  @Between('b*', -128, 128, '') b!: number;
+  @IsIn(CHIP_WAYS, { message: 'A chip is measured by a colour reader, from a photograph or by eye.' }) way!: ChipWay;
 }
 
 /** POST /api/notation: typed notation to be understood with the names on the shelf. */
@@ -61,6 +74,8 @@ export interface MixAnswer {
   readonly revisions: readonly RevisionAnswer[];
   /** all revisions that the recipes rest on */
   readonly referenced: readonly RevisionAnswer[];
+  /** of all revisions, newest first */
+  readonly chips: readonly ChipDto[];
   /** mixes with the same normal form: the same colour under another name */
   readonly sameAs: readonly { readonly id: string; readonly name: string }[];
   readonly usedIn: readonly { readonly id: string; readonly name: string }[];

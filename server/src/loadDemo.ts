@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { INestApplicationContext } from '@nestjs/common';
-import { CUTTING, batches, blocks, clays, idOf, lines, machines, mixes, setup } from '#demo';
+import { CUTTING, batches, blocks, chips, clays, idOf, lines, machines, mixes, setup } from '#demo';
 import type { BatchDto, LayerDto } from '#contract';
 import { BatchesService } from './batches/batches.service.js';
 import { DB } from './db/db.module.js';
@@ -32,6 +32,10 @@ export async function loadDemo(app: INestApplicationContext): Promise<void> {
     await mixing.save(made(), {
       id: idOf(`mix ${name}`), version: 0, name, note, basis, retired: false, ingredients: [...ingredients],
     });
+  }
+  for (const { mix, on, stage, lab: [l, a, b], way } of chips) {
+    const revisionId = studio.newest(idOf(`mix ${mix}`))?.id ?? '';
+    await mixing.saveChip(made(), { id: idOf(`chip ${mix} ${on} ${stage}`), version: 0, revisionId, madeOn: on, stage, l, a, b, way });
   }
   const layer = (of: string, setting: string, id: string): LayerDto => {
     const revisionId = studio.newest(idOf(`mix ${of}`))?.id ?? null;

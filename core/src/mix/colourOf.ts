@@ -2,7 +2,12 @@ import { type Clay, strengthOf } from '#core/clay';
 import { hexOf, labOf, mixPigments, pigmentOf, type Lab, type Pigment } from '#core/colour';
 import type { Flat } from './flatten.js';
 
-export type Stage = 'raw' | 'baked';
+export const STAGES = ['baked', 'raw'] as const;
+export type Stage = (typeof STAGES)[number];
+
+/** How the colour of a chip was measured. */
+export const CHIP_WAYS = ['colour reader', 'photograph', 'by eye'] as const;
+export type ChipWay = (typeof CHIP_WAYS)[number];
 
 export interface MixColour {
   readonly lab: Lab;

@@ -1,6 +1,6 @@
 import { integer, index, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import type { Firmness, Kind } from '#core/clay';
-import type { Basis } from '#core/mix';
+import type { Basis, ChipWay, Stage } from '#core/mix';
 import type { ReadingWay } from '#core/sheet';
 
 /** The single description of the tables. Every table that a person's change touches has a text id. */
@@ -66,6 +66,18 @@ export const ingredients = sqliteTable('ingredient', {
 }, (t) => [
   index('ingredient_revision').on(t.revisionId), index('ingredient_clay').on(t.clayId), index('ingredient_inner').on(t.innerId),
 ]);
+
+/** A sample of a mix that was made and looked at. */
+export const chips = sqliteTable('chip', {
+  id: id(), version: version(),
+  revisionId: text('revision_id').notNull().references(() => revisions.id),
+  madeOn: text('made_on').notNull(),
+  stage: text('stage').$type<Stage>().notNull(),
+  l: real('l').notNull(),
+  a: real('a').notNull(),
+  b: real('b').notNull(),
+  way: text('way').$type<ChipWay>().notNull(),
+}, (t) => [index('chip_revision').on(t.revisionId)]);
 
 export const machines = sqliteTable('machine', {
   id: id(), version: version(),
@@ -189,7 +201,7 @@ export const counters = sqliteTable('counter', {
 
 /** The tables that changes write, parents before children. */
 export const TABLES = {
-  line: lines, clay: clays, block: blocks, mix: mixes, revision: revisions, ingredient: ingredients,
+  line: lines, clay: clays, block: blocks, mix: mixes, revision: revisions, ingredient: ingredients, chip: chips,
   machine: machines, setting: settings, reading: readings, benchSetup,
   batch: batches, piece: pieces, layer: layers,
   entry: entries, entryPiece: entryPieces, entryMix: entryMixes, entryTaking: entryTakings,

@@ -1,5 +1,5 @@
 import { Body, Controller, Delete, Get, HttpCode, Inject, Param, Post, Put, Query } from '@nestjs/common';
-import { MIX_SORTS, MixDto, NotationDto, type MixAnswer, type MixListAnswer, type NotationAnswer, type RevisionAnswer } from '#contract';
+import { ChipDto, MIX_SORTS, MixDto, NotationDto, type MixAnswer, type MixListAnswer, type NotationAnswer, type RevisionAnswer } from '#contract';
 import { ChangeId, fromQuery } from '../access/changeId.js';
 import { sameId } from '../access/problem.js';
 import { Board } from './board.js';
@@ -39,6 +39,18 @@ export class MixesController {
   @HttpCode(204)
   remove(@Param('id') id: string, @ChangeId() change: string, @Query('version') version: string): Promise<void> {
     return this.service.remove(change, id, Number(version));
+  }
+
+  @Put('chips/:id')
+  saveChip(@Param('id') id: string, @ChangeId() change: string, @Body() body: ChipDto): Promise<ChipDto> {
+    sameId(id, body.id);
+    return this.service.saveChip(change, body);
+  }
+
+  @Delete('chips/:id')
+  @HttpCode(204)
+  removeChip(@Param('id') id: string, @ChangeId() change: string, @Query('version') version: string): Promise<void> {
+    return this.service.removeChip(change, id, Number(version));
   }
 
   @Get('revisions/:id')

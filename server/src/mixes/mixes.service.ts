@@ -2,7 +2,7 @@ import { Inject, Injectable } from '@nestjs/common';
 import { randomUUID } from 'node:crypto';
 import { Complaint, readNumber } from '#core/units';
 import { checkParts, flatten, openBrackets, parseNotation, restsOn, type Recipe } from '#core/mix';
-import type { IngredientDto, MixAnswer, MixDto, NotationAnswer, RevisionAnswer } from '#contract';
+import type { ChipDto, IngredientDto, MixAnswer, MixDto, NotationAnswer, RevisionAnswer } from '#contract';
 import { checkVersion, inUse, notThere, refused } from '../access/problem.js';
 import { Journal, type Draft, type Row } from '../db/journal.js';
 import { Board } from './board.js';
@@ -29,6 +29,7 @@ export class MixesService {
       id, version: mix.version, name: mix.name, note: mix.note, retired: mix.retired,
       revisions: await this.answers(rows.map((r) => r.id)),
       referenced: await this.answers([...referenced, ...this.newerThan(referenced)]),
+      chips: await this.store.chipsOf(rows.map((r) => r.id)),
       sameAs: this.board.twinsOf(id),
       usedIn: [...users].map(([user, name]) => ({ id: user, name })),
     };
@@ -67,6 +68,28 @@ export class MixesService {
         : changed ? `${dto.name.trim()} is now ${this.studio.notation(recipe)}` : `changed ${dto.name.trim()}`;
     });
     return this.open(dto.id);
+  }
+
+  async saveChip(changeId: string, dto: ChipDto): Promise<ChipDto> {
+    await this.journal.change(changeId, async (draft) => {
+      const stored = await draft.find('chip', dto.id);
+      const revision = this.studio.one('revision', dto.revisionId);
+      if (!revision) throw refused('The recipe of this chip is not there any more.', 'revisionId');
+      await checkVersion('This chip', stored?.version, dto.version, () => stored);
+      await draft.put('chip', { ...dto, version: draft.version });
+      draft.summary = `${stored ? 'changed a chip' : 'new chip'} of ${this.studio.nameOf(dto.revisionId)}`;
+    });
+    return await this.store.chip(dto.id) ?? dto;
+  }
+
+  async removeChip(changeId: string, id: string, version: number): Promise<void> {
+    await this.journal.change(changeId, async (draft) => {
+      const chip = await draft.find('chip', id);
+      if (!chip) throw notThere('This chip');
+      await checkVersion('This chip', chip.version, version, () => chip);
+      draft.remove('chip', [chip]);
+      draft.summary = `struck out a chip of ${this.studio.nameOf(chip.revisionId)}`;
+    });
   }
 
   async remove(changeId: string, id: string, version: number): Promise<void> {

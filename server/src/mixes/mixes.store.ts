@@ -1,8 +1,9 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { eq, inArray } from 'drizzle-orm';
+import { desc, eq, inArray } from 'drizzle-orm';
 import { DB } from '../db/db.module.js';
+import type { Row } from '../db/journal.js';
 import type { Db } from '../db/open.js';
-import { batches, entries, entryMixes, layers, pieces } from '../db/schema.js';
+import { batches, chips, entries, entryMixes, layers, pieces } from '../db/schema.js';
 
 @Injectable()
 export class MixesStore {
@@ -11,18 +12,30 @@ export class MixesStore {
   /** Those of the revisions that something was made from. */
   async madeOf(revisionIds: readonly string[]): Promise<Set<string>> {
     if (revisionIds.length === 0) return new Set();
-    const rows = await this.db.selectDistinct({ id: entryMixes.revisionId }).from(entryMixes)
-      .where(inArray(entryMixes.revisionId, [...revisionIds]));
+    const ids = [...revisionIds];
+    const rows = await this.db.selectDistinct({ id: entryMixes.revisionId }).from(entryMixes).where(inArray(entryMixes.revisionId, ids))
+      .union(this.db.selectDistinct({ id: chips.revisionId }).from(chips).where(inArray(chips.revisionId, ids)));
     return new Set(rows.map((r) => r.id));
   }
 
-  /** Batches and diary entries that use the revisions, in words. */
+  /** Newest first. */
+  chipsOf(revisionIds: readonly string[]): Promise<Row<'chip'>[]> {
+    return this.db.select().from(chips).where(inArray(chips.revisionId, [...revisionIds])).orderBy(desc(chips.madeOn), desc(chips.version));
+  }
+
+  async chip(id: string): Promise<Row<'chip'> | undefined> {
+    const [row] = await this.db.select().from(chips).where(eq(chips.id, id));
+    return row;
+  }
+
+  /** Chips, batches and diary entries that use the revisions, in words. */
   async usesOf(revisionIds: readonly string[]): Promise<string[]> {
     const inBatches = await this.db.selectDistinct({ name: batches.name }).from(layers)
       .innerJoin(pieces, eq(pieces.id, layers.pieceId)).innerJoin(batches, eq(batches.id, pieces.batchId))
       .where(inArray(layers.revisionId, [...revisionIds]));
     const inDiary = await this.db.selectDistinct({ title: entries.title }).from(entryMixes)
       .innerJoin(entries, eq(entries.id, entryMixes.entryId)).where(inArray(entryMixes.revisionId, [...revisionIds]));
-    return [...inBatches.map((b) => `the batch ${b.name}`), ...inDiary.map((e) => `the diary entry ${e.title}`)];
+    const logged = (await this.chipsOf(revisionIds)).length;
+    return [...(logged > 0 ? [logged === 1 ? 'a chip that was made of it' : `${logged} chips that were made of it`] : []), ...inBatches.map((b) => `the batch ${b.name}`), ...inDiary.map((e) => `the diary entry ${e.title}`)];
   }
 }

@@ -4,7 +4,7 @@ import { chakra } from '@chakra-ui/react';
 
 export const Action = chakra('button', {
   base: {
-    border: 'rule', paddingX: 4, minHeight: '38px', fontWeight: 600, fontSize: 'small', background: 'transparent',
+    border: 'rule', paddingX: 4, minHeight: '38px', fontWeight: 600, fontSize: 'small', background: 'transparent', whiteSpace: 'nowrap', flex: 'none',
     display: 'inline-flex', alignItems: 'center', justifyContent: 'center', gap: 2,
     _hover: { background: 'tile' },
     _disabled: { color: 'hairline', borderColor: 'hairline', background: 'transparent' },

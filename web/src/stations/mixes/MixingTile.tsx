@@ -13,6 +13,7 @@ import { useTile } from '../../state/tile.js';
 import { Caption, Key, Note, Second, Word } from '../../theme/pieces.js';
 import { change, put, useRefusal } from '../../wire/save.js';
 import { pigments, recipeOf, useBook } from '../../state/book.js';
+import { Chips, LastChip, type Predicted } from './Chips.js';
 import { HowMuch } from './HowMuch.js';
 import { Ladder } from './Ladder.js';
 import { NotationField } from './NotationField.js';
@@ -63,6 +64,10 @@ export function MixingTile({ mix, shelf }: MixingTileProps): ReactElement {
   const old = shown !== newest;
   const notation = printNotation(shown.ingredients.map((i) => ({ parts: new Fraction(i.parts), of: namedIn(i, shelf, known) })));
   const outdated = shown.ingredients.flatMap((i) => known.find((r) => r.id === i.revisionId && !r.newest) ?? []);
+  const predicted: Predicted = (revisionId, stage) => {
+    const recipe = book.recipe(revisionId);
+    return recipe ? colourOf(flatten(recipe, book), stage, pigments).lab : null;
+  };
   const fieldWrong = refusal && !refusal.sentenceFor('name') ? refusal.message : null;
   return (
     <Flex direction="column" gap={4} padding={5} overflowY="auto" minWidth={0}>
@@ -83,6 +88,7 @@ export function MixingTile({ mix, shelf }: MixingTileProps): ReactElement {
               <Flex direction="column" gap={3}>
                 <Box><Caption>baked</Caption><Box fontWeight={700} lineHeight={1.3}>L* {Math.round(baked.lab.l)}</Box><Box fontSize="small">C* {Math.round(chromaHue(baked.lab).c)}<br />h {Math.round(chromaHue(baked.lab).h)}</Box></Box>
                 <Box><Caption>raw</Caption><Box height="42px" borderRadius="6px" style={{ background: `#${colourOf(worked.flat, 'raw', pigments).hex}` }} /></Box>
+                <LastChip chips={mix.chips} shown={shown} predicted={predicted} />
                 <Caption>predicted; strengths assumed</Caption>
                 <Word fontSize="small" onClick={() => { if (newest) carry({ mixId: mix.id, revisionId: newest.id, name: mix.name, hex: baked.hex }); }}>carry <Key>C</Key></Word>
               </Flex>
@@ -99,7 +105,8 @@ export function MixingTile({ mix, shelf }: MixingTileProps): ReactElement {
       <Grid templateColumns="minmax(0, 1.5fr) minmax(0, 1fr)" gap={6}>
         {'flat' in worked ? <HowMuch flat={worked.flat} recipe={recipeOf(shown.basis, shown.ingredients)} book={book} shelf={shelf} nameAt={(i) => namedIn(shown.ingredients[i], shelf, known).name} /> : <div />}
         <Flex direction="column" gap={2} alignItems="flex-start">
-          <h2>Written down</h2>
+          <Chips chips={mix.chips} revisions={mix.revisions} shown={shown} predicted={predicted} />
+          <Box as="h2" marginTop={3}>Written down</Box>
           <NoteBox note={mix.note} onChange={(note) => { save({ note }); }} />
           {mix.revisions.length > 1 && <Second>revisions {mix.revisions.map((r) => <span key={r.id}> <Word aria-pressed={r === shown} fontWeight={r === shown ? 700 : 400} onClick={() => { setSeen(r.id); }}>{r.number}</Word></span>)}</Second>}
           {mix.usedIn.length > 0 && <Second>used in {mix.usedIn.map((m, i) => <span key={m.id}>{i > 0 && ' · '}<Link to={`/mixes/${m.id}`}>{m.name}</Link></span>)}</Second>}

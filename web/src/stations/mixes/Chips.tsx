@@ -1,0 +1,101 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useState, type ReactElement } from 'react';
+import { deltaE, hexOf, readColour, xyzOfLab, type Lab } from '#core/colour';
+import { CHIP_WAYS, STAGES, type ChipWay, type Stage } from '#core/mix';
+import { Complaint } from '#core/units';
+import type { ChipDto, RevisionAnswer } from '#contract';
+import { Choice } from '../../parts/Choice.js';
+import { Value } from '../../parts/Value.js';
+import { Warning } from '../../parts/Warning.js';
+import { readDay } from '../../state/readDay.js';
+import { showDate, today } from '../../state/today.js';
+import { Action, Caption, Field, Second, Word } from '../../theme/pieces.js';
+import { change, useRefusal } from '../../wire/save.js';
+
+const WAY_OPTIONS = CHIP_WAYS.map((value) => ({ value, text: value }));
+const STAGE_OPTIONS = STAGES.map((value) => ({ value, text: value }));
+
+/** What the mix is predicted to be, raw and baked, by its revision. */
+export type Predicted = (revisionId: string, stage: Stage) => Lab | null;
+
+interface ChipsProps {
+  readonly chips: readonly ChipDto[];
+  readonly revisions: readonly RevisionAnswer[];
+  readonly shown: RevisionAnswer;
+  readonly predicted: Predicted;
+}
+
+/** The newest baked chip of a revision, and how far it is from what was predicted. */
+export function LastChip({ chips, shown, predicted }: Omit<ChipsProps, 'revisions'>): ReactElement | null {
+  const last = chips.find((c) => c.revisionId === shown.id && c.stage === 'baked');
+  const wished = predicted(shown.id, 'baked');
+  if (!last || !wished) return null;
+  return (
+    <Box>
+      <Caption>your last chip</Caption>
+      <Box height="42px" borderRadius="6px" style={{ background: `#${hexOf(xyzOfLab(last))}` }} />
+      <Box fontSize="small"><b>ΔE {deltaE(last, wished).toFixed(1)}</b> from this</Box>
+    </Box>
+  );
+}
+
+/** Chips that were really made: measured colour beside the predicted one, and a line to log the next. */
+export function Chips({ chips, revisions, shown, predicted }: ChipsProps): ReactElement {
+  return (
+    <Box as="section" aria-label="Chips you made" width="100%">
+      <Box as="h2" marginBottom={2}>Chips you made</Box>
+      {chips.length === 0 && <Second>None yet. Made one? Write down how it reads.</Second>}
+      <Flex as="ul" direction="column" gap={2}>
+        {chips.map((chip) => <OneChip key={chip.id} chip={chip} predicted={predicted(chip.revisionId, chip.stage)} number={revisions.length > 1 ? revisions.find((r) => r.id === chip.revisionId)?.number : undefined} />)}
+      </Flex>
+      <LogChip revisionId={shown.id} />
+    </Box>
+  );
+}
+
+function OneChip({ chip, predicted, number }: { readonly chip: ChipDto; readonly predicted: Lab | null; readonly number: number | undefined }): ReactElement {
+  return (
+    <Flex as="li" gap={3} alignItems="center">
+      <Flex width="64px" height="34px" borderRadius="5px" overflow="hidden" flex="none" aria-hidden>
+        <Box flex={1} style={{ background: `#${hexOf(xyzOfLab(chip))}` }} />
+        {predicted && <Box flex={1} style={{ background: `#${hexOf(xyzOfLab(predicted))}` }} />}
+      </Flex>
+      <Box flex={1} fontSize="small" lineHeight={1.3}>
+        {predicted && <><b>ΔE {deltaE(chip, predicted).toFixed(1)}</b> from the prediction</>}<br />
+        <Caption>{showDate(chip.madeOn)} · {chip.stage}, {chip.way}{number === undefined ? '' : ` · revision ${number}`} · {chip.l.toFixed(1)} {chip.a.toFixed(1)} {chip.b.toFixed(1)}</Caption>
+      </Box>
+      <Word fontSize="small" onClick={() => { void change('DELETE', `/api/chips/${chip.id}?version=${chip.version}`); }}>strike out</Word>
+    </Flex>
+  );
+}
+
+function LogChip({ revisionId }: { readonly revisionId: string }): ReactElement {
+  const [id, setId] = useState<string>(() => crypto.randomUUID());
+  const [text, setText] = useState('');
+  const [wrong, setWrong] = useState<string | null>(null);
+  const [stage, setStage] = useState<Stage>('baked');
+  const [way, setWay] = useState<ChipWay>('colour reader');
+  const [madeOn, setMadeOn] = useState(today());
+  const path = `/api/chips/${id}`;
+  const refusal = useRefusal(path);
+  const log = async (): Promise<void> => {
+    try {
+      const { l, a, b } = readColour(text);
+      const dto: ChipDto = { id, version: 0, revisionId, madeOn, stage, l, a, b, way };
+      if (await change<ChipDto>('PUT', path, dto)) { setText(''); setId(crypto.randomUUID()); }
+    } catch (error) {
+      if (!(error instanceof Complaint)) throw error;
+      setWrong(error.message);
+    }
+  };
+  return (
+    <Box as="form" marginTop={3} onSubmit={(e) => { e.preventDefault(); void log(); }}>
+      <Flex gap={2}>
+        <Field aria-label="How the chip reads" placeholder="AA3361 or 41 52 4" value={text} onChange={(e) => { setText(e.currentTarget.value); setWrong(null); }} />
+        <Action type="submit">Log it</Action>
+      </Flex>
+      <Box fontSize="small" marginTop={1}><Choice label="The chip is" value={stage} options={STAGE_OPTIONS} onChange={setStage} />, by <Choice label="Read how" value={way} options={WAY_OPTIONS} onChange={setWay} />, on <Value label="Chip made on" text={showDate(madeOn)} read={(t) => readDay(t) ?? today()} onChange={setMadeOn} /></Box>
+      {wrong ?? refusal ? <Warning>{wrong ?? refusal?.message}</Warning> : null}
+    </Box>
+  );
+}
