@@ -34,6 +34,18 @@ const VIEWS = {
     await page.keyboard.press('Enter');
     await page.locator('[data-search=done]').waitFor();
   },
+  apart: async () => {
+    await open('mixes/apart');
+    await page.getByRole('list', { name: /^Stack/ }).getByText('Radish skin', { exact: true }).waitFor();
+    for (const name of ['Outer leek', 'Radish skin', 'Beet ring', 'Cabbage vein']) {
+      // what lies on the tile is in the stack already
+      if (await page.getByRole('list', { name: /^Stack/ }).getByText(name, { exact: true }).count() > 0) continue;
+      await page.getByRole('button', { name: /Lay down|Another colour/ }).click();
+      await page.getByRole('combobox', { name: 'Colour to add to the stack' }).fill(name);
+      await page.keyboard.press('Enter');
+      await page.getByRole('list', { name: /^Stack/ }).getByText(name, { exact: true }).waitFor();
+    }
+  },
   sheets: async () => { await open('sheets'); await page.getByLabel('A thickness as somebody else says it').fill('setting 4 of Blue travel crank'); },
   batches: async () => { await open('batches'); await card(/Beetroot-ring drop earrings/); },
   bench: async () => {

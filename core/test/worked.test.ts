@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { cutterOf, cuttingLayout, againstShelf, minutesFor, takeFrom } from '#core/batch';
 import { conditioningOf, type Block, type Clay, type Firmness, type Kind } from '#core/clay';
-import { chromaHue, deltaE, hexOf, kOverS, labOf, mixPigments, pigmentOf, reflectance, xyzOfHex, xyzOfLab } from '#core/colour';
+import { apart, chromaHue, deltaE, hexOf, kOverS, labOf, mixPigments, pigmentOf, readColour, reflectance, xyzOfHex, xyzOfLab } from '#core/colour';
 import { colourOf, equalSteps, fewestDiscs, find, flatten, normalForm, partsOf, statedPigment, openBrackets, parseNotation, printNotation, toDiscs, untilGone, type Basis, type Book, type Recipe } from '#core/mix';
 import { areaOfSheet, dialLabels, discVolume, massOfSheet, thicknesses, thicknessOfSheet, translate, type Machine } from '#core/sheet';
 import { readLength, readMass, readTemperature, showNumber } from '#core/units';
@@ -87,6 +87,7 @@ const MODELS: Readonly<Record<string, (given: Given) => unknown>> = {
     const ends = [pigmentOf(one, 1), pigmentOf(other, 1)] as const;
     return fewestDiscs(ends, equalSteps(ends, count), 1.5);
   },
+  apart: ({ one, other }) => apart(readColour(one), readColour(other)),
   deltaE: ({ one, other }) => deltaE(labOf(xyzOfHex(one)), labOf(xyzOfHex(other))),
   thicknesses: (given) => Object.fromEntries(thicknesses(machine(given)).map((s) => [s.label, [s.mm, s.knowledge]])),
   translate: (given) => {

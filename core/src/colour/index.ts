@@ -1,3 +1,4 @@
+export * from './apart.js';
 export { BANDS, WEIGHTS, WHITE } from './bands.js';
 export { ciede2000 } from './ciede2000.js';
 export { deltaE } from './difference.js';

@@ -30,6 +30,9 @@ function useChoices(search: string, without?: string): { readonly choices: Choic
     ...(shelf.data?.clays ?? []).filter((c) => !c.retired && fits(c.name)).map((c) => ({ key: c.id, clayId: c.id, revisionId: null, name: c.name, hex: c.bakedHex, hint: lineName(c.lineId) })),
     ...cards.map((c) => ({ key: c.id, clayId: null, revisionId: c.revisionId, name: c.name, hex: c.hex, hint: c.notation })),
   ];
+  // those that are called so before those that only hold something called so
+  const rank = ({ name }: Choice): number => [name.toLowerCase() === wanted, name.toLowerCase().startsWith(wanted), fits(name), true].indexOf(true);
+  all.sort((a, b) => rank(a) - rank(b));
   return { choices: all.slice(0, 40), settled: !mixes.isPlaceholderData && mixes.data !== undefined };
 }
 

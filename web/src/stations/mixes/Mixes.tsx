@@ -8,6 +8,10 @@ import { ChipBoard } from './ChipBoard.js';
 import { MixingTile } from './MixingTile.js';
 import { NewMix } from './NewMix.js';
 
+/** What stands at the place of a mix without being one. */
+const TOOLS = ['new', 'find', 'apart'] as const;
+
+const StayApart = lazy(async () => ({ default: (await import('./StayApart.js')).StayApart }));
 const FindMix = lazy(async () => ({ default: (await import('./FindMix.js')).FindMix }));
 
 /** The chip board and the mixing tile. */
@@ -15,12 +19,14 @@ export default function Mixes(): ReactElement {
   const { mixId } = useParams();
   const navigate = useNavigate();
   const shelf = useShelf();
-  const mix = useMix(mixId === 'new' || mixId === 'find' ? undefined : mixId);
+  const tool = TOOLS.find((t) => t === mixId);
+  const mix = useMix(tool === undefined ? mixId : undefined);
   const all = useMixCards({ search: '', sort: 'hue' });
   const first = all.data?.pages[0];
   useKeys('Mixes', [
     { key: 'n', does: 'New mix', run: () => { void navigate('/mixes/new'); } },
     { key: 'f', does: 'Find a mix for a colour', run: () => { void navigate('/mixes/find'); } },
+    { key: 'd', does: 'Do colours stay apart?', run: () => { void navigate('/mixes/apart'); } },
   ]);
   if (!shelf.data || !first) return <Reading error={shelf.error ?? all.error} />;
   if (shelf.data.clays.length === 0) {
@@ -32,7 +38,7 @@ export default function Mixes(): ReactElement {
   return (
     <Grid templateColumns="268px 1fr" height="100%" minHeight={0}>
       <ChipBoard chosen={mixId} />
-      {mixId === 'find' ? <Suspense fallback={<Reading error={null} />}><FindMix shelf={shelf.data} /></Suspense> : mixId === 'new' ? <NewMix count={first.total} shelf={shelf.data} />
+      {tool === 'find' || tool === 'apart' ? <Suspense fallback={<Reading error={null} />}>{tool === 'find' ? <FindMix shelf={shelf.data} /> : <StayApart shelf={shelf.data} />}</Suspense> : tool === 'new' ? <NewMix count={first.total} shelf={shelf.data} />
         : mixId === undefined ? nothing
           : mix.data ? <MixingTile key={mixId} mix={mix.data} shelf={shelf.data} /> : <Reading error={mix.error} />}
     </Grid>
