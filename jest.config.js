@@ -8,6 +8,7 @@ export default {
   testEnvironment: 'node',
   roots: ['<rootDir>/core', '<rootDir>/contract', '<rootDir>/server', '<rootDir>/web/test'],
   testMatch: ['**/*.test.ts'],
+  setupFiles: ['<rootDir>/core/test/seed.ts'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   transform: { '^.+\\.tsx?$': swc },
   moduleNameMapper: {

@@ -2,12 +2,14 @@ import fc from 'fast-check';
 import { CLEAR_LIGHTNESS, apart, contrastKept, deltaE, readColour, seenDifference, weakestPair, whatHelps, type Lab } from '#core/colour';
 
 const lab = fc.record({ l: fc.double({ min: 5, max: 98, noNaN: true }), a: fc.double({ min: -50, max: 50, noNaN: true }), b: fc.double({ min: -50, max: 50, noNaN: true }) });
+/** Colours that there are. */
+const surface = fc.integer({ min: 0, max: 0xffffff }).map((n) => readColour(n.toString(16).padStart(6, '0')));
 const width = fc.double({ min: 0.01, max: 4, noNaN: true });
 
 describe('the eye’s blur', () => {
   test('keeps more the wider the stripes: nearly all of wide ones, nothing of the finest', () => {
     fc.assert(fc.property(width, width, (p, q) => { expect(contrastKept(Math.max(p, q))).toBeGreaterThanOrEqual(contrastKept(Math.min(p, q)) - 1e-6); }));
-    expect(contrastKept(2)).toBeGreaterThan(0.95);
+    expect(contrastKept(2)).toBeGreaterThan(0.995);
     expect(contrastKept(0.02)).toBeLessThan(0.01);
   });
 
@@ -26,7 +28,7 @@ describe('the eye’s blur', () => {
   });
 
   test('never makes two colours differ more than they do side by side, and is the same both ways', () => {
-    fc.assert(fc.property(lab, lab, width, (p, q, w) => {
+    fc.assert(fc.property(surface, surface, width, (p, q, w) => {
       expect(seenDifference(p, q, w)).toBeCloseTo(seenDifference(q, p, w), 9);
       expect(seenDifference(p, q, 5)).toBeLessThanOrEqual(deltaE(p, q) + 0.5);
     }));
@@ -35,7 +37,7 @@ describe('the eye’s blur', () => {
 
 describe('staying apart', () => {
   test('the width at which two run together is where the eye stops telling them apart', () => {
-    fc.assert(fc.property(lab, lab, (p, q) => {
+    fc.assert(fc.property(surface, surface, (p, q) => {
       const { runTogetherBelow: w, dL, lamp } = apart(p, q);
       expect(lamp).toBe(dL >= 15 ? 'clear' : dL >= 6 ? 'faint' : 'lost');
       if (w === null) { expect(seenDifference(p, q, 5)).toBeLessThan(5); return; }

@@ -28,6 +28,8 @@ export interface Apart {
  * @param width of one stripe, mm, > 0 @returns 1 (nothing lost) to 0
  */
 export function contrastKept(width: number): number {
+  // the blur does not reach the middle of a stripe this wide, and below it the series has ended
+  if (width > 12 * SIGMA) return 1;
   let kept = 0;
   for (let n = 0; n < HARMONICS; n++) {
     const k = 2 * n + 1;
