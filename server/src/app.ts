@@ -1,5 +1,5 @@
 import 'reflect-metadata';
-import { Controller, Get, Module, type DynamicModule } from '@nestjs/common';
+import { Controller, Get, Logger, Module, type DynamicModule } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import express, { type NextFunction, type Request, type Response } from 'express';
@@ -64,7 +64,8 @@ export interface Running {
  */
 export async function serve(file: string, port: number): Promise<Running> {
   const app = await NestFactory.create<NestExpressApplication>(AppModule.at(file), {
-    logger: ['error', 'warn'], abortOnError: false, bodyParser: false,
+    // until it answers, whoever starts it says in a sentence what is wrong
+    logger: false, abortOnError: false, bodyParser: false,
   });
   let listening = port;
   app.disable('x-powered-by');
@@ -81,6 +82,7 @@ export async function serve(file: string, port: number): Promise<Running> {
   app.useGlobalFilters(new ProblemFilter());
   app.enableShutdownHooks();
   await app.listen(port, '127.0.0.1');
+  Logger.overrideLogger(['error', 'warn']);
   listening = ((app.getHttpServer() as { address(): AddressInfo }).address()).port;
   return { port: listening, app };
 }

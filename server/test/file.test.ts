@@ -84,6 +84,31 @@ test('a file of a newer version is refused with a sentence and is left as it was
   expect([print(file), readdirSync(folder)]).toEqual(before);
 });
 
+/** What `npm start` says where it cannot start. */
+function refusedStart(environment: Record<string, string>): Promise<{ code: number | null; said: string }> {
+  const child = spawn(process.execPath, [join(projectRoot(), 'scripts', 'start.mjs')], { env: { ...process.env, NODE_OPTIONS: '', ...environment } });
+  let said = '';
+  child.stderr.on('data', (chunk: Buffer) => { said += chunk.toString(); });
+  return new Promise((resolve) => { child.on('exit', (code) => { resolve({ code, said: said.trim() }); }); });
+}
+
+test('where it cannot start, it says why in one sentence and no more', async () => {
+  const data = join(folder, 'newer-start');
+  (await openDatabase(join(data, 'sledge.db'))).$client.close();
+  const client = createClient({ url: `file:${join(data, 'sledge.db')}` });
+  await client.execute('PRAGMA user_version = 9999');
+  await client.execute('PRAGMA wal_checkpoint(TRUNCATE)');
+  client.close();
+  const newer = await refusedStart({ SLEDGE_DATA: data, SLEDGE_PORT: '0' });
+  expect(newer.code).toBe(1);
+  expect(newer.said).toMatch(/^[^\n]*was written by a newer Sledge \(9999, [^\n]*another folder\.$/);
+  const { child, url } = await started(join(folder, 'taken'));
+  const taken = await refusedStart({ SLEDGE_DATA: join(folder, 'other'), SLEDGE_PORT: new URL(url).port });
+  await killed(child);
+  expect([taken.code, taken.said]).toEqual([1, expect.stringMatching(/^Port \d+ is taken, [^\n]*another one\.$/)]);
+  expect((await refusedStart({ SLEDGE_DATA: join(folder, 'odd'), SLEDGE_PORT: 'abc' })).said).toBe('SLEDGE_PORT is “abc”. Give a number from 1 to 65535.');
+}, 60_000);
+
 test('files of other programs are refused and left alone', async () => {
   const text = join(folder, 'notes.db');
   writeFileSync(text, 'beetroot\n'.repeat(40));
