@@ -66,16 +66,9 @@ export class Planning {
       }),
       totalGrams: plan.totalGrams, scrapGrams: plan.scrapGrams, usedCost: plan.usedCost, buyCost: plan.buyCost,
       materials: Object.fromEntries([...shown].map(([id, of]) => [
-        id, { name: name(of), hex: colourOf(flatOf(of, studio), 'baked', studio.pigments).hex, newer: this.newerThan(of) },
+        id, { name: name(of), hex: colourOf(flatOf(of, studio), 'baked', studio.pigments).hex, newer: 'clay' in of ? null : studio.newerThan(of.revision)?.id ?? null },
       ])),
     };
-  }
-
-  /** The newest revision of a mix, where `of` is an older one. */
-  private newerThan(of: Source): string | null {
-    if ('clay' in of) return null;
-    const newest = this.studio.newest(this.studio.one('revision', of.revision)?.mixId ?? '');
-    return newest && newest.id !== of.revision ? newest.id : null;
   }
 
   private async gaps(): Promise<Map<string, Gap>> {

@@ -175,7 +175,7 @@ export class MixesService {
   /** Newer recipes of the mixes that older ones are used of. */
   private newerThan(revisionIds: ReadonlySet<string>): string[] {
     return [...revisionIds].flatMap((id) => {
-      const newest = this.studio.newest(this.studio.one('revision', id)?.mixId ?? '');
+      const newest = this.studio.newerThan(id);
       return newest && !revisionIds.has(newest.id) ? [newest.id] : [];
     });
   }
@@ -188,7 +188,7 @@ export class MixesService {
   private revisionAnswer(row: Row<'revision'>, made: boolean): RevisionAnswer {
     return {
       id: row.id, mixId: row.mixId, mixName: this.studio.nameOf(row.id), number: row.number,
-      newest: this.studio.newest(row.mixId)?.id === row.id,
+      newest: this.studio.newerThan(row.id) === undefined,
       basis: row.basis, made, createdAt: row.createdAt,
       ingredients: this.recipeOf(row.id).ingredients.map(({ parts, of }) => ({
         parts: parts.toFraction(), clayId: 'clay' in of ? of.clay : null, revisionId: 'clay' in of ? null : of.revision,

@@ -106,6 +106,12 @@ export class Studio implements Book, OnModuleInit {
 
   newest = (mixId: string): Row<'revision'> | undefined => this.revisions(mixId).at(-1);
 
+  /** The newest revision of a mix, where `revisionId` is an older one. */
+  newerThan(revisionId: string): Row<'revision'> | undefined {
+    const newest = this.newest(this.one('revision', revisionId)?.mixId ?? '');
+    return newest?.id === revisionId ? undefined : newest;
+  }
+
   /** How an ingredient is written in notation: with its line where two clays share a name, with its number where it is not the newest. */
   named(ingredient: Recipe['ingredients'][number]): Named {
     const { of } = ingredient;
@@ -116,8 +122,7 @@ export class Studio implements Book, OnModuleInit {
       return { name: clay ? (twins.length > 1 && line ? `${clay.name} of ${line.name}` : clay.name) : 'a clay', revision: null };
     }
     const revision = this.one('revision', of.revision);
-    const old = revision && this.newest(revision.mixId)?.id !== revision.id;
-    return { name: this.nameOf(of.revision), revision: old ? revision.number : null };
+    return { name: this.nameOf(of.revision), revision: revision && this.newerThan(of.revision) ? revision.number : null };
   }
 
   notation(recipe: Recipe): string {

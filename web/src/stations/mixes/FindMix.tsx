@@ -1,11 +1,10 @@
 import { Box, Flex, Grid, chakra } from '@chakra-ui/react';
 import { useMemo, useState, type ReactElement } from 'react';
-import { useNavigate } from 'react-router';
 import { ASSUMED_DENSITY, strengthOf } from '#core/clay';
 import { chromaHue, hexOf, readColour, xyzOfLab, type Lab } from '#core/colour';
 import { flatten, partsOf, printNotation, toGrams, type Found, type Recipe } from '#core/mix';
 import { showMass } from '#core/units';
-import type { MixAnswer, MixDto, ShelfAnswer } from '#contract';
+import type { ShelfAnswer } from '#contract';
 import { Choice } from '../../parts/Choice.js';
 import { MaterialPicker, type Picked } from '../../parts/MaterialPicker.js';
 import { MassValue, Value } from '../../parts/Value.js';
@@ -14,9 +13,9 @@ import { useBook } from '../../state/book.js';
 import { useKeys } from '../../state/keys.js';
 import { useUnits, useView } from '../../state/view.js';
 import { Action, Caption, Second, Word } from '../../theme/pieces.js';
-import { change, useSaid } from '../../wire/save.js';
 import type { PlainClay, PlainInput } from '../../workers/find.worker.js';
 import { useFind, useKnownClays } from '../../workers/useFind.js';
+import { useMakeMix } from './useMakeMix.js';
 
 /** What a clay may do in the search; a click goes on to the next. */
 const ROLES = ['may', 'must', 'not'] as const;
@@ -114,22 +113,15 @@ export function FindMix({ shelf }: { readonly shelf: ShelfAnswer }): ReactElemen
 
 function OneFound({ found, target, shelf, grams }: { readonly found: Found; readonly target: string; readonly shelf: ShelfAnswer; readonly grams: number }): ReactElement {
   const units = useUnits();
-  const navigate = useNavigate();
   const book = useBook(shelf, []);
-  const [wrong, setWrong] = useState<string | null>(null);
+  const { make, wrong } = useMakeMix();
   const parts = partsOf(found.units);
   const recipe: Recipe = { basis: 'volume', ingredients: found.clayIds.map((clay, i) => ({ parts: parts[i] ?? parts[0]!, of: { clay } })) };
   const perClay = toGrams(flatten(recipe, book), grams);
   const notation = printNotation(recipe.ingredients.map((i, k) => ({ parts: i.parts, of: { name: book.clay(found.clayIds[k] ?? '')?.name ?? '', revision: null } })));
-  const make = async (): Promise<void> => {
-    const id = crypto.randomUUID();
-    const dto: MixDto = {
-      id, version: 0, name: `Like ${target} ${id.slice(0, 3)}`, note: `found for the colour ${target}, ΔE ${found.deltaE.toFixed(1)}`, retired: false, basis: 'volume',
-      ingredients: recipe.ingredients.map((i, k) => ({ parts: i.parts.toFraction(), clayId: found.clayIds[k] ?? null, revisionId: null })),
-    };
-    const path = `/api/mixes/${id}`;
-    if (await change<MixAnswer>('PUT', path, dto)) void navigate(`/mixes/${id}`);
-    else setWrong(useSaid.getState().refused[path]?.message ?? null);
+  const put = (): void => {
+    const ingredients = recipe.ingredients.map((i, k) => ({ parts: i.parts.toFraction(), clayId: found.clayIds[k] ?? null, revisionId: null }));
+    void make(`Like ${target} ${crypto.randomUUID().slice(0, 3)}`, ingredients, { note: `found for the colour ${target}, ΔE ${found.deltaE.toFixed(1)}` });
   };
   return (
     <Box as="li" width="160px">
@@ -139,7 +131,7 @@ function OneFound({ found, target, shelf, grams }: { readonly found: Found; read
       <Box fontWeight={600} marginTop={2} lineHeight={1.3} data-testid="notation">{notation}</Box>
       <Box><b>ΔE {found.deltaE.toFixed(1)}</b> <Second>{words(found.deltaE)}</Second></Box>
       <Box lineHeight={1.35}><Caption>{perClay.map((c) => `${showMass(c.grams, units)} ${book.clay(c.clayId)?.name ?? ''}`).join(', ')}</Caption></Box>
-      <Action marginTop={2} onClick={() => { void make(); }}>Put it on the board</Action>
+      <Action marginTop={2} onClick={put}>Put it on the board</Action>
       {wrong !== null && <Warning>{wrong}</Warning>}
     </Box>
   );

@@ -1,10 +1,10 @@
 import { Box, Flex, Grid, chakra } from '@chakra-ui/react';
 import { useMemo, useState, type ReactElement } from 'react';
-import { useNavigate } from 'react-router';
+import { flatOf } from '#core/batch';
 import { hexOf, labOf, mixPigments, xyzOfLab, type Pigment } from '#core/colour';
-import { USUAL_PARTS, cuttingSheet, equalSteps, fewestDiscs, flatten, ladder, pigmentOfMix, type Flat, type Rung } from '#core/mix';
+import { USUAL_PARTS, cuttingSheet, equalSteps, fewestDiscs, ladder, pigmentOfMix, type Flat, type Rung } from '#core/mix';
 import { Complaint, Fraction, complaint, readNumber, showNumber } from '#core/units';
-import type { MixAnswer, MixDto, RevisionAnswer, ShelfAnswer } from '#contract';
+import type { RevisionAnswer, ShelfAnswer } from '#contract';
 import { Choice } from '../../parts/Choice.js';
 import { MaterialPicker, type Picked } from '../../parts/MaterialPicker.js';
 import { Value } from '../../parts/Value.js';
@@ -12,7 +12,7 @@ import { Warning } from '../../parts/Warning.js';
 import { bookOf, pigments } from '../../state/book.js';
 import { Caption, Second, Word } from '../../theme/pieces.js';
 import { ask } from '../../wire/ask.js';
-import { change, useSaid } from '../../wire/save.js';
+import { useMakeMix } from './useMakeMix.js';
 
 type Other = Pick<Picked, 'clayId' | 'revisionId' | 'name'> & { readonly flat: Flat };
 const KINDS = [{ value: 'usual', text: 'usual parts' }, { value: 'equal', text: 'equal steps' }] as const;
@@ -23,7 +23,7 @@ const SEEN = 1.5;
 const RungButton = chakra('button', { base: { height: '84px', width: '100%', display: 'block', border: '3px solid transparent', _hover: { borderColor: 'ink' }, _disabled: { cursor: 'default', _hover: { borderColor: 'transparent' } } } });
 
 const alone = (shelf: ShelfAnswer, revisions: readonly RevisionAnswer[], { clayId, revisionId }: Pick<Picked, 'clayId' | 'revisionId'>): Flat =>
-  flatten({ basis: 'volume', ingredients: [{ parts: new Fraction(1), of: clayId === null ? { revision: revisionId ?? '' } : { clay: clayId } }] }, bookOf(shelf, revisions));
+  flatOf(clayId === null ? { revision: revisionId ?? '' } : { clay: clayId }, bookOf(shelf, revisions));
 
 /** The lightest clay of the shelf: what most mixes are stretched with. */
 function lightest(shelf: ShelfAnswer): Other | null {
@@ -36,13 +36,12 @@ interface LadderProps { readonly name: string; readonly revisionId: string; read
 
 /** The way from this mix to another one, in usual parts or in steps that look equal, and what to punch for it. */
 export function Ladder({ name, revisionId, flat, shelf }: LadderProps): ReactElement | null {
-  const navigate = useNavigate();
   const [chosen, setChosen] = useState<Other | null>(null);
   const [picking, setPicking] = useState(false);
   const [kind, setKind] = useState<'usual' | 'equal'>('usual');
   const [count, setCount] = useState(7);
   const [discs, setDiscs] = useState(4);
-  const [wrong, setWrong] = useState<string | null>(null);
+  const { make, wrong } = useMakeMix();
   const other = useMemo(() => chosen ?? lightest(shelf), [chosen, shelf]);
   const worked = useMemo((): { rungs: Rung[]; ends: readonly [Pigment, Pigment] } | { wrong: string } | null => {
     if (!other) return null;
@@ -60,16 +59,10 @@ export function Ladder({ name, revisionId, flat, shelf }: LadderProps): ReactEle
     const revisions = of === null ? [] : await ask<RevisionAnswer[]>('GET', `/api/revisions/${of}`);
     setChosen({ clayId, revisionId: of, name: called, flat: alone(shelf, revisions, { clayId, revisionId: of }) });
   };
-  const make = async (rung: Rung): Promise<void> => {
-    const id = crypto.randomUUID();
-    const [a = 0, b = 0] = rung.units;
-    const dto: MixDto = {
-      id, version: 0, name: `${name} ${a} to ${b} ${other.name}`.slice(0, 80), note: '', retired: false, basis: 'volume',
-      ingredients: [{ parts: String(a), clayId: null, revisionId }, { parts: String(b), clayId: other.clayId, revisionId: other.revisionId }],
-    };
-    const path = `/api/mixes/${id}`;
-    if (await change<MixAnswer>('PUT', path, dto)) void navigate(`/mixes/${id}`);
-    else setWrong(useSaid.getState().refused[path]?.message ?? null);
+  const put = ({ units: [a = 0, b = 0] }: Rung): void => {
+    void make(`${name} ${a} to ${b} ${other.name}`.slice(0, 80), [
+      { parts: String(a), clayId: null, revisionId }, { parts: String(b), clayId: other.clayId, revisionId: other.revisionId },
+    ]);
   };
   const sheet = 'rungs' in worked ? cuttingSheet(worked.ends, worked.rungs, discs) : null;
   const missed = sheet ? sheet.errors.flatMap((error, i) => (error > SEEN ? [i + 1] : [])) : [];
@@ -89,7 +82,7 @@ export function Ladder({ name, revisionId, flat, shelf }: LadderProps): ReactEle
             const [x, y] = sheet?.rungs[i] ?? [];
             return (
               <Box as="li" key={rung.units.join()} textAlign="center" listStyleType="none">
-                <RungButton aria-label={`Make a mix of ${a} ${name} to ${b} ${other.name}`} title="make this mix" disabled={a === 0 || b === 0} style={{ background: `#${hexOf(xyzOfLab(rung.lab))}` }} onClick={() => { void make(rung); }} />
+                <RungButton aria-label={`Make a mix of ${a} ${name} to ${b} ${other.name}`} title="make this mix" disabled={a === 0 || b === 0} style={{ background: `#${hexOf(xyzOfLab(rung.lab))}` }} onClick={() => { put(rung); }} />
                 <Box fontWeight={700} fontSize="small" marginTop={1}>{a}:{b}</Box>
                 {x && y && <Caption>{[x, y].filter((d) => d.compare(0) > 0).map(showNumber).join(' + ')}</Caption>}
               </Box>

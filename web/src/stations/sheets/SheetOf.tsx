@@ -1,9 +1,9 @@
 import { Box } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import { ASSUMED_DENSITY } from '#core/clay';
-import { flatten } from '#core/mix';
+import { flatOf } from '#core/batch';
 import { areaOfSheet, massOfSheet, thicknesses, thicknessOfSheet, translate } from '#core/sheet';
-import { Complaint, Fraction, readSize, showArea, showLength, showMass, showSize } from '#core/units';
+import { Complaint, readSize, showArea, showLength, showMass, showSize } from '#core/units';
 import type { MachineDto, RevisionAnswer } from '#contract';
 import { Choice } from '../../parts/Choice.js';
 import { MaterialPicker, type Picked } from '../../parts/MaterialPicker.js';
@@ -34,7 +34,7 @@ export function SheetOf({ own }: { readonly own: MachineDto }): ReactElement {
     if (!shelf.data) return;
     const revisions = revisionId === null ? [] : await ask<RevisionAnswer[]>('GET', `/api/revisions/${revisionId}`);
     const of = clayId === null ? { revision: revisionId ?? '' } : { clay: clayId };
-    const flat = flatten({ basis: 'volume', ingredients: [{ parts: new Fraction(1), of }] }, bookOf(shelf.data, revisions));
+    const flat = flatOf(of, bookOf(shelf.data, revisions));
     const lines = shelf.data.lines.filter((l) => flat.shares.some((s) => s.clay.lineId === l.id));
     setWhat({ name, density: flat.density, assumed: lines.some((l) => !l.densityMeasured) });
   };
