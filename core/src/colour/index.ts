@@ -2,6 +2,8 @@ export * from './apart.js';
 export { BANDS, WEIGHTS, WHITE } from './bands.js';
 export { ciede2000 } from './ciede2000.js';
 export { deltaE } from './difference.js';
+export { deltaEFrame, type Frame } from './deltaEFrame.js';
+export * from './cholesky.js';
 export * from './labBox.js';
 export { chromaHue, labOf, xyzOfLab, type Lab, type Xyz } from './lab.js';
 export * from './pigment.js';
