@@ -1,7 +1,9 @@
 import 'reflect-metadata';
 export * from './batches.js';
 export * from './changes.js';
+export * from './devices.js';
 export * from './diary.js';
+export * from './learning.js';
 export * from './mixes.js';
 export * from './sheets.js';
 export * from './shelf.js';

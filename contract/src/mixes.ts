@@ -1,7 +1,8 @@
-import { BASES, CHIP_WAYS, STAGES, type Basis, type ChipWay, type Stage } from '#core/mix';
+import { STAGES, type Stage } from '#core/colour';
+import { BASES, CHIP_WAYS, type Basis, type ChipWay } from '#core/mix';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, ValidateNested } from 'class-validator';
 import { Type } from 'class-transformer';
-import { Between, Id, IsoDate, Name, Optional, Parts, Text, Version } from './rules.js';
+import { Between, Hex, Id, IsoDate, Name, Omittable, Optional, Parts, Text, Version } from './rules.js';
 
 /** One ingredient: a clay or a revision of another mix, never both. */
 export class IngredientDto {
@@ -17,6 +18,8 @@ export class MixDto {
   @Name('A mix') name!: string;
   @Text(2000) note!: string;
   @IsBoolean({ message: 'Say whether the mix is retired.' }) retired!: boolean;
+  /** the colour it is to have; left out: as before */
+  @Omittable() @Hex() wantedHex?: string | null;
   @IsIn(BASES, { message: 'Parts are by volume or by mass.' }) basis!: Basis;
   @IsArray({ message: 'A mix is a list of ingredients.' })
   @ArrayMinSize(1, { message: 'A mix needs at least one clay.' })
@@ -70,6 +73,8 @@ export interface MixAnswer {
   readonly name: string;
   readonly note: string;
   readonly retired: boolean;
+  /** the colour it is to have */
+  readonly wantedHex: string | null;
   /** oldest first; the last one is the recipe of today */
   readonly revisions: readonly RevisionAnswer[];
   /** all revisions that the recipes rest on */

@@ -13,6 +13,9 @@ export const Id = (): PropertyDecorator => all(IsUUID('all', { message: 'This is
 
 export const Optional = (): PropertyDecorator => ValidateIf((_, value) => value !== null);
 
+/** May be null, and may be left out. */
+export const Omittable = (): PropertyDecorator => ValidateIf((_, value) => value !== null && value !== undefined);
+
 /** A name as a maker writes it: not empty, at most 80 letters, no line breaks. */
 export const Name = (what: string): PropertyDecorator => all(
   IsString({ message: `${what} needs a name.` }),

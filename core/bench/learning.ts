@@ -1,6 +1,6 @@
 import { converter, formatHex, type Lab65 } from 'culori';
-import { deltaE, labOf, mixPigments, readColour, type Lab } from '#core/colour';
-import { correctedPigment, learn, nextChips, statedPigment, type Evidence, type Learned } from '#core/mix';
+import { deltaE, labOf, mixPigments, readColour, statedPigment, type Lab } from '#core/colour';
+import { correctedPigment, learn, nextChips, type Evidence, type Learned } from '#core/mix';
 import { median, percentile, seeded, type Figure, type Table } from './measure.js';
 import { hiddenStudio, type HiddenStudio, type Mixed } from './studio.js';
 

@@ -4,7 +4,7 @@ import {
   againstShelf, bakeLoads, benchSteps, cutterArea, cutterBox, cuttingLayout, demandOf, planBatch, takeFrom, toCut, type Cutter, type PieceOrder,
 } from '#core/batch';
 import type { Block } from '#core/clay';
-import { rememberedPigments } from '#core/mix';
+import { pigmentsWith } from '#core/mix';
 import { studio, type Studio } from './arbitraries.js';
 
 const side = fc.double({ min: 2, max: 60, noNaN: true });
@@ -83,7 +83,7 @@ describe('demand', () => {
 
   test('weighed, the clays weigh what the mixes weigh', () => {
     fc.assert(fc.property(studio, (s) => {
-      const { clays, mixes } = demandOf(wantedOf(s), withTop(s), { discVolume: null }, rememberedPigments());
+      const { clays, mixes } = demandOf(wantedOf(s), withTop(s), { discVolume: null }, pigmentsWith(null));
       expect([...clays.values()].reduce((a, b) => a + b, 0)).toBeCloseTo(60, 6);
       for (const m of mixes) expect(m.made).toBe(m.needed);
     }), { numRuns: 25 });
@@ -92,7 +92,7 @@ describe('demand', () => {
   test('in discs, never less than needed; a mix comes after what it is made of', () => {
     fc.assert(fc.property(studio, (s) => {
       const book = withTop(s);
-      const { mixes } = demandOf(wantedOf(s), book, { discVolume: 640 }, rememberedPigments());
+      const { mixes } = demandOf(wantedOf(s), book, { discVolume: 640 }, pigmentsWith(null));
       mixes.forEach((m, i) => {
         expect(m.made).toBeGreaterThanOrEqual(m.needed * (1 - 1e-6));
         if (!('revision' in m.of)) return;
@@ -124,7 +124,7 @@ describe('a batch', () => {
   });
 
   test('steps stand in working order, light before dark', () => {
-    const steps = benchSteps({ pieces, plan, book, blocks, pigments: rememberedPigments(), today: '2026-11-24' });
+    const steps = benchSteps({ pieces, plan, book, blocks, pigments: pigmentsWith(null), today: '2026-11-24' });
     expect(steps.map((s) => s.kind)).toEqual(['condition', 'condition', 'mix', 'roll', 'roll', 'stack', 'cut', 'roll', 'cut', 'bake', 'bake']);
     expect(steps.flatMap((s) => (s.kind === 'condition' ? [s.clay.name] : []))).toEqual(['Chalk', 'Soot']);
     expect(steps.flatMap((s) => (s.kind === 'cut' ? [[s.pieceName, s.count]] : []))).toEqual([['pair', toCut(piece('x'))], ['dark', 11]]);

@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { cutterOf, cuttingLayout, againstShelf, minutesFor, takeFrom } from '#core/batch';
 import { conditioningOf, type Block, type Clay, type Firmness, type Kind } from '#core/clay';
-import { apart, chromaHue, deltaE, hexOf, kOverS, labOf, mixPigments, pigmentOf, readColour, reflectance, xyzOfHex, xyzOfLab } from '#core/colour';
-import { colourOf, equalSteps, fewestDiscs, find, flatten, normalForm, partsOf, statedPigment, openBrackets, parseNotation, printNotation, toDiscs, untilGone, type Basis, type Book, type Recipe } from '#core/mix';
+import { apart, chromaHue, deltaE, hexOf, kOverS, labOf, mixPigments, pigmentOf, readColour, reflectance, xyzOfHex, xyzOfLab, statedPigment } from '#core/colour';
+import { colourOf, equalSteps, fewestDiscs, find, flatten, normalForm, partsOf, openBrackets, parseNotation, printNotation, toDiscs, untilGone, type Basis, type Book, type Recipe } from '#core/mix';
 import { areaOfSheet, dialLabels, discVolume, massOfSheet, thicknesses, thicknessOfSheet, translate, type Machine } from '#core/sheet';
 import { readLength, readMass, readTemperature, showNumber } from '#core/units';
 

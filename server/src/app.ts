@@ -14,7 +14,9 @@ import { BatchesModule } from './batches/batches.module.js';
 import { ChangesModule } from './changes/changes.module.js';
 import { DbModule } from './db/db.module.js';
 import { projectRoot } from './db/root.js';
+import { DevicesModule } from './devices/devices.module.js';
 import { DiaryModule } from './diary/diary.module.js';
+import { LearningModule } from './learning/learning.module.js';
 import { MixesModule } from './mixes/mixes.module.js';
 import { SheetsModule } from './sheets/sheets.module.js';
 import { ShelfModule } from './shelf/shelf.module.js';
@@ -34,7 +36,7 @@ class AppModule {
   static at(file: string): DynamicModule {
     return {
       module: AppModule,
-      imports: [DbModule.at(file), MixesModule, ShelfModule, SheetsModule, BatchesModule, DiaryModule, ChangesModule],
+      imports: [DbModule.at(file), MixesModule, ShelfModule, SheetsModule, BatchesModule, DiaryModule, LearningModule, DevicesModule, ChangesModule],
       controllers: [HealthController],
     };
   }
@@ -66,6 +68,8 @@ export async function serve(file: string, port: number): Promise<Running> {
   const app = await NestFactory.create<NestExpressApplication>(AppModule.at(file), {
     // until it answers, whoever starts it says in a sentence what is wrong
     logger: false, abortOnError: false, bodyParser: false,
+    // the streams of devices stay open; they are not waited for
+    forceCloseConnections: true,
   });
   let listening = port;
   app.disable('x-powered-by');

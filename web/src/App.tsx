@@ -9,6 +9,7 @@ import { Tile } from './parts/Tile.js';
 import { useKeys } from './state/keys.js';
 import { useView } from './state/view.js';
 import { Key } from './theme/pieces.js';
+import { useKeepLearning } from './workers/useLearning.js';
 import { redo, undo } from './wire/save.js';
 
 export const STATIONS = [
@@ -30,6 +31,7 @@ const Switch = chakra('button', { base: { display: 'inline-flex', gap: 1, alignI
 
 /** The bench from above: stations along the top, the open one below, the tile at the right edge. */
 export function App(): ReactElement {
+  useKeepLearning();
   const { units, lamp, turnUnits, turnLamp } = useView();
   const navigate = useNavigate();
   const keyList = useRef<HTMLDialogElement>(null);

@@ -1,5 +1,6 @@
+import type { PigmentSource } from '#core/colour';
 import { conditioningOf, ageInMonths, type Block, type Conditioning } from '#core/clay';
-import { colourOf, idOf, type Book, type PigmentSource, type Source } from '#core/mix';
+import { colourOf, idOf, type Book, type Source } from '#core/mix';
 import type { Celsius, Grams, Minutes, Mm } from '#core/units';
 import type { Cutter } from './cutter.js';
 import { flatOf, type Portion } from './demand.js';

@@ -1,7 +1,5 @@
-import {
-  colourOf, flatten, idOf, restsOn, toDiscs, type Book, type Flat, type MixColour, type PigmentSource, type Recipe,
-  type Source,
-} from '#core/mix';
+import type { PigmentSource } from '#core/colour';
+import { colourOf, flatten, idOf, restsOn, toDiscs, type Book, type Flat, type MixColour, type Recipe, type Source } from '#core/mix';
 import { Fraction, type Grams } from '#core/units';
 
 const ONE = new Fraction(1);

@@ -1,5 +1,6 @@
+import type { PigmentSource } from '#core/colour';
 import type { Block } from '#core/clay';
-import { rememberedPigments, type Book, type PigmentSource, type Source } from '#core/mix';
+import { pigmentsWith, type Book, type Source } from '#core/mix';
 import { massOfSheet } from '#core/sheet';
 import { Complaint, complaint, type Grams } from '#core/units';
 import { bakeLoads, type BakeLoad } from './bake.js';
@@ -66,7 +67,7 @@ function planPiece(piece: PieceOrder, book: Book): PiecePlan {
  * cost. A piece that cannot be cut says why and is left out of the sums.
  */
 export function planBatch(input: PlanInput): BatchPlan {
-  const { book, pigments = rememberedPigments() } = input;
+  const { book, pigments = pigmentsWith(null) } = input;
   const pieces = input.pieces.map((piece) => planPiece(piece, book));
   const wanted = pieces.flatMap((piece) => (piece.wrong === null ? piece.layers : []));
   const demand = demandOf(wanted, book, input.measuring, pigments);

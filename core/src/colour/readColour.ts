@@ -4,6 +4,9 @@ import { readHex, xyzOfHex } from './srgb.js';
 
 const NUMBER = /^[+-]?\d{1,3}(\.\d+)?$/;
 
+/** A colour as {@link readColour} reads it: `52.3 41.0 -8.0`. */
+export const showLab = ({ l, a, b }: Lab): string => [l, a, b].map((n) => n.toFixed(1)).join(' ');
+
 /** The three numbers of a Lab colour, with dots or commas for decimals. */
 function labNumbers(text: string): string[] {
   const spaced = text.split(/[\s;]+/).map((piece) => piece.replace(/,$/, '').replace(',', '.'));

@@ -1,3 +1,4 @@
+export * from './correct.js';
 export * from './colourOf.js';
 export * from './flatten.js';
 export * from './ladder.js';

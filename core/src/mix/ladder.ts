@@ -1,6 +1,5 @@
-import { BANDS, deltaE, labOf, mixPigments, type Lab, type Pigment } from '#core/colour';
+import { BANDS, deltaE, labOf, mixPigments, type Lab, type Pigment, type PigmentSource, type Stage } from '#core/colour';
 import { Fraction, complaint, sumOf } from '#core/units';
-import { type PigmentSource, type Stage } from './colourOf.js';
 import { ratios, unitsOf, type Ratio } from './find/index.js';
 import type { Flat } from './flatten.js';
 

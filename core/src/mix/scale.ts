@@ -1,6 +1,6 @@
-import { deltaE } from '#core/colour';
+import { deltaE, statedPigment, type PigmentSource } from '#core/colour';
 import { Fraction, complaint, sumOf, type Grams, type Mm2, type Mm } from '#core/units';
-import { colourOf, type PigmentSource, statedPigment } from './colourOf.js';
+import { colourOf } from './colourOf.js';
 import { flatten, type Flat } from './flatten.js';
 import type { Book, Recipe } from './recipe.js';
 

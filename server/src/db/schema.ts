@@ -1,6 +1,7 @@
+import type { Stage } from '#core/colour';
 import { integer, index, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import type { Firmness, Kind } from '#core/clay';
-import type { Basis, ChipWay, Stage } from '#core/mix';
+import type { Basis, ChipWay, Learned } from '#core/mix';
 import type { ReadingWay } from '#core/sheet';
 
 /** The single description of the tables. Every table that a person's change touches has a text id. */
@@ -45,6 +46,7 @@ export const mixes = sqliteTable('mix', {
   name: text('name').notNull(),
   note: text('note').notNull(),
   retired: integer('retired', { mode: 'boolean' }).notNull(),
+  wantedHex: text('wanted_hex'),
 });
 
 export const revisions = sqliteTable('revision', {
@@ -174,6 +176,14 @@ export const entryTakings = sqliteTable('entry_taking', {
   clayId: text('clay_id').notNull().references(() => clays.id),
   grams: real('grams').notNull(),
 }, (t) => [index('entry_taking_entry').on(t.entryId)]);
+
+/** One row, id `learning`: what was learned from the chips. Worked out from them, so no change of a person's. */
+export const learning = sqliteTable('learning', {
+  id: id(),
+  key: text('key').notNull(),
+  use: integer('use', { mode: 'boolean' }).notNull(),
+  learned: text('learned', { mode: 'json' }).$type<Learned>().notNull(),
+});
 
 /** One image of a row before and after a change; null: it was not there. */
 export interface RowWrite {

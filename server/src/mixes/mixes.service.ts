@@ -26,7 +26,7 @@ export class MixesService {
     const referenced = new Set(rows.flatMap((r) => [...restsOn(this.recipeOf(r.id), this.studio)]));
     const users = new Map(rows.flatMap((r) => this.studio.usersOf(r.id)).map((m) => [m.id, m.name]));
     return {
-      id, version: mix.version, name: mix.name, note: mix.note, retired: mix.retired,
+      id, version: mix.version, name: mix.name, note: mix.note, retired: mix.retired, wantedHex: mix.wantedHex,
       revisions: await this.answers(rows.map((r) => r.id)),
       referenced: await this.answers([...referenced, ...this.newerThan(referenced)]),
       chips: await this.store.chipsOf(rows.map((r) => r.id)),
@@ -58,6 +58,7 @@ export class MixesService {
       const recipe = this.checkedRecipe(dto);
       await draft.put('mix', {
         id: dto.id, version: draft.version, name: dto.name.trim(), note: dto.note, retired: dto.retired,
+        wantedHex: dto.wantedHex === undefined ? stored?.wantedHex ?? null : dto.wantedHex?.toUpperCase() ?? null,
       });
       const newest = this.studio.newest(dto.id);
       const before = newest && this.recipeOf(newest.id);

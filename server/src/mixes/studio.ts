@@ -1,8 +1,9 @@
+import type { PigmentSource } from '#core/colour';
 import { sql } from 'drizzle-orm';
 import { Inject, Injectable, type OnModuleInit } from '@nestjs/common';
 import { Fraction } from '#core/units';
 import type { Block, Clay, Line } from '#core/clay';
-import { printNotation, rememberedPigments, type Book, type Named, type PigmentSource, type Recipe } from '#core/mix';
+import { printNotation, pigmentsWith, type Book, type Learned, type Named, type Recipe } from '#core/mix';
 import { DB } from '../db/db.module.js';
 import { Journal, type Row } from '../db/journal.js';
 import type { Db } from '../db/open.js';
@@ -30,7 +31,8 @@ export interface Touched {
  */
 @Injectable()
 export class Studio implements Book, OnModuleInit {
-  readonly pigments: PigmentSource = rememberedPigments();
+  private predicting: PigmentSource = pigmentsWith(null);
+  readonly pigments: PigmentSource = (clay, stage) => this.predicting(clay, stage);
   private readonly rows: { [T in Held]: Map<string, Row<T>> } = {
     line: new Map(), clay: new Map(), block: new Map(), mix: new Map(), revision: new Map(), ingredient: new Map(),
   };
@@ -134,6 +136,12 @@ export class Studio implements Book, OnModuleInit {
     const revisions = [...this.users.get(revisionId) ?? []].flatMap((id) => this.rows.ingredient.get(id)?.revisionId ?? []);
     const mixes = new Set(revisions.flatMap((id) => this.rows.revision.get(id)?.mixId ?? []));
     return [...mixes].flatMap((id) => this.rows.mix.get(id) ?? []);
+  }
+
+  /** Predicts with what was learned from now on; null: with the defaults. */
+  predictWith(learned: Learned | null): void {
+    this.predicting = pigmentsWith(learned);
+    for (const listener of this.listeners) listener({ all: true, mixes: new Set() });
   }
 
   onTouched(listener: (touched: Touched) => void): void {

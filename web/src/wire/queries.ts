@@ -1,6 +1,6 @@
 import { QueryClient, keepPreviousData, notifyManager, useInfiniteQuery, useQuery, type UseQueryResult } from '@tanstack/react-query';
 import type {
-  BatchAnswer, BatchCard, ChangesAnswer, DiaryAnswer, DiaryListAnswer, MachinesAnswer, MixAnswer, MixListAnswer, ShelfAnswer,
+  BatchAnswer, BatchCard, ChangesAnswer, DiaryAnswer, DiaryListAnswer, LearningAnswer, MachinesAnswer, MixAnswer, MixListAnswer, ShelfAnswer,
 } from '#contract';
 import { NoAnswer, ask } from './ask.js';
 import { isQuiet, resume, stateOf, whenSettled } from './outbox.js';
@@ -43,6 +43,7 @@ export const useMix = (id: string | undefined): UseQueryResult<MixAnswer> => use
 export const useBatches = (): UseQueryResult<readonly BatchCard[]> => useRead('/api/batches');
 export const useBatch = (id: string | undefined): UseQueryResult<BatchAnswer> => useRead(`/api/batches/${id ?? ''}`, id !== undefined);
 export const useEntry = (id: string | undefined): UseQueryResult<DiaryAnswer> => useRead(`/api/diary/${id ?? ''}`, id !== undefined);
+export const useLearning = (): UseQueryResult<LearningAnswer> => useRead('/api/learning');
 export const useChanges = (): UseQueryResult<ChangesAnswer> => useRead('/api/changes');
 
 const PAGE = 60;

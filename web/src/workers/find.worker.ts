@@ -1,20 +1,28 @@
 import { expose } from 'comlink';
 import { pigmentOf, type Lab, type Pigment } from '#core/colour';
-import { find, type FindInput, type Found } from '#core/mix';
+import { correct, correctedPigment, find, type Correction, type CorrectInput, type Candidate, type FindInput, type Found, type LearnedClay } from '#core/mix';
 
 /** A clay as it crosses to the worker: its pigment is worked out there. */
-export interface PlainClay { readonly id: string; readonly hex: string; readonly strength: number; readonly density: number; readonly left: number }
+export interface PlainClay { readonly id: string; readonly hex: string; readonly strength: number; readonly learned: LearnedClay | null; readonly density: number; readonly left: number }
 export type PlainInput = Omit<FindInput, 'clays'> & { readonly target: Lab; readonly clays: readonly PlainClay[] };
+
+export type PlainCorrection = Omit<CorrectInput, 'clays'> & { readonly clays: readonly PlainClay[] };
 
 const pigments = new Map<string, Pigment>();
 let newest = 0;
 
-function known({ hex, strength }: PlainClay): Pigment {
-  const key = `${hex}:${strength}`;
-  const pigment = pigments.get(key) ?? pigmentOf(hex, strength);
-  pigments.set(key, pigment);
+function known({ hex, strength, learned }: PlainClay): Pigment {
+  const key = `${hex}:${strength}:${learned ? [learned.logStrength, ...learned.curve].join() : ''}`;
+  let pigment = pigments.get(key);
+  if (!pigment) {
+    const stated = pigmentOf(hex, strength);
+    pigment = learned ? correctedPigment(stated, learned) : stated;
+    pigments.set(key, pigment);
+  }
   return pigment;
 }
+
+const candidateOf = (clay: PlainClay): Candidate => ({ id: clay.id, pigment: known(clay), density: clay.density, left: clay.left });
 
 const turn = (): Promise<void> => new Promise((resolve) => { setTimeout(resolve); });
 
@@ -25,7 +33,7 @@ const worker = {
    */
   async find(input: PlainInput, tell: (found: readonly Found[]) => void): Promise<boolean> {
     const own = ++newest;
-    const search = find({ ...input, clays: input.clays.map((clay) => ({ id: clay.id, pigment: known(clay), density: clay.density, left: clay.left })) });
+    const search = find({ ...input, clays: input.clays.map(candidateOf) });
     for (let step = search.next(); ; step = search.next()) {
       if (own !== newest) return false;
       tell(step.value);
@@ -36,6 +44,9 @@ const worker = {
   /** Works the pigments of clays out ahead. */
   meet(clays: readonly PlainClay[]): void {
     clays.forEach(known);
+  },
+  correct(input: PlainCorrection): Correction[] {
+    return correct({ ...input, clays: input.clays.map(candidateOf) });
   },
   stop(): void {
     newest++;

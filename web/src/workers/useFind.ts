@@ -1,7 +1,7 @@
 import { proxy, wrap, type Remote } from 'comlink';
 import { useEffect, useState } from 'react';
-import type { Found } from '#core/mix';
-import type { FindWorker, PlainClay, PlainInput } from './find.worker.js';
+import type { Correction, Found } from '#core/mix';
+import type { FindWorker, PlainClay, PlainCorrection, PlainInput } from './find.worker.js';
 
 export type SearchState = 'looking' | 'done' | 'stopped';
 interface Searching { readonly found: readonly Found[]; readonly state: SearchState }
@@ -29,4 +29,17 @@ export function useFind(input: PlainInput | null): Searching & { readonly stop: 
     return () => { current = false; };
   }, [key]);
   return { ...searching, stop: () => { void started().stop(); } };
+}
+
+/** What to add to a mix that came out differently; null while the worker looks. */
+export function useCorrections(input: PlainCorrection | null): readonly Correction[] | null {
+  const [found, setFound] = useState<readonly Correction[] | null>(null);
+  useEffect(() => {
+    setFound(null);
+    if (!input) return;
+    let current = true;
+    void started().correct(input).then((list) => { if (current) setFound(list); });
+    return () => { current = false; };
+  }, [input]);
+  return found;
 }

@@ -1,6 +1,9 @@
 import type { Clay } from '#core/clay';
-import type { Lab } from '#core/colour';
-import type { ChipWay, Stage } from '../colourOf.js';
+import type { Lab, Stage } from '#core/colour';
+
+/** How the colour of a chip was measured. */
+export const CHIP_WAYS = ['colour reader', 'photograph', 'by eye'] as const;
+export type ChipWay = (typeof CHIP_WAYS)[number];
 
 /** A chip as evidence: what it was made of, by volume, and how it reads. */
 export interface Evidence {

@@ -1,6 +1,5 @@
 import { strengthOf, type Clay } from '#core/clay';
-import { choleskyInPlace, choleskyInverse, choleskySolve, deltaE, deltaEFrame, type Frame, type Lab, type Pigment } from '#core/colour';
-import { statedPigment, type Stage } from '../colourOf.js';
+import { choleskyInPlace, choleskyInverse, choleskySolve, deltaE, deltaEFrame, statedPigment, type Frame, type Lab, type Pigment, type Stage } from '#core/colour';
 import { SIGMA_OF_TERM, TERMS, correctedPigment } from './curves.js';
 import { SIGMA_OF_CHIP, SIGMA_STATED, sigmaOfStrength, type Evidence, type Learned } from './evidence.js';
 import { UNKNOWNS, addInformation, sandwich, seenThrough, sensitivity, sightOf } from './sensitivity.js';

@@ -1,5 +1,4 @@
-import { deltaEFrame, type Pigment } from '#core/colour';
-import { statedPigment } from '../colourOf.js';
+import { deltaEFrame, statedPigment, type Pigment } from '#core/colour';
 import { correctedPigment } from './curves.js';
 import { SIGMA_OF_CHIP } from './evidence.js';
 import type { Lesson } from './learn.js';

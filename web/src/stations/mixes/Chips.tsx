@@ -1,7 +1,8 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
-import { deltaE, hexOf, readColour, xyzOfLab, type Lab } from '#core/colour';
-import { CHIP_WAYS, STAGES, type ChipWay, type Stage } from '#core/mix';
+import { Link } from 'react-router';
+import { deltaE, hexOf, readColour, showLab, xyzOfLab, STAGES, type Lab, type Stage } from '#core/colour';
+import { CHIP_WAYS, type ChipWay } from '#core/mix';
 import { Complaint } from '#core/units';
 import type { ChipDto, RevisionAnswer } from '#contract';
 import { Choice } from '../../parts/Choice.js';
@@ -10,6 +11,7 @@ import { Warning } from '../../parts/Warning.js';
 import { readDay } from '../../state/readDay.js';
 import { showDate, today } from '../../state/today.js';
 import { Action, Caption, Field, Second, Word } from '../../theme/pieces.js';
+import { ReaderLine } from './ReaderLine.js';
 import { change, useRefusal } from '../../wire/save.js';
 
 const WAY_OPTIONS = CHIP_WAYS.map((value) => ({ value, text: value }));
@@ -46,14 +48,14 @@ export function Chips({ chips, revisions, shown, predicted }: ChipsProps): React
       <Box as="h2" marginBottom={2}>Chips you made</Box>
       {chips.length === 0 && <Second>None yet. Made one? Write down how it reads.</Second>}
       <Flex as="ul" direction="column" gap={2}>
-        {chips.map((chip) => <OneChip key={chip.id} chip={chip} predicted={predicted(chip.revisionId, chip.stage)} number={revisions.length > 1 ? revisions.find((r) => r.id === chip.revisionId)?.number : undefined} />)}
+        {chips.map((chip) => <OneChip key={chip.id} chip={chip} mixId={shown.mixId} predicted={predicted(chip.revisionId, chip.stage)} number={revisions.length > 1 ? revisions.find((r) => r.id === chip.revisionId)?.number : undefined} />)}
       </Flex>
       <LogChip revisionId={shown.id} />
     </Box>
   );
 }
 
-function OneChip({ chip, predicted, number }: { readonly chip: ChipDto; readonly predicted: Lab | null; readonly number: number | undefined }): ReactElement {
+function OneChip({ chip, mixId, predicted, number }: { readonly chip: ChipDto; readonly mixId: string; readonly predicted: Lab | null; readonly number: number | undefined }): ReactElement {
   return (
     <Flex as="li" gap={3} alignItems="center">
       <Flex width="64px" height="34px" borderRadius="5px" overflow="hidden" flex="none" aria-hidden>
@@ -62,8 +64,9 @@ function OneChip({ chip, predicted, number }: { readonly chip: ChipDto; readonly
       </Flex>
       <Box flex={1} fontSize="small" lineHeight={1.3}>
         {predicted && <><b>ΔE {deltaE(chip, predicted).toFixed(1)}</b> from the prediction</>}<br />
-        <Caption>{showDate(chip.madeOn)} · {chip.stage}, {chip.way}{number === undefined ? '' : ` · revision ${number}`} · {chip.l.toFixed(1)} {chip.a.toFixed(1)} {chip.b.toFixed(1)}</Caption>
+        <Caption>{showDate(chip.madeOn)} · {chip.stage}, {chip.way}{number === undefined ? '' : ` · revision ${number}`} · {showLab(chip)}</Caption>
       </Box>
+      {predicted && <Link to={`/mixes/correct?of=${mixId}&chip=${chip.id}`} style={{ fontSize: 14 }}>correct</Link>}
       <Word fontSize="small" onClick={() => { void change('DELETE', `/api/chips/${chip.id}?version=${chip.version}`); }}>strike out</Word>
     </Flex>
   );
@@ -95,6 +98,7 @@ function LogChip({ revisionId }: { readonly revisionId: string }): ReactElement 
         <Action type="submit">Log it</Action>
       </Flex>
       <Box fontSize="small" marginTop={1}><Choice label="The chip is" value={stage} options={STAGE_OPTIONS} onChange={setStage} />, by <Choice label="Read how" value={way} options={WAY_OPTIONS} onChange={setWay} />, on <Value label="Chip made on" text={showDate(madeOn)} read={(t) => readDay(t) ?? today()} onChange={setMadeOn} /></Box>
+      {way === 'colour reader' && <ReaderLine revisionId={revisionId} stage={stage} onRead={(lab) => { setText(showLab(lab)); setWrong(null); }} />}
       {wrong ?? refusal ? <Warning>{wrong ?? refusal?.message}</Warning> : null}
     </Box>
   );

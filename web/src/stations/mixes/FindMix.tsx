@@ -1,7 +1,6 @@
 import { Box, Flex, Grid, chakra } from '@chakra-ui/react';
 import { useMemo, useState, type ReactElement } from 'react';
-import { ASSUMED_DENSITY, strengthOf } from '#core/clay';
-import { chromaHue, hexOf, readColour, xyzOfLab, type Lab } from '#core/colour';
+import { chromaHue, hexOf, readColour, showLab, xyzOfLab, type Lab } from '#core/colour';
 import { flatten, partsOf, printNotation, toGrams, type Found, type Recipe } from '#core/mix';
 import { showMass } from '#core/units';
 import type { ShelfAnswer } from '#contract';
@@ -13,8 +12,9 @@ import { useBook } from '../../state/book.js';
 import { useKeys } from '../../state/keys.js';
 import { useUnits, useView } from '../../state/view.js';
 import { Action, Caption, Second, Word } from '../../theme/pieces.js';
-import type { PlainClay, PlainInput } from '../../workers/find.worker.js';
+import type { PlainInput } from '../../workers/find.worker.js';
 import { useFind, useKnownClays } from '../../workers/useFind.js';
+import { usePlainClays } from '../../workers/usePlainClays.js';
 import { useMakeMix } from './useMakeMix.js';
 
 /** What a clay may do in the search; a click goes on to the next. */
@@ -35,8 +35,6 @@ const ClayRole = chakra('button', {
   base: { width: '74px', textAlign: 'center', padding: '4px 2px', border: '1px solid transparent', _hover: { borderColor: 'hairline' }, '&&&[data-role=must]': { borderColor: 'ink', borderBottomWidth: '5px' }, '&[data-role=not]': { opacity: 0.45 } },
 });
 
-const labText = ({ l, a, b }: Lab): string => `${l.toFixed(1)} ${a.toFixed(1)} ${b.toFixed(1)}`;
-
 /** A colour, and the mixes of the clays at hand that come nearest to it. */
 export function FindMix({ shelf }: { readonly shelf: ShelfAnswer }): ReactElement {
   const units = useUnits();
@@ -50,10 +48,7 @@ export function FindMix({ shelf }: { readonly shelf: ShelfAnswer }): ReactElemen
   useKeys('Finding a mix', [{ key: 'p', does: 'Take the colour of a clay or a mix', run: () => { setPicking(true); } }]);
   const role = (id: string): Role => roles[id] ?? 'may';
   const usable = useMemo(() => shelf.clays.filter((c) => !c.retired && (!opaque || c.kind === 'opaque')), [shelf, opaque]);
-  const plain = useMemo((): PlainClay[] => usable.map((c) => ({
-    id: c.id, hex: c.bakedHex, strength: strengthOf(c).value, density: shelf.lines.find((l) => l.id === c.lineId)?.density ?? ASSUMED_DENSITY,
-    left: shelf.blocks.reduce((sum, b) => (b.clayId === c.id ? sum + b.leftGrams : sum), 0),
-  })), [usable, shelf]);
+  const plain = usePlainClays(shelf, opaque);
   useKnownClays(plain);
   const input = useMemo((): PlainInput | null => target && {
     target, grams: enough ? mixGrams : 0, mostClays: most,
@@ -72,7 +67,7 @@ export function FindMix({ shelf }: { readonly shelf: ShelfAnswer }): ReactElemen
         <Box height="150px" border={hex === null ? '1px dashed #141414' : 'none'} style={hex === null ? {} : { background: `#${hex}` }} aria-hidden />
         <Flex direction="column" gap={2} fontSize="text">
           <Box fontSize="h2">
-            The colour is <Value label="Colour to find" text={target ? labText(target) : ''} placeholder="7B1E4B or 52 41 -8" read={readColour} onChange={setTarget} />
+            The colour is <Value label="Colour to find" text={target ? showLab(target) : ''} placeholder="7B1E4B or 52 41 -8" read={readColour} onChange={setTarget} />
             {' '}<input type="color" aria-label="Pick the colour" tabIndex={-1} value={`#${(hex ?? '999999').toLowerCase()}`} onChange={(e) => { setTarget(readColour(e.currentTarget.value)); }} style={{ width: 34, height: 24, padding: 1, border: '1px solid #141414', background: '#fff', verticalAlign: 'middle' }} />
           </Box>
           <Box>or <Word onClick={() => { setPicking(true); }}>that of a clay or a mix</Word>{target && <Second> · L* {Math.round(target.l)}, C* {Math.round(chromaHue(target).c)}, h {Math.round(chromaHue(target).h)}</Second>}</Box>
@@ -121,7 +116,7 @@ function OneFound({ found, target, shelf, grams }: { readonly found: Found; read
   const notation = printNotation(recipe.ingredients.map((i, k) => ({ parts: i.parts, of: { name: book.clay(found.clayIds[k] ?? '')?.name ?? '', revision: null } })));
   const put = (): void => {
     const ingredients = recipe.ingredients.map((i, k) => ({ parts: i.parts.toFraction(), clayId: found.clayIds[k] ?? null, revisionId: null }));
-    void make(`Like ${target} ${crypto.randomUUID().slice(0, 3)}`, ingredients, { note: `found for the colour ${target}, ΔE ${found.deltaE.toFixed(1)}` });
+    void make(`Like ${target} ${crypto.randomUUID().slice(0, 3)}`, ingredients, { wantedHex: target, note: `found for the colour ${target}, ΔE ${found.deltaE.toFixed(1)}` });
   };
   return (
     <Box as="li" width="160px">

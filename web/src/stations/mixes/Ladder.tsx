@@ -1,7 +1,7 @@
 import { Box, Flex, Grid, chakra } from '@chakra-ui/react';
 import { useMemo, useState, type ReactElement } from 'react';
 import { flatOf } from '#core/batch';
-import { hexOf, labOf, mixPigments, xyzOfLab, type Pigment } from '#core/colour';
+import { hexOf, labOf, mixPigments, xyzOfLab, type Pigment, type PigmentSource } from '#core/colour';
 import { USUAL_PARTS, cuttingSheet, equalSteps, fewestDiscs, ladder, pigmentOfMix, type Flat, type Rung } from '#core/mix';
 import { Complaint, Fraction, complaint, readNumber, showNumber } from '#core/units';
 import type { RevisionAnswer, ShelfAnswer } from '#contract';
@@ -9,7 +9,7 @@ import { Choice } from '../../parts/Choice.js';
 import { MaterialPicker, type Picked } from '../../parts/MaterialPicker.js';
 import { Value } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
-import { bookOf, pigments } from '../../state/book.js';
+import { bookOf, usePigments } from '../../state/book.js';
 import { Caption, Second, Word } from '../../theme/pieces.js';
 import { ask } from '../../wire/ask.js';
 import { useMakeMix } from './useMakeMix.js';
@@ -26,7 +26,7 @@ const alone = (shelf: ShelfAnswer, revisions: readonly RevisionAnswer[], { clayI
   flatOf(clayId === null ? { revision: revisionId ?? '' } : { clay: clayId }, bookOf(shelf, revisions));
 
 /** The lightest clay of the shelf: what most mixes are stretched with. */
-function lightest(shelf: ShelfAnswer): Other | null {
+function lightest(shelf: ShelfAnswer, pigments: PigmentSource): Other | null {
   const all = shelf.clays.filter((c) => !c.retired && c.kind === 'opaque').map((clay) => ({ clay, l: labOf(mixPigments([pigments(clay, 'baked')], [1])).l }));
   const best = all.sort((a, b) => b.l - a.l)[0]?.clay;
   return best ? { clayId: best.id, revisionId: null, name: best.name, flat: alone(shelf, [], { clayId: best.id, revisionId: null }) } : null;
@@ -41,8 +41,9 @@ export function Ladder({ name, revisionId, flat, shelf }: LadderProps): ReactEle
   const [kind, setKind] = useState<'usual' | 'equal'>('usual');
   const [count, setCount] = useState(7);
   const [discs, setDiscs] = useState(4);
+  const pigments = usePigments();
   const { make, wrong } = useMakeMix();
-  const other = useMemo(() => chosen ?? lightest(shelf), [chosen, shelf]);
+  const other = useMemo(() => chosen ?? lightest(shelf, pigments), [chosen, shelf, pigments]);
   const worked = useMemo((): { rungs: Rung[]; ends: readonly [Pigment, Pigment] } | { wrong: string } | null => {
     if (!other) return null;
     const ends = [pigmentOfMix(flat, 'baked', pigments), pigmentOfMix(other.flat, 'baked', pigments)] as const;
@@ -52,7 +53,7 @@ export function Ladder({ name, revisionId, flat, shelf }: LadderProps): ReactEle
       if (error instanceof Complaint) return { wrong: error.message };
       throw error;
     }
-  }, [flat, other, kind, count]);
+  }, [flat, other, kind, count, pigments]);
   if (!other || !worked) return null;
   const pick = async ({ clayId, revisionId: of, name: called }: Picked): Promise<void> => {
     setPicking(false);

@@ -1,6 +1,7 @@
 import { Grid } from '@chakra-ui/react';
 import { Suspense, lazy, type ReactElement } from 'react';
 import { useNavigate, useParams } from 'react-router';
+import type { ShelfAnswer } from '#contract';
 import { Empty, Reading } from '../../parts/Empty.js';
 import { useKeys } from '../../state/keys.js';
 import { useMix, useMixCards, useShelf } from '../../wire/queries.js';
@@ -9,9 +10,11 @@ import { MixingTile } from './MixingTile.js';
 import { NewMix } from './NewMix.js';
 
 /** What stands at the place of a mix without being one. */
-const TOOLS = ['new', 'find', 'apart'] as const;
+const TOOLS = ['new', 'find', 'apart', 'taught', 'correct'] as const;
 
 const StayApart = lazy(async () => ({ default: (await import('./StayApart.js')).StayApart }));
+const Taught = lazy(async () => ({ default: (await import('./Taught.js')).Taught }));
+const Correct = lazy(async () => ({ default: (await import('./Correct.js')).Correct }));
 const FindMix = lazy(async () => ({ default: (await import('./FindMix.js')).FindMix }));
 
 /** The chip board and the mixing tile. */
@@ -26,6 +29,8 @@ export default function Mixes(): ReactElement {
   useKeys('Mixes', [
     { key: 'n', does: 'New mix', run: () => { void navigate('/mixes/new'); } },
     { key: 'f', does: 'Find a mix for a colour', run: () => { void navigate('/mixes/find'); } },
+    { key: 't', does: 'What your chips taught', run: () => { void navigate('/mixes/taught'); } },
+    { key: 'k', does: 'Correct a mix that came out differently', run: () => { void navigate('/mixes/correct'); } },
     { key: 'd', does: 'Do colours stay apart?', run: () => { void navigate('/mixes/apart'); } },
   ]);
   if (!shelf.data || !first) return <Reading error={shelf.error ?? all.error} />;
@@ -38,9 +43,16 @@ export default function Mixes(): ReactElement {
   return (
     <Grid templateColumns="268px 1fr" height="100%" minHeight={0}>
       <ChipBoard chosen={mixId} />
-      {tool === 'find' || tool === 'apart' ? <Suspense fallback={<Reading error={null} />}>{tool === 'find' ? <FindMix shelf={shelf.data} /> : <StayApart shelf={shelf.data} />}</Suspense> : tool === 'new' ? <NewMix count={first.total} shelf={shelf.data} />
+      {tool !== undefined && tool !== 'new' ? <Suspense fallback={<Reading error={null} />}><Tool name={tool} shelf={shelf.data} /></Suspense> : tool === 'new' ? <NewMix count={first.total} shelf={shelf.data} />
         : mixId === undefined ? nothing
           : mix.data ? <MixingTile key={mixId} mix={mix.data} shelf={shelf.data} /> : <Reading error={mix.error} />}
     </Grid>
   );
+}
+
+const TOOL_VIEWS = { find: FindMix, apart: StayApart, taught: Taught, correct: Correct } as const;
+
+function Tool({ name, shelf }: { readonly name: keyof typeof TOOL_VIEWS; readonly shelf: ShelfAnswer }): ReactElement {
+  const View = TOOL_VIEWS[name];
+  return <View shelf={shelf} />;
 }

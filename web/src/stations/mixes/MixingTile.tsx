@@ -4,15 +4,16 @@ import { Link, useNavigate } from 'react-router';
 import { Complaint, Fraction, showNumber } from '#core/units';
 import { chromaHue } from '#core/colour';
 import { colourOf, flatten, printNotation, type Flat } from '#core/mix';
-import type { IngredientDto, MixAnswer, MixDto, RevisionAnswer, ShelfAnswer } from '#contract';
+import type { IngredientDto, LearningAnswer, MixAnswer, MixDto, RevisionAnswer, ShelfAnswer } from '#contract';
 import { Chip } from '../../parts/Chip.js';
 import { TextValue } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
 import { useKeys } from '../../state/keys.js';
 import { useTile } from '../../state/tile.js';
 import { Caption, Key, Note, Second, Word } from '../../theme/pieces.js';
+import { useLearning } from '../../wire/queries.js';
 import { change, put, useRefusal } from '../../wire/save.js';
-import { pigments, recipeOf, useBook } from '../../state/book.js';
+import { recipeOf, useBook, usePigments } from '../../state/book.js';
 import { Chips, LastChip, type Predicted } from './Chips.js';
 import { HowMuch } from './HowMuch.js';
 import { Ladder } from './Ladder.js';
@@ -34,6 +35,8 @@ export function MixingTile({ mix, shelf }: MixingTileProps): ReactElement {
   const path = `/api/mixes/${mix.id}`;
   const refusal = useRefusal(path);
   const carry = useTile((s) => s.put);
+  const pigments = usePigments();
+  const learning = useLearning();
 
   const save = (part: Partial<MixDto>): void => {
     if (!newest) return;
@@ -89,7 +92,7 @@ export function MixingTile({ mix, shelf }: MixingTileProps): ReactElement {
                 <Box><Caption>baked</Caption><Box fontWeight={700} lineHeight={1.3}>L* {Math.round(baked.lab.l)}</Box><Box fontSize="small">C* {Math.round(chromaHue(baked.lab).c)}<br />h {Math.round(chromaHue(baked.lab).h)}</Box></Box>
                 <Box><Caption>raw</Caption><Box height="42px" borderRadius="6px" style={{ background: `#${colourOf(worked.flat, 'raw', pigments).hex}` }} /></Box>
                 <LastChip chips={mix.chips} shown={shown} predicted={predicted} />
-                <Caption>predicted; strengths assumed</Caption>
+                <Caption>{trustOf(worked.flat, learning.data)}</Caption>
                 <Word fontSize="small" onClick={() => { if (newest) carry({ mixId: mix.id, revisionId: newest.id, name: mix.name, hex: baked.hex }); }}>carry <Key>C</Key></Word>
               </Flex>
             </Grid>
@@ -123,6 +126,13 @@ export function MixingTile({ mix, shelf }: MixingTileProps): ReactElement {
 function NoteBox({ note, onChange }: { readonly note: string; readonly onChange: (note: string) => void }): ReactElement {
   const [text, setText] = useState<string | null>(null);
   return <Note aria-label="Note on the mix" minHeight="56px" placeholder="a note" value={text ?? note} onChange={(e) => { setText(e.currentTarget.value); }} onBlur={() => { if (text !== null && text !== note) onChange(text); setText(null); }} />;
+}
+
+/** What a prediction rests on. */
+function trustOf(flat: Flat, learning: LearningAnswer | undefined): string {
+  const learned = learning?.use ? learning.learned : null;
+  const known = flat.shares.filter(({ clay }) => (learned?.[clay.id]?.chips ?? 0) > 0).length;
+  return known === 0 ? 'predicted; strengths assumed' : known < flat.shares.length ? 'predicted; strengths partly learned' : 'predicted as your chips taught';
 }
 
 /** How an ingredient is called here, as the notation writes it. */

@@ -1,3 +1,4 @@
+import type { PigmentSource } from '#core/colour';
 import { Box, Flex, chakra } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import { Fraction, showMass, showNumber, sumOf } from '#core/units';
@@ -10,7 +11,7 @@ import { useKeys } from '../../state/keys.js';
 import { useUnits, useView } from '../../state/view.js';
 import { Key, Plus, Second } from '../../theme/pieces.js';
 import { ask } from '../../wire/ask.js';
-import { ingredientOf, pigments } from '../../state/book.js';
+import { ingredientOf, usePigments } from '../../state/book.js';
 
 const BASES = [{ value: 'volume', text: 'by volume (discs)' }, { value: 'mass', text: 'by mass (scale)' }] as const;
 const [ONE, HALF, QUARTER] = [new Fraction(1), new Fraction(1, 2), new Fraction(1, 4)];
@@ -44,6 +45,7 @@ export function Stacks({ ingredients, basis, flat, book, readOnly, mixId, onChan
   const units = useUnits();
   const grams = useView((s) => s.mixGrams);
   const [picking, setPicking] = useState(false);
+  const pigments = usePigments();
   useKeys('Mixing', readOnly ? [] : [{ key: 'a', does: 'Add a clay', run: () => { setPicking(true); } }]);
   const setParts = (at: number, parts: Fraction): void => {
     const rest = ingredients.map((i, k) => (k === at ? { ...i, parts: parts.toFraction() } : i)).filter((i) => i.parts !== '0');
@@ -72,7 +74,7 @@ export function Stacks({ ingredients, basis, flat, book, readOnly, mixId, onChan
       </Flex>
       <Flex as="ul" wrap="wrap" paddingTop={3} aria-label="Parts">
         {ingredients.map((i, at) => {
-          const look = lookOf(i, book);
+          const look = lookOf(i, book, pigments);
           const parts = new Fraction(i.parts);
           return (
             <Box as="li" key={`${i.clayId ?? i.revisionId}`} flex="0 1 128px" minWidth="104px" textAlign="center" paddingX={1}>
@@ -95,7 +97,7 @@ export function Stacks({ ingredients, basis, flat, book, readOnly, mixId, onChan
 
 function OneStack({ ingredient, beside, book, readOnly, onParts }: { readonly ingredient: IngredientDto; readonly beside: readonly Fraction[]; readonly book: Book; readonly readOnly: boolean; readonly onParts: (parts: Fraction) => void }): ReactElement {
   const parts = new Fraction(ingredient.parts);
-  const look = lookOf(ingredient, book);
+  const look = lookOf(ingredient, book, usePigments());
   const add = (step: Fraction): void => { onParts(parts.add(step)); };
   const keys: Readonly<Record<string, () => void>> = {
     '+': () => { add(ONE); }, '=': () => { add(ONE); }, ArrowUp: () => { add(ONE); }, h: () => { add(HALF); }, q: () => { add(QUARTER); },
@@ -119,7 +121,7 @@ function OneStack({ ingredient, beside, book, readOnly, onParts }: { readonly in
   );
 }
 
-function lookOf(i: IngredientDto, book: Book): { name: string; hex: string } {
+function lookOf(i: IngredientDto, book: Book, pigments: PigmentSource): { name: string; hex: string } {
   const { of } = ingredientOf(i);
   if ('clay' in of) {
     const clay = book.clay(of.clay);

@@ -1,0 +1,1 @@
+ALTER TABLE `mix` ADD `wanted_hex` text;

@@ -1,0 +1,84 @@
+import { create } from 'zustand';
+import type { Lab, Stage } from '#core/colour';
+import type { ReaderErrandDto, ReaderSays } from '#contract';
+import { NoAnswer, Refused, ask } from './ask.js';
+
+type State = Extract<ReaderSays, { says: 'state' }>;
+
+interface Reader {
+  /** `away`: it was connected and is being looked for again */
+  readonly link: 'none' | 'looking' | 'there' | 'away';
+  readonly state: State | null;
+}
+
+export const useReader = create<Reader>()(() => ({ link: 'none', state: null }));
+
+/** A reading that did not come, and why. */
+export class NoReading extends Error {}
+
+/** ms after which a reading is given up. */
+const PATIENCE = 4000;
+
+interface Waiting { readonly got: (lab: Lab) => void; readonly failed: (error: NoReading) => void }
+let stream: EventSource | null = null;
+const waiting = new Map<string, Waiting>();
+
+function giveUp(sentence: string): void {
+  for (const { failed } of waiting.values()) failed(new NoReading(sentence));
+  waiting.clear();
+}
+
+function hear(says: ReaderSays): void {
+  if (says.says === 'state') { useReader.setState({ link: 'there', state: says }); return; }
+  const waiter = waiting.get(says.errand);
+  waiting.delete(says.errand);
+  if (says.says === 'reading') waiter?.got({ l: says.l, a: says.a, b: says.b });
+  else waiter?.failed(new NoReading(says.why));
+}
+
+/** Looks for the reader; the browser looks again by itself where the connection is lost. */
+export function connectReader(): void {
+  if (stream) return;
+  useReader.setState({ link: 'looking' });
+  stream = new EventSource('/api/devices/reader/events');
+  stream.onmessage = (event: MessageEvent<string>) => { hear(JSON.parse(event.data) as ReaderSays); };
+  stream.onerror = () => {
+    useReader.setState({ link: 'away' });
+    giveUp('The reader lost its connection before it answered. Read again.');
+  };
+}
+
+export function letReaderGo(): void {
+  stream?.close();
+  stream = null;
+  giveUp('The reader was put away.');
+  useReader.setState({ link: 'none', state: null });
+}
+
+async function send(errand: Omit<ReaderErrandDto, 'id'> & { readonly id: string }): Promise<void> {
+  try {
+    await ask('POST', '/api/devices/reader/ask', errand);
+  } catch (error) {
+    if (error instanceof NoAnswer || error instanceof Refused) throw new NoReading(error.message);
+    throw error;
+  }
+}
+
+/** @throws NoReading */
+export const calibrateReader = (): Promise<void> => send({ id: crypto.randomUUID(), errand: 'calibrate', revisionId: null, stage: 'baked' });
+
+/** One reading of what lies under the reader. @throws NoReading */
+export async function readOnce(revisionId: string, stage: Stage): Promise<Lab> {
+  const id = crypto.randomUUID();
+  const answer = new Promise<Lab>((got, failed) => {
+    waiting.set(id, { got, failed });
+    setTimeout(() => {
+      if (!waiting.delete(id)) return;
+      failed(new NoReading('The reader did not answer. Read again.'));
+    }, PATIENCE);
+  });
+  // where the errand cannot even be sent, nobody waits for its answer
+  answer.catch(() => undefined);
+  await send({ id, errand: 'read', revisionId, stage });
+  return answer;
+}
