@@ -5,6 +5,7 @@ export * from './devices.js';
 export * from './diary.js';
 export * from './learning.js';
 export * from './mixes.js';
+export * from './palettes.js';
 export * from './sheets.js';
 export * from './shelf.js';
 export * from './rules.js';

@@ -18,6 +18,7 @@ import { DevicesModule } from './devices/devices.module.js';
 import { DiaryModule } from './diary/diary.module.js';
 import { LearningModule } from './learning/learning.module.js';
 import { MixesModule } from './mixes/mixes.module.js';
+import { PalettesModule } from './palettes/palettes.module.js';
 import { SheetsModule } from './sheets/sheets.module.js';
 import { ShelfModule } from './shelf/shelf.module.js';
 
@@ -36,7 +37,7 @@ class AppModule {
   static at(file: string): DynamicModule {
     return {
       module: AppModule,
-      imports: [DbModule.at(file), MixesModule, ShelfModule, SheetsModule, BatchesModule, DiaryModule, LearningModule, DevicesModule, ChangesModule],
+      imports: [DbModule.at(file), MixesModule, PalettesModule, ShelfModule, SheetsModule, BatchesModule, DiaryModule, LearningModule, DevicesModule, ChangesModule],
       controllers: [HealthController],
     };
   }

@@ -1,11 +1,12 @@
 import { randomUUID } from 'node:crypto';
 import type { INestApplicationContext } from '@nestjs/common';
-import { CUTTING, batches, blocks, chips, clays, idOf, lines, machines, mixes, setup } from '#demo';
+import { CUTTING, PALETTE, PALETTE_CAST, batches, blocks, chips, clays, idOf, lines, machines, mixes, photograph, setup, PHOTOGRAPH } from '#demo';
 import type { BatchDto, LayerDto } from '#contract';
 import { BatchesService } from './batches/batches.service.js';
 import { DB } from './db/db.module.js';
 import type { Db } from './db/open.js';
 import { changes } from './db/schema.js';
+import { PalettesService } from './palettes/palettes.service.js';
 import { MixesService } from './mixes/mixes.service.js';
 import { Studio } from './mixes/studio.js';
 import { SheetsService } from './sheets/sheets.service.js';
@@ -37,6 +38,12 @@ export async function loadDemo(app: INestApplicationContext): Promise<void> {
     const revisionId = studio.newest(idOf(`mix ${mix}`))?.id ?? '';
     await mixing.saveChip(made(), { id: idOf(`chip ${mix} ${on} ${stage}`), version: 0, revisionId, madeOn: on, stage, l, a, b, way });
   }
+  const pictureId = idOf('photograph');
+  await app.get(PalettesService).keepPicture({ id: pictureId, type: 'image/png', ...PHOTOGRAPH, data: photograph().toString('base64') });
+  await app.get(PalettesService).save(made(), {
+    id: idOf('palette'), version: 0, name: 'Cut for the stock pot', note: '', pictureId, ...PALETTE_CAST,
+    swatches: PALETTE.map(({ name, lab: [l, a, b], share }, i) => ({ id: idOf(`swatch ${i}`), name, l, a, b, share })),
+  });
   const layer = (of: string, setting: string, id: string): LayerDto => {
     const revisionId = studio.newest(idOf(`mix ${of}`))?.id ?? null;
     return { id, settingId: idOf(`Bench roller ${setting}`), revisionId, clayId: revisionId === null ? idOf(`clay ${of}`) : null };

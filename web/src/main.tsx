@@ -19,7 +19,7 @@ const router = createBrowserRouter([{
   children: [
     { index: true, element: <Navigate to="/shelf" replace /> },
     { path: 'shelf/:clayId?', ...station(() => import('./stations/shelf/Shelf.js')) },
-    { path: 'mixes/:mixId?', ...station(() => import('./stations/mixes/Mixes.js')) },
+    { path: 'mixes/:mixId?/:detail?', ...station(() => import('./stations/mixes/Mixes.js')) },
     { path: 'sheets/:machineId?', ...station(() => import('./stations/sheets/Sheets.js')) },
     { path: 'batches/:batchId?', ...station(() => import('./stations/batches/Batches.js')) },
     { path: 'bench/:batchId?', ...station(() => import('./stations/bench/Bench.js')) },

@@ -8,6 +8,6 @@ export * from './clayPigment.js';
 export * from './labBox.js';
 export { chromaHue, labOf, xyzOfLab, type Lab, type Xyz } from './lab.js';
 export * from './pigment.js';
-export { hexOf, readHex, xyzOfHex } from './srgb.js';
+export { hexOf, labOfLinear, linearOfLab, readHex, xyzOfHex } from './srgb.js';
 export { readColour, showLab } from './readColour.js';
 export { reflectanceOf } from './upsample.js';

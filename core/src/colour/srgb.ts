@@ -1,5 +1,5 @@
 import { complaint } from '#core/units';
-import type { Xyz } from './lab.js';
+import { labOf, xyzOfLab, type Lab, type Xyz } from './lab.js';
 
 /** sRGB to XYZ and back, D65 (IEC 61966-2-1); rows of the linear matrices. */
 const TO_XYZ = [
@@ -34,8 +34,19 @@ export function linearOf(hex: string): readonly [number, number, number] {
 }
 
 /** XYZ of six hex digits. @throws Complaint `colour/unreadable` */
-export function xyzOfHex(hex: string): Xyz {
-  const [r, g, b] = linearOf(hex);
+export const xyzOfHex = (hex: string): Xyz => xyzOfLinear(linearOf(hex));
+
+/** CIELAB of linear light in the channels of sRGB. */
+export const labOfLinear = (rgb: readonly [number, number, number]): Lab => labOf(xyzOfLinear(rgb));
+
+/** Linear light in the channels of sRGB, not clipped: the inverse of {@link labOfLinear}. */
+export function linearOfLab(lab: Lab): [number, number, number] {
+  const { x, y, z } = xyzOfLab(lab);
+  const row = (m: readonly [number, number, number]): number => m[0] * x + m[1] * y + m[2] * z;
+  return [row(FROM_XYZ[0]), row(FROM_XYZ[1]), row(FROM_XYZ[2])];
+}
+
+function xyzOfLinear([r, g, b]: readonly [number, number, number]): Xyz {
   const row = (m: readonly [number, number, number]): number => m[0] * r + m[1] * g + m[2] * b;
   return { x: row(TO_XYZ[0]), y: row(TO_XYZ[1]), z: row(TO_XYZ[2]) };
 }

@@ -54,6 +54,11 @@ const SENTENCES = {
     `There is no machine called “${d.name}”. Yours: ${d.machines}.`,
   'cutter/larger': (d: { cutter: string; sheet: string }) =>
     `A cutter of ${d.cutter} does not fit on a sheet of ${d.sheet}.`,
+  'picture/dark': () => 'That place is too dark to tell grey by. Click something light grey or white.',
+  'picture/clipped': () => 'That place is as bright as a photograph can be, so its colour is lost. Click something a little darker.',
+  'picture/coloured': () => 'That place is coloured under any lamp. Click something that is grey or white in the real world.',
+  'picture/count': (d: { most: number }) => `A palette has from 1 to ${d.most} colours.`,
+  'picture/empty': () => 'This picture is transparent all over, so it has no colours.',
   'ladder/count': () => 'A ladder has from 3 to 15 steps, its two ends among them.',
   'count/whole': () => 'The number of pieces has to be a whole number from 1 to 5,000.',
 } as const;

@@ -81,6 +81,36 @@ export const chips = sqliteTable('chip', {
   way: text('way').$type<ChipWay>().notNull(),
 }, (t) => [index('chip_revision').on(t.revisionId)]);
 
+/** A photograph as it is kept, base64; never changed. */
+export const pictures = sqliteTable('picture', {
+  id: id(),
+  type: text('type').$type<'image/jpeg' | 'image/png'>().notNull(),
+  width: integer('width').notNull(),
+  height: integer('height').notNull(),
+  data: text('data').notNull(),
+});
+
+export const palettes = sqliteTable('palette', {
+  id: id(), version: version(),
+  name: text('name').notNull(),
+  note: text('note').notNull(),
+  pictureId: text('picture_id').references(() => pictures.id),
+  gainR: real('gain_r').notNull(),
+  gainG: real('gain_g').notNull(),
+  gainB: real('gain_b').notNull(),
+});
+
+export const swatches = sqliteTable('swatch', {
+  id: id(),
+  paletteId: text('palette_id').notNull().references(() => palettes.id),
+  position: integer('position').notNull(),
+  name: text('name').notNull(),
+  l: real('l').notNull(),
+  a: real('a').notNull(),
+  b: real('b').notNull(),
+  share: real('share'),
+}, (t) => [index('swatch_palette').on(t.paletteId)]);
+
 export const machines = sqliteTable('machine', {
   id: id(), version: version(),
   name: text('name').notNull(),
@@ -212,6 +242,7 @@ export const counters = sqliteTable('counter', {
 /** The tables that changes write, parents before children. */
 export const TABLES = {
   line: lines, clay: clays, block: blocks, mix: mixes, revision: revisions, ingredient: ingredients, chip: chips,
+  picture: pictures, palette: palettes, swatch: swatches,
   machine: machines, setting: settings, reading: readings, benchSetup,
   batch: batches, piece: pieces, layer: layers,
   entry: entries, entryPiece: entryPieces, entryMix: entryMixes, entryTaking: entryTakings,

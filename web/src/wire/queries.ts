@@ -1,6 +1,6 @@
 import { QueryClient, keepPreviousData, notifyManager, useInfiniteQuery, useQuery, type UseQueryResult } from '@tanstack/react-query';
 import type {
-  BatchAnswer, BatchCard, ChangesAnswer, DiaryAnswer, DiaryListAnswer, LearningAnswer, MachinesAnswer, MixAnswer, MixListAnswer, ShelfAnswer,
+  BatchAnswer, BatchCard, ChangesAnswer, DiaryAnswer, DiaryListAnswer, LearningAnswer, MachinesAnswer, MixAnswer, MixListAnswer, PaletteCard, PaletteDto, ShelfAnswer,
 } from '#contract';
 import { NoAnswer, ask } from './ask.js';
 import { isQuiet, resume, stateOf, whenSettled } from './outbox.js';
@@ -44,6 +44,8 @@ export const useBatches = (): UseQueryResult<readonly BatchCard[]> => useRead('/
 export const useBatch = (id: string | undefined): UseQueryResult<BatchAnswer> => useRead(`/api/batches/${id ?? ''}`, id !== undefined);
 export const useEntry = (id: string | undefined): UseQueryResult<DiaryAnswer> => useRead(`/api/diary/${id ?? ''}`, id !== undefined);
 export const useLearning = (): UseQueryResult<LearningAnswer> => useRead('/api/learning');
+export const usePalettes = (): UseQueryResult<readonly PaletteCard[]> => useRead('/api/palettes');
+export const usePalette = (id: string | undefined): UseQueryResult<PaletteDto> => useRead(`/api/palettes/${id ?? ''}`, id !== undefined);
 export const useChanges = (): UseQueryResult<ChangesAnswer> => useRead('/api/changes');
 
 const PAGE = 60;

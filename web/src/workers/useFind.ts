@@ -43,3 +43,31 @@ export function useCorrections(input: PlainCorrection | null): readonly Correcti
   }, [input]);
   return found;
 }
+
+/** What was found for one of many colours; undefined while the worker has not come to it. */
+export type Match = readonly Found[] | undefined;
+
+/** The mixes for many colours, one after the other; those that have not changed are not looked for again. */
+export function useMatches(inputs: readonly PlainInput[]): readonly Match[] {
+  const [known, setKnown] = useState<Readonly<Record<string, readonly Found[]>>>({});
+  const keys = inputs.map((input) => JSON.stringify(input));
+  const wanted = keys.join('\n');
+  useEffect(() => {
+    let current = true;
+    const look = async (): Promise<void> => {
+      for (const key of wanted === '' ? [] : wanted.split('\n')) {
+        if (!current) return;
+        if (known[key]) continue;
+        let last: readonly Found[] = [];
+        const done = await started().find(JSON.parse(key) as PlainInput, proxy((found: readonly Found[]) => { last = found; }));
+        // messages come in order, so the last list is here by now
+        if (done && current) setKnown((before) => ({ ...before, [key]: last }));
+      }
+    };
+    void look();
+    return () => { current = false; };
+    // what is known is only looked at, to leave it out
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [wanted]);
+  return keys.map((key) => known[key]);
+}

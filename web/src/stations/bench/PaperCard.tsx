@@ -2,11 +2,11 @@ import { Global } from '@emotion/react';
 import { Box, Flex } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
 import type { BatchAnswer } from '#contract';
-import { useUnits, useView, type Paper } from '../../state/view.js';
+import { ControlLine } from '../../parts/ControlLine.js';
+import { PAPER_SIZE } from '../../parts/paper.js';
+import { useUnits, useView } from '../../state/view.js';
 import { showDate } from '../../state/today.js';
 import { wordsOf } from './stepWords.js';
-
-const SIZE: Readonly<Record<Paper, string>> = { A5: '148mm 210mm', Letter: '8.5in 11in' };
 
 /** Sentences follow each other; what is no sentence gets a dot between. */
 const inOneLine = (lines: readonly string[]): string =>
@@ -21,7 +21,7 @@ export function PaperCard({ batch }: { readonly batch: BatchAnswer }): ReactElem
   const cautions = batch.plan.steps.map((step) => wordsOf(step, units).caution);
   return (
     <Box data-paper display="none" css={{ '@media print': { display: 'block' } }} color="#000" background="#fff" fontSize={small ? '9pt' : '11pt'} lineHeight={1.32}>
-      <Global styles={{ '@page': { size: SIZE[paper], margin: '11mm' } }} />
+      <Global styles={{ '@page': { size: PAPER_SIZE[paper], margin: '11mm' } }} />
       <Flex justifyContent="space-between" alignItems="baseline" borderBottom="2pt solid #000" paddingBottom="2mm" marginBottom="3mm">
         <Box as="h1" fontSize={small ? '15pt' : '20pt'}>{batch.name}</Box>
         <span>{batch.dueOn === null ? '' : `for ${showDate(batch.dueOn)}`}</span>
@@ -42,10 +42,7 @@ export function PaperCard({ batch }: { readonly batch: BatchAnswer }): ReactElem
           );
         })}
       </ol>
-      <Flex marginTop="5mm" alignItems="center" gap="3mm" css={{ breakInside: 'avoid' }}>
-        <svg data-control width="50mm" height="4mm" viewBox="0 0 50 4" style={{ flex: 'none' }}><path d="M0.1 0V4M49.9 0V4M0 2H50" stroke="#000" strokeWidth="0.2" fill="none" /></svg>
-        <span>50 mm. If it is not, print again at 100 %.</span>
-      </Flex>
+      <ControlLine />
     </Box>
   );
 }

@@ -36,7 +36,7 @@ export function ChipBoard({ chosen }: { readonly chosen: string | undefined }): 
           <Field data-find aria-label="Find a mix by its name or by a clay" placeholder="a name, a clay" value={search} onChange={(e) => { setSearch(e.currentTarget.value); }} onKeyDown={(e) => { if (e.key === 'Escape') setSearch(''); }} />
           <Link to="/mixes/new" aria-label="New mix" tabIndex={-1}><Plus as="span" display="grid" placeItems="center" width="38px" height="38px" title="new mix">+</Plus></Link>
         </Flex>
-        <Box fontSize="small" marginBottom={2}><Link to="/mixes/find">Find a mix</Link> <Key>F</Key> · <Link to="/mixes/apart">Stay apart?</Link> <Key>D</Key> · <Link to="/mixes/correct">Correct</Link> <Key>K</Key> · <Link to="/mixes/taught">Taught</Link> <Key>T</Key></Box>
+        <Box fontSize="small" marginBottom={2}><Link to="/mixes/find">Find a mix</Link> <Key>F</Key> · <Link to="/mixes/apart">Stay apart?</Link> <Key>D</Key> · <Link to="/mixes/correct">Correct</Link> <Key>K</Key> · <Link to="/mixes/photograph">Photograph</Link> <Key>H</Key> · <Link to="/mixes/taught">Taught</Link> <Key>T</Key></Box>
         <Flex justifyContent="space-between" alignItems="baseline">
           <h2>Chip board</h2>
           <Caption>{total} {total === 1 ? 'mix' : 'mixes'} · <Choice label="Order of the chips" value={sort} options={SORTS} onChange={setSort} /></Caption>

@@ -67,6 +67,7 @@ function OneChip({ chip, mixId, predicted, number }: { readonly chip: ChipDto; r
         <Caption>{showDate(chip.madeOn)} · {chip.stage}, {chip.way}{number === undefined ? '' : ` · revision ${number}`} · {showLab(chip)}</Caption>
       </Box>
       {predicted && <Link to={`/mixes/correct?of=${mixId}&chip=${chip.id}`} style={{ fontSize: 14 }}>correct</Link>}
+      <Link to={`/mixes/find?colour=${showLab(chip)}`} style={{ fontSize: 14 }} title="find a mix of this colour">find</Link>
       <Word fontSize="small" onClick={() => { void change('DELETE', `/api/chips/${chip.id}?version=${chip.version}`); }}>strike out</Word>
     </Flex>
   );

@@ -1,8 +1,9 @@
 import { Box, Flex, Grid, chakra } from '@chakra-ui/react';
 import { useMemo, useState, type ReactElement } from 'react';
+import { useSearchParams } from 'react-router';
 import { chromaHue, hexOf, readColour, showLab, xyzOfLab, type Lab } from '#core/colour';
 import { flatten, partsOf, printNotation, toGrams, type Found, type Recipe } from '#core/mix';
-import { showMass } from '#core/units';
+import { Complaint, showMass } from '#core/units';
 import type { ShelfAnswer } from '#contract';
 import { Choice } from '../../parts/Choice.js';
 import { MaterialPicker, type Picked } from '../../parts/MaterialPicker.js';
@@ -35,11 +36,22 @@ const ClayRole = chakra('button', {
   base: { width: '74px', textAlign: 'center', padding: '4px 2px', border: '1px solid transparent', _hover: { borderColor: 'hairline' }, '&&&[data-role=must]': { borderColor: 'ink', borderBottomWidth: '5px' }, '&[data-role=not]': { opacity: 0.45 } },
 });
 
+/** A colour that came with the address, where it is one. */
+function readIn(text: string | null): Lab | null {
+  try {
+    return text === null ? null : readColour(text);
+  } catch (error) {
+    if (error instanceof Complaint) return null;
+    throw error;
+  }
+}
+
 /** A colour, and the mixes of the clays at hand that come nearest to it. */
 export function FindMix({ shelf }: { readonly shelf: ShelfAnswer }): ReactElement {
   const units = useUnits();
+  const [query] = useSearchParams();
   const { mixGrams, setMixGrams } = useView();
-  const [target, setTarget] = useState<Lab | null>(null);
+  const [target, setTarget] = useState<Lab | null>(() => readIn(query.get('colour')));
   const [picking, setPicking] = useState(false);
   const [roles, setRoles] = useState<Readonly<Record<string, Role>>>({});
   const [opaque, setOpaque] = useState(false);

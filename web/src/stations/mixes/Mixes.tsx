@@ -10,11 +10,12 @@ import { MixingTile } from './MixingTile.js';
 import { NewMix } from './NewMix.js';
 
 /** What stands at the place of a mix without being one. */
-const TOOLS = ['new', 'find', 'apart', 'taught', 'correct'] as const;
+const TOOLS = ['new', 'find', 'apart', 'taught', 'correct', 'photograph'] as const;
 
 const StayApart = lazy(async () => ({ default: (await import('./StayApart.js')).StayApart }));
 const Taught = lazy(async () => ({ default: (await import('./Taught.js')).Taught }));
 const Correct = lazy(async () => ({ default: (await import('./Correct.js')).Correct }));
+const Palettes = lazy(async () => ({ default: (await import('./palettes/Palettes.js')).Palettes }));
 const FindMix = lazy(async () => ({ default: (await import('./FindMix.js')).FindMix }));
 
 /** The chip board and the mixing tile. */
@@ -31,6 +32,7 @@ export default function Mixes(): ReactElement {
     { key: 'f', does: 'Find a mix for a colour', run: () => { void navigate('/mixes/find'); } },
     { key: 't', does: 'What your chips taught', run: () => { void navigate('/mixes/taught'); } },
     { key: 'k', does: 'Correct a mix that came out differently', run: () => { void navigate('/mixes/correct'); } },
+    { key: 'h', does: 'Colours of a photograph', run: () => { void navigate('/mixes/photograph'); } },
     { key: 'd', does: 'Do colours stay apart?', run: () => { void navigate('/mixes/apart'); } },
   ]);
   if (!shelf.data || !first) return <Reading error={shelf.error ?? all.error} />;
@@ -50,7 +52,7 @@ export default function Mixes(): ReactElement {
   );
 }
 
-const TOOL_VIEWS = { find: FindMix, apart: StayApart, taught: Taught, correct: Correct } as const;
+const TOOL_VIEWS = { find: FindMix, apart: StayApart, taught: Taught, correct: Correct, photograph: Palettes } as const;
 
 function Tool({ name, shelf }: { readonly name: keyof typeof TOOL_VIEWS; readonly shelf: ShelfAnswer }): ReactElement {
   const View = TOOL_VIEWS[name];

@@ -1,0 +1,84 @@
+import { expose, transfer } from 'comlink';
+import { labOfLinear, type Lab } from '#core/colour';
+import { LINEAR, averageAt, gainTable, neutralGains, paletteOf, recast, NO_CAST, type Gains, type PictureColour, type Pixels } from '#core/picture';
+
+/** Longest side of a picture as it is kept: palettes need no more. */
+const LONGEST = 1200;
+/** Bytes that a kept picture has at most. */
+const MOST_BYTES = 640_000;
+
+export interface Opened { readonly width: number; readonly height: number; readonly fullWidth: number; readonly fullHeight: number; readonly type: 'image/jpeg' | 'image/png'; readonly bytes: Uint8Array }
+
+let pixels: Pixels | null = null;
+
+/** Draws a picture no larger than it has to be and takes its pixels. */
+function take(bitmap: ImageBitmap): OffscreenCanvas {
+  const scale = Math.min(1, LONGEST / Math.max(bitmap.width, bitmap.height));
+  const [width, height] = [Math.max(1, Math.round(bitmap.width * scale)), Math.max(1, Math.round(bitmap.height * scale))];
+  const canvas = new OffscreenCanvas(width, height);
+  const context = canvas.getContext('2d', { willReadFrequently: true });
+  if (!context) throw new Error('This browser cannot draw in a worker.');
+  context.imageSmoothingQuality = 'high';
+  context.drawImage(bitmap, 0, 0, width, height);
+  pixels = context.getImageData(0, 0, width, height);
+  return canvas;
+}
+
+const worker = {
+  /**
+   * Decodes a picture, turned as its file says, and scales it down.
+   * @returns null where it is no picture that this browser can read
+   */
+  async open(file: Blob): Promise<Opened | null> {
+    let bitmap: ImageBitmap;
+    try {
+      bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' });
+    } catch {
+      return null;
+    }
+    const [fullWidth, fullHeight] = [bitmap.width, bitmap.height];
+    const canvas = take(bitmap);
+    bitmap.close();
+    const clear = pixels?.data.some((v, i) => i % 4 === 3 && v < 255) ?? false;
+    let blob = await canvas.convertToBlob(clear ? { type: 'image/png' } : { type: 'image/jpeg', quality: 0.9 });
+    for (let quality = 0.8; blob.size > MOST_BYTES && quality > 0.1; quality -= 0.15) blob = await canvas.convertToBlob({ type: 'image/jpeg', quality });
+    const bytes = new Uint8Array(await blob.arrayBuffer());
+    return transfer({ width: canvas.width, height: canvas.height, fullWidth, fullHeight, type: blob.type === 'image/png' ? 'image/png' : 'image/jpeg', bytes }, [bytes.buffer]);
+  },
+  /** Takes up a picture that was kept. */
+  async takeUp(file: Blob): Promise<{ readonly width: number; readonly height: number }> {
+    const bitmap = await createImageBitmap(file);
+    const { width, height } = take(bitmap);
+    bitmap.close();
+    return { width, height };
+  },
+  /** The picture without its cast, to be drawn. */
+  shown(gains: Gains): ImageData | null {
+    if (!pixels) return null;
+    const table = gainTable(gains, LINEAR);
+    const data = new Uint8ClampedArray(pixels.data.length);
+    for (let at = 0; at < data.length; at += 4) {
+      for (let c = 0; c < 3; c++) data[at + c] = table[256 * c + (pixels.data[at + c] as number)] as number;
+      data[at + 3] = pixels.data[at + 3] as number;
+    }
+    const image = new ImageData(data, pixels.width, pixels.height);
+    return transfer(image, [data.buffer]);
+  },
+  /** The mean colour of a patch, without the cast; null outside. */
+  colourAt(x: number, y: number, size: number, gains: Gains): Lab | null {
+    const patch = pixels && averageAt(pixels, x, y, size);
+    return patch ? recast(labOfLinear(patch), NO_CAST, gains) : null;
+  },
+  /** The gains that make a patch neutral. @throws Complaint */
+  neutralAt(x: number, y: number, size: number): Gains | null {
+    const patch = pixels && averageAt(pixels, x, y, size);
+    return patch ? neutralGains(patch) : null;
+  },
+  /** @throws Complaint */
+  palette(count: number, gains: Gains): PictureColour[] {
+    return pixels ? paletteOf(pixels, count, gains) : [];
+  },
+};
+export type PictureWorker = typeof worker;
+
+expose(worker);
