@@ -3,6 +3,7 @@ export * from './batches.js';
 export * from './changes.js';
 export * from './devices.js';
 export * from './diary.js';
+export * from './exchange.js';
 export * from './learning.js';
 export * from './mixes.js';
 export * from './palettes.js';

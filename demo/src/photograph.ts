@@ -39,6 +39,7 @@ export function photograph(): Buffer {
     const weave = 3 * Math.sin(x * 0.9) * Math.sin(y * 0.9);
     let colour: Rgb = [205 + weave, 203 + weave, 196 + weave];
     for (const slice of SLICES) {
+      if ((x - slice.x) ** 2 + (y - slice.y) ** 2 > (slice.r * 1.3 + 9) ** 2) continue;
       // a soft shadow down to the right, then the slice itself
       const shade = Math.hypot(x - slice.x - 5, y - slice.y - 7) / slice.r;
       if (shade < 1.05) colour = blend(colour, [90, 86, 84], 0.55 * Math.min(1, (1.05 - shade) * 8));

@@ -38,5 +38,5 @@ export function pngOf(rgb: ArrayLike<number>, width: number, height: number, bit
   header.writeUInt32BE(width, 0);
   header.writeUInt32BE(height, 4);
   header.set([bits, 2, 0, 0, 0], 8);
-  return Buffer.concat([Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]), chunk('IHDR', header), chunk('IDAT', deflateSync(raw, { level: 9 })), chunk('IEND', new Uint8Array())]);
+  return Buffer.concat([Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]), chunk('IHDR', header), chunk('IDAT', deflateSync(raw, { level: 7 })), chunk('IEND', new Uint8Array())]);
 }

@@ -16,6 +16,7 @@ import { DbModule } from './db/db.module.js';
 import { projectRoot } from './db/root.js';
 import { DevicesModule } from './devices/devices.module.js';
 import { DiaryModule } from './diary/diary.module.js';
+import { ExchangeModule } from './exchange/exchange.module.js';
 import { LearningModule } from './learning/learning.module.js';
 import { MixesModule } from './mixes/mixes.module.js';
 import { PalettesModule } from './palettes/palettes.module.js';
@@ -37,7 +38,7 @@ class AppModule {
   static at(file: string): DynamicModule {
     return {
       module: AppModule,
-      imports: [DbModule.at(file), MixesModule, PalettesModule, ShelfModule, SheetsModule, BatchesModule, DiaryModule, LearningModule, DevicesModule, ChangesModule],
+      imports: [DbModule.at(file), MixesModule, PalettesModule, ShelfModule, SheetsModule, BatchesModule, DiaryModule, LearningModule, DevicesModule, ExchangeModule, ChangesModule],
       controllers: [HealthController],
     };
   }

@@ -168,7 +168,7 @@ export class Journal {
     await this.db.batch([
       this.db.run(sql`PRAGMA defer_foreign_keys = ON`),
       ...gone.map((w) => this.erase(w)),
-      ...kept.map((w) => this.write(w)),
+      ...inRuns(kept).flatMap((run) => this.writeRun(run)),
       this.db.insert(counters).values({ id: 'version', value: version })
         .onConflictDoUpdate({ target: counters.id, set: { value: version } }),
       ...more,
@@ -182,9 +182,31 @@ export class Journal {
     return this.db.delete(from).where(inArray(from.id, [(before as AnyRow).id]));
   }
 
+  /** New rows of one table go in together. */
+  private writeRun(run: readonly RowWrite[]): Statement[] {
+    const [first] = run;
+    if (!first || first.before !== null) return run.map((w) => this.write(w));
+    return [this.db.insert(TABLES[first.table as TableName]).values(run.map((w) => w.after as never))];
+  }
+
   private write({ table, after }: RowWrite): Statement {
     const into = TABLES[table as TableName];
     const row = after as AnyRow;
     return this.db.insert(into).values(row as never).onConflictDoUpdate({ target: into.id, set: row as never });
   }
+}
+
+/** Rows that go into one statement at most: SQLite takes 32,766 values. */
+const MOST_IN_RUN = 200;
+
+/** Neighbours that go into one table, all new or all not. */
+function inRuns(writes: readonly RowWrite[]): RowWrite[][] {
+  const runs: RowWrite[][] = [];
+  for (const write of writes) {
+    const last = runs.at(-1);
+    const [first] = last ?? [];
+    if (last && first && first.table === write.table && (first.before === null) === (write.before === null) && last.length < MOST_IN_RUN) last.push(write);
+    else runs.push([write]);
+  }
+  return runs;
 }

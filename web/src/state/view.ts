@@ -2,7 +2,7 @@ import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 import type { UnitSystem } from '#core/units';
 
-export const PAPERS = ['A5', 'Letter'] as const;
+export const PAPERS = ['A5', 'A4', 'Letter'] as const;
 export type Paper = (typeof PAPERS)[number];
 
 /** How this person looks at things. It changes no data, so it stays in the browser. */

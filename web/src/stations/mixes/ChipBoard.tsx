@@ -14,6 +14,9 @@ const SORTS: readonly { readonly value: MixSort; readonly text: string }[] = [
   { value: 'hue', text: 'by hue' }, { value: 'name', text: 'by name' }, { value: 'newest', text: 'newest first' },
 ];
 
+/** What can be done besides looking at one mix. */
+const TOOLS = [['find', 'Find a mix', 'F'], ['apart', 'Stay apart?', 'D'], ['correct', 'Correct', 'K'], ['photograph', 'Photograph', 'H'], ['taught', 'Taught', 'T'], ['files', 'In and out', 'X']] as const;
+
 const Hook = chakra(Link, {
   base: { display: 'block', textDecoration: 'none', padding: '5px', border: '3px solid transparent', minWidth: 0, _hover: { borderColor: 'hairline' }, '&&&[aria-current=page]': { borderColor: 'ink' } },
 });
@@ -30,13 +33,15 @@ export function ChipBoard({ chosen }: { readonly chosen: string | undefined }): 
   const cards = found.data?.pages.flatMap((page) => page.cards) ?? [];
   const total = found.data?.pages[0]?.total ?? 0;
   return (
-    <Grid templateRows="auto 1fr" minHeight={0} background="paper" borderRight="rule">
+    <Grid templateRows="auto 1fr" minHeight={0} background="paper" borderRight="rule" css={{ '@media print': { display: 'none' } }}>
       <Box padding={4} borderBottom="hair">
         <Flex gap={2} marginBottom={3}>
           <Field data-find aria-label="Find a mix by its name or by a clay" placeholder="a name, a clay" value={search} onChange={(e) => { setSearch(e.currentTarget.value); }} onKeyDown={(e) => { if (e.key === 'Escape') setSearch(''); }} />
           <Link to="/mixes/new" aria-label="New mix" tabIndex={-1}><Plus as="span" display="grid" placeItems="center" width="38px" height="38px" title="new mix">+</Plus></Link>
         </Flex>
-        <Box fontSize="small" marginBottom={2}><Link to="/mixes/find">Find a mix</Link> <Key>F</Key> · <Link to="/mixes/apart">Stay apart?</Link> <Key>D</Key> · <Link to="/mixes/correct">Correct</Link> <Key>K</Key> · <Link to="/mixes/photograph">Photograph</Link> <Key>H</Key> · <Link to="/mixes/taught">Taught</Link> <Key>T</Key></Box>
+        <Grid templateColumns="1fr 1fr" columnGap={3} rowGap={1} fontSize="small" marginBottom={3}>
+          {TOOLS.map(([to, text, key]) => <Flex key={to} justifyContent="space-between" alignItems="baseline"><Link to={`/mixes/${to}`} aria-current={chosen === to ? 'page' : undefined}>{text}</Link><Key>{key}</Key></Flex>)}
+        </Grid>
         <Flex justifyContent="space-between" alignItems="baseline">
           <h2>Chip board</h2>
           <Caption>{total} {total === 1 ? 'mix' : 'mixes'} · <Choice label="Order of the chips" value={sort} options={SORTS} onChange={setSort} /></Caption>

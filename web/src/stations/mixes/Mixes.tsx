@@ -10,12 +10,13 @@ import { MixingTile } from './MixingTile.js';
 import { NewMix } from './NewMix.js';
 
 /** What stands at the place of a mix without being one. */
-const TOOLS = ['new', 'find', 'apart', 'taught', 'correct', 'photograph'] as const;
+const TOOLS = ['new', 'find', 'apart', 'taught', 'correct', 'photograph', 'files'] as const;
 
 const StayApart = lazy(async () => ({ default: (await import('./StayApart.js')).StayApart }));
 const Taught = lazy(async () => ({ default: (await import('./Taught.js')).Taught }));
 const Correct = lazy(async () => ({ default: (await import('./Correct.js')).Correct }));
 const Palettes = lazy(async () => ({ default: (await import('./palettes/Palettes.js')).Palettes }));
+const Exchange = lazy(async () => ({ default: (await import('./exchange/Exchange.js')).Exchange }));
 const FindMix = lazy(async () => ({ default: (await import('./FindMix.js')).FindMix }));
 
 /** The chip board and the mixing tile. */
@@ -33,6 +34,7 @@ export default function Mixes(): ReactElement {
     { key: 't', does: 'What your chips taught', run: () => { void navigate('/mixes/taught'); } },
     { key: 'k', does: 'Correct a mix that came out differently', run: () => { void navigate('/mixes/correct'); } },
     { key: 'h', does: 'Colours of a photograph', run: () => { void navigate('/mixes/photograph'); } },
+    { key: 'x', does: 'Mixes and colours as files, and labels', run: () => { void navigate('/mixes/files'); } },
     { key: 'd', does: 'Do colours stay apart?', run: () => { void navigate('/mixes/apart'); } },
   ]);
   if (!shelf.data || !first) return <Reading error={shelf.error ?? all.error} />;
@@ -43,7 +45,7 @@ export default function Mixes(): ReactElement {
     ? <Empty title="No mix yet" action="Make the first mix" onAction={() => { void navigate('/mixes/new'); }}>Stack discs of two clays and see the chip before you cut any.</Empty>
     : <Empty title="Choose a chip" action="Or make a new mix" onAction={() => { void navigate('/mixes/new'); }}>Its recipe comes apart into discs here, to be changed, made larger or made again.</Empty>;
   return (
-    <Grid templateColumns="268px 1fr" height="100%" minHeight={0}>
+    <Grid templateColumns="268px 1fr" height="100%" minHeight={0} css={{ '@media print': { display: 'block' } }}>
       <ChipBoard chosen={mixId} />
       {tool !== undefined && tool !== 'new' ? <Suspense fallback={<Reading error={null} />}><Tool name={tool} shelf={shelf.data} /></Suspense> : tool === 'new' ? <NewMix count={first.total} shelf={shelf.data} />
         : mixId === undefined ? nothing
@@ -52,7 +54,7 @@ export default function Mixes(): ReactElement {
   );
 }
 
-const TOOL_VIEWS = { find: FindMix, apart: StayApart, taught: Taught, correct: Correct, photograph: Palettes } as const;
+const TOOL_VIEWS = { find: FindMix, apart: StayApart, taught: Taught, correct: Correct, photograph: Palettes, files: Exchange } as const;
 
 function Tool({ name, shelf }: { readonly name: keyof typeof TOOL_VIEWS; readonly shelf: ShelfAnswer }): ReactElement {
   const View = TOOL_VIEWS[name];

@@ -18,6 +18,7 @@ import type { PlainInput } from '../../../workers/find.worker.js';
 import { pictureWorker } from '../../../workers/picture.js';
 import { useMatches } from '../../../workers/useFind.js';
 import { usePlainClays } from '../../../workers/usePlainClays.js';
+import { SaveColours } from '../exchange/SaveColours.js';
 import { clayForAll, matchedOf, type Matched } from './matched.js';
 import { MixingSheet } from './MixingSheet.js';
 import { Picture } from './Picture.js';
@@ -103,7 +104,7 @@ export function PaletteView({ palette, shelf }: { readonly palette: PaletteDto; 
       <Flex direction="column" gap={4} padding={5} overflowY="auto" minWidth={0} css={{ '@media print': { display: 'none' } }}>
         <Flex alignItems="baseline" gap={4} wrap="wrap">
           <h1><TextValue label="Name of the palette" value={palette.name} refusal={refusal?.sentenceFor('name')} onChange={(name) => { save({ name }); }} /></h1>
-          <Second><Link to="/mixes/photograph">all palettes</Link> · <Word onClick={print}>print the mixing sheet</Word> <Key>P</Key></Second>
+          <Second><Link to="/mixes/photograph">all palettes</Link> · <Word onClick={print}>print the mixing sheet</Word> <Key>P</Key> · as a file <SaveColours file={() => ({ name: palette.name, colours: palette.swatches.map(({ name, l, a, b, share }) => ({ name, lab: { l, a, b }, share })) })} /></Second>
         </Flex>
         <Grid templateColumns="auto minmax(0, 1fr)" gap={5}>
           {palette.pictureId === null ? <span /> : <Picture pictureId={palette.pictureId} gains={gains} patch={patch} purpose={purpose} onPoint={(x, y) => { void point(x, y); }} />}
@@ -121,7 +122,7 @@ export function PaletteView({ palette, shelf }: { readonly palette: PaletteDto; 
             <Box fontSize="small"><Word onClick={() => { void change('DELETE', `${path}?version=${palette.version}`).then((gone) => { if (gone !== null) void navigate('/mixes/photograph'); }); }}>Take the palette away</Word></Box>
           </Flex>
         </Grid>
-        <Flex height="30px" aria-hidden>{palette.swatches.map((s, i) => <Box key={s.id} style={{ background: `#${hexOf(xyzOfLab(s))}`, width: `${(100 * (weights[i] ?? 0)) / whole}%` }} />)}</Flex>
+        <Flex height="30px" flex="none" aria-hidden>{palette.swatches.map((s, i) => <Box key={s.id} style={{ background: `#${hexOf(xyzOfLab(s))}`, width: `${(100 * (weights[i] ?? 0)) / whole}%` }} />)}</Flex>
         <Box role="status" fontSize="small" color="ink2" data-matched={done === rows.length}>{rows.length === 0 ? 'No colour yet: click one in the picture.' : done < rows.length ? `looking for the mix of colour ${done + 1} of ${rows.length} …` : 'left the colour of the picture, right the mix'}</Box>
         <Grid as="ul" templateColumns="repeat(auto-fill, minmax(270px, 1fr))" columnGap={5} rowGap={4} aria-label="Colours of the palette">
           {rows.map((row, i) => <OneColour key={row.id} row={row} swatch={palette.swatches[i] as SwatchDto} known={matches[i] !== undefined} onOut={() => { save({ swatches: palette.swatches.filter((s) => s.id !== row.id) }); }} onName={(name) => { save({ swatches: palette.swatches.map((s) => (s.id === row.id ? { ...s, name } : s)) }); }} />)}

@@ -1,0 +1,46 @@
+import { Inject, Injectable } from '@nestjs/common';
+import { randomUUID } from 'node:crypto';
+import { fewFaults } from '#core/formats';
+import { colourOf, flatten } from '#core/mix';
+import type { TakeInAnswer, TakeInDto, TakeOutAnswer } from '#contract';
+import { Journal, type Draft, type Row } from '../db/journal.js';
+import { Studio } from '../mixes/studio.js';
+import { understand, type Incoming } from './incoming.js';
+
+/** Mixes out to files and in from them. */
+@Injectable()
+export class ExchangeService {
+  constructor(@Inject(Journal) private readonly journal: Journal, @Inject(Studio) private readonly studio: Studio) {}
+
+  out(): TakeOutAnswer {
+    return this.studio.all('mix').filter((m) => !m.retired).flatMap((mix) => {
+      const recipe = this.studio.recipe(this.studio.newest(mix.id)?.id ?? '');
+      if (!recipe) return [];
+      const { lab, hex } = colourOf(flatten(recipe, this.studio), 'baked', this.studio.pigments);
+      return [{ name: mix.name, recipe: this.studio.notation(recipe), basis: recipe.basis, note: mix.note, lab, hex }];
+    });
+  }
+
+  /** Shows what the mixes of a file would be; with `sure` takes all of them in, as one change, if none is wrong. */
+  async takeIn(changeId: string, { mixes, sure }: TakeInDto): Promise<TakeInAnswer> {
+    const { incoming, faults } = understand(mixes, this.studio);
+    const shown = incoming.map(({ line, notation, hex, there }) => ({ row: line.row, name: line.name.trim(), notation, hex, there })).sort((a, b) => a.row - b.row);
+    const fresh = incoming.filter((i) => !i.there);
+    if (!sure || faults.length > 0) return { mixes: shown, faults: fewFaults(faults), taken: null };
+    if (fresh.length > 0) {
+      await this.journal.change(changeId, async (draft) => {
+        for (const one of fresh) await this.write(draft, one);
+        draft.summary = fresh.length === 1 ? `took in the mix ${fresh[0]?.line.name.trim() ?? ''}` : `took in ${fresh.length} mixes`;
+      });
+    }
+    return { mixes: shown, faults: [], taken: fresh.length };
+  }
+
+  private async write(draft: Draft, { line, mixId, revisionId, recipe }: Incoming): Promise<void> {
+    await draft.put('mix', { id: mixId, version: draft.version, name: line.name.trim(), note: line.note, retired: false, wantedHex: null });
+    await draft.put('revision', { id: revisionId, mixId, number: 1, basis: recipe.basis, createdAt: new Date().toISOString() });
+    draft.replace('ingredient', [], recipe.ingredients.map(({ parts, of }, position): Row<'ingredient'> => ({
+      id: randomUUID(), revisionId, position, parts: parts.toFraction(), clayId: 'clay' in of ? of.clay : null, innerId: 'clay' in of ? null : of.revision,
+    })));
+  }
+}
