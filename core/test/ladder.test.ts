@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { deltaE, labOf, mixPigments, pigmentOf, xyzOfHex, type Pigment } from '#core/colour';
-import { USUAL_PARTS, colourOf, cuttingSheet, equalSteps, fewestDiscs, flatten, ladder, pigmentOfMix, pigmentsWith, unitsOf, type Rung } from '#core/mix';
+import { USUAL_PARTS, colourOf, cuttingSheet, equalSteps, equalLadder, fewestDiscs, flatten, ladder, pigmentOfMix, pigmentsWith, unitsOf, usualLadder, type Rung } from '#core/mix';
 import { sumOf } from '#core/units';
 import { studio } from './arbitraries.js';
 
@@ -54,16 +54,14 @@ test('the cutting sheet adds up, in quarters, and leaves no mix out of its rung'
   fc.assert(fc.property(ends, fc.integer({ min: 3, max: 11 }), fc.integer({ min: 1, max: 20 }), (e, count, discs) => {
     const rungs = equalSteps(e, count);
     const sheet = cuttingSheet(e, rungs, discs);
-    sheet.rungs.forEach(([a, b], i) => {
-      const [x = 0, y = 0] = rungs[i]?.units ?? [];
-      expect([a.compare(0) > 0, b.compare(0) > 0]).toEqual([x > 0, y > 0]);
-      expect(a.mul(4).d).toBe(1n);
-      expect(Math.abs(a.add(b).valueOf() - discs)).toBeLessThanOrEqual(0.375);
-      const laid = labOf(mixPigments(e, [a.valueOf(), b.valueOf()]));
+    sheet.rungs.forEach((rung, i) => {
+      expect(rung.map((n) => n.compare(0) > 0)).toEqual(rungs[i]?.units.map((u) => u > 0));
+      expect(rung.every((n) => n.mul(4).d === 1n)).toBe(true);
+      expect(Math.abs(sumOf(rung).valueOf() - discs)).toBeLessThanOrEqual(0.375);
+      const laid = labOf(mixPigments(e, rung.map((n) => n.valueOf())));
       expect(sheet.errors[i]).toBeCloseTo(deltaE(laid, rungs[i]?.lab ?? laid), 9);
     });
-    expect(sheet.total[0].equals(sumOf(sheet.rungs.map((r) => r[0])))).toBe(true);
-    expect(sheet.total[1].equals(sumOf(sheet.rungs.map((r) => r[1])))).toBe(true);
+    sheet.total.forEach((total, k) => { expect(total.equals(sumOf(sheet.rungs.flatMap((r) => r[k] ?? [])))).toBe(true); });
   }), { numRuns: 30 });
   expect(() => cuttingSheet([pigmentOf('7B1E4B', 1), pigmentOf('F1EEE4', 1)], [], 0)).toThrow(/more than zero/);
 });
@@ -76,4 +74,33 @@ test('the fewest discs are enough, and one less is not', () => {
     expect(Math.max(...cuttingSheet(e, rungs, fewest).errors)).toBeLessThanOrEqual(1.5);
     if (fewest > 1) expect(Math.max(...cuttingSheet(e, rungs, fewest - 1).errors)).toBeGreaterThan(1.5);
   }), { numRuns: 10 });
+});
+
+const three: fc.Arbitrary<readonly [Pigment, Pigment, Pigment]> = fc.tuple(ends, pigment).map(([[a, b], c]) => [a, b, c] as const);
+
+test('through three mixes: two ladders that meet in the middle one', () => {
+  fc.assert(fc.property(three, fc.integer({ min: 5, max: 15 }), (e, count) => {
+    const [a, b, c] = e;
+    const usual = usualLadder(e);
+    expect(usual).toHaveLength(2 * USUAL_PARTS.length - 1);
+    expect(usual.filter((r) => r.units.filter((u) => u > 0).length === 1).map((r) => r.units)).toEqual([[1, 0, 0], [0, 1, 0], [0, 0, 1]]);
+    for (const rungs of [usual, equalLadder(e, count)]) {
+      const middle = rungs.findIndex((r) => r.units.join() === '0,1,0');
+      rungs.forEach((r, i) => {
+        expect(r.units).toHaveLength(3);
+        expect(r.units[i < middle ? 2 : i > middle ? 0 : 1]).toBe(i === middle ? 1 : 0);
+        expect(deltaE(r.lab, labOf(mixPigments([a, b, c], r.units)))).toBeLessThan(1e-9);
+      });
+    }
+    expect(equalLadder(e, count)).toHaveLength(count);
+    expect(equalLadder([a, b], count).map((r) => r.units)).toEqual(equalSteps([a, b], count).map((r) => r.units));
+    expect(cuttingSheet(e, usual, 4).total).toHaveLength(3);
+  }), { numRuns: 15 });
+});
+
+test('three mixes take five steps, and one mix is no ladder', () => {
+  const e = ['7B1E4B', 'F1EEE4', '4F7F45'].map((h) => pigmentOf(h, 1));
+  expect(() => equalLadder(e, 4)).toThrow('at least five steps');
+  expect(() => equalLadder(e, 16)).toThrow('from 3 to 15 steps');
+  expect(equalLadder(e.slice(0, 1), 5)).toEqual([]);
 });

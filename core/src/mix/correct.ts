@@ -34,7 +34,7 @@ const REFINED = 12;
 /** Another clay has to bring it closer by this much to be worth it, ΔE00. */
 const WORTH = 0.3;
 /** Less clay is better: ΔE00 that doubling the mix has to bring. */
-const PRICE = 0.05;
+const PRICE = 0.4;
 
 /**
  * What to add to a mix that came out differently: at most two clays, each in

@@ -6,7 +6,7 @@ import type { Flat } from './flatten.js';
 /** Parts of a ladder as makers usually lay them: from one pure end to the other. */
 export const USUAL_PARTS: readonly Ratio[] = [[1, 0], [8, 1], [4, 1], [2, 1], [1, 1], [1, 2], [1, 4], [1, 8], [0, 1]];
 
-/** One rung: parts of the first mix and of the second, and the colour they give. */
+/** One rung: parts of each mix of the ladder, and the colour they give. */
 export interface Rung { readonly units: Ratio; readonly lab: Lab }
 
 /** A mix as one pigment: scattering and absorption add up by volume, so a mix of mixes is a mix. */
@@ -22,7 +22,7 @@ export function pigmentOfMix(flat: Flat, stage: Stage, pigments: PigmentSource):
   return { scattering, absorption };
 }
 
-const labAt = (ends: readonly [Pigment, Pigment], units: ArrayLike<number>): Lab => labOf(mixPigments(ends, units));
+const labAt = (ends: readonly Pigment[], units: ArrayLike<number>): Lab => labOf(mixPigments(ends, units));
 
 /** The ladder of given parts between two mixes. */
 export const ladder = (ends: readonly [Pigment, Pigment], parts: readonly Ratio[] = USUAL_PARTS): Rung[] =>
@@ -36,6 +36,16 @@ const MAKEABLE: readonly Ratio[] = [
 /** A simpler ratio is taken where it is farther from the even step by no more than this. */
 const TOLERATED = 0.6;
 
+/** Shares of the second mix on the way to it: closer together near the ends, where a pinch changes most. */
+const SHARES: readonly number[] = Array.from({ length: SAMPLES + 1 }, (_, i) => (1 - Math.cos((Math.PI * i) / SAMPLES)) / 2);
+/** ΔE00 that was gone by each colour of a row. */
+function wayAlong(colours: readonly Lab[]): number[] {
+  const way = [0];
+  for (let i = 1; i < colours.length; i++) way.push((way[i - 1] ?? 0) + deltaE(colours[i - 1] as Lab, colours[i] as Lab));
+  return way;
+}
+const wayBetween = (ends: readonly [Pigment, Pigment]): number[] => wayAlong(SHARES.map((t) => labAt(ends, [1 - t, t])));
+
 /**
  * A ladder whose rungs look equally far apart: the way from one mix to the
  * other is measured in ΔE00, cut into equal pieces, and each cut rounded to
@@ -45,11 +55,8 @@ const TOLERATED = 0.6;
  */
 export function equalSteps(ends: readonly [Pigment, Pigment], count: number): Rung[] {
   if (!Number.isInteger(count) || count < 3 || count > 15) throw complaint('ladder/count');
-  // closer together near the ends, where a pinch changes most
-  const shares = Array.from({ length: SAMPLES + 1 }, (_, i) => (1 - Math.cos((Math.PI * i) / SAMPLES)) / 2);
-  const colours = shares.map((t) => labAt(ends, [1 - t, t]));
-  const way = [0];
-  for (let i = 1; i <= SAMPLES; i++) way.push((way[i - 1] ?? 0) + deltaE(colours[i - 1] as Lab, colours[i] as Lab));
+  const colours = SHARES.map((t) => labAt(ends, [1 - t, t]));
+  const way = wayAlong(colours);
   const whole = way[SAMPLES] ?? 0;
 
   const rungs: Rung[] = [{ units: [1, 0], lab: labAt(ends, [1, 0]) }];
@@ -71,10 +78,39 @@ export function equalSteps(ends: readonly [Pigment, Pigment], count: number): Ru
   return [...rungs, { units: [0, 1], lab: labAt(ends, [0, 1]) }];
 }
 
-/** Discs of both mixes for each rung, to the quarter disc, and for all of them. */
+/** Rungs for two or three mixes in a row: from the first to the second, and on to the third. */
+function legs(ends: readonly Pigment[], leg: (pair: readonly [Pigment, Pigment], at: number) => readonly Rung[]): Rung[] {
+  return ends.slice(1).flatMap((to, at) => {
+    const from = ends[at] as Pigment;
+    const rungs = leg([from, to], at).map(({ units: [a = 0, b = 0], lab }): Rung => ({ lab, units: ends.map((_, i) => (i === at ? a : i === at + 1 ? b : 0)) }));
+    // the mix in the middle ends one leg and begins the next
+    return at === 0 ? rungs : rungs.slice(1);
+  });
+}
+
+/** The usual ladder through two or three mixes. */
+export const usualLadder = (ends: readonly Pigment[]): Rung[] => legs(ends, (pair) => ladder(pair));
+
+/**
+ * A ladder in steps that look equal through two or three mixes; a longer leg
+ * has more of the rungs.
+ * @param count rungs in all @throws Complaint `ladder/count`; `ladder/three` for fewer than five rungs through three mixes
+ */
+export function equalLadder(ends: readonly Pigment[], count: number): Rung[] {
+  const [a, b, c] = ends;
+  if (!a || !b) return [];
+  if (!c) return equalSteps([a, b], count);
+  if (!Number.isInteger(count) || count > 15) throw complaint('ladder/count');
+  if (count < 5) throw complaint('ladder/three');
+  const [one, other] = [wayBetween([a, b]).at(-1) ?? 0, wayBetween([b, c]).at(-1) ?? 0];
+  const first = Math.min(count - 2, Math.max(3, 1 + Math.round(((count - 1) * one) / (one + other || 1))));
+  return legs(ends, (pair, at) => equalSteps(pair, at === 0 ? first : count + 1 - first));
+}
+
+/** Discs of each mix for each rung, to the quarter disc, and for all of them. */
 export interface CuttingSheet {
-  readonly rungs: readonly (readonly [Fraction, Fraction])[];
-  readonly total: readonly [Fraction, Fraction];
+  readonly rungs: readonly (readonly Fraction[])[];
+  readonly total: readonly Fraction[];
   /** how far the rounding moves the colour of each rung, ΔE00 */
   readonly errors: readonly number[];
 }
@@ -86,14 +122,11 @@ const quarters = (exact: number): Fraction => new Fraction(Math.max(1, Math.roun
  * in a rung at all gets a quarter disc at least.
  * @throws Complaint `amount/positive`
  */
-export function cuttingSheet(ends: readonly [Pigment, Pigment], rungs: readonly Rung[], discs: number): CuttingSheet {
+export function cuttingSheet(ends: readonly Pigment[], rungs: readonly Rung[], discs: number): CuttingSheet {
   if (!(discs > 0) || !Number.isFinite(discs)) throw complaint('amount/positive', { what: 'The number of discs' });
-  const cut = rungs.map(({ units }): [Fraction, Fraction] => {
-    const [a = 0, b = 0] = units.map((n) => (n * discs) / unitsOf(units));
-    return [a === 0 ? new Fraction(0) : quarters(a), b === 0 ? new Fraction(0) : quarters(b)];
-  });
+  const cut = rungs.map(({ units }) => units.map((n) => (n === 0 ? new Fraction(0) : quarters((n * discs) / unitsOf(units)))));
   return {
-    rungs: cut, total: [sumOf(cut.map(([a]) => a)), sumOf(cut.map(([, b]) => b))],
+    rungs: cut, total: ends.map((_, i) => sumOf(cut.flatMap((rung) => rung[i] ?? []))),
     errors: rungs.map(({ lab }, i) => deltaE(lab, labAt(ends, (cut[i] ?? []).map((n) => n.valueOf())))),
   };
 }
@@ -101,7 +134,7 @@ export function cuttingSheet(ends: readonly [Pigment, Pigment], rungs: readonly 
 const MOST_DISCS = 200;
 
 /** The fewest discs in a rung at which quarter discs move no colour by more than `most`, or null where it takes over 200. */
-export function fewestDiscs(ends: readonly [Pigment, Pigment], rungs: readonly Rung[], most: number): number | null {
+export function fewestDiscs(ends: readonly Pigment[], rungs: readonly Rung[], most: number): number | null {
   for (let discs = 1; discs <= MOST_DISCS; discs++) {
     if (cuttingSheet(ends, rungs, discs).errors.every((error) => error <= most)) return discs;
   }

@@ -60,6 +60,7 @@ const SENTENCES = {
   'picture/count': (d: { most: number }) => `A palette has from 1 to ${d.most} colours.`,
   'picture/empty': () => 'This picture is transparent all over, so it has no colours.',
   'ladder/count': () => 'A ladder has from 3 to 15 steps, its two ends among them.',
+  'ladder/three': () => 'A ladder through three mixes has at least five steps.',
   'count/whole': () => 'The number of pieces has to be a whole number from 1 to 5,000.',
 } as const;
 

@@ -1,6 +1,6 @@
-import { expose } from 'comlink';
+import { expose, transfer } from 'comlink';
 import { pigmentOf, type Lab, type Pigment } from '#core/colour';
-import { correct, correctedPigment, find, type Correction, type CorrectInput, type Candidate, type FindInput, type Found, type LearnedClay } from '#core/mix';
+import { correct, correctedPigment, triangleHeight, trianglePicture, find, type Corners, type Correction, type CorrectInput, type Candidate, type FindInput, type Found, type LearnedClay } from '#core/mix';
 
 /** A clay as it crosses to the worker: its pigment is worked out there. */
 export interface PlainClay { readonly id: string; readonly hex: string; readonly strength: number; readonly learned: LearnedClay | null; readonly density: number; readonly left: number }
@@ -47,6 +47,11 @@ const worker = {
   },
   correct(input: PlainCorrection): Correction[] {
     return correct({ ...input, clays: input.clays.map(candidateOf) });
+  },
+  /** A triangle of three mixes as a picture. */
+  triangle(corners: Corners, width: number): ImageData {
+    const data = new Uint8ClampedArray(trianglePicture(corners, width));
+    return transfer(new ImageData(data, width, triangleHeight(width)), [data.buffer]);
   },
   stop(): void {
     newest++;

@@ -1,6 +1,6 @@
 import { proxy, wrap, type Remote } from 'comlink';
 import { useEffect, useState } from 'react';
-import type { Correction, Found } from '#core/mix';
+import type { Corners, Correction, Found } from '#core/mix';
 import type { FindWorker, PlainClay, PlainCorrection, PlainInput } from './find.worker.js';
 
 export type SearchState = 'looking' | 'done' | 'stopped';
@@ -35,8 +35,7 @@ export function useFind(input: PlainInput | null): Searching & { readonly stop: 
 export function useCorrections(input: PlainCorrection | null): readonly Correction[] | null {
   const [found, setFound] = useState<readonly Correction[] | null>(null);
   useEffect(() => {
-    setFound(null);
-    if (!input) return;
+    if (!input) { setFound(null); return; }
     let current = true;
     void started().correct(input).then((list) => { if (current) setFound(list); });
     return () => { current = false; };
@@ -70,4 +69,16 @@ export function useMatches(inputs: readonly PlainInput[]): readonly Match[] {
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [wanted]);
   return keys.map((key) => known[key]);
+}
+
+/** A triangle of three mixes as a picture; null while it is drawn. */
+export function useTriangle(corners: Corners | null, width: number): ImageData | null {
+  const [image, setImage] = useState<ImageData | null>(null);
+  useEffect(() => {
+    if (!corners) { setImage(null); return; }
+    let current = true;
+    void started().triangle(corners, width).then((drawn) => { if (current) setImage(drawn); });
+    return () => { current = false; };
+  }, [corners, width]);
+  return image;
 }

@@ -10,13 +10,14 @@ import { MixingTile } from './MixingTile.js';
 import { NewMix } from './NewMix.js';
 
 /** What stands at the place of a mix without being one. */
-const TOOLS = ['new', 'find', 'apart', 'taught', 'correct', 'photograph', 'files'] as const;
+const TOOLS = ['new', 'find', 'apart', 'taught', 'correct', 'photograph', 'files', 'triangle'] as const;
 
 const StayApart = lazy(async () => ({ default: (await import('./StayApart.js')).StayApart }));
 const Taught = lazy(async () => ({ default: (await import('./Taught.js')).Taught }));
 const Correct = lazy(async () => ({ default: (await import('./Correct.js')).Correct }));
 const Palettes = lazy(async () => ({ default: (await import('./palettes/Palettes.js')).Palettes }));
 const Exchange = lazy(async () => ({ default: (await import('./exchange/Exchange.js')).Exchange }));
+const Triangle = lazy(async () => ({ default: (await import('./Triangle.js')).Triangle }));
 const FindMix = lazy(async () => ({ default: (await import('./FindMix.js')).FindMix }));
 
 /** The chip board and the mixing tile. */
@@ -35,6 +36,7 @@ export default function Mixes(): ReactElement {
     { key: 'k', does: 'Correct a mix that came out differently', run: () => { void navigate('/mixes/correct'); } },
     { key: 'h', does: 'Colours of a photograph', run: () => { void navigate('/mixes/photograph'); } },
     { key: 'x', does: 'Mixes and colours as files, and labels', run: () => { void navigate('/mixes/files'); } },
+    { key: 'r', does: 'Triangle of three mixes', run: () => { void navigate('/mixes/triangle'); } },
     { key: 'd', does: 'Do colours stay apart?', run: () => { void navigate('/mixes/apart'); } },
   ]);
   if (!shelf.data || !first) return <Reading error={shelf.error ?? all.error} />;
@@ -54,7 +56,7 @@ export default function Mixes(): ReactElement {
   );
 }
 
-const TOOL_VIEWS = { find: FindMix, apart: StayApart, taught: Taught, correct: Correct, photograph: Palettes, files: Exchange } as const;
+const TOOL_VIEWS = { find: FindMix, apart: StayApart, taught: Taught, correct: Correct, photograph: Palettes, files: Exchange, triangle: Triangle } as const;
 
 function Tool({ name, shelf }: { readonly name: keyof typeof TOOL_VIEWS; readonly shelf: ShelfAnswer }): ReactElement {
   const View = TOOL_VIEWS[name];

@@ -60,6 +60,11 @@ export function Taught({ shelf }: { readonly shelf: ShelfAnswer }): ReactElement
 const factor = (x: number): string => (x >= 9.5 ? x.toFixed(0) : x.toFixed(1));
 const beside = (times: number): string =>
   (times > 1.05 ? `${factor(times)} times as strong as` : times < 0.95 ? `${factor(1 / times)} times weaker than` : 'as strong as');
+/** Both ends of what is likely, the way round that the sentence has it. */
+const range = (log: number, spread: number): string => {
+  const [low, high] = log < Math.log(0.95) ? [-log - spread, -log + spread] : [log - spread, log + spread];
+  return `${factor(Math.exp(low))} to ${factor(Math.exp(high))} times`;
+};
 /** Bars run over this many times stronger or weaker. */
 const WIDEST = Math.log(20);
 const place = (log: number): number => 50 + (50 * Math.max(-WIDEST, Math.min(WIDEST, log))) / WIDEST;
@@ -70,7 +75,7 @@ function Strengths({ knowns }: { readonly knowns: readonly Known[] }): ReactElem
   const logOf = (k: Known | undefined): number => (k ? k.own.logStrength + Math.log(strengthOf(k.clay).value) : 0);
   return (
     <Box as="section" aria-label="Strengths">
-      <Box as="h2" marginBottom={3}>Strengths{reference && <Second> beside {reference.clay.name}, which most chips hold</Second>}</Box>
+      <Flex alignItems="baseline" gap={4} marginBottom={3}><h2>Strengths</h2>{reference && <Caption>beside {reference.clay.name}, which most chips hold; the bar is where two of three would lie</Caption>}</Flex>
       <Grid as="ul" rowGap={2}>
         {knowns.map((known) => {
           const { clay, own } = known;
@@ -83,7 +88,7 @@ function Strengths({ knowns }: { readonly knowns: readonly Known[] }): ReactElem
               <Box lineHeight={1.35}>
                 {known === reference ? <><b>{clay.name}</b>: the measure for the others</>
                   : <b>Your {clay.name} is {beside(times)} {reference?.clay.name}</b>}
-                {', '}<Second>from {own.chips === 1 ? 'one chip' : `${own.chips} chips`}{known === reference ? '' : ` (${factor(Math.exp(log - spread))} to ${factor(Math.exp(log + spread))} times)`}</Second>
+                {', '}<Second>from {own.chips === 1 ? 'one chip' : `${own.chips} chips`}{known === reference ? '' : ` (${range(log, spread)})`}</Second>
               </Box>
               <svg width="300" height="22" viewBox="0 0 100 22" preserveAspectRatio="none" aria-hidden>
                 <path d="M0 11H100M50 3V19" stroke="#8a8a8a" strokeWidth="1" vectorEffect="non-scaling-stroke" />

@@ -61,10 +61,10 @@ function OneLabel({ mix, size }: { readonly mix: TakeOutAnswer[number]; readonly
   return (
     <Flex data-label border="0.3mm solid #000" background="#fff" color="#000" overflow="hidden" flex="none" style={{ width: `${size.width}mm`, height: `${size.height}mm` }} css={{ breakInside: 'avoid' }}>
       <Box width="22%" flex="none" style={{ background: `#${hexOf(xyzOfLab(mix.lab))}` }} />
-      <Box padding="1mm" minWidth={0} fontSize="7.5pt" lineHeight={1.2}>
+      <Box padding="1mm" minWidth={0} fontSize="8pt" lineHeight={1.2}>
         <Box fontWeight={700} whiteSpace="nowrap" overflow="hidden" textOverflow="ellipsis" fontSize="9pt">{mix.name}</Box>
         <Box css={{ display: '-webkit-box', WebkitLineClamp: 2, WebkitBoxOrient: 'vertical', overflow: 'hidden' }}>{mix.recipe}{mix.basis === 'mass' ? ', by mass' : ''}</Box>
-        <Box fontSize="6.5pt" whiteSpace="nowrap" overflow="hidden">{showLab(mix.lab)} · {showDate(today())}</Box>
+        <Box fontSize="7pt" whiteSpace="nowrap" overflow="hidden">{showLab(mix.lab)}<br />{showDate(today())}</Box>
       </Box>
     </Flex>
   );

@@ -1,0 +1,63 @@
+import { hexOf, labOf, mixPigments, type Lab, type Pigment } from '#core/colour';
+import { ratios, unitsOf, type Ratio } from './find/index.js';
+
+/** Three mixes: their shares at a point of a triangle with its first corner on top, the second left, the third right. */
+export type Corners = readonly [Pigment, Pigment, Pigment];
+
+/** A mix of the three that can be laid down. `x` and `y` from 0 to 1 across the triangle's box, y downwards. */
+export interface MakeablePoint { readonly units: Ratio; readonly x: number; readonly y: number; readonly lab: Lab }
+
+/** Parts of a makeable point at most: whole ones. */
+const MOST_PARTS = 8;
+
+const placeOf = ([a = 0, b = 0, c = 0]: Ratio): { x: number; y: number } => {
+  const whole = a + b + c;
+  return { x: (c + a / 2) / whole, y: 1 - a / whole };
+};
+
+/** Every mix of up to eight whole parts of the three, the corners and sides among them. */
+export function makeablePoints(corners: Corners): MakeablePoint[] {
+  const few = (clays: 2 | 3): Ratio[] => ratios(clays).filter((r) => unitsOf(r) <= MOST_PARTS);
+  const all: Ratio[] = [
+    [1, 0, 0], [0, 1, 0], [0, 0, 1],
+    ...few(2).flatMap(([a = 0, b = 0]): Ratio[] => [[a, b, 0], [a, 0, b], [0, a, b]]), ...few(3),
+  ];
+  return all.map((units) => ({ units, ...placeOf(units), lab: labOf(mixPigments(corners, units)) }));
+}
+
+/**
+ * The triangle as a picture: red, green, blue and opacity, row by row;
+ * clear outside.
+ * @param width of the picture in pixels; it is `triangleHeight(width)` high
+ */
+export function trianglePicture(corners: Corners, width: number): Uint8ClampedArray {
+  const height = triangleHeight(width);
+  const out = new Uint8ClampedArray(4 * width * height);
+  for (let row = 0; row < height; row++) for (let column = 0; column < width; column++) {
+    const a = 1 - (row + 0.5) / height;
+    const c = (column + 0.5) / width - a / 2;
+    const b = 1 - a - c;
+    if (b < 0 || c < 0) continue;
+    const hex = parseInt(hexOf(mixPigments(corners, [a, b, c])), 16);
+    out.set([hex >> 16, (hex >> 8) & 255, hex & 255, 255], 4 * (row * width + column));
+  }
+  return out;
+}
+
+export const triangleHeight = (width: number): number => Math.round((width * Math.sqrt(3)) / 2);
+
+/** The nearest point in a direction (arrow keys), or the same where there is none. */
+export function nextPoint(points: readonly MakeablePoint[], from: MakeablePoint, dx: number, dy: number): MakeablePoint {
+  let best = from;
+  let least = Infinity;
+  for (const point of points) {
+    const [x, y] = [point.x - from.x, (point.y - from.y) * (Math.sqrt(3) / 2)];
+    const ahead = x * dx + y * dy;
+    const aside = Math.abs(x * dy - y * dx);
+    // within 45° of where the arrow points
+    if (ahead <= 1e-9 || aside > ahead) continue;
+    const cost = ahead + 2 * aside;
+    if (cost < least) [best, least] = [point, cost];
+  }
+  return best;
+}
