@@ -35,3 +35,39 @@ test('a ladder from a mix to another: usual parts, equal steps, what to punch, a
   await saved(page);
   await expect(page.getByText('22 mixes')).toBeVisible();
 });
+
+test('through three mixes, and the triangle between them by keyboard', async ({ page, sledge }) => {
+  await page.goto(`${sledge.url}/mixes`);
+  await page.getByRole('list', { name: 'Chips' }).getByRole('link', { name: 'Cabbage vein 3 Aubergine' }).click();
+  const own = page.getByRole('region', { name: 'Ladder' });
+  await own.getByRole('button', { name: 'and on to a third' }).click();
+  await page.getByRole('combobox', { name: 'Where the ladder leads on to' }).fill('pea pod');
+  await page.keyboard.press('Enter');
+  await expect(own.getByRole('listitem')).toHaveCount(17);
+  await expect(own.getByRole('listitem').nth(8)).toContainText('0:1:0');
+  await expect(own).toContainText('punch 18 of Cabbage vein, 32 of Chalk and 18 of Pea pod.');
+  await own.getByLabel('Steps of the ladder').selectOption('equal steps');
+  await edit(page, 'Number of steps', '4');
+  await expect(own).toContainText('A ladder through three mixes has at least five steps.');
+  await edit(page, 'Number of steps', '9');
+  await expect(own.getByRole('listitem')).toHaveCount(9);
+  await own.getByRole('button', { name: 'Leave Pea pod out' }).click();
+  await expect(own).not.toContainText('Pea pod');
+
+  await page.getByRole('heading', { name: 'Ladder' }).click();
+  await page.keyboard.press('r');
+  await expect(page.getByRole('heading', { name: 'Triangle' })).toBeVisible();
+  await page.getByRole('button', { name: 'Chalk', exact: true }).click();
+  await page.getByRole('combobox', { name: 'Mix on top' }).fill('outer leek');
+  await page.keyboard.press('Enter');
+  const here = page.getByTestId('here');
+  await expect(here).toHaveText('1 Outer leek + 1 Beetroot + 1 Squash');
+  await page.getByRole('application').focus();
+  for (let i = 0; i < 20; i++) await page.keyboard.press('ArrowUp');
+  await expect(here).toHaveText('1 Outer leek');
+  await page.keyboard.press('ArrowDown');
+  await expect(here).toHaveText(/^\d Outer leek \+ 1 Beetroot \+ 1 Squash$/);
+  const notation = await here.innerText();
+  await page.getByRole('button', { name: 'Put it on the board' }).click();
+  await expect(page.getByLabel('Recipe in notation')).toHaveValue(notation);
+});

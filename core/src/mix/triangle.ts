@@ -25,9 +25,12 @@ export function makeablePoints(corners: Corners): MakeablePoint[] {
   return all.map((units) => ({ units, ...placeOf(units), lab: labOf(mixPigments(corners, units)) }));
 }
 
+/** Pixels that are painted beyond each side. */
+const OVER = 2;
+
 /**
- * The triangle as a picture: red, green, blue and opacity, row by row;
- * clear outside.
+ * The triangle as a picture: red, green, blue and opacity, row by row; clear
+ * outside, but for a seam that whoever shows it cuts off cleanly.
  * @param width of the picture in pixels; it is `triangleHeight(width)` high
  */
 export function trianglePicture(corners: Corners, width: number): Uint8ClampedArray {
@@ -37,8 +40,8 @@ export function trianglePicture(corners: Corners, width: number): Uint8ClampedAr
     const a = 1 - (row + 0.5) / height;
     const c = (column + 0.5) / width - a / 2;
     const b = 1 - a - c;
-    if (b < 0 || c < 0) continue;
-    const hex = parseInt(hexOf(mixPigments(corners, [a, b, c])), 16);
+    if (b < -OVER / width || c < -OVER / width) continue;
+    const hex = parseInt(hexOf(mixPigments(corners, [a, Math.max(0, b), Math.max(0, c)])), 16);
     out.set([hex >> 16, (hex >> 8) & 255, hex & 255, 255], 4 * (row * width + column));
   }
   return out;

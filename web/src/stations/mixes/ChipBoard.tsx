@@ -15,7 +15,7 @@ const SORTS: readonly { readonly value: MixSort; readonly text: string }[] = [
 ];
 
 /** What can be done besides looking at one mix. */
-const TOOLS = [['find', 'Find a mix', 'F'], ['apart', 'Stay apart?', 'D'], ['triangle', 'Triangle', 'R'], ['correct', 'Correct', 'K'], ['photograph', 'Photograph', 'H'], ['taught', 'Taught', 'T'], ['files', 'In and out', 'X']] as const;
+const TOOLS = [['find', 'Find a mix', 'F'], ['apart', 'Stay apart?', 'D'], ['triangle', 'Triangle', 'R'], ['correct', 'Correct', 'K'], ['photograph', 'Photograph', 'V'], ['taught', 'Taught', 'T'], ['files', 'In and out', 'X']] as const;
 
 const Hook = chakra(Link, {
   base: { display: 'block', textDecoration: 'none', padding: '5px', border: '3px solid transparent', minWidth: 0, _hover: { borderColor: 'hairline' }, '&&&[aria-current=page]': { borderColor: 'ink' } },

@@ -25,10 +25,12 @@ interface ChipsProps {
   readonly revisions: readonly RevisionAnswer[];
   readonly shown: RevisionAnswer;
   readonly predicted: Predicted;
+  /** the colour the mix is to have */
+  readonly wanted: Lab | null;
 }
 
 /** The newest baked chip of a revision, and how far it is from what was predicted. */
-export function LastChip({ chips, shown, predicted }: Omit<ChipsProps, 'revisions'>): ReactElement | null {
+export function LastChip({ chips, shown, predicted }: Pick<ChipsProps, 'chips' | 'shown' | 'predicted'>): ReactElement | null {
   const last = chips.find((c) => c.revisionId === shown.id && c.stage === 'baked');
   const wished = predicted(shown.id, 'baked');
   if (!last || !wished) return null;
@@ -42,7 +44,7 @@ export function LastChip({ chips, shown, predicted }: Omit<ChipsProps, 'revision
 }
 
 /** Chips that were really made: measured colour beside the predicted one, and a line to log the next. */
-export function Chips({ chips, revisions, shown, predicted }: ChipsProps): ReactElement {
+export function Chips({ chips, revisions, shown, predicted, wanted }: ChipsProps): ReactElement {
   return (
     <Box as="section" aria-label="Chips you made" width="100%">
       <Box as="h2" marginBottom={2}>Chips you made</Box>
@@ -50,7 +52,7 @@ export function Chips({ chips, revisions, shown, predicted }: ChipsProps): React
       <Flex as="ul" direction="column" gap={2}>
         {chips.map((chip) => <OneChip key={chip.id} chip={chip} mixId={shown.mixId} predicted={predicted(chip.revisionId, chip.stage)} number={revisions.length > 1 ? revisions.find((r) => r.id === chip.revisionId)?.number : undefined} />)}
       </Flex>
-      <LogChip revisionId={shown.id} />
+      <LogChip revisionId={shown.id} predicted={predicted} wanted={wanted} />
     </Box>
   );
 }
@@ -62,18 +64,31 @@ function OneChip({ chip, mixId, predicted, number }: { readonly chip: ChipDto; r
         <Box flex={1} style={{ background: `#${hexOf(xyzOfLab(chip))}` }} />
         {predicted && <Box flex={1} style={{ background: `#${hexOf(xyzOfLab(predicted))}` }} />}
       </Flex>
-      <Box flex={1} fontSize="small" lineHeight={1.3}>
-        {predicted && <><b>ΔE {deltaE(chip, predicted).toFixed(1)}</b> from the prediction</>}<br />
+      <Box flex={1} fontSize="small" lineHeight={1.35}>
+        {predicted && <><b>ΔE {deltaE(chip, predicted).toFixed(1)}</b> from the prediction<br /></>}
         <Caption>{showDate(chip.madeOn)} · {chip.stage}, {chip.way}{number === undefined ? '' : ` · revision ${number}`} · {showLab(chip)}</Caption>
+        <Box fontSize="caption">
+          {predicted && <><Link to={`/mixes/correct?of=${mixId}&chip=${chip.id}`}>correct</Link> · </>}
+          <Link to={`/mixes/find?colour=${showLab(chip)}`} title="find a mix of this colour">find</Link> · <Word onClick={() => { void change('DELETE', `/api/chips/${chip.id}?version=${chip.version}`); }}>strike out</Word>
+        </Box>
       </Box>
-      {predicted && <Link to={`/mixes/correct?of=${mixId}&chip=${chip.id}`} style={{ fontSize: 14 }}>correct</Link>}
-      <Link to={`/mixes/find?colour=${showLab(chip)}`} style={{ fontSize: 14 }} title="find a mix of this colour">find</Link>
-      <Word fontSize="small" onClick={() => { void change('DELETE', `/api/chips/${chip.id}?version=${chip.version}`); }}>strike out</Word>
     </Flex>
   );
 }
 
-function LogChip({ revisionId }: { readonly revisionId: string }): ReactElement {
+/** A typed colour, while it is one. */
+function colourIn(text: string): Lab | null {
+  try {
+    return text.trim() === '' ? null : readColour(text);
+  } catch (error) {
+    if (error instanceof Complaint) return null;
+    throw error;
+  }
+}
+
+interface LogChipProps { readonly revisionId: string; readonly predicted: Predicted; readonly wanted: Lab | null }
+
+function LogChip({ revisionId, predicted, wanted }: LogChipProps): ReactElement {
   const [id, setId] = useState<string>(() => crypto.randomUUID());
   const [text, setText] = useState('');
   const [wrong, setWrong] = useState<string | null>(null);
@@ -82,6 +97,8 @@ function LogChip({ revisionId }: { readonly revisionId: string }): ReactElement 
   const [madeOn, setMadeOn] = useState(today());
   const path = `/api/chips/${id}`;
   const refusal = useRefusal(path);
+  const reads = colourIn(text);
+  const expected = predicted(revisionId, stage);
   const log = async (): Promise<void> => {
     try {
       const { l, a, b } = readColour(text);
@@ -100,6 +117,7 @@ function LogChip({ revisionId }: { readonly revisionId: string }): ReactElement 
       </Flex>
       <Box fontSize="small" marginTop={1}><Choice label="The chip is" value={stage} options={STAGE_OPTIONS} onChange={setStage} />, by <Choice label="Read how" value={way} options={WAY_OPTIONS} onChange={setWay} />, on <Value label="Chip made on" text={showDate(madeOn)} read={(t) => readDay(t) ?? today()} onChange={setMadeOn} /></Box>
       {way === 'colour reader' && <ReaderLine revisionId={revisionId} stage={stage} onRead={(lab) => { setText(showLab(lab)); setWrong(null); }} />}
+      {reads && expected && <Box fontSize="small" role="status" data-testid="off"><b>ΔE {deltaE(reads, expected).toFixed(1)}</b> from the prediction{wanted && stage === 'baked' ? <>, <b>{deltaE(reads, wanted).toFixed(1)}</b> from what is wanted</> : ''}</Box>}
       {wrong ?? refusal ? <Warning>{wrong ?? refusal?.message}</Warning> : null}
     </Box>
   );

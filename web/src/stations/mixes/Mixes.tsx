@@ -34,7 +34,7 @@ export default function Mixes(): ReactElement {
     { key: 'f', does: 'Find a mix for a colour', run: () => { void navigate('/mixes/find'); } },
     { key: 't', does: 'What your chips taught', run: () => { void navigate('/mixes/taught'); } },
     { key: 'k', does: 'Correct a mix that came out differently', run: () => { void navigate('/mixes/correct'); } },
-    { key: 'h', does: 'Colours of a photograph', run: () => { void navigate('/mixes/photograph'); } },
+    { key: 'v', does: 'Colours of a photograph', run: () => { void navigate('/mixes/photograph'); } },
     { key: 'x', does: 'Mixes and colours as files, and labels', run: () => { void navigate('/mixes/files'); } },
     { key: 'r', does: 'Triangle of three mixes', run: () => { void navigate('/mixes/triangle'); } },
     { key: 'd', does: 'Do colours stay apart?', run: () => { void navigate('/mixes/apart'); } },

@@ -2,7 +2,7 @@ import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useMemo, useState, type ReactElement } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { Complaint, Fraction, showNumber } from '#core/units';
-import { chromaHue } from '#core/colour';
+import { chromaHue, deltaE, readColour } from '#core/colour';
 import { colourOf, flatten, printNotation, type Flat } from '#core/mix';
 import type { IngredientDto, LearningAnswer, MixAnswer, MixDto, RevisionAnswer, ShelfAnswer } from '#contract';
 import { Chip } from '../../parts/Chip.js';
@@ -91,6 +91,7 @@ export function MixingTile({ mix, shelf }: MixingTileProps): ReactElement {
               <Flex direction="column" gap={3}>
                 <Box><Caption>baked</Caption><Box fontWeight={700} lineHeight={1.3}>L* {Math.round(baked.lab.l)}</Box><Box fontSize="small">C* {Math.round(chromaHue(baked.lab).c)}<br />h {Math.round(chromaHue(baked.lab).h)}</Box></Box>
                 <Box><Caption>raw</Caption><Box height="42px" borderRadius="6px" style={{ background: `#${colourOf(worked.flat, 'raw', pigments).hex}` }} /></Box>
+                {mix.wantedHex !== null && <Box><Caption>wanted</Caption><Box height="42px" borderRadius="6px" style={{ background: `#${mix.wantedHex}` }} /><Box fontSize="small"><b>ΔE {deltaE(readColour(mix.wantedHex), baked.lab).toFixed(1)}</b> from this</Box></Box>}
                 <LastChip chips={mix.chips} shown={shown} predicted={predicted} />
                 <Caption>{trustOf(worked.flat, learning.data)}</Caption>
                 <Word fontSize="small" onClick={() => { if (newest) carry({ mixId: mix.id, revisionId: newest.id, name: mix.name, hex: baked.hex }); }}>carry <Key>C</Key></Word>
@@ -108,7 +109,7 @@ export function MixingTile({ mix, shelf }: MixingTileProps): ReactElement {
       <Grid templateColumns="minmax(0, 1.5fr) minmax(0, 1fr)" gap={6}>
         {'flat' in worked ? <HowMuch flat={worked.flat} recipe={recipeOf(shown.basis, shown.ingredients)} book={book} shelf={shelf} nameAt={(i) => namedIn(shown.ingredients[i], shelf, known).name} /> : <div />}
         <Flex direction="column" gap={2} alignItems="flex-start">
-          <Chips chips={mix.chips} revisions={mix.revisions} shown={shown} predicted={predicted} />
+          <Chips chips={mix.chips} revisions={mix.revisions} shown={shown} predicted={predicted} wanted={mix.wantedHex === null ? null : readColour(mix.wantedHex)} />
           <Box as="h2" marginTop={3}>Written down</Box>
           <NoteBox note={mix.note} onChange={(note) => { save({ note }); }} />
           {mix.revisions.length > 1 && <Second>revisions {mix.revisions.map((r) => <span key={r.id}> <Word aria-pressed={r === shown} fontWeight={r === shown ? 700 : 400} onClick={() => { setSeen(r.id); }}>{r.number}</Word></span>)}</Second>}

@@ -67,10 +67,11 @@ export function Triangle({ shelf }: { readonly shelf: ShelfAnswer }): ReactEleme
       {picking !== null && <MaterialPicker label={`Mix ${PLACES[picking] ?? ''}`} onPick={(p) => { void pick(p); }} onCancel={() => { setPicking(null); }} />}
       {corners && at && (
         <Grid templateColumns={`${WIDTH + 40}px minmax(0, 1fr)`} gap={5}>
-          <Box position="relative" width={`${WIDTH}px`} height={`${HEIGHT}px`} margin="10px 20px" tabIndex={0} role="application" aria-label="Triangle: the arrow keys walk through it" aria-describedby="triangle-at" cursor="crosshair"
+          <Box position="relative" width={`${WIDTH}px`} height={`${HEIGHT}px`} margin="10px 20px 40px" tabIndex={0} role="application" aria-label="Triangle: the arrow keys walk through it" aria-describedby="triangle-at" cursor="crosshair"
             onKeyDown={walk} onClick={nearest} onMouseMove={(e) => { if (e.buttons === 1) nearest(e); }}>
-            <canvas ref={canvas} width={DRAWN} height={triangleHeight(DRAWN)} style={{ width: WIDTH, height: HEIGHT, display: 'block' }} />
-            <svg width={WIDTH + 40} height={HEIGHT + 20} viewBox={`-20 -10 ${WIDTH + 40} ${HEIGHT + 20}`} style={{ position: 'absolute', left: -20, top: -10, pointerEvents: 'none' }} aria-hidden>
+            <canvas ref={canvas} width={DRAWN} height={triangleHeight(DRAWN)} style={{ width: WIDTH, height: HEIGHT, display: 'block', clipPath: 'polygon(50% 0, 0 100%, 100% 100%)' }} />
+            <svg width={WIDTH + 40} height={HEIGHT + 20} viewBox={`-20 -10 ${WIDTH + 40} ${HEIGHT + 20}`} style={{ position: 'absolute', left: -20, top: -10, pointerEvents: 'none', overflow: 'visible' }} aria-hidden>
+              <g fontSize={15} fontWeight={600} fill="#141414"><text x={WIDTH / 2 + 26} y={8}>{three[0]?.name}</text><text x={0} y={HEIGHT + 28}>{three[1]?.name}</text><text x={WIDTH} y={HEIGHT + 28} textAnchor="end">{three[2]?.name}</text></g>
               {points.map((p) => <circle key={p.units.join()} cx={p.x * WIDTH} cy={p.y * HEIGHT} r={2} fill={p.lab.l > 50 ? '#000' : '#fff'} opacity={0.5} />)}
               <circle cx={at.x * WIDTH} cy={at.y * HEIGHT} r={14} fill={`#${hexOf(xyzOfLab(at.lab))}`} stroke="#fff" strokeWidth={5} />
               <circle cx={at.x * WIDTH} cy={at.y * HEIGHT} r={16.5} fill="none" stroke="#000" strokeWidth={1.5} />
