@@ -7,6 +7,7 @@ import { build, install, root } from './prepare.mjs';
 install();
 build();
 const { median, percentile, seeded } = await import('../dist/core/bench/measure.js');
+const { upsampling } = await import('../dist/core/bench/upsampling.js');
 const { learning } = await import('../dist/core/bench/learning.js');
 const { finding } = await import('../dist/core/bench/finding.js');
 const { predictions } = await import('../dist/core/bench/predictions.js');
@@ -44,8 +45,13 @@ async function ofStart() {
 const spectral = await import('spectral.js');
 /** Mixes sRGB colours as the package spectral.js does. */
 const bySpectral = (hexes, parts) => spectral.mix(...hexes.map((hex, i) => [new spectral.Color(`#${hex}`), parts[i]])).toString({ format: 'hex' }).slice(1);
+/** The same as a function that only mixes: the colours are made before. */
+const spectralMixer = (hexes, parts) => {
+  const colours = hexes.map((hex, i) => [new spectral.Color(`#${hex}`), parts[i]]);
+  return () => spectral.mix(...colours).sRGB[0];
+};
 
-const TABLES = { learn: () => learning(() => performance.now(), bySpectral),  mixes: () => predictions(() => performance.now()), find: () => finding(() => performance.now()), start: ofStart, api: ofApi };
+const TABLES = { learn: () => learning(() => performance.now(), bySpectral),  mixes: () => predictions(() => performance.now(), spectralMixer), curves: () => upsampling(() => performance.now()), find: () => finding(() => performance.now()), start: ofStart, api: ofApi };
 const wanted = process.argv.slice(2);
 const shown = (value) => (value >= 1000 ? Math.round(value).toLocaleString('en') : value.toPrecision(3));
 const tables = [];

@@ -9,35 +9,43 @@ const f = (t: number): number => (t > EPSILON ? Math.cbrt(t) : (KAPPA * t + 16) 
 /** f(ρy) − f(y). It rises with ρ; with y it moves away from 0, so its extremes are at the ends. */
 const opponent = (ratio: number, y: number): number => f(ratio * y) - f(y);
 
+const X = WEIGHTS.slice(0, BANDS);
+const Y = WEIGHTS.slice(BANDS, 2 * BANDS);
+const Z = WEIGHTS.slice(2 * BANDS);
+
 /**
  * A box around every colour whose reflectance lies between two curves.
  * X and Z are bounded through their ratio to Y, since they rise and fall
- * together: with ρ₀ the ratio half way, X − ρ₀Y is a sum over bands that has
- * its least value where each band takes the curve its sign asks for.
+ * together: with ρ₀ the ratio half way, X − ρ₀Y is a sum over bands that is 0
+ * half way, and differs from it by at most half the distance of the curves
+ * in each band.
  * @param low @param high reflectance in each of the 36 bands, low ≤ high, > 0
  */
 export function labBoxOf(low: Float64Array, high: Float64Array): LabBox {
-  let [yl, yh, x, z] = [0, 0, 0, 0];
+  let yl = 0;
+  let yh = 0;
+  let x = 0;
+  let z = 0;
   for (let band = 0; band < BANDS; band++) {
-    const [l, h] = [low[band] as number, high[band] as number];
-    const wy = WEIGHTS[BANDS + band] as number;
-    yl += wy * l;
-    yh += wy * h;
-    x += (WEIGHTS[band] as number) * (l + h);
-    z += (WEIGHTS[2 * BANDS + band] as number) * (l + h);
+    const l = low[band] as number;
+    const h = high[band] as number;
+    yl += (Y[band] as number) * l;
+    yh += (Y[band] as number) * h;
+    x += (X[band] as number) * (l + h);
+    z += (Z[band] as number) * (l + h);
   }
-  const [rx, rz] = [x / (yl + yh), z / (yl + yh)];
-  let [xl, xh, zl, zh] = [0, 0, 0, 0];
+  const rx = x / (yl + yh);
+  const rz = z / (yl + yh);
+  let xh = 0;
+  let zh = 0;
   for (let band = 0; band < BANDS; band++) {
-    const [l, h] = [low[band] as number, high[band] as number];
-    const wy = WEIGHTS[BANDS + band] as number;
-    const wx = (WEIGHTS[band] as number) - rx * wy;
-    const wz = (WEIGHTS[2 * BANDS + band] as number) - rz * wy;
-    xl += wx * (wx > 0 ? l : h);
-    xh += wx * (wx > 0 ? h : l);
-    zl += wz * (wz > 0 ? l : h);
-    zh += wz * (wz > 0 ? h : l);
+    const half = ((high[band] as number) - (low[band] as number)) / 2;
+    const wy = Y[band] as number;
+    xh += Math.abs((X[band] as number) - rx * wy) * half;
+    zh += Math.abs((Z[band] as number) - rz * wy) * half;
   }
+  const xl = -xh;
+  const zl = -zh;
   const lowest = (ratio: number, d: number, white: number): number => Math.max(0, ratio + d / (d < 0 ? yl : yh)) / white;
   const highest = (ratio: number, d: number, white: number): number => (ratio + d / (d > 0 ? yl : yh)) / white;
   const [axl, axh] = [lowest(rx, xl, WHITE.x), highest(rx, xh, WHITE.x)];

@@ -17,7 +17,7 @@ const ROWS = BANDS + 3;
 const NEWTON_STEPS = 60;
 const LARGEST_STEP = 2;
 /** No real surface is blacker: keeps the curve inside (0, 1) where hex says 00. */
-const DARKEST = 2e-4;
+const DARKEST = 2e-5;
 const LIGHTEST = 0.9995;
 
 /**

@@ -1,4 +1,4 @@
-import { BANDS, deltaE, labOf, mixPigments, type Lab, type Pigment, type PigmentSource, type Stage } from '#core/colour';
+import { deltaE, joined, labOf, mixPigments, type Lab, type Pigment, type PigmentSource, type Stage } from '#core/colour';
 import { Fraction, complaint, sumOf } from '#core/units';
 import { ratios, unitsOf, type Ratio } from './find/index.js';
 import type { Flat } from './flatten.js';
@@ -9,18 +9,9 @@ export const USUAL_PARTS: readonly Ratio[] = [[1, 0], [8, 1], [4, 1], [2, 1], [1
 /** One rung: parts of each mix of the ladder, and the colour they give. */
 export interface Rung { readonly units: Ratio; readonly lab: Lab }
 
-/** A mix as one pigment: scattering and absorption add up by volume, so a mix of mixes is a mix. */
-export function pigmentOfMix(flat: Flat, stage: Stage, pigments: PigmentSource): Pigment {
-  const absorption = new Float64Array(BANDS);
-  let scattering = 0;
-  for (const { clay, volume } of flat.shares) {
-    const own = pigments(clay, stage);
-    const v = volume.valueOf();
-    scattering += v * own.scattering;
-    for (let band = 0; band < BANDS; band++) absorption[band] = (absorption[band] as number) + v * (own.absorption[band] as number);
-  }
-  return { scattering, absorption };
-}
+/** A mix as one pigment, so that a mix of mixes is a mix. */
+export const pigmentOfMix = (flat: Flat, stage: Stage, pigments: PigmentSource): Pigment =>
+  joined(flat.shares.map(({ clay }) => pigments(clay, stage)), flat.shares.map(({ volume }) => volume.valueOf()));
 
 const labAt = (ends: readonly Pigment[], units: ArrayLike<number>): Lab => labOf(mixPigments(ends, units));
 

@@ -1,4 +1,4 @@
-import { BANDS, WEIGHTS, ciede2000, labBoxOf, labOf, leastDeltaE, reflectance, type Lab, type Pigment } from '#core/colour';
+import { BANDS, ciede2000, labBoxOf, labOf, leastDeltaE, mixThree, reflectance, type Lab, type Pigment } from '#core/colour';
 import { CORNERS, type Cell } from './ratios.js';
 
 /** L* differs by more than this many times ΔE00 nowhere: S_L is at most 1.75. */
@@ -18,7 +18,7 @@ export class Tray {
   private triple = 0;
   private of: readonly [number, number, number] = [0, 0, 0];
 
-  constructor(pigments: readonly Pigment[], private readonly target: Lab) {
+  constructor(private readonly pigments: readonly Pigment[], private readonly target: Lab) {
     this.scattering = Float64Array.from(pigments, (p) => p.scattering);
     this.absorption = new Float64Array(pigments.length * BANDS);
     pigments.forEach((p, i) => { this.absorption.set(p.absorption, i * BANDS); });
@@ -30,18 +30,8 @@ export class Tray {
    * @param i @param j @param k clays; a clay with no units may be any
    */
   deltaE(i: number, j: number, k: number, a: number, b: number, c: number, limit: number): number {
-    const { absorption, scattering, target } = this;
-    const scale = 1 / (a * (scattering[i] as number) + b * (scattering[j] as number) + c * (scattering[k] as number));
-    const [fi, fj, fk] = [i * BANDS, j * BANDS, k * BANDS];
-    let [x, y, z] = [0, 0, 0];
-    for (let band = 0; band < BANDS; band++) {
-      const q = (a * (absorption[fi + band] as number) + b * (absorption[fj + band] as number) + c * (absorption[fk + band] as number)) * scale;
-      const r = reflectance(q);
-      x += (WEIGHTS[band] as number) * r;
-      y += (WEIGHTS[BANDS + band] as number) * r;
-      z += (WEIGHTS[2 * BANDS + band] as number) * r;
-    }
-    const lab = labOf({ x, y, z });
+    const { pigments, target } = this;
+    const lab = labOf(mixThree(pigments[i] as Pigment, a, pigments[j] as Pigment, b, pigments[k] as Pigment, c));
     if (Math.abs(lab.l - target.l) > MOST_LIGHTNESS_SCALE * limit) return Infinity;
     return ciede2000(target.l, target.a, target.b, lab.l, lab.a, lab.b);
   }
