@@ -34,6 +34,36 @@ const VIEWS = {
     await page.keyboard.press('Enter');
     await page.locator('[data-search=done]').waitFor();
   },
+  taught: async () => { await open('mixes/taught'); await page.getByRole('list', { name: 'Chips and their predictions' }).waitFor(); },
+  correct: async () => {
+    await open('mixes');
+    await page.getByRole('list', { name: 'Chips' }).getByRole('link', { name: 'Old tin' }).click();
+    await page.getByRole('link', { name: 'correct', exact: true }).first().click();
+    await page.getByRole('list', { name: 'What to add' }).getByRole('listitem').first().waitFor();
+  },
+  photograph: async () => {
+    await open('mixes/photograph');
+    await page.getByRole('link', { name: 'Cut for the stock pot' }).first().click();
+    await page.locator('[data-matched=true]').waitFor();
+  },
+  'mixing-sheet': async () => {
+    await page.emulateMedia({ media: 'print' });
+    await page.addStyleTag({ content: '[data-paper] { margin: 42px }' });
+    await page.setViewportSize({ width: 560, height: 794 });
+  },
+  triangle: async () => {
+    await page.emulateMedia({ media: null });
+    await page.setViewportSize({ width: 1280, height: 800 });
+    await open('mixes/triangle');
+    await page.getByTestId('here').waitFor();
+  },
+  files: async () => {
+    await open('mixes/files');
+    await page.getByRole('button', { name: /Print 21 labels/ }).waitFor();
+    const rows = 'name;recipe;basis\nFirst frost;3 Chalk + ½ Turnip;volume\nLast bean;2 Pea + 1 First frost;mass\nGate post;1 Soot + 2 Parsnip;volume\n';
+    await page.getByLabel('File to open').setInputFiles({ name: 'allotment.csv', mimeType: 'text/csv', buffer: Buffer.from(rows) });
+    await page.getByRole('list', { name: 'What is wrong in the file' }).waitFor();
+  },
   apart: async () => {
     await open('mixes/apart');
     await page.getByRole('list', { name: /^Stack/ }).getByText('Radish skin', { exact: true }).waitFor();

@@ -2,7 +2,8 @@ import { readFileSync } from 'node:fs';
 import { cutterOf, cuttingLayout, againstShelf, minutesFor, takeFrom } from '#core/batch';
 import { conditioningOf, type Block, type Clay, type Firmness, type Kind } from '#core/clay';
 import { apart, chromaHue, deltaE, hexOf, kOverS, labOf, mixPigments, pigmentOf, readColour, reflectance, xyzOfHex, xyzOfLab, statedPigment } from '#core/colour';
-import { colourOf, equalSteps, fewestDiscs, find, flatten, normalForm, partsOf, openBrackets, parseNotation, printNotation, toDiscs, untilGone, type Basis, type Book, type Recipe } from '#core/mix';
+import { neutralGains } from '#core/picture';
+import { colourOf, correct, equalSteps, fewestDiscs, find, flatten, learn, nextChips, normalForm, partsOf, pigmentOfMix, openBrackets, parseNotation, printNotation, toDiscs, untilGone, type Basis, type Book, type Evidence, type Recipe } from '#core/mix';
 import { areaOfSheet, dialLabels, discVolume, massOfSheet, thicknesses, thicknessOfSheet, translate, type Machine } from '#core/sheet';
 import { readLength, readMass, readTemperature, showNumber } from '#core/units';
 
@@ -15,6 +16,7 @@ interface Given {
   readonly grams: number; readonly left: Readonly<Record<string, number>>; readonly reflectance: number; readonly kOverS: number; readonly strengths: readonly number[];
   readonly dial: Dial; readonly readings: Readonly<Record<string, number>>; readonly mm: number;
   readonly cutter: readonly [number, number?]; readonly count: number; readonly sheet: readonly [number, number]; readonly bridge: number;
+  readonly chips: readonly { readonly recipe: string; readonly reads: string }[]; readonly reads: string; readonly wanted: string; readonly patch: readonly [number, number, number];
   readonly blocks: Rows; readonly firmness: Firmness; readonly months: number; readonly minutes: number; readonly perMm: number;
 }
 interface Example { readonly name: string; readonly given: Given; readonly gives: unknown }
@@ -51,6 +53,12 @@ const machine = ({ dial: [widest, thinnest, step], readings }: Pick<Given, 'dial
 const blocks = (rows: Rows): Block[] =>
   rows.map(([leftGrams, madeOn, price], i) => ({ id: `block ${i + 1}`, clayId: 'Chalk', netGrams: 57, leftGrams, madeOn, price }));
 
+const clays = Object.keys(CLAYS).flatMap((id) => book.clay(id) ?? []);
+const evidenceOf = (chips: Given['chips']): Evidence[] => chips.map(({ recipe: notation, reads }, i) => ({
+  id: String(i), stage: 'baked', way: 'colour reader', lab: readColour(reads),
+  shares: flatten(recipe(notation), book).shares.map((s) => ({ clayId: s.clay.id, volume: s.volume.valueOf() })),
+}));
+
 /** Each model as the document names it. */
 const MODELS: Readonly<Record<string, (given: Given) => unknown>> = {
   readLength: ({ text }) => readLength(text, 'metric'),
@@ -82,6 +90,18 @@ const MODELS: Readonly<Record<string, (given: Given) => unknown>> = {
     while (!step.done) step = search.next();
     return step.value.map(({ clayIds, units, deltaE: d }) => [partsOf(units).map((p, i) => `${showNumber(p)} ${clayIds[i] ?? ''}`).join(' + '), d]);
   },
+  learn: ({ chips }) => {
+    const { learned, residuals } = learn(clays, evidenceOf(chips));
+    return { strengths: Object.fromEntries(clays.filter((c) => (learned[c.id]?.chips ?? 0) > 0).map((c) => [c.name, Math.exp(learned[c.id]?.logStrength ?? 0)])), before: residuals.map((r) => r.before), after: residuals.map((r) => r.after) };
+  },
+  nextChips: ({ chips }) => nextChips(learn(clays, evidenceOf(chips)), clays.map((c) => c.id), 1).map((n) => [n.parts.map((p, i) => `${p} ${n.clayIds[i] ?? ''}`).join(' + '), n.before, n.after]),
+  correct: ({ notation, grams, reads, wanted }) => {
+    const flat = flatten(recipe(notation), book);
+    const candidates = clays.map((c) => ({ id: c.id, pigment: statedPigment(c, 'baked'), density: DENSITIES[c.lineId] ?? 1.9, left: 57 }));
+    return correct({ grams, reads: readColour(reads), wanted: readColour(wanted), pigment: pigmentOfMix(flat, 'baked', statedPigment), density: flat.density, clays: candidates })
+      .map((c) => [c.adds.map((a) => `${a.grams} g ${a.clayId}`).join(' + '), c.deltaE]);
+  },
+  neutralGains: ({ patch }) => neutralGains(patch),
   equalSteps: ({ one, other, count }) => equalSteps([pigmentOf(one, 1), pigmentOf(other, 1)], count).map((r) => [r.units.join(':'), hexOf(xyzOfLab(r.lab))]),
   fewestDiscs: ({ one, other, count }) => {
     const ends = [pigmentOf(one, 1), pigmentOf(other, 1)] as const;
