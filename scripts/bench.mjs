@@ -6,7 +6,8 @@ import { build, install, root } from './prepare.mjs';
 
 install();
 build();
-const { median, percentile, seeded } = await import('../dist/core/bench/measure.js');
+const { median, percentile } = await import('../dist/core/bench/measure.js');
+const { seeded } = await import('../dist/core/src/units/index.js');
 const { upsampling } = await import('../dist/core/bench/upsampling.js');
 const { learning } = await import('../dist/core/bench/learning.js');
 const { finding } = await import('../dist/core/bench/finding.js');

@@ -1,6 +1,7 @@
 import { ciede2000, labOf, mixPigments, pigmentOf, xyzOfHex } from '#core/colour';
 import { find, ratios, type Candidate } from '#core/mix';
-import { median, seeded, type Table } from './measure.js';
+import { seeded } from '#core/units';
+import { median, type Table } from './measure.js';
 
 const CLAYS = 48;
 const TARGETS = 9;

@@ -1,7 +1,8 @@
 import { converter, formatHex, type Lab65 } from 'culori';
 import { deltaE, labOf, mixPigments, readColour, statedPigment, type Lab } from '#core/colour';
 import { correctedPigment, learn, nextChips, type Evidence, type Learned } from '#core/mix';
-import { median, percentile, seeded, type Figure, type Table } from './measure.js';
+import { seeded } from '#core/units';
+import { median, percentile, type Figure, type Table } from './measure.js';
 import { hiddenStudio, type HiddenStudio, type Mixed } from './studio.js';
 
 const CLAYS = 10;

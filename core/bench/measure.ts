@@ -37,14 +37,3 @@ export function perSecond(work: (times: number) => void, times: number, clock: (
   });
   return median(rates);
 }
-
-/** Numbers in [0, 1) that are the same in every run (mulberry32, by T. Ettinger). */
-export function seeded(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = Math.imul(state ^ (state >>> 15), 1 | state);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}

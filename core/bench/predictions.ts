@@ -1,6 +1,7 @@
 import { converter, parse, type Color } from 'culori';
 import { labOf, mixPigments, pigmentOf, type Pigment } from '#core/colour';
-import { perSecond, seeded, type Table } from './measure.js';
+import { seeded } from '#core/units';
+import { perSecond, type Table } from './measure.js';
 
 const CLAYS = ['F1EEE4', '26242A', '7B1E4B', 'D23B5E', 'E7712C', 'E29A2E', 'F0CB55', '93B84C', '4F7F45', 'CDA9CB', '3D2551', 'B08A3C', '9A9DA3'];
 const MIXES = 4096;

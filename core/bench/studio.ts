@@ -1,4 +1,5 @@
 import type { Clay } from '#core/clay';
+import { normalFrom } from '#core/units';
 import { BANDS, WEIGHTS, deltaEFrame, hexOf, labOf, xyzOfLab, type Lab } from '#core/colour';
 
 /**
@@ -26,9 +27,6 @@ export interface HiddenStudio {
 
 const sigmoid = (x: number): number => 1 / (1 + Math.exp(-x));
 const bell = (x: number): number => Math.exp(-x * x / 2);
-
-/** Normal deviates by Box and Muller. */
-export const normal = (random: () => number): number => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
 
 function hidden(random: () => number, kind: number): Hidden {
   const between = (low: number, high: number): number => low + (high - low) * random();
@@ -75,7 +73,8 @@ function labOfMix(hiddens: readonly Hidden[], { of, parts }: Mixed): Lab {
 /** A reading with noise: normal in each direction, ΔE00 `sigma` as the root mean square of its length. */
 function noisy(lab: Lab, sigma: number, random: () => number): Lab {
   const frame = deltaEFrame(lab);
-  const [u, v, w] = [0, 1, 2].map(() => (normal(random) * sigma) / Math.sqrt(3)) as [number, number, number];
+  const normal = normalFrom(random);
+  const [u, v, w] = [0, 1, 2].map(() => (normal() * sigma) / Math.sqrt(3)) as [number, number, number];
   const [, , , , p = 1, q = 0, , r = 0, s = 1] = frame;
   const det = p * s - q * r;
   return { l: lab.l + u / (frame[0] ?? 1), a: lab.a + (s * v - q * w) / det, b: lab.b + (p * w - r * v) / det };

@@ -1,5 +1,6 @@
 import { BANDS, WEIGHTS, deltaE, labOf, reflectanceOf, xyzOfHex } from '#core/colour';
-import { seeded, type Table } from './measure.js';
+import { seeded } from '#core/units';
+import { type Table } from './measure.js';
 
 const COLOURS = 10_000;
 

@@ -1,3 +1,4 @@
+export * from './chance.js';
 export * from './complaint.js';
 export * from './fraction.js';
 export * from './measures.js';

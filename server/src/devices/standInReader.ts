@@ -1,8 +1,8 @@
 import type { Clay } from '#core/clay';
+import { normalFrom, seedOf, seeded } from '#core/units';
 import { labOf, mixPigments, statedPigment, type Lab, type Stage } from '#core/colour';
 import { CURVE_TERMS, correctedPigment, type Flat, type LearnedClay } from '#core/mix';
 import type { ReaderErrandDto, ReaderSays } from '#contract';
-import { normalFrom, seedOf, seededChance } from './chance.js';
 
 /** How the stand-in behaves; all of it is made up, as each real reader has its own. */
 const NOISE = 0.45;
@@ -16,7 +16,7 @@ export const DROPS_EVERY = 8;
  * says, but for a strength and a curve of its own, always the same for a name.
  */
 export function hiddenClay(clay: Pick<Clay, 'name' | 'kind'>): Pick<LearnedClay, 'logStrength' | 'curve'> {
-  const normal = normalFrom(seededChance(seedOf(`${clay.kind} ${clay.name}`)));
+  const normal = normalFrom(seeded(seedOf(`${clay.kind} ${clay.name}`)));
   return { logStrength: 0.5 * normal(), curve: Array.from({ length: CURVE_TERMS }, (_, term) => (0.07 * normal()) / (1 + term)) };
 }
 
@@ -41,7 +41,7 @@ export class StandInReader {
   private readings = 0;
 
   constructor(seed: number) {
-    this.normal = normalFrom(seededChance(seed));
+    this.normal = normalFrom(seeded(seed));
   }
 
   state(): ReaderSays {

@@ -1,5 +1,5 @@
 /** Numbers in [0, 1) from a seed, the same each time (mulberry32, by T. Ettinger). */
-export function seededChance(seed: number): () => number {
+export function seeded(seed: number): () => number {
   let state = seed >>> 0;
   return () => {
     state = (state + 0x6d2b79f5) >>> 0;
