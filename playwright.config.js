@@ -15,7 +15,7 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
-    trace: 'retain-on-failure',
+    screenshot: 'only-on-failure',
     actionTimeout: 15_000,
     launchOptions: { args: CHROMIUM_FLAGS, ...(executablePath === null ? {} : { executablePath }) },
   },

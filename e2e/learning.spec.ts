@@ -11,6 +11,7 @@ const off = async (page: Page): Promise<number> => Number(/ΔE ([\d.]+) from the
 const fromWanted = async (page: Page): Promise<number> => Number(/([\d.]+) from what is wanted/.exec(await chips(page).getByTestId('off').innerText())?.[1]);
 
 async function read(page: Page): Promise<void> {
+  await expect(chips(page)).toBeVisible();
   const connect = chips(page).getByRole('button', { name: 'Connect the reader' });
   if (await connect.count() > 0) await connect.click();
   const button = chips(page).getByRole('button', { name: /Read the chip|Calibrate on white/ });
@@ -54,6 +55,7 @@ test('mix, read the chip, find it off, correct it, log it, and the next mix is p
   // another mix of the same clays; the reader loses its connection in the middle
   await page.keyboard.press('Escape');
   await page.getByLabel('New mix').click();
+  await expect(page.getByRole('heading', { name: 'A new mix' })).toBeVisible();
   await page.getByRole('textbox', { name: /notation/i }).fill('2 Pea + 3 Leek');
   await page.keyboard.press('Enter');
   await expect(page.getByLabel('Recipe in notation')).toHaveValue('2 Pea + 3 Leek');
@@ -68,7 +70,7 @@ test('mix, read the chip, find it off, correct it, log it, and the next mix is p
 test('what the chips taught, in plain words: strengths, a contradiction, the next chip; with and without', async ({ page, sledge }) => {
   await page.goto(`${sledge.url}/mixes`);
   const ring = page.getByRole('list', { name: 'Chips' }).getByRole('link', { name: 'Beet ring' }).locator('div').first();
-  const learned = await ring.evaluate((chip) => getComputedStyle(chip).backgroundColor);
+  await expect(ring).toBeVisible();
   await page.keyboard.press('t');
   await expect(page.getByRole('heading', { name: 'What your chips taught' })).toBeVisible();
   const strengths = page.getByRole('region', { name: 'Strengths' });
@@ -83,6 +85,8 @@ test('what the chips taught, in plain words: strengths, a contradiction, the nex
   const [, stated, taught] = /ΔE ([\d.]+) by default, ([\d.]+) as learned/.exec(await beet.innerText()) ?? [];
   expect(Number(taught)).toBeLessThan(Number(stated) / 4);
 
+  await expect(page.getByText('Sledge predicts with what was learned')).toBeVisible();
+  const learned = await ring.evaluate((chip) => getComputedStyle(chip).backgroundColor);
   await page.keyboard.press('s');
   await expect(page.getByText('Sledge predicts with the defaults')).toBeVisible();
   await expect.poll(() => ring.evaluate((chip) => getComputedStyle(chip).backgroundColor)).not.toBe(learned);

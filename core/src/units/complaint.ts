@@ -61,6 +61,13 @@ const SENTENCES = {
   'picture/empty': () => 'This picture is transparent all over, so it has no colours.',
   'ladder/count': () => 'A ladder has from 3 to 15 steps, its two ends among them.',
   'ladder/three': () => 'A ladder through three mixes has at least five steps.',
+  'blend/colours': () => 'A blend has from 2 to 6 colours; a diamond and a V have three.',
+  'blend/size': () => 'A blend needs a width and a height above zero.',
+  'blend/pure': () => 'Pure ends this wide leave no room for a fade between them.',
+  'blend/cut': (d: { which: number }) => `Cut ${d.which} has to run from the bottom edge to the top, never back down, and stay on the sheet.`,
+  'blend/cross': (d: { one: number; other: number }) => `Cuts ${d.one} and ${d.other} cross. Draw them apart: a colour cannot have less than nothing.`,
+  'blend/passes': (d: { most: number }) => `Passes are from 1 to ${d.most}.`,
+  'blend/room': (d: { count: number; fits: number }) => `${d.count} pieces do not fit side by side on this blend; ${d.fits} do.`,
   'count/whole': () => 'The number of pieces has to be a whole number from 1 to 5,000.',
 } as const;
 

@@ -1,0 +1,53 @@
+import { complaint, type Mm, type Mm2 } from '#core/units';
+
+/** A blend rolled long and thin. Its fade runs along its length. */
+export interface Tape { readonly width: Mm; readonly length: Mm; readonly thickness: Mm }
+
+/**
+ * The finished blend, turned a quarter and folded to a width, at a
+ * thickness: rolling keeps volume and width, so only its length grows.
+ * @param blend along the fade, up, and thick; after trimming
+ * @throws Complaint `amount/positive`
+ */
+export function tapeOf(blend: { readonly width: Mm; readonly height: Mm; readonly thickness: Mm }, width: Mm, thickness: Mm): Tape {
+  for (const [what, value] of [['The width of the tape', width], ['The thickness of the tape', thickness], ['The blend', blend.width * blend.height * blend.thickness]] as const) {
+    if (!(value > 0) || !Number.isFinite(value)) throw complaint('amount/positive', { what });
+  }
+  return { width, thickness, length: (blend.width * blend.height * blend.thickness) / (width * thickness) };
+}
+
+/** A rolled plug: as high as the tape was wide. */
+export interface RolledPlug { readonly kind: 'rolled'; readonly diameter: Mm; readonly height: Mm; readonly inside: 'first' | 'last' }
+/** A plug folded like a fan: its fade runs from side to side. */
+export interface FannedPlug { readonly kind: 'fan'; readonly width: Mm; readonly depth: Mm; readonly height: Mm; readonly folds: number }
+export type Plug = RolledPlug | FannedPlug;
+
+/** π·r² = τ·s: the tape rolled up without air. @param inside which end of the fade is in the middle */
+export const rollUp = ({ width, length, thickness }: Tape, inside: 'first' | 'last'): RolledPlug =>
+  ({ kind: 'rolled', diameter: 2 * Math.sqrt((thickness * length) / Math.PI), height: width, inside });
+
+/**
+ * The tape folded to and fro.
+ * @param depth of each fold @throws Complaint `amount/positive`
+ */
+export function fanFold({ width, length, thickness }: Tape, depth: Mm): FannedPlug {
+  if (!(depth > 0) || !Number.isFinite(depth)) throw complaint('amount/positive', { what: 'The depth of the folds' });
+  const folds = Math.max(1, Math.round(length / depth));
+  return { kind: 'fan', width: (thickness * length) / depth, depth, height: width, folds };
+}
+
+/**
+ * Place along the fade, 0 to 1, of what lies at a share of the plug: of the
+ * radius (rolled: the area law, so the middle takes little) or of the width (fan).
+ */
+export function placeInPlug(plug: Plug, share: number): number {
+  if (plug.kind === 'fan') return share;
+  const along = share * share;
+  return plug.inside === 'first' ? along : 1 - along;
+}
+
+/** Radius within which the first share of the tape lies, mm. */
+export const radiusOf = ({ diameter }: RolledPlug, share: number): Mm => (diameter / 2) * Math.sqrt(share);
+
+/** Faces of the plug: its area is that of the tape's edge. */
+export const faceArea = (plug: Plug): Mm2 => (plug.kind === 'fan' ? plug.width * plug.depth : (Math.PI * plug.diameter ** 2) / 4);
