@@ -1,5 +1,6 @@
 import 'reflect-metadata';
 export * from './batches.js';
+export * from './blends.js';
 export * from './changes.js';
 export * from './devices.js';
 export * from './diary.js';

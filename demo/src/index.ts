@@ -1,5 +1,6 @@
 export { idOf } from './id.js';
 export * from './batches.js';
+export * from './blends.js';
 export * from './chips.js';
 export * from './machines.js';
 export * from './mixes.js';

@@ -11,6 +11,7 @@ import { ProblemFilter } from './access/problem.filter.js';
 import { sameMachine } from './access/sameMachine.js';
 import { validation } from './access/validation.js';
 import { BatchesModule } from './batches/batches.module.js';
+import { BlendsModule } from './blends/blends.module.js';
 import { ChangesModule } from './changes/changes.module.js';
 import { DbModule } from './db/db.module.js';
 import { projectRoot } from './db/root.js';
@@ -38,7 +39,7 @@ class AppModule {
   static at(file: string): DynamicModule {
     return {
       module: AppModule,
-      imports: [DbModule.at(file), MixesModule, PalettesModule, ShelfModule, SheetsModule, BatchesModule, DiaryModule, LearningModule, DevicesModule, ExchangeModule, ChangesModule],
+      imports: [DbModule.at(file), MixesModule, PalettesModule, ShelfModule, SheetsModule, BlendsModule, BatchesModule, DiaryModule, LearningModule, DevicesModule, ExchangeModule, ChangesModule],
       controllers: [HealthController],
     };
   }

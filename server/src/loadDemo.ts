@@ -1,8 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import type { INestApplicationContext } from '@nestjs/common';
-import { CUTTING, PALETTE, PALETTE_CAST, batches, blocks, chips, clays, idOf, lines, machines, mixes, photograph, setup, PHOTOGRAPH } from '#demo';
+import { CUTTING, PALETTE, PALETTE_CAST, batches, blends, blocks, chips, clays, idOf, lines, machines, mixes, photograph, setup, PHOTOGRAPH } from '#demo';
 import type { BatchDto, LayerDto } from '#contract';
 import { BatchesService } from './batches/batches.service.js';
+import { BlendsService } from './blends/blends.service.js';
 import { DB } from './db/db.module.js';
 import type { Db } from './db/open.js';
 import { changes } from './db/schema.js';
@@ -48,6 +49,16 @@ export async function loadDemo(app: INestApplicationContext): Promise<void> {
     const revisionId = studio.newest(idOf(`mix ${of}`))?.id ?? null;
     return { id, settingId: idOf(`Bench roller ${setting}`), revisionId, clayId: revisionId === null ? idOf(`clay ${of}`) : null };
   };
+  // the newest stands first
+  for (const { name, colours, kind, width, height, pure, setting, note, cuts } of blends) {
+    await app.get(BlendsService).save(made(), {
+      id: idOf(`blend ${name}`), version: 0, name, note, retired: false,
+      plan: {
+        colours: colours.map((of) => { const { clayId, revisionId } = layer(of, setting, ''); return { clayId, revisionId }; }),
+        width, height, layers: 2, settingId: idOf(`Bench roller ${setting}`), kind, pure, cuts, tapeWidth: 30, tapeSettingId: idOf('Bench roller 8'), plug: 'rolled', inside: 'first', fanDepth: 20,
+      },
+    });
+  }
   for (const row of batches) {
     const dto: BatchDto = {
       id: row.id, version: 0, name: row.name, note: row.note, dueOn: row.dueOn,

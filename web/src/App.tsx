@@ -13,7 +13,7 @@ import { useKeepLearning } from './workers/useLearning.js';
 import { redo, undo } from './wire/save.js';
 
 export const STATIONS = [
-  ['shelf', 'Shelf'], ['mixes', 'Mixes'], ['sheets', 'Sheets'], ['batches', 'Batches'], ['bench', 'Bench'], ['diary', 'Diary'],
+  ['shelf', 'Shelf'], ['mixes', 'Mixes'], ['sheets', 'Sheets'], ['blends', 'Blends'], ['batches', 'Batches'], ['bench', 'Bench'], ['diary', 'Diary'],
 ] as const;
 
 const StationLink = chakra(NavLink, {

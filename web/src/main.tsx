@@ -21,6 +21,7 @@ const router = createBrowserRouter([{
     { path: 'shelf/:clayId?', ...station(() => import('./stations/shelf/Shelf.js')) },
     { path: 'mixes/:mixId?/:detail?', ...station(() => import('./stations/mixes/Mixes.js')) },
     { path: 'sheets/:machineId?', ...station(() => import('./stations/sheets/Sheets.js')) },
+    { path: 'blends/:blendId?', ...station(() => import('./stations/blends/Blends.js')) },
     { path: 'batches/:batchId?', ...station(() => import('./stations/batches/Batches.js')) },
     { path: 'bench/:batchId?', ...station(() => import('./stations/bench/Bench.js')) },
     { path: 'diary/:entryId?', ...station(() => import('./stations/diary/Diary.js')) },

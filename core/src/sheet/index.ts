@@ -1,3 +1,4 @@
+export * from './feed.js';
 export * from './machine.js';
 export * from './sheetMass.js';
 export * from './thickness.js';

@@ -3,6 +3,7 @@ import { integer, index, real, sqliteTable, text, uniqueIndex } from 'drizzle-or
 import type { Firmness, Kind } from '#core/clay';
 import type { Basis, ChipWay, Learned } from '#core/mix';
 import type { ReadingWay } from '#core/sheet';
+import type { BlendPlanDto } from '#contract';
 
 /** The single description of the tables. Every table that a person's change touches has a text id. */
 const id = () => text('id').primaryKey();
@@ -133,6 +134,32 @@ export const readings = sqliteTable('reading', {
   way: text('way').$type<ReadingWay>().notNull(),
 }, (t) => [index('reading_setting').on(t.settingId)]);
 
+export const blends = sqliteTable('blend', {
+  id: id(), version: version(),
+  name: text('name').notNull(),
+  note: text('note').notNull(),
+  retired: integer('retired', { mode: 'boolean' }).notNull(),
+});
+
+/** How a blend is cut and wound up; its colours and settings stand beside it, so that they cannot be taken from under it. */
+export const blendRevisions = sqliteTable('blend_revision', {
+  id: id(),
+  blendId: text('blend_id').notNull().references(() => blends.id),
+  number: integer('number').notNull(),
+  createdAt: text('created_at').notNull(),
+  settingId: text('setting_id').references(() => settings.id),
+  tapeSettingId: text('tape_setting_id').references(() => settings.id),
+  shape: text('shape', { mode: 'json' }).$type<Omit<BlendPlanDto, 'colours' | 'settingId' | 'tapeSettingId'>>().notNull(),
+}, (t) => [uniqueIndex('blend_revision_number').on(t.blendId, t.number)]);
+
+export const blendColours = sqliteTable('blend_colour', {
+  id: id(),
+  blendRevisionId: text('blend_revision_id').notNull().references(() => blendRevisions.id),
+  position: integer('position').notNull(),
+  clayId: text('clay_id').references(() => clays.id),
+  revisionId: text('revision_id').references(() => revisions.id),
+}, (t) => [index('blend_colour_revision').on(t.blendRevisionId), index('blend_colour_mix').on(t.revisionId), index('blend_colour_clay').on(t.clayId)]);
+
 /** One row, id `bench`: what this maker measures with. */
 export const benchSetup = sqliteTable('bench_setup', {
   id: id(), version: version(),
@@ -244,6 +271,7 @@ export const TABLES = {
   line: lines, clay: clays, block: blocks, mix: mixes, revision: revisions, ingredient: ingredients, chip: chips,
   picture: pictures, palette: palettes, swatch: swatches,
   machine: machines, setting: settings, reading: readings, benchSetup,
+  blend: blends, blendRevision: blendRevisions, blendColour: blendColours,
   batch: batches, piece: pieces, layer: layers,
   entry: entries, entryPiece: entryPieces, entryMix: entryMixes, entryTaking: entryTakings,
 } as const;

@@ -6,5 +6,5 @@ import { MixesStore } from './mixes.store.js';
 import { Studio } from './studio.js';
 
 @Global()
-@Module({ controllers: [MixesController], providers: [MixesService, MixesStore, Studio, Board], exports: [Studio] })
+@Module({ controllers: [MixesController], providers: [MixesService, MixesStore, Studio, Board], exports: [Studio, MixesService] })
 export class MixesModule {}

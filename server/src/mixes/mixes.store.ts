@@ -3,7 +3,7 @@ import { desc, eq, inArray } from 'drizzle-orm';
 import { DB } from '../db/db.module.js';
 import type { Row } from '../db/journal.js';
 import type { Db } from '../db/open.js';
-import { batches, chips, entries, entryMixes, layers, pieces } from '../db/schema.js';
+import { batches, blendColours, blendRevisions, blends, chips, entries, entryMixes, layers, pieces } from '../db/schema.js';
 
 @Injectable()
 export class MixesStore {
@@ -35,7 +35,10 @@ export class MixesStore {
       .where(inArray(layers.revisionId, [...revisionIds]));
     const inDiary = await this.db.selectDistinct({ title: entries.title }).from(entryMixes)
       .innerJoin(entries, eq(entries.id, entryMixes.entryId)).where(inArray(entryMixes.revisionId, [...revisionIds]));
+    const inBlends = await this.db.selectDistinct({ name: blends.name }).from(blendColours)
+      .innerJoin(blendRevisions, eq(blendRevisions.id, blendColours.blendRevisionId)).innerJoin(blends, eq(blends.id, blendRevisions.blendId))
+      .where(inArray(blendColours.revisionId, [...revisionIds]));
     const logged = (await this.chipsOf(revisionIds)).length;
-    return [...(logged > 0 ? [logged === 1 ? 'a chip that was made of it' : `${logged} chips that were made of it`] : []), ...inBatches.map((b) => `the batch ${b.name}`), ...inDiary.map((e) => `the diary entry ${e.title}`)];
+    return [...(logged > 0 ? [logged === 1 ? 'a chip that was made of it' : `${logged} chips that were made of it`] : []), ...inBlends.map((b) => `the blend ${b.name}`), ...inBatches.map((b) => `the batch ${b.name}`), ...inDiary.map((e) => `the diary entry ${e.title}`)];
   }
 }

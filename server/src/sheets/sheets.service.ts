@@ -36,8 +36,8 @@ export class SheetsService {
 
       const before = await this.store.settingsOf(dto.id);
       const gone = before.filter((s) => !settingIds.has(s.id));
-      const uses = await this.store.batchesUsing(gone.map((s) => s.id));
-      if (uses.length > 0) throw inUse(`Setting ${gone.map((s) => s.label).join(', ')} is used by the batch ${uses.join(', ')}. Choose another setting there first.`);
+      const uses = await this.store.usesOf(gone.map((s) => s.id));
+      if (uses.length > 0) throw inUse(`Setting ${gone.map((s) => s.label).join(', ')} is used by ${uses.join(', ')}. Choose another setting there first.`);
       const { settings, readings, ...machine } = dto;
       await draft.put('machine', { ...machine, name: dto.name.trim(), version: draft.version });
       draft.replace('setting', before, settings.map(({ id, label }, position) => ({ id, label, position, machineId: dto.id })));
@@ -61,8 +61,8 @@ export class SheetsService {
       if (!machine) throw notThere('This machine');
       await checkVersion(machine.name, machine.version, version, () => machine);
       const settings = await this.store.settingsOf(id);
-      const uses = await this.store.batchesUsing(settings.map((s) => s.id));
-      if (uses.length > 0) throw inUse(`${machine.name} is used by the batch ${uses.join(', ')}. Choose another machine there first.`);
+      const uses = await this.store.usesOf(settings.map((s) => s.id));
+      if (uses.length > 0) throw inUse(`${machine.name} is used by ${uses.join(', ')}. Choose another machine there first.`);
       const setup = await this.store.setup();
       if (setup.machineId === id || settings.some((s) => s.id === setup.discSettingId)) {
         const machineId = setup.machineId === id ? null : setup.machineId;

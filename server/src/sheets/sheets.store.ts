@@ -1,10 +1,10 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { asc, eq, inArray } from 'drizzle-orm';
+import { asc, eq, inArray, or } from 'drizzle-orm';
 import type { BenchSetupDto, MachineDto } from '#contract';
 import { DB } from '../db/db.module.js';
 import type { Row } from '../db/journal.js';
 import type { Db } from '../db/open.js';
-import { batches, benchSetup, layers, machines, pieces, readings, settings } from '../db/schema.js';
+import { batches, benchSetup, blendRevisions, blends, layers, machines, pieces, readings, settings } from '../db/schema.js';
 
 export const BENCH_ID = 'bench';
 const NO_SETUP: BenchSetupDto = { version: 0, machineId: null, discMm: 20, discSettingId: null, currency: '' };
@@ -40,11 +40,14 @@ export class SheetsStore {
     return setup;
   }
 
-  /** Names of the batches that use one of the settings. */
-  async batchesUsing(settingIds: readonly string[]): Promise<string[]> {
+  /** Batches and blends that use one of the settings, in words. */
+  async usesOf(settingIds: readonly string[]): Promise<string[]> {
     const rows = await this.db.selectDistinct({ name: batches.name }).from(layers)
       .innerJoin(pieces, eq(pieces.id, layers.pieceId)).innerJoin(batches, eq(batches.id, pieces.batchId))
       .where(inArray(layers.settingId, [...settingIds]));
-    return rows.map((r) => r.name);
+    const own = [...settingIds];
+    const inBlends = await this.db.selectDistinct({ name: blends.name }).from(blendRevisions).innerJoin(blends, eq(blends.id, blendRevisions.blendId))
+      .where(or(inArray(blendRevisions.settingId, own), inArray(blendRevisions.tapeSettingId, own)));
+    return [...rows.map((r) => `the batch ${r.name}`), ...inBlends.map((b) => `the blend ${b.name}`)];
   }
 }

@@ -2,7 +2,7 @@ import { Inject, Injectable } from '@nestjs/common';
 import { eq, inArray } from 'drizzle-orm';
 import { DB } from '../db/db.module.js';
 import type { Db } from '../db/open.js';
-import { batches, entryTakings, ingredients, layers, mixes, pieces, revisions } from '../db/schema.js';
+import { batches, blendColours, blendRevisions, blends, entryTakings, ingredients, layers, mixes, pieces, revisions } from '../db/schema.js';
 
 @Injectable()
 export class ShelfStore {
@@ -19,6 +19,13 @@ export class ShelfStore {
     const rows = await this.db.selectDistinct({ name: batches.name }).from(layers)
       .innerJoin(pieces, eq(pieces.id, layers.pieceId)).innerJoin(batches, eq(batches.id, pieces.batchId))
       .where(eq(layers.clayId, clayId));
+    return rows.map((r) => r.name);
+  }
+
+  async blendsUsing(clayId: string): Promise<string[]> {
+    const rows = await this.db.selectDistinct({ name: blends.name }).from(blendColours)
+      .innerJoin(blendRevisions, eq(blendRevisions.id, blendColours.blendRevisionId)).innerJoin(blends, eq(blends.id, blendRevisions.blendId))
+      .where(eq(blendColours.clayId, clayId));
     return rows.map((r) => r.name);
   }
 

@@ -1,0 +1,90 @@
+import { LAYOUTS, type LayoutKind } from '#core/blend';
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, ValidateNested } from 'class-validator';
+import type { RevisionAnswer } from './mixes.js';
+import { Between, Id, Name, Optional, Text, Version, Whole } from './rules.js';
+
+/** A colour of a blend: a clay or a revision of a mix, never both. */
+export class BlendColourDto {
+  @Optional() @Id() clayId!: string | null;
+  @Optional() @Id() revisionId!: string | null;
+}
+
+export class CutPointDto {
+  @Between('A place of a cut', 0, 2000, 'mm') x!: number;
+  @Between('A height of a cut', 0, 1000, 'mm') y!: number;
+}
+
+export class CutDto {
+  /** from the bottom edge to the top */
+  @IsArray({ message: 'A cut is a list of points.' })
+  @ArrayMinSize(2, { message: 'A cut has at least two points.' })
+  @ArrayMaxSize(40, { message: 'A cut has at most 40 points.' })
+  @ValidateNested({ each: true })
+  @Type(() => CutPointDto)
+  points!: CutPointDto[];
+}
+
+export const BLEND_CUTS = [...LAYOUTS, 'compensated', 'free'] as const;
+export type BlendCut = LayoutKind | 'compensated' | 'free';
+export const PLUGS = ['rolled', 'fan'] as const;
+export const INSIDES = ['first', 'last'] as const;
+
+/** How a blend is cut, rolled and wound up. Lengths in mm. */
+export class BlendPlanDto {
+  /** from left to right */
+  @IsArray({ message: 'A blend is a list of colours.' })
+  @ArrayMinSize(2, { message: 'A blend has at least two colours.' })
+  @ArrayMaxSize(6, { message: 'A blend has at most six colours.' })
+  @ValidateNested({ each: true })
+  @Type(() => BlendColourDto)
+  colours!: BlendColourDto[];
+  @Between('The width', 10, 2000, 'mm') width!: number;
+  @Between('The height', 10, 1000, 'mm') height!: number;
+  @Whole('The number of layers', 1, 8) layers!: number;
+  /** of one's own machine; null: no setting chosen, the sheets are assumed to be 2 mm */
+  @Optional() @Id() settingId!: string | null;
+  @IsIn(BLEND_CUTS, { message: 'A blend is cut corner to corner, with pure ends, as a diamond, a V or teardrops, compensated or freely.' }) kind!: BlendCut;
+  @Between('The pure ends', 0, 900, 'mm') pure!: number;
+  @IsArray({ message: 'A blend has a list of cuts.' })
+  @ArrayMinSize(1, { message: 'A blend has a cut between every two colours.' })
+  @ArrayMaxSize(5, { message: 'A blend has at most five cuts.' })
+  @ValidateNested({ each: true })
+  @Type(() => CutDto)
+  cuts!: CutDto[];
+  @Between('The width of the tape', 3, 500, 'mm') tapeWidth!: number;
+  /** setting the tape is rolled down to; null: the thinnest */
+  @Optional() @Id() tapeSettingId!: string | null;
+  @IsIn(PLUGS, { message: 'A plug is rolled up or folded like a fan.' }) plug!: (typeof PLUGS)[number];
+  @IsIn(INSIDES, { message: 'The first or the last colour is inside.' }) inside!: (typeof INSIDES)[number];
+  @Between('The depth of the folds', 3, 300, 'mm') fanDepth!: number;
+}
+
+/** PUT /api/blends/:id */
+export class BlendDto {
+  @Id() id!: string;
+  @Version() version!: number;
+  @Name('A blend') name!: string;
+  @Text(2000) note!: string;
+  @IsBoolean({ message: 'Say whether the blend is retired.' }) retired!: boolean;
+  @ValidateNested()
+  @Type(() => BlendPlanDto)
+  plan!: BlendPlanDto;
+}
+
+/** GET /api/blends */
+export interface BlendCard {
+  readonly id: string;
+  readonly name: string;
+  readonly retired: boolean;
+  readonly plan: BlendPlanDto;
+  /** predicted colours, from left to right */
+  readonly hexes: readonly string[];
+  readonly names: readonly string[];
+}
+
+/** GET /api/blends/:id: with all revisions of mixes that its colours rest on. */
+export interface BlendAnswer extends BlendDto {
+  readonly revision: number;
+  readonly referenced: readonly RevisionAnswer[];
+}

@@ -1,0 +1,35 @@
+import { Inject, Injectable } from '@nestjs/common';
+import { asc, desc, eq, inArray } from 'drizzle-orm';
+import { DB } from '../db/db.module.js';
+import type { Row } from '../db/journal.js';
+import type { Db } from '../db/open.js';
+import { blendColours, blendRevisions, blends, settings } from '../db/schema.js';
+
+@Injectable()
+export class BlendsStore {
+  constructor(@Inject(DB) private readonly db: Db) {}
+
+  /** Newest first. */
+  all(): Promise<Row<'blend'>[]> {
+    return this.db.select().from(blends).orderBy(desc(blends.version));
+  }
+
+  async named(name: string): Promise<Row<'blend'> | undefined> {
+    const wanted = name.trim().toLowerCase();
+    return (await this.all()).find((b) => b.name.toLowerCase() === wanted);
+  }
+
+  /** Oldest first. */
+  revisionsOf(blendId: string): Promise<Row<'blendRevision'>[]> {
+    return this.db.select().from(blendRevisions).where(eq(blendRevisions.blendId, blendId)).orderBy(asc(blendRevisions.number));
+  }
+
+  coloursOf(revisionIds: readonly string[]): Promise<Row<'blendColour'>[]> {
+    return this.db.select().from(blendColours).where(inArray(blendColours.blendRevisionId, [...revisionIds])).orderBy(asc(blendColours.position));
+  }
+
+  async settingsThere(ids: readonly string[]): Promise<Set<string>> {
+    const rows = await this.db.select({ id: settings.id }).from(settings).where(inArray(settings.id, [...ids]));
+    return new Set(rows.map((r) => r.id));
+  }
+}

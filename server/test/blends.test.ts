@@ -1,0 +1,81 @@
+import { randomUUID } from 'node:crypto';
+import { layoutOf } from '#core/blend';
+import type { BlendAnswer, BlendCard, BlendDto, ChangesAnswer, MixAnswer, Problem } from '#contract';
+import { Api, machine, mix, smallShelf } from './api.js';
+
+let api: Api;
+beforeEach(async () => { api = await Api.open(); });
+afterEach(() => api.close());
+
+async function planned(more: Partial<BlendDto['plan']> = {}): Promise<{ dto: BlendDto; chalkId: string; mixId: string; machineId: string; version: number }> {
+  const { chalk, beet } = await smallShelf(api);
+  const own = (await api.put('machines', machine('Bench roller'))).body;
+  const ring = mix(`Ring ${randomUUID().slice(0, 4)}`, ['4', { clay: chalk.id }], ['1', { clay: beet.id }]);
+  const made = (await api.ask<MixAnswer>('PUT', `/api/mixes/${ring.id}`, ring)).body;
+  const dto: BlendDto = {
+    id: randomUUID(), version: 0, name: 'Beet fade', note: '', retired: false,
+    plan: {
+      colours: [{ clayId: chalk.id, revisionId: null }, { clayId: null, revisionId: made.revisions[0]?.id ?? '' }], width: 140, height: 60, layers: 2,
+      settingId: own.settings[0]?.id ?? '', kind: 'pure ends', pure: 14, cuts: layoutOf('pure ends', 2, 140, 60, 14).cuts.map((points) => ({ points: [...points] })),
+      tapeWidth: 30, tapeSettingId: own.settings[1]?.id ?? '', plug: 'rolled', inside: 'first', fanDepth: 20, ...more,
+    },
+  };
+  return { dto, chalkId: chalk.id, mixId: made.id, machineId: own.id, version: own.version };
+}
+/** A blend as it is sent: without what only an answer has. */
+const sent = ({ revision: _, referenced: __, ...dto }: BlendAnswer): BlendDto => dto;
+const save = (dto: BlendDto): ReturnType<typeof api.ask<BlendAnswer>> => api.ask<BlendAnswer>('PUT', `/api/blends/${dto.id}`, dto);
+
+test('a blend is kept with its cuts, to the point, and brings the mixes it rests on; undo takes it back', async () => {
+  const { dto } = await planned();
+  const saved = (await save(dto)).body;
+  expect(saved.plan).toEqual(dto.plan);
+  expect(saved.referenced.map((r) => r.id)).toEqual([dto.plan.colours[1]?.revisionId]);
+  const moved = { ...sent(saved), plan: { ...saved.plan, kind: 'free' as const, cuts: [{ points: [{ x: 20, y: 0 }, { x: 35.5, y: 12.25 }, { x: 100, y: 60 }] }] } };
+  await save(moved);
+  await api.reopen();
+  expect((await api.get<BlendAnswer>(`/api/blends/${dto.id}`)).body.plan.cuts).toEqual(moved.plan.cuts);
+  const [card] = (await api.get<BlendCard[]>('/api/blends')).body;
+  expect([card?.name, card?.hexes[0], card?.names[1]]).toEqual(['Beet fade', 'F1EEE4', expect.stringMatching(/^Ring/)]);
+  expect((await api.ask<ChangesAnswer>('POST', '/api/undo')).body.did).toContain('changed the blend Beet fade');
+  expect((await api.get<BlendAnswer>(`/api/blends/${dto.id}`)).body.plan.cuts).toEqual(dto.plan.cuts);
+});
+
+test('what a blend uses cannot be taken from under it', async () => {
+  const { dto, chalkId, mixId, machineId, version } = await planned();
+  await save(dto);
+  const detail = async (path: string): Promise<string> => (await api.ask<Problem>('DELETE', path)).body.detail;
+  const shelf = (await api.get<{ clays: { id: string; version: number }[] }>('/api/shelf')).body;
+  expect(await detail(`/api/clays/${chalkId}?version=${shelf.clays.find((c) => c.id === chalkId)?.version ?? 0}`)).toContain('the blend Beet fade');
+  expect(await detail(`/api/mixes/${mixId}?version=${(await api.get<MixAnswer>(`/api/mixes/${mixId}`)).body.version}`)).toContain('the blend Beet fade');
+  expect(await detail(`/api/machines/${machineId}?version=${version}`)).toContain('the blend Beet fade');
+  const saved = (await api.get<BlendAnswer>(`/api/blends/${dto.id}`)).body;
+  expect((await api.ask('DELETE', `/api/blends/${dto.id}?version=${saved.version}`)).status).toBe(204);
+  expect((await api.ask('DELETE', `/api/machines/${machineId}?version=${version}`)).status).toBe(204);
+});
+
+test.each<[string, (dto: BlendDto) => BlendDto, RegExp]>([
+  ['cuts that cross', (d) => ({ ...d, plan: { ...d.plan, colours: [...d.plan.colours, d.plan.colours[0]!], cuts: [{ points: [{ x: 10, y: 0 }, { x: 90, y: 60 }] }, { points: [{ x: 50, y: 0 }, { x: 50, y: 60 }] }] } }), /Cuts 1 and 2 cross/],
+  ['a cut too few', (d) => ({ ...d, plan: { ...d.plan, colours: [...d.plan.colours, d.plan.colours[0]!] } }), /a cut between every two colours/],
+  ['a cut that leaves the sheet', (d) => ({ ...d, plan: { ...d.plan, cuts: [{ points: [{ x: 10, y: 0 }, { x: 190, y: 60 }] }] } }), /stay on the sheet/],
+  ['one colour', (d) => ({ ...d, plan: { ...d.plan, colours: d.plan.colours.slice(0, 1) } }), /at least two colours/],
+  ['a strange colour', (d) => ({ ...d, plan: { ...d.plan, colours: [{ clayId: randomUUID(), revisionId: null }, d.plan.colours[1]!] } }), /not on the shelf/],
+  ['a strange setting', (d) => ({ ...d, plan: { ...d.plan, settingId: randomUUID() } }), /setting is not there/],
+  ['no height', (d) => ({ ...d, plan: { ...d.plan, height: 0 } }), /The height/],
+  ['nine layers', (d) => ({ ...d, plan: { ...d.plan, layers: 9 } }), /number of layers/],
+  ['no plan', (d) => ({ ...d, plan: null as never }), /plan|blend/],
+])('a blend with %s is refused, and nothing is kept', async (_, wrong, sentence) => {
+  const { dto } = await planned();
+  const answer = await save(wrong(dto));
+  expect([answer.status, JSON.stringify(answer.body)]).toEqual([422, expect.stringMatching(sentence)]);
+  expect((await api.get<BlendCard[]>('/api/blends')).body).toEqual([]);
+});
+
+test('two blends of one name, and two windows on one blend', async () => {
+  const { dto } = await planned();
+  const saved = (await save(dto)).body;
+  expect((await save({ ...dto, id: randomUUID(), name: 'beet FADE' })).status).toBe(422);
+  await save({ ...sent(saved), note: 'from here' });
+  const { status, body } = await save({ ...sent(saved), note: 'from there' }) as unknown as { status: number; body: Problem };
+  expect([status, (body.current as BlendAnswer).note]).toEqual([409, 'from here']);
+});

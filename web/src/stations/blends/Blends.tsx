@@ -1,0 +1,74 @@
+import { Box, Flex, Grid } from '@chakra-ui/react';
+import type { ReactElement } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { layoutOf } from '#core/blend';
+import type { BlendAnswer, BlendCard, BlendDto, MachinesAnswer, ShelfAnswer } from '#contract';
+import { Empty, Reading } from '../../parts/Empty.js';
+import { RowLink } from '../../parts/RowLink.js';
+import { useKeys } from '../../state/keys.js';
+import { Caption, Plus } from '../../theme/pieces.js';
+import { useBlendOf, useBlends, useMachines, useShelf } from '../../wire/queries.js';
+import { change } from '../../wire/save.js';
+import { BlendView } from './BlendView.js';
+
+const [WIDTH, HEIGHT, PURE] = [140, 60, 14];
+
+/** A new blend of the first two clays of the shelf that lie far apart, ready to be changed. */
+function newBlend(shelf: ShelfAnswer, machines: MachinesAnswer, taken: ReadonlySet<string>): BlendDto | null {
+  const [one, other] = shelf.clays.filter((c) => !c.retired && c.kind === 'opaque').filter((_, i) => i === 0 || i === 2);
+  if (!one || !other) return null;
+  const own = machines.machines.find((m) => m.id === machines.setup.machineId);
+  let name = 'New blend';
+  for (let n = 2; taken.has(name); n++) name = `New blend ${n}`;
+  return {
+    id: crypto.randomUUID(), version: 0, name, note: '', retired: false,
+    plan: {
+      colours: [one, other].map((c) => ({ clayId: c.id, revisionId: null })), width: WIDTH, height: HEIGHT, layers: 2,
+      settingId: machines.setup.discSettingId ?? own?.settings[Math.floor(own.settings.length / 3)]?.id ?? null, kind: 'pure ends', pure: PURE,
+      cuts: layoutOf('pure ends', 2, WIDTH, HEIGHT, PURE).cuts.map((points) => ({ points: [...points] })),
+      tapeWidth: 30, tapeSettingId: null, plug: 'rolled', inside: 'first', fanDepth: 20,
+    },
+  };
+}
+
+/** Blends, and the open one. */
+export default function Blends(): ReactElement {
+  const { blendId } = useParams();
+  const navigate = useNavigate();
+  const blends = useBlends();
+  const blend = useBlendOf(blendId);
+  const [shelf, machines] = [useShelf(), useMachines()];
+  const add = async (): Promise<void> => {
+    if (!shelf.data || !machines.data) return;
+    const dto = newBlend(shelf.data, machines.data, new Set(blends.data?.map((b) => b.name)));
+    if (dto && await change<BlendAnswer>('PUT', `/api/blends/${dto.id}`, dto)) void navigate(`/blends/${dto.id}`);
+  };
+  useKeys('Blends', [{ key: 'n', does: 'New blend', run: () => { void add(); } }]);
+  if (!blends.data || !shelf.data || !machines.data) return <Reading error={blends.error ?? shelf.error ?? machines.error} />;
+  if (shelf.data.clays.filter((c) => c.kind === 'opaque').length < 2) {
+    return <Empty title="No clay to blend yet" action="Go to the shelf" onAction={() => { void navigate('/shelf'); }}>A blend fades from one colour to another. Put two clays on the shelf, then see the fade here before you cut.</Empty>;
+  }
+  if (blends.data.length === 0) {
+    return <Empty title="No blend planned" action="Plan a blend" onAction={() => { void add(); }}>Choose the colours and how they are cut. Sledge shows the fade they give, how even it is, how many passes it takes, and the plug it becomes.</Empty>;
+  }
+  return (
+    <Grid templateColumns="176px minmax(0, 1fr)" height="100%" minHeight={0} css={{ '@media print': { display: 'block' } }}>
+      <Flex direction="column" background="paper" borderRight="rule" minHeight={0} overflowY="auto" css={{ '@media print': { display: 'none' } }}>
+        <Flex justifyContent="space-between" alignItems="center" padding={4} borderBottom="hair"><h2>Blends</h2><Plus aria-label="New blend" title="new blend" width="38px" height="38px" onClick={() => { void add(); }}>+</Plus></Flex>
+        {blends.data.map((b) => <OneRow key={b.id} blend={b} open={b.id === blendId} />)}
+      </Flex>
+      {blendId === undefined ? <Empty title="Choose a blend" action="Or plan a new one" onAction={() => { void add(); }}>Its cuts, the fade they give, the passes, tape and plug appear here.</Empty>
+        : blend.data ? <BlendView key={blend.data.id} blend={blend.data} machines={machines.data} shelf={shelf.data} /> : <Reading error={blend.error} />}
+    </Grid>
+  );
+}
+
+function OneRow({ blend, open }: { readonly blend: BlendCard; readonly open: boolean }): ReactElement {
+  return (
+    <RowLink to={`/blends/${blend.id}`} aria-current={open ? 'page' : undefined}>
+      <Box height="22px" style={{ background: `linear-gradient(to right, ${blend.hexes.map((h) => `#${h}`).join(', ')})` }} aria-hidden />
+      <Box fontWeight={600} lineHeight={1.25} marginTop={1}>{blend.name}</Box>
+      <Caption>{blend.names.join(', ')}</Caption>
+    </RowLink>
+  );
+}
