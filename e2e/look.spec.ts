@@ -5,7 +5,7 @@ import { chromaOf } from './chroma.js';
 import { expect, station, test } from './sledge.js';
 
 const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
-const STATIONS = ['Shelf', 'Mixes', 'Sheets', 'Batches', 'Bench', 'Diary'] as const;
+const STATIONS = ['Shelf', 'Mixes', 'Sheets', 'Blends', 'Batches', 'Bench', 'Diary'] as const;
 
 /** What a screen reader would stumble over. */
 async function barriers(page: Page): Promise<string[]> {

@@ -1,7 +1,7 @@
 import { READING_WAYS, type ReadingWay } from '#core/sheet';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, ValidateNested } from 'class-validator';
-import { Between, Id, Name, Optional, Text, Version } from './rules.js';
+import { Between, Id, Name, Omittable, Optional, Text, Version } from './rules.js';
 
 export class SettingDto {
   @Id() id!: string;
@@ -42,6 +42,8 @@ export class BenchSetupDto {
   @Optional() @Id() machineId!: string | null;
   @Between('The disc cutter', 1, 200, 'mm') discMm!: number;
   @Optional() @Id() discSettingId!: string | null;
+  /** thickness of a playing card; null or left out: nobody has measured one */
+  @Omittable() @Between('A card', 0.05, 3, 'mm') cardMm?: number | null;
   @Text(8) currency!: string;
 }
 

@@ -18,7 +18,7 @@ export const STATIONS = [
 
 const StationLink = chakra(NavLink, {
   base: {
-    fontFamily: 'heading', fontSize: 'h2', textDecoration: 'none', paddingX: '13px', '@media (max-width: 1200px)': { paddingX: '7px' }, height: '56px', display: 'inline-flex', alignItems: 'center', gap: 2,
+    fontFamily: 'heading', fontSize: 'h2', textDecoration: 'none', paddingX: '13px', '@media (max-width: 1200px)': { paddingX: '4px', fontSize: '16px', gap: '4px' }, height: '56px', display: 'inline-flex', alignItems: 'center', gap: 2,
     borderBottom: '9px solid transparent', paddingTop: '9px',
     '&.active': { fontWeight: 700, borderBottomColor: 'ink' }, _hover: { borderBottomColor: 'hairline' },
   },

@@ -1,4 +1,5 @@
 export * from './feed.js';
+export * from './instruction.js';
 export * from './machine.js';
 export * from './sheetMass.js';
 export * from './thickness.js';

@@ -49,7 +49,8 @@ const SENTENCES = {
   'setting/unknown': (d: { label: string; machine: string; labels: string }) =>
     `${d.machine} has no setting ${d.label}. Its dial has ${d.labels}.`,
   'thickness/unreadable': (d: { text: string }) =>
-    `“${d.text}” is not a thickness. Write 1.5 mm, 1/16 in, or a setting of another machine as in: setting 3 of Bench roller.`,
+    `“${d.text}” is not a thickness. Write 1.5 mm, 1/16 in, 5 cards, third thickest, four layers of my 3, a setting as in: setting 3 of Bench roller, or one of a dial as in: 4 where 7 is widest.`,
+  'instruction/rank': (d: { rank: number; count: number }) => `There is no setting ${d.rank} on a dial of ${d.count}.`,
   'machine/unknown': (d: { name: string; machines: string }) =>
     `There is no machine called “${d.name}”. Yours: ${d.machines}.`,
   'cutter/larger': (d: { cutter: string; sheet: string }) =>

@@ -166,6 +166,7 @@ export const benchSetup = sqliteTable('bench_setup', {
   machineId: text('machine_id').references(() => machines.id),
   discMm: real('disc_mm').notNull(),
   discSettingId: text('disc_setting_id').references(() => settings.id),
+  cardMm: real('card_mm'),
   currency: text('currency').notNull(),
 });
 

@@ -46,7 +46,7 @@ export class SheetsService {
       const discGone = gone.some((s) => s.id === setup.discSettingId);
       if (setup.machineId === null || discGone) {
         const discSettingId = discGone ? null : setup.discSettingId;
-        await draft.put('benchSetup', { ...setup, id: BENCH_ID, machineId: setup.machineId ?? dto.id, discSettingId, version: draft.version });
+        await draft.put('benchSetup', { ...setup, cardMm: setup.cardMm ?? null, id: BENCH_ID, machineId: setup.machineId ?? dto.id, discSettingId, version: draft.version });
       }
       draft.summary = stored ? `changed the machine ${dto.name.trim()}` : `new machine ${dto.name.trim()}`;
     });
@@ -67,7 +67,7 @@ export class SheetsService {
       if (setup.machineId === id || settings.some((s) => s.id === setup.discSettingId)) {
         const machineId = setup.machineId === id ? null : setup.machineId;
         const discSettingId = settings.some((s) => s.id === setup.discSettingId) ? null : setup.discSettingId;
-        await draft.put('benchSetup', { ...setup, id: BENCH_ID, machineId, discSettingId, version: draft.version });
+        await draft.put('benchSetup', { ...setup, cardMm: setup.cardMm ?? null, id: BENCH_ID, machineId, discSettingId, version: draft.version });
       }
       draft.remove('reading', await this.store.readingsOf(settings.map((s) => s.id)));
       draft.remove('setting', settings);
@@ -85,7 +85,7 @@ export class SheetsService {
       if (dto.discSettingId !== null && !all.some((m) => m.settings.some((s) => s.id === dto.discSettingId))) {
         throw refused('This setting is not there any more.', 'discSettingId');
       }
-      await draft.put('benchSetup', { ...dto, id: BENCH_ID, version: draft.version });
+      await draft.put('benchSetup', { ...dto, cardMm: dto.cardMm === undefined ? stored.cardMm ?? null : dto.cardMm, id: BENCH_ID, version: draft.version });
       draft.summary = 'changed what you measure with';
     });
     return this.store.setup();

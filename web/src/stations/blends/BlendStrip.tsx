@@ -1,11 +1,10 @@
 import { Box, Flex } from '@chakra-ui/react';
-import type { ReactElement } from 'react';
+import { memo, useState, type ReactElement } from 'react';
 import { gradedSet, rowsIn } from '#core/blend';
 import { hexOf, xyzOfLab } from '#core/colour';
 import { feedPlan } from '#core/sheet';
 import { Complaint, showLength, showMass, showSize } from '#core/units';
 import type { BlendPlanDto, MachineDto, ShelfAnswer } from '#contract';
-import { useState } from 'react';
 import { CountValue, LengthValue } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
 import { useUnits } from '../../state/view.js';
@@ -16,7 +15,7 @@ import type { WorkedBlend } from './useBlend.js';
 interface BlendStripProps { readonly plan: BlendPlanDto; readonly worked: WorkedBlend; readonly own: MachineDto | undefined; readonly shelf: ShelfAnswer }
 
 /** The paper strip: what to roll, in which order to work, and what it gives. */
-export function BlendStrip({ plan, worked, own, shelf }: BlendStripProps): ReactElement {
+export const BlendStrip = memo(function BlendStrip({ plan, worked, own, shelf }: BlendStripProps): ReactElement {
   const units = useUnits();
   const { colours, mm, setting, passes, ruined, grams } = worked;
   const left = (clayId: string): number => shelf.blocks.reduce((sum, b) => (b.clayId === clayId ? sum + b.leftGrams : sum), 0);
@@ -51,7 +50,7 @@ export function BlendStrip({ plan, worked, own, shelf }: BlendStripProps): React
       <Graded worked={worked} plan={plan} />
     </Strip>
   );
-}
+});
 
 /** A graded set of pieces, evenly along the fade. */
 function Graded({ worked, plan }: { readonly worked: WorkedBlend; readonly plan: BlendPlanDto }): ReactElement {

@@ -1,5 +1,5 @@
 import { Box, Flex, Grid } from '@chakra-ui/react';
-import { useMemo, useState, type ReactElement } from 'react';
+import { useCallback, useDeferredValue, useMemo, useRef, useState, type ReactElement } from 'react';
 import { useNavigate } from 'react-router';
 import { layoutOf, layoutsFor, pureStretches, unevenness, type LayoutKind } from '#core/blend';
 import { Complaint, showLength } from '#core/units';
@@ -13,7 +13,7 @@ import { useUnits } from '../../state/view.js';
 import { Caption, Key, Second, Word } from '../../theme/pieces.js';
 import { change, put, useRefusal } from '../../wire/save.js';
 import { BlendStrip } from './BlendStrip.js';
-import { CutSheet, LEFT, ROOM } from './CutSheet.js';
+import { CutSheet, LEFT, scaleIn, useRoom } from './CutSheet.js';
 import { Evenness } from './Evenness.js';
 import { FadeStrip } from './FadeStrip.js';
 import { PassBars } from './PassBars.js';
@@ -39,12 +39,17 @@ export function BlendView({ blend, machines, shelf }: BlendViewProps): ReactElem
   const path = `/api/blends/${blend.id}`;
   const refusal = useRefusal(path);
   const worked = useBlend(blend, shelf, own, dragged);
+  // sheet and fade follow the hand at once, what is worked out of them a little later
+  const later = useDeferredValue(worked);
+  const room = useRoom();
   const save = (part: Partial<BlendDto>): void => {
     const { id, version, name, note, retired } = blend;
     const dto: BlendDto = { id, version, name, note, retired, plan, ...part };
     void put<BlendDto>(path, dto, () => ({ ...blend, ...part }));
   };
-  const replan = (part: Partial<BlendPlanDto>): void => { save({ plan: { ...plan, ...part } }); };
+  const latest = useRef(save);
+  latest.current = save;
+  const replan = useCallback((part: Partial<BlendPlanDto>): void => { latest.current({ plan: { ...plan, ...part } }); }, [plan]);
   /** Lays the cuts anew for another size, number of colours or way of cutting. */
   const relay = (part: Partial<BlendPlanDto>): void => {
     const next = { ...plan, ...part };
@@ -97,8 +102,9 @@ export function BlendView({ blend, machines, shelf }: BlendViewProps): ReactElem
   const picker = picking !== null && <MaterialPicker label="Colour of the blend" onPick={pick} onCancel={() => { setPicking(null); }} />;
   if (typeof worked === 'string') return <Flex direction="column" gap={4} padding={5}>{head}{picker}{worked !== '' && <Warning>{worked}</Warning>}</Flex>;
   const { layout, colours, setting, settings, fade, compensated, compensatedFade } = worked;
+  const rest = typeof later === 'string' ? worked : later;
   const sheet = setting ? `your ${setting.label} (${setting.knowledge === 'assumed' ? '~' : ''}${showLength(setting.mm, units, true)} each)` : '~2 mm';
-  const scale = Math.min(ROOM.width / layout.width, ROOM.height / layout.height);
+  const scale = scaleIn(layout, room);
   const better = Math.round(compensated.gain * 100);
   return (
     <>
@@ -111,7 +117,7 @@ export function BlendView({ blend, machines, shelf }: BlendViewProps): ReactElem
           <Box fontSize="small">
             Cut <Choice label="How it is cut" value={plan.kind} options={options} onChange={(kind) => { relay({ kind }); }} />, <LengthValue label="Width of the sheet" value={plan.width} onChange={(width) => { resize(width, plan.height); }} /> by <LengthValue label="Height of the sheet" value={plan.height} onChange={(height) => { resize(plan.width, height); }} />, ends pure for <LengthValue label="Pure ends" value={plan.pure} onChange={(p) => { relay({ pure: p }); }} />, <CountValue label="Layers of the blend" value={plan.layers} onChange={(layers) => { replan({ layers }); }} /> layers{settings.length > 0 && <> of your <Choice label="Setting of the sheets" value={plan.settingId ?? ''} options={[...(plan.settingId === null ? [{ value: '', text: 'setting' }] : []), ...settings.map((s) => ({ value: s.id, text: s.label }))]} onChange={(settingId) => { replan({ settingId: settingId === '' ? null : settingId }); }} /></>}
           </Box>
-          <CutSheet layout={layout} colours={colours} layers={plan.layers} sheet={sheet} onDrag={setDragged} onDrop={drop} />
+          <CutSheet layout={layout} colours={colours} layers={plan.layers} sheet={sheet} scale={scale} onDrag={setDragged} onDrop={drop} />
           <Box paddingLeft={`${LEFT}px`} flex="none" width={`${LEFT + layout.width * scale}px`}>
             <FadeStrip labs={fade.labs} width={layout.width * scale} height={56} label="The fade that results" />
             <Flex justifyContent="space-between" fontSize="small" marginTop={1} gap={3}>
@@ -119,16 +125,16 @@ export function BlendView({ blend, machines, shelf }: BlendViewProps): ReactElem
               <span data-testid="evenness">change of colour, ΔE a mm, as cut{plan.kind === 'compensated' ? ': compensated' : better > 0 ? <> · <Word onClick={compensate}>compensated: {better} % more even</Word> <Key>E</Key></> : ': as even as straight cuts make it'}</span>
               <span>{pureWords(pure, colours.length - 1, units)}</span>
             </Flex>
-            <Evenness fade={fade} other={plan.kind === 'compensated' ? null : compensatedFade} />
+            <Evenness fade={rest.fade} other={plan.kind === 'compensated' ? null : compensatedFade} />
             <Caption>unevenness {unevenness(fade).toFixed(2)} ΔE a mm · double click adds a point to a cut, Delete takes it away</Caption>
           </Box>
           <Grid flex="none" borderTop="rule" paddingTop={4} templateColumns="168px 224px minmax(0, 1fr)" gap={4}>
-            <PassBars contrast={worked.contrast} passes={worked.passes} />
-            <TapePlug plan={plan} worked={worked} own={own} onChange={replan} />
+            <PassBars contrast={rest.contrast} passes={rest.passes} />
+            <TapePlug plan={plan} worked={rest} own={own} onChange={replan} />
           </Grid>
           <Second><Word onClick={() => { window.print(); }}>Print the paper template</Word> <Key>P</Key> · <Word onClick={() => { saveTemplate(blend.name, layout, colours); }}>template as SVG</Word></Second>
         </Flex>
-        <BlendStrip plan={plan} worked={worked} own={own} shelf={shelf} />
+        <BlendStrip plan={plan} worked={rest} own={own} shelf={shelf} />
       </Grid>
       <Template name={blend.name} layout={layout} colours={colours} layers={plan.layers} sheet={sheet} />
     </>

@@ -1,4 +1,4 @@
-import { useRef, type ReactElement } from 'react';
+import { useEffect, useRef, useState, type ReactElement } from 'react';
 import { outlinesOf, type Layout } from '#core/blend';
 import { xyzOfHex } from '#core/colour';
 import { showLength, showMass } from '#core/units';
@@ -11,6 +11,7 @@ interface CutSheetProps {
   readonly colours: readonly BlendColour[];
   readonly layers: number;
   readonly sheet: string;
+  readonly scale: number;
   /** while a point moves */
   readonly onDrag: (cuts: CutDto[]) => void;
   readonly onDrop: (cuts: CutDto[]) => void;
@@ -18,19 +19,33 @@ interface CutSheetProps {
 
 export const LEFT = 38;
 const [TOP, RIGHT, BELOW] = [16, 66, 36];
-/** Room on the screen for the sheet, px. */
-export const ROOM = { width: 590, height: 214 } as const;
+/** px that the list, the strip, the tile and the margins take beside the sheet. */
+const BESIDE = 700;
+const TALLEST = 214;
+
+/** Room on the screen for a sheet, px across. */
+export function useRoom(): number {
+  const [width, setWidth] = useState(window.innerWidth);
+  useEffect(() => {
+    const measure = (): void => { setWidth(window.innerWidth); };
+    window.addEventListener('resize', measure);
+    return () => { window.removeEventListener('resize', measure); };
+  }, []);
+  return Math.max(260, width - BESIDE);
+}
+
+/** px for a mm. */
+export const scaleIn = (layout: Layout, room: number): number => Math.min(room / layout.width, TALLEST / layout.height);
 const STEP = 1;
 const FAR = 5;
 
 const clamp = (v: number, low: number, high: number): number => Math.min(high, Math.max(low, v));
 
 /** The sheet with its cuts, to scale and with its dimensions; every point of a cut can be moved. */
-export function CutSheet({ layout, colours, layers, sheet, onDrag, onDrop }: CutSheetProps): ReactElement {
+export function CutSheet({ layout, colours, layers, sheet, scale, onDrag, onDrop }: CutSheetProps): ReactElement {
   const units = useUnits();
   const svg = useRef<SVGSVGElement>(null);
   const dragging = useRef<{ cut: number; point: number } | null>(null);
-  const scale = Math.min(ROOM.width / layout.width, ROOM.height / layout.height);
   const [w, h] = [layout.width * scale, layout.height * scale];
   const X = (x: number): number => LEFT + x * scale;
   const Y = (y: number): number => TOP + h - y * scale;

@@ -1,11 +1,11 @@
 import { Line, LineChart, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
-import type { ReactElement } from 'react';
+import { memo, type ReactElement } from 'react';
 import type { Fade } from '#core/blend';
 import { showLength } from '#core/units';
 import { useUnits } from '../../state/view.js';
 
 /** How fast the colour changes along the fade: as cut, and with the compensated cut. */
-export function Evenness({ fade, other }: { readonly fade: Fade; readonly other: Fade | null }): ReactElement {
+export const Evenness = memo(function Evenness({ fade, other }: { readonly fade: Fade; readonly other: Fade | null }): ReactElement {
   const units = useUnits();
   const step = fade.width / fade.change.length;
   // every second place is enough for a line
@@ -22,4 +22,4 @@ export function Evenness({ fade, other }: { readonly fade: Fade; readonly other:
       </LineChart>
     </ResponsiveContainer>
   );
-}
+});

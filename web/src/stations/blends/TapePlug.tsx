@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { useCallback, type ReactElement } from 'react';
+import { memo, useCallback, type ReactElement } from 'react';
 import { placeInPlug, radiusOf } from '#core/blend';
 import { feedPlan } from '#core/sheet';
 import { showLength, showSize } from '#core/units';
@@ -17,7 +17,7 @@ const PLUGS = [{ value: 'rolled', text: 'rolled up' }, { value: 'fan', text: 'fo
 interface TapePlugProps { readonly plan: BlendPlanDto; readonly worked: WorkedBlend; readonly own: MachineDto | undefined; readonly onChange: (part: Partial<BlendPlanDto>) => void }
 
 /** The blend turned, rolled long and thin, and wound up; with the face it gives. */
-export function TapePlug({ plan, worked, own, onChange }: TapePlugProps): ReactElement {
+export const TapePlug = memo(function TapePlug({ plan, worked, own, onChange }: TapePlugProps): ReactElement {
   const units = useUnits();
   const { tape, plug, colours, fade, tapeSetting, settings } = worked;
   const [first, last] = [colours[0]?.name ?? '', colours.at(-1)?.name ?? ''];
@@ -58,4 +58,4 @@ export function TapePlug({ plan, worked, own, onChange }: TapePlugProps): ReactE
       </Flex>
     </>
   );
-}
+});

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { flatOf } from '#core/batch';
 import { areasOf, assumedKept, compensate, fadeOf, fanFold, forecast, rollUp, streakContrast, tapeOf, wronglyFolded, type Compensated, type Fade, type Forecast, type Layout, type Plug, type Tape } from '#core/blend';
 import { hexOf, labOf, mixPigments, xyzOfLab, type Pigment } from '#core/colour';
-import { pigmentOfMix, toGrams } from '#core/mix';
+import { pigmentOfMix } from '#core/mix';
 import { thicknesses, type SettingThickness } from '#core/sheet';
 import { Complaint } from '#core/units';
 import type { BlendAnswer, BlendPlanDto, MachineDto, ShelfAnswer } from '#contract';
@@ -45,12 +45,12 @@ export interface WorkedBlend {
 
 export const layoutIn = ({ width, height, cuts }: Pick<BlendPlanDto, 'width' | 'height' | 'cuts'>): Layout => ({ width, height, cuts: cuts.map((c) => c.points) });
 
-function colourIn(blend: BlendAnswer, shelf: ShelfAnswer, i: number, pigments: ReturnType<typeof usePigments>): Omit<BlendColour, 'grams' | 'area' | 'perClay'> & { readonly flat: ReturnType<typeof flatOf> } {
+function colourIn(blend: BlendAnswer, shelf: ShelfAnswer, i: number, pigments: ReturnType<typeof usePigments>): Omit<BlendColour, 'grams' | 'area' | 'perClay'> & { readonly shares: readonly { readonly clayId: string; readonly mass: number }[] } {
   const book = bookOf(shelf, blend.referenced);
   const { clayId, revisionId } = blend.plan.colours[i] ?? { clayId: null, revisionId: null };
   const flat = flatOf(clayId === null ? { revision: revisionId ?? '' } : { clay: clayId }, book);
   const pigment = pigmentOfMix(flat, 'baked', pigments);
-  return { flat, pigment, density: flat.density, name: clayId === null ? book.nameOf(revisionId ?? '') : book.clay(clayId)?.name ?? '', hex: hexOf(xyzOfLab(labOf(mixPigments([pigment], [1])))) };
+  return { shares: flat.shares.map((s) => ({ clayId: s.clay.id, mass: s.mass.valueOf() })), pigment, density: flat.density, name: clayId === null ? book.nameOf(revisionId ?? '') : book.clay(clayId)?.name ?? '', hex: hexOf(xyzOfLab(labOf(mixPigments([pigment], [1])))) };
 }
 
 /** A blend worked out; while a cut is dragged, with the cuts as they are under the hand. A sentence where it cannot be. */
@@ -79,10 +79,10 @@ export function useBlend(blend: BlendAnswer, shelf: ShelfAnswer, own: MachineDto
     const layout = layoutIn({ ...plan, cuts: dragged ?? plan.cuts });
     const list = base.map((c) => c.pigment);
     const areas = areasOf(layout);
-    const colours = base.map(({ flat, ...c }, i): BlendColour => {
+    const colours = base.map(({ shares, ...c }, i): BlendColour => {
       const area = areas[i] ?? 0;
       const grams = (area * mm * plan.layers * c.density) / 1000;
-      return { ...c, area, grams, perClay: grams > 0 ? toGrams(flat, grams) : [] };
+      return { ...c, area, grams, perClay: shares.map(({ clayId, mass }) => ({ clayId, grams: mass * grams })) };
     });
     const contrast = streakContrast(list);
     const tapeSetting = settings.find((s) => s.id === plan.tapeSettingId) ?? settings.at(-1) ?? null;

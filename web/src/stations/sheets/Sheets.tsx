@@ -5,6 +5,7 @@ import { Empty, Reading } from '../../parts/Empty.js';
 import { useKeys } from '../../state/keys.js';
 import { Rule, Second, Strip, Word } from '../../theme/pieces.js';
 import { useMachines } from '../../wire/queries.js';
+import { FeedPlan } from './FeedPlan.js';
 import { Ladder } from './Ladder.js';
 import { MachineWords } from './MachineWords.js';
 import { SheetOf } from './SheetOf.js';
@@ -45,7 +46,9 @@ export default function Sheets(): ReactElement {
       {(own ?? form) && <Strip aria-label="Settings and sheets">
         {form ?? (own && chosen ? (
           <>
-            <Translator machines={all} own={own} onAsked={setPointed} />
+            <Translator machines={all} own={own} setup={setup} onAsked={setPointed} />
+            <Rule />
+            <FeedPlan own={own} pointed={pointed} />
             <Rule />
             <SheetOf own={own} />
             <Rule />

@@ -1,29 +1,33 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useEffect, useMemo, useState, type ReactElement } from 'react';
-import { readThickness, translate, type Answer, type Asked } from '#core/sheet';
+import { ASSUMED_CARD, readInstruction, translate, type Answer, type Asked } from '#core/sheet';
 import { Complaint, showLength } from '#core/units';
-import type { MachineDto } from '#contract';
+import type { BenchSetupDto, MachineDto } from '#contract';
+import { LengthValue } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
 import { useUnits } from '../../state/view.js';
 import { Caption, Field } from '../../theme/pieces.js';
+import { change } from '../../wire/save.js';
 
 type Said = { readonly asked: Asked; readonly answer: Answer } | { readonly wrong: string } | null;
 const COUNT = ['', 'one sheet', 'two sheets', 'three sheets', 'four sheets', 'five sheets', 'six sheets'];
 
+interface TranslatorProps { readonly machines: readonly MachineDto[]; readonly own: MachineDto; readonly setup: BenchSetupDto; readonly onAsked: (mm: number | null) => void }
+
 /** What an instruction says, and the setting of one's own machine for it. */
-export function Translator({ machines, own, onAsked }: { readonly machines: readonly MachineDto[]; readonly own: MachineDto; readonly onAsked: (mm: number | null) => void }): ReactElement {
+export function Translator({ machines, own, setup, onAsked }: TranslatorProps): ReactElement {
   const units = useUnits();
   const [text, setText] = useState('');
   const said = useMemo((): Said => {
     if (text.trim() === '') return null;
     try {
-      const asked = readThickness(text, machines, units);
+      const asked = readInstruction(text, { machines, own, cardMm: setup.cardMm ?? null, system: units });
       return { asked, answer: translate(asked, own) };
     } catch (error) {
       if (error instanceof Complaint) return { wrong: error.message };
       throw error;
     }
-  }, [text, machines, own, units]);
+  }, [text, machines, own, setup.cardMm, units]);
   const mm = said && 'asked' in said ? said.asked.mm : null;
   useEffect(() => { onAsked(mm); }, [mm, onAsked]);
   const other = machines.find((m) => m.id !== own.id);
@@ -31,7 +35,8 @@ export function Translator({ machines, own, onAsked }: { readonly machines: read
     <div>
       <Box as="h2" marginBottom={2}>What do they say?</Box>
       <Field data-find aria-label="A thickness as somebody else says it" value={text} onChange={(e) => { setText(e.currentTarget.value); }} placeholder={other ? `${other.settings[1]?.label ?? '3'} of ${other.name}` : '1.5 mm, 1/16 in'} />
-      {said === null && <Caption>1.5 mm · 1/16 in{other ? ` · setting ${other.settings[1]?.label ?? ''} of ${other.name}` : ''}</Caption>}
+      {said === null && <Caption>1/16 in · third thickest · 5 cards · four layers of my {own.settings[1]?.label}{other ? ` · ${other.settings[1]?.label ?? ''} of ${other.name}` : ''} · 4 where 7 is widest</Caption>}
+      <Box fontSize="small" marginTop={1}>a card is {setup.cardMm == null ? '~' : ''}<LengthValue label="Thickness of a card" fine value={setup.cardMm ?? ASSUMED_CARD} onChange={(cardMm) => { void change('PUT', '/api/bench', { ...setup, cardMm }); }} /> thick</Box>
       {said && 'wrong' in said && <Warning>{said.wrong}</Warning>}
       {said && 'answer' in said && <Told asked={said.asked} answer={said.answer} own={own} />}
     </div>
@@ -49,13 +54,14 @@ function Told({ asked, answer, own }: { readonly asked: Asked; readonly answer: 
         <Box fontFamily="heading" fontWeight={800} fontSize="huge" lineHeight={1.1} data-answer>{setting.label}</Box>
         <Box>
           {layers > 1 ? <>{COUNT[layers]} of it, stacked, </> : null}on your <b>{own.name}</b><br />
-          {setting.knowledge === 'assumed' ? '~' : ''}{length(setting.mm * layers)}, theirs {length(asked.mm)} · <b>{off(errorMm)}</b>
+          {setting.knowledge === 'assumed' ? '~' : ''}{length(setting.mm * layers)}, theirs {asked.assumed ? '~' : ''}{length(asked.mm)} · <b>{off(errorMm)}</b>
         </Box>
       </Flex>
       <Caption>
         sure to ± {length(2 * sigmaMm)}
         {other ? ` · or your ${other.label}, ${off(other.mm * layers - asked.mm)}` : errorMm < 0 ? ' · thicker than your machine rolls' : ''}
       </Caption>
+      {own.settings.length > 0 && errorMm > asked.mm * 0.25 && <Warning>Your machine does not roll this thin. Roll by hand between guides of {length(asked.mm)}.</Warning>}
       {setting.knowledge === 'assumed' && <Warning>Nobody has measured your {setting.label} yet: the answer rests on an assumption. A reading beside the ladder mends that.</Warning>}
     </Box>
   );

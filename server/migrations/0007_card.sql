@@ -1,0 +1,1 @@
+ALTER TABLE `bench_setup` ADD `card_mm` real;

@@ -1,0 +1,65 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useState, type ReactElement } from 'react';
+import { SCHOOLS_OF_THINNING, feedPlan, thicknesses, translate, type Feed, type Thinning } from '#core/sheet';
+import { complaint, readSize, showLength, showSize } from '#core/units';
+import type { MachineDto } from '#contract';
+import { Choice } from '../../parts/Choice.js';
+import { CountValue, Value } from '../../parts/Value.js';
+import { Warning } from '../../parts/Warning.js';
+import { useUnits } from '../../state/view.js';
+import { Caption } from '../../theme/pieces.js';
+
+const SCHOOLS = SCHOOLS_OF_THINNING.map((value) => ({ value, text: value === 'straight' ? 'straight to it' : 'one setting at a time' }));
+/** px of the drawing for a mm of thickness, at most so high. */
+const [TALL, WIDE, PER_MM] = [74, 50, 11];
+
+/** From a stack to a setting: which settings in turn, and the sheet after each. */
+export function FeedPlan({ own, pointed }: { readonly own: MachineDto; readonly pointed: number | null }): ReactElement {
+  const units = useUnits();
+  const settings = thicknesses(own);
+  const [layers, setLayers] = useState(2);
+  const [fromId, setFrom] = useState<string | null>(null);
+  const [toId, setTo] = useState<string | null>(null);
+  const [size, setSize] = useState({ width: 60, height: 90 });
+  const [thinning, setThinning] = useState<Thinning>('one at a time');
+  const [turns, setTurns] = useState(false);
+  const from = settings.find((s) => s.id === fromId) ?? settings[Math.floor(settings.length / 3)];
+  const asked = pointed === null ? undefined : translate({ mm: pointed, sigmaMm: 0 }, own).setting;
+  const to = settings.find((s) => s.id === toId) ?? asked ?? settings[Math.floor(settings.length / 2)];
+  if (!from || !to) return <span />;
+  const mm = layers * from.mm;
+  const { byHandTo, feeds, strips } = feedPlan({ machine: own, mm, width: size.width, length: size.height, settingId: to.id, thinning, turns });
+  const options = settings.map((s) => ({ value: s.id, text: s.label }));
+  const readSheet = (text: string): { width: number; height: number } => {
+    const { width, height } = readSize(text, units);
+    if (height === null || !(width > 0) || !(height > 0)) throw complaint('unit/unreadable', { text, wanted: 'a size. Write 60 × 90 mm' });
+    return { width, height };
+  };
+  return (
+    <div>
+      <Box as="h2" marginBottom={2}>How to get there</Box>
+      <Box fontSize="small"><CountValue label="Sheets in the stack" value={layers} onChange={(n) => { if (Number.isInteger(n) && n > 0 && n < 13) setLayers(n); }} /> of your <Choice label="Setting of the sheets in the stack" value={from.id} options={options} onChange={setFrom} />, <Value label="Size of the stack" text={showSize(size.width, size.height, units)} read={readSheet} onChange={setSize} />, {showLength(mm, units, true)} together, to your <Choice label="Setting to end at" value={to.id} options={options} onChange={setTo} />, <Choice label="How it is thinned" value={thinning} options={SCHOOLS} onChange={setThinning} /> · <label><input type="checkbox" checked={turns} onChange={(e) => { setTurns(e.currentTarget.checked); }} style={{ accentColor: '#141414' }} /> quarter turns</label></Box>
+      {feeds.length === 0 && byHandTo === null ? <Box fontSize="small" marginTop={2}>It is no thicker than that already.</Box> : (
+        <Flex as="ol" gap={2} marginTop={3} alignItems="flex-end" overflowX="auto" aria-label="Passes">
+          <Edge title="stack" mm={mm} size={showSize(size.width, size.height, units)} />
+          {byHandTo !== null && <Edge title="by hand" mm={byHandTo} size={showSize(size.width / strips, (size.height * mm) / byHandTo, units)} />}
+          {feeds.map((f: Feed) => <Edge key={f.setting.id} title={`${f.turned ? '↻ ' : ''}${f.setting.label}`} mm={f.mm} size={showSize(f.width, f.length, units)} />)}
+        </Flex>
+      )}
+      {strips > 1 && <Warning>At {showLength(size.width, units)} it is wider than your rollers: cut it in {strips} strips first.</Warning>}
+      {byHandTo !== null && <Warning>Too thick for your machine: roll it by hand to {showLength(byHandTo, units, true)} first.</Warning>}
+      <Caption>fold first or to the side, never last · each pass at most halves it</Caption>
+    </div>
+  );
+}
+
+function Edge({ title, mm, size }: { readonly title: string; readonly mm: number; readonly size: string }): ReactElement {
+  const units = useUnits();
+  return (
+    <Box as="li" textAlign="center" flex="none" listStyleType="none">
+      <Box width={`${WIDE}px`} height={`${Math.max(2, Math.min(TALL, mm * PER_MM))}px`} background="ink" margin="0 auto" />
+      <Box fontWeight={700} fontSize="small">{title}</Box>
+      <Box fontSize="caption" lineHeight={1.3}>{showLength(mm, units, true)}<br />{size.replace(/ (mm|in)$/, '')}</Box>
+    </Box>
+  );
+}
