@@ -67,6 +67,41 @@ test('a three-colour blend with pure ends: drag a cut, take the compensated one,
   await expect(page.getByLabel('How it is cut')).toHaveValue('compensated');
 });
 
+test('made at the bench: passes counted by space, written down, learned from, and the plan is frozen', async ({ page, sledge }) => {
+  await page.goto(`${sledge.url}/blends`);
+  await page.getByRole('link', { name: /Beet fade/ }).click();
+  const forecast = page.getByRole('img', { name: /Streaks are just not seen after/ });
+  const before = Number(/after (\d+) passes/.exec(await forecast.getAttribute('aria-label') ?? '')?.[1]);
+  await expect(page.getByRole('main')).toContainText('~ assumed: 15 passes');
+  await page.getByRole('heading', { name: 'Order' }).click();
+  await page.keyboard.press('b');
+  await expect(page.getByRole('heading', { name: 'Roll Beetroot' })).toBeVisible();
+  for (const title of ['Roll Radish flesh', 'Cut and swap', 'Fold and pass']) {
+    await page.keyboard.press('Space');
+    await expect(page.getByRole('heading', { name: title })).toBeVisible();
+  }
+  for (let i = 1; i <= 7; i++) {
+    await page.keyboard.press('Space');
+    await expect(page.locator('[data-passes]')).toHaveText(String(i));
+  }
+  await page.keyboard.press('Backspace');
+  await expect(page.locator('[data-passes]')).toHaveText('6');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Done?' })).toBeVisible();
+  await edit(page, 'Made on', '25 Nov 2026');
+  await page.getByLabel('Note for the diary').fill('soft, no air in it');
+  await page.getByRole('button', { name: 'Done, write it down' }).click();
+  await expect(page.getByRole('heading', { name: 'Beet fade' })).toBeVisible();
+  await expect(page.getByRole('main')).toContainText('revision 1 · free of streaks after 6 passes');
+  await page.getByRole('link', { name: /free of streaks/ }).click();
+  await expect(page.getByRole('main')).toContainText('revision 1, made: a change begins a new one');
+  await expect(page.getByRole('main')).toContainText('with what your last blend took');
+  const after = Number(/after (\d+) passes/.exec(await forecast.getAttribute('aria-label') ?? '')?.[1]);
+  expect(after).toBeLessThan(before);
+  await edit(page, 'Height of the sheet', '70 mm');
+  await expect(page.getByRole('main')).toContainText('revision 2');
+});
+
 test('what cannot be cut is said, and a blend in inches', async ({ page, sledge }) => {
   await page.goto(`${sledge.url}/blends`);
   await page.getByRole('link', { name: /Pod fade/ }).click();

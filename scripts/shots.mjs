@@ -76,7 +76,8 @@ const VIEWS = {
       await page.getByRole('list', { name: /^Stack/ }).getByText(name, { exact: true }).waitFor();
     }
   },
-  sheets: async () => { await open('sheets'); await page.getByLabel('A thickness as somebody else says it').fill('setting 4 of Blue travel crank'); },
+  sheets: async () => { await open('sheets'); await page.getByLabel('A thickness as somebody else says it').fill('third thickest'); },
+  blends: async () => { await open('blends'); await card(/Pod fade/); await page.getByRole('img', { name: 'The fade that results' }).waitFor(); await page.keyboard.press('e'); await page.getByText('as cut: compensated').waitFor(); },
   batches: async () => { await open('batches'); await card(/Beetroot-ring drop earrings/); },
   bench: async () => {
     await page.getByRole('button', { name: 'To the bench' }).click();

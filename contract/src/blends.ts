@@ -1,8 +1,9 @@
-import { LAYOUTS, type LayoutKind } from '#core/blend';
+import { LAYOUTS, type CountedBlend, type LayoutKind } from '#core/blend';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, ValidateNested } from 'class-validator';
 import type { RevisionAnswer } from './mixes.js';
-import { Between, Id, Name, Optional, Text, Version, Whole } from './rules.js';
+import { UsedDto } from './batches.js';
+import { Between, Id, IsoDate, Name, Optional, Text, Version, Whole } from './rules.js';
 
 /** A colour of a blend: a clay or a revision of a mix, never both. */
 export class BlendColourDto {
@@ -72,6 +73,20 @@ export class BlendDto {
   plan!: BlendPlanDto;
 }
 
+/** POST /api/blends/:id/done: what really happened. */
+export class BlendDoneDto {
+  @Version() version!: number;
+  @Id() entryId!: string;
+  @IsoDate() madeOn!: string;
+  @Text(8000) note!: string;
+  @Whole('The number of passes', 1, 60) passes!: number;
+  @IsArray({ message: 'Say how much of each clay was used.' })
+  @ArrayMaxSize(400, { message: 'At most 400 clays.' })
+  @ValidateNested({ each: true })
+  @Type(() => UsedDto)
+  used!: UsedDto[];
+}
+
 /** GET /api/blends */
 export interface BlendCard {
   readonly id: string;
@@ -86,5 +101,9 @@ export interface BlendCard {
 /** GET /api/blends/:id: with all revisions of mixes that its colours rest on. */
 export interface BlendAnswer extends BlendDto {
   readonly revision: number;
+  /** this revision was made: a change of the plan begins a new one */
+  readonly made: boolean;
+  /** passes of all blends that were made */
+  readonly counted: readonly CountedBlend[];
   readonly referenced: readonly RevisionAnswer[];
 }

@@ -30,5 +30,6 @@ export interface DiaryAnswer extends DiaryCard {
     readonly revisionId: string; readonly mixId: string; readonly name: string; readonly number: number;
     readonly notation: string; readonly hex: string; readonly grams: number;
   }[];
+  readonly blends: readonly { readonly blendId: string; readonly name: string; readonly number: number; readonly passes: number; readonly hexes: readonly string[] }[];
   readonly clays: readonly { readonly clayId: string; readonly name: string; readonly hex: string; readonly grams: number }[];
 }

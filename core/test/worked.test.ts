@@ -4,7 +4,8 @@ import { conditioningOf, type Block, type Clay, type Firmness, type Kind } from 
 import { apart, chromaHue, deltaE, hexOf, kOverS, labOf, mixPigments, pigmentOf, readColour, reflectance, xyzOfHex, xyzOfLab, statedPigment } from '#core/colour';
 import { neutralGains } from '#core/picture';
 import { colourOf, correct, equalSteps, fewestDiscs, find, flatten, learn, nextChips, normalForm, partsOf, pigmentOfMix, openBrackets, parseNotation, printNotation, toDiscs, untilGone, type Basis, type Book, type Evidence, type Recipe } from '#core/mix';
-import { areaOfSheet, dialLabels, discVolume, massOfSheet, thicknesses, thicknessOfSheet, translate, type Machine } from '#core/sheet';
+import { areasOf, compensate, fadeOf, forecast, fractionsAt, keptFrom, layoutOf, radiusOf, rollUp, tapeOf, unevenness, type CountedBlend, type LayoutKind } from '#core/blend';
+import { areaOfSheet, dialLabels, feedPlan, readInstruction, discVolume, massOfSheet, thicknesses, thicknessOfSheet, translate, type Machine } from '#core/sheet';
 import { readLength, readMass, readTemperature, showNumber } from '#core/units';
 
 type Dial = readonly [string, string, string];
@@ -17,6 +18,8 @@ interface Given {
   readonly dial: Dial; readonly readings: Readonly<Record<string, number>>; readonly mm: number;
   readonly cutter: readonly [number, number?]; readonly count: number; readonly sheet: readonly [number, number]; readonly bridge: number;
   readonly chips: readonly { readonly recipe: string; readonly reads: string }[]; readonly reads: string; readonly wanted: string; readonly patch: readonly [number, number, number];
+  readonly said: string; readonly layout: LayoutKind; readonly colours: readonly string[]; readonly size: readonly [number, number]; readonly pure: number; readonly at: number; readonly contrast: number; readonly counted: readonly CountedBlend[];
+  readonly blend: readonly [number, number, number]; readonly tape: readonly [number, number]; readonly layers: number; readonly from: string; readonly to: string;
   readonly blocks: Rows; readonly firmness: Firmness; readonly months: number; readonly minutes: number; readonly perMm: number;
 }
 interface Example { readonly name: string; readonly given: Given; readonly gives: unknown }
@@ -58,6 +61,8 @@ const evidenceOf = (chips: Given['chips']): Evidence[] => chips.map(({ recipe: n
   id: String(i), stage: 'baked', way: 'colour reader', lab: readColour(reads),
   shares: flatten(recipe(notation), book).shares.map((s) => ({ clayId: s.clay.id, volume: s.volume.valueOf() })),
 }));
+
+const BENCH = machine({ dial: ['0', '9', '1'], readings: { 0: 3.2, 3: 2.06, 4: 1.52, 6: 0.94, 9: 0.42 } });
 
 /** Each model as the document names it. */
 const MODELS: Readonly<Record<string, (given: Given) => unknown>> = {
@@ -113,6 +118,29 @@ const MODELS: Readonly<Record<string, (given: Given) => unknown>> = {
   translate: (given) => {
     const { setting, errorMm, layers } = translate({ mm: given.mm, sigmaMm: 0 }, machine(given));
     return { setting: setting.label, errorMm, layers };
+  },
+  readInstruction: ({ said }) => {
+    const { mm, assumed } = readInstruction(said, { machines: [BENCH], own: BENCH, cardMm: null, system: 'metric' });
+    return { mm, assumed };
+  },
+  feedPlan: ({ layers, from, to, size: [width, length] }) => {
+    const mm = layers * (thicknesses(BENCH).find((s) => s.label === from)?.mm ?? 0);
+    const { byHandTo, feeds } = feedPlan({ machine: BENCH, mm, width, length, settingId: to, thinning: 'straight', turns: false });
+    return { byHandTo, feeds: feeds.map((f) => [f.setting.label, f.mm, f.length]) };
+  },
+  fractionsAt: ({ layout, colours, size: [width, height], pure, at }) => fractionsAt(layoutOf(layout, colours.length, width, height, pure), at),
+  areasOf: ({ layout, colours, size: [width, height], pure }) => areasOf(layoutOf(layout, colours.length, width, height, pure)),
+  compensate: ({ layout, colours, size: [width, height], pure, strengths }) => {
+    const cut = layoutOf(layout, colours.length, width, height, pure);
+    const pigments = colours.map((c, i) => pigmentOf(c, strengths[i] ?? 1));
+    const { gain, layout: made } = compensate(cut, pigments, pure);
+    return { before: unevenness(fadeOf(cut, pigments)), gain, points: made.cuts.map((c) => c.length) };
+  },
+  forecast: ({ contrast, counted }) => forecast(contrast, keptFrom(counted), 20).enough,
+  tapeOf: ({ blend: [width, height, thickness], tape: [wide, thin] }) => {
+    const tape = tapeOf({ width, height, thickness }, wide, thin);
+    const plug = rollUp(tape, 'first');
+    return { length: tape.length, diameter: plug.diameter, firstTenthWithin: 2 * radiusOf(plug, 0.1) };
   },
   cuttingLayout: ({ cutter: [width, height], count, sheet: [w, l], bridge }) => {
     const { pattern, perSheet, sheets, width: wide, length, scrap } = cuttingLayout(cutterOf(width, height ?? null), count, { width: w, length: l, bridge });

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { layoutOf } from '#core/blend';
-import type { BlendAnswer, BlendCard, BlendDto, ChangesAnswer, MixAnswer, Problem } from '#contract';
+import type { BlendAnswer, BlendCard, BlendDto, ChangesAnswer, DiaryAnswer, MixAnswer, Problem } from '#contract';
 import { Api, machine, mix, smallShelf } from './api.js';
 
 let api: Api;
@@ -23,7 +23,7 @@ async function planned(more: Partial<BlendDto['plan']> = {}): Promise<{ dto: Ble
   return { dto, chalkId: chalk.id, mixId: made.id, machineId: own.id, version: own.version };
 }
 /** A blend as it is sent: without what only an answer has. */
-const sent = ({ revision: _, referenced: __, ...dto }: BlendAnswer): BlendDto => dto;
+const sent = ({ revision: _, referenced: __, made: ___, counted: ____, ...dto }: BlendAnswer): BlendDto => dto;
 const save = (dto: BlendDto): ReturnType<typeof api.ask<BlendAnswer>> => api.ask<BlendAnswer>('PUT', `/api/blends/${dto.id}`, dto);
 
 test('a blend is kept with its cuts, to the point, and brings the mixes it rests on; undo takes it back', async () => {
@@ -78,4 +78,44 @@ test('two blends of one name, and two windows on one blend', async () => {
   await save({ ...sent(saved), note: 'from here' });
   const { status, body } = await save({ ...sent(saved), note: 'from there' }) as unknown as { status: number; body: Problem };
   expect([status, (body.current as BlendAnswer).note]).toEqual([409, 'from here']);
+});
+
+const done = (id: string, body: object): ReturnType<typeof api.ask<{ entryId: string } & Problem>> => api.ask('POST', `/api/blends/${id}/done`, body);
+
+test('a blend that was made: the diary has it, the clay is off the shelf, the passes are remembered, and the plan stays what it was', async () => {
+  const { dto, chalkId, mixId } = await planned();
+  const saved = (await save(dto)).body;
+  expect([saved.made, saved.counted]).toEqual([false, []]);
+  const left = async (): Promise<number> => (await api.get<{ blocks: { clayId: string; leftGrams: number }[] }>('/api/shelf')).body.blocks.filter((b) => b.clayId === chalkId).reduce((sum, b) => sum + b.leftGrams, 0);
+  const before = await left();
+  const body = { version: saved.version, entryId: randomUUID(), madeOn: '2026-11-25', note: 'no air', passes: 12, used: [{ clayId: chalkId, grams: 20 }] };
+  expect((await done(dto.id, body)).status).toBe(200);
+  expect(await left()).toBeCloseTo(before - 20, 6);
+  const entry = (await api.get<DiaryAnswer>(`/api/diary/${body.entryId}`)).body;
+  expect(entry).toMatchObject({ title: 'Beet fade', note: 'no air', blends: [{ blendId: dto.id, number: 1, passes: 12 }], clays: [{ grams: 20 }], mixes: [{ mixId }] });
+  const made = (await api.get<BlendAnswer>(`/api/blends/${dto.id}`)).body;
+  expect([made.made, made.counted.map((c) => c.passes)]).toEqual([true, [12]]);
+
+  // a new name leaves the revision, a new cut begins another
+  const renamed = (await save({ ...sent(made), name: 'Beet fade, wide' })).body;
+  expect([renamed.revision, renamed.made]).toEqual([1, true]);
+  const wider = (await save({ ...sent(renamed), plan: { ...renamed.plan, width: 150 } })).body;
+  expect([wider.revision, wider.made]).toEqual([2, false]);
+  expect((await api.ask<Problem>('DELETE', `/api/blends/${dto.id}?version=${wider.version}`)).body.detail).toContain('was made and stands in the diary');
+  // all of it goes back one by one
+  for (let i = 0; i < 3; i++) await api.ask('POST', '/api/undo');
+  expect(await left()).toBeCloseTo(before, 6);
+  expect((await api.get(`/api/diary/${body.entryId}`)).status).toBe(404);
+});
+
+test.each<[string, (body: Record<string, unknown>, chalkId: string) => object, RegExp]>([
+  ['more clay than there is', (b, id) => ({ ...b, used: [{ clayId: id, grams: 5000 }] }), /There are only/],
+  ['a clay twice', (b, id) => ({ ...b, used: [{ clayId: id, grams: 1 }, { clayId: id, grams: 1 }] }), /stands here twice/],
+  ['no pass', (b) => ({ ...b, passes: 0 }), /number of passes/], ['no day', (b) => ({ ...b, madeOn: 'today' }), /2024-09-15/],
+])('making it with %s is refused, and nothing is taken', async (_, wrong, sentence) => {
+  const { dto, chalkId } = await planned();
+  const saved = (await save(dto)).body;
+  const answer = await done(dto.id, wrong({ version: saved.version, entryId: randomUUID(), madeOn: '2026-11-25', note: '', passes: 12, used: [] }, chalkId));
+  expect([answer.status, JSON.stringify(answer.body)]).toEqual([422, expect.stringMatching(sentence)]);
+  expect((await api.get<BlendAnswer>(`/api/blends/${dto.id}`)).body.made).toBe(false);
 });

@@ -1,11 +1,11 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { randomUUID } from 'node:crypto';
-import { cutterBox, takeFrom, toCut } from '#core/batch';
-import { inBoth, showMass } from '#core/units';
+import { cutterBox, toCut } from '#core/batch';
 import type { BatchAnswer, BatchCard, BatchDto, DoneDto } from '#contract';
 import { checkVersion, inUse, notThere, refused } from '../access/problem.js';
 import { Journal, type Draft } from '../db/journal.js';
 import { Studio } from '../mixes/studio.js';
+import { takeClay } from '../shelf/takeClay.js';
 import { BatchesStore } from './batches.store.js';
 import { Planning } from './planning.js';
 
@@ -71,30 +71,11 @@ export class BatchesService {
       if (!batch) throw notThere('This batch');
       await checkVersion(batch.name, batch.version, dto.version, () => this.open(id));
       if (await this.store.doneEntry(id) !== null) throw inUse(`${batch.name} is done already.`);
-      await this.takeClay(draft, dto);
+      await takeClay(draft, this.studio, dto.entryId, dto.used);
       await this.writeEntry(draft, batch, dto);
       draft.summary = `${batch.name} done`;
     });
     return { entryId: dto.entryId };
-  }
-
-  private async takeClay(draft: Draft, dto: DoneDto): Promise<void> {
-    const seen = new Set<string>();
-    for (const [i, { clayId, grams }] of dto.used.entries()) {
-      const clay = this.studio.clay(clayId);
-      if (!clay || seen.has(clayId)) throw refused('This clay is not on the shelf, or stands here twice.', `used.${i}.clayId`);
-      seen.add(clayId);
-      const { takings, short } = takeFrom(this.studio.blocksOf(clayId), grams);
-      if (short > 0) {
-        const left = inBoth((system) => showMass(grams - short, system));
-        throw refused(`There are only ${left} of ${clay.name} on the shelf. Add the block you used, or write what you really took.`, `used.${i}.grams`);
-      }
-      for (const { blockId, grams: taken } of takings) {
-        const block = await draft.find('block', blockId);
-        if (block) await draft.put('block', { ...block, leftGrams: Math.max(0, block.leftGrams - taken), version: draft.version });
-      }
-      await draft.put('entryTaking', { id: randomUUID(), entryId: dto.entryId, clayId, grams });
-    }
   }
 
   private async writeEntry(draft: Draft, batch: { id: string; name: string }, dto: DoneDto): Promise<void> {

@@ -1,5 +1,5 @@
-import { Body, Controller, Delete, Get, HttpCode, Inject, Param, Put, Query } from '@nestjs/common';
-import { BlendDto, type BlendAnswer, type BlendCard } from '#contract';
+import { Body, Controller, Delete, Get, HttpCode, Inject, Param, Post, Put, Query } from '@nestjs/common';
+import { BlendDoneDto, BlendDto, type BlendAnswer, type BlendCard } from '#contract';
 import { ChangeId } from '../access/changeId.js';
 import { sameId } from '../access/problem.js';
 import { BlendsService } from './blends.service.js';
@@ -22,6 +22,12 @@ export class BlendsController {
   save(@Param('id') id: string, @ChangeId() change: string, @Body() body: BlendDto): Promise<BlendAnswer> {
     sameId(id, body.id);
     return this.service.save(change, body);
+  }
+
+  @Post(':id/done')
+  @HttpCode(200)
+  done(@Param('id') id: string, @ChangeId() change: string, @Body() body: BlendDoneDto): Promise<{ entryId: string }> {
+    return this.service.done(change, id, body);
   }
 
   @Delete(':id')

@@ -1,18 +1,22 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { randomUUID } from 'node:crypto';
 import { flatOf } from '#core/batch';
-import { checkLayout } from '#core/blend';
-import { colourOf } from '#core/mix';
+import { areasOf, checkLayout, streakContrast } from '#core/blend';
+import { colourOf, pigmentOfMix } from '#core/mix';
 import { Complaint } from '#core/units';
-import type { BlendAnswer, BlendCard, BlendColourDto, BlendDto, BlendPlanDto } from '#contract';
-import { checkVersion, notThere, refused } from '../access/problem.js';
+import type { BlendAnswer, BlendCard, BlendColourDto, BlendDoneDto, BlendDto, BlendPlanDto } from '#contract';
+import { checkVersion, inUse, notThere, refused } from '../access/problem.js';
 import { Journal, type Row } from '../db/journal.js';
 import { MixesService } from '../mixes/mixes.service.js';
 import { Studio } from '../mixes/studio.js';
+import { takeClay } from '../shelf/takeClay.js';
 import { BlendsStore } from './blends.store.js';
 
 const sourceOf = ({ clayId, revisionId }: BlendColourDto): { clay: string } | { revision: string } =>
   (clayId === null ? { revision: revisionId ?? '' } : { clay: clayId });
+
+/** A plan with its fields in one order, to be compared. */
+const inOrder = (plan: BlendPlanDto): unknown => Object.entries(plan).sort(([a], [b]) => (a < b ? -1 : 1));
 
 @Injectable()
 export class BlendsService {
@@ -38,10 +42,10 @@ export class BlendsService {
   async open(id: string): Promise<BlendAnswer> {
     const blend = (await this.store.all()).find((b) => b.id === id);
     if (!blend) throw notThere('This blend');
-    const { plan, number } = await this.newest(id);
+    const { plan, number, made } = await this.newest(id);
     const mixes = plan.colours.flatMap((c) => c.revisionId ?? []);
     const referenced = (await Promise.all(mixes.map((m) => this.mixes.withAll(m)))).flat();
-    return { ...blend, plan, revision: number, referenced: [...new Map(referenced.map((r) => [r.id, r])).values()] };
+    return { ...blend, plan, revision: number, made, counted: await this.store.counted(), referenced: [...new Map(referenced.map((r) => [r.id, r])).values()] };
   }
 
   async save(changeId: string, dto: BlendDto): Promise<BlendAnswer> {
@@ -52,10 +56,14 @@ export class BlendsService {
       if (twin && twin.id !== dto.id) throw refused(`There is a blend called ${dto.name.trim()} already.`, 'name');
       await this.checkPlan(dto.plan);
       await draft.put('blend', { id: dto.id, version: draft.version, name: dto.name.trim(), note: dto.note, retired: dto.retired });
-      const [before] = (await this.store.revisionsOf(dto.id)).slice(-1);
+      const [newest] = (await this.store.revisionsOf(dto.id)).slice(-1);
+      const known = newest && await this.newest(dto.id);
+      const changed = !known || JSON.stringify(inOrder(known.plan)) !== JSON.stringify(inOrder(dto.plan));
+      // what was made stays what it was
+      const before = known?.made && changed ? undefined : newest;
       const { colours, settingId, tapeSettingId, ...shape } = dto.plan;
       const revision: Row<'blendRevision'> = {
-        id: before?.id ?? randomUUID(), blendId: dto.id, number: before?.number ?? 1, createdAt: before?.createdAt ?? new Date().toISOString(), settingId, tapeSettingId, shape,
+        id: before?.id ?? randomUUID(), blendId: dto.id, number: before?.number ?? (newest?.number ?? 0) + 1, createdAt: before?.createdAt ?? new Date().toISOString(), settingId, tapeSettingId, shape,
       };
       await draft.put('blendRevision', revision);
       const old = before ? await this.store.coloursOf([before.id]) : [];
@@ -71,6 +79,7 @@ export class BlendsService {
       if (!blend) throw notThere('This blend');
       await checkVersion(blend.name, blend.version, version, () => this.open(id));
       const revisions = await this.store.revisionsOf(id);
+      if ((await this.store.madeOf(revisions.map((r) => r.id))).size > 0) throw inUse(`${blend.name} was made and stands in the diary. Retire it instead.`);
       draft.remove('blendColour', await this.store.coloursOf(revisions.map((r) => r.id)));
       draft.remove('blendRevision', revisions);
       draft.remove('blend', [blend]);
@@ -78,12 +87,46 @@ export class BlendsService {
     });
   }
 
-  private async newest(blendId: string): Promise<{ readonly plan: BlendPlanDto; readonly number: number }> {
+  /** Takes the clay off the shelf and writes the diary, with the passes that it took. @returns the id of the entry */
+  async done(changeId: string, id: string, dto: BlendDoneDto): Promise<{ entryId: string }> {
+    await this.journal.change(changeId, async (draft) => {
+      const blend = await draft.find('blend', id);
+      if (!blend) throw notThere('This blend');
+      await checkVersion(blend.name, blend.version, dto.version, () => this.open(id));
+      const { plan, id: blendRevisionId } = await this.newest(id);
+      const flats = plan.colours.map((c) => flatOf(sourceOf(c), this.studio));
+      const contrast = streakContrast(flats.map((f) => pigmentOfMix(f, 'baked', this.studio.pigments)));
+      const names = plan.colours.map((c) => (c.clayId === null ? this.studio.nameOf(c.revisionId ?? '') : this.studio.clay(c.clayId)?.name ?? ''));
+      await draft.put('entry', { id: dto.entryId, version: draft.version, batchId: null, madeOn: dto.madeOn, title: blend.name, note: dto.note, words: ['blend', ...names, ...flats.flatMap((f) => f.shares.map((s) => s.clay.name))].join(' ') });
+      await takeClay(draft, this.studio, dto.entryId, dto.used);
+      const layout = { width: plan.width, height: plan.height, cuts: plan.cuts.map((c) => c.points) };
+      const whole = dto.used.reduce((sum, u) => sum + u.grams, 0);
+      for (const [i, area] of areasOf(layout).entries()) {
+        const revisionId = plan.colours[i]?.revisionId;
+        if (revisionId) await draft.put('entryMix', { id: randomUUID(), entryId: dto.entryId, revisionId, grams: (whole * area) / (plan.width * plan.height) });
+      }
+      await draft.put('entryBlend', { id: randomUUID(), entryId: dto.entryId, blendRevisionId, passes: dto.passes, contrast });
+      draft.summary = `${blend.name} made`;
+    });
+    return { entryId: dto.entryId };
+  }
+
+  /** A blend of an entry, as it was made. */
+  async asMade(blendRevisionId: string): Promise<{ readonly blendId: string; readonly name: string; readonly number: number; readonly hexes: readonly string[] } | null> {
+    const revision = await this.store.revision(blendRevisionId);
+    const blend = revision && (await this.store.all()).find((b) => b.id === revision.blendId);
+    if (!blend) return null;
+    const colours = await this.store.coloursOf([blendRevisionId]);
+    return { blendId: blend.id, name: blend.name, number: revision.number, hexes: colours.map((c) => colourOf(flatOf(sourceOf(c), this.studio), 'baked', this.studio.pigments).hex) };
+  }
+
+  private async newest(blendId: string): Promise<{ readonly plan: BlendPlanDto; readonly number: number; readonly id: string; readonly made: boolean }> {
     const [revision] = (await this.store.revisionsOf(blendId)).slice(-1);
     if (!revision) throw notThere('This blend');
+    const made = (await this.store.madeOf([revision.id])).has(revision.id);
     const colours = (await this.store.coloursOf([revision.id])).map(({ clayId, revisionId }) => ({ clayId, revisionId }));
     const { settingId, tapeSettingId, shape, number } = revision;
-    return { number, plan: { ...shape, settingId, tapeSettingId, colours } };
+    return { number, made, id: revision.id, plan: { ...shape, settingId, tapeSettingId, colours } };
   }
 
   /** @throws ProblemException with the field that is wrong */

@@ -3,7 +3,7 @@ import { asc, desc, eq, inArray } from 'drizzle-orm';
 import { DB } from '../db/db.module.js';
 import type { Row } from '../db/journal.js';
 import type { Db } from '../db/open.js';
-import { blendColours, blendRevisions, blends, settings } from '../db/schema.js';
+import { blendColours, blendRevisions, blends, entryBlends, settings } from '../db/schema.js';
 
 @Injectable()
 export class BlendsStore {
@@ -26,6 +26,21 @@ export class BlendsStore {
 
   coloursOf(revisionIds: readonly string[]): Promise<Row<'blendColour'>[]> {
     return this.db.select().from(blendColours).where(inArray(blendColours.blendRevisionId, [...revisionIds])).orderBy(asc(blendColours.position));
+  }
+
+  /** Revisions of which something was made. */
+  async madeOf(revisionIds: readonly string[]): Promise<Set<string>> {
+    const rows = await this.db.selectDistinct({ id: entryBlends.blendRevisionId }).from(entryBlends).where(inArray(entryBlends.blendRevisionId, [...revisionIds]));
+    return new Set(rows.map((r) => r.id));
+  }
+
+  counted(): Promise<{ contrast: number; passes: number }[]> {
+    return this.db.select({ contrast: entryBlends.contrast, passes: entryBlends.passes }).from(entryBlends);
+  }
+
+  async revision(id: string): Promise<Row<'blendRevision'> | undefined> {
+    const [row] = await this.db.select().from(blendRevisions).where(eq(blendRevisions.id, id));
+    return row;
   }
 
   async settingsThere(ids: readonly string[]): Promise<Set<string>> {

@@ -243,6 +243,16 @@ export const learning = sqliteTable('learning', {
   learned: text('learned', { mode: 'json' }).$type<Learned>().notNull(),
 });
 
+/** A blend that was made: which revision, and the passes after which its streaks were gone. */
+export const entryBlends = sqliteTable('entry_blend', {
+  id: id(),
+  entryId: text('entry_id').notNull().references(() => entries.id),
+  blendRevisionId: text('blend_revision_id').notNull().references(() => blendRevisions.id),
+  passes: integer('passes').notNull(),
+  /** ΔE00 that the streaks began with */
+  contrast: real('contrast').notNull(),
+}, (t) => [index('entry_blend_entry').on(t.entryId), index('entry_blend_revision').on(t.blendRevisionId)]);
+
 /** One image of a row before and after a change; null: it was not there. */
 export interface RowWrite {
   readonly table: string;
@@ -274,6 +284,6 @@ export const TABLES = {
   machine: machines, setting: settings, reading: readings, benchSetup,
   blend: blends, blendRevision: blendRevisions, blendColour: blendColours,
   batch: batches, piece: pieces, layer: layers,
-  entry: entries, entryPiece: entryPieces, entryMix: entryMixes, entryTaking: entryTakings,
+  entry: entries, entryPiece: entryPieces, entryMix: entryMixes, entryTaking: entryTakings, entryBlend: entryBlends,
 } as const;
 export type TableName = keyof typeof TABLES;

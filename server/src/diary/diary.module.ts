@@ -1,7 +1,8 @@
 import { Module } from '@nestjs/common';
+import { BlendsModule } from '../blends/blends.module.js';
 import { DiaryController } from './diary.controller.js';
 import { DiaryService } from './diary.service.js';
 import { DiaryStore } from './diary.store.js';
 
-@Module({ controllers: [DiaryController], providers: [DiaryService, DiaryStore] })
+@Module({ imports: [BlendsModule], controllers: [DiaryController], providers: [DiaryService, DiaryStore] })
 export class DiaryModule {}

@@ -3,6 +3,7 @@ import { cutterOf } from '#core/batch';
 import { colourOf, flatten } from '#core/mix';
 import type { DiaryAnswer, DiaryListAnswer, DiaryNoteDto } from '#contract';
 import { checkVersion, notThere } from '../access/problem.js';
+import { BlendsService } from '../blends/blends.service.js';
 import { Journal } from '../db/journal.js';
 import { Studio } from '../mixes/studio.js';
 import { DiaryStore } from './diary.store.js';
@@ -12,6 +13,7 @@ export class DiaryService {
   constructor(
     @Inject(Journal) private readonly journal: Journal,
     @Inject(Studio) private readonly studio: Studio,
+    @Inject(BlendsService) private readonly blends: BlendsService,
     @Inject(DiaryStore) private readonly store: DiaryStore,
   ) {}
 
@@ -39,6 +41,10 @@ export class DiaryService {
           hex: colourOf(flatten(recipe, this.studio), 'baked', this.studio.pigments).hex,
         }];
       }),
+      blends: (await Promise.all((await this.store.blendsOf(id)).map(async ({ blendRevisionId, passes }) => {
+        const blend = await this.blends.asMade(blendRevisionId);
+        return blend ? [{ ...blend, passes }] : [];
+      }))).flat(),
       clays: (await this.store.takingsOf(id)).flatMap(({ clayId, grams }) => {
         const clay = this.studio.clay(clayId);
         return clay ? [{ clayId, grams, name: clay.name, hex: clay.bakedHex }] : [];

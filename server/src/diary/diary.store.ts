@@ -4,7 +4,7 @@ import { MOST_FOUND, type DiaryCard, type DiaryListAnswer } from '#contract';
 import { DB } from '../db/db.module.js';
 import type { Row } from '../db/journal.js';
 import type { Db } from '../db/open.js';
-import { entries, entryMixes, entryPieces, entryTakings } from '../db/schema.js';
+import { entries, entryBlends, entryMixes, entryPieces, entryTakings } from '../db/schema.js';
 
 /** A `DiaryCard` of the entry `e`. */
 const COLUMNS = sql.raw('e.id, e.version, e.made_on AS madeOn, e.title, e.note, e.batch_id AS batchId');
@@ -44,6 +44,10 @@ export class DiaryStore {
 
   mixesOf(id: string): Promise<Row<'entryMix'>[]> {
     return this.db.select().from(entryMixes).where(eq(entryMixes.entryId, id));
+  }
+
+  blendsOf(id: string): Promise<Row<'entryBlend'>[]> {
+    return this.db.select().from(entryBlends).where(eq(entryBlends.entryId, id));
   }
 
   takingsOf(id: string): Promise<Row<'entryTaking'>[]> {

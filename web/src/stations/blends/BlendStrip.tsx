@@ -1,5 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { memo, useState, type ReactElement } from 'react';
+import { Link } from 'react-router';
 import { gradedSet, rowsIn } from '#core/blend';
 import { hexOf, xyzOfLab } from '#core/colour';
 import { feedPlan } from '#core/sheet';
@@ -8,14 +9,14 @@ import type { BlendPlanDto, MachineDto, ShelfAnswer } from '#contract';
 import { CountValue, LengthValue } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
 import { useUnits } from '../../state/view.js';
-import { Caption, Rule, Second, Strip } from '../../theme/pieces.js';
+import { Caption, Key, Rule, Second, Strip } from '../../theme/pieces.js';
 import { FadeStrip } from './FadeStrip.js';
 import type { WorkedBlend } from './useBlend.js';
 
-interface BlendStripProps { readonly plan: BlendPlanDto; readonly worked: WorkedBlend; readonly own: MachineDto | undefined; readonly shelf: ShelfAnswer }
+interface BlendStripProps { readonly plan: BlendPlanDto; readonly worked: WorkedBlend; readonly own: MachineDto | undefined; readonly shelf: ShelfAnswer; readonly blendId: string }
 
 /** The paper strip: what to roll, in which order to work, and what it gives. */
-export const BlendStrip = memo(function BlendStrip({ plan, worked, own, shelf }: BlendStripProps): ReactElement {
+export const BlendStrip = memo(function BlendStrip({ plan, worked, own, shelf, blendId }: BlendStripProps): ReactElement {
   const units = useUnits();
   const { colours, mm, setting, passes, ruined, grams } = worked;
   const left = (clayId: string): number => shelf.blocks.reduce((sum, b) => (b.clayId === clayId ? sum + b.leftGrams : sum), 0);
@@ -48,6 +49,8 @@ export const BlendStrip = memo(function BlendStrip({ plan, worked, own, shelf }:
       </div>
       <Rule />
       <Graded worked={worked} plan={plan} />
+      <Rule />
+      <Box fontWeight={600}><Link to={`/blends/${blendId}/make`}>To the bench: make it</Link> <Key>B</Key></Box>
     </Strip>
   );
 });

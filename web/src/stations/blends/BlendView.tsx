@@ -16,6 +16,7 @@ import { BlendStrip } from './BlendStrip.js';
 import { CutSheet, LEFT, scaleIn, useRoom } from './CutSheet.js';
 import { Evenness } from './Evenness.js';
 import { FadeStrip } from './FadeStrip.js';
+import { MakeBlend } from './MakeBlend.js';
 import { PassBars } from './PassBars.js';
 import { TapePlug } from './TapePlug.js';
 import { Template, saveTemplate } from './Template.js';
@@ -25,10 +26,10 @@ const CUT_WORDS: Readonly<Record<BlendCut, string>> = {
   corner: 'corner to corner', 'pure ends': 'with pure ends', diamond: 'as a diamond', V: 'as a V', teardrop: 'as teardrops', compensated: 'compensated', free: 'freely',
 };
 
-interface BlendViewProps { readonly blend: BlendAnswer; readonly machines: MachinesAnswer; readonly shelf: ShelfAnswer }
+interface BlendViewProps { readonly blend: BlendAnswer; /** at the bench */ readonly making: boolean; readonly machines: MachinesAnswer; readonly shelf: ShelfAnswer }
 
 /** One blend: its cuts, the fade they give, and what becomes of it. */
-export function BlendView({ blend, machines, shelf }: BlendViewProps): ReactElement {
+export function BlendView({ blend, making, machines, shelf }: BlendViewProps): ReactElement {
   const units = useUnits();
   const navigate = useNavigate();
   const { plan } = blend;
@@ -85,6 +86,7 @@ export function BlendView({ blend, machines, shelf }: BlendViewProps): ReactElem
   };
   useKeys('This blend', [
     { key: 'e', does: 'Take the compensated cut', run: compensate },
+    { key: 'b', does: 'To the bench: make it', run: () => { void navigate(`/blends/${blend.id}/make`); } },
     { key: 'p', does: 'Print the paper template', run: () => { window.print(); } },
   ]);
   const pure = useMemo(() => pureStretches(layoutIn({ ...plan, cuts: dragged ?? plan.cuts })), [plan, dragged]);
@@ -96,10 +98,11 @@ export function BlendView({ blend, machines, shelf }: BlendViewProps): ReactElem
         {plan.colours.map((_, i) => <span key={i}>{i > 0 && ', '}<Word onClick={() => { setPicking(i); }}>{typeof worked === 'string' ? '…' : worked.colours[i]?.name ?? '…'}</Word>{plan.colours.length > 2 && <Word aria-label={`Take colour ${i + 1} out`} fontSize="caption" marginLeft={1} onClick={() => { relay({ colours: plan.colours.filter((__, k) => k !== i) }); }}>out</Word>}</span>)}
         {plan.colours.length < 6 && <Word fontSize="small" marginLeft={3} onClick={() => { setPicking(plan.colours.length); }}>another colour</Word>}
       </Box>
-      <Box marginLeft="auto" fontSize="small"><Word onClick={() => { void change('DELETE', `${path}?version=${blend.version}`).then((gone) => { if (gone !== null) void navigate('/blends'); }); }}>Take away</Word></Box>
+      <Box marginLeft="auto" fontSize="small">{(blend.revision > 1 || blend.made) && <Second>revision {blend.revision}{blend.made ? ', made: a change begins a new one' : ''} · </Second>}<Word onClick={() => { void change('DELETE', `${path}?version=${blend.version}`).then((gone) => { if (gone !== null) void navigate('/blends'); }); }}>Take away</Word></Box>
     </Flex>
   );
   const picker = picking !== null && <MaterialPicker label="Colour of the blend" onPick={pick} onCancel={() => { setPicking(null); }} />;
+  if (making && typeof worked !== 'string') return <MakeBlend blend={blend} worked={worked} shelf={shelf} own={own} />;
   if (typeof worked === 'string') return <Flex direction="column" gap={4} padding={5}>{head}{picker}{worked !== '' && <Warning>{worked}</Warning>}</Flex>;
   const { layout, colours, setting, settings, fade, compensated, compensatedFade } = worked;
   const rest = typeof later === 'string' ? worked : later;
@@ -129,12 +132,12 @@ export function BlendView({ blend, machines, shelf }: BlendViewProps): ReactElem
             <Caption>unevenness {unevenness(fade).toFixed(2)} ΔE a mm · double click adds a point to a cut, Delete takes it away</Caption>
           </Box>
           <Grid flex="none" borderTop="rule" paddingTop={4} templateColumns="168px 224px minmax(0, 1fr)" gap={4}>
-            <PassBars contrast={rest.contrast} passes={rest.passes} />
+            <PassBars contrast={rest.contrast} counted={blend.counted.length} passes={rest.passes} />
             <TapePlug plan={plan} worked={rest} own={own} onChange={replan} />
           </Grid>
           <Second><Word onClick={() => { window.print(); }}>Print the paper template</Word> <Key>P</Key> · <Word onClick={() => { saveTemplate(blend.name, layout, colours); }}>template as SVG</Word></Second>
         </Flex>
-        <BlendStrip plan={plan} worked={rest} own={own} shelf={shelf} />
+        <BlendStrip plan={plan} worked={rest} own={own} shelf={shelf} blendId={blend.id} />
       </Grid>
       <Template name={blend.name} layout={layout} colours={colours} layers={plan.layers} sheet={sheet} />
     </>

@@ -33,7 +33,7 @@ function newBlend(shelf: ShelfAnswer, machines: MachinesAnswer, taken: ReadonlyS
 
 /** Blends, and the open one. */
 export default function Blends(): ReactElement {
-  const { blendId } = useParams();
+  const { blendId, detail } = useParams();
   const navigate = useNavigate();
   const blends = useBlends();
   const blend = useBlendOf(blendId);
@@ -58,7 +58,7 @@ export default function Blends(): ReactElement {
         {blends.data.map((b) => <OneRow key={b.id} blend={b} open={b.id === blendId} />)}
       </Flex>
       {blendId === undefined ? <Empty title="Choose a blend" action="Or plan a new one" onAction={() => { void add(); }}>Its cuts, the fade they give, the passes, tape and plug appear here.</Empty>
-        : blend.data ? <BlendView key={blend.data.id} blend={blend.data} machines={machines.data} shelf={shelf.data} /> : <Reading error={blend.error} />}
+        : blend.data ? <BlendView key={blend.data.id} blend={blend.data} making={detail === 'make'} machines={machines.data} shelf={shelf.data} /> : <Reading error={blend.error} />}
     </Grid>
   );
 }

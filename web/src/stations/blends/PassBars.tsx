@@ -6,7 +6,7 @@ import { Caption } from '../../theme/pieces.js';
 const [WIDTH, HEIGHT] = [164, 62];
 
 /** Streaks after each pass, and the line where they are just not seen. */
-export function PassBars({ contrast, passes: { streaks, enough } }: { readonly contrast: number; readonly passes: Forecast }): ReactElement {
+export function PassBars({ contrast, counted, passes: { streaks, enough } }: { readonly contrast: number; readonly counted: number; readonly passes: Forecast }): ReactElement {
   const bar = WIDTH / streaks.length;
   // by their logarithm: the eye stops at a ratio, not at a difference
   const top = Math.log(1 + Math.max(contrast, JUST_NOT_SEEN));
@@ -19,7 +19,7 @@ export function PassBars({ contrast, passes: { streaks, enough } }: { readonly c
         <path d={`M0 ${HEIGHT - h(JUST_NOT_SEEN)}H${WIDTH}`} stroke="#141414" strokeDasharray="2 3" />
       </svg>
       <Box fontSize="small">{enough === 0 ? 'Nothing to see from the first fold.' : <>streaks gone after <b>{enough}</b></>}</Box>
-      <Caption>~ assumed: 15 passes for strong contrasts</Caption>
+      <Caption>{counted === 0 ? '~ assumed: 15 passes for strong contrasts' : counted === 1 ? 'with what your last blend took' : `with what your ${counted} blends took`}</Caption>
     </Box>
   );
 }

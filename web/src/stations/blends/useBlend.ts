@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { flatOf } from '#core/batch';
-import { areasOf, assumedKept, compensate, fadeOf, fanFold, forecast, rollUp, streakContrast, tapeOf, wronglyFolded, type Compensated, type Fade, type Forecast, type Layout, type Plug, type Tape } from '#core/blend';
+import { areasOf, compensate, fadeOf, fanFold, forecast, keptFrom, rollUp, streakContrast, tapeOf, wronglyFolded, type Compensated, type Fade, type Forecast, type Layout, type Plug, type Tape } from '#core/blend';
 import { hexOf, labOf, mixPigments, xyzOfLab, type Pigment } from '#core/colour';
 import { pigmentOfMix } from '#core/mix';
 import { thicknesses, type SettingThickness } from '#core/sheet';
@@ -90,9 +90,9 @@ export function useBlend(blend: BlendAnswer, shelf: ShelfAnswer, own: MachineDto
     return {
       layout, colours, setting, settings, mm, contrast, tapeSetting, tape,
       fade: fadeOf(layout, list), compensated: compensated.made, compensatedFade: compensated.fade, ruined: wronglyFolded(layout, list),
-      passes: forecast(contrast, assumedKept, SHOWN_PASSES),
+      passes: forecast(contrast, keptFrom(blend.counted), SHOWN_PASSES),
       plug: plan.plug === 'rolled' ? rollUp(tape, plan.inside) : fanFold(tape, plan.fanDepth),
       grams: colours.reduce((sum, c) => sum + c.grams, 0),
     };
-  }, [base, compensated, own, plan, dragged]);
+  }, [base, compensated, own, plan, dragged, blend.counted]);
 }

@@ -81,6 +81,12 @@ function Entry({ entry }: { readonly entry: DiaryAnswer }): ReactElement {
           </Link>
         ))}
       </Flex>
+      {entry.blends.map((b) => (
+        <Link key={b.blendId} to={`/blends/${b.blendId}`} style={{ textDecoration: 'none' }}>
+          <Box height="60px" width="420px" maxWidth="100%" style={{ background: `linear-gradient(to right, ${b.hexes.map((h) => `#${h}`).join(', ')})` }} aria-hidden />
+          <Box fontWeight={600} marginTop={1}>{b.name}</Box><Caption>revision {b.number} · free of streaks after {b.passes} passes</Caption>
+        </Link>
+      ))}
       <Box borderTop="rule" paddingTop={4} maxWidth="560px">
         <Box as="h2" marginBottom={3}>Clay used</Box>
         <Flex as="ul" direction="column" gap={2}>

@@ -40,7 +40,7 @@ export function FeedPlan({ own, pointed }: { readonly own: MachineDto; readonly 
       <Box as="h2" marginBottom={2}>How to get there</Box>
       <Box fontSize="small"><CountValue label="Sheets in the stack" value={layers} onChange={(n) => { if (Number.isInteger(n) && n > 0 && n < 13) setLayers(n); }} /> of your <Choice label="Setting of the sheets in the stack" value={from.id} options={options} onChange={setFrom} />, <Value label="Size of the stack" text={showSize(size.width, size.height, units)} read={readSheet} onChange={setSize} />, {showLength(mm, units, true)} together, to your <Choice label="Setting to end at" value={to.id} options={options} onChange={setTo} />, <Choice label="How it is thinned" value={thinning} options={SCHOOLS} onChange={setThinning} /> · <label><input type="checkbox" checked={turns} onChange={(e) => { setTurns(e.currentTarget.checked); }} style={{ accentColor: '#141414' }} /> quarter turns</label></Box>
       {feeds.length === 0 && byHandTo === null ? <Box fontSize="small" marginTop={2}>It is no thicker than that already.</Box> : (
-        <Flex as="ol" gap={2} marginTop={3} alignItems="flex-end" overflowX="auto" aria-label="Passes">
+        <Flex as="ol" gap={2} marginTop={3} alignItems="flex-end" wrap="wrap" aria-label="Passes">
           <Edge title="stack" mm={mm} size={showSize(size.width, size.height, units)} />
           {byHandTo !== null && <Edge title="by hand" mm={byHandTo} size={showSize(size.width / strips, (size.height * mm) / byHandTo, units)} />}
           {feeds.map((f: Feed) => <Edge key={f.setting.id} title={`${f.turned ? '↻ ' : ''}${f.setting.label}`} mm={f.mm} size={showSize(f.width, f.length, units)} />)}
