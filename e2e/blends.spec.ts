@@ -100,6 +100,14 @@ test('made at the bench: passes counted by space, written down, learned from, an
   expect(after).toBeLessThan(before);
   await edit(page, 'Height of the sheet', '70 mm');
   await expect(page.getByRole('main')).toContainText('revision 2');
+  // it stands in the diary, so it can only be retired
+  await page.getByRole('button', { name: 'Take away' }).click();
+  await expect(page.getByText('Beet fade was made and stands in the diary. Retire it instead.').first()).toBeVisible();
+  await page.getByRole('button', { name: 'Retire' }).click();
+  await expect(page.getByRole('button', { name: '1 retired' })).toBeVisible();
+  await expect(page.getByRole('link', { name: /Beet fade/ })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Bring it back' }).click();
+  await expect(page.getByRole('link', { name: /Beet fade/ })).toHaveCount(1);
 });
 
 test('what cannot be cut is said, and a blend in inches', async ({ page, sledge }) => {

@@ -98,7 +98,7 @@ export function BlendView({ blend, making, machines, shelf }: BlendViewProps): R
         {plan.colours.map((_, i) => <span key={i}>{i > 0 && ', '}<Word onClick={() => { setPicking(i); }}>{typeof worked === 'string' ? '…' : worked.colours[i]?.name ?? '…'}</Word>{plan.colours.length > 2 && <Word aria-label={`Take colour ${i + 1} out`} fontSize="caption" marginLeft={1} onClick={() => { relay({ colours: plan.colours.filter((__, k) => k !== i) }); }}>out</Word>}</span>)}
         {plan.colours.length < 6 && <Word fontSize="small" marginLeft={3} onClick={() => { setPicking(plan.colours.length); }}>another colour</Word>}
       </Box>
-      <Box marginLeft="auto" fontSize="small">{(blend.revision > 1 || blend.made) && <Second>revision {blend.revision}{blend.made ? ', made: a change begins a new one' : ''} · </Second>}<Word onClick={() => { void change('DELETE', `${path}?version=${blend.version}`).then((gone) => { if (gone !== null) void navigate('/blends'); }); }}>Take away</Word></Box>
+      <Box marginLeft="auto" fontSize="small">{(blend.revision > 1 || blend.made) && <Second>revision {blend.revision}{blend.made ? ', made: a change begins a new one' : ''} · </Second>}<Word onClick={() => { save({ retired: !blend.retired }); }}>{blend.retired ? 'Bring it back' : 'Retire'}</Word> · <Word onClick={() => { void change('DELETE', `${path}?version=${blend.version}`).then((gone) => { if (gone !== null) void navigate('/blends'); }); }}>Take away</Word></Box>
     </Flex>
   );
   const picker = picking !== null && <MaterialPicker label="Colour of the blend" onPick={pick} onCancel={() => { setPicking(null); }} />;

@@ -1,12 +1,12 @@
 import { Box, Flex, Grid } from '@chakra-ui/react';
-import type { ReactElement } from 'react';
+import { useState, type ReactElement } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { layoutOf } from '#core/blend';
 import type { BlendAnswer, BlendCard, BlendDto, MachinesAnswer, ShelfAnswer } from '#contract';
 import { Empty, Reading } from '../../parts/Empty.js';
 import { RowLink } from '../../parts/RowLink.js';
 import { useKeys } from '../../state/keys.js';
-import { Caption, Plus } from '../../theme/pieces.js';
+import { Caption, Plus, Word } from '../../theme/pieces.js';
 import { useBlendOf, useBlends, useMachines, useShelf } from '../../wire/queries.js';
 import { change } from '../../wire/save.js';
 import { BlendView } from './BlendView.js';
@@ -38,6 +38,7 @@ export default function Blends(): ReactElement {
   const blends = useBlends();
   const blend = useBlendOf(blendId);
   const [shelf, machines] = [useShelf(), useMachines()];
+  const [shown, setShown] = useState(false);
   const add = async (): Promise<void> => {
     if (!shelf.data || !machines.data) return;
     const dto = newBlend(shelf.data, machines.data, new Set(blends.data?.map((b) => b.name)));
@@ -51,11 +52,14 @@ export default function Blends(): ReactElement {
   if (blends.data.length === 0) {
     return <Empty title="No blend planned" action="Plan a blend" onAction={() => { void add(); }}>Choose the colours and how they are cut. Sledge shows the fade they give, how even it is, how many passes it takes, and the plug it becomes.</Empty>;
   }
+  const retired = blends.data.filter((b) => b.retired);
   return (
     <Grid templateColumns="176px minmax(0, 1fr)" height="100%" minHeight={0} css={{ '@media print': { display: 'block' } }}>
       <Flex direction="column" background="paper" borderRight="rule" minHeight={0} overflowY="auto" css={{ '@media print': { display: 'none' } }}>
         <Flex justifyContent="space-between" alignItems="center" padding={4} borderBottom="hair"><h2>Blends</h2><Plus aria-label="New blend" title="new blend" width="38px" height="38px" onClick={() => { void add(); }}>+</Plus></Flex>
-        {blends.data.map((b) => <OneRow key={b.id} blend={b} open={b.id === blendId} />)}
+        {blends.data.filter((b) => !b.retired).map((b) => <OneRow key={b.id} blend={b} open={b.id === blendId} />)}
+        {retired.length > 0 && <Box padding={3}><Word fontSize="small" onClick={() => { setShown(!shown); }}>{shown ? 'Hide the retired ones' : `${retired.length} retired`}</Word></Box>}
+        {shown && retired.map((b) => <OneRow key={b.id} blend={b} open={b.id === blendId} />)}
       </Flex>
       {blendId === undefined ? <Empty title="Choose a blend" action="Or plan a new one" onAction={() => { void add(); }}>Its cuts, the fade they give, the passes, tape and plug appear here.</Empty>
         : blend.data ? <BlendView key={blend.data.id} blend={blend.data} making={detail === 'make'} machines={machines.data} shelf={shelf.data} /> : <Reading error={blend.error} />}
