@@ -11,6 +11,7 @@ import { Warning } from '../../parts/Warning.js';
 import { readDay } from '../../state/readDay.js';
 import { showDate, today } from '../../state/today.js';
 import { Action, Caption, Field, Second, Word } from '../../theme/pieces.js';
+import { PhotoLine } from './PhotoLine.js';
 import { ReaderLine } from './ReaderLine.js';
 import { change, useRefusal } from '../../wire/save.js';
 
@@ -117,6 +118,7 @@ function LogChip({ revisionId, predicted, wanted }: LogChipProps): ReactElement 
       </Flex>
       <Box fontSize="small" marginTop={1}><Choice label="The chip is" value={stage} options={STAGE_OPTIONS} onChange={setStage} />, by <Choice label="Read how" value={way} options={WAY_OPTIONS} onChange={setWay} />, on <Value label="Chip made on" text={showDate(madeOn)} read={(t) => readDay(t) ?? today()} onChange={setMadeOn} /></Box>
       {way === 'colour reader' && <ReaderLine revisionId={revisionId} stage={stage} onRead={(lab) => { setText(showLab(lab)); setWrong(null); }} />}
+      {way === 'photograph' && <PhotoLine onRead={(lab) => { setText(showLab(lab)); setWrong(null); }} />}
       {reads && expected && <Box fontSize="small" role="status" data-testid="off"><b>ΔE {deltaE(reads, expected).toFixed(1)}</b> from the prediction{wanted && stage === 'baked' ? <>, <b>{deltaE(reads, wanted).toFixed(1)}</b> from what is wanted</> : ''}</Box>}
       {wrong ?? refusal ? <Warning>{wrong ?? refusal?.message}</Warning> : null}
     </Box>

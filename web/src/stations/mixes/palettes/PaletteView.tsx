@@ -107,7 +107,7 @@ export function PaletteView({ palette, shelf }: { readonly palette: PaletteDto; 
           <Second><Link to="/mixes/photograph">all palettes</Link> · <Word onClick={print}>print the mixing sheet</Word> <Key>P</Key> · as a file <SaveColours file={() => ({ name: palette.name, colours: palette.swatches.map(({ name, l, a, b, share }) => ({ name, lab: { l, a, b }, share })) })} /></Second>
         </Flex>
         <Grid templateColumns="auto minmax(0, 1fr)" gap={5}>
-          {palette.pictureId === null ? <span /> : <Picture pictureId={palette.pictureId} gains={gains} patch={patch} purpose={purpose} onPoint={(x, y) => { void point(x, y); }} />}
+          {palette.pictureId === null ? <span /> : <Picture source={palette.pictureId} gains={gains} patch={patch} purpose={purpose} onPoint={(x, y) => { void point(x, y); }} />}
           <Flex direction="column" gap={3}>
             {palette.pictureId !== null && (
               <>

@@ -6,7 +6,10 @@ import { Caption } from '../../../theme/pieces.js';
 import { pictureWorker } from '../../../workers/picture.js';
 
 interface PictureProps {
-  readonly pictureId: string;
+  /** a picture that is kept, by its id, or a file */
+  readonly source: string | Blob;
+  /** px on the screen */
+  readonly room?: { readonly width: number; readonly height: number };
   readonly gains: Gains;
   /** side of the patch that is averaged, in pixels of the picture */
   readonly patch: number;
@@ -18,16 +21,17 @@ interface Point { readonly x: number; readonly y: number }
 const ROOM = { width: 520, height: 360 };
 
 /** The photograph with its patch: the mouse or the arrow keys move it, a click or Enter takes what is under it. */
-export function Picture({ pictureId, gains, patch, purpose, onPoint }: PictureProps): ReactElement {
+export function Picture({ source, room = ROOM, gains, patch, purpose, onPoint }: PictureProps): ReactElement {
   const canvas = useRef<HTMLCanvasElement>(null);
   const [size, setSize] = useState<{ width: number; height: number } | null>(null);
   const [at, setAt] = useState<Point | null>(null);
   const [under, setUnder] = useState<Lab | null>(null);
   useEffect(() => {
     let current = true;
-    void fetch(`/api/pictures/${pictureId}`).then((r) => r.blob()).then((blob) => pictureWorker().takeUp(blob)).then((taken) => { if (current) setSize(taken); });
+    const blob = typeof source === 'string' ? fetch(`/api/pictures/${source}`).then((r) => r.blob()) : Promise.resolve(source);
+    void blob.then((b) => pictureWorker().takeUp(b)).then((taken) => { if (current) setSize(taken); });
     return () => { current = false; };
-  }, [pictureId]);
+  }, [source]);
   const [red, green, blue] = gains;
   useEffect(() => {
     if (!size) return;
@@ -44,8 +48,8 @@ export function Picture({ pictureId, gains, patch, purpose, onPoint }: PicturePr
     void pictureWorker().colourAt(at.x, at.y, patch, [red, green, blue]).then((lab) => { if (current) setUnder(lab); });
     return () => { current = false; };
   }, [at, patch, size, red, green, blue]);
-  if (!size) return <Box width={`${ROOM.width}px`} height={`${ROOM.height}px`} border="1px dashed #141414" />;
-  const scale = Math.min(ROOM.width / size.width, ROOM.height / size.height, 40);
+  if (!size) return <Box width={`${room.width}px`} height={`${room.height}px`} border="1px dashed #141414" />;
+  const scale = Math.min(room.width / size.width, room.height / size.height, 40);
   const [width, height] = [size.width * scale, size.height * scale];
   const clamp = (p: Point): Point => ({ x: Math.max(0, Math.min(size.width - 1, p.x)), y: Math.max(0, Math.min(size.height - 1, p.y)) });
   const fromMouse = (e: React.MouseEvent<HTMLElement>): Point => {
