@@ -12,6 +12,11 @@ test('mixes out to a table, changed there, and in again: looked at first, all or
   expect(table.split('\r\n')).toHaveLength(23);
   expect(table).toContain('Radish skin,3 Radish + 1 Beetroot + ½ Chalk,volume,,');
 
+  const [swatches] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: '.gpl' }).click()]);
+  const gpl = readFileSync(await swatches.path(), 'utf8');
+  expect(gpl.split('\n').filter((l) => /^\s*\d/.test(l))).toHaveLength(21);
+  expect(gpl).toMatch(/\tRadish skin$/m);
+
   const open = (name: string, text: string | Buffer): Promise<void> => page.getByLabel('File to open').setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
   const preview = page.getByRole('region', { name: 'What is in the file' });
   await open('same.csv', table);

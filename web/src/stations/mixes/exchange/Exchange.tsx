@@ -11,7 +11,7 @@ import { NoAnswer, Refused, ask } from '../../../wire/ask.js';
 import { change, say } from '../../../wire/save.js';
 import { exchangeWorker } from '../../../workers/exchange.js';
 import { Labels } from './Labels.js';
-import { saveFile } from './saveFile.js';
+import { COLOUR_KINDS, saveFile } from './saveFile.js';
 
 /** What was read of a file, and what the server makes of its mixes. */
 interface Looked { readonly fileName: string; readonly content: FileContent; readonly board: TakeInAnswer | null }
@@ -60,6 +60,7 @@ export function Exchange(): ReactElement {
         <Box borderTop="rule" paddingTop={4}>
           <Box as="h2" marginBottom={2}>All mixes of the board</Box>
           <Box>With their recipes: <Word onClick={() => { void out((all) => { saveFile('Mixes', 'csv', 'text/csv', writeMixCsv(all)); }); }}>.csv</Word>, <Word onClick={() => { void out((all) => { saveFile('Mixes', 'json', 'application/json', writeMixJson(all)); }); }}>.json</Word></Box>
+          <Box>Their predicted colours alone: {COLOUR_KINDS.filter((k) => k.ending !== 'csv' && k.ending !== 'json').map(({ ending, text, type, write }, i) => <span key={ending}>{i > 0 && ', '}<Word title={text} onClick={() => { void out((all) => { saveFile('Mixes', ending, type, write({ name: 'Mixes', colours: all.map((m) => ({ name: m.name, lab: m.lab, share: null })) })); }); }}>.{ending}</Word></span>)}</Box>
           <Caption>A palette is written from its own page.</Caption>
         </Box>
         <Labels />
