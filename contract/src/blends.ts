@@ -3,7 +3,8 @@ import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, ValidateNested } from 'class-validator';
 import type { RevisionAnswer } from './mixes.js';
 import { UsedDto } from './batches.js';
-import { Between, Id, IsoDate, Name, Optional, Text, Version, Whole } from './rules.js';
+import { Between, Id, IsoDate, Name, Omittable, Optional, Text, Version, Whole } from './rules.js';
+import { SheetDto } from './sheetBook.js';
 
 /** A colour of a blend: a clay or a revision of a mix, never both. */
 export class BlendColourDto {
@@ -30,6 +31,13 @@ export const BLEND_CUTS = [...LAYOUTS, 'compensated', 'free'] as const;
 export type BlendCut = LayoutKind | 'compensated' | 'free';
 export const PLUGS = ['rolled', 'fan'] as const;
 export const INSIDES = ['first', 'last'] as const;
+export const TURNINGS = ['folded', 'rolled', 'cut'] as const;
+
+/** A cutter placed on the fade: its middle along it, and its size. */
+export class FadePieceDto {
+  @Between('The place of a piece', 0, 2000, 'mm') x!: number;
+  @Between('The size of a piece', 1, 500, 'mm') size!: number;
+}
 
 /** How a blend is cut, rolled and wound up. Lengths in mm. */
 export class BlendPlanDto {
@@ -59,6 +67,22 @@ export class BlendPlanDto {
   @IsIn(PLUGS, { message: 'A plug is rolled up or folded like a fan.' }) plug!: (typeof PLUGS)[number];
   @IsIn(INSIDES, { message: 'The first or the last colour is inside.' }) inside!: (typeof INSIDES)[number];
   @Between('The depth of the folds', 3, 300, 'mm') fanDepth!: number;
+  /** how it is brought to the width of the tape; left out: folded */
+  @Omittable() @IsIn(TURNINGS, { message: 'A blend is folded, rolled up or cut to the width of the tape.' }) turning?: (typeof TURNINGS)[number] | null;
+  /** which end of the tape goes between the rollers first; left out: the lighter one */
+  @Omittable() @IsIn(INSIDES, { message: 'The first or the last colour goes in first.' }) lead?: (typeof INSIDES)[number] | null;
+  /** pure colour added to one end of the tape */
+  @Omittable() @IsIn(INSIDES, { message: 'Colour is added at the first or the last end.' }) extraAt?: (typeof INSIDES)[number] | null;
+  @Omittable() @Between('The extra colour', 0, 2000, 'mm') extraMm?: number | null;
+  /** equal tapes laid on each other before they are wound up; left out: one */
+  @Omittable() @Whole('The number of tapes', 1, 12) stack?: number | null;
+  /** pieces placed on the fade by hand; null or left out: evenly */
+  @Omittable()
+  @IsArray({ message: 'Pieces on the fade are a list.' })
+  @ArrayMaxSize(40, { message: 'At most 40 pieces on the fade.' })
+  @ValidateNested({ each: true })
+  @Type(() => FadePieceDto)
+  placed?: FadePieceDto[] | null;
 }
 
 /** PUT /api/blends/:id */
@@ -85,6 +109,8 @@ export class BlendDoneDto {
   @ValidateNested({ each: true })
   @Type(() => UsedDto)
   used!: UsedDto[];
+  /** what lies there now, for the sheet book; left out: nothing is kept */
+  @Omittable() @ValidateNested() @Type(() => SheetDto) sheet?: SheetDto | null;
 }
 
 /** GET /api/blends */

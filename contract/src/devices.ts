@@ -1,6 +1,6 @@
 import { STAGES, type Stage } from '#core/colour';
 import { IsIn } from 'class-validator';
-import { Id, Optional } from './rules.js';
+import { Between, Id, Optional } from './rules.js';
 
 export const READER_ERRANDS = ['calibrate', 'read'] as const;
 
@@ -15,6 +15,29 @@ export class ReaderErrandDto {
   @Optional() @Id() revisionId!: string | null;
   @IsIn(STAGES, { message: 'A chip is baked or raw.' }) stage!: Stage;
 }
+
+export const GAUGES = ['calipers', 'scale'] as const;
+export type Gauge = (typeof GAUGES)[number];
+export const GAUGE_ERRANDS = ['read', 'zero', 'unit', 'hold'] as const;
+
+/**
+ * POST /api/devices/:gauge/ask: its buttons (docs/devices.md). `about` and
+ * `settingId` say what lies between the jaws of the stand-in or on its pan;
+ * a real one ignores them.
+ */
+export class GaugeErrandDto {
+  @Id() id!: string;
+  @IsIn(GAUGE_ERRANDS, { message: 'Calipers and scales read, are set to zero, change their unit, or hold.' }) errand!: (typeof GAUGE_ERRANDS)[number];
+  /** mm or g */
+  @Optional() @Between('What lies there', 0, 100_000, '') about!: number | null;
+  @Optional() @Id() settingId!: string | null;
+}
+
+/** What calipers and a scale say, each as one server-sent event. A reading is in the unit that they are switched to. */
+export type GaugeSays =
+  | { readonly says: 'state'; readonly standIn: boolean; readonly unit: 'mm' | 'in' | 'g' | 'oz'; readonly held: boolean; /** readings since it was set to zero; null: never */ readonly sinceZero: number | null }
+  | { readonly says: 'reading'; /** null: its own button was pressed */ readonly errand: string | null; readonly value: number; readonly unit: 'mm' | 'in' | 'g' | 'oz' }
+  | { readonly says: 'refused'; readonly errand: string; readonly why: string };
 
 /** What a reader says, each as one server-sent event. */
 export type ReaderSays =

@@ -8,6 +8,7 @@ export * from './exchange.js';
 export * from './learning.js';
 export * from './mixes.js';
 export * from './palettes.js';
+export * from './sheetBook.js';
 export * from './sheets.js';
 export * from './shelf.js';
 export * from './rules.js';

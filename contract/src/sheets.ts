@@ -1,7 +1,7 @@
 import { READING_WAYS, type ReadingWay } from '#core/sheet';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, ValidateNested } from 'class-validator';
-import { Between, Id, Name, Omittable, Optional, Text, Version } from './rules.js';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsNumber, Max, Min, ValidateNested } from 'class-validator';
+import { Between, Id, IsoDate, Name, Omittable, Optional, Text, Version } from './rules.js';
 
 export class SettingDto {
   @Id() id!: string;
@@ -14,6 +14,8 @@ export class ReadingDto {
   @Between('A reading', 0.02, 30, 'mm') mm!: number;
   @Between('The uncertainty', 0.001, 5, 'mm') sigmaMm!: number;
   @IsIn(READING_WAYS, { message: 'A reading is by calipers, cards, a stack or a weighed disc.' }) way!: ReadingWay;
+  /** the day it was taken; null or left out: nobody noted it */
+  @Omittable() @IsoDate() takenOn?: string | null;
 }
 
 /** PUT /api/machines/:id. Settings stand from the widest gap to the thinnest. */
@@ -44,6 +46,16 @@ export class BenchSetupDto {
   @Optional() @Id() discSettingId!: string | null;
   /** thickness of a playing card; null or left out: nobody has measured one */
   @Omittable() @Between('A card', 0.05, 3, 'mm') cardMm?: number | null;
+  /** of the room; null or left out: nobody has looked */
+  @Omittable() @Between('The room', 0, 45, '°C') roomC?: number | null;
+  /** strips that guide a hand roller; null or left out: the usual ones */
+  @Omittable()
+  @IsArray({ message: 'Roller guides are a list of thicknesses.' })
+  @ArrayMaxSize(20, { message: 'At most 20 pairs of guides.' })
+  @IsNumber({ allowNaN: false, allowInfinity: false }, { each: true, message: 'A guide has a thickness from 0.2 to 30 mm.' })
+  @Min(0.2, { each: true, message: 'A guide has a thickness from 0.2 to 30 mm.' })
+  @Max(30, { each: true, message: 'A guide has a thickness from 0.2 to 30 mm.' })
+  guides?: number[] | null;
   @Text(8) currency!: string;
 }
 

@@ -22,6 +22,7 @@ import { LearningModule } from './learning/learning.module.js';
 import { MixesModule } from './mixes/mixes.module.js';
 import { PalettesModule } from './palettes/palettes.module.js';
 import { SheetsModule } from './sheets/sheets.module.js';
+import { SheetBookModule } from './sheetBook/sheetBook.module.js';
 import { ShelfModule } from './shelf/shelf.module.js';
 
 const BODY_LIMIT = '1mb';
@@ -39,7 +40,7 @@ class AppModule {
   static at(file: string): DynamicModule {
     return {
       module: AppModule,
-      imports: [DbModule.at(file), MixesModule, PalettesModule, ShelfModule, SheetsModule, BlendsModule, BatchesModule, DiaryModule, LearningModule, DevicesModule, ExchangeModule, ChangesModule],
+      imports: [DbModule.at(file), MixesModule, PalettesModule, ShelfModule, SheetsModule, BlendsModule, SheetBookModule, BatchesModule, DiaryModule, LearningModule, DevicesModule, ExchangeModule, ChangesModule],
       controllers: [HealthController],
     };
   }

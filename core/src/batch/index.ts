@@ -6,3 +6,4 @@ export * from './layout.js';
 export * from './order.js';
 export * from './plan.js';
 export * from './shelf.js';
+export * from './sheetLeft.js';

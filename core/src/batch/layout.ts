@@ -90,6 +90,10 @@ function centresOf(grid: Grid, count: number, bridge: Mm): Float64Array {
   return centres;
 }
 
+/** The most pieces that one sheet of these limits gives; 0 where none fits. */
+export const mostOn = (cutter: Cutter, limits: SheetLimits): number =>
+  grids(cutter, limits).reduce((most, grid) => Math.max(most, capacity(grid, limits)), 0);
+
 /**
  * The layout that takes the least clay for `count` pieces: rows or
  * hexagonal, upright or turned, on as few equal sheets as the limits allow.

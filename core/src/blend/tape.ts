@@ -1,4 +1,6 @@
+import type { Lab } from '#core/colour';
 import { complaint, type Mm, type Mm2 } from '#core/units';
+import type { Fade } from './fade.js';
 
 /** A blend rolled long and thin. Its fade runs along its length. */
 export interface Tape { readonly width: Mm; readonly length: Mm; readonly thickness: Mm }
@@ -14,6 +16,31 @@ export function tapeOf(blend: { readonly width: Mm; readonly height: Mm; readonl
     if (!(value > 0) || !Number.isFinite(value)) throw complaint('amount/positive', { what });
   }
   return { width, thickness, length: (blend.width * blend.height * blend.thickness) / (width * thickness) };
+}
+
+/** Pure colour added to one end of a tape, so much of its length. */
+export interface ExtraEnd { readonly at: 'first' | 'last'; readonly length: Mm }
+
+/** The tape with more of its end colour; it is as wide and as thick there. @throws Complaint `amount/positive` */
+export function lengthened(tape: Tape, extra: ExtraEnd | null): Tape {
+  if (extra && !(extra.length >= 0 && Number.isFinite(extra.length))) throw complaint('amount/positive', { what: 'The extra colour' });
+  return extra ? { ...tape, length: tape.length + extra.length } : tape;
+}
+
+/** Its fade: the end colour goes on for the length that was added. */
+export function fadeWithEnd(fade: Fade, tape: Tape, extra: ExtraEnd | null): readonly Lab[] {
+  if (!extra || extra.length <= 0) return fade.labs;
+  const more = Math.round((fade.labs.length * extra.length) / tape.length);
+  const end = (extra.at === 'first' ? fade.labs[0] : fade.labs.at(-1)) as Lab;
+  const added = Array.from({ length: Math.min(more, 20 * fade.labs.length) }, () => end);
+  return extra.at === 'first' ? [...added, ...fade.labs] : [...fade.labs, ...added];
+}
+
+const MOST_STACKED = 12;
+/** Equal tapes laid on each other before they are wound up: as one that is so much thicker. @throws Complaint `blend/stack` */
+export function stacked(tape: Tape, count: number): Tape {
+  if (!Number.isInteger(count) || count < 1 || count > MOST_STACKED) throw complaint('blend/stack');
+  return { ...tape, thickness: tape.thickness * count };
 }
 
 /** A rolled plug: as high as the tape was wide. */

@@ -1,8 +1,12 @@
+export * from './card.js';
+export * from './condition.js';
 export * from './feed.js';
 export * from './instruction.js';
 export * from './machine.js';
+export * from './reading.js';
 export * from './sheetMass.js';
 export * from './thickness.js';
 export * from './translate.js';
+export * from './wear.js';
 export { fallingFit } from './isotonic.js';
 export { monotoneCubic } from './monotoneCubic.js';

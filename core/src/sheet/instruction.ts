@@ -1,4 +1,5 @@
 import { Complaint, complaint, readLength, readNumber, type Mm, type UnitSystem } from '#core/units';
+import { ASSUMED_CARD, CARD_SPREAD, MEASURED_CARD_SPREAD } from './card.js';
 import { dialLabels, type Machine } from './machine.js';
 import { thicknesses, type SettingThickness } from './thickness.js';
 
@@ -23,10 +24,6 @@ export interface Reader {
   readonly system: UnitSystem;
 }
 
-/** mm of a playing card, and how much cards of all makers differ: assumptions. */
-export const ASSUMED_CARD: Mm = 0.3;
-const CARD_SPREAD = 0.1;
-const MEASURED_CARD_SPREAD = 0.03;
 /** Settings of a machine of which nothing is said: an assumption. */
 const USUAL_SETTINGS = 9;
 const MOST_SETTINGS = 20;

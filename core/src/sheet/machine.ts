@@ -13,6 +13,8 @@ export interface Reading {
   readonly mm: Mm;
   readonly sigmaMm: Mm;
   readonly way: ReadingWay;
+  /** ISO date; null or left out: nobody noted it */
+  readonly takenOn?: string | null | undefined;
 }
 
 export interface Machine {

@@ -2,6 +2,7 @@ import { showLength, type Mm, type UnitSystem } from '#core/units';
 import { fallingFit } from './isotonic.js';
 import type { Machine, Reading, Setting } from './machine.js';
 import { monotoneCubic } from './monotoneCubic.js';
+import { withoutWear } from './wear.js';
 
 export type Knowledge = 'measured' | 'interpolated' | 'assumed';
 
@@ -34,8 +35,9 @@ function combine(index: number, readings: readonly Reading[]): Known {
 }
 
 function knownSettings(machine: Machine): Known[] {
+  const readings = withoutWear(machine);
   return machine.settings.flatMap((setting, index) => {
-    const own = machine.readings.filter((reading) => reading.settingId === setting.id);
+    const own = readings.filter((reading) => reading.settingId === setting.id);
     return own.length === 0 ? [] : [combine(index, own)];
   });
 }
@@ -51,7 +53,8 @@ function curve(known: readonly Known[], count: number): (index: number) => numbe
 
 /**
  * The thickness of every setting of a machine in dial order (docs/models.md
- * §4): readings combined by uncertainty; where they contradict each other
+ * §4): readings combined by uncertainty, carried along where the machine
+ * surely wears; where they contradict each other
  * the closest falling sequence; between them a monotone cubic in log
  * thickness; outside them, or with fewer than two, an assumption.
  * Never rises along the dial.

@@ -69,6 +69,9 @@ const SENTENCES = {
   'blend/cross': (d: { one: number; other: number }) => `Cuts ${d.one} and ${d.other} cross. Draw them apart: a colour cannot have less than nothing.`,
   'blend/passes': (d: { most: number }) => `Passes are from 1 to ${d.most}.`,
   'blend/room': (d: { count: number; fits: number }) => `${d.count} pieces do not fit side by side on this blend; ${d.fits} do.`,
+  'blend/overlap': () => 'The joint has to lie within the pure ends of both blends. Make the overlap narrower, or the ends wider.',
+  'blend/stack': () => 'From one to 12 tapes can be laid on each other.',
+  'sheet/room': (d: { count: number; fits: number }) => `${d.count} of these do not fit on what is left of the sheet; ${d.fits} do.`,
   'count/whole': () => 'The number of pieces has to be a whole number from 1 to 5,000.',
 } as const;
 

@@ -10,6 +10,7 @@ import { Journal, type Row } from '../db/journal.js';
 import { MixesService } from '../mixes/mixes.service.js';
 import { Studio } from '../mixes/studio.js';
 import { takeClay } from '../shelf/takeClay.js';
+import { sheetRow } from '../sheets/sheetRow.js';
 import { BlendsStore } from './blends.store.js';
 
 const sourceOf = ({ clayId, revisionId }: BlendColourDto): { clay: string } | { revision: string } =>
@@ -106,18 +107,23 @@ export class BlendsService {
         if (revisionId) await draft.put('entryMix', { id: randomUUID(), entryId: dto.entryId, revisionId, grams: (whole * area) / (plan.width * plan.height) });
       }
       await draft.put('entryBlend', { id: randomUUID(), entryId: dto.entryId, blendRevisionId, passes: dto.passes, contrast });
+      if (dto.sheet) await draft.put('sheet', { ...sheetRow(dto.sheet), version: draft.version, entryId: dto.entryId, clayId: null, revisionId: null, blendRevisionId, rolledAt: '' });
       draft.summary = `${blend.name} made`;
     });
     return { entryId: dto.entryId };
   }
 
   /** A blend of an entry, as it was made. */
-  async asMade(blendRevisionId: string): Promise<{ readonly blendId: string; readonly name: string; readonly number: number; readonly hexes: readonly string[] } | null> {
+  async asMade(blendRevisionId: string): Promise<{ readonly blendId: string; readonly name: string; readonly number: number; readonly hexes: readonly string[]; readonly density: number } | null> {
     const revision = await this.store.revision(blendRevisionId);
     const blend = revision && (await this.store.all()).find((b) => b.id === revision.blendId);
     if (!blend) return null;
     const colours = await this.store.coloursOf([blendRevisionId]);
-    return { blendId: blend.id, name: blend.name, number: revision.number, hexes: colours.map((c) => colourOf(flatOf(sourceOf(c), this.studio), 'baked', this.studio.pigments).hex) };
+    const flats = colours.map((c) => flatOf(sourceOf(c), this.studio));
+    return {
+      blendId: blend.id, name: blend.name, number: revision.number, hexes: flats.map((f) => colourOf(f, 'baked', this.studio.pigments).hex),
+      density: flats.reduce((sum, f) => sum + f.density, 0) / Math.max(1, flats.length),
+    };
   }
 
   private async newest(blendId: string): Promise<{ readonly plan: BlendPlanDto; readonly number: number; readonly id: string; readonly made: boolean }> {

@@ -1,20 +1,38 @@
-import { Body, Controller, HttpCode, Inject, Post, Sse, type MessageEvent } from '@nestjs/common';
+import { Body, Controller, HttpCode, Inject, Param, Post, Sse, type MessageEvent } from '@nestjs/common';
 import type { Observable } from 'rxjs';
-import { ReaderErrandDto } from '#contract';
+import { GAUGES, GaugeErrandDto, ReaderErrandDto, type Gauge } from '#contract';
+import { notThere } from '../access/problem.js';
 import { DevicesService } from './devices.service.js';
 
-@Controller('api/devices/reader')
+function known(name: string): Gauge {
+  const gauge = GAUGES.find((g) => g === name);
+  if (!gauge) throw notThere('This device');
+  return gauge;
+}
+
+@Controller('api/devices')
 export class DevicesController {
   constructor(@Inject(DevicesService) private readonly service: DevicesService) {}
 
-  @Sse('events')
+  @Sse('reader/events')
   events(): Observable<MessageEvent> {
     return this.service.events();
   }
 
-  @Post('ask')
+  @Post('reader/ask')
   @HttpCode(202)
   ask(@Body() body: ReaderErrandDto): void {
     this.service.ask(body);
+  }
+
+  @Sse(':gauge/events')
+  gaugeEvents(@Param('gauge') gauge: string): Observable<MessageEvent> {
+    return this.service.gaugeEvents(known(gauge));
+  }
+
+  @Post(':gauge/ask')
+  @HttpCode(202)
+  askGauge(@Param('gauge') gauge: string, @Body() body: GaugeErrandDto): Promise<void> {
+    return this.service.askGauge(known(gauge), body);
   }
 }

@@ -1,6 +1,7 @@
 import { Module } from '@nestjs/common';
+import { SheetsModule } from '../sheets/sheets.module.js';
 import { DevicesController } from './devices.controller.js';
 import { DevicesService } from './devices.service.js';
 
-@Module({ controllers: [DevicesController], providers: [DevicesService] })
+@Module({ imports: [SheetsModule], controllers: [DevicesController], providers: [DevicesService] })
 export class DevicesModule {}

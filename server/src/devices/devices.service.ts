@@ -1,44 +1,50 @@
 import { Inject, Injectable, type MessageEvent } from '@nestjs/common';
-import { Observable, Subject, map, startWith, takeUntil, tap } from 'rxjs';
+import type { Observable } from 'rxjs';
 import { flatten } from '#core/mix';
-import type { ReaderErrandDto, ReaderSays } from '#contract';
-import { ProblemException } from '../access/problem.js';
+import { GAUGES, type Gauge, type GaugeErrandDto, type GaugeSays, type ReaderErrandDto, type ReaderSays } from '#contract';
 import { Studio } from '../mixes/studio.js';
+import { SheetsStore } from '../sheets/sheets.store.js';
+import { Line } from './line.js';
+import { StandInGauge, hiddenGap } from './standInGauge.js';
 import { StandInReader, chipOf } from './standInReader.js';
 
 const SEED = 20261125;
-/** ms after which a window asks for its connection again. */
-const RETRY = 400;
-/** ms that a reading takes. */
-const TAKES = 120;
 
-/** Devices that are connected; for now the colour reader that ships with Sledge. */
+/** Devices that are connected: the colour reader, the calipers and the scale that ship with Sledge. */
 @Injectable()
 export class DevicesService {
   private readonly reader = new StandInReader(SEED);
-  private readonly said = new Subject<ReaderSays>();
-  private readonly lost = new Subject<void>();
-  private connections = 0;
+  private readonly readerLine = new Line<ReaderSays>('reader', () => this.reader.state());
+  private readonly gauges = Object.fromEntries(GAUGES.map((kind, i) => {
+    const gauge = new StandInGauge(kind, SEED + 1 + i);
+    return [kind, { gauge, line: new Line<GaugeSays>(kind, () => gauge.state()) }];
+  })) as Readonly<Record<Gauge, { readonly gauge: StandInGauge; readonly line: Line<GaugeSays> }>>;
 
-  constructor(@Inject(Studio) private readonly studio: Studio) {}
+  constructor(
+    @Inject(Studio) private readonly studio: Studio,
+    @Inject(SheetsStore) private readonly sheets: SheetsStore,
+  ) {}
 
   /** What the reader says; it ends where the connection is lost. */
   events(): Observable<MessageEvent> {
-    return new Observable<MessageEvent>((to) => {
-      this.connections++;
-      const events = this.said.pipe(startWith(this.reader.state()), takeUntil(this.lost), map((data): MessageEvent => ({ data, retry: RETRY })), tap({ complete: () => { to.complete(); } }));
-      const subscription = events.subscribe((event) => { to.next(event); });
-      return () => { this.connections--; subscription.unsubscribe(); };
-    });
+    return this.readerLine.events();
   }
 
   ask(errand: ReaderErrandDto): void {
-    if (this.connections === 0) throw new ProblemException(409, 'Not connected', 'The reader is not connected.');
+    this.readerLine.mustListen();
     const recipe = errand.revisionId === null ? undefined : this.studio.recipe(errand.revisionId);
-    const outcome = this.reader.carryOut(errand, recipe ? chipOf(flatten(recipe, this.studio), errand.stage) : null);
-    setTimeout(() => {
-      if (outcome === 'lost') this.lost.next();
-      else outcome.says.forEach((s) => { this.said.next(s); });
-    }, TAKES).unref();
+    this.readerLine.answer(this.reader.carryOut(errand, recipe ? chipOf(flatten(recipe, this.studio), errand.stage) : null));
+  }
+
+  gaugeEvents(gauge: Gauge): Observable<MessageEvent> {
+    return this.gauges[gauge].line.events();
+  }
+
+  async askGauge(kind: Gauge, errand: GaugeErrandDto): Promise<void> {
+    const { gauge, line } = this.gauges[kind];
+    line.mustListen();
+    const machine = errand.settingId === null ? undefined : (await this.sheets.machines()).find((m) => m.settings.some((s) => s.id === errand.settingId));
+    const at = machine?.settings.findIndex((s) => s.id === errand.settingId) ?? -1;
+    line.answer(gauge.carryOut(errand, machine && at >= 0 ? hiddenGap(machine, at) : errand.about));
   }
 }

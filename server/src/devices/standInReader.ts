@@ -3,6 +3,7 @@ import { normalFrom, seedOf, seeded } from '#core/units';
 import { labOf, mixPigments, statedPigment, type Lab, type Stage } from '#core/colour';
 import { CURVE_TERMS, correctedPigment, type Flat, type LearnedClay } from '#core/mix';
 import type { ReaderErrandDto, ReaderSays } from '#contract';
+import type { Outcome } from './line.js';
 
 /** How the stand-in behaves; all of it is made up, as each real reader has its own. */
 const NOISE = 0.45;
@@ -26,9 +27,6 @@ export function chipOf(flat: Flat, stage: Stage): Lab {
   return labOf(mixPigments(pigments, flat.shares.map((s) => s.volume.valueOf())));
 }
 
-/** What became of an errand: events to send, or the connection is gone. */
-export type Outcome = { readonly says: readonly ReaderSays[] } | 'lost';
-
 /**
  * A colour reader that ships with Sledge, for those who have none and for
  * the tests: it is noisy, drifts, wants a white calibration, and loses the
@@ -49,7 +47,7 @@ export class StandInReader {
   }
 
   /** @param under the chip's true colour; null: nothing lies under it */
-  carryOut({ id, errand }: Pick<ReaderErrandDto, 'id' | 'errand'>, under: Lab | null): Outcome {
+  carryOut({ id, errand }: Pick<ReaderErrandDto, 'id' | 'errand'>, under: Lab | null): Outcome<ReaderSays> {
     if (errand === 'calibrate') {
       this.calibrated = true;
       this.sinceCalibration = 0;

@@ -6,6 +6,7 @@ import { checkVersion, notThere } from '../access/problem.js';
 import { BlendsService } from '../blends/blends.service.js';
 import { Journal } from '../db/journal.js';
 import { Studio } from '../mixes/studio.js';
+import { SheetBookService } from '../sheetBook/sheetBook.service.js';
 import { DiaryStore } from './diary.store.js';
 
 @Injectable()
@@ -14,6 +15,7 @@ export class DiaryService {
     @Inject(Journal) private readonly journal: Journal,
     @Inject(Studio) private readonly studio: Studio,
     @Inject(BlendsService) private readonly blends: BlendsService,
+    @Inject(SheetBookService) private readonly sheets: SheetBookService,
     @Inject(DiaryStore) private readonly store: DiaryStore,
   ) {}
 
@@ -45,6 +47,8 @@ export class DiaryService {
         const blend = await this.blends.asMade(blendRevisionId);
         return blend ? [{ ...blend, passes }] : [];
       }))).flat(),
+      sheets: (await this.sheets.ofEntry(id)).map(({ id: sheetId, name, rolledAt, mm, widthMm, lengthMm, form, hexes }) => ({ sheetId, name, rolledAt, mm, widthMm, lengthMm, form, hexes })),
+      conditioned: await this.sheets.conditionedIn(id),
       clays: (await this.store.takingsOf(id)).flatMap(({ clayId, grams }) => {
         const clay = this.studio.clay(clayId);
         return clay ? [{ clayId, grams, name: clay.name, hex: clay.bakedHex }] : [];

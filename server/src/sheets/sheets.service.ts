@@ -3,8 +3,12 @@ import { Complaint } from '#core/units';
 import { checkDial } from '#core/sheet';
 import type { BenchSetupDto, MachineDto, MachinesAnswer } from '#contract';
 import { checkVersion, inUse, notThere, refused } from '../access/problem.js';
-import { Journal } from '../db/journal.js';
+import { Journal, type Row } from '../db/journal.js';
 import { BENCH_ID, SheetsStore } from './sheets.store.js';
+
+/** What a window did not send stays as it was. */
+const given = (dto: BenchSetupDto): BenchSetupDto => Object.fromEntries(Object.entries(dto).filter(([, value]) => value !== undefined)) as unknown as BenchSetupDto;
+const setupRow = (setup: BenchSetupDto): Row<'benchSetup'> => ({ ...setup, cardMm: setup.cardMm ?? null, roomC: setup.roomC ?? null, guides: setup.guides ?? null, id: BENCH_ID });
 
 @Injectable()
 export class SheetsService {
@@ -41,12 +45,12 @@ export class SheetsService {
       const { settings, readings, ...machine } = dto;
       await draft.put('machine', { ...machine, name: dto.name.trim(), version: draft.version });
       draft.replace('setting', before, settings.map(({ id, label }, position) => ({ id, label, position, machineId: dto.id })));
-      draft.replace('reading', await this.store.readingsOf(before.map((s) => s.id)), readings);
+      draft.replace('reading', await this.store.readingsOf(before.map((s) => s.id)), readings.map((r) => ({ ...r, takenOn: r.takenOn ?? null })));
       const setup = await this.store.setup();
       const discGone = gone.some((s) => s.id === setup.discSettingId);
       if (setup.machineId === null || discGone) {
         const discSettingId = discGone ? null : setup.discSettingId;
-        await draft.put('benchSetup', { ...setup, cardMm: setup.cardMm ?? null, id: BENCH_ID, machineId: setup.machineId ?? dto.id, discSettingId, version: draft.version });
+        await draft.put('benchSetup', { ...setupRow(setup), machineId: setup.machineId ?? dto.id, discSettingId, version: draft.version });
       }
       draft.summary = stored ? `changed the machine ${dto.name.trim()}` : `new machine ${dto.name.trim()}`;
     });
@@ -67,7 +71,7 @@ export class SheetsService {
       if (setup.machineId === id || settings.some((s) => s.id === setup.discSettingId)) {
         const machineId = setup.machineId === id ? null : setup.machineId;
         const discSettingId = settings.some((s) => s.id === setup.discSettingId) ? null : setup.discSettingId;
-        await draft.put('benchSetup', { ...setup, cardMm: setup.cardMm ?? null, id: BENCH_ID, machineId, discSettingId, version: draft.version });
+        await draft.put('benchSetup', { ...setupRow(setup), machineId, discSettingId, version: draft.version });
       }
       draft.remove('reading', await this.store.readingsOf(settings.map((s) => s.id)));
       draft.remove('setting', settings);
@@ -85,7 +89,7 @@ export class SheetsService {
       if (dto.discSettingId !== null && !all.some((m) => m.settings.some((s) => s.id === dto.discSettingId))) {
         throw refused('This setting is not there any more.', 'discSettingId');
       }
-      await draft.put('benchSetup', { ...dto, cardMm: dto.cardMm === undefined ? stored.cardMm ?? null : dto.cardMm, id: BENCH_ID, version: draft.version });
+      await draft.put('benchSetup', { ...setupRow({ ...stored, ...given(dto) }), version: draft.version });
       draft.summary = 'changed what you measure with';
     });
     return this.store.setup();

@@ -2,7 +2,7 @@ import { Inject, Injectable } from '@nestjs/common';
 import { eq, inArray } from 'drizzle-orm';
 import { DB } from '../db/db.module.js';
 import type { Db } from '../db/open.js';
-import { batches, blendColours, blendRevisions, blends, entryTakings, ingredients, layers, mixes, pieces, revisions } from '../db/schema.js';
+import { batches, blendColours, blendRevisions, blends, entryConditionings, entryTakings, ingredients, layers, mixes, pieces, revisions, sheets } from '../db/schema.js';
 
 @Injectable()
 export class ShelfStore {
@@ -30,7 +30,7 @@ export class ShelfStore {
   }
 
   async inDiary(clayId: string): Promise<boolean> {
-    const rows = await this.db.select({ id: entryTakings.id }).from(entryTakings).where(eq(entryTakings.clayId, clayId)).limit(1);
-    return rows.length > 0;
+    const told = await Promise.all([entryTakings, sheets, entryConditionings].map((table) => this.db.select({ id: table.id }).from(table).where(eq(table.clayId, clayId)).limit(1)));
+    return told.some((rows) => rows.length > 0);
   }
 }

@@ -111,7 +111,7 @@ export function AddForm<D extends object>(props: AddFormProps<D>): ReactElement 
       <Grid templateColumns="1fr 1fr" columnGap={3} rowGap={3}>
         {fields.map((field, i) => {
           const sentence = errors[field.name]?.message;
-          const common = { id: `${id}${field.name}`, 'aria-invalid': sentence !== undefined, autoFocus: i === 0, ...register(field.name) };
+          const common = { id: `${id}${field.name}`, 'aria-invalid': sentence !== undefined, autoFocus: i === 0, 'data-measures': field.kind === 'length' || field.kind === 'mass' ? field.kind : undefined, ...register(field.name) };
           return (
             <Box key={field.name} gridColumn={field.half ? 'auto' : '1 / -1'} minWidth={0}>
               <label htmlFor={common.id}><Caption>{field.label}{field.optional ? ', if you like' : ''}</Caption></label>

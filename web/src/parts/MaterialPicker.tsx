@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useDeferredValue, useEffect, useId, useState, type ReactElement } from 'react';
-import { useTile } from '../state/tile.js';
+import { isMix, useTile } from '../state/tile.js';
 import { Caption, Field } from '../theme/pieces.js';
 import { useMixCards, useShelf } from '../wire/queries.js';
 
@@ -26,7 +26,7 @@ function useChoices(search: string, without?: string): { readonly choices: Choic
   const lineName = (id: string): string => shelf.data?.lines.find((l) => l.id === id)?.name ?? '';
   const cards = (mixes.data?.pages ?? []).flatMap((page) => page.cards).filter((card) => card.id !== without);
   const all: Choice[] = [
-    ...carried.filter((c) => c.mixId !== without && fits(c.name)).map((c) => ({ key: `tile${c.mixId}`, clayId: null, revisionId: c.revisionId, name: c.name, hex: c.hex, hint: 'on the tile' })),
+    ...carried.filter(isMix).filter((c) => c.id !== without && fits(c.name)).map((c) => ({ key: `tile${c.id}`, clayId: null, revisionId: c.revisionId, name: c.name, hex: c.hexes[0] ?? '999999', hint: 'on the tile' })),
     ...(shelf.data?.clays ?? []).filter((c) => !c.retired && fits(c.name)).map((c) => ({ key: c.id, clayId: c.id, revisionId: null, name: c.name, hex: c.bakedHex, hint: lineName(c.lineId) })),
     ...cards.map((c) => ({ key: c.id, clayId: null, revisionId: c.revisionId, name: c.name, hex: c.hex, hint: c.notation })),
   ];

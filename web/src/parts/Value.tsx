@@ -18,10 +18,12 @@ interface ValueProps<T> {
   readonly refusal?: string | undefined;
   readonly placeholder?: string;
   readonly disabled?: boolean;
+  /** calipers or a scale may fill it */
+  readonly measures?: 'length' | 'mass';
 }
 
 /** A value edited where it stands: Enter or leaving keeps it, Escape lets it go. Wrong input stays, with a sentence. */
-export function Value<T>({ label, text, read, onChange, refusal, placeholder, disabled }: ValueProps<T>): ReactElement {
+export function Value<T>({ label, text, read, onChange, refusal, placeholder, disabled, measures }: ValueProps<T>): ReactElement {
   const [typed, setTyped] = useState<string | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
   const id = useId();
@@ -42,7 +44,7 @@ export function Value<T>({ label, text, read, onChange, refusal, placeholder, di
   return (
     <>
       <Inline
-        aria-label={label} aria-invalid={sentence !== undefined} aria-describedby={sentence === undefined ? undefined : id}
+        data-measures={measures} aria-label={label} aria-invalid={sentence !== undefined} aria-describedby={sentence === undefined ? undefined : id}
         value={typed ?? text} placeholder={placeholder} disabled={disabled} htmlSize={Math.max(2, (typed ?? text).length)}
         onFocus={(e) => { e.currentTarget.select(); }}
         onChange={(e) => { setTyped(e.currentTarget.value); }}
@@ -61,12 +63,12 @@ type Measured = Omit<ValueProps<number>, 'text' | 'read'> & { readonly value: nu
 
 export function LengthValue({ value, fine = false, ...rest }: Measured & { readonly fine?: boolean }): ReactElement {
   const units = useUnits();
-  return <Value {...rest} text={showLength(value, units, fine)} read={(text) => readLength(text, units)} />;
+  return <Value {...rest} measures="length" text={showLength(value, units, fine)} read={(text) => readLength(text, units)} />;
 }
 
 export function MassValue({ value, ...rest }: Measured): ReactElement {
   const units = useUnits();
-  return <Value {...rest} text={showMass(value, units)} read={(text) => readMass(text.replaceAll(',', ''), units)} />;
+  return <Value {...rest} measures="mass" text={showMass(value, units)} read={(text) => readMass(text.replaceAll(',', ''), units)} />;
 }
 
 export function TemperatureValue({ value, ...rest }: Measured): ReactElement {

@@ -5,6 +5,9 @@ import type { UnitSystem } from '#core/units';
 export const PAPERS = ['A5', 'A4', 'Letter'] as const;
 export type Paper = (typeof PAPERS)[number];
 
+/** What a screen of 96 dots an inch has: until somebody has held a card against it. */
+export const USUAL_PX_PER_MM = 96 / 25.4;
+
 /** How this person looks at things. It changes no data, so it stays in the browser. */
 interface View {
   readonly units: UnitSystem;
@@ -12,6 +15,9 @@ interface View {
   readonly paper: Paper;
   /** the weight a mix is worked out for */
   readonly mixGrams: number;
+  /** px that a millimetre has on this screen */
+  readonly pxPerMm: number;
+  readonly setPxPerMm: (pxPerMm: number) => void;
   readonly setMixGrams: (grams: number) => void;
   readonly turnUnits: () => void;
   readonly turnLamp: () => void;
@@ -23,10 +29,12 @@ export const useView = create<View>()(persist((set) => ({
   lamp: false,
   paper: 'A5',
   mixGrams: 40,
+  pxPerMm: USUAL_PX_PER_MM,
+  setPxPerMm: (pxPerMm) => { set({ pxPerMm }); },
   setMixGrams: (mixGrams) => { set({ mixGrams }); },
   turnUnits: () => { set((s) => ({ units: s.units === 'metric' ? 'imperial' : 'metric' })); },
   turnLamp: () => { set((s) => ({ lamp: !s.lamp })); },
   choosePaper: (paper) => { set({ paper }); },
-}), { name: 'sledge-view', partialize: ({ units, paper, mixGrams }) => ({ units, paper, mixGrams }) }));
+}), { name: 'sledge-view', partialize: ({ units, paper, mixGrams, pxPerMm }) => ({ units, paper, mixGrams, pxPerMm }) }));
 
 export const useUnits = (): UnitSystem => useView((s) => s.units);

@@ -60,7 +60,7 @@ export function MixingTile({ mix, shelf }: MixingTileProps): ReactElement {
   }, [shown, book]);
   const baked = 'flat' in worked ? colourOf(worked.flat, 'baked', pigments) : null;
   useKeys('This mix', [
-    { key: 'c', does: 'Carry it on the tile', run: () => { if (baked && newest) carry({ mixId: mix.id, revisionId: newest.id, name: mix.name, hex: baked.hex }); } },
+    { key: 'c', does: 'Carry it on the tile', run: () => { if (baked && newest) carry({ kind: 'mix', id: mix.id, revisionId: newest.id, name: mix.name, hexes: [baked.hex] }); } },
   ]);
   if (!shown) return <Box padding={5}>This mix has no recipe.</Box>;
 
@@ -94,7 +94,7 @@ export function MixingTile({ mix, shelf }: MixingTileProps): ReactElement {
                 {mix.wantedHex !== null && <Box><Caption>wanted</Caption><Box height="42px" borderRadius="6px" style={{ background: `#${mix.wantedHex}` }} /><Box fontSize="small"><b>ΔE {deltaE(readColour(mix.wantedHex), baked.lab).toFixed(1)}</b> from this</Box></Box>}
                 <LastChip chips={mix.chips} shown={shown} predicted={predicted} />
                 <Caption>{trustOf(worked.flat, learning.data)}</Caption>
-                <Word fontSize="small" onClick={() => { if (newest) carry({ mixId: mix.id, revisionId: newest.id, name: mix.name, hex: baked.hex }); }}>carry <Key>C</Key></Word>
+                <Word fontSize="small" onClick={() => { if (newest) carry({ kind: 'mix', id: mix.id, revisionId: newest.id, name: mix.name, hexes: [baked.hex] }); }}>carry <Key>C</Key></Word>
               </Flex>
             </Grid>
           )}

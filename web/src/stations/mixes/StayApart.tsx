@@ -6,7 +6,7 @@ import type { ShelfAnswer } from '#contract';
 import { MaterialPicker, type Picked } from '../../parts/MaterialPicker.js';
 import { Warning } from '../../parts/Warning.js';
 import { useKeys } from '../../state/keys.js';
-import { useTile } from '../../state/tile.js';
+import { isMix, useTile } from '../../state/tile.js';
 import { useUnits } from '../../state/view.js';
 import { Action, Caption, Second, Word } from '../../theme/pieces.js';
 
@@ -22,7 +22,7 @@ const grey = (hex: string): string => hexOf(xyzOfLab({ l: readColour(hex).l, a: 
 export function StayApart({ shelf }: { readonly shelf: ShelfAnswer }): ReactElement {
   const units = useUnits();
   const carried = useTile((s) => s.carried);
-  const [stack, setStack] = useState<readonly Layer[]>(() => carried.slice(0, MOST).map(layerOf));
+  const [stack, setStack] = useState<readonly Layer[]>(() => carried.filter(isMix).slice(0, MOST).map(({ name, hexes }) => layerOf({ name, hex: hexes[0] ?? '999999' })));
   const [picking, setPicking] = useState(false);
   const full = stack.length >= MOST;
   useKeys('Staying apart', full ? [] : [{ key: 'a', does: 'Add a colour to the stack', run: () => { setPicking(true); } }]);

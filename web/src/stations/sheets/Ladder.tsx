@@ -1,26 +1,30 @@
-import type { ReactElement } from 'react';
-import { thicknesses, type Knowledge } from '#core/sheet';
+import { useState, type ReactElement } from 'react';
+import { ASSUMED_CARD, USUAL_GUIDES, thicknesses, type Knowledge } from '#core/sheet';
 import { MM_PER_INCH, showLength } from '#core/units';
-import type { MachineDto } from '#contract';
-import { useUnits } from '../../state/view.js';
+import type { BenchSetupDto, MachineDto } from '#contract';
+import { useUnits, useView } from '../../state/view.js';
+import { equalsOf, type Edge, type Rung } from './equals.js';
 
 const FILL: Readonly<Record<Knowledge, string>> = { measured: '#141414', interpolated: '#5e5e5e', assumed: 'url(#assumed)' };
-const [LEFT, TOP, EDGE] = [64, 26, 140];
-/** Room for one machine: wider where there are few. */
-const columnFor = (machines: number): number => (machines < 3 ? 340 : 250);
-const HEIGHT = 560;
+const [LEFT, TOP, HEIGHT] = [64, 8, 520];
+/** Room for one machine, and for cards or guides. */
+const [MACHINE, PLAIN] = [224, 132];
 /** Nearer than this two figures would lie over each other. */
 const CLEAR = 17;
+const MOST_CARDS = 12;
 
 /** Keeps figures readable where a line runs behind them. */
 const HALO = { stroke: '#c9c9c9', strokeWidth: 5, paintOrder: 'stroke' } as const;
 
 interface LadderProps {
   readonly machines: readonly MachineDto[];
+  readonly setup: BenchSetupDto;
   readonly chosen: string | undefined;
   readonly settingId: string | null;
   /** mm somebody asked for */
   readonly pointed: number | null;
+  /** edges as thick as they are, on this screen */
+  readonly trueSize: boolean;
   readonly onChoose: (machineId: string, settingId: string | null) => void;
 }
 
@@ -32,56 +36,85 @@ function spread(ys: readonly number[]): number[] {
   return over <= 0 ? out : out.map((y, i) => Math.min(y, HEIGHT - (out.length - 1 - i) * CLEAR));
 }
 
-/** The edges of the sheets of every machine against one scale: equal thicknesses stand side by side. */
-export function Ladder({ machines, chosen, settingId, pointed, onChoose }: LadderProps): ReactElement {
+function rungsOf(machines: readonly MachineDto[], setup: BenchSetupDto, show: (mm: number) => string): Rung[] {
+  const card = setup.cardMm ?? ASSUMED_CARD;
+  const knowledge: Knowledge = setup.cardMm == null ? 'assumed' : 'measured';
+  return [
+    ...machines.map((m): Rung => ({ id: m.id, name: m.name, edges: thicknesses(m).map((s) => ({ id: s.id, label: s.label, words: `Setting ${s.label} of ${m.name}`, mm: s.mm, knowledge: s.knowledge })) })),
+    { id: 'cards', name: 'Cards', edges: Array.from({ length: MOST_CARDS }, (_, i): Edge => ({ id: `card${i}`, label: String(MOST_CARDS - i), words: MOST_CARDS - i === 1 ? 'One card' : `${MOST_CARDS - i} cards`, mm: (MOST_CARDS - i) * card, knowledge })) },
+    { id: 'guides', name: 'Guides', edges: [...setup.guides ?? USUAL_GUIDES].sort((a, b) => b - a).map((mm): Edge => ({ id: `guide${mm}`, label: '', words: `Guides of ${show(mm)}`, mm, knowledge: setup.guides == null ? 'assumed' : 'measured' })) },
+  ];
+}
+
+/** The edges of the sheets of every machine, of cards and of roller guides against one scale: equal thicknesses stand side by side. */
+export function Ladder({ machines, setup, chosen, settingId, pointed, trueSize, onChoose }: LadderProps): ReactElement {
   const units = useUnits();
-  const all = machines.map((machine) => ({ machine, settings: thicknesses(machine) }));
-  const widest = Math.max(1, pointed ?? 0, ...all.flatMap((m) => m.settings.map((s) => s.mm)));
+  const pxPerMm = useView((s) => s.pxPerMm);
+  const [at, setAt] = useState<string | null>(null);
+  const show = (mm: number): string => showLength(mm, units, true);
+  const rungs = rungsOf(machines, setup, show);
+  const widest = Math.max(1, pointed ?? 0, ...rungs.filter((r) => r.id !== 'guides' && r.id !== 'cards').flatMap((m) => m.edges.map((s) => s.mm)));
   const step = units === 'metric' ? 0.5 : MM_PER_INCH / 32;
   const top = Math.ceil((widest * 1.04) / step) * step;
   const scale = HEIGHT / top;
   const y = (mm: number): number => HEIGHT - mm * scale;
-  const columnWidth = columnFor(all.length);
-  const width = LEFT + columnWidth * all.length;
+  const x0: number[] = [LEFT];
+  for (const r of rungs) x0.push((x0.at(-1) ?? 0) + (r.id === 'cards' || r.id === 'guides' ? PLAIN : MACHINE));
+  const width = x0.at(-1) ?? 0;
   const ticks = Array.from({ length: Math.round(top / step) + 1 }, (_, i) => i);
   const tickWords = (i: number): string => (units === 'metric' ? `${+(i * step).toFixed(1)} mm` : `${i}/32 in`);
+  const equals = equalsOf(rungs, at ?? settingId);
+  const line = equals?.edge.mm ?? pointed;
   return (
-    <svg width={width} height={HEIGHT + TOP + 68} role="group" aria-label="Thickness ladder" style={{ flex: 'none', maxWidth: 'none' }}>
-      <g transform={`translate(0 ${TOP})`} fontSize="13">
-        {ticks.map((i) => (
-          <g key={i}><path d={`M${LEFT} ${y(i * step)}H${width}`} stroke="#a9a9a9" /><text x={LEFT - 10} y={y(i * step) + 4} textAnchor="end" fill="#141414">{tickWords(i)}</text></g>
-        ))}
-        {pointed !== null && <path d={`M${LEFT} ${y(pointed)}H${width}`} stroke="#141414" strokeWidth="2" strokeDasharray="2 4" />}
-        {all.map(({ machine, settings }, column) => {
-          const x = LEFT + column * columnWidth + 46;
-          const figures = spread(settings.map((s) => y(s.mm)));
-          return (
-            <g key={machine.id} transform={`translate(${x} 0)`}>
-              {settings.map((s, i) => {
-                const h = Math.max(3, s.mm * scale * 0.075);
-                const at = figures[i] ?? 0;
-                return (
-                  <g key={s.id} role="button" tabIndex={0} aria-label={`Setting ${s.label} of ${machine.name}, ${showLength(s.mm, units, true)}, ${s.knowledge}`} style={{ cursor: 'pointer' }}
-                    onClick={() => { onChoose(machine.id, s.id); }}
-                    onKeyDown={(e) => { if (e.key === 'Enter' || e.key === ' ') { e.preventDefault(); e.stopPropagation(); onChoose(machine.id, s.id); } }}>
-                    <rect x={-42} y={at - CLEAR / 2} width={EDGE + 110} height={CLEAR} fill="transparent" />
-                    <rect x={0} y={y(s.mm) - h / 2} width={EDGE} height={h} fill={FILL[s.knowledge]} stroke={s.knowledge === 'assumed' ? '#141414' : 'none'} />
-                    {s.id === settingId && <rect x={-4} y={y(s.mm) - h / 2 - 4} width={EDGE + 8} height={h + 8} fill="none" stroke="#141414" strokeWidth="2" />}
-                    <text x={-12} y={at + 5} textAnchor="end" fontWeight="700" fontSize="16" fill="#141414" {...HALO}>{s.label}</text>
-                    <text x={EDGE + 10} y={at + 4} fill="#141414" {...HALO}>{s.knowledge === 'assumed' ? '~' : ''}{showLength(s.mm, units, true).replace(' mm', '')}</text>
+    <div>
+      <p aria-live="polite" style={{ minHeight: 44, fontSize: 13.5, maxWidth: 760 }}>
+        {equals ? <><b>{equals.edge.words}</b>, {equals.edge.knowledge === 'assumed' ? '~' : ''}{show(equals.edge.mm)}, is {equals.near.map((n, i) => <span key={n.edge.id}>{i > 0 && ' · '}{n.edge.words.toLowerCase().startsWith('setting') ? `${n.edge.label} of ${n.rung.name}` : n.edge.words.toLowerCase()}{Math.abs(n.off) < 0.005 ? ', the same' : ` (${show(Math.abs(n.off))} ${n.off > 0 ? 'thicker' : 'thinner'})`}</span>)}</>
+          : 'Point at an edge to see its equals on the others.'}
+      </p>
+      <svg width={width} height={HEIGHT + TOP + 64} role="group" aria-label="Thickness ladder" style={{ flex: 'none', maxWidth: 'none', display: 'block' }} onPointerLeave={() => { setAt(null); }}>
+        <g transform={`translate(0 ${TOP})`} fontSize="13">
+          {ticks.map((i) => (
+            <g key={i}><path d={`M${LEFT} ${y(i * step)}H${width}`} stroke="#a9a9a9" /><text x={LEFT - 10} y={y(i * step) + 4} textAnchor="end" fill="#141414">{tickWords(i)}</text></g>
+          ))}
+          {line !== null && <path d={`M${LEFT} ${y(line)}H${width}`} stroke="#141414" strokeWidth="2" strokeDasharray="2 4" />}
+          {rungs.map((rung, column) => {
+            const plain = rung.id === 'cards' || rung.id === 'guides';
+            const [x, edge] = [(x0[column] ?? 0) + 40, plain ? 44 : 118];
+            const edges = rung.edges.filter((e) => e.mm <= top);
+            const figures = spread(edges.map((e) => y(e.mm)));
+            return (
+              <g key={rung.id} transform={`translate(${x} 0)`}>
+                {edges.map((e, i) => {
+                  const h = trueSize ? Math.max(1, e.mm * pxPerMm) : Math.max(3, e.mm * scale * 0.075);
+                  const figure = figures[i] ?? 0;
+                  const near = equals?.near.some((n) => n.edge.id === e.id);
+                  const choose = (): void => { if (plain) setAt(e.id); else onChoose(rung.id, e.id); };
+                  return (
+                    <g key={e.id} role="button" tabIndex={0} aria-label={`${e.words}, ${show(e.mm)}, ${e.knowledge}`} style={{ cursor: 'pointer' }}
+                      onPointerEnter={() => { setAt(e.id); }} onFocus={() => { setAt(e.id); }} onBlur={() => { setAt(null); }} onClick={choose}
+                      onKeyDown={(k) => { if (k.key === 'Enter' || k.key === ' ') { k.preventDefault(); k.stopPropagation(); choose(); } }}>
+                      <rect x={-36} y={figure - CLEAR / 2} width={edge + 92} height={CLEAR} fill="transparent" />
+                      <rect x={0} y={y(e.mm) - h / 2} width={edge} height={h} fill={FILL[e.knowledge]} stroke={e.knowledge === 'assumed' ? '#141414' : 'none'} />
+                      {(e.id === settingId || e.id === equals?.edge.id) && <rect x={-4} y={y(e.mm) - h / 2 - 4} width={edge + 8} height={h + 8} fill="none" stroke="#141414" strokeWidth="2" />}
+                      {near && <rect x={-4} y={y(e.mm) - h / 2 - 4} width={edge + 8} height={h + 8} fill="none" stroke="#141414" strokeDasharray="3 2" />}
+                      <text x={-8} y={figure + 5} textAnchor="end" fontWeight="700" fontSize="16" fill="#141414" {...HALO}>{e.label}</text>
+                      <text x={edge + 8} y={figure + 4} fill="#141414" {...HALO}>{e.knowledge === 'assumed' ? '~' : ''}{show(e.mm).replace(' mm', '').replace(' in', '')}</text>
+                    </g>
+                  );
+                })}
+                {plain ? <text y={HEIGHT + 28} fontSize="15" fontWeight="700" fill="#141414">{rung.name}</text> : (
+                  <g role="button" tabIndex={0} aria-label={`Choose ${rung.name}`} style={{ cursor: 'pointer' }} onClick={() => { onChoose(rung.id, null); }}
+                    onKeyDown={(k) => { if (k.key === 'Enter') onChoose(rung.id, null); }}>
+                    <text y={HEIGHT + 28} fontSize="15" fontWeight="700" fill="#141414">{rung.name}</text>
+                    <text y={HEIGHT + 45} fontSize="12" fill="#141414">{rung.edges[0]?.label} is widest · {showLength(machines[column]?.rollerWidthMm ?? 0, units)} wide</text>
+                    {rung.id === chosen && <rect x={0} y={HEIGHT + 50} width={118} height={9} fill="#141414" />}
                   </g>
-                );
-              })}
-              <g role="button" tabIndex={0} aria-label={`Choose ${machine.name}`} style={{ cursor: 'pointer' }} onClick={() => { onChoose(machine.id, null); }}
-                onKeyDown={(e) => { if (e.key === 'Enter') onChoose(machine.id, null); }}>
-                <text y={HEIGHT + 30} fontSize="15" fontWeight="700" fill="#141414">{machine.name}</text>
-                <text y={HEIGHT + 47} fontSize="12" fill="#141414">{settings[0]?.label} is widest · {showLength(machine.rollerWidthMm, units)} wide</text>
-                {machine.id === chosen && <rect x={0} y={HEIGHT + 54} width={EDGE} height={9} fill="#141414" />}
+                )}
               </g>
-            </g>
-          );
-        })}
-      </g>
-    </svg>
+            );
+          })}
+        </g>
+      </svg>
+    </div>
   );
 }

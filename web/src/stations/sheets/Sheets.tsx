@@ -1,4 +1,4 @@
-import { Box, Flex, Grid } from '@chakra-ui/react';
+import { Flex, Grid } from '@chakra-ui/react';
 import { Suspense, lazy, useState, type ReactElement } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { Empty, Reading } from '../../parts/Empty.js';
@@ -6,9 +6,12 @@ import { useKeys } from '../../state/keys.js';
 import { Rule, Second, Strip, Word } from '../../theme/pieces.js';
 import { useMachines } from '../../wire/queries.js';
 import { FeedPlan } from './FeedPlan.js';
+import { Guides } from './Guides.js';
 import { Ladder } from './Ladder.js';
 import { MachineWords } from './MachineWords.js';
 import { SheetOf } from './SheetOf.js';
+import { SheetsHead } from './SheetsHead.js';
+import { TrueScale } from './TrueScale.js';
 import { Translator } from './Translator.js';
 
 const AddMachine = lazy(() => import('./AddMachine.js'));
@@ -21,6 +24,7 @@ export default function Sheets(): ReactElement {
   const [adding, setAdding] = useState(false);
   const [pointed, setPointed] = useState<number | null>(null);
   const [settingId, setSettingId] = useState<string | null>(null);
+  const [trueSize, setTrueSize] = useState(false);
   useKeys('Sheets', [{ key: 'n', does: 'New machine', run: () => { setAdding(true); } }]);
   if (!machines.data) return <Reading error={machines.error} />;
   const { machines: all, setup } = machines.data;
@@ -37,9 +41,10 @@ export default function Sheets(): ReactElement {
       <Flex direction="column" padding={5} minWidth={0} minHeight={0} overflow="auto">
         {own ? (
           <>
-            <Flex alignItems="baseline" gap={4} wrap="wrap"><h1>Thickness ladder</h1><Second>black measured · grey worked out between · hatched assumed</Second></Flex>
-            <Ladder machines={all} chosen={chosen?.id} settingId={settingId} pointed={pointed} onChoose={choose} />
-            <Box><Word onClick={() => { setAdding(true); }}>Another machine</Word></Box>
+            <SheetsHead title="Thickness ladder"><Second>black measured · grey worked out between · hatched assumed</Second></SheetsHead>
+            <Ladder machines={all} setup={setup} chosen={chosen?.id} settingId={settingId} pointed={pointed} trueSize={trueSize} onChoose={choose} />
+            <Flex gap={5} wrap="wrap" fontSize="small" alignItems="baseline"><Word onClick={() => { setAdding(true); }}>Another machine</Word><Word aria-pressed={trueSize} onClick={() => { setTrueSize(!trueSize); }}>{trueSize ? 'Edges enlarged' : 'Edges at true size'}</Word><Guides setup={setup} /></Flex>
+            {trueSize && <TrueScale />}
           </>
         ) : <Empty title="No machine yet" action="Describe your machine" onAction={() => { setAdding(true); }}>Which numbers are on its dial, and which of them is the widest gap? Thicknesses come later, as you measure them: until then Sledge assumes usual ones and marks them with a tilde.</Empty>}
       </Flex>

@@ -1,0 +1,93 @@
+import { FIRMNESSES, type Firmness } from '#core/clay';
+import { SCHOOLS_OF_CONDITIONING, type Conditioner, type CountedConditioning } from '#core/sheet';
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, IsArray, IsBoolean, IsIn, ValidateNested } from 'class-validator';
+import { SHAPES, UsedDto } from './batches.js';
+import { Between, Id, IsoDate, Name, Omittable, Optional, Text, Version, Whole } from './rules.js';
+
+/** Pieces that were cut from a sheet, one kind after the other from its lower edge. */
+export class SheetCutDto {
+  @Id() id!: string;
+  @Text(80) name!: string;
+  @IsIn(SHAPES, { message: 'A cutter is round or a rectangle.' }) shape!: (typeof SHAPES)[number];
+  @Between('The cutter', 1, 500, 'mm') widthMm!: number;
+  /** of a rectangle; null for a round one */
+  @Optional() @Between('The cutter', 1, 500, 'mm') heightMm!: number | null;
+  @Whole('The number of pieces', 1, 4000) count!: number;
+  @Between('The bridge', 0, 50, 'mm') bridgeMm!: number;
+}
+
+export const SHEET_FORMS = ['sheet', 'plug', 'fan'] as const;
+
+/** PUT /api/sheets/:id: a sheet as it lies there now. */
+export class SheetDto {
+  @Id() id!: string;
+  @Version() version!: number;
+  @Name('A sheet') name!: string;
+  @Text(2000) note!: string;
+  /** lying flat; a blend can be wound up to a plug (`widthMm` its diameter, `lengthMm` its height) or folded like a fan */
+  @IsIn(SHEET_FORMS, { message: 'It lies flat, is rolled up to a plug, or folded like a fan.' }) form!: (typeof SHEET_FORMS)[number];
+  @Between('The width', 1, 2000, 'mm') widthMm!: number;
+  @Between('The length', 1, 20_000, 'mm') lengthMm!: number;
+  /** of one layer; of a plug folded like a fan its depth */
+  @Between('The thickness', 0.05, 300, 'mm') mm!: number;
+  @Whole('The number of layers', 1, 20) layers!: number;
+  @Between('The weight', 0, 50_000, 'g') grams!: number;
+  @IsArray({ message: 'A sheet has a list of cuts.' })
+  @ArrayMaxSize(40, { message: 'At most 40 kinds of pieces from one sheet.' })
+  @ValidateNested({ each: true })
+  @Type(() => SheetCutDto)
+  cuts!: SheetCutDto[];
+  /** used up, or thrown to the scrap */
+  @IsBoolean({ message: 'Say whether the sheet is used up.' }) gone!: boolean;
+  /** of a plug: which end of the fade is inside */
+  @Omittable() @IsIn(['first', 'last'], { message: 'The first or the last colour is inside.' }) inside?: 'first' | 'last' | null;
+}
+
+/** POST /api/sheets/:id/rolled: a sheet that was made just now, and the clay that went into it. */
+export class RolledDto {
+  @ValidateNested() @Type(() => SheetDto) sheet!: SheetDto;
+  @Optional() @Id() clayId!: string | null;
+  @Optional() @Id() revisionId!: string | null;
+  /** machine and setting in words, as it was then */
+  @Text(120) rolledAt!: string;
+  @Id() entryId!: string;
+  @IsoDate() madeOn!: string;
+  @Text(8000) note!: string;
+  @IsArray({ message: 'Say how much of each clay was used.' })
+  @ArrayMaxSize(400, { message: 'At most 400 clays.' })
+  @ValidateNested({ each: true })
+  @Type(() => UsedDto)
+  used!: UsedDto[];
+}
+
+/** GET /api/sheets: those that are not used up first, newest first. */
+export interface SheetAnswer extends SheetDto {
+  readonly clayId: string | null;
+  readonly revisionId: string | null;
+  readonly blendId: string | null;
+  readonly ofName: string;
+  /** one colour, or those of the blend along its fade */
+  readonly hexes: readonly string[];
+  readonly density: number;
+  readonly rolledAt: string;
+  readonly madeOn: string;
+  readonly entryId: string;
+}
+
+/** POST /api/conditioned: clay that was made to fold without cracking, and what it took. */
+export class ConditionedDto {
+  @Id() entryId!: string;
+  @Id() clayId!: string;
+  @IsIn(FIRMNESSES, { message: 'Clay is soft, medium, firm or crumbly.' }) firmness!: Firmness;
+  @Optional() @Between('The age', 0, 1200, 'months') months!: number | null;
+  @Between('The room', 0, 45, '°C') roomC!: number;
+  @IsIn(SCHOOLS_OF_CONDITIONING, { message: 'Thin slices, thick slices, or by hand.' }) school!: Conditioner;
+  @Whole('The number of passes', 1, 200) passes!: number;
+  @Between('The weight', 0.1, 50_000, 'g') grams!: number;
+  @IsoDate() madeOn!: string;
+  @Text(8000) note!: string;
+}
+
+/** GET /api/conditioned: everything that was counted. */
+export type ConditionedAnswer = readonly CountedConditioning[];

@@ -1,0 +1,110 @@
+import { Inject, Injectable } from '@nestjs/common';
+import { randomUUID } from 'node:crypto';
+import { cutterOf, flatOf, sheetLeft } from '#core/batch';
+import { colourOf } from '#core/mix';
+import { Complaint } from '#core/units';
+import type { ConditionedAnswer, ConditionedDto, RolledDto, SheetAnswer, SheetDto } from '#contract';
+import { checkVersion, notThere, refused } from '../access/problem.js';
+import { BlendsService } from '../blends/blends.service.js';
+import { Journal, type Row } from '../db/journal.js';
+import { Studio } from '../mixes/studio.js';
+import { takeClay } from '../shelf/takeClay.js';
+import { sheetRow } from '../sheets/sheetRow.js';
+import { SheetBookStore } from './sheetBook.store.js';
+
+/** Sheets that were really made, and clay that was conditioned. */
+@Injectable()
+export class SheetBookService {
+  constructor(
+    @Inject(Journal) private readonly journal: Journal,
+    @Inject(Studio) private readonly studio: Studio,
+    @Inject(BlendsService) private readonly blends: BlendsService,
+    @Inject(SheetBookStore) private readonly store: SheetBookStore,
+  ) {}
+
+  async all(): Promise<SheetAnswer[]> {
+    return Promise.all((await this.store.all()).map((row) => this.answer(row)));
+  }
+
+  /** The sheets that an entry of the diary tells of. */
+  async ofEntry(entryId: string): Promise<SheetAnswer[]> {
+    return Promise.all((await this.store.ofEntry(entryId)).map((row) => this.answer({ ...row, madeOn: '' })));
+  }
+
+  async conditioned(): Promise<ConditionedAnswer> {
+    return (await this.store.conditioned()).map(({ lineId, firmness, months, roomC, school, passes }) => ({ lineId, firmness, months, roomC, school, passes }));
+  }
+
+  async conditionedIn(entryId: string): Promise<readonly { clayId: string; name: string; school: string; passes: number; roomC: number }[]> {
+    return (await this.store.conditionedIn(entryId)).map(({ clayId, school, passes, roomC }) => ({ clayId, school, passes, roomC, name: this.studio.clay(clayId)?.name ?? '' }));
+  }
+
+  async save(changeId: string, dto: SheetDto): Promise<SheetAnswer> {
+    await this.journal.change(changeId, async (draft) => {
+      const stored = await draft.find('sheet', dto.id);
+      if (!stored) throw notThere('This sheet');
+      await checkVersion(stored.name, stored.version, dto.version, () => this.answer({ ...stored, madeOn: '' }));
+      checkSheet(dto);
+      await draft.put('sheet', { ...stored, ...sheetRow(dto), version: draft.version });
+      draft.summary = dto.gone && !stored.gone ? `${dto.name.trim()} is used up` : dto.form !== 'sheet' && stored.form === 'sheet' ? `wound ${dto.name.trim()} up` : `changed the sheet ${dto.name.trim()}`;
+    });
+    return this.one(dto.id);
+  }
+
+  /** Takes the clay off the shelf, writes the diary and puts the sheet into the book, in one change. */
+  async rolled(changeId: string, dto: RolledDto): Promise<SheetAnswer> {
+    const { sheet, clayId, revisionId, entryId, madeOn, note, used, rolledAt } = dto;
+    await this.journal.change(changeId, async (draft) => {
+      if (await draft.find('sheet', sheet.id)) throw refused('This sheet stands in the book already.', 'sheet.id');
+      const clay = clayId === null ? undefined : this.studio.clay(clayId);
+      const recipe = revisionId === null ? undefined : this.studio.recipe(revisionId);
+      if ((clayId === null) === (revisionId === null) || (!clay && !recipe)) throw refused('Say which clay or mix the sheet is made of.', 'clayId');
+      checkSheet(sheet);
+      const of = clay ? { clay: clay.id } : { revision: revisionId ?? '' };
+      const names = [clay?.name ?? this.studio.nameOf(revisionId ?? ''), ...flatOf(of, this.studio).shares.map((s) => s.clay.name)];
+      await draft.put('entry', { id: entryId, version: draft.version, batchId: null, madeOn, title: sheet.name.trim(), note, words: ['sheet', ...names].join(' ') });
+      await takeClay(draft, this.studio, entryId, used);
+      if (revisionId !== null) await draft.put('entryMix', { id: randomUUID(), entryId, revisionId, grams: sheet.grams });
+      await draft.put('sheet', { ...sheetRow(sheet), version: draft.version, entryId, clayId, revisionId, blendRevisionId: null, rolledAt });
+      draft.summary = `rolled ${sheet.name.trim()}`;
+    });
+    return this.one(sheet.id);
+  }
+
+  async writeConditioned(changeId: string, dto: ConditionedDto): Promise<{ entryId: string }> {
+    await this.journal.change(changeId, async (draft) => {
+      const { entryId, madeOn, note, ...row } = dto;
+      const clay = this.studio.clay(dto.clayId);
+      if (!clay) throw refused('This clay is not on the shelf.', 'clayId');
+      await draft.put('entry', { id: entryId, version: draft.version, batchId: null, madeOn, title: `${clay.name} conditioned`, note, words: `conditioned ${clay.name} ${this.studio.line(clay.lineId)?.name ?? ''}` });
+      await draft.put('entryConditioning', { ...row, id: randomUUID(), entryId });
+      draft.summary = `conditioned ${clay.name}`;
+    });
+    return { entryId: dto.entryId };
+  }
+
+  private async one(id: string): Promise<SheetAnswer> {
+    const row = (await this.store.all()).find((s) => s.id === id);
+    if (!row) throw notThere('This sheet');
+    return this.answer(row);
+  }
+
+  private async answer({ blendRevisionId, clayId, revisionId, ...row }: Row<'sheet'> & { readonly madeOn: string }): Promise<SheetAnswer> {
+    const blend = blendRevisionId === null ? null : await this.blends.asMade(blendRevisionId);
+    if (blend) return { ...row, clayId, revisionId, blendId: blend.blendId, ofName: blend.name, hexes: blend.hexes, density: blend.density };
+    const flat = flatOf(clayId === null ? { revision: revisionId ?? '' } : { clay: clayId }, this.studio);
+    return {
+      ...row, clayId, revisionId, blendId: null, density: flat.density, hexes: [colourOf(flat, 'raw', this.studio.pigments).hex],
+      ofName: clayId === null ? this.studio.nameOf(revisionId ?? '') : this.studio.clay(clayId)?.name ?? '',
+    };
+  }
+}
+
+/** @throws ProblemException at the cut that does not fit on what was left */
+function checkSheet(sheet: SheetDto): void {
+  try {
+    sheetLeft(sheet, sheet.cuts.map((c) => ({ cutter: cutterOf(c.widthMm, c.shape === 'round' ? null : c.heightMm ?? c.widthMm), count: c.count, bridge: c.bridgeMm })));
+  } catch (error) {
+    throw error instanceof Complaint ? refused(error.message, 'cuts') : error;
+  }
+}

@@ -1,0 +1,30 @@
+import { Inject, Injectable } from '@nestjs/common';
+import { asc, desc, eq } from 'drizzle-orm';
+import { DB } from '../db/db.module.js';
+import type { Row } from '../db/journal.js';
+import type { Db } from '../db/open.js';
+import { clays, entries, entryConditionings, sheets } from '../db/schema.js';
+
+@Injectable()
+export class SheetBookStore {
+  constructor(@Inject(DB) private readonly db: Db) {}
+
+  /** Those that are not used up first, newest first, with the day they were made. */
+  async all(): Promise<(Row<'sheet'> & { readonly madeOn: string })[]> {
+    const rows = await this.db.select().from(sheets).innerJoin(entries, eq(entries.id, sheets.entryId)).orderBy(asc(sheets.gone), desc(entries.madeOn), desc(sheets.version));
+    return rows.map((r) => ({ ...r.sheet, madeOn: r.entry.madeOn }));
+  }
+
+  ofEntry(entryId: string): Promise<Row<'sheet'>[]> {
+    return this.db.select().from(sheets).where(eq(sheets.entryId, entryId));
+  }
+
+  conditionedIn(entryId: string): Promise<Row<'entryConditioning'>[]> {
+    return this.db.select().from(entryConditionings).where(eq(entryConditionings.entryId, entryId));
+  }
+
+  async conditioned(): Promise<(Row<'entryConditioning'> & { readonly lineId: string })[]> {
+    const rows = await this.db.select().from(entryConditionings).innerJoin(clays, eq(clays.id, entryConditionings.clayId));
+    return rows.map((r) => ({ ...r.entry_conditioning, lineId: r.clay.lineId }));
+  }
+}

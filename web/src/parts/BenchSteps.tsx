@@ -1,0 +1,78 @@
+import { Box, Flex, Grid, chakra } from '@chakra-ui/react';
+import { useState, type ReactElement, type ReactNode } from 'react';
+import { useKeys } from '../state/keys.js';
+import { Action } from '../theme/pieces.js';
+import { Warning } from './Warning.js';
+
+const Counter = chakra('button', { base: { border: 'rule', background: 'tile', minHeight: '230px', width: '100%', padding: 4 } });
+
+/** One thing to do at the bench, in words that can be read from a metre away. */
+export interface BenchWords {
+  readonly title: string;
+  readonly line: string;
+  /** large, as a setting or a length; left out: the number of the step */
+  readonly figure?: string;
+  readonly of?: string;
+  /** about so many times; it is counted */
+  readonly about?: number;
+  /** what the counting ends with */
+  readonly enough?: string;
+  readonly caution?: string | null;
+}
+
+interface BenchStepsProps {
+  readonly steps: readonly BenchWords[];
+  readonly art?: ((at: number) => ReactNode) | undefined;
+  /** what comes after the last step; `counts` holds what was counted in each */
+  readonly finish: (counts: readonly number[], back: () => void) => ReactElement;
+  /** for the hands of a person who wants to leave */
+  readonly foot?: ReactNode;
+}
+
+/** Steps one at a time, for hands full of clay: one key goes on, or counts a pass. */
+export function BenchSteps({ steps, art, finish, foot }: BenchStepsProps): ReactElement {
+  const [at, setAt] = useState(0);
+  const [counts, setCounts] = useState<readonly number[]>([]);
+  const step = steps[at];
+  const count = counts[at] ?? 0;
+  const counting = step?.about !== undefined;
+  const setCount = (n: number): void => { setCounts(steps.map((_, i) => (i === at ? n : counts[i] ?? 0))); };
+  const next = (): void => { if (step) setAt(at + 1); };
+  const on = (): void => { if (counting) setCount(count + 1); else next(); };
+  const back = (): void => { if (counting && count > 0) setCount(count - 1); else setAt(Math.max(0, at - 1)); };
+  useKeys('At the bench', [
+    { key: ' ', does: 'Done: the next step, or count a pass', run: on },
+    { key: 'Backspace', does: 'One back', run: back },
+    { key: 'Enter', does: 'Enough passes: go on', run: () => { if (counting && count > 0) next(); } },
+  ]);
+  if (!step) return finish(counts, () => { setAt(steps.length - 1); });
+  const figure = counting ? String(count) : step.figure ?? String(at + 1);
+  const of = counting ? `of about ${step.about} passes` : step.of ?? `of ${steps.length} steps`;
+  return (
+    <Flex direction="column" gap={5} minWidth={0}>
+      <Flex gap={1} alignItems="flex-end" height="18px" flex="none" aria-hidden>
+        {steps.map((_, i) => <Box key={i} flex={1} maxWidth="90px" height={i === at ? '18px' : '6px'} background={i <= at ? 'ink' : 'hairline'} />)}
+      </Flex>
+      <Grid templateColumns="minmax(0, 1fr) 380px" gap={6}>
+        <Flex direction="column" gap={4} minWidth={0}>
+          <Box as="h1" fontSize="54px" lineHeight={1.08}>{step.title}</Box>
+          <Box fontSize="22px" lineHeight={1.4}>{step.line}</Box>
+          {step.caution != null && <Box maxWidth="560px"><Warning>{step.caution}</Warning></Box>}
+          {art?.(at)}
+        </Flex>
+        <Flex direction="column" gap={3}>
+          <Counter onClick={on}>
+            <Box fontWeight={700} fontSize={figure.length > 5 ? '64px' : figure.length > 3 ? '96px' : '150px'} lineHeight={1} whiteSpace="nowrap" data-passes={counting ? '' : undefined}>{figure}</Box>
+            <Box fontSize="24px" marginTop={3}>{of}</Box>
+            <Box color="ink2" marginTop={2}>tap here or press space {counting ? 'at each pass' : 'when it is done'}</Box>
+          </Counter>
+          <Grid templateColumns="1fr 1fr" gap={2}><Action large onClick={back} disabled={at === 0 && count === 0}>One back</Action><Action large main={counting} disabled={counting && count === 0} onClick={next}>{counting ? step.enough ?? 'Enough' : 'Next'}</Action></Grid>
+        </Flex>
+      </Grid>
+      <Flex borderTop="rule" paddingTop={4} justifyContent="space-between" gap={5}>
+        <Box fontFamily="heading" fontWeight={700} fontSize="22px" color="ink2">{steps[at + 1] ? `Next: ${steps[at + 1]?.title ?? ''}` : 'Next: write it down'}</Box>
+        {foot}
+      </Flex>
+    </Flex>
+  );
+}
