@@ -8,3 +8,4 @@ export * from './palette.js';
 export * from './photograph.js';
 export { pngOf } from './png.js';
 export * from './shelf.js';
+export * from './sheetBook.js';

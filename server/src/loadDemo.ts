@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { INestApplicationContext } from '@nestjs/common';
-import { CUTTING, PALETTE, PALETTE_CAST, batches, blends, blocks, chips, clays, idOf, lines, machines, mixes, photograph, setup, PHOTOGRAPH } from '#demo';
+import { CUTTING, MADE_BLEND, PALETTE, PALETTE_CAST, PHOTOGRAPH, batches, blends, blocks, chips, clays, conditionings, idOf, lines, machines, mixes, photograph, setup, sheetBook } from '#demo';
 import type { BatchDto, LayerDto } from '#contract';
 import { BatchesService } from './batches/batches.service.js';
 import { BlendsService } from './blends/blends.service.js';
@@ -10,6 +10,7 @@ import { changes } from './db/schema.js';
 import { PalettesService } from './palettes/palettes.service.js';
 import { MixesService } from './mixes/mixes.service.js';
 import { Studio } from './mixes/studio.js';
+import { SheetBookService } from './sheetBook/sheetBook.service.js';
 import { SheetsService } from './sheets/sheets.service.js';
 import { ShelfService } from './shelf/shelf.service.js';
 
@@ -76,6 +77,22 @@ export async function loadDemo(app: INestApplicationContext): Promise<void> {
       });
     }
   }
+  for (const { of, setting, mm, size: [widthMm, lengthMm], on, grams, note, cuts } of sheetBook) {
+    const { clayId, revisionId } = layer(of, setting, '');
+    await app.get(SheetBookService).rolled(made(), {
+      sheet: {
+        id: idOf(`sheet ${of}`), version: 0, name: `${of}, ${setting}`, note: '', form: 'sheet', widthMm, lengthMm, mm, layers: 1, grams, gone: false,
+        cuts: cuts.map(({ size: [width, height], count }, i) => ({ id: idOf(`sheet ${of} ${i}`), name: '', shape: height === undefined ? 'round' : 'rectangle', widthMm: width, heightMm: height ?? null, count, bridgeMm: 2 })),
+      },
+      clayId, revisionId, rolledAt: `${setting} of Bench roller`, entryId: idOf(`entry sheet ${of}`), madeOn: on, note, used: [],
+    });
+  }
+  for (const { clay, on, ...rest } of conditionings) await app.get(SheetBookService).writeConditioned(made(), { ...rest, clayId: idOf(`clay ${clay}`), firmness: lines.find((l) => l.id === clays.find((c) => c.id === idOf(`clay ${clay}`))?.lineId)?.firmness ?? 'medium', school: 'thin slices', madeOn: on, entryId: idOf(`entry conditioned ${clay}`) });
+  const straw = await app.get(BlendsService).open(idOf(`blend ${MADE_BLEND.name}`));
+  await app.get(BlendsService).done(made(), straw.id, {
+    version: straw.version, entryId: idOf(`entry ${MADE_BLEND.name}`), madeOn: MADE_BLEND.on, note: 'rolled up at once', passes: MADE_BLEND.passes, used: [],
+    sheet: { id: idOf(`plug ${MADE_BLEND.name}`), version: 0, name: MADE_BLEND.name, note: '', form: 'plug', widthMm: MADE_BLEND.diameter, lengthMm: MADE_BLEND.height, mm: MADE_BLEND.diameter, layers: 1, grams: MADE_BLEND.grams, cuts: [], gone: false, inside: 'first' },
+  });
   // the scenario is a beginning: nothing before it to take back
   await app.get<Db>(DB).delete(changes);
 }

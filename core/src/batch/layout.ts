@@ -97,15 +97,17 @@ export const mostOn = (cutter: Cutter, limits: SheetLimits): number =>
 /**
  * The layout that takes the least clay for `count` pieces: rows or
  * hexagonal, upright or turned, on as few equal sheets as the limits allow.
+ * @param mostSheets on no more sheets than these
  * @throws Complaint `cutter/larger` where not even one piece fits on a sheet
  */
-export function cuttingLayout(cutter: Cutter, count: number, limits: SheetLimits): Layout {
+export function cuttingLayout(cutter: Cutter, count: number, limits: SheetLimits, mostSheets = Infinity): Layout {
   const { bridge } = limits;
   let best: Layout | null = null;
   for (const grid of grids(cutter, limits)) {
     const most = capacity(grid, limits);
     if (most < 1) continue;
     const sheets = Math.ceil(count / most);
+    if (sheets > mostSheets) continue;
     const perSheet = Math.ceil(count / sheets);
     const length = lengthOfRows(grid, rowsFor(grid, perSheet), bridge);
     const clay = grid.width * length * sheets;

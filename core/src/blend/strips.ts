@@ -5,34 +5,49 @@ import { fractionsAt, type Layout } from './layout.js';
 
 /** One strip of a fade made without a machine. */
 export interface Strip {
-  /** half discs of each colour of the blend */
-  readonly halves: readonly number[];
+  /** quarter discs of each colour of the blend */
+  readonly quarters: readonly number[];
   readonly lab: Lab;
   /** ΔE00 to the strip before; 0 for the first */
   readonly step: number;
 }
 
 const [FEWEST, MOST] = [3, 15];
-/** Half discs in a strip at most: eight discs. */
-const MOST_HALVES = 16;
+/** Quarter discs in a strip at most: a pinch of a strong colour in sixteen discs. */
+const MOST_QUARTERS = 64;
+/** ΔE00 by which a simpler mix may miss what is wanted. */
+const NEAR = 0.8;
 
-/** The fewest half discs whose shares come closest to those wanted: largest remainders, each total in turn. */
-function makeable(shares: readonly number[]): number[] {
-  let best: { halves: number[]; off: number } | null = null;
-  for (let total = 1; total <= MOST_HALVES; total++) {
-    const halves = shares.map((s) => Math.floor(s * total + 1e-9));
-    const order = shares.map((s, i) => ({ i, rest: s * total - (halves[i] ?? 0) })).sort((a, b) => b.rest - a.rest);
-    for (let k = 0; halves.reduce((a, b) => a + b, 0) < total; k++) halves[order[k % order.length]?.i ?? 0]! += 1;
-    const off = Math.max(...shares.map((s, i) => Math.abs(s - (halves[i] ?? 0) / total)));
-    if (!best || off < best.off - 0.005) best = { halves, off };
+/** Quarter discs that sum to a total and have shares near those wanted: largest remainders. */
+function rounded(shares: readonly number[], total: number): number[] {
+  const quarters = shares.map((s) => Math.floor(s * total + 1e-9));
+  const order = shares.map((s, i) => ({ i, rest: s * total - (quarters[i] ?? 0) })).sort((a, b) => b.rest - a.rest);
+  const missing = total - quarters.reduce((a, b) => a + b, 0);
+  return quarters.map((q, i) => {
+    const rank = order.findIndex((o) => o.i === i);
+    return q + (rank < missing ? 1 : 0);
+  });
+}
+
+/** The fewest quarter discs that come near the wanted colour; where none does, those that come nearest. */
+function makeable(pigments: readonly Pigment[], shares: readonly number[]): Pick<Strip, 'quarters' | 'lab'> {
+  const wanted = labOf(mixPigments(pigments, shares));
+  let best: { readonly quarters: readonly number[]; readonly lab: Lab; readonly off: number } | null = null;
+  // whole discs before halves before quarters, so that a pure end is one disc
+  for (let total = 4; total <= MOST_QUARTERS; total++) {
+    const quarters = rounded(shares, total);
+    const lab = labOf(mixPigments(pigments, quarters));
+    const off = deltaE(lab, wanted);
+    if (!best || off < best.off - 0.01) best = { quarters, lab, off };
+    if (best.off <= NEAR) break;
   }
-  return best?.halves ?? shares.map(() => 1);
+  return best ?? { quarters: shares.map(() => 1), lab: wanted };
 }
 
 /**
  * Strips of stepped parts laid side by side instead of a fade, for those
- * without a machine: equally far apart to the eye, then rounded to half
- * discs.
+ * without a machine: equally far apart to the eye, then rounded to
+ * quarter discs.
  * @param count strips, the pure ends among them @throws Complaint `ladder/count`
  */
 export function stripsOf(layout: Layout, pigments: readonly Pigment[], count: number): Strip[] {
@@ -48,10 +63,9 @@ export function stripsOf(layout: Layout, pigments: readonly Pigment[], count: nu
     const [low, high] = [gone[after - 1] ?? 0, gone[after] ?? way];
     const place = way === 0 ? k / (count - 1) : (after - 1 + (high > low ? (wanted - low) / (high - low) : 0)) / (labs.length - 1);
     const ends = k === 0 ? fractionsAt(layout, 0) : k === count - 1 ? fractionsAt(layout, width) : fractionsAt(layout, place * width);
-    const halves = makeable(ends);
-    const lab = labOf(mixPigments(pigments, halves));
+    const { quarters, lab } = makeable(pigments, ends);
     const before = strips.at(-1);
-    strips.push({ halves, lab, step: before ? deltaE(before.lab, lab) : 0 });
+    strips.push({ quarters, lab, step: before ? deltaE(before.lab, lab) : 0 });
   }
   return strips;
 }

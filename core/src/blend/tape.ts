@@ -36,7 +36,7 @@ export function fadeWithEnd(fade: Fade, tape: Tape, extra: ExtraEnd | null): rea
   return extra.at === 'first' ? [...added, ...fade.labs] : [...fade.labs, ...added];
 }
 
-const MOST_STACKED = 12;
+export const MOST_STACKED = 12;
 /** Equal tapes laid on each other before they are wound up: as one that is so much thicker. @throws Complaint `blend/stack` */
 export function stacked(tape: Tape, count: number): Tape {
   if (!Number.isInteger(count) || count < 1 || count > MOST_STACKED) throw complaint('blend/stack');

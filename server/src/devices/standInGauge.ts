@@ -1,4 +1,5 @@
 import { GRAMS_PER_OUNCE, MM_PER_INCH, normalFrom, seedOf, seeded } from '#core/units';
+import { thicknesses } from '#core/sheet';
 import type { Gauge, GaugeErrandDto, GaugeSays, MachineDto } from '#contract';
 import type { Outcome } from './line.js';
 
@@ -19,14 +20,20 @@ const MANNERS: Readonly<Record<Gauge, Manners>> = {
   calipers: { noise: 0.02, wander: 0.002, digit: [0.01, 0.0005], units: ['mm', 'in'], perUnit: MM_PER_INCH, empty: 'Nothing lies between the jaws. Go to a field for a length first.' },
   scale: { noise: 0.03, wander: 0.02, digit: [0.1, 0.005], units: ['g', 'oz'], perUnit: GRAMS_PER_OUNCE, empty: 'Nothing lies on the scale. Go to a field for a weight first.' },
 };
+/** How far a gap that nobody has measured is from what is assumed, relative. */
+const OFF = 0.04;
 /** After so many readings the connection is lost instead of an answer. */
 export const GAUGE_DROPS_EVERY = 12;
 
-/** The gap that a setting really has in the little world of the stand-in: always the same for a machine of a name. */
-export function hiddenGap(machine: Pick<MachineDto, 'name' | 'settings'>, at: number): number {
-  const chance = seeded(seedOf(machine.name));
-  const [widest, thinnest, bend] = [2.7 + 0.7 * chance(), 0.35 + 0.2 * chance(), 0.85 + 0.3 * chance()];
-  return widest * (thinnest / widest) ** ((at / Math.max(1, machine.settings.length - 1)) ** bend);
+/**
+ * The gap that a setting has in the little world of the stand-in: what was
+ * measured of it, or else what Sledge holds it to be, off by a few percent
+ * that are always the same for a machine and a setting of a name.
+ */
+export function hiddenGap(machine: MachineDto, at: number): number {
+  const setting = thicknesses(machine)[at];
+  if (!setting) return 0;
+  return setting.knowledge === 'measured' ? setting.mm : setting.mm * (1 + OFF * normalFrom(seeded(seedOf(`${machine.name} ${setting.label}`)))());
 }
 
 /** Calipers or a scale that ship with Sledge, for those who have none and for the tests: noisy, with a zero that wanders, a second unit, a hold, and a connection that is lost now and then. */

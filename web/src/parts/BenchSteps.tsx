@@ -4,7 +4,7 @@ import { useKeys } from '../state/keys.js';
 import { Action } from '../theme/pieces.js';
 import { Warning } from './Warning.js';
 
-const Counter = chakra('button', { base: { border: 'rule', background: 'tile', minHeight: '230px', width: '100%', padding: 4 } });
+const Counter = chakra('button', { base: { border: 'rule', background: 'tile', minHeight: '280px', width: '100%', padding: 4, textAlign: 'center' } });
 
 /** One thing to do at the bench, in words that can be read from a metre away. */
 export interface BenchWords {

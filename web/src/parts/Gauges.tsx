@@ -1,10 +1,12 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useEffect, type ReactElement } from 'react';
-import { GAUGES, type Gauge } from '#contract/devices';
+import type { Gauge } from '#contract/devices';
 import { Caption, Key, Word } from '../theme/pieces.js';
 import { MEASURES, connectGauge, pressGauge, putGaugeAway, useGauges } from '../wire/gauges.js';
 import { Warning } from './Warning.js';
 
+// written out, so that the rules of the wire do not come along to every station
+const GAUGES: readonly Gauge[] = ['calipers', 'scale'];
 const NAMES: Readonly<Record<Gauge, string>> = { calipers: 'Calipers', scale: 'Scale' };
 const KEYS: Readonly<Record<Gauge, string>> = { calipers: 'F8', scale: 'F9' };
 
@@ -36,7 +38,7 @@ function OneGauge({ gauge }: { readonly gauge: Gauge }): ReactElement {
   return (
     <Box role="group" aria-label={NAMES[gauge]} fontSize="caption" lineHeight={1.4}>
       <Box fontWeight={600}>{NAMES[gauge]} <Key>{KEYS[gauge]}</Key></Box>
-      <Box border="rule" background="paper" fontSize="h3" fontWeight={700} textAlign="right" paddingX={1} marginY={1} minHeight="26px" aria-live="polite" data-shows>{shows}</Box>
+      <Box border="rule" background="paper" fontSize="small" fontWeight={700} textAlign="right" whiteSpace="nowrap" paddingX={1} marginY={1} minHeight="26px" aria-live="polite" data-shows>{shows}</Box>
       {link === 'there' && state ? (
         <Flex wrap="wrap" columnGap={2} rowGap={1} onMouseDown={keep}>
           <Word onClick={() => { void pressGauge(gauge, 'read'); }}>read</Word>

@@ -9,6 +9,7 @@ import { MaterialPicker, type Picked } from '../../parts/MaterialPicker.js';
 import { CountValue, LengthValue, TextValue } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
 import { useKeys } from '../../state/keys.js';
+import { useTile } from '../../state/tile.js';
 import { useUnits } from '../../state/view.js';
 import { Caption, Key, Second, Word } from '../../theme/pieces.js';
 import { change, put, useRefusal } from '../../wire/save.js';
@@ -17,9 +18,12 @@ import { CutSheet, LEFT, scaleIn, useRoom } from './CutSheet.js';
 import { Evenness } from './Evenness.js';
 import { FadeStrip } from './FadeStrip.js';
 import { MakeBlend } from './MakeBlend.js';
+import { Marry } from './Marry.js';
 import { PassBars } from './PassBars.js';
+import { PlacedOn } from './PlacedOn.js';
+import { Strips } from './Strips.js';
 import { TapePlug } from './TapePlug.js';
-import { Template, saveTemplate } from './Template.js';
+import { Template, savePdf, saveTemplate } from './Template.js';
 import { layoutIn, useBlend } from './useBlend.js';
 
 const CUT_WORDS: Readonly<Record<BlendCut, string>> = {
@@ -84,7 +88,10 @@ export function BlendView({ blend, making, machines, shelf }: BlendViewProps): R
   const compensate = (): void => {
     if (typeof worked !== 'string') replan({ kind: 'compensated', cuts: worked.compensated.layout.cuts.map((points) => ({ points: [...points] })) });
   };
+  const carry = useTile((s) => s.put);
+  const carryIt = (): void => { if (typeof worked !== 'string') carry({ kind: 'blend', id: blend.id, name: blend.name, hexes: worked.colours.map((c) => c.hex), revisionId: null }); };
   useKeys('This blend', [
+    { key: 'c', does: 'Carry it on the tile', run: carryIt },
     { key: 'e', does: 'Take the compensated cut', run: compensate },
     { key: 'b', does: 'To the bench: make it', run: () => { void navigate(`/blends/${blend.id}/make`); } },
     { key: 'p', does: 'Print the paper template', run: () => { window.print(); } },
@@ -98,7 +105,7 @@ export function BlendView({ blend, making, machines, shelf }: BlendViewProps): R
         {plan.colours.map((_, i) => <span key={i}>{i > 0 && ', '}<Word onClick={() => { setPicking(i); }}>{typeof worked === 'string' ? '…' : worked.colours[i]?.name ?? '…'}</Word>{plan.colours.length > 2 && <Word aria-label={`Take colour ${i + 1} out`} fontSize="caption" marginLeft={1} onClick={() => { relay({ colours: plan.colours.filter((__, k) => k !== i) }); }}>out</Word>}</span>)}
         {plan.colours.length < 6 && <Word fontSize="small" marginLeft={3} onClick={() => { setPicking(plan.colours.length); }}>another colour</Word>}
       </Box>
-      <Box marginLeft="auto" fontSize="small">{(blend.revision > 1 || blend.made) && <Second>revision {blend.revision}{blend.made ? ', made: a change begins a new one' : ''} · </Second>}<Word onClick={() => { save({ retired: !blend.retired }); }}>{blend.retired ? 'Bring it back' : 'Retire'}</Word> · <Word onClick={() => { void change('DELETE', `${path}?version=${blend.version}`).then((gone) => { if (gone !== null) void navigate('/blends'); }); }}>Take away</Word></Box>
+      <Box marginLeft="auto" fontSize="small">{(blend.revision > 1 || blend.made) && <Second>revision {blend.revision}{blend.made ? ', made: a change begins a new one' : ''} · </Second>}<Word onClick={carryIt}>carry</Word> <Key>C</Key> · <Word onClick={() => { save({ retired: !blend.retired }); }}>{blend.retired ? 'Bring it back' : 'Retire'}</Word> · <Word onClick={() => { void change('DELETE', `${path}?version=${blend.version}`).then((gone) => { if (gone !== null) void navigate('/blends'); }); }}>Take away</Word></Box>
     </Flex>
   );
   const picker = picking !== null && <MaterialPicker label="Colour of the blend" onPick={pick} onCancel={() => { setPicking(null); }} />;
@@ -122,7 +129,7 @@ export function BlendView({ blend, making, machines, shelf }: BlendViewProps): R
           </Box>
           <CutSheet layout={layout} colours={colours} layers={plan.layers} sheet={sheet} scale={scale} onDrag={setDragged} onDrop={drop} />
           <Box paddingLeft={`${LEFT}px`} flex="none" width={`${LEFT + layout.width * scale}px`}>
-            <FadeStrip labs={fade.labs} width={layout.width * scale} height={56} label="The fade that results" />
+            <Box position="relative"><FadeStrip labs={fade.labs} width={layout.width * scale} height={56} label="The fade that results" />{plan.placed && <PlacedOn placed={plan.placed} width={plan.width} scale={scale} height={56} onMove={(placed) => { replan({ placed }); }} />}</Box>
             <Flex justifyContent="space-between" fontSize="small" marginTop={1} gap={3}>
               <span>{pureWords(pure, 0, units)}</span>
               <span data-testid="evenness">change of colour, ΔE a mm, as cut{plan.kind === 'compensated' ? ': compensated' : better > 0 ? <> · <Word onClick={compensate}>compensated: {better} % more even</Word> <Key>E</Key></> : ': as even as straight cuts make it'}</span>
@@ -135,9 +142,13 @@ export function BlendView({ blend, making, machines, shelf }: BlendViewProps): R
             <PassBars contrast={rest.contrast} counted={blend.counted.length} passes={rest.passes} />
             <TapePlug plan={plan} worked={rest} own={own} onChange={replan} />
           </Grid>
-          <Second><Word onClick={() => { window.print(); }}>Print the paper template</Word> <Key>P</Key> · <Word onClick={() => { saveTemplate(blend.name, layout, colours); }}>template as SVG</Word></Second>
+          <Second><Word onClick={() => { window.print(); }}>Print the paper template</Word> <Key>P</Key> · template as <Word aria-label="Template as SVG" onClick={() => { saveTemplate(blend.name, layout, colours); }}>SVG</Word> · <Word aria-label="Template as PDF" onClick={() => { void savePdf(blend.name, layout, colours, `${plan.layers} layers of ${sheet}`, units); }}>PDF</Word></Second>
+          <Grid flex="none" borderTop="rule" paddingTop={4} templateColumns="minmax(0, 1.2fr) minmax(0, 1fr)" gap={5}>
+            <Strips worked={rest} />
+            <Marry blend={blend} shelf={shelf} own={own} />
+          </Grid>
         </Flex>
-        <BlendStrip plan={plan} worked={rest} own={own} shelf={shelf} blendId={blend.id} />
+        <BlendStrip plan={plan} worked={rest} own={own} shelf={shelf} setup={machines.setup} blendId={blend.id} onChange={replan} />
       </Grid>
       <Template name={blend.name} layout={layout} colours={colours} layers={plan.layers} sheet={sheet} />
     </>

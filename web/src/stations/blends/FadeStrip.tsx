@@ -7,7 +7,7 @@ const bytesOf = (lab: Lab): [number, number, number] => {
 };
 
 /** Colours in a row, drawn without steps. */
-export function FadeStrip({ labs, width, height, label }: { readonly labs: readonly Lab[]; readonly width: number; readonly height: number; readonly label: string }): ReactElement {
+export function FadeStrip({ labs, width, height, label }: { readonly labs: readonly Lab[]; readonly width: number | string; readonly height: number; readonly label: string }): ReactElement {
   const canvas = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
     const context = canvas.current?.getContext('2d');

@@ -1,17 +1,28 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { memo, useCallback, type ReactElement } from 'react';
-import { placeInPlug, radiusOf } from '#core/blend';
+import { MOST_STACKED, placeInPlug, radiusOf } from '#core/blend';
+import { xyzOfHex } from '#core/colour';
 import { feedPlan } from '#core/sheet';
-import { showLength, showSize } from '#core/units';
+import { complaint, readNumber, showLength, showMass, showSize } from '#core/units';
 import type { BlendPlanDto, MachineDto } from '#contract';
 import { Choice } from '../../parts/Choice.js';
-import { LengthValue } from '../../parts/Value.js';
+import { LengthValue, Value } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
 import { useUnits } from '../../state/view.js';
 import { Caption, Second } from '../../theme/pieces.js';
 import { FadeStrip, PlugFace } from './FadeStrip.js';
 import type { WorkedBlend } from './useBlend.js';
 
+const TURNED = [{ value: 'folded', text: 'folded' }, { value: 'rolled', text: 'rolled up' }, { value: 'cut', text: 'cut and stacked' }] as const;
+/** Share of the rollers above which a tape tends to split: an assumption. */
+const WIDE = 0.7;
+/** @throws Complaint `blend/stack`, `parts/unreadable` */
+function readTapes(text: string): number {
+  const count = readNumber(text).valueOf();
+  if (!Number.isInteger(count) || count < 1 || count > MOST_STACKED) throw complaint('blend/stack');
+  return count;
+}
+const lightnessOf = (hex: string): number => xyzOfHex(hex).y;
 const PLUGS = [{ value: 'rolled', text: 'rolled up' }, { value: 'fan', text: 'folded like a fan' }] as const;
 
 interface TapePlugProps { readonly plan: BlendPlanDto; readonly worked: WorkedBlend; readonly own: MachineDto | undefined; readonly onChange: (part: Partial<BlendPlanDto>) => void }
@@ -19,7 +30,7 @@ interface TapePlugProps { readonly plan: BlendPlanDto; readonly worked: WorkedBl
 /** The blend turned, rolled long and thin, and wound up; with the face it gives. */
 export const TapePlug = memo(function TapePlug({ plan, worked, own, onChange }: TapePlugProps): ReactElement {
   const units = useUnits();
-  const { tape, plug, colours, fade, tapeSetting, settings } = worked;
+  const { tape, tapeLabs, plug, colours, tapeSetting, settings } = worked;
   const [first, last] = [colours[0]?.name ?? '', colours.at(-1)?.name ?? ''];
   // before it is rolled out the blend is folded to the width of the tape
   const folded = (worked.mm * plan.layers * plan.height) / plan.tapeWidth;
@@ -29,19 +40,25 @@ export const TapePlug = memo(function TapePlug({ plan, worked, own, onChange }: 
     const r = 2 * Math.hypot(x - 0.5, y - 0.5);
     return r > 1 ? null : placeInPlug(plug, r);
   }, [plug]);
+  const lead = plan.lead ?? (lightnessOf(colours[0]?.hex ?? '000000') < lightnessOf(colours.at(-1)?.hex ?? '000000') ? 'last' : 'first');
+  const leads = [{ value: 'first', text: first }, { value: 'last', text: last }] as const;
+  const extras = [{ value: 'none', text: 'nothing' }, { value: 'first', text: first }, { value: 'last', text: last }] as const;
   const insides = [{ value: 'first', text: `${first} inside` }, { value: 'last', text: `${last} inside` }] as const;
   return (
     <>
       <Box minWidth={0}>
         <Box as="h2" marginBottom={2}>Tape</Box>
-        <Box fontSize="small" marginBottom={2}>turned, folded to <LengthValue label="Width of the tape" value={plan.tapeWidth} onChange={(tapeWidth) => { onChange({ tapeWidth }); }} />{settings.length > 0 && <>, down to your <Choice label="Setting of the tape" value={tapeSetting?.id ?? ''} options={settings.map((s) => ({ value: s.id, text: s.label }))} onChange={(tapeSettingId) => { onChange({ tapeSettingId }); }} /></>}</Box>
-        <FadeStrip labs={fade.labs} width={218} height={18} label="The tape" />
+        <Box fontSize="small" marginBottom={2}>turned, <Choice label="How it is brought to the width of the tape" value={plan.turning ?? 'folded'} options={TURNED} onChange={(turning) => { onChange({ turning }); }} /> to <LengthValue label="Width of the tape" value={plan.tapeWidth} onChange={(tapeWidth) => { onChange({ tapeWidth }); }} />{settings.length > 0 && <>, down to your <Choice label="Setting of the tape" value={tapeSetting?.id ?? ''} options={settings.map((s) => ({ value: s.id, text: s.label }))} onChange={(tapeSettingId) => { onChange({ tapeSettingId }); }} /></>}</Box>
+        <FadeStrip labs={tapeLabs} width={218} height={18} label="The tape" />
         <Box fontSize="small" marginTop={1}>{showLength(tape.width, units)} × <b>{showLength(Math.round(tape.length), units)}</b> at {showLength(tape.thickness, units, true)}</Box>
-        {feeds && feeds.feeds.length > 0 && <Caption>{feeds.byHandTo !== null ? `by hand to ${showLength(feeds.byHandTo, units)}, then ` : ''}your {feeds.feeds.map((f) => f.setting.label).join(' · ')}</Caption>}
+        <Caption display="block"><Choice label="Which end goes in first" value={lead} options={leads} onChange={(next) => { onChange({ lead: next }); }} /> into the rollers first{plan.lead == null ? ': the light end leaves no trace on them' : ''}</Caption>
+        {plan.turning === 'cut' && <Caption display="block">cut across the fade? never: cut along it, in {Math.max(1, Math.round(plan.height / plan.tapeWidth))} strips, and lay them on each other, light on light</Caption>}
+        {feeds && feeds.feeds.length > 0 && <Caption display="block">{feeds.byHandTo !== null ? `by hand to ${showLength(feeds.byHandTo, units)}, then ` : ''}your {feeds.feeds.map((f) => f.setting.label).join(' · ')}</Caption>}
+        {own && plan.tapeWidth > own.rollerWidthMm * WIDE && plan.tapeWidth <= own.rollerWidthMm && <Warning>This wide it splits where it goes in: press the first end thin by hand.</Warning>}
         {own && plan.tapeWidth > own.rollerWidthMm && <Warning>Your rollers are {showLength(own.rollerWidthMm, units)} wide: fold it narrower.</Warning>}
       </Box>
       <Flex gap={4} minWidth={0}>
-        <PlugFace labs={fade.labs} placeAt={placeAt} width={plug.kind === 'fan' ? 100 : 104} height={plug.kind === 'fan' ? Math.max(24, Math.min(104, (100 * plug.depth) / plug.width)) : 104} />
+        <PlugFace labs={tapeLabs} placeAt={placeAt} width={plug.kind === 'fan' ? 100 : 104} height={plug.kind === 'fan' ? Math.max(24, Math.min(104, (100 * plug.depth) / plug.width)) : 104} />
         <Box fontSize="small" lineHeight={1.45}>
           <Box as="h2" marginBottom={1}>Plug</Box>
           <Choice label="How the tape is wound up" value={plan.plug} options={PLUGS} onChange={(value) => { onChange({ plug: value }); }} />
@@ -54,6 +71,8 @@ export const TapePlug = memo(function TapePlug({ plan, worked, own, onChange }: 
               <Box>{showSize(plug.width, plug.depth, units)}, {showLength(plug.height, units)} high</Box>
               <Second>{plug.folds} folds, from side to side</Second></>
           )}
+          <Box marginTop={1}>more <Choice label="Colour added at an end of the tape" value={plan.extraAt ?? 'none'} options={extras} onChange={(at) => { onChange(at === 'none' ? { extraAt: null, extraMm: null } : { extraAt: at, extraMm: plan.extraMm ?? 20 }); }} /> at its end{plan.extraAt ? <>: <LengthValue label="Length of the added colour" value={plan.extraMm ?? 0} onChange={(extraMm) => { onChange({ extraMm }); }} />, {showMass(worked.extraGrams, units)}</> : ''}</Box>
+          <Box><Value label="Tapes laid on each other" text={String(plan.stack ?? 1)} read={readTapes} onChange={(stack) => { onChange({ stack }); }} /> {(plan.stack ?? 1) === 1 ? 'tape' : 'tapes on each other, so many blends'}</Box>
         </Box>
       </Flex>
     </>

@@ -1,12 +1,13 @@
 import { useMemo } from 'react';
 import { flatOf } from '#core/batch';
-import { areasOf, compensate, fadeOf, fanFold, forecast, keptFrom, rollUp, streakContrast, tapeOf, wronglyFolded, type Compensated, type Fade, type Forecast, type Layout, type Plug, type Tape } from '#core/blend';
-import { hexOf, labOf, mixPigments, xyzOfLab, type Pigment } from '#core/colour';
+import { areasOf, compensate, fadeOf, fadeWithEnd, fanFold, forecast, keptFrom, lengthened, rollUp, stacked, streakContrast, tapeOf, wronglyFolded, type Compensated, type Fade, type Forecast, type Layout, type Plug, type Tape } from '#core/blend';
+import { hexOf, labOf, mixPigments, xyzOfLab, type Lab, type Pigment } from '#core/colour';
 import { pigmentOfMix } from '#core/mix';
 import { thicknesses, type SettingThickness } from '#core/sheet';
 import { Complaint } from '#core/units';
 import type { BlendAnswer, BlendPlanDto, MachineDto, ShelfAnswer } from '#contract';
 import { bookOf, usePigments } from '../../state/book.js';
+import { ASSUMED_TAPE } from './tapeMm.js';
 
 /** Sheets of a setting nobody chose: an assumption. */
 const ASSUMED_MM = 2;
@@ -38,7 +39,12 @@ export interface WorkedBlend {
   readonly passes: Forecast;
   readonly contrast: number;
   readonly tapeSetting: SettingThickness | null;
+  /** one of them, with the colour that is added at an end */
   readonly tape: Tape;
+  /** colours along it */
+  readonly tapeLabs: readonly Lab[];
+  /** of the colour that is added, in all tapes; 0 where none is */
+  readonly extraGrams: number;
   readonly plug: Plug;
   readonly grams: number;
 }
@@ -79,19 +85,28 @@ export function useBlend(blend: BlendAnswer, shelf: ShelfAnswer, own: MachineDto
     const layout = layoutIn({ ...plan, cuts: dragged ?? plan.cuts });
     const list = base.map((c) => c.pigment);
     const areas = areasOf(layout);
+    const tapes = plan.stack ?? 1;
+    const extraMm = plan.extraAt ? plan.extraMm ?? 0 : 0;
+    const tapeSetting = settings.find((s) => s.id === plan.tapeSettingId) ?? settings.at(-1) ?? null;
     const colours = base.map(({ shares, ...c }, i): BlendColour => {
       const area = areas[i] ?? 0;
-      const grams = (area * mm * plan.layers * c.density) / 1000;
+      const more = extraMm > 0 && i === (plan.extraAt === 'last' ? base.length - 1 : 0) ? extraMm * plan.tapeWidth * (tapeSetting?.mm ?? ASSUMED_TAPE) : 0;
+      const grams = (tapes * (area * mm * plan.layers + more) * c.density) / 1000;
       return { ...c, area, grams, perClay: shares.map(({ clayId, mass }) => ({ clayId, grams: mass * grams })) };
     });
     const contrast = streakContrast(list);
-    const tapeSetting = settings.find((s) => s.id === plan.tapeSettingId) ?? settings.at(-1) ?? null;
-    const tape = tapeOf({ width: plan.width, height: plan.height, thickness: mm * plan.layers }, plan.tapeWidth, tapeSetting?.mm ?? 0.6);
+    const plain = tapeOf({ width: plan.width, height: plan.height, thickness: mm * plan.layers }, plan.tapeWidth, tapeSetting?.mm ?? ASSUMED_TAPE);
+    const extra = plan.extraAt ? { at: plan.extraAt, length: plan.extraMm ?? 0 } : null;
+    const tape = lengthened(plain, extra);
+    const wound = stacked(tape, tapes);
+    const fade = fadeOf(layout, list);
+    const ended = plan.extraAt === 'last' ? base.at(-1) : base[0];
     return {
-      layout, colours, setting, settings, mm, contrast, tapeSetting, tape,
-      fade: fadeOf(layout, list), compensated: compensated.made, compensatedFade: compensated.fade, ruined: wronglyFolded(layout, list),
+      layout, colours, setting, settings, mm, contrast, tapeSetting, tape, fade,
+      tapeLabs: fadeWithEnd(fade, plain, extra), extraGrams: (tapes * extraMm * plan.tapeWidth * (tapeSetting?.mm ?? ASSUMED_TAPE) * (ended?.density ?? 0)) / 1000,
+      compensated: compensated.made, compensatedFade: compensated.fade, ruined: wronglyFolded(layout, list),
       passes: forecast(contrast, keptFrom(blend.counted), SHOWN_PASSES),
-      plug: plan.plug === 'rolled' ? rollUp(tape, plan.inside) : fanFold(tape, plan.fanDepth),
+      plug: plan.plug === 'rolled' ? rollUp(wound, plan.inside) : fanFold(wound, plan.fanDepth),
       grams: colours.reduce((sum, c) => sum + c.grams, 0),
     };
   }, [base, compensated, own, plan, dragged, blend.counted]);

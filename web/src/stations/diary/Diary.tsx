@@ -2,7 +2,7 @@ import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useDeferredValue, useState, type ReactElement } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { showCutter } from '#core/batch';
-import { showMass } from '#core/units';
+import { showLength, showMass, showSize, showTemperature } from '#core/units';
 import { MOST_FOUND, type DiaryAnswer } from '#contract/diary';
 import { AmountBar } from '../../parts/AmountBar.js';
 import { Chip } from '../../parts/Chip.js';
@@ -87,14 +87,21 @@ function Entry({ entry }: { readonly entry: DiaryAnswer }): ReactElement {
           <Box fontWeight={600} marginTop={1}>{b.name}</Box><Caption>revision {b.number} · free of streaks after {b.passes} passes</Caption>
         </Link>
       ))}
-      <Box borderTop="rule" paddingTop={4} maxWidth="560px">
+      {entry.sheets.map((s) => (
+        <Link key={s.sheetId} to={`/sheets/book/${s.sheetId}`} style={{ textDecoration: 'none' }}>
+          <Box height="52px" style={{ width: Math.min(420, s.form === 'sheet' ? s.lengthMm * 1.6 : 52), borderRadius: s.form === 'plug' ? '50%' : 0, background: `linear-gradient(to right, ${[...s.hexes, ...s.hexes.slice(-1)].map((h) => `#${h}`).join(', ')})` }} aria-hidden />
+          <Box fontWeight={600} marginTop={1}>{s.name}</Box><Caption>{s.form === 'sheet' ? `${showSize(s.widthMm, s.lengthMm, units)}, ${showLength(s.mm, units, true)} thick${s.rolledAt === '' ? '' : `, at ${s.rolledAt}`}` : 'wound up to a plug'} · in the sheet book</Caption>
+        </Link>
+      ))}
+      {entry.conditioned.map((c) => <Box key={c.clayId}>{c.name} folded without a crack after <b>{c.passes}</b> passes ({c.school}), in a room of {showTemperature(c.roomC, units)}.</Box>)}
+      {entry.clays.length > 0 && <Box borderTop="rule" paddingTop={4} maxWidth="560px">
         <Box as="h2" marginBottom={3}>Clay used</Box>
         <Flex as="ul" direction="column" gap={2}>
           {entry.clays.map((c) => (
             <li key={c.clayId}><Flex justifyContent="space-between" fontSize="small"><b>{c.name}</b>{showMass(c.grams, units)}</Flex><AmountBar grams={c.grams} short={0} longest={longest} hex={c.hex} /></li>
           ))}
         </Flex>
-      </Box>
+      </Box>}
       <Box maxWidth="560px"><Box as="h2" marginBottom={2}>Note</Box><Note aria-label="Note" placeholder="What to do next time?" value={text ?? entry.note} onChange={(e) => { setText(e.currentTarget.value); }} onBlur={keep} /></Box>
     </Flex>
   );

@@ -1,6 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { useState, type ReactElement } from 'react';
-import { SCHOOLS_OF_THINNING, feedPlan, thicknesses, translate, type Feed, type Thinning } from '#core/sheet';
+import type { ReactElement } from 'react';
+import { Link } from 'react-router';
+import { SCHOOLS_OF_THINNING, type Feed } from '#core/sheet';
 import { complaint, readSize, showLength, showSize } from '#core/units';
 import type { MachineDto } from '#contract';
 import { Choice } from '../../parts/Choice.js';
@@ -8,27 +9,20 @@ import { CountValue, Value } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
 import { useUnits } from '../../state/view.js';
 import { Caption } from '../../theme/pieces.js';
+import { useRollPlan, workRoll } from './rollPlan.js';
 
 const SCHOOLS = SCHOOLS_OF_THINNING.map((value) => ({ value, text: value === 'straight' ? 'straight to it' : 'one setting at a time' }));
 /** px of the drawing for a mm of thickness, at most so high. */
 const [TALL, WIDE, PER_MM] = [74, 50, 11];
 
 /** From a stack to a setting: which settings in turn, and the sheet after each. */
-export function FeedPlan({ own, pointed }: { readonly own: MachineDto; readonly pointed: number | null }): ReactElement {
+export function FeedPlan({ own }: { readonly own: MachineDto }): ReactElement {
   const units = useUnits();
-  const settings = thicknesses(own);
-  const [layers, setLayers] = useState(2);
-  const [fromId, setFrom] = useState<string | null>(null);
-  const [toId, setTo] = useState<string | null>(null);
-  const [size, setSize] = useState({ width: 60, height: 90 });
-  const [thinning, setThinning] = useState<Thinning>('one at a time');
-  const [turns, setTurns] = useState(false);
-  const from = settings.find((s) => s.id === fromId) ?? settings[Math.floor(settings.length / 3)];
-  const asked = pointed === null ? undefined : translate({ mm: pointed, sigmaMm: 0 }, own).setting;
-  const to = settings.find((s) => s.id === toId) ?? asked ?? settings[Math.floor(settings.length / 2)];
-  if (!from || !to) return <span />;
-  const mm = layers * from.mm;
-  const { byHandTo, feeds, strips } = feedPlan({ machine: own, mm, width: size.width, length: size.height, settingId: to.id, thinning, turns });
+  const roll = useRollPlan();
+  const worked = workRoll(own, roll);
+  if (!worked) return <span />;
+  const { layers, size, thinning, turns, plan } = roll;
+  const { settings, from, to, mm, feeds: { byHandTo, feeds, strips } } = worked;
   const options = settings.map((s) => ({ value: s.id, text: s.label }));
   const readSheet = (text: string): { width: number; height: number } => {
     const { width, height } = readSize(text, units);
@@ -38,7 +32,7 @@ export function FeedPlan({ own, pointed }: { readonly own: MachineDto; readonly 
   return (
     <div>
       <Box as="h2" marginBottom={2}>How to get there</Box>
-      <Box fontSize="small"><CountValue label="Sheets in the stack" value={layers} onChange={(n) => { if (Number.isInteger(n) && n > 0 && n < 13) setLayers(n); }} /> of your <Choice label="Setting of the sheets in the stack" value={from.id} options={options} onChange={setFrom} />, <Value label="Size of the stack" text={showSize(size.width, size.height, units)} read={readSheet} onChange={setSize} />, {showLength(mm, units, true)} together, to your <Choice label="Setting to end at" value={to.id} options={options} onChange={setTo} />, <Choice label="How it is thinned" value={thinning} options={SCHOOLS} onChange={setThinning} /> · <label><input type="checkbox" checked={turns} onChange={(e) => { setTurns(e.currentTarget.checked); }} style={{ accentColor: '#141414' }} /> quarter turns</label></Box>
+      <Box fontSize="small"><CountValue label="Sheets in the stack" value={layers} onChange={(n) => { if (Number.isInteger(n) && n > 0 && n < 13) plan({ layers: n }); }} /> of your <Choice label="Setting of the sheets in the stack" value={from.id} options={options} onChange={(fromId) => { plan({ fromId }); }} />, <Value label="Size of the stack" text={showSize(size.width, size.height, units)} read={readSheet} onChange={(next) => { plan({ size: next }); }} />, {showLength(mm, units, true)} together, to your <Choice label="Setting to end at" value={to.id} options={options} onChange={(toId) => { plan({ toId }); }} />, <Choice label="How it is thinned" value={thinning} options={SCHOOLS} onChange={(next) => { plan({ thinning: next }); }} /> · <label><input type="checkbox" checked={turns} onChange={(e) => { plan({ turns: e.currentTarget.checked }); }} style={{ accentColor: '#141414' }} /> quarter turns</label></Box>
       {feeds.length === 0 && byHandTo === null ? <Box fontSize="small" marginTop={2}>It is no thicker than that already.</Box> : (
         <Flex as="ol" gap={2} marginTop={3} alignItems="flex-end" wrap="wrap" aria-label="Passes">
           <Edge title="stack" mm={mm} size={showSize(size.width, size.height, units)} />
@@ -48,6 +42,7 @@ export function FeedPlan({ own, pointed }: { readonly own: MachineDto; readonly 
       )}
       {strips > 1 && <Warning>At {showLength(size.width, units)} it is wider than your rollers: cut it in {strips} strips first.</Warning>}
       {byHandTo !== null && <Warning>Too thick for your machine: roll it by hand to {showLength(byHandTo, units, true)} first.</Warning>}
+      <Box fontWeight={600} marginTop={2}><Link to="/sheets/roll">To the bench: roll it</Link></Box>
       <Caption>fold first or to the side, never last · each pass at most halves it</Caption>
     </div>
   );

@@ -53,7 +53,7 @@ export default function Sheets(): ReactElement {
           <>
             <Translator machines={all} own={own} setup={setup} onAsked={setPointed} />
             <Rule />
-            <FeedPlan own={own} pointed={pointed} />
+            <FeedPlan own={own} />
             <Rule />
             <SheetOf own={own} />
             <Rule />

@@ -8,6 +8,7 @@ import { Warning } from '../../parts/Warning.js';
 import { useUnits } from '../../state/view.js';
 import { Caption, Field } from '../../theme/pieces.js';
 import { change } from '../../wire/save.js';
+import { useRollPlan } from './rollPlan.js';
 
 type Said = { readonly asked: Asked; readonly answer: Answer } | { readonly wrong: string } | null;
 const COUNT = ['', 'one sheet', 'two sheets', 'three sheets', 'four sheets', 'five sheets', 'six sheets'];
@@ -29,7 +30,11 @@ export function Translator({ machines, own, setup, onAsked }: TranslatorProps): 
     }
   }, [text, machines, own, setup.cardMm, units]);
   const mm = said && 'asked' in said ? said.asked.mm : null;
+  const plan = useRollPlan((s) => s.plan);
+  const answerId = said && 'answer' in said && said.answer.layers === 1 ? said.answer.setting.id : null;
   useEffect(() => { onAsked(mm); }, [mm, onAsked]);
+  // what was understood is at once what the plan below leads to
+  useEffect(() => { if (answerId !== null) plan({ toId: answerId }); }, [answerId, plan]);
   const other = machines.find((m) => m.id !== own.id);
   return (
     <div>

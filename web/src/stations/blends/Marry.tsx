@@ -1,0 +1,71 @@
+import { Box } from '@chakra-ui/react';
+import { useMemo, useState, type ReactElement } from 'react';
+import { useNavigate } from 'react-router';
+import { fadeOf, marry, type Layout } from '#core/blend';
+import { deltaE, type Lab } from '#core/colour';
+import { Complaint } from '#core/units';
+import type { BlendAnswer, BlendDto, MachineDto, ShelfAnswer } from '#contract';
+import { Choice } from '../../parts/Choice.js';
+import { LengthValue } from '../../parts/Value.js';
+import { Warning } from '../../parts/Warning.js';
+import { Action, Second } from '../../theme/pieces.js';
+import { useBlendOf, useBlends } from '../../wire/queries.js';
+import { change } from '../../wire/save.js';
+import { FadeStrip } from './FadeStrip.js';
+import { layoutIn, useBlend } from './useBlend.js';
+
+interface MarryProps { readonly blend: BlendAnswer; readonly shelf: ShelfAnswer; readonly own: MachineDto | undefined }
+
+/** The end of this blend to the start of another: half a colour wheel, or a whole one. */
+export function Marry({ blend, shelf, own }: MarryProps): ReactElement | null {
+  const blends = useBlends();
+  const others = (blends.data ?? []).filter((b) => b.id !== blend.id && !b.retired);
+  const [otherId, setOther] = useState<string | null>(null);
+  const chosen = others.find((b) => b.id === otherId) ?? others[0];
+  const other = useBlendOf(chosen?.id);
+  if (others.length === 0) return null;
+  return (
+    <Box minWidth={0}>
+      <Box as="h2" marginBottom={2}>Marry it to <Choice label="The other blend" value={chosen?.id ?? ''} options={others.map((b) => ({ value: b.id, text: b.name }))} onChange={setOther} /></Box>
+      {other.data && <Married key={other.data.id} one={blend} other={other.data} shelf={shelf} own={own} />}
+    </Box>
+  );
+}
+
+function Married({ one, other, shelf, own }: { readonly one: BlendAnswer; readonly other: BlendAnswer; readonly shelf: ShelfAnswer; readonly own: MachineDto | undefined }): ReactElement {
+  const navigate = useNavigate();
+  const [overlap, setOverlap] = useState(10);
+  const [a, b] = [useBlend(one, shelf, own, null), useBlend(other, shelf, own, null)];
+  const [last, first] = [one.plan.colours.at(-1), other.plan.colours[0]];
+  const same = last?.clayId === first?.clayId && last?.revisionId === first?.revisionId;
+  const made = useMemo((): Layout | string => {
+    try {
+      return marry(layoutIn(one.plan), layoutIn(other.plan), same, overlap);
+    } catch (error) {
+      if (error instanceof Complaint) return error.message;
+      throw error;
+    }
+  }, [one.plan, other.plan, same, overlap]);
+  if (typeof a === 'string' || typeof b === 'string') return <span />;
+  const pigments = [...a.colours, ...b.colours.slice(same ? 1 : 0)].map((c) => c.pigment);
+  const fade = typeof made === 'string' ? null : fadeOf(made, pigments);
+  const joint = deltaE(a.fade.labs.at(-1) as Lab, b.fade.labs[0] as Lab);
+  const closes = deltaE(b.fade.labs.at(-1) as Lab, a.fade.labs[0] as Lab);
+  const keep = async (): Promise<void> => {
+    if (typeof made === 'string') return;
+    const dto: BlendDto = {
+      id: crypto.randomUUID(), version: 0, name: `${one.name} and ${other.name}`.slice(0, 80), note: '', retired: false,
+      plan: { ...one.plan, width: made.width, height: made.height, kind: 'free', placed: null, colours: [...one.plan.colours, ...other.plan.colours.slice(same ? 1 : 0)], cuts: made.cuts.map((points) => ({ points: [...points] })) },
+    };
+    if (await change('PUT', `/api/blends/${dto.id}`, dto)) void navigate(`/blends/${dto.id}`);
+  };
+  return (
+    <>
+      {fade ? <FadeStrip labs={fade.labs} width="100%" height={26} label="The two blends married" /> : <Warning>{String(made)}</Warning>}
+      <Box fontSize="small" marginTop={1}>
+        {same ? `Both have ${a.colours.at(-1)?.name ?? ''} at the joint: it does not show.` : <>Over <LengthValue label="Width of the joint" value={overlap} onChange={setOverlap} /> a slanting cut takes {a.colours.at(-1)?.name ?? ''} into {b.colours[0]?.name ?? ''}, ΔE {joint.toFixed(1)}.</>} {closes < 1 ? 'The wheel closes.' : <Second>From the last end back to the first it is ΔE {closes.toFixed(1)}.</Second>}
+      </Box>
+      <Action marginTop={2} disabled={typeof made === 'string'} onClick={() => { void keep(); }}>Plan them as one blend</Action>
+    </>
+  );
+}

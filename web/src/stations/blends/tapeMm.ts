@@ -1,0 +1,12 @@
+import { thicknesses } from '#core/sheet';
+import type { BlendPlanDto, MachinesAnswer } from '#contract';
+
+/** mm of a tape where no machine is known: an assumption. */
+export const ASSUMED_TAPE = 0.6;
+
+/** How thick the tape of a blend is rolled on one's own machine: the chosen setting, or the thinnest. */
+export function tapeMmOf(plan: BlendPlanDto, { machines, setup }: MachinesAnswer): number {
+  const own = machines.find((m) => m.id === setup.machineId);
+  const all = own ? thicknesses(own) : [];
+  return (all.find((s) => s.id === plan.tapeSettingId) ?? all.at(-1))?.mm ?? ASSUMED_TAPE;
+}
