@@ -5,7 +5,7 @@ import reactHooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
 /** Inside core each folder may use those before it, through their index.ts, and nothing else. */
-const CORE = ['units', 'clay', 'colour', 'picture', 'mix', 'sheet', 'blend', 'batch', 'formats'];
+const CORE = ['units', 'clay', 'colour', 'picture', 'mix', 'sheet', 'blend', 'cane', 'batch', 'formats'];
 
 /** `*` stands for anything; everything else for itself. */
 const pattern = (text) => text.replace(/[.+?^${}()|[\]\\/]/g, '\\$&').replaceAll('*', '.*');
@@ -17,7 +17,7 @@ const coreRules = CORE.map((folder, at) => ({
   files: [`core/src/${folder}/**/*.ts`],
   rules: forbid(
     ['../*', '#contract*', '#demo', ...NODE, ...SCREEN, ...CORE.slice(at).map((later) => `#core/${later}`)],
-    'Core folders import one way, each through its index.ts: units, clay, colour, picture, mix, sheet, blend, batch, formats.',
+    'Core folders import one way, each through its index.ts: units, clay, colour, picture, mix, sheet, blend, cane, batch, formats.',
   ),
 }));
 

@@ -51,6 +51,16 @@ const VIEWS = {
     await page.addStyleTag({ content: '[data-paper] { margin: 42px }' });
     await page.setViewportSize({ width: 560, height: 794 });
   },
+  'sheet-book': async () => {
+    await page.emulateMedia({ media: null });
+    await page.setViewportSize({ width: 1280, height: 800 });
+    await open('sheets/book');
+    await page.getByRole('button', { name: /^Radish flesh/ }).click();
+  },
+  conditioning: async () => {
+    await open('sheets/condition');
+    await page.getByLabel('Clay to condition').selectOption({ label: 'Aubergine, Oldrow Crumble' });
+  },
   triangle: async () => {
     await page.emulateMedia({ media: null });
     await page.setViewportSize({ width: 1280, height: 800 });

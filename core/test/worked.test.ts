@@ -1,11 +1,11 @@
 import { readFileSync } from 'node:fs';
-import { cutterOf, cuttingLayout, againstShelf, minutesFor, takeFrom } from '#core/batch';
+import { cutterOf, cuttingLayout, againstShelf, minutesFor, takeFrom, sheetLeft } from '#core/batch';
 import { conditioningOf, type Block, type Clay, type Firmness, type Kind } from '#core/clay';
 import { apart, chromaHue, deltaE, hexOf, kOverS, labOf, mixPigments, pigmentOf, readColour, reflectance, xyzOfHex, xyzOfLab, statedPigment } from '#core/colour';
 import { neutralGains } from '#core/picture';
 import { colourOf, correct, equalSteps, fewestDiscs, find, flatten, learn, nextChips, normalForm, partsOf, pigmentOfMix, openBrackets, parseNotation, printNotation, toDiscs, untilGone, type Basis, type Book, type Evidence, type Recipe } from '#core/mix';
-import { areasOf, compensate, fadeOf, forecast, fractionsAt, keptFrom, layoutOf, radiusOf, rollUp, tapeOf, unevenness, type CountedBlend, type LayoutKind } from '#core/blend';
-import { areaOfSheet, dialLabels, feedPlan, readInstruction, discVolume, massOfSheet, thicknesses, thicknessOfSheet, translate, type Machine } from '#core/sheet';
+import { areasOf, compensate, fadeOf, forecast, fractionsAt, keptFrom, layoutOf, radiusOf, rollUp, tapeOf, unevenness, type CountedBlend, type LayoutKind, marry, stripsOf } from '#core/blend';
+import { areaOfSheet, conditionPlan, dialLabels, feedPlan, gaugedByCards, gaugedByDisc, wearOf, readInstruction, discVolume, massOfSheet, thicknesses, thicknessOfSheet, translate, type Machine, type Conditioner } from '#core/sheet';
 import { readLength, readMass, readTemperature, showNumber } from '#core/units';
 
 type Dial = readonly [string, string, string];
@@ -20,6 +20,7 @@ interface Given {
   readonly chips: readonly { readonly recipe: string; readonly reads: string }[]; readonly reads: string; readonly wanted: string; readonly patch: readonly [number, number, number];
   readonly said: string; readonly layout: LayoutKind; readonly colours: readonly string[]; readonly size: readonly [number, number]; readonly pure: number; readonly at: number; readonly contrast: number; readonly counted: readonly CountedBlend[];
   readonly blend: readonly [number, number, number]; readonly tape: readonly [number, number]; readonly layers: number; readonly from: string; readonly to: string;
+  readonly cards: number; readonly cardMm: number; readonly read: readonly (readonly [string, string, number])[]; readonly roomC: number; readonly school: Conditioner; readonly took: readonly number[]; readonly overlap: number; readonly ends: readonly [readonly [number, number, number], readonly [number, number, number]];
   readonly blocks: Rows; readonly firmness: Firmness; readonly months: number; readonly minutes: number; readonly perMm: number;
 }
 interface Example { readonly name: string; readonly given: Given; readonly gives: unknown }
@@ -127,6 +128,24 @@ const MODELS: Readonly<Record<string, (given: Given) => unknown>> = {
     const mm = layers * (thicknesses(BENCH).find((s) => s.label === from)?.mm ?? 0);
     const { byHandTo, feeds } = feedPlan({ machine: BENCH, mm, width, length, settingId: to, thinning: 'straight', turns: false });
     return { byHandTo, feeds: feeds.map((f) => [f.setting.label, f.mm, f.length]) };
+  },
+  gaugedByDisc: ({ grams, cutter: [cutter], density }) => gaugedByDisc(grams, cutter, density, false),
+  gaugedByCards: ({ cards, cardMm }) => gaugedByCards(cards, cardMm),
+  wearOf: ({ read }) => wearOf({
+    readings: read.map(([settingId, takenOn, mm], i) => ({ id: String(i), settingId, takenOn, mm, sigmaMm: 0.02, way: 'calipers' })),
+  }),
+  conditionPlan: ({ firmness, months, grams, roomC, school, took }) => {
+    const { passes, steps, warnings } = conditionPlan({ lineId: 'own', firmness, months, grams, roomC, school, machine: BENCH, counted: took.map((passes) => ({ lineId: 'own', firmness, months, roomC, school, passes })) });
+    return { passes, steps: steps.map((s) => s.kind), warnings };
+  },
+  sheetLeft: ({ sheet: [widthMm, lengthMm], cutter: [width, height], count, bridge }) => {
+    const { length, pieces, scrap } = sheetLeft({ widthMm, lengthMm }, [{ cutter: cutterOf(width, height ?? null), count, bridge }]);
+    return { length, pieces, scrap };
+  },
+  stripsOf: ({ colours, strengths, count }) => stripsOf(layoutOf('pure ends', colours.length, 100, 50, 10), colours.map((c, i) => pigmentOf(c, strengths[i] ?? 1)), count).map((s) => s.quarters.join(':')),
+  marry: ({ ends: [[w1, h1, p1], [w2, h2, p2]], overlap }) => {
+    const made = marry(layoutOf('pure ends', 2, w1, h1, p1), layoutOf('pure ends', 2, w2, h2, p2), false, overlap);
+    return { size: [made.width, made.height], joint: made.cuts[1] };
   },
   fractionsAt: ({ layout, colours, size: [width, height], pure, at }) => fractionsAt(layoutOf(layout, colours.length, width, height, pure), at),
   areasOf: ({ layout, colours, size: [width, height], pure }) => areasOf(layoutOf(layout, colours.length, width, height, pure)),

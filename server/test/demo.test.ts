@@ -1,5 +1,5 @@
-import type { BatchAnswer, BatchCard, ChangesAnswer, DiaryListAnswer, MachinesAnswer, MixAnswer, MixListAnswer, ShelfAnswer } from '#contract';
-import { batches, blocks, chips, clays, idOf, lines, machines, mixes } from '#demo';
+import type { BatchAnswer, BatchCard, ChangesAnswer, DiaryListAnswer, MachinesAnswer, MixAnswer, MixListAnswer, SheetAnswer, ShelfAnswer } from '#contract';
+import { MADE_BLEND, batches, blocks, chips, clays, conditionings, idOf, lines, machines, mixes, sheetBook } from '#demo';
 import { contradictions, thicknesses } from '#core/sheet';
 import { loadDemo } from '../src/loadDemo.js';
 import { Api } from './api.js';
@@ -17,7 +17,10 @@ test('the kitchen garden is there, whole', async () => {
   const board = (await api.get<MixListAnswer>('/api/mixes?limit=500')).body;
   expect(board.cards.map((c) => c.name).sort()).toEqual(mixes.map((m) => m.name).sort());
   expect((await api.get<BatchCard[]>('/api/batches')).body).toHaveLength(batches.length);
-  expect((await api.get<DiaryListAnswer>('/api/diary')).body.total).toBe(batches.filter((b) => b.done).length);
+  expect((await api.get<DiaryListAnswer>('/api/diary')).body.total).toBe(batches.filter((b) => b.done).length + sheetBook.length + conditionings.length + 1);
+  const sheets = (await api.get<SheetAnswer[]>('/api/sheets')).body;
+  expect(sheets.filter((s) => s.form === 'sheet').map((s) => s.ofName).sort()).toEqual(sheetBook.map((s) => s.of).sort());
+  expect(sheets.filter((s) => s.form === 'plug').map((s) => s.ofName)).toEqual([MADE_BLEND.name]);
 });
 
 test('it is a beginning: nothing to take back, and loading it again changes nothing', async () => {

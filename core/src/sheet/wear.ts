@@ -54,6 +54,6 @@ export function wearOf(machine: Pick<Machine, 'readings'>): Wear | null {
 export function withoutWear(machine: Machine): readonly Reading[] {
   const wear = wearOf(machine);
   if (!wear?.sure) return machine.readings;
-  const now = daysOf(wear.to);
+  const now = Math.max(...machine.readings.filter(isDated).map((r) => daysOf(r.takenOn)));
   return machine.readings.map((r) => (isDated(r) ? { ...r, mm: r.mm * Math.exp((wear.perYear * (now - daysOf(r.takenOn))) / DAYS_A_YEAR) } : r));
 }
