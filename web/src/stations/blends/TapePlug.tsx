@@ -53,7 +53,7 @@ export const TapePlug = memo(function TapePlug({ plan, worked, own, onChange }: 
         <Box fontSize="small" marginTop={1}>{showLength(tape.width, units)} × <b>{showLength(Math.round(tape.length), units)}</b> at {showLength(tape.thickness, units, true)}</Box>
         <Caption display="block"><Choice label="Which end goes in first" value={lead} options={leads} onChange={(next) => { onChange({ lead: next }); }} /> into the rollers first{plan.lead == null ? ': the light end leaves no trace on them' : ''}</Caption>
         {plan.turning === 'cut' && <Caption display="block">cut across the fade? never: cut along it, in {Math.max(1, Math.round(plan.height / plan.tapeWidth))} strips, and lay them on each other, light on light</Caption>}
-        {feeds && feeds.feeds.length > 0 && <Caption display="block">{feeds.byHandTo !== null ? `by hand to ${showLength(feeds.byHandTo, units)}, then ` : ''}your {feeds.feeds.map((f) => f.setting.label).join(' · ')}</Caption>}
+        {feeds && feeds.feeds.length > 0 && <Caption display="block">{feeds.byHandTo !== null ? `by hand to ${showLength(feeds.byHandTo, units)}, then ` : ''}your {feeds.feeds.map((f) => `${f.setting.label} (${showLength(Math.round(f.length), units)})`).join(' · ')}, {showLength(plan.tapeWidth, units)} wide all the way</Caption>}
         {own && plan.tapeWidth > own.rollerWidthMm * WIDE && plan.tapeWidth <= own.rollerWidthMm && <Warning>This wide it splits where it goes in: press the first end thin by hand.</Warning>}
         {own && plan.tapeWidth > own.rollerWidthMm && <Warning>Your rollers are {showLength(own.rollerWidthMm, units)} wide: fold it narrower.</Warning>}
       </Box>

@@ -1,0 +1,14 @@
+export * from './backwards.js';
+export * from './cells.js';
+export * from './direction.js';
+export * from './face.js';
+export * from './judge.js';
+export * from './outline.js';
+export * from './press.js';
+export * from './program.js';
+export * from './readProgram.js';
+export * from './run.js';
+export * from './shapes.js';
+export { throughPress } from './shaping.js';
+export * from './starts.js';
+export * from './state.js';

@@ -1,0 +1,148 @@
+import { deltaE, type Lab } from '#core/colour';
+import type { Mm } from '#core/units';
+import { mapOf } from './face.js';
+import { diameterOf } from './outline.js';
+import type { Step } from './program.js';
+import type { StepResult } from './run.js';
+import type { CaneState } from './state.js';
+
+/** A cane larger than this across is too hard to reduce by hand (trade knowledge). */
+export const TOO_THICK: Mm = 110;
+/** Thinner than this it does not hold its shape in the hand: an assumption. */
+export const TOO_THIN: Mm = 3;
+/** Line spread of the eye at 30 cm, mm (docs/models.md); arm's length is 60 cm. */
+export const EYE: Mm = 0.1;
+/** Below this two colours run together (docs/models.md). */
+const TOGETHER = 5;
+/** A wall thinner than this shows what is under it where its clay is translucent or pale: an assumption. */
+const THIN_WALL: Mm = 0.25;
+const MAP = 300;
+
+export interface JudgedMaterial { readonly name: string; readonly lab: Lab; /** share of what is under it that shows through at 1 mm, 0 to 1 */ readonly clear: number; readonly lineId: string | null; readonly bakeC: number | null; readonly old: boolean; readonly crumbly: boolean }
+
+export type Warning =
+  | { readonly kind: 'feature'; readonly mm: Mm; readonly material: number; readonly at: readonly [number, number] }
+  | { readonly kind: 'together'; readonly one: number; readonly other: number; readonly deltaE: number }
+  | { readonly kind: 'thin wall'; readonly material: number; readonly mm: Mm }
+  | { readonly kind: 'too thick'; readonly step: number; readonly mm: Mm }
+  | { readonly kind: 'too thin'; readonly mm: Mm }
+  | { readonly kind: 'lengths'; readonly step: number; readonly one: Mm; readonly other: Mm }
+  | { readonly kind: 'air'; readonly step: number; readonly share: number }
+  | { readonly kind: 'old'; readonly material: number }
+  | { readonly kind: 'crumbly'; readonly material: number }
+  | { readonly kind: 'bakes'; readonly lowest: number; readonly highest: number };
+
+interface Features { readonly least: Mm; readonly material: number; readonly at: readonly [number, number]; readonly byMaterial: ReadonlyMap<number, Mm> }
+
+/**
+ * The narrowest thing of each material in a face: the tenth percentile of
+ * the shorter of its runs across and up, through every place of a map.
+ */
+export function featuresOf(state: Pick<CaneState, 'outline' | 'sample'>): Features {
+  const { frame, values } = mapOf(state, MAP);
+  const at = (i: number, j: number): number => (i < 0 || j < 0 || i >= MAP || j >= MAP ? -1 : Math.floor(values[j * MAP + i] as number));
+  const [rows, columns] = [new Uint16Array(MAP * MAP), new Uint16Array(MAP * MAP)];
+  for (let j = 0; j < MAP; j++) {
+    for (let i = 0; i < MAP;) {
+      let end = i + 1;
+      while (end < MAP && at(end, j) === at(i, j)) end++;
+      rows.fill(end - i, j * MAP + i, j * MAP + end);
+      i = end;
+    }
+  }
+  for (let i = 0; i < MAP; i++) {
+    for (let j = 0; j < MAP;) {
+      let end = j + 1;
+      while (end < MAP && at(i, end) === at(i, j)) end++;
+      for (let k = j; k < end; k++) columns[k * MAP + i] = end - j;
+      j = end;
+    }
+  }
+  const runs = new Map<number, { length: number; place: number }[]>();
+  for (let place = 0; place < values.length; place += 3) {
+    const index = Math.floor(values[place] as number);
+    if (index < 0) continue;
+    const length = Math.min(rows[place] as number, columns[place] as number);
+    const list = runs.get(index) ?? [];
+    list.push({ length, place });
+    runs.set(index, list);
+  }
+  const byMaterial = new Map<number, Mm>();
+  let [least, material, where] = [Infinity, -1, 0];
+  for (const [index, list] of runs) {
+    if (list.length < 12) continue;
+    list.sort((a, b) => a.length - b.length);
+    const tenth = list[Math.floor(list.length / 10)] as { length: number; place: number };
+    const mm = tenth.length * frame.mm;
+    byMaterial.set(index, mm);
+    if (mm < least) [least, material, where] = [mm, index, tenth.place];
+  }
+  return { least, material, byMaterial, at: [frame.left + (where % MAP) * frame.mm, frame.top - Math.floor(where / MAP) * frame.mm] };
+}
+
+/** Materials that lie side by side in a face, by their numbers. */
+export function neighboursIn(state: Pick<CaneState, 'outline' | 'sample'>): readonly (readonly [number, number])[] {
+  const { values } = mapOf(state, 160);
+  const pairs = new Map<string, readonly [number, number]>();
+  for (let place = 0; place < values.length - 160; place++) {
+    const index = Math.floor(values[place] as number);
+    for (const next of [place + 1, place + 160]) {
+      const other = Math.floor(values[next] as number);
+      if (index < 0 || other < 0 || index === other || ((place + 1) % 160 === 0 && next === place + 1)) continue;
+      const pair = index < other ? [index, other] as const : [other, index] as const;
+      pairs.set(pair.join(), pair);
+    }
+  }
+  return [...pairs.values()];
+}
+
+/** Gaps between round rods before they are squeezed, as a share of the bundle: of rods of one size, those of the closest packing. */
+const AIR = 1 - Math.PI / Math.sqrt(12);
+
+function ofSteps(results: readonly StepResult[], partLengths: (step: Step) => readonly Mm[]): Warning[] {
+  const found: Warning[] = [];
+  let thickest: Warning | null = null;
+  results.forEach(({ step, state }, i) => {
+    const before = results[i - 1]?.state;
+    if (!state) return;
+    const across = diameterOf(state.outline);
+    if (across > TOO_THICK && !(thickest && 'mm' in thickest && thickest.mm >= across)) thickest = { kind: 'too thick', step: i + 1, mm: across };
+    if (step.do === 'bundle' || step.do === 'ring') found.push({ kind: 'air', step: i + 1, share: AIR });
+    const other = before ? partLengths(step).find((length) => Math.abs(length / before.length - 1) > 0.03) : undefined;
+    if (before && other !== undefined) found.push({ kind: 'lengths', step: i + 1, one: before.length, other });
+  });
+  return thickest ? [thickest, ...found] : found;
+}
+
+/**
+ * What will go wrong with a cane at its final size, worst first.
+ * @param materials by their numbers @param partLengths lengths of the other canes that a step takes in
+ */
+export function judge(results: readonly StepResult[], materials: readonly (JudgedMaterial | undefined)[], partLengths: (step: Step) => readonly Mm[]): Warning[] {
+  const final = results.findLast((r) => r.state)?.state;
+  if (!final) return [];
+  const found: Warning[] = [];
+  const features = featuresOf(final);
+  if (features.least < 2 * EYE) found.push({ kind: 'feature', mm: features.least, material: features.material, at: features.at });
+  for (const [one, other] of neighboursIn(final)) {
+    const [a, b] = [materials[one], materials[other]];
+    if (!a || !b) continue;
+    const apart = deltaE(a.lab, b.lab);
+    if (apart < TOGETHER) found.push({ kind: 'together', one, other, deltaE: apart });
+  }
+  for (const [index, mm] of features.byMaterial) {
+    const material = materials[index];
+    if (material && mm < THIN_WALL && material.clear > 0.25) found.push({ kind: 'thin wall', material: index, mm });
+  }
+  found.push(...ofSteps(results, partLengths));
+  if (diameterOf(final.outline) < TOO_THIN) found.push({ kind: 'too thin', mm: diameterOf(final.outline) });
+  const used = [...final.amounts.keys()];
+  for (const index of used) {
+    const material = materials[index];
+    if (material?.crumbly) found.push({ kind: 'crumbly', material: index });
+    else if (material?.old) found.push({ kind: 'old', material: index });
+  }
+  const bakes = used.flatMap((index) => materials[index]?.bakeC ?? []);
+  if (bakes.length > 1 && Math.max(...bakes) - Math.min(...bakes) > 5) found.push({ kind: 'bakes', lowest: Math.min(...bakes), highest: Math.max(...bakes) });
+  return found;
+}

@@ -1,0 +1,97 @@
+import { Complaint, complaint } from '#core/units';
+import { BEGIN } from './begin.js';
+import * as joining from './joining.js';
+import { MOST_STEPS, isBegin, type Begin, type Part, type Step, type Then } from './program.js';
+import * as shaping from './shaping.js';
+import type { CaneContext, CaneState } from './state.js';
+import { templateState } from './template.js';
+
+/** The canes that a step takes in, in its order. */
+export function partsOf(step: Step): readonly Part[] {
+  switch (step.do) {
+    case 'cane': case 'stack': case 'insert': return [step.part];
+    case 'ring': return step.middle ? [step.middle] : [];
+    case 'grid': return step.others ?? [];
+    case 'bundle': return (step.others ?? []).map((o) => o.part);
+    case 'template': return step.regions.flatMap((r) => ('cane' in r.fill ? [r.fill.cane] : []));
+    default: return [];
+  }
+}
+
+/** A cane that another one uses, worked out. @throws Complaint `cane/itself`, `cane/missing` */
+export function partState(part: Part, context: CaneContext): CaneState {
+  if (!('ref' in part)) return lastOf(runSteps(part.steps, context));
+  if (context.within.includes(part.ref)) throw complaint('cane/itself', { name: part.name ?? 'A cane' });
+  const program = context.library(part.ref);
+  if (!program) throw complaint('cane/missing');
+  return lastOf(runSteps(program.steps, { ...context, within: [...context.within, part.ref] }));
+}
+
+function lastOf(results: readonly StepResult[]): CaneState {
+  const last = results.at(-1);
+  if (!last) throw complaint('cane/begin');
+  if (last.wrong) throw last.wrong;
+  return last.state as CaneState;
+}
+
+function begin(step: Begin, context: CaneContext): CaneState {
+  const parts = partsOf(step).map((p) => partState(p, context));
+  switch (step.do) {
+    case 'cane': return parts[0] as CaneState;
+    case 'template': return templateState(step, parts, context);
+    case 'log': return BEGIN.log(step, context);
+    case 'block': return BEGIN.block(step, context);
+    case 'plug': return BEGIN.plug(step, context);
+    case 'roll': return BEGIN.roll(step, context);
+    case 'loaf': return BEGIN.loaf(step, context);
+  }
+}
+
+function then(state: CaneState, step: Then, context: CaneContext): CaneState {
+  const parts = partsOf(step).map((p) => partState(p, context));
+  switch (step.do) {
+    case 'wrap': return shaping.wrap(state, step, context);
+    case 'press': return shaping.press(state, step, context);
+    case 'squeeze': return shaping.squeeze(state, step, context);
+    case 'turn': return shaping.turn(state, step, context);
+    case 'mirror': return shaping.mirror(state, step, context);
+    case 'split': return shaping.split(state, step, context);
+    case 'across': return shaping.across(state, step, context);
+    case 'reduce': return shaping.reduce(state, step, context);
+    case 'trim': return shaping.trim(state, step, context);
+    case 'slice': return shaping.slice(state, step, context);
+    case 'grid': return joining.grid(state, step, parts, context);
+    case 'pie': return joining.pie(state, step, parts, context);
+    case 'pair': return joining.pair(state, step, parts, context);
+    case 'ring': return joining.ring(state, step, parts, context);
+    case 'bundle': return joining.bundle(state, step, parts, context);
+    case 'stack': return joining.stack(state, step, parts, context);
+    case 'insert': return joining.insert(state, step, parts, context);
+  }
+}
+
+/** A step and the cane after it; or why it cannot be done, and then nothing after it can. */
+export interface StepResult { readonly step: Step; readonly state: CaneState | null; readonly wrong: Complaint | null }
+
+/**
+ * Works a cane out, step by step. A step that cannot be done carries its
+ * complaint, and those after it have no state.
+ */
+export function runSteps(steps: readonly Step[], context: CaneContext): StepResult[] {
+  let state: CaneState | null = null;
+  let stopped = false;
+  return steps.map((step, i): StepResult => {
+    if (stopped) return { step, state: null, wrong: null };
+    try {
+      if (i >= MOST_STEPS) throw complaint('cane/long', { most: MOST_STEPS });
+      if (i === 0 && !isBegin(step)) throw complaint('cane/begin');
+      if (i > 0 && isBegin(step)) throw complaint('cane/begin again', { step: i + 1 });
+      state = isBegin(step) ? begin(step, context) : then(state as CaneState, step, context);
+      return { step, state, wrong: null };
+    } catch (error) {
+      if (!(error instanceof Complaint)) throw error;
+      stopped = true;
+      return { step, state: null, wrong: error };
+    }
+  });
+}

@@ -1,0 +1,117 @@
+import { complaint, inBoth, showLength, type Mm } from '#core/units';
+import { beyond, reachOf, STEPS } from './direction.js';
+import { areaOf, clipped, diameterOf, mirrored, offset, outlineOf, scaled, turned, type Outline, type Point } from './outline.js';
+import { positive } from './begin.js';
+import { pressOf, type Press } from './press.js';
+import { shapeOutline } from './shapes.js';
+import type { Shape, Then } from './program.js';
+import { measured, numberOf, sumOf, type CaneContext, type CaneState, type Sampler } from './state.js';
+import { wobbled } from './wobble.js';
+
+type Of<K extends Then['do']> = Extract<Then, { do: K }>;
+type Change<K extends Then['do']> = (state: CaneState, step: Of<K>, context: CaneContext) => CaneState;
+
+const PER = STEPS / 4;
+
+/** A face carried back through a press. */
+export function throughPress(inner: Sampler, { cx, cy, fx, fy }: Press): Sampler {
+  return (x, y) => {
+    const sum = Math.abs(x) + Math.abs(y);
+    if (sum === 0) return inner(0, 0);
+    const p = y / sum;
+    const at = (x >= 0 ? (p >= 0 ? p : 4 + p) : 2 - p) * PER;
+    const k = at | 0;
+    const t = at - k;
+    const [x0, y0] = [cx[k] as number, cy[k] as number];
+    return inner(sum * (x0 + ((cx[k + 1] as number) - x0) * t) * fx, sum * (y0 + ((cy[k + 1] as number) - y0) * t) * fy);
+  };
+}
+
+/** A piece pressed to an outline of the same area. */
+export function pressedTo(state: CaneState, shape: Outline, turn: number): CaneState {
+  const map = pressOf(state.outline, shape, turn);
+  return { ...state, outline: map.outline, sample: throughPress(state.sample, map) };
+}
+
+export const press: Change<'press'> = (state, { to, turn }) => pressedTo(state, shapeOutline(to), turn);
+export const shapeOf = (to: Shape): Outline => shapeOutline(to);
+
+const stretched = (state: CaneState, fx: number, fy: number): CaneState => {
+  const inner = state.sample;
+  const [ix, iy] = [1 / fx, 1 / fy];
+  const k = fx * fy;
+  return {
+    ...state, outline: scaled(state.outline, fx, fy), sample: (x, y) => inner(x * ix, y * iy),
+    amounts: k === 1 ? state.amounts : new Map([...state.amounts].map(([index, area]) => [index, area * k])),
+  };
+};
+
+export const squeeze: Change<'squeeze'> = (state, { factor }) => stretched(state, positive(factor, 'The squeeze'), 1 / factor);
+
+export const turn: Change<'turn'> = (state, { degrees }) => {
+  const inner = state.sample;
+  const [c, s] = [Math.cos((degrees * Math.PI) / 180), Math.sin((degrees * Math.PI) / 180)];
+  return { ...state, outline: turned(state.outline, degrees), sample: (x, y) => inner(x * c + y * s, y * c - x * s) };
+};
+
+export const mirror: Change<'mirror'> = (state) => {
+  const inner = state.sample;
+  return { ...state, outline: mirrored(state.outline), sample: (x, y) => inner(-x, y) };
+};
+
+/** Volume is kept: as much longer as its face gets smaller. @throws Complaint `cane/larger`, `cane/shorter` */
+export const reduce: Change<'reduce'> = (state, { to, value }, context) => {
+  const now = to === 'diameter' ? diameterOf(state.outline) : state.length;
+  positive(value, to === 'diameter' ? 'The diameter' : 'The length');
+  const show = (mm: Mm): string => inBoth((system) => showLength(mm, system));
+  if (to === 'diameter' && value > now * (1 + 1e-9)) throw complaint('cane/larger', { now: show(now), wanted: show(value) });
+  if (to === 'length' && value < now * (1 - 1e-9)) throw complaint('cane/shorter', { now: show(now), wanted: show(value) });
+  const factor = to === 'diameter' ? value / now : Math.sqrt(now / value);
+  const smaller = stretched(state, factor, factor);
+  const reductions = state.reductions + 1;
+  return { ...smaller, reductions, length: state.length / (factor * factor), sample: wobbled(smaller.sample, smaller.outline, reductions, context) };
+};
+
+/** @throws Complaint `cane/trim` */
+export const trim: Change<'trim'> = (state, { each }) => {
+  if (!(each >= 0) || 2 * each >= state.length) throw complaint('cane/trim', { now: inBoth((system) => showLength(state.length, system)) });
+  return { ...state, length: state.length - 2 * each };
+};
+
+export const across: Change<'across'> = (state, { pieces }) => {
+  if (!Number.isInteger(pieces) || pieces < 2 || pieces > 400) throw complaint('cane/count', { what: 'The number of pieces', low: 2, high: 400 });
+  return { ...state, length: state.length / pieces, count: state.count * pieces };
+};
+
+/** Slices are pieces too: as many as the length gives. @throws Complaint `cane/positive`, `cane/trim` */
+export const slice: Change<'slice'> = (state, { thickness }) => {
+  const slices = Math.floor(state.length / positive(thickness, 'A slice') + 1e-9);
+  if (slices < 1) throw complaint('cane/trim', { now: inBoth((system) => showLength(state.length, system)) });
+  return { ...state, length: thickness, count: state.count * slices };
+};
+
+/** Covered with a sheet: every edge moves outwards by its thickness. */
+export const wrap: Change<'wrap'> = (state, { of, thickness }, context) => {
+  positive(thickness, 'The wrap');
+  const index = numberOf(context, of);
+  const reach = reachOf(state.outline);
+  const inner = state.sample;
+  const { outline, moved: [mx, my] } = outlineOf(offset(state.outline, thickness).points, state.outline.round);
+  const area = areaOf(outline) - areaOf(state.outline);
+  const sample: Sampler = (x, y) => (beyond(reach, x + mx, y + my) <= 1 ? inner(x + mx, y + my) : index);
+  return { ...state, outline, sample, amounts: sumOf([state.amounts, 1], [new Map([[index, area]]), 1]) };
+};
+
+/** Cut lengthwise through the middle in equal parts, of which all are alike where the face is. One of them goes on. */
+export const split: Change<'split'> = (state, { parts, degrees }) => {
+  if (!Number.isInteger(parts) || parts < 2 || parts > 24) throw complaint('cane/count', { what: 'The number of parts', low: 2, high: 24 });
+  const [from, to] = [(degrees * Math.PI) / 180, ((degrees + 360 / parts) * Math.PI) / 180];
+  // left of the first cut, right of the second
+  let points: readonly Point[] = clipped(state.outline.points, Math.sin(from), -Math.cos(from), 0);
+  if (parts > 2) points = clipped(points, -Math.sin(to), Math.cos(to), 0);
+  const { outline, moved: [mx, my] } = outlineOf(points);
+  const inner = state.sample;
+  const sample: Sampler = (x, y) => inner(x + mx, y + my);
+  return { ...state, outline, sample, count: state.count * parts, amounts: measured(sample, outline) };
+};
+

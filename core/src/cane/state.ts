@@ -1,0 +1,78 @@
+import type { Mm, Mm2 } from '#core/units';
+import { beyond, reachOf } from './direction.js';
+import { areaOf, extentOf, type Outline } from './outline.js';
+import type { MaterialKey, Program } from './program.js';
+
+/**
+ * What lies at a point of a face: the number of a material, and behind the
+ * point, for a blend, the place along its fade (0 to just under 1). The
+ * point is taken to lie within the outline.
+ */
+export type Sampler = (x: Mm, y: Mm) => number;
+
+/** Place along a fade that still belongs to its material's number. */
+export const FADE = 0.9995;
+
+/** A cane between two steps: one piece of it, of which there are `count`. */
+export interface CaneState {
+  readonly outline: Outline;
+  readonly length: Mm;
+  readonly count: number;
+  readonly sample: Sampler;
+  /** mm² of each material in the face of one piece, by its number */
+  readonly amounts: ReadonlyMap<number, Mm2>;
+  /** how often it was reduced, for hands that wobble */
+  readonly reductions: number;
+}
+
+/** What a program is worked out with. */
+export interface CaneContext {
+  /** numbers of the materials, in the order they were met */
+  readonly materials: MaterialKey[];
+  /** canes that others use, by reference */
+  readonly library: (ref: string) => Program | undefined;
+  /** 0: hands of a machine; 1: honest hands */
+  readonly wobble: number;
+  readonly seed: number;
+  /** canes that are being worked out, so that none can contain itself */
+  readonly within: readonly string[];
+}
+
+export const contextOf = (library: CaneContext['library'] = () => undefined, wobble = 0, seed = 1): CaneContext => ({ materials: [], library, wobble, seed, within: [] });
+
+export function numberOf({ materials }: CaneContext, key: MaterialKey): number {
+  const known = materials.indexOf(key);
+  return known >= 0 ? known : materials.push(key) - 1;
+}
+
+export const one = (index: number, area: Mm2): ReadonlyMap<number, Mm2> => new Map([[index, area]]);
+
+/** Sums of amounts, each times a factor. */
+export function sumOf(...parts: readonly (readonly [ReadonlyMap<number, Mm2>, number])[]): ReadonlyMap<number, Mm2> {
+  const sum = new Map<number, Mm2>();
+  for (const [amounts, times] of parts) for (const [index, area] of amounts) sum.set(index, (sum.get(index) ?? 0) + area * times);
+  return sum;
+}
+
+/** Points along each side of the grid that a face is measured with. */
+const GRID = 320;
+
+/** mm² of each material in a face, measured on a grid where it cannot be worked out; they sum to its area. */
+export function measured(sample: Sampler, outline: Outline): ReadonlyMap<number, Mm2> {
+  const { left, bottom, width, height } = extentOf(outline);
+  const reach = reachOf(outline);
+  const counts = new Map<number, number>();
+  let whole = 0;
+  for (let j = 0; j < GRID; j++) {
+    const y = bottom + ((j + 0.5) / GRID) * height;
+    for (let i = 0; i < GRID; i++) {
+      const x = left + ((i + 0.5) / GRID) * width;
+      if (beyond(reach, x, y) > 1) continue;
+      const index = Math.floor(sample(x, y));
+      counts.set(index, (counts.get(index) ?? 0) + 1);
+      whole++;
+    }
+  }
+  const area = areaOf(outline);
+  return new Map([...counts].map(([index, n]) => [index, (n / Math.max(1, whole)) * area]));
+}

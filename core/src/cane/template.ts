@@ -1,0 +1,72 @@
+import { complaint } from '#core/units';
+import { positive } from './begin.js';
+import { areaOf, extentOf, outlineOf, signedArea, type Point } from './outline.js';
+import { pressedTo } from './shaping.js';
+import type { Begin, Region } from './program.js';
+import { FADE, measured, numberOf, type CaneContext, type CaneState, type Sampler } from './state.js';
+
+const MOST_REGIONS = 400;
+
+/** Even-odd: whether a point lies in a polygon of any kind. */
+function inside(points: Float64Array, x: number, y: number): boolean {
+  let within = false;
+  for (let i = 0, j = points.length - 2; i < points.length; j = i, i += 2) {
+    const [yi, yj] = [points[i + 1] as number, points[j + 1] as number];
+    if ((yi > y) === (yj > y)) continue;
+    const [xi, xj] = [points[i] as number, points[j] as number];
+    if (x < ((xj - xi) * (y - yi)) / (yj - yi) + xi) within = !within;
+  }
+  return within;
+}
+
+interface Filled { readonly points: Float64Array; readonly left: number; readonly right: number; readonly bottom: number; readonly top: number; readonly sample: Sampler }
+
+/** What fills a region, in the coordinates of the template. */
+function fillOf(region: Region, part: CaneState | undefined, context: CaneContext): Sampler {
+  const { fill } = region;
+  if ('of' in fill) {
+    const index = numberOf(context, fill.of);
+    return () => index;
+  }
+  const [c, s] = [Math.cos((fill.degrees * Math.PI) / 180), Math.sin((fill.degrees * Math.PI) / 180)];
+  if ('blend' in fill) {
+    const index = numberOf(context, fill.blend);
+    const along = region.points.map(([x, y]) => x * c + y * s);
+    const [from, to] = [Math.min(...along), Math.max(...along)];
+    return (x, y) => index + FADE * Math.min(1, Math.max(0, (x * c + y * s - from) / (to - from)));
+  }
+  if (!part) throw complaint('cane/missing');
+  // another cane is pressed into the region, whatever its size
+  const { outline, moved: [mx, my] } = outlineOf(region.points);
+  const pressed = pressedTo(part, outline, fill.degrees);
+  const factor = Math.sqrt(areaOf(pressed.outline) / areaOf(outline));
+  return (x, y) => pressed.sample((x - mx) * factor, (y - my) * factor);
+}
+
+/**
+ * A drawing decides the regions: the first is the ground and the outline,
+ * the others lie on it, later ones on top.
+ * @param parts canes of the regions that are filled with one, in their order
+ */
+export function templateState({ regions, length }: Extract<Begin, { do: 'template' }>, parts: readonly CaneState[], context: CaneContext): CaneState {
+  const [ground] = regions;
+  if (!ground || regions.length > MOST_REGIONS) throw complaint('cane/regions');
+  positive(length, 'The length');
+  const { outline, moved: [mx, my] } = outlineOf(ground.points);
+  let used = 0;
+  const filled = regions.map((region): Filled => {
+    if (region.points.length < 3 || Math.abs(signedArea(region.points)) < 1e-9) throw complaint('cane/outline');
+    const { left, right, bottom, top } = extentOf({ points: region.points, round: false });
+    return { left, right, bottom, top, points: Float64Array.from(region.points.flatMap((p: Point) => [...p])), sample: fillOf(region, 'cane' in region.fill ? parts[used++] : undefined, context) };
+  });
+  const above = filled.slice(1).reverse();
+  const base = filled[0] as Filled;
+  const sample: Sampler = (x, y) => {
+    const [px, py] = [x + mx, y + my];
+    for (const region of above) {
+      if (px >= region.left && px <= region.right && py >= region.bottom && py <= region.top && inside(region.points, px, py)) return region.sample(px, py);
+    }
+    return base.sample(px, py);
+  };
+  return { outline, length, count: 1, sample, reductions: 0, amounts: measured(sample, outline) };
+}
