@@ -116,6 +116,7 @@ export class BlendDoneDto {
 /** GET /api/blends */
 export interface BlendCard {
   readonly id: string;
+  readonly revisionId: string;
   readonly name: string;
   readonly retired: boolean;
   readonly plan: BlendPlanDto;

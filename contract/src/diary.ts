@@ -31,6 +31,7 @@ export interface DiaryAnswer extends DiaryCard {
     readonly notation: string; readonly hex: string; readonly grams: number;
   }[];
   readonly blends: readonly { readonly blendId: string; readonly name: string; readonly number: number; readonly passes: number; readonly hexes: readonly string[] }[];
+  readonly canes: readonly { readonly caneId: string; readonly name: string; readonly number: number; readonly diameterMm: number; readonly lengthMm: number; readonly lostMm: number; readonly slices: number; readonly pictureId: string | null }[];
   readonly sheets: readonly { readonly sheetId: string; readonly name: string; readonly rolledAt: string; readonly mm: number; readonly widthMm: number; readonly lengthMm: number; readonly form: 'sheet' | 'plug' | 'fan'; readonly hexes: readonly string[] }[];
   readonly conditioned: readonly { readonly clayId: string; readonly name: string; readonly school: string; readonly passes: number; readonly roomC: number }[];
   readonly clays: readonly { readonly clayId: string; readonly name: string; readonly hex: string; readonly grams: number }[];

@@ -1,6 +1,7 @@
 import 'reflect-metadata';
 export * from './batches.js';
 export * from './blends.js';
+export * from './canes.js';
 export * from './changes.js';
 export * from './devices.js';
 export * from './diary.js';

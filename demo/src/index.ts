@@ -1,6 +1,7 @@
 export { idOf } from './id.js';
 export * from './batches.js';
 export * from './blends.js';
+export * from './canes.js';
 export * from './chips.js';
 export * from './machines.js';
 export * from './mixes.js';

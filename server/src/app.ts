@@ -12,6 +12,7 @@ import { sameMachine } from './access/sameMachine.js';
 import { validation } from './access/validation.js';
 import { BatchesModule } from './batches/batches.module.js';
 import { BlendsModule } from './blends/blends.module.js';
+import { CanesModule } from './canes/canes.module.js';
 import { ChangesModule } from './changes/changes.module.js';
 import { DbModule } from './db/db.module.js';
 import { projectRoot } from './db/root.js';
@@ -40,7 +41,7 @@ class AppModule {
   static at(file: string): DynamicModule {
     return {
       module: AppModule,
-      imports: [DbModule.at(file), MixesModule, PalettesModule, ShelfModule, SheetsModule, BlendsModule, SheetBookModule, BatchesModule, DiaryModule, LearningModule, DevicesModule, ExchangeModule, ChangesModule],
+      imports: [DbModule.at(file), MixesModule, PalettesModule, ShelfModule, SheetsModule, BlendsModule, CanesModule, SheetBookModule, BatchesModule, DiaryModule, LearningModule, DevicesModule, ExchangeModule, ChangesModule],
       controllers: [HealthController],
     };
   }

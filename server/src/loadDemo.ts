@@ -1,9 +1,11 @@
 import { randomUUID } from 'node:crypto';
 import type { INestApplicationContext } from '@nestjs/common';
-import { CUTTING, MADE_BLEND, PALETTE, PALETTE_CAST, PHOTOGRAPH, batches, blends, blocks, chips, clays, conditionings, idOf, lines, machines, mixes, photograph, setup, sheetBook } from '#demo';
+import { CUTTING, MADE_BLEND, PALETTE, PALETTE_CAST, PHOTOGRAPH, batches, blends, blocks, canes, chips, clays, conditionings, idOf, lines, machines, mixes, photograph, setup, sheetBook } from '#demo';
 import type { BatchDto, LayerDto } from '#contract';
 import { BatchesService } from './batches/batches.service.js';
+import { PROGRAM_VERSION, STARTING_POINTS } from '#core/cane';
 import { BlendsService } from './blends/blends.service.js';
+import { CanesService } from './canes/canes.service.js';
 import { DB } from './db/db.module.js';
 import type { Db } from './db/open.js';
 import { changes } from './db/schema.js';
@@ -93,6 +95,12 @@ export async function loadDemo(app: INestApplicationContext): Promise<void> {
     version: straw.version, entryId: idOf(`entry ${MADE_BLEND.name}`), madeOn: MADE_BLEND.on, note: 'rolled up at once', passes: MADE_BLEND.passes, used: [],
     sheet: { id: idOf(`plug ${MADE_BLEND.name}`), version: 0, name: MADE_BLEND.name, note: '', form: 'plug', widthMm: MADE_BLEND.diameter, lengthMm: MADE_BLEND.height, mm: MADE_BLEND.diameter, layers: 1, grams: MADE_BLEND.grams, cuts: [], gone: false, inside: 'first' },
   });
+  const keyOf = (of: string): string => { const { clayId, revisionId } = layer(of, '3', ''); return clayId === null ? `mix:${revisionId ?? ''}` : `clay:${clayId}`; };
+  for (const { name, start, slices, sliceMm, note, fade, dark, light, strong } of canes) {
+    const revisionId = (await app.get(BlendsService).cards()).find((b) => b.name === fade)?.revisionId ?? '';
+    const steps = STARTING_POINTS.find((s) => s.id === start)?.steps({ dark: keyOf(dark), light: keyOf(light), strong: keyOf(strong), second: keyOf(dark), glass: [keyOf('Clearpane')], fade: `blend:${revisionId}` }) ?? [];
+    await app.get(CanesService).save(made(), { id: idOf(`cane ${name}`), version: 0, name, note, retired: false, program: { version: PROGRAM_VERSION, steps }, slices, sliceMm, trimming: 'once at the end', ends: null });
+  }
   // the scenario is a beginning: nothing before it to take back
   await app.get<Db>(DB).delete(changes);
 }

@@ -13,19 +13,19 @@ import { useKeepLearning } from './workers/useLearning.js';
 import { redo, undo } from './wire/save.js';
 
 export const STATIONS = [
-  ['shelf', 'Shelf'], ['mixes', 'Mixes'], ['sheets', 'Sheets'], ['blends', 'Blends'], ['batches', 'Batches'], ['bench', 'Bench'], ['diary', 'Diary'],
+  ['shelf', 'Shelf'], ['mixes', 'Mixes'], ['sheets', 'Sheets'], ['blends', 'Blends'], ['canes', 'Canes'], ['batches', 'Batches'], ['bench', 'Bench'], ['diary', 'Diary'],
 ] as const;
 
 const StationLink = chakra(NavLink, {
   base: {
-    fontFamily: 'heading', fontSize: 'h2', textDecoration: 'none', paddingX: '13px', '@media (max-width: 1200px)': { paddingX: '4px', fontSize: '16px', gap: '4px' }, height: '56px', display: 'inline-flex', alignItems: 'center', gap: 2,
+    fontFamily: 'heading', fontSize: 'h2', textDecoration: 'none', paddingX: '9px', '@media (max-width: 1200px)': { paddingX: '3px', fontSize: '15px', gap: '3px' }, height: '56px', display: 'inline-flex', alignItems: 'center', gap: 2,
     borderBottom: '9px solid transparent', paddingTop: '9px',
     '&.active': { fontWeight: 700, borderBottomColor: 'ink' }, _hover: { borderBottomColor: 'hairline' },
   },
 });
 
 /** Words there is room for only on a wide screen; the key stays. */
-const Wide = chakra('span', { base: { '@media (max-width: 1200px)': { display: 'none' } } });
+const Wide = chakra('span', { base: { '@media (max-width: 1360px)': { display: 'none' } } });
 
 const Switch = chakra('button', { base: { display: 'inline-flex', gap: 1, alignItems: 'center', fontSize: 'small', whiteSpace: 'nowrap' } });
 

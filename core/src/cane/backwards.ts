@@ -6,6 +6,11 @@ import type { CaneContext, CaneState } from './state.js';
 
 /** Diameters that are lost at each end of a reduced cane: an assumption until somebody has measured. */
 export const ASSUMED_ENDS = 1;
+/** Ends that were lost so far: the mean, with the assumption counting as two canes. */
+export function learnedEnds(made: readonly { readonly lostMm: Mm; readonly diameterMm: Mm }[]): { readonly ends: number; readonly from: number } {
+  const own = made.filter((m) => m.diameterMm > 0).map((m) => m.lostMm / (2 * m.diameterMm));
+  return { ends: (own.reduce((a, b) => a + b, 0) + 2 * ASSUMED_ENDS) / (own.length + 2), from: own.length };
+}
 export const TRIMMINGS = ['once at the end', 'at every reduction'] as const;
 export type Trimming = (typeof TRIMMINGS)[number];
 

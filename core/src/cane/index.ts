@@ -8,6 +8,7 @@ export * from './press.js';
 export * from './program.js';
 export * from './readProgram.js';
 export * from './run.js';
+export * from './scaleStart.js';
 export * from './shapes.js';
 export { throughPress } from './shaping.js';
 export * from './starts.js';

@@ -14,16 +14,16 @@ export const TOO_THIN: Mm = 3;
 export const EYE: Mm = 0.1;
 /** Below this two colours run together (docs/models.md). */
 const TOGETHER = 5;
-/** A wall thinner than this shows what is under it where its clay is translucent or pale: an assumption. */
-const THIN_WALL: Mm = 0.25;
+/** Nobody takes what is thicker than this for a wall. */
+const THIN_WALL: Mm = 0.6;
 const MAP = 300;
 
-export interface JudgedMaterial { readonly name: string; readonly lab: Lab; /** share of what is under it that shows through at 1 mm, 0 to 1 */ readonly clear: number; readonly lineId: string | null; readonly bakeC: number | null; readonly old: boolean; readonly crumbly: boolean }
+export interface JudgedMaterial { readonly lab: Lab; /** mm of a wall that hides what is under it */ readonly hides: Mm; readonly bakeC: number | null; readonly old: boolean; readonly crumbly: boolean }
 
 export type Warning =
   | { readonly kind: 'feature'; readonly mm: Mm; readonly material: number; readonly at: readonly [number, number] }
   | { readonly kind: 'together'; readonly one: number; readonly other: number; readonly deltaE: number }
-  | { readonly kind: 'thin wall'; readonly material: number; readonly mm: Mm }
+  | { readonly kind: 'thin wall'; readonly material: number; readonly mm: Mm; readonly hides: Mm }
   | { readonly kind: 'too thick'; readonly step: number; readonly mm: Mm }
   | { readonly kind: 'too thin'; readonly mm: Mm }
   | { readonly kind: 'lengths'; readonly step: number; readonly one: Mm; readonly other: Mm }
@@ -132,7 +132,7 @@ export function judge(results: readonly StepResult[], materials: readonly (Judge
   }
   for (const [index, mm] of features.byMaterial) {
     const material = materials[index];
-    if (material && mm < THIN_WALL && material.clear > 0.25) found.push({ kind: 'thin wall', material: index, mm });
+    if (material && mm < THIN_WALL && mm < material.hides) found.push({ kind: 'thin wall', material: index, mm, hides: material.hides });
   }
   found.push(...ofSteps(results, partLengths));
   if (diameterOf(final.outline) < TOO_THIN) found.push({ kind: 'too thin', mm: diameterOf(final.outline) });

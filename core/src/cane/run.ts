@@ -76,11 +76,14 @@ export interface StepResult { readonly step: Step; readonly state: CaneState | n
 /**
  * Works a cane out, step by step. A step that cannot be done carries its
  * complaint, and those after it have no state.
+ * @param known the first steps, worked out before with the same context
  */
-export function runSteps(steps: readonly Step[], context: CaneContext): StepResult[] {
-  let state: CaneState | null = null;
+export function runSteps(steps: readonly Step[], context: CaneContext, known: readonly StepResult[] = []): StepResult[] {
+  let state: CaneState | null = known.at(-1)?.state ?? null;
   let stopped = false;
   return steps.map((step, i): StepResult => {
+    const before = known[i];
+    if (before) return before;
     if (stopped) return { step, state: null, wrong: null };
     try {
       if (i >= MOST_STEPS) throw complaint('cane/long', { most: MOST_STEPS });

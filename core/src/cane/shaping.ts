@@ -109,9 +109,12 @@ export const split: Change<'split'> = (state, { parts, degrees }) => {
   // left of the first cut, right of the second
   let points: readonly Point[] = clipped(state.outline.points, Math.sin(from), -Math.cos(from), 0);
   if (parts > 2) points = clipped(points, -Math.sin(to), Math.cos(to), 0);
-  const { outline, moved: [mx, my] } = outlineOf(points);
+  const { outline: piece, moved: [mx, my] } = outlineOf(points);
+  // each part is taken to be the mean of all of them, so that no clay is lost between the cuts
+  const mean = Math.sqrt(areaOf(state.outline) / parts / areaOf(piece));
+  const outline = scaled(piece, mean);
   const inner = state.sample;
-  const sample: Sampler = (x, y) => inner(x + mx, y + my);
+  const sample: Sampler = (x, y) => inner(x / mean + mx, y / mean + my);
   return { ...state, outline, sample, count: state.count * parts, amounts: measured(sample, outline) };
 };
 

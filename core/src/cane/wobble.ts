@@ -3,7 +3,7 @@ import { diameterOf, type Outline } from './outline.js';
 import type { CaneContext, Sampler } from './state.js';
 
 /** Share of the diameter by which honest hands move a point at each reduction: an assumption. */
-const FAR = 0.03;
+const FAR = 0.045;
 const WAVES = 4;
 
 /** Radius of the largest circle about the centre that lies within. */

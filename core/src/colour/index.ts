@@ -11,3 +11,4 @@ export * from './pigment.js';
 export { hexOf, labOfLinear, linearOfLab, readHex, xyzOfHex } from './srgb.js';
 export { readColour, showLab } from './readColour.js';
 export { reflectanceOf } from './upsample.js';
+export * from './showThrough.js';

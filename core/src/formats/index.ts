@@ -1,4 +1,5 @@
 export { writeAse } from './ase.js';
+export * from './cane.js';
 export { writeCss } from './css.js';
 export { writeColourCsv, writeMixCsv } from './csv.js';
 export { MOST_FILE_MIXES, fewFaults, type ColourFile, type Fault, type FileContent, type MixLine, type MixOut, type NamedColour } from './files.js';

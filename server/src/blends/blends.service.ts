@@ -4,7 +4,7 @@ import { flatOf } from '#core/batch';
 import { areasOf, checkLayout, streakContrast } from '#core/blend';
 import { colourOf, pigmentOfMix } from '#core/mix';
 import { Complaint } from '#core/units';
-import type { BlendAnswer, BlendCard, BlendColourDto, BlendDoneDto, BlendDto, BlendPlanDto } from '#contract';
+import type { BlendInside, BlendAnswer, BlendCard, BlendColourDto, BlendDoneDto, BlendDto, BlendPlanDto } from '#contract';
 import { checkVersion, inUse, notThere, refused } from '../access/problem.js';
 import { Journal, type Row } from '../db/journal.js';
 import { MixesService } from '../mixes/mixes.service.js';
@@ -30,10 +30,10 @@ export class BlendsService {
 
   async cards(): Promise<BlendCard[]> {
     return Promise.all((await this.store.all()).map(async ({ id, name, retired }) => {
-      const { plan } = await this.newest(id);
+      const { plan, id: revisionId } = await this.newest(id);
       const sources = plan.colours.map(sourceOf);
       return {
-        id, name, retired, plan,
+        id, revisionId, name, retired, plan,
         hexes: sources.map((of) => colourOf(flatOf(of, this.studio), 'baked', this.studio.pigments).hex),
         names: sources.map((of) => ('clay' in of ? this.studio.clay(of.clay)?.name ?? '' : this.studio.nameOf(of.revision))),
       };
@@ -81,6 +81,8 @@ export class BlendsService {
       await checkVersion(blend.name, blend.version, version, () => this.open(id));
       const revisions = await this.store.revisionsOf(id);
       if ((await this.store.madeOf(revisions.map((r) => r.id))).size > 0) throw inUse(`${blend.name} was made and stands in the diary. Retire it instead.`);
+      const inside = await this.store.canesUsing(revisions.map((r) => r.id));
+      if (inside.length > 0) throw inUse(`${blend.name} is used by ${inside.map((c) => `the cane ${c}`).join(', ')}. Take it out there first.`);
       draft.remove('blendColour', await this.store.coloursOf(revisions.map((r) => r.id)));
       draft.remove('blendRevision', revisions);
       draft.remove('blend', [blend]);
@@ -124,6 +126,15 @@ export class BlendsService {
       blendId: blend.id, name: blend.name, number: revision.number, hexes: flats.map((f) => colourOf(f, 'baked', this.studio.pigments).hex),
       density: flats.reduce((sum, f) => sum + f.density, 0) / Math.max(1, flats.length),
     };
+  }
+
+  /** A blend as its revision has it, for the canes that its plug is in. */
+  async inside(revisionId: string): Promise<BlendInside | null> {
+    const revision = await this.store.revision(revisionId);
+    const blend = revision && (await this.store.all()).find((b) => b.id === revision.blendId);
+    if (!blend) return null;
+    const colours = (await this.store.coloursOf([revisionId])).map(({ clayId, revisionId: mix }) => ({ clayId, revisionId: mix }));
+    return { revisionId, blendId: blend.id, name: blend.name, plan: { ...revision.shape, settingId: revision.settingId, tapeSettingId: revision.tapeSettingId, colours } };
   }
 
   private async newest(blendId: string): Promise<{ readonly plan: BlendPlanDto; readonly number: number; readonly id: string; readonly made: boolean }> {

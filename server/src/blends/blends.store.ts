@@ -3,7 +3,7 @@ import { asc, desc, eq, inArray } from 'drizzle-orm';
 import { DB } from '../db/db.module.js';
 import type { Row } from '../db/journal.js';
 import type { Db } from '../db/open.js';
-import { blendColours, blendRevisions, blends, entryBlends, settings } from '../db/schema.js';
+import { blendColours, blendRevisions, blends, caneRevisions, caneUses, canes, entryBlends, settings } from '../db/schema.js';
 
 @Injectable()
 export class BlendsStore {
@@ -32,6 +32,13 @@ export class BlendsStore {
   async madeOf(revisionIds: readonly string[]): Promise<Set<string>> {
     const rows = await this.db.selectDistinct({ id: entryBlends.blendRevisionId }).from(entryBlends).where(inArray(entryBlends.blendRevisionId, [...revisionIds]));
     return new Set(rows.map((r) => r.id));
+  }
+
+  async canesUsing(revisionIds: readonly string[]): Promise<string[]> {
+    const rows = await this.db.selectDistinct({ name: canes.name }).from(caneUses)
+      .innerJoin(caneRevisions, eq(caneRevisions.id, caneUses.caneRevisionId)).innerJoin(canes, eq(canes.id, caneRevisions.caneId))
+      .where(inArray(caneUses.blendRevisionId, [...revisionIds]));
+    return rows.map((r) => r.name);
   }
 
   counted(): Promise<{ contrast: number; passes: number }[]> {

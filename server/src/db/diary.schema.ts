@@ -3,7 +3,7 @@ import type { Firmness } from '#core/clay';
 import type { Learned } from '#core/mix';
 import type { Conditioner } from '#core/sheet';
 import type { SheetDto } from '#contract';
-import { batches, blendRevisions, clays, id, revisions, version } from './plans.schema.js';
+import { batches, blendRevisions, caneRevisions, clays, id, pictures, revisions, version } from './plans.schema.js';
 
 /** What was really made and learned: the diary with all that hangs on it. */
 export const entries = sqliteTable('entry', {
@@ -91,3 +91,15 @@ export const entryConditionings = sqliteTable('entry_conditioning', {
   passes: integer('passes').notNull(),
   grams: real('grams').notNull(),
 }, (t) => [index('entry_conditioning_entry').on(t.entryId), index('entry_conditioning_clay').on(t.clayId)]);
+
+/** A cane that was made: how it came out, and what its ends cost. */
+export const entryCanes = sqliteTable('entry_cane', {
+  id: id(),
+  entryId: text('entry_id').notNull().references(() => entries.id),
+  caneRevisionId: text('cane_revision_id').notNull().references(() => caneRevisions.id),
+  diameterMm: real('diameter_mm').notNull(),
+  lengthMm: real('length_mm').notNull(),
+  lostMm: real('lost_mm').notNull(),
+  slices: integer('slices').notNull(),
+  pictureId: text('picture_id').references(() => pictures.id),
+}, (t) => [index('entry_cane_entry').on(t.entryId), index('entry_cane_revision').on(t.caneRevisionId)]);

@@ -2,6 +2,7 @@ import type { Stage } from '#core/colour';
 import { integer, index, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import type { Firmness, Kind } from '#core/clay';
 import type { Basis, ChipWay } from '#core/mix';
+import type { Program, Trimming } from '#core/cane';
 import type { ReadingWay } from '#core/sheet';
 import type { BlendPlanDto } from '#contract';
 
@@ -203,3 +204,33 @@ export const layers = sqliteTable('layer', {
   revisionId: text('revision_id').references(() => revisions.id),
   settingId: text('setting_id').notNull().references(() => settings.id),
 }, (t) => [index('layer_piece').on(t.pieceId), index('layer_revision').on(t.revisionId)]);
+
+export const canes = sqliteTable('cane', {
+  id: id(), version: version(),
+  name: text('name').notNull(),
+  note: text('note').notNull(),
+  retired: integer('retired', { mode: 'boolean' }).notNull(),
+});
+
+/** The steps of a cane, and what is wanted of it. */
+export const caneRevisions = sqliteTable('cane_revision', {
+  id: id(),
+  caneId: text('cane_id').notNull().references(() => canes.id),
+  number: integer('number').notNull(),
+  createdAt: text('created_at').notNull(),
+  program: text('program', { mode: 'json' }).$type<Program>().notNull(),
+  slices: integer('slices').notNull(),
+  sliceMm: real('slice_mm').notNull(),
+  trimming: text('trimming').$type<Trimming>().notNull(),
+  ends: real('ends'),
+}, (t) => [uniqueIndex('cane_revision_number').on(t.caneId, t.number)]);
+
+/** What the steps of a revision name, so that it cannot be taken from under them. */
+export const caneUses = sqliteTable('cane_use', {
+  id: id(),
+  caneRevisionId: text('cane_revision_id').notNull().references(() => caneRevisions.id),
+  clayId: text('clay_id').references(() => clays.id),
+  revisionId: text('revision_id').references(() => revisions.id),
+  blendRevisionId: text('blend_revision_id').references(() => blendRevisions.id),
+  innerId: text('inner_id').references(() => caneRevisions.id),
+}, (t) => [index('cane_use_revision').on(t.caneRevisionId), index('cane_use_clay').on(t.clayId), index('cane_use_mix').on(t.revisionId), index('cane_use_blend').on(t.blendRevisionId), index('cane_use_inner').on(t.innerId)]);

@@ -1,7 +1,7 @@
 import { integer, index, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import { entries, entryBlends, entryConditionings, entryMixes, entryPieces, entryTakings, sheets } from './diary.schema.js';
+import { entries, entryBlends, entryCanes, entryConditionings, entryMixes, entryPieces, entryTakings, sheets } from './diary.schema.js';
 import {
-  batches, benchSetup, blendColours, blendRevisions, blends, blocks, chips, clays, id, ingredients, layers, lines, machines, mixes, palettes, pictures, pieces, readings, revisions, settings, swatches,
+  batches, benchSetup, blendColours, blendRevisions, blends, blocks, caneRevisions, caneUses, canes, chips, clays, id, ingredients, layers, lines, machines, mixes, palettes, pictures, pieces, readings, revisions, settings, swatches,
 } from './plans.schema.js';
 
 /** The single description of the tables. */
@@ -38,8 +38,9 @@ export const TABLES = {
   picture: pictures, palette: palettes, swatch: swatches,
   machine: machines, setting: settings, reading: readings, benchSetup,
   blend: blends, blendRevision: blendRevisions, blendColour: blendColours,
+  cane: canes, caneRevision: caneRevisions, caneUse: caneUses,
   batch: batches, piece: pieces, layer: layers,
   entry: entries, entryPiece: entryPieces, entryMix: entryMixes, entryTaking: entryTakings, entryBlend: entryBlends,
-  sheet: sheets, entryConditioning: entryConditionings,
+  sheet: sheets, entryConditioning: entryConditionings, entryCane: entryCanes,
 } as const;
 export type TableName = keyof typeof TABLES;

@@ -1,9 +1,10 @@
 import { Module } from '@nestjs/common';
 import { BlendsModule } from '../blends/blends.module.js';
+import { CanesModule } from '../canes/canes.module.js';
 import { SheetBookModule } from '../sheetBook/sheetBook.module.js';
 import { DiaryController } from './diary.controller.js';
 import { DiaryService } from './diary.service.js';
 import { DiaryStore } from './diary.store.js';
 
-@Module({ imports: [BlendsModule, SheetBookModule], controllers: [DiaryController], providers: [DiaryService, DiaryStore] })
+@Module({ imports: [BlendsModule, CanesModule, SheetBookModule], controllers: [DiaryController], providers: [DiaryService, DiaryStore] })
 export class DiaryModule {}

@@ -3,6 +3,7 @@ import { cutterOf } from '#core/batch';
 import { colourOf, flatten } from '#core/mix';
 import type { DiaryAnswer, DiaryListAnswer, DiaryNoteDto } from '#contract';
 import { checkVersion, notThere } from '../access/problem.js';
+import { CanesService } from '../canes/canes.service.js';
 import { BlendsService } from '../blends/blends.service.js';
 import { Journal } from '../db/journal.js';
 import { Studio } from '../mixes/studio.js';
@@ -15,6 +16,7 @@ export class DiaryService {
     @Inject(Journal) private readonly journal: Journal,
     @Inject(Studio) private readonly studio: Studio,
     @Inject(BlendsService) private readonly blends: BlendsService,
+    @Inject(CanesService) private readonly canes: CanesService,
     @Inject(SheetBookService) private readonly sheets: SheetBookService,
     @Inject(DiaryStore) private readonly store: DiaryStore,
   ) {}
@@ -47,6 +49,7 @@ export class DiaryService {
         const blend = await this.blends.asMade(blendRevisionId);
         return blend ? [{ ...blend, passes }] : [];
       }))).flat(),
+      canes: await this.canes.asMade(id),
       sheets: (await this.sheets.ofEntry(id)).map(({ id: sheetId, name, rolledAt, mm, widthMm, lengthMm, form, hexes }) => ({ sheetId, name, rolledAt, mm, widthMm, lengthMm, form, hexes })),
       conditioned: await this.sheets.conditionedIn(id),
       clays: (await this.store.takingsOf(id)).flatMap(({ clayId, grams }) => {

@@ -99,6 +99,7 @@ export class ShelfService {
         ...(await this.store.mixesUsing([id])).map((m) => `the mix ${m.name}`),
         ...(await this.store.batchesUsing(id)).map((b) => `the batch ${b}`),
         ...(await this.store.blendsUsing(id)).map((b) => `the blend ${b}`),
+        ...(await this.store.canesUsing(id)).map((c) => `the cane ${c}`),
         ...(await this.store.inDiary(id) ? ['the diary'] : []),
       ];
       if (uses.length > 0) throw inUse(`${clay.name} is used by ${uses.join(', ')}. Retire it instead: it leaves the shelf and stays in them.`);

@@ -1,6 +1,6 @@
 import { QueryClient, keepPreviousData, notifyManager, useInfiniteQuery, useQuery, type UseQueryResult } from '@tanstack/react-query';
 import type {
-  BatchAnswer, BatchCard, BlendAnswer, BlendCard, ChangesAnswer, ConditionedAnswer, DiaryAnswer, DiaryListAnswer, LearningAnswer, MachinesAnswer, MixAnswer, MixListAnswer, PaletteCard, PaletteDto, SheetAnswer, ShelfAnswer,
+  BatchAnswer, BatchCard, BlendAnswer, BlendCard, CaneAnswer, CaneCard, ChangesAnswer, ConditionedAnswer, DiaryAnswer, DiaryListAnswer, LearningAnswer, MachinesAnswer, MixAnswer, MixListAnswer, PaletteCard, PaletteDto, SheetAnswer, ShelfAnswer,
 } from '#contract';
 import { NoAnswer, ask } from './ask.js';
 import { isQuiet, resume, stateOf, whenSettled } from './outbox.js';
@@ -48,6 +48,8 @@ export const usePalettes = (): UseQueryResult<readonly PaletteCard[]> => useRead
 export const usePalette = (id: string | undefined): UseQueryResult<PaletteDto> => useRead(`/api/palettes/${id ?? ''}`, id !== undefined);
 export const useBlends = (): UseQueryResult<readonly BlendCard[]> => useRead('/api/blends');
 export const useBlendOf = (id: string | undefined): UseQueryResult<BlendAnswer> => useRead(`/api/blends/${id ?? ''}`, id !== undefined);
+export const useCanes = (): UseQueryResult<readonly CaneCard[]> => useRead('/api/canes');
+export const useCaneOf = (id: string | undefined): UseQueryResult<CaneAnswer> => useRead(`/api/canes/${id ?? ''}`, id !== undefined);
 export const useSheets = (): UseQueryResult<readonly SheetAnswer[]> => useRead('/api/sheets');
 export const useConditioned = (): UseQueryResult<ConditionedAnswer> => useRead('/api/conditioned');
 export const useChanges = (): UseQueryResult<ChangesAnswer> => useRead('/api/changes');

@@ -87,6 +87,12 @@ function Entry({ entry }: { readonly entry: DiaryAnswer }): ReactElement {
           <Box fontWeight={600} marginTop={1}>{b.name}</Box><Caption>revision {b.number} · free of streaks after {b.passes} passes</Caption>
         </Link>
       ))}
+      {entry.canes.map((c) => (
+        <Flex key={c.caneId} gap={4} alignItems="flex-end">
+          {c.pictureId !== null && <img src={`/api/pictures/${c.pictureId}`} alt="The face as it came out" style={{ width: 150, height: 150, objectFit: 'cover' }} />}
+          <Box><Link to={`/canes/${c.caneId}`}><b>{c.name}</b></Link> <Caption>revision {c.number}</Caption><br />{showLength(c.diameterMm, units)} across, {showLength(c.lengthMm, units)} long; its ends took {showLength(c.lostMm, units)} · {c.slices} slices</Box>
+        </Flex>
+      ))}
       {entry.sheets.map((s) => (
         <Link key={s.sheetId} to={`/sheets/book/${s.sheetId}`} style={{ textDecoration: 'none' }}>
           <Box height="52px" style={{ width: Math.min(420, s.form === 'sheet' ? s.lengthMm * 1.6 : 52), borderRadius: s.form === 'plug' ? '50%' : 0, background: `linear-gradient(to right, ${[...s.hexes, ...s.hexes.slice(-1)].map((h) => `#${h}`).join(', ')})` }} aria-hidden />

@@ -1,0 +1,85 @@
+import { TRIMMINGS, readProgram, type Program, type Trimming } from '#core/cane';
+import { Complaint } from '#core/units';
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, IsArray, IsBoolean, IsIn, ValidateBy, ValidateNested } from 'class-validator';
+import { UsedDto } from './batches.js';
+import type { BlendPlanDto } from './blends.js';
+import type { RevisionAnswer } from './mixes.js';
+import { Between, Id, IsoDate, Name, Omittable, Text, Version, Whole } from './rules.js';
+
+function programWrong(value: unknown): string | null {
+  try {
+    readProgram(value);
+    return null;
+  } catch (error) {
+    if (error instanceof Complaint) return error.message;
+    throw error;
+  }
+}
+
+/** The steps of a cane, as docs/formats.md describes them. */
+const Steps = (): PropertyDecorator => ValidateBy({
+  name: 'program',
+  validator: { validate: (value: unknown) => programWrong(value) === null, defaultMessage: (args) => programWrong(args?.value) ?? '' },
+});
+
+/** PUT /api/canes/:id */
+export class CaneDto {
+  @Id() id!: string;
+  @Version() version!: number;
+  @Name('A cane') name!: string;
+  @Text(2000) note!: string;
+  @IsBoolean({ message: 'Say whether the cane is retired.' }) retired!: boolean;
+  @Steps() program!: Program;
+  @Whole('The number of slices', 1, 5000) slices!: number;
+  @Between('A slice', 0.1, 100, 'mm') sliceMm!: number;
+  @IsIn(TRIMMINGS, { message: 'Ends are trimmed once at the end or at every reduction.' }) trimming!: Trimming;
+  /** diameters lost at each end; null or left out: what was learned */
+  @Omittable() @Between('What is lost at an end', 0, 10, 'diameters') ends?: number | null;
+}
+
+/** POST /api/canes/:id/done: what really happened. */
+export class CaneDoneDto {
+  @Version() version!: number;
+  @Id() entryId!: string;
+  @IsoDate() madeOn!: string;
+  @Text(8000) note!: string;
+  @Between('The diameter', 0.5, 500, 'mm') diameterMm!: number;
+  @Between('The length', 0.5, 20_000, 'mm') lengthMm!: number;
+  /** cut off both ends together */
+  @Between('What was lost at the ends', 0, 20_000, 'mm') lostMm!: number;
+  @Whole('The number of slices', 0, 5000) slices!: number;
+  @Omittable() @Id() pictureId?: string | null;
+  @IsArray({ message: 'Say how much of each clay was used.' })
+  @ArrayMaxSize(400, { message: 'At most 400 clays.' })
+  @ValidateNested({ each: true })
+  @Type(() => UsedDto)
+  used!: UsedDto[];
+}
+
+/** A cane that others can take in, by the id of its revision. */
+export interface CaneInside { readonly revisionId: string; readonly caneId: string; readonly name: string; readonly program: Program; readonly newest: boolean }
+/** A blend that a plug is of, by the id of its revision. */
+export interface BlendInside { readonly revisionId: string; readonly blendId: string; readonly name: string; readonly plan: BlendPlanDto }
+
+/** GET /api/canes */
+export interface CaneCard {
+  readonly id: string;
+  readonly name: string;
+  readonly retired: boolean;
+  readonly revisionId: string;
+  readonly steps: number;
+}
+
+/** GET /api/canes/:id, with everything its steps rest on. */
+export interface CaneAnswer extends CaneDto {
+  readonly revision: number;
+  readonly revisionId: string;
+  /** this revision was made: a change of its steps begins a new one */
+  readonly made: boolean;
+  readonly canes: readonly CaneInside[];
+  readonly blends: readonly BlendInside[];
+  readonly referenced: readonly RevisionAnswer[];
+  /** diameters lost at each end, from what was really lost; `from`: of how many canes */
+  readonly learnedEnds: { readonly ends: number; readonly from: number };
+}

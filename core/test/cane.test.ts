@@ -1,0 +1,229 @@
+import fc from 'fast-check';
+import {
+  areaOf, beyond, bundleCells, circle, contextOf, diameterOf, extentOf, frameOf, judge, learnedEnds, measured, mirrored, offset, outlineOf, paintFace, planBackwards, pressOf, reachOf, rectangle, runSteps,
+  scaled, shapeOutline, signedArea, sunflower, throughPress, turned, type CaneState, type JudgedMaterial, type MaterialKey, type Outline, type Point, type ShapeKind, type Step,
+} from '#core/cane';
+import { Complaint, seeded } from '#core/units';
+
+const refusal = (work: () => unknown): string => {
+  try { work(); } catch (error) { if (error instanceof Complaint) return error.code; throw error; }
+  throw new Error('nothing was refused');
+};
+type Loose = Step extends infer S ? (S extends { readonly id: string } ? Omit<S, 'id'> : never) : never;
+const steps = (...all: readonly Loose[]): Step[] => all.map((s, i) => ({ ...s, id: `s${i}` }) as Step);
+const log = (of: MaterialKey = 'clay:a', diameter = 20, length = 60): Loose => ({ do: 'log', of, diameter, length });
+function last(list: readonly Step[], context = contextOf()): CaneState {
+  const results = runSteps(list, context);
+  const wrong = results.find((r) => r.wrong)?.wrong;
+  if (wrong) throw wrong;
+  return results.at(-1)?.state as CaneState;
+}
+const volumeOf = (s: CaneState): number => areaOf(s.outline) * s.length * s.count;
+const mm = (min: number, max: number): fc.Arbitrary<number> => fc.double({ min, max, noNaN: true });
+const shape: fc.Arbitrary<Outline> = fc.record({ kind: fc.constantFrom<ShapeKind>('round', 'square', 'rectangle', 'triangle', 'teardrop', 'petal', 'hexagon', 'half round'), ratio: mm(0.4, 2.4), by: mm(0.5, 40), turn: mm(-180, 180) })
+  .map(({ kind, ratio, by, turn }) => turned(scaled(shapeOutline(kind === 'round' || kind === 'square' || kind === 'hexagon' || kind === 'half round' ? { shape: kind } : { shape: kind, ratio }), by), turn));
+const within = (outline: Outline, count: number, seed: number): Point[] => {
+  const [chance, reach, box] = [seeded(seed), reachOf(outline), extentOf(outline)];
+  const points: Point[] = [];
+  while (points.length < count) {
+    const p: Point = [box.left + chance() * box.width, box.bottom + chance() * box.height];
+    if (beyond(reach, p[0], p[1]) < 0.999) points.push(p);
+  }
+  return points;
+};
+
+describe('outlines', () => {
+  test('are counterclockwise about their centroid, whatever was drawn', () => {
+    fc.assert(fc.property(shape, mm(-50, 50), mm(-50, 50), fc.boolean(), (s, x, y, back) => {
+      const drawn = s.points.map(([a, b]): Point => [a + x, b + y]);
+      const { outline, moved } = outlineOf(back ? [...drawn].reverse() : drawn);
+      expect(areaOf(outline)).toBeCloseTo(areaOf(s), 6);
+      expect([moved[0] - x, moved[1] - y].every((d) => Math.abs(d) < 1e-6 * (1 + Math.abs(areaOf(s))))).toBe(true);
+      expect(areaOf(mirrored(outline))).toBeCloseTo(areaOf(outline), 9);
+    }));
+    expect(refusal(() => outlineOf([[0, 0], [1, 1], [2, 2]]))).toBe('cane/outline');
+  });
+
+  test('a round one has exactly the area of a circle, and a wrap adds a ring', () => {
+    fc.assert(fc.property(mm(1, 90), mm(0.1, 6), (d, t) => {
+      expect(areaOf(circle(d))).toBeCloseTo((Math.PI * d * d) / 4, 8);
+      expect(areaOf(offset(circle(d), t)) / ((Math.PI * (d + 2 * t) ** 2) / 4)).toBeCloseTo(1, 3);
+      expect(areaOf(offset(rectangle(d, 2 * d), t))).toBeCloseTo((d + 2 * t) * (2 * d + 2 * t), 6);
+    }));
+  });
+
+  test('the reach says what lies inside', () => {
+    fc.assert(fc.property(shape, mm(0.02, 0.97), fc.nat(400), (s, share, pick) => {
+      const reach = reachOf(s);
+      const [p, q] = [s.points[pick % s.points.length] as Point, s.points[(pick + 1) % s.points.length] as Point];
+      const on: Point = [(p[0] + q[0]) / 2, (p[1] + q[1]) / 2];
+      expect(beyond(reach, on[0], on[1])).toBeCloseTo(1, 2);
+      expect(beyond(reach, on[0] * share, on[1] * share)).toBeLessThan(1);
+      expect(beyond(reach, on[0] / share, on[1] / share)).toBeGreaterThan(1);
+    }));
+    expect(refusal(() => reachOf(outlineOf([[0, 0], [10, 0], [10, 1], [1, 1], [1, 9], [10, 9], [10, 10], [0, 10]]).outline))).toBe('cane/star');
+  });
+});
+
+describe('presses', () => {
+  test('keep area: the Jacobian is within 1 % of 1 on 10,000 random points', () => {
+    const kinds: readonly ShapeKind[] = ['round', 'square', 'rectangle', 'triangle', 'teardrop', 'petal', 'hexagon', 'half round'];
+    let worst = 0;
+    for (const [n, kind] of kinds.entries()) {
+      for (const [m, other] of kinds.entries()) {
+        const before = scaled(shapeOutline({ shape: kind }), 10);
+        const press = pressOf(before, shapeOutline({ shape: other }), 15 * m);
+        const x = throughPress((px) => px, press);
+        const y = throughPress((_, py) => py, press);
+        const h = 1e-5;
+        const off = within(press.outline, 157, 31 * n + m).map(([px, py]) => {
+          const [xx, xy] = [(x(px + h, py) - x(px - h, py)) / (2 * h), (x(px, py + h) - x(px, py - h)) / (2 * h)];
+          const [yx, yy] = [(y(px + h, py) - y(px - h, py)) / (2 * h), (y(px, py + h) - y(px, py - h)) / (2 * h)];
+          return Math.abs(xx * yy - xy * yx - 1);
+        }).sort((a, b) => a - b);
+        // on a crease two maps meet, and a difference across it says nothing
+        worst = Math.max(worst, off[Math.floor(off.length * 0.985)] ?? 0);
+      }
+    }
+    expect(worst).toBeLessThan(0.01);
+  });
+
+  test('stay within the clay, and pressing to its own shape changes nothing', () => {
+    fc.assert(fc.property(shape, shape, mm(-180, 180), fc.nat(1000), (before, after, turn, seed) => {
+      const press = pressOf(before, after, turn);
+      expect(areaOf(press.outline)).toBeCloseTo(areaOf(before), 6);
+      const reach = reachOf(before);
+      for (const [px, py] of within(press.outline, 20, seed)) {
+        const at: [number, number] = [throughPress((a) => a, press)(px, py), throughPress((_, b) => b, press)(px, py)];
+        expect(beyond(reach, at[0], at[1])).toBeLessThan(1.01);
+      }
+    }), { numRuns: 60 });
+    const own = pressOf(rectangle(10, 6), rectangle(20, 12), 0);
+    expect([throughPress((a) => a, own)(2, 1), throughPress((_, b) => b, own)(2, 1)].map((v) => Math.round(v * 1e3) / 1e3)).toEqual([2, 1]);
+  });
+});
+
+describe('steps', () => {
+  test('volume is kept by every step but those that add or cut off', () => {
+    fc.assert(fc.property(mm(6, 60), mm(20, 200), mm(0.2, 0.95), fc.integer({ min: 2, max: 9 }), mm(0.5, 2), (d, l, by, n, factor) => {
+      const one = last(steps(log('clay:a', d, l)));
+      for (const step of [
+        { do: 'reduce', to: 'diameter', value: d * by }, { do: 'reduce', to: 'length', value: l / by }, { do: 'press', to: { shape: 'petal' }, turn: 20 }, { do: 'squeeze', factor }, { do: 'turn', degrees: 33 }, { do: 'mirror' }, { do: 'across', pieces: n }, { do: 'split', parts: n, degrees: 10 },
+      ] as const) expect(volumeOf(last(steps(log('clay:a', d, l), step))) / volumeOf(one)).toBeCloseTo(1, 9);
+      const four = last(steps(log('clay:a', d, l), { do: 'press', to: { shape: 'square' }, turn: 0 }, { do: 'across', pieces: 4 }, { do: 'grid', rows: 2, columns: 2, turns: 'quarter' }));
+      expect(volumeOf(four) / volumeOf(one)).toBeCloseTo(1, 9);
+      const wrapped = last(steps(log('clay:a', d, l), { do: 'wrap', of: 'clay:b', thickness: 1 }));
+      expect(volumeOf(wrapped)).toBeGreaterThan(volumeOf(one));
+      expect(volumeOf(last(steps(log('clay:a', d, l), { do: 'trim', each: l * 0.1 }))) / volumeOf(one)).toBeCloseTo(0.8, 9);
+    }), { numRuns: 12 });
+  });
+
+  test('pie, pair, ring and bundle keep the volume of their rods', () => {
+    const sum = (list: readonly Step[]): number => volumeOf(last(list));
+    expect(sum(steps(log(), { do: 'across', pieces: 6 }, { do: 'pie', count: 6, mirrored: true, corner: 0 })) / sum(steps(log()))).toBeCloseTo(1, 9);
+    expect(sum(steps(log(), { do: 'press', to: { shape: 'triangle' }, turn: 0 }, { do: 'across', pieces: 2 }, { do: 'pair', turned: 'half' })) / sum(steps(log()))).toBeCloseTo(1, 9);
+    expect(sum(steps(log(), { do: 'across', pieces: 7 }, { do: 'bundle', count: 7, to: { shape: 'hexagon' }, seed: 1 })) / sum(steps(log()))).toBeCloseTo(1, 9);
+    expect(sum(steps(log(), { do: 'across', pieces: 8 }, { do: 'ring', count: 8, middle: null })) / sum(steps(log()))).toBeCloseTo(1, 9);
+  });
+
+  test('the area law: the innermost tenth of a plug lies within its root', () => {
+    const plug = last(steps({ do: 'plug', of: 'blend:f', wound: 'rolled', inside: 'first', width: 20, depth: 20, length: 50 }));
+    expect(plug.sample(Math.sqrt(0.1) * 10, 0) % 1).toBeCloseTo(0.1, 2);
+    const out = last(steps({ do: 'plug', of: 'blend:f', wound: 'rolled', inside: 'last', width: 20, depth: 20, length: 50 }));
+    expect(out.sample(0, 0) % 1).toBeGreaterThan(0.99);
+    const roll = last(steps({ do: 'roll', layers: [{ of: 'clay:a', thickness: 1 }, { of: 'clay:b', thickness: 2 }], rolled: 200, length: 40 }));
+    expect(areaOf(roll.outline)).toBeCloseTo(600, 6);
+  });
+
+  test('what cannot be done is said at its step, and nothing after it is worked out', () => {
+    const wrong = (...all: readonly Loose[]): string | undefined => runSteps(steps(...all), contextOf()).find((r) => r.wrong)?.wrong?.code;
+    expect(wrong(log(), { do: 'reduce', to: 'diameter', value: 30 })).toBe('cane/larger');
+    expect(wrong(log(), { do: 'reduce', to: 'length', value: 10 })).toBe('cane/shorter');
+    expect(wrong(log('clay:a', 0))).toBe('cane/positive');
+    expect(wrong(log(), { do: 'grid', rows: 2, columns: 2, turns: 'none' })).toBe('cane/straight');
+    expect(wrong(log(), { do: 'press', to: { shape: 'rectangle', ratio: 2 }, turn: 0 }, { do: 'across', pieces: 4 }, { do: 'grid', rows: 2, columns: 2, turns: 'quarter' })).toBe('cane/quarter');
+    expect(wrong(log(), { do: 'press', to: { shape: 'square' }, turn: 0 }, { do: 'grid', rows: 2, columns: 2, turns: 'none' })).toBe('cane/pieces');
+    expect(wrong(log(), { do: 'trim', each: 40 })).toBe('cane/trim');
+    expect(wrong(log(), { do: 'slice', thickness: 90 })).toBe('cane/trim');
+    expect(wrong(log(), { do: 'insert', part: { steps: steps(log('clay:b', 5)) }, x: 9, y: 0, diameter: 6, degrees: 0 })).toBe('cane/hole');
+    expect(wrong({ do: 'mirror' })).toBe('cane/begin');
+    expect(wrong(log(), log())).toBe('cane/begin again');
+    expect(wrong({ do: 'cane', part: { ref: 'gone' } })).toBe('cane/missing');
+    const results = runSteps(steps(log(), { do: 'trim', each: 90 }, { do: 'mirror' }), contextOf());
+    expect(results.map((r) => [r.state !== null, r.wrong !== null])).toEqual([[true, false], [false, true], [false, false]]);
+    const self = { version: 1 as const, steps: steps({ do: 'cane', part: { ref: 'own', name: 'Own' } }) };
+    expect(refusal(() => last(self.steps, contextOf(() => self)))).toBe('cane/itself');
+  });
+
+  test('a hole has equal area and the outside stays', () => {
+    const whole = last(steps(log('clay:a', 30)));
+    const set = last(steps(log('clay:a', 30), { do: 'insert', part: { steps: steps(log('clay:b', 8)) }, x: 4, y: 3, diameter: 10, degrees: 0 }));
+    expect(set.outline).toEqual(whole.outline);
+    expect(set.amounts.get(1)).toBeCloseTo((Math.PI * 100) / 4, -0.3);
+    expect([set.sample(4, 3), set.sample(-8, 0)]).toEqual([1, 0]);
+  });
+
+  test('honest hands move clay about and neither make nor lose any', () => {
+    const list = steps({ do: 'loaf', layers: [{ of: 'clay:a', thickness: 3 }, { of: 'clay:b', thickness: 3 }], times: 4, width: 24, length: 60 }, { do: 'reduce', to: 'diameter', value: 12 });
+    const [calm, honest] = [last(list), last(list, contextOf(() => undefined, 1, 4))];
+    expect(measured(honest.sample, honest.outline).get(0)).toBeCloseTo(measured(calm.sample, calm.outline).get(0) ?? 0, -0.6);
+    const moved = within(calm.outline, 400, 3).filter(([x, y]) => honest.sample(x, y) !== calm.sample(x, y)).length;
+    expect(moved).toBeGreaterThan(12);
+    expect(moved).toBeLessThan(250);
+    const again = last(list, contextOf(() => undefined, 1, 4));
+    expect(within(calm.outline, 50, 5).every(([x, y]) => again.sample(x, y) === honest.sample(x, y))).toBe(true);
+  });
+});
+
+test.each([[7, 3], [19, 5], [60, 9]] as const)('%i rods squeezed to cells have their areas within 1 %', (count, seed) => {
+  const chance = seeded(seed);
+  const areas = Array.from({ length: count }, () => 10 + 30 * chance());
+  const outline = circle(2 * Math.sqrt(areas.reduce((a, b) => a + b, 0) / Math.PI));
+  const r = diameterOf(outline) * 0.46;
+  const cells = bundleCells(outline, areas, sunflower(count).map(([x, y]): Point => [x * r, y * r]));
+  expect(cells).toHaveLength(count);
+  cells.forEach((c, i) => { expect(Math.abs(signedArea(c) / (areas[i] ?? 1) - 1)).toBeLessThan(0.011); });
+  expect(cells.reduce((sum, c) => sum + signedArea(c), 0)).toBeCloseTo(areaOf(outline), 4);
+});
+
+test('planned backwards, a cane of one reduction needs exactly its slices and its ends', () => {
+  const plan = planBackwards(steps(log('clay:a', 30, 60), { do: 'reduce', to: 'diameter', value: 10 }, { do: 'slice', thickness: 3 }), { slices: 50, thickness: 2, ends: 1.5, trimming: 'at every reduction' }, contextOf());
+  expect(plan.starts[0]?.length).toBeCloseTo((100 + 2 * 1.5 * 10) / 9, 9);
+  expect(plan.volumes.get('clay:a')).toBeCloseTo((Math.PI / 4) * 100 * 130, 6);
+  expect(plan.scrap.get('clay:a')).toBeCloseTo((Math.PI / 4) * 100 * 30, 6);
+  const many = planBackwards(steps(log('clay:a', 10), { do: 'press', to: { shape: 'square' }, turn: 0 }, { do: 'across', pieces: 4 }, { do: 'grid', rows: 2, columns: 2, turns: 'none' }), { slices: 10, thickness: 2, ends: 0, trimming: 'once at the end' }, contextOf());
+  expect([many.starts[0]?.count, many.starts[0]?.length]).toEqual([1, 80]);
+  expect(refusal(() => planBackwards(steps(log()), { slices: 0, thickness: 2, ends: 1, trimming: 'once at the end' }, contextOf()))).toBe('cane/count');
+  expect(learnedEnds([])).toEqual({ ends: 1, from: 0 });
+  expect(learnedEnds([{ lostMm: 60, diameterMm: 20 }, { lostMm: 80, diameterMm: 20 }]).ends).toBeCloseTo((1.5 + 2 + 2) / 4, 9);
+});
+
+test('a picture shows what is sampled, coarse or fine, and is clear outside', () => {
+  const context = contextOf();
+  const state = last(steps(log('clay:a', 20), { do: 'wrap', of: 'clay:b', thickness: 3 }), context);
+  const paints = [Uint8Array.from([10, 20, 30]), Uint8Array.from([200, 100, 50])];
+  const frame = frameOf(state.outline, 64);
+  const [fine, coarse] = [new Uint8ClampedArray(64 * 64 * 4), new Uint8ClampedArray(64 * 64 * 4)];
+  paintFace(state, paints, frame, { from: 0, to: 64 }, fine);
+  paintFace(state, paints, frame, { from: 0, to: 64 }, coarse, 4);
+  const at = (p: Uint8ClampedArray, x: number, y: number): number[] => [...p.subarray(4 * (y * 64 + x), 4 * (y * 64 + x) + 4)];
+  expect([at(fine, 32, 32), at(fine, 32, 2), at(fine, 0, 0)[3]]).toEqual([[10, 20, 30, 255], [200, 100, 50, 255], 0]);
+  expect([at(coarse, 32, 32), at(coarse, 0, 0)[3]]).toEqual([[10, 20, 30, 255], 0]);
+});
+
+describe('judgement', () => {
+  const clay = (more: Partial<JudgedMaterial> = {}): JudgedMaterial => ({ lab: { l: 50, a: 0, b: 0 }, hides: 0.3, bakeC: 130, old: false, crumbly: false, ...more });
+  const said = (list: readonly Step[], materials: readonly JudgedMaterial[]): string[] => judge(runSteps(list, contextOf()), materials, () => []).map((w) => w.kind);
+
+  test('thin lines, walls that show through, colours that run together, clay that is old', () => {
+    const ringed = steps(log('clay:a', 30), { do: 'wrap', of: 'clay:b', thickness: 0.6 }, { do: 'reduce', to: 'diameter', value: 6 });
+    expect(said(ringed, [clay({ lab: { l: 90, a: 0, b: 0 } }), clay()])).toEqual(['feature', 'thin wall']);
+    expect(said(steps(log('clay:a', 30), { do: 'wrap', of: 'clay:b', thickness: 3 }), [clay({ lab: { l: 52, a: 0, b: 0 } }), clay()])).toEqual(['together']);
+    expect(said(steps(log('clay:a', 30)), [clay({ old: true })])).toEqual(['old']);
+    expect(said(steps(log('clay:a', 130)), [clay({ crumbly: true })])).toEqual(['too thick', 'crumbly']);
+    expect(said(steps(log('clay:a', 2)), [clay()])).toEqual(['too thin']);
+    expect(said(steps(log('clay:a', 30), { do: 'wrap', of: 'clay:b', thickness: 5 }), [clay({ lab: { l: 90, a: 0, b: 0 }, bakeC: 110 }), clay()])).toEqual(['bakes']);
+    expect(said(steps(log(), { do: 'across', pieces: 7 }, { do: 'bundle', count: 7, to: { shape: 'round' }, seed: 1 }), [clay()])).toEqual(['air']);
+  });
+});
+

@@ -1,0 +1,114 @@
+import { edit, expect, saved, station, test } from './sledge.js';
+
+test('the woven basket from a blend made earlier: reduced, warned, mended, planned backwards, made, and its ends learned from', async ({ page, sledge }) => {
+  test.setTimeout(150_000);
+  await page.goto(`${sledge.url}/shelf`);
+  await station(page, 'Canes');
+  const main = page.getByRole('main');
+  await test.step('begun from its starting point, in one’s own colours', async () => {
+    await page.getByRole('button', { name: 'Begin with Woven basket' }).click();
+    await expect(page.getByLabel('Name of the cane')).toHaveValue('Woven basket');
+    await expect(page.getByRole('list', { name: 'Steps of the cane' }).getByRole('listitem')).toHaveCount(13);
+    await page.getByRole('button', { name: /^Step 1: Plug/ }).click();
+    await page.getByLabel('Blend of the plug').selectOption({ label: 'Straw fade' });
+    await expect(main).toContainText('1 Plug');
+    await expect(page.getByRole('region', { name: 'Clay and what to begin with' })).toContainText('plug of Straw fade, 26 mm across');
+  });
+  await test.step('reduced too far: a warning says what, and what to do', async () => {
+    await page.getByRole('button', { name: /^Step 12/ }).click();
+    await main.getByRole('button', { name: 'add after it' }).click();
+    await page.getByRole('dialog', { name: 'What comes next' }).getByRole('button', { name: 'Reduce' }).click();
+    await edit(page, 'Reduce to', '10 mm');
+    await expect(main).toContainText(/At this size \w+ is only 0\.\d+ mm wide in places/);
+    await edit(page, 'Reduce to', '90 mm');
+    await expect(page.getByText(/so it cannot be reduced to 90 mm/).first()).toBeVisible();
+    await edit(page, 'Reduce to', '10 mm');
+  });
+  await test.step('mended: a thicker wrap, and not so thin', async () => {
+    await page.getByRole('button', { name: /^Step 2: Wrap/ }).click();
+    await edit(page, 'Thickness of the wrap', '2.4 mm');
+    await page.getByRole('button', { name: /^Step 13: Reduce/ }).click();
+    await edit(page, 'Reduce to', '24 mm');
+    await expect(main).not.toContainText('wide in places');
+    await page.getByLabel('Reduce, by hand').focus();
+    await page.keyboard.press('ArrowRight');
+    await expect(page.getByLabel('Reduce to', { exact: true })).not.toHaveValue('24 mm');
+    await edit(page, 'Reduce to', '24 mm');
+  });
+  const strip = page.getByRole('region', { name: 'Clay and what to begin with' });
+  await test.step('60 slices planned backwards, in both systems', async () => {
+    await edit(page, 'Number of slices', '60');
+    await expect(strip).toContainText('for 60 slices of 2.2 mm');
+    const grams = async (): Promise<number> => Number(/([\d.]+) g in all/.exec(await strip.textContent() ?? '')?.[1]);
+    await expect.poll(grams).toBeGreaterThan(120);
+    const before = await grams();
+    await edit(page, 'Number of slices', '30');
+    await expect.poll(grams).toBeLessThan(before);
+    await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: 'Units: metric' }).click();
+    await expect(strip).toContainText('for 30 slices of 0.09 in');
+    await page.getByRole('button', { name: 'Units: imperial' }).click();
+    const pdf = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'Build sheet as PDF' }).click();
+    expect((await pdf).suggestedFilename()).toBe('Woven basket, build sheet.pdf');
+    const png = page.waitForEvent('download');
+    await page.getByLabel('Size of the picture').selectOption('512');
+    await page.getByRole('button', { name: 'Face as PNG' }).click();
+    expect((await png).suggestedFilename()).toBe('Woven basket.png');
+  });
+  await test.step('made at the bench by one key, and written down', async () => {
+    await main.getByRole('heading', { level: 2 }).first().click();
+    await page.keyboard.press('b');
+    await expect(page.getByRole('heading', { name: 'Begin' })).toBeVisible();
+    for (let i = 0; i < 40 && !(await page.getByRole('heading', { name: 'Done?' }).isVisible()); i++) await page.keyboard.press('Space');
+    await edit(page, 'Lost at both ends', '96 mm');
+    for (const field of await page.getByRole('list', { name: 'Clay used' }).getByRole('textbox').all()) { await field.fill('5 g'); await field.press('Enter'); }
+    await page.getByRole('button', { name: 'Done, write it down' }).click();
+    await expect(main).toContainText('its ends took 96 mm');
+    await page.getByRole('link', { name: 'Woven basket' }).click();
+    await expect(main).toContainText('revision 1, made: a change begins a new one');
+    await expect(strip).toContainText('(from 1 made)');
+    await expect(page.getByLabel('Diameters lost at each end')).toHaveValue('1.33');
+  });
+});
+
+test('a cane by keys alone, in another cane, out as a file and in again', async ({ page, sledge }) => {
+  await page.goto(`${sledge.url}/canes`);
+  await expect(page.getByRole('heading', { name: 'Canes' })).toBeVisible();
+  await page.keyboard.press('n');
+  await expect(page.getByLabel('Name of the cane')).toHaveValue('Log');
+  const steps = page.getByRole('list', { name: 'Steps of the cane' }).getByRole('button', { name: /^Step/ });
+  await page.keyboard.press('a');
+  await expect(page.getByRole('dialog', { name: 'What comes next' }).getByRole('button', { name: 'Wrap' })).toBeFocused();
+  await page.keyboard.press('Enter');
+  await expect(steps).toHaveCount(2);
+  await page.getByRole('heading', { level: 2 }).first().click();
+  await page.keyboard.press('y');
+  await expect(steps).toHaveCount(3);
+  await page.keyboard.press('Delete');
+  await expect(steps).toHaveCount(2);
+  await saved(page);
+  await page.keyboard.press('z');
+  await expect(steps).toHaveCount(3);
+  await page.getByRole('button', { name: 'add after it' }).click();
+  await page.getByRole('button', { name: 'Set in', exact: true }).click();
+  await page.getByLabel('What is set in', { exact: true }).selectOption({ label: 'Garden speckle' });
+  await expect(page.getByRole('button', { name: /Set in Garden speckle/ })).toBeVisible();
+  await edit(page, 'Diameter of the hole', '60 mm');
+  await expect(page.getByText(/the hole would cut through the outline/).first()).toBeVisible();
+  await edit(page, 'Diameter of the hole', '8 mm');
+  await expect(page.getByRole('img', { name: 'The face after step 3' })).toBeVisible();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Cane as JSON' }).click();
+  const file = await (await download).path();
+  await page.getByRole('button', { name: 'all canes' }).click();
+  await page.getByLabel('A cane from a file').setInputFiles({ name: 'broken.json', mimeType: 'application/json', buffer: Buffer.from('{"kind":"cane","version":7}') });
+  await expect(page.getByText(/broken.json: This cane was written by a newer Sledge/)).toBeVisible();
+  await page.getByLabel('A cane from a file').setInputFiles(file);
+  await expect(page.getByLabel('Name of the cane')).toHaveValue('Log 2');
+  await expect(steps).toHaveCount(4);
+  // what it takes in came along as its own steps
+  await page.getByRole('button', { name: /Set in Garden speckle/ }).click();
+  await page.getByRole('button', { name: 'Open What is set in' }).click();
+  await expect(page.getByRole('main')).toContainText('Log 2 › Garden speckle');
+});

@@ -1,0 +1,169 @@
+import { Inject, Injectable } from '@nestjs/common';
+import { randomUUID } from 'node:crypto';
+import { learnedEnds, usedIn, type Program } from '#core/cane';
+import type { BlendInside, CaneAnswer, CaneCard, CaneDoneDto, CaneDto, CaneInside } from '#contract';
+import { checkVersion, inUse, notThere, refused } from '../access/problem.js';
+import { BlendsService } from '../blends/blends.service.js';
+import { Journal, type Row } from '../db/journal.js';
+import { MixesService } from '../mixes/mixes.service.js';
+import { Studio } from '../mixes/studio.js';
+import { takeClay } from '../shelf/takeClay.js';
+import { CanesStore } from './canes.store.js';
+
+type Use = Pick<Row<'caneUse'>, 'clayId' | 'revisionId' | 'blendRevisionId' | 'innerId'>;
+const NOTHING: Use = { clayId: null, revisionId: null, blendRevisionId: null, innerId: null };
+
+/** `clay:…`, `mix:…` or `blend:…` as the row that keeps it from being taken away. */
+function useOf(key: string): Use {
+  const [kind, id = ''] = key.split(':');
+  return kind === 'clay' ? { ...NOTHING, clayId: id } : kind === 'mix' ? { ...NOTHING, revisionId: id } : { ...NOTHING, blendRevisionId: id };
+}
+
+@Injectable()
+export class CanesService {
+  constructor(
+    @Inject(Journal) private readonly journal: Journal,
+    @Inject(Studio) private readonly studio: Studio,
+    @Inject(MixesService) private readonly mixes: MixesService,
+    @Inject(BlendsService) private readonly blends: BlendsService,
+    @Inject(CanesStore) private readonly store: CanesStore,
+  ) {}
+
+  async cards(): Promise<CaneCard[]> {
+    return Promise.all((await this.store.all()).map(async ({ id, name, retired }) => {
+      const revision = await this.newest(id);
+      return { id, name, retired, revisionId: revision.id, steps: revision.program.steps.length };
+    }));
+  }
+
+  async open(id: string): Promise<CaneAnswer> {
+    const cane = (await this.store.all()).find((c) => c.id === id);
+    if (!cane) throw notThere('This cane');
+    const { id: revisionId, number, program, slices, sliceMm, trimming, ends } = await this.newest(id);
+    const canes = await this.inside(program);
+    const materials = new Set([program, ...canes.map((c) => c.program)].flatMap((p) => usedIn(p.steps).materials));
+    const blends = (await Promise.all([...materials].flatMap((key) => (key.startsWith('blend:') ? [this.blends.inside(key.slice(6))] : [])))).filter((b): b is BlendInside => b !== null);
+    const mixIds = [...[...materials].flatMap((key) => (key.startsWith('mix:') ? [key.slice(4)] : [])), ...blends.flatMap((b) => b.plan.colours.flatMap((c) => c.revisionId ?? []))];
+    const referenced = (await Promise.all([...new Set(mixIds)].map((m) => this.mixes.withAll(m)))).flat();
+    return {
+      ...cane, program, slices, sliceMm, trimming, ends, revision: number, revisionId, made: (await this.store.madeOf([revisionId])).has(revisionId),
+      canes, blends, referenced: [...new Map(referenced.map((r) => [r.id, r])).values()], learnedEnds: learnedEnds((await this.store.made()).map((m) => ({ lostMm: m.lostMm, diameterMm: m.diameterMm }))),
+    };
+  }
+
+  async save(changeId: string, dto: CaneDto): Promise<CaneAnswer> {
+    await this.journal.change(changeId, async (draft) => {
+      const stored = await draft.find('cane', dto.id);
+      await checkVersion(stored?.name ?? 'This cane', stored?.version, dto.version, () => this.open(dto.id));
+      const name = dto.name.trim();
+      if ((await this.store.all()).some((c) => c.id !== dto.id && c.name.toLowerCase() === name.toLowerCase())) throw refused(`There is a cane called ${name} already.`, 'name');
+      await draft.put('cane', { id: dto.id, version: draft.version, name, note: dto.note, retired: dto.retired });
+      const newest = (await this.store.revisionsOf(dto.id)).at(-1);
+      const made = newest ? (await this.store.madeOf([newest.id])).has(newest.id) : false;
+      const changed = !newest || JSON.stringify(newest.program) !== JSON.stringify(dto.program);
+      // what was made stays what it was
+      const before = made && changed ? undefined : newest;
+      const revision: Row<'caneRevision'> = {
+        id: before?.id ?? randomUUID(), caneId: dto.id, number: before?.number ?? (newest?.number ?? 0) + 1, createdAt: before?.createdAt ?? new Date().toISOString(),
+        program: dto.program, slices: dto.slices, sliceMm: dto.sliceMm, trimming: dto.trimming, ends: dto.ends ?? null,
+      };
+      const uses = await this.usesIn(dto.program, revision.id, dto.id, name);
+      await draft.put('caneRevision', revision);
+      const old = before ? await this.store.usesOf([before.id]) : [];
+      draft.replace('caneUse', old, uses.map((use, i) => ({ ...use, id: old[i]?.id ?? randomUUID(), caneRevisionId: revision.id })));
+      draft.summary = stored ? `changed the cane ${name}` : `new cane ${name}`;
+    });
+    return this.open(dto.id);
+  }
+
+  async remove(changeId: string, id: string, version: number): Promise<void> {
+    await this.journal.change(changeId, async (draft) => {
+      const cane = await draft.find('cane', id);
+      if (!cane) throw notThere('This cane');
+      await checkVersion(cane.name, cane.version, version, () => this.open(id));
+      const revisions = await this.store.revisionsOf(id);
+      const ids = revisions.map((r) => r.id);
+      if ((await this.store.madeOf(ids)).size > 0) throw inUse(`${cane.name} was made and stands in the diary. Retire it instead.`);
+      const users = await this.store.usedBy(ids);
+      if (users.length > 0) throw inUse(`${cane.name} is used by ${users.map((u) => `the cane ${u}`).join(', ')}. Take it out there first.`);
+      draft.remove('caneUse', await this.store.usesOf(ids));
+      draft.remove('caneRevision', revisions);
+      draft.remove('cane', [cane]);
+      draft.summary = `took away the cane ${cane.name}`;
+    });
+  }
+
+  /** Takes the clay off the shelf and writes the diary, with what the ends cost. */
+  async done(changeId: string, id: string, dto: CaneDoneDto): Promise<{ entryId: string }> {
+    await this.journal.change(changeId, async (draft) => {
+      const cane = await draft.find('cane', id);
+      if (!cane) throw notThere('This cane');
+      await checkVersion(cane.name, cane.version, dto.version, () => this.open(id));
+      const { id: caneRevisionId, program } = await this.newest(id);
+      const all = [program, ...(await this.inside(program)).map((c) => c.program)].flatMap((p) => usedIn(p.steps).materials);
+      const names = [...new Set(all)].map((key) => this.nameOf(key));
+      const clays = dto.used.map((u) => this.studio.clay(u.clayId)?.name ?? '');
+      await draft.put('entry', { id: dto.entryId, version: draft.version, batchId: null, madeOn: dto.madeOn, title: cane.name, note: dto.note, words: ['cane', ...names, ...clays].join(' ') });
+      await takeClay(draft, this.studio, dto.entryId, dto.used);
+      for (const key of new Set(all)) if (key.startsWith('mix:')) await draft.put('entryMix', { id: randomUUID(), entryId: dto.entryId, revisionId: key.slice(4), grams: 0 });
+      const { diameterMm, lengthMm, lostMm, slices } = dto;
+      await draft.put('entryCane', { id: randomUUID(), entryId: dto.entryId, caneRevisionId, diameterMm, lengthMm, lostMm, slices, pictureId: dto.pictureId ?? null });
+      draft.summary = `${cane.name} made`;
+    });
+    return { entryId: dto.entryId };
+  }
+
+  /** The canes of an entry, as they were made. */
+  async asMade(entryId: string): Promise<{ caneId: string; name: string; number: number; diameterMm: number; lengthMm: number; lostMm: number; slices: number; pictureId: string | null }[]> {
+    return (await Promise.all((await this.store.ofEntry(entryId)).map(async ({ caneRevisionId, diameterMm, lengthMm, lostMm, slices, pictureId }) => {
+      const revision = await this.store.revision(caneRevisionId);
+      const cane = revision && (await this.store.all()).find((c) => c.id === revision.caneId);
+      return cane ? [{ caneId: cane.id, name: cane.name, number: revision.number, diameterMm, lengthMm, lostMm, slices, pictureId }] : [];
+    }))).flat();
+  }
+
+  private nameOf(key: string): string {
+    const { clayId, revisionId } = useOf(key);
+    return clayId === null ? (revisionId === null ? '' : this.studio.nameOf(revisionId)) : this.studio.clay(clayId)?.name ?? '';
+  }
+
+  private async newest(caneId: string): Promise<Row<'caneRevision'>> {
+    const revision = (await this.store.revisionsOf(caneId)).at(-1);
+    if (!revision) throw notThere('This cane');
+    return revision;
+  }
+
+  /** All canes that a program takes in, and those that they take in. */
+  private async inside(program: Program, known = new Map<string, CaneInside>()): Promise<CaneInside[]> {
+    const names = new Map((await this.store.all()).map((c) => [c.id, c.name]));
+    for (const ref of usedIn(program.steps).canes) {
+      if (known.has(ref)) continue;
+      const revision = await this.store.revision(ref);
+      if (!revision) continue;
+      const newest = await this.newest(revision.caneId);
+      known.set(ref, { revisionId: ref, caneId: revision.caneId, name: names.get(revision.caneId) ?? '', program: revision.program, newest: newest.id === ref });
+      await this.inside(revision.program, known);
+    }
+    return [...known.values()];
+  }
+
+  /** What a program names, as rows. @throws ProblemException where something is not there, or the cane would contain itself */
+  private async usesIn(program: Program, ownRevision: string, ownId: string, name: string): Promise<Use[]> {
+    const { materials, canes } = usedIn(program.steps);
+    const uses: Use[] = [];
+    for (const key of materials) {
+      const use = useOf(key);
+      const there = use.clayId !== null ? this.studio.clay(use.clayId) : use.revisionId !== null ? this.studio.one('revision', use.revisionId) : await this.blends.inside(use.blendRevisionId ?? '');
+      if (!there) throw refused('A clay, a mix or a blend of this cane is not there any more. Choose another one in its place.', 'program');
+      uses.push(use);
+    }
+    for (const ref of canes) {
+      const revision = await this.store.revision(ref);
+      if (!revision) throw refused('A cane that is used in this one is not there any more.', 'program');
+      const all = await this.inside(revision.program);
+      if (ref === ownRevision || revision.caneId === ownId || all.some((c) => c.caneId === ownId)) throw refused(`${name} cannot contain itself.`, 'program');
+      uses.push({ ...NOTHING, innerId: ref });
+    }
+    return uses;
+  }
+}

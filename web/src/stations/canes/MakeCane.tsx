@@ -1,0 +1,88 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useState, type ReactElement } from 'react';
+import { Link, useNavigate } from 'react-router';
+import type { Paint } from '#core/cane';
+import { showLength } from '#core/units';
+import type { CaneAnswer, CaneDoneDto, MachinesAnswer, ShelfAnswer } from '#contract';
+import { BenchSteps } from '../../parts/BenchSteps.js';
+import { ClayUsed, useClayUsed } from '../../parts/ClayUsed.js';
+import { Reading } from '../../parts/Empty.js';
+import { CountValue, LengthValue } from '../../parts/Value.js';
+import { Warning } from '../../parts/Warning.js';
+import { WriteDown } from '../../parts/WriteDown.js';
+import { useUnits } from '../../state/view.js';
+import { Caption } from '../../theme/pieces.js';
+import type { PlainPlan } from '../../workers/cane.worker.js';
+import { usePlan, type WorkedCane } from '../../workers/cane.js';
+import { change, useRefusal } from '../../wire/save.js';
+import { caneSteps } from './caneSteps.js';
+import { gramsOf, wantedOf } from './CaneStrip.js';
+import { Face } from './Face.js';
+import { NoPicture, keepPhotograph } from '../mixes/palettes/openPhotograph.js';
+import type { CaneMaterial } from './materials.js';
+
+interface MakeCaneProps { readonly cane: CaneAnswer; readonly worked: WorkedCane | null; readonly materials: ReadonlyMap<string, CaneMaterial>; readonly paints: Readonly<Record<string, Paint>>; readonly shelf: ShelfAnswer; readonly machines: MachinesAnswer }
+
+/** Making the cane: every step with the length to reach, then what really came of it. */
+export function MakeCane({ cane, worked, materials, paints, shelf, machines }: MakeCaneProps): ReactElement {
+  const units = useUnits();
+  const navigate = useNavigate();
+  const plan = usePlan(worked, wantedOf(cane));
+  if (plan === null || plan === '' || !worked) return <Reading error={null} />;
+  if (typeof plan === 'string') return <Flex direction="column" gap={4} padding={5}><Warning>{plan}</Warning><Link to={`/canes/${cane.id}`}>back to the cane</Link></Flex>;
+  const own = machines.machines.find((m) => m.id === machines.setup.machineId);
+  const { steps } = cane.program;
+  const words = caneSteps(steps, plan, (key) => materials.get(key)?.name ?? '…', own, units, `${cane.slices} of ${showLength(cane.sliceMm, units)}`);
+  const before = plan.starts.length + plan.wraps.filter((w) => w.path.length > 0).length;
+  const faceAt = (at: number): number => Math.max(0, Math.min(steps.length - 1, at - before + 1));
+  return (
+    <Flex direction="column" padding={5} gap={4} height="100%" overflowY="auto">
+      <Box fontSize="small">{cane.name}</Box>
+      <BenchSteps steps={words} art={(at) => <Face worked={worked} at={faceAt(at)} size={230} paints={paints} label="The face to reach" />} foot={<Link to={`/canes/${cane.id}`}>the plan</Link>}
+        finish={(_, back) => <Done cane={cane} plan={plan} worked={worked} materials={materials} paints={paints} shelf={shelf} onBack={back} onDone={(id) => { void navigate(`/diary/${id}`); }} />} />
+    </Flex>
+  );
+}
+
+interface DoneProps extends Omit<MakeCaneProps, 'machines'> { readonly plan: PlainPlan; readonly onBack: () => void; readonly onDone: (entryId: string) => void }
+
+function Done({ cane, plan, worked, materials, paints, shelf, onBack, onDone }: DoneProps): ReactElement {
+  const at = worked?.steps.findLastIndex((s) => s.there) ?? 0;
+  const last = worked?.steps[at];
+  const diameter = last?.diameter ?? 10;
+  const [made, setMade] = useState({ diameterMm: Math.round(diameter * 10) / 10, lengthMm: Math.round(cane.slices * cane.sliceMm * 10) / 10, lostMm: Math.round(2 * diameter * (cane.ends ?? cane.learnedEnds.ends) * 10) / 10, slices: cane.slices });
+  const [pictureId, setPicture] = useState<string | null>(null);
+  const [wrong, setWrong] = useState<string | null>(null);
+  const path = `/api/canes/${cane.id}/done`;
+  const refusal = useRefusal(path);
+  const { used, say } = useClayUsed([...gramsOf(plan.volumes, materials).perClay].map(([clayId, grams]) => ({ clayId, grams })));
+  const set = (part: Partial<typeof made>): void => { setMade({ ...made, ...part }); };
+  const photograph = async (file: File | undefined): Promise<void> => {
+    if (!file) return;
+    setWrong(null);
+    try {
+      setPicture((await keepPhotograph(file)).id);
+    } catch (error) {
+      if (!(error instanceof NoPicture)) throw error;
+      setWrong(error.message);
+    }
+  };
+  const write = async (madeOn: string, note: string): Promise<void> => {
+    const dto: CaneDoneDto = { version: cane.version, entryId: crypto.randomUUID(), madeOn, note, used, ...made, pictureId };
+    const answer = await change<{ entryId: string }>('POST', path, dto);
+    if (answer) onDone(answer.entryId);
+  };
+  return (
+    <WriteDown refusal={refusal} onBack={onBack} onWrite={(madeOn, note) => { void write(madeOn, note); }}>
+      <Box fontSize="h2" lineHeight={1.7}>It came out <LengthValue label="Diameter it came out" value={made.diameterMm} onChange={(diameterMm) => { set({ diameterMm }); }} /> across and <LengthValue label="Length it came out" value={made.lengthMm} onChange={(lengthMm) => { set({ lengthMm }); }} /> long without its ends, which took <LengthValue label="Lost at both ends" value={made.lostMm} onChange={(lostMm) => { set({ lostMm }); }} /> together; <CountValue label="Slices that came of it" value={made.slices} onChange={(slices) => { if (Number.isInteger(slices) && slices >= 0) set({ slices }); }} /> slices.</Box>
+      <Caption>What the ends took is learned from: the next plan goes by it.</Caption>
+      <Flex gap={5} alignItems="flex-end" wrap="wrap">
+        <Box><Face worked={worked} at={at} size={130} paints={paints} label="The face as planned" /><Caption>as planned</Caption></Box>
+        <Box>{pictureId !== null && <img src={`/api/pictures/${pictureId}`} alt="The face as it came out" style={{ width: 130, height: 130, objectFit: 'cover', display: 'block' }} />}
+          <label><Caption>photograph of the face </Caption><input type="file" accept="image/png,image/jpeg" onChange={(e) => { void photograph(e.currentTarget.files?.[0]); }} /></label></Box>
+      </Flex>
+      {wrong !== null && <Warning>{wrong}</Warning>}
+      <ClayUsed used={used} say={say} shelf={shelf} refusal={refusal} />
+    </WriteDown>
+  );
+}

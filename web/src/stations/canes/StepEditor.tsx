@@ -1,0 +1,124 @@
+import { Box } from '@chakra-ui/react';
+import { useState, type ReactElement } from 'react';
+import { SHAPES, TURNS, partsOf, type Part, type Shape, type SheetLayer, type Step } from '#core/cane';
+import { complaint, readNumber } from '#core/units';
+import { Choice } from '../../parts/Choice.js';
+import { MaterialPicker, type Picked } from '../../parts/MaterialPicker.js';
+import { CountValue, LengthValue, Value } from '../../parts/Value.js';
+import { Caption, Word } from '../../theme/pieces.js';
+import { swatchOf, type CaneMaterial } from './materials.js';
+import { withPart } from './parts.js';
+import { SHAPE_WORDS, TURN_WORDS } from './stepWords.js';
+
+export interface CaneChoice { readonly revisionId: string; readonly name: string }
+
+interface StepEditorProps {
+  readonly step: Step;
+  readonly materials: ReadonlyMap<string, CaneMaterial>;
+  readonly blends: readonly CaneChoice[];
+  readonly canes: readonly CaneChoice[];
+  readonly onChange: (step: Step) => void;
+  /** opens one of the canes that the step takes in */
+  readonly onOpen: (part: number) => void;
+}
+
+const readDegrees = (text: string): number => readNumber(text.replace(/[°\s]/g, '').replace(/^[-−]/, '')).valueOf() * (/^\s*[-−]/.test(text) ? -1 : 1);
+const readSigned = readDegrees;
+const count = (low: number, high: number, what: string) => (text: string): number => {
+  const n = readNumber(text).valueOf();
+  if (!Number.isInteger(n) || n < low || n > high) throw complaint('cane/count', { what, low, high });
+  return n;
+};
+
+/** A clay, mix or blend as a swatch with its name, to be exchanged. */
+function Of({ of, materials, label, onPick }: { readonly of: string; readonly materials: ReadonlyMap<string, CaneMaterial>; readonly label: string; readonly onPick: (key: string) => void }): ReactElement {
+  const [picking, setPicking] = useState(false);
+  const material = materials.get(of);
+  const pick = ({ clayId, revisionId }: Picked): void => { setPicking(false); onPick(clayId === null ? `mix:${revisionId ?? ''}` : `clay:${clayId}`); };
+  return (
+    <>
+      <Box as="span" display="inline-block" width="16px" height="16px" verticalAlign="-2px" marginRight={1} style={{ background: swatchOf(material) }} />
+      <Word aria-label={`${label}: ${material?.name ?? 'not there any more'}`} onClick={() => { setPicking(true); }}>{material?.name ?? 'not there any more'}</Word>
+      {picking && <MaterialPicker label={label} onPick={pick} onCancel={() => { setPicking(false); }} />}
+    </>
+  );
+}
+
+/** The values of a step, each to be changed where it stands. */
+export function StepEditor({ step, materials, blends, canes, onChange, onOpen }: StepEditorProps): ReactElement {
+  const set = (part: object): void => { onChange({ ...step, ...part } as Step); };
+  const length = (label: string, field: string, value: number): ReactElement => <LengthValue label={label} value={value} onChange={(mm) => { set({ [field]: mm }); }} />;
+  const whole = (label: string, field: string, value: number, low: number, high: number): ReactElement => <Value label={label} text={String(value)} read={count(low, high, label)} onChange={(n) => { set({ [field]: n }); }} />;
+  const degrees = (label: string, field: string, value: number): ReactElement => <><Value label={label} text={String(Math.round(value * 10) / 10)} read={readDegrees} onChange={(n) => { set({ [field]: n }); }} />°</>;
+  const material = (of: string): ReactElement => <Of of={of} materials={materials} label="What it is made of" onPick={(key) => { set({ of: key }); }} />;
+  const parts = partsOf(step);
+  const part = (at: number, label: string): ReactElement => <PartWords part={parts[at]} label={label} canes={canes} onPick={(next) => { onChange(withPart(step, at, next)); }} onOpen={() => { onOpen(at); }} />;
+  switch (step.do) {
+    case 'log': return <>of {material(step.of)}, {length('Diameter of the log', 'diameter', step.diameter)} across, {length('Length of the log', 'length', step.length)} long</>;
+    case 'block': return <>of {material(step.of)}, {length('Width of the block', 'width', step.width)} × {length('Height of the block', 'height', step.height)}, {length('Length of the block', 'length', step.length)} long</>;
+    case 'plug': return (
+      <>of <Choice label="Blend of the plug" value={step.of} options={[...(blends.some((b) => `blend:${b.revisionId}` === step.of) ? [] : [{ value: step.of, text: materials.get(step.of)?.name ?? 'not there any more' }]), ...blends.map((b) => ({ value: `blend:${b.revisionId}`, text: b.name }))]} onChange={(of) => { set({ of }); }} />, <Choice label="How it is wound" value={step.wound} options={[{ value: 'rolled', text: 'rolled up' }, { value: 'fan', text: 'folded like a fan' }]} onChange={(wound) => { set({ wound }); }} />, {step.wound === 'rolled'
+        ? <><Choice label="Which end is inside" value={step.inside} options={[{ value: 'first', text: 'first colour inside' }, { value: 'last', text: 'last colour inside' }]} onChange={(inside) => { set({ inside }); }} />, {length('Diameter of the plug', 'width', step.width)} across</>
+        : <>{length('Width of the plug', 'width', step.width)} × {length('Depth of the plug', 'depth', step.depth)}</>}, {length('Length of the plug', 'length', step.length)} long</>
+    );
+    case 'roll': return <>{length('Length of the sheets', 'rolled', step.rolled)} of sheet rolled up, {length('Length of the roll', 'length', step.length)} long; from the inside:<Layers layers={step.layers} materials={materials} onChange={(layers) => { set({ layers }); }} /></>;
+    case 'loaf': return <>stacked {whole('The number of stacks', 'times', step.times, 1, 400)} times over, {length('Width of the loaf', 'width', step.width)} wide, {length('Length of the loaf', 'length', step.length)} long; from the bottom:<Layers layers={step.layers} materials={materials} onChange={(layers) => { set({ layers }); }} /></>;
+    case 'template': return <>{length('Length of the template', 'length', step.length)} long, {step.regions.length} regions</>;
+    case 'cane': return <>{part(0, 'The cane to begin with')}</>;
+    case 'wrap': return <>with {material(step.of)}, {length('Thickness of the wrap', 'thickness', step.thickness)} thick</>;
+    case 'press': return <>to <Choice label="Shape" value={step.to.shape} options={SHAPES.filter((s) => s !== 'drawn' || step.to.shape === 'drawn').map((value) => ({ value, text: SHAPE_WORDS[value] }))} onChange={(shape) => { set({ to: { shape } }); }} />{ratioOf(step.to, (to) => { set({ to }); })}, turned {degrees('Turn of the press', 'turn', step.turn)}</>;
+    case 'squeeze': return <><Value label="How many times as wide" text={String(step.factor)} read={(t) => readNumber(t).valueOf()} onChange={(factor) => { set({ factor }); }} /> times as wide, and as much less high</>;
+    case 'turn': return <>by {degrees('Turn', 'degrees', step.degrees)} to the left</>;
+    case 'mirror': return <>left and right exchanged</>;
+    case 'split': return <>in {whole('The number of parts', 'parts', step.parts, 2, 24)} equal parts, the first cut at {degrees('Direction of the first cut', 'degrees', step.degrees)}</>;
+    case 'across': return <>in {whole('The number of pieces', 'pieces', step.pieces, 2, 400)} equal pieces</>;
+    case 'grid': return (
+      <>{whole('The number of rows', 'rows', step.rows, 1, 40)} rows of {whole('The number of columns', 'columns', step.columns, 1, 40)}, <Choice label="How neighbours are turned" value={step.turns} options={TURNS.map((value) => ({ value, text: TURN_WORDS[value] }))} onChange={(turns) => { set({ turns }); }} />
+        {(step.others ?? []).map((_, i) => <Box key={i}>and {part(i, `Other squares ${i + 1}`)} · <Word onClick={() => { set({ others: (step.others ?? []).filter((__, k) => k !== i) }); }}>out</Word></Box>)}</>
+    );
+    case 'pie': return <>{whole('The number of wedges', 'count', step.count, 3, 36)} around the middle, <Choice label="Mirrored or not" value={step.mirrored ? 'yes' : 'no'} options={[{ value: 'yes', text: 'every other one mirrored' }, { value: 'no', text: 'all the same way' }]} onChange={(v) => { set({ mirrored: v === 'yes' }); }} />, turned {degrees('Turn of the wedges', 'corner', step.corner)}</>;
+    case 'pair': return <>along the flat side, <Choice label="How the second lies" value={step.turned} options={[{ value: 'mirror', text: 'mirrored' }, { value: 'half', text: 'upside down' }]} onChange={(turned) => { set({ turned }); }} /></>;
+    case 'ring': return <>of {whole('The number of rods', 'count', step.count, 3, 60)} rods around {step.middle ? part(0, 'The rod in the middle') : 'nothing'}, squeezed without gaps</>;
+    case 'bundle': return (
+      <>of {whole('The number of rods', 'count', step.count, 1, 300)} of these{(step.others ?? []).map((o, i) => <span key={i}> and <CountValue label={`How many of part ${i + 1}`} value={o.count} onChange={(n) => { if (Number.isInteger(n) && n >= 0 && n <= 300) set({ others: (step.others ?? []).map((x, k) => (k === i ? { ...x, count: n } : x)) }); }} /> {part(i, `Part ${i + 1} of the bundle`)}</span>)}, squeezed to <Choice label="Shape of the bundle" value={step.to.shape} options={SHAPES.filter((s) => s !== 'drawn' && s !== 'petal' && s !== 'teardrop').map((value) => ({ value, text: SHAPE_WORDS[value] }))} onChange={(shape) => { set({ to: { shape } }); }} />, order {whole('Order of the rods', 'seed', step.seed, 0, 1_000_000)}</>
+    );
+    case 'stack': return <>{part(0, 'What is stacked')} <Choice label="Where it is stacked" value={step.side} options={[{ value: 'right', text: 'at the right' }, { value: 'top', text: 'on top' }]} onChange={(side) => { set({ side }); }} /></>;
+    case 'insert': return <>{part(0, 'What is set in')}, {length('Diameter of the hole', 'diameter', step.diameter)} across, <Value label="To the right of the middle" text={String(step.x)} read={readSigned} onChange={(x) => { set({ x }); }} /> mm right and <Value label="Above the middle" text={String(step.y)} read={readSigned} onChange={(y) => { set({ y }); }} /> mm up, turned {degrees('Turn of what is set in', 'degrees', step.degrees)}</>;
+    case 'reduce': return <>to <LengthValue label="Reduce to" value={step.value} onChange={(value) => { set({ value }); }} /> <Choice label="Reduce by" value={step.to} options={[{ value: 'diameter', text: 'across' }, { value: 'length', text: 'long' }]} onChange={(to) => { set({ to }); }} /></>;
+    case 'trim': return <>{length('Cut off each end', 'each', step.each)} off each end</>;
+    case 'slice': return <>{length('Thickness of a slice', 'thickness', step.thickness)} thick</>;
+  }
+}
+
+function ratioOf(to: Shape, onChange: (to: Shape) => void): ReactElement | null {
+  if (!['rectangle', 'triangle', 'teardrop', 'petal'].includes(to.shape)) return null;
+  const usual = { rectangle: 2, triangle: 1.155, teardrop: 0.66, petal: 0.5 }[to.shape as 'rectangle'];
+  return <>, <Value label="Width for its height" text={String(Math.round((to.ratio ?? usual) * 100) / 100)} read={(t) => readNumber(t).valueOf()} onChange={(ratio) => { if (ratio > 0.02 && ratio < 50) onChange({ ...to, ratio }); }} /> times as wide as high</>;
+}
+
+function Layers({ layers, materials, onChange }: { readonly layers: readonly SheetLayer[]; readonly materials: ReadonlyMap<string, CaneMaterial>; readonly onChange: (layers: readonly SheetLayer[]) => void }): ReactElement {
+  return (
+    <>
+      {layers.map((l, i) => (
+        <Box key={i}><Of of={l.of} materials={materials} label={`Sheet ${i + 1}`} onPick={(of) => { onChange(layers.map((x, k) => (k === i ? { ...x, of } : x))); }} />, <LengthValue label={`Thickness of sheet ${i + 1}`} fine value={l.thickness} onChange={(thickness) => { onChange(layers.map((x, k) => (k === i ? { ...x, thickness } : x))); }} />{layers.length > 1 && <> · <Word aria-label={`Take sheet ${i + 1} out`} onClick={() => { onChange(layers.filter((_, k) => k !== i)); }}>out</Word></>}</Box>
+      ))}
+      {layers.length < 12 && <Word fontSize="small" onClick={() => { const last = layers.at(-1); if (last) onChange([...layers, last]); }}>another sheet</Word>}
+    </>
+  );
+}
+
+/** Another cane that a step takes in: its own steps, or a cane that is kept. */
+function PartWords({ part, label, canes, onPick, onOpen }: { readonly part: Part | undefined; readonly label: string; readonly canes: readonly CaneChoice[]; readonly onPick: (part: Part) => void; readonly onOpen: () => void }): ReactElement {
+  if (!part) return <Caption>nothing</Caption>;
+  const value = 'ref' in part ? part.ref : 'own';
+  const options = [
+    ...('ref' in part ? (canes.some((c) => c.revisionId === part.ref) ? [] : [{ value: part.ref, text: `${part.name ?? 'a cane'}, as it was` }]) : [{ value: 'own', text: part.name ?? 'a part of its own' }]),
+    ...canes.map((c) => ({ value: c.revisionId, text: c.name })),
+  ];
+  return (
+    <>
+      <Choice label={label} value={value} options={options} onChange={(next) => { const cane = canes.find((c) => c.revisionId === next); if (cane) onPick({ ref: cane.revisionId, name: cane.name }); }} />
+      {'steps' in part && <> (<Word aria-label={`Open ${label}`} onClick={onOpen}>open</Word>)</>}
+    </>
+  );
+}

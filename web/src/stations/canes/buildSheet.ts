@@ -1,0 +1,67 @@
+import { showLength, showMass, type UnitSystem } from '#core/units';
+import type { CaneAnswer, MachineDto } from '#contract';
+import { PT, controlLine, paperPage, type PaperPage } from '../../parts/pdfPage.js';
+import { caneWorker } from '../../workers/cane.js';
+import type { PlainPlan } from '../../workers/cane.worker.js';
+import { saveFile } from '../mixes/exchange/saveFile.js';
+import { gramsOf, startWords, wrapWords } from './CaneStrip.js';
+import type { CaneMaterial } from './materials.js';
+import { pngOf } from './SavePictures.js';
+import { stepTitle } from './stepWords.js';
+
+/** A4 upright, mm. */
+const [WIDTH, HEIGHT, MARGIN] = [210, 297, 14];
+const FACE = 40;
+const FACE_PX = 360;
+const PER_ROW = 4;
+
+/** What to begin with, and every step with its face, on paper. */
+export async function saveBuildSheet(cane: CaneAnswer, plan: PlainPlan, materials: ReadonlyMap<string, CaneMaterial>, own: MachineDto | undefined, units: UnitSystem): Promise<void> {
+  const names = (key: string): string => materials.get(key)?.name ?? '…';
+  const paints = Object.fromEntries([...materials].map(([key, m]) => [key, m.paint]));
+  let paper: PaperPage = await paperPage(WIDTH, HEIGHT);
+  let y = 20;
+  const room = async (needed: number): Promise<void> => {
+    if (y + needed < HEIGHT - 22) return;
+    paper = await paperPage(WIDTH, HEIGHT, paper);
+    y = 20;
+  };
+  const line = async (words: string, size = 10, heavy = false): Promise<void> => {
+    // about so many letters fit in a line of this size
+    const letters = Math.floor((WIDTH - 2 * MARGIN) / (size * 0.18));
+    await room(6 * Math.ceil(words.length / letters));
+    paper.text(words, MARGIN, y, size, heavy);
+    y += (size * 0.5) * Math.ceil(words.length / letters) + 1;
+  };
+  await line(cane.name, 18, true);
+  y += 2;
+  await line(`${cane.slices} slices of ${showLength(cane.sliceMm, units)}, ${showMass(gramsOf(plan.volumes, materials).total, units)} of clay, ${showMass(gramsOf(plan.scrap, materials).total, units)} of it scrap.`);
+  y += 3;
+  await line('Start with', 13, true);
+  for (const start of plan.starts) await line(`☐ ${startWords(start, names, own, units)}${start.path.length > 0 ? ` (${start.path.join(', ')})` : ''}`.replace('☐', '–'));
+  for (const wrap of plan.wraps) await line(`– ${wrapWords(wrap, names, own, units)}${wrap.path.length > 0 ? ` (${wrap.path.join(', ')})` : ''}`);
+  y += 4;
+  await line('Steps', 13, true);
+  y += 1;
+  const steps = cane.program.steps;
+  for (let i = 0; i < steps.length; i += PER_ROW) {
+    await room(FACE + 22);
+    for (let k = 0; k < PER_ROW && i + k < steps.length; k++) {
+      const step = steps[i + k];
+      const picture = await caneWorker().face(cane.id, i + k, FACE_PX, 1, paints);
+      const x = MARGIN + k * ((WIDTH - 2 * MARGIN) / PER_ROW);
+      if (picture) {
+        const image = await paper.document.embedPng(await pngOf(picture));
+        paper.page.drawImage(image, { x: x * PT, y: (HEIGHT - y - FACE) * PT, width: FACE * PT, height: FACE * PT });
+      }
+      const stage = plan.stages[i + k];
+      if (step) paper.text(`${i + k + 1} ${stepTitle(step, units)}`, x, y + FACE + 5, 8.5, true);
+      if (stage) paper.text(`${showLength(Math.round(stage.length), units)} long${stage.count > 1 ? `, ${stage.count} of them` : ''}`, x, y + FACE + 9.5, 8.5);
+    }
+    y += FACE + 16;
+  }
+  await room(16);
+  controlLine(paper, MARGIN, y + 4);
+  saveFile(`${cane.name}, build sheet`, 'pdf', 'application/pdf', await paper.document.save());
+}
+

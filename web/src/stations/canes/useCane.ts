@@ -1,0 +1,33 @@
+import { useMemo } from 'react';
+import { usedIn, type JudgedMaterial, type Paint, type Program, type Step } from '#core/cane';
+import type { CaneAnswer, ShelfAnswer } from '#contract';
+import { usePigments } from '../../state/book.js';
+import type { PlainCane } from '../../workers/cane.worker.js';
+import { useWorkedCane, type WorkedCane } from '../../workers/cane.js';
+import { materialsOf, type CaneMaterial } from './materials.js';
+
+export const WOBBLES = ['off', 'steady', 'honest'] as const;
+export type Wobble = (typeof WOBBLES)[number];
+const WOBBLE: Readonly<Record<Wobble, number>> = { off: 0, steady: 0.35, honest: 1 };
+
+/** How many steps there are in all other canes, copied in: their colours count too. */
+const allSteps = (steps: readonly Step[], library: Readonly<Record<string, Program>>): readonly Step[] => [...steps, ...Object.values(library).flatMap((p) => p.steps)];
+
+export interface BenchCane {
+  readonly worked: WorkedCane | null;
+  readonly materials: ReadonlyMap<string, CaneMaterial>;
+  readonly paints: Readonly<Record<string, Paint>>;
+  readonly judged: Readonly<Record<string, JudgedMaterial>>;
+}
+
+/** A cane on the bench: worked out in the worker, with the colours it is painted in. */
+export function useCane(cane: CaneAnswer, steps: readonly Step[], shelf: ShelfAnswer, wobble: Wobble): BenchCane {
+  const pigments = usePigments();
+  const library = useMemo(() => Object.fromEntries(cane.canes.map((c) => [c.revisionId, c.program])), [cane.canes]);
+  const keys = usedIn(allSteps(steps, library)).materials.join(' ');
+  const materials = useMemo(() => materialsOf(keys === '' ? [] : keys.split(' '), cane, shelf, pigments), [keys, cane, shelf, pigments]);
+  const paints = useMemo(() => Object.fromEntries([...materials].map(([key, m]) => [key, m.paint])), [materials]);
+  const judged = useMemo(() => Object.fromEntries([...materials].map(([key, { lab, hides, bakeC, old, crumbly }]) => [key, { lab, hides, bakeC, old, crumbly }])), [materials]);
+  const plain = useMemo((): PlainCane => ({ steps, library, wobble: WOBBLE[wobble], seed: 7 }), [steps, library, wobble]);
+  return { worked: useWorkedCane(cane.id, plain), materials, paints, judged };
+}

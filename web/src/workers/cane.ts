@@ -1,0 +1,80 @@
+import { proxy, wrap, type Remote } from 'comlink';
+import { useEffect, useRef, useState } from 'react';
+import type { JudgedMaterial, Paint, Wanted } from '#core/cane';
+import type { CaneWorker, PlainCane, PlainPlan, PlainStep, PlainWarning } from './cane.worker.js';
+
+let worker: Remote<CaneWorker> | null = null;
+export const caneWorker = (): Remote<CaneWorker> =>
+  (worker ??= wrap<CaneWorker>(new Worker(new URL('./cane.worker.ts', import.meta.url), { type: 'module' })));
+
+export interface WorkedCane { readonly id: string; readonly steps: readonly PlainStep[]; /** grows with each change */ readonly turn: number }
+
+/** A cane worked out step by step in the worker; null until it is. What is older stays until the newer is there. */
+export function useWorkedCane(id: string, cane: PlainCane | null): WorkedCane | null {
+  const [worked, setWorked] = useState<WorkedCane | null>(null);
+  const turns = useRef(0);
+  const key = JSON.stringify(cane);
+  useEffect(() => {
+    const plain = JSON.parse(key) as PlainCane | null;
+    if (!plain) return;
+    let current = true;
+    void caneWorker().load(id, plain).then((steps) => { if (current) setWorked({ id, steps, turn: ++turns.current }); });
+    return () => { current = false; };
+  }, [id, key]);
+  return worked;
+}
+
+/** A face as a picture, coarse at once and fine after; null until there is one. */
+export function useFace(worked: WorkedCane | null, at: number, size: number, paints: Readonly<Record<string, Paint>>, coarseOnly: boolean): ImageData | null {
+  const [picture, setPicture] = useState<ImageData | null>(null);
+  useEffect(() => {
+    if (!worked) return;
+    let current = true;
+    const paint = async (): Promise<void> => {
+      if (size > 200) {
+        const coarse = await caneWorker().face(worked.id, at, size, 4, paints);
+        if (!current) return;
+        if (coarse) setPicture(coarse);
+        if (coarseOnly) return;
+      }
+      const fine = await caneWorker().face(worked.id, at, size, 1, paints);
+      if (current && fine) setPicture(fine);
+    };
+    void paint();
+    return () => { current = false; };
+  }, [worked, at, size, paints, coarseOnly]);
+  return picture;
+}
+
+/** A large face for a file, with progress; null where it was stopped. */
+export const largeFace = (id: string, at: number, size: number, paints: Readonly<Record<string, Paint>>, tell: (share: number) => void): Promise<ImageData | null> =>
+  caneWorker().face(id, at, size, 1, paints, proxy(tell));
+
+export const stopFace = (id: string): void => { void caneWorker().stop(id); };
+
+/** The backwards plan of the cane as it is now; a sentence where there can be none. */
+export function usePlan(worked: WorkedCane | null, wanted: Wanted): PlainPlan | string | null {
+  const [plan, setPlan] = useState<PlainPlan | string | null>(null);
+  const key = JSON.stringify(wanted);
+  useEffect(() => {
+    if (!worked) return;
+    let current = true;
+    void caneWorker().backwards(worked.id, JSON.parse(key) as Wanted).then((next) => { if (current) setPlan(next); });
+    return () => { current = false; };
+  }, [worked, key]);
+  return plan;
+}
+
+export interface Judged { readonly warnings: readonly PlainWarning[]; readonly feature: { readonly mm: number; readonly material: string } | null }
+
+/** What will go wrong with it; while it is being worked out, what was said before. */
+export function useJudged(worked: WorkedCane | null, materials: Readonly<Record<string, JudgedMaterial>>): Judged {
+  const [judged, setJudged] = useState<Judged>({ warnings: [], feature: null });
+  useEffect(() => {
+    if (!worked) return;
+    let current = true;
+    void caneWorker().judge(worked.id, materials).then((next) => { if (current) setJudged(next); });
+    return () => { current = false; };
+  }, [worked, materials]);
+  return judged;
+}

@@ -1,0 +1,135 @@
+import { expose, transfer } from 'comlink';
+import {
+  areaOf, contextOf, diameterOf, extentOf, featuresOf, frameOf, judge, paintFace, partsOf, partState, planBackwards, runSteps,
+  type CaneContext, type JudgedMaterial, type Paint, type Program, type Step, type StepResult, type Wanted, type Warning,
+} from '#core/cane';
+import { Complaint } from '#core/units';
+
+/** A cane as it crosses to the worker. */
+export interface PlainCane { readonly steps: readonly Step[]; readonly library: Readonly<Record<string, Program>>; readonly wobble: number; readonly seed: number }
+
+/** A step worked out, in plain figures. */
+export interface PlainStep {
+  readonly wrong: string | null;
+  readonly there: boolean;
+  readonly width: number;
+  readonly height: number;
+  readonly diameter: number;
+  readonly area: number;
+  readonly length: number;
+  readonly count: number;
+  readonly round: boolean;
+  readonly points: readonly (readonly [number, number])[];
+  readonly amounts: readonly (readonly [string, number])[];
+}
+type Keyed<W> = W extends { readonly material: number } ? Omit<W, 'material'> & { readonly material: string } : W extends { readonly one: number; readonly deltaE: number } ? Omit<W, 'one' | 'other'> & { readonly one: string; readonly other: string } : W;
+export type PlainWarning = Keyed<Warning>;
+export interface PlainPlan {
+  readonly starts: readonly { readonly step: Step; readonly path: readonly string[]; readonly count: number; readonly length: number; readonly amounts: readonly (readonly [string, number])[] }[];
+  readonly wraps: readonly { readonly step: Extract<Step, { do: 'wrap' }>; readonly path: readonly string[]; readonly count: number; readonly width: number; readonly length: number }[];
+  readonly volumes: readonly (readonly [string, number])[];
+  readonly scrap: readonly (readonly [string, number])[];
+  readonly stages: readonly { readonly length: number; readonly count: number }[];
+}
+
+interface Loaded { readonly cane: PlainCane; readonly keys: readonly string[]; readonly context: CaneContext; readonly results: readonly StepResult[] }
+const loaded = new Map<string, Loaded>();
+/** Canes that are kept worked out: the one on the bench, and its neighbours in the list. */
+const MOST_LOADED = 40;
+const CHUNK = 24;
+let asked = 0;
+
+const turn = (): Promise<void> => new Promise((resolve) => { setTimeout(resolve); });
+const plain = (context: CaneContext, amounts: ReadonlyMap<number, number>): [string, number][] => [...amounts].map(([index, v]) => [context.materials[index] ?? '', v]);
+const keysOf = ({ library, wobble, seed }: PlainCane): string => JSON.stringify([library, wobble, seed]);
+
+/** Works a cane out anew from the first step that has changed. */
+function work(id: string, cane: PlainCane): Loaded {
+  const before = loaded.get(id);
+  const keys = cane.steps.map((s) => JSON.stringify(s));
+  const same = before && keysOf(before.cane) === keysOf(cane);
+  const context = same ? before.context : contextOf((ref) => cane.library[ref], cane.wobble, cane.seed);
+  let kept = 0;
+  while (same && kept < keys.length && keys[kept] === before.keys[kept] && before.results[kept]?.state) kept++;
+  const results = runSteps(cane.steps, context, same ? before.results.slice(0, kept) : []);
+  const now = { cane, keys, context, results };
+  loaded.delete(id);
+  loaded.set(id, now);
+  for (const old of [...loaded.keys()].slice(0, Math.max(0, loaded.size - MOST_LOADED))) loaded.delete(old);
+  return now;
+}
+
+const worker = {
+  load(id: string, cane: PlainCane): PlainStep[] {
+    const { results, context } = work(id, cane);
+    return results.map(({ state, wrong }): PlainStep => {
+      if (!state) return { wrong: wrong?.message ?? null, there: false, width: 0, height: 0, diameter: 0, area: 0, length: 0, count: 0, round: false, points: [], amounts: [] };
+      const { width, height } = extentOf(state.outline);
+      return { wrong: null, there: true, width, height, diameter: diameterOf(state.outline), area: areaOf(state.outline), length: state.length, count: state.count, round: state.outline.round, points: state.outline.points, amounts: plain(context, state.amounts) };
+    });
+  },
+
+  /**
+   * The face after a step.
+   * @param every blocks of so many pixels: a coarser picture at once
+   * @param tell called with the share that is done @returns null where it cannot be, or another picture was asked for under the same name meanwhile
+   */
+  async face(id: string, at: number, size: number, every: number, paints: Readonly<Record<string, Paint>>, tell?: (share: number) => void): Promise<ImageData | null> {
+    const own = ++asked;
+    newest.set(`${id} ${at} ${size}`, own);
+    const cane = loaded.get(id);
+    const state = cane?.results[at]?.state;
+    if (!cane || !state) return null;
+    const frame = frameOf(state.outline, size);
+    const pixels = new Uint8ClampedArray(4 * size * size);
+    const list = cane.context.materials.map((key) => paints[key] ?? new Uint8Array([153, 153, 153]));
+    const rows = every > 1 ? size : Math.max(CHUNK, Math.round((CHUNK * 512) / size) * every);
+    for (let from = 0; from < size; from += rows) {
+      paintFace(state, list, frame, { from, to: Math.min(size, from + rows) }, pixels, every);
+      if (from + rows >= size) break;
+      tell?.((from + rows) / size);
+      await turn();
+      if (newest.get(`${id} ${at} ${size}`) !== own || stopped.delete(id)) return null;
+    }
+    return transfer(new ImageData(pixels, size, size), [pixels.buffer]);
+  },
+  stop(id: string): void {
+    stopped.add(id);
+  },
+
+  /** From slices to what to begin with; a sentence where that cannot be. */
+  backwards(id: string, wanted: Wanted): PlainPlan | string {
+    const cane = loaded.get(id);
+    if (!cane) return '';
+    try {
+      const plan = planBackwards(cane.cane.steps, wanted, cane.context);
+      return {
+        ...plan, volumes: [...plan.volumes], scrap: [...plan.scrap],
+        starts: plan.starts.map((s) => ({ ...s, amounts: plain(cane.context, s.amounts) })),
+      };
+    } catch (error) {
+      if (error instanceof Complaint) return error.message;
+      throw error;
+    }
+  },
+
+  /** What will go wrong, and the narrowest thing in the face after a step. */
+  judge(id: string, materials: Readonly<Record<string, JudgedMaterial>>): { readonly warnings: PlainWarning[]; readonly feature: { readonly mm: number; readonly material: string } | null } {
+    const cane = loaded.get(id);
+    const state = cane?.results.findLast((r) => r.state)?.state;
+    if (!cane || !state) return { warnings: [], feature: null };
+    const { context } = cane;
+    const name = (index: number): string => context.materials[index] ?? '';
+    const lengths = (step: Step): number[] => partsOf(step).map((part) => partState(part, context).length);
+    const { least, material } = featuresOf(state);
+    return {
+      feature: Number.isFinite(least) ? { mm: least, material: name(material) } : null,
+      warnings: judge(cane.results, context.materials.map((key) => materials[key]), lengths).map((w): PlainWarning => ('material' in w ? { ...w, material: name(w.material) } : w.kind === 'together' ? { ...w, one: name(w.one), other: name(w.other) } : w)),
+    };
+  },
+};
+const newest = new Map<string, number>();
+const stopped = new Set<string>();
+export type CaneWorker = typeof worker;
+
+expose(worker);
