@@ -65,7 +65,7 @@ test('the woven basket from a blend made earlier: reduced, warned, mended, plann
     for (const field of await page.getByRole('list', { name: 'Clay used' }).getByRole('textbox').all()) { await field.fill('5 g'); await field.press('Enter'); }
     await page.getByRole('button', { name: 'Done, write it down' }).click();
     await expect(main).toContainText('its ends took 96 mm');
-    await page.getByRole('link', { name: 'Woven basket' }).click();
+    await page.getByRole('link', { name: 'Woven basket', exact: true }).click();
     await expect(main).toContainText('revision 1, made: a change begins a new one');
     await expect(strip).toContainText('(from 1 made)');
     await expect(page.getByLabel('Diameters lost at each end')).toHaveValue('1.33');
@@ -111,4 +111,44 @@ test('a cane by keys alone, in another cane, out as a file and in again', async 
   await page.getByRole('button', { name: /Set in Garden speckle/ }).click();
   await page.getByRole('button', { name: 'Open What is set in' }).click();
   await expect(page.getByRole('main')).toContainText('Log 2 › Garden speckle');
+});
+
+const POD = `<svg xmlns="http://www.w3.org/2000/svg" width="50mm" height="30mm" viewBox="0 0 500 300">
+  <script>document.title = 'run'</script><rect width="500" height="300" fill="#F1EEE4" id="sky"/>
+  <path id="pod" d="M30 150 C120 20 380 20 470 150 C380 280 120 280 30 150 Z" fill="#4F7F45"/>
+  <circle id="pea left" cx="150" cy="150" r="42" fill="#93B84C"/><circle id="pea middle" cx="250" cy="150" r="42" fill="#93B84C"/><circle id="pea right" cx="350" cy="150" r="42" fill="#93B84C"/>
+</svg>`;
+
+test('an SVG template, filled with mixes and a speckle cane, and its clay list', async ({ page, sledge }) => {
+  await page.goto(`${sledge.url}/canes`);
+  const main = page.getByRole('main');
+  await page.getByRole('button', { name: 'a template after a drawing' }).click();
+  const drawing = page.getByLabel('A drawing as SVG');
+  await drawing.setInputFiles({ name: 'no.svg', mimeType: 'image/svg+xml', buffer: Buffer.from('<html/>') });
+  await expect(main).toContainText('This file cannot be read as an SVG drawing.');
+  await drawing.setInputFiles({ name: 'pod.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(POD) });
+  await expect(main).toContainText('1 scripts.');
+  await expect(page).toHaveTitle(/Sledge/);
+  const regions = page.getByRole('list', { name: 'Regions' }).getByRole('listitem');
+  await expect(regions).toHaveCount(3);
+  await expect(main).toContainText('Template, 5 regions');
+  // the colours of the drawing found the nearest clays
+  await expect(regions.nth(0)).toContainText('Chalk');
+  await expect(regions.nth(1)).toContainText('pod');
+  await regions.nth(1).getByRole('button', { name: /^Clay or mix of pod/ }).click();
+  await page.getByRole('combobox', { name: 'Clay or mix of pod' }).fill('Outer leek');
+  await page.keyboard.press('Enter');
+  await expect(regions.nth(1)).toContainText('Outer leek');
+  await page.getByLabel('What fills pea left').selectOption('cane');
+  await page.getByLabel('Cane in pea left').selectOption({ label: 'Garden speckle' });
+  await expect(regions.nth(2)).toContainText('mm²');
+  await edit(page, 'Width of the template', '60 mm');
+  await expect(page.getByRole('img', { name: 'The face after step 1' })).toBeVisible();
+  const strip = page.getByRole('region', { name: 'Clay and what to begin with' });
+  await expect(strip).toContainText('Soot');
+  await expect(strip).toContainText('Leek');
+  await expect(strip).toContainText('(Garden speckle)');
+  const pdf = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'the template on paper, at true size' }).click();
+  expect((await pdf).suggestedFilename()).toBe('Template, template.pdf');
 });

@@ -9,6 +9,7 @@ build();
 const { median, percentile } = await import('../dist/core/bench/measure.js');
 const { seeded } = await import('../dist/core/src/units/index.js');
 const { blending } = await import('../dist/core/bench/blending.js');
+const { caning } = await import('../dist/core/bench/caning.js');
 const { dials } = await import('../dist/core/bench/dials.js');
 const { upsampling } = await import('../dist/core/bench/upsampling.js');
 const { learning } = await import('../dist/core/bench/learning.js');
@@ -54,7 +55,7 @@ const spectralMixer = (hexes, parts) => {
   return () => spectral.mix(...colours).sRGB[0];
 };
 
-const TABLES = { learn: () => learning(() => performance.now(), bySpectral),  mixes: () => predictions(() => performance.now(), spectralMixer), curves: () => upsampling(() => performance.now()), blend: () => blending(() => performance.now()), dials: () => dials(), find: () => finding(() => performance.now()), start: ofStart, api: ofApi };
+const TABLES = { learn: () => learning(() => performance.now(), bySpectral),  mixes: () => predictions(() => performance.now(), spectralMixer), curves: () => upsampling(() => performance.now()), blend: () => blending(() => performance.now()), dials: () => dials(), canes: () => caning(() => performance.now()), find: () => finding(() => performance.now()), start: ofStart, api: ofApi };
 const wanted = process.argv.slice(2);
 const shown = (value) => (value >= 1000 ? Math.round(value).toLocaleString('en') : value.toPrecision(3));
 const tables = [];

@@ -98,6 +98,9 @@ describe('presses', () => {
         expect(beyond(reach, at[0], at[1])).toBeLessThan(1.01);
       }
     }), { numRuns: 60 });
+    // a hair below the first direction
+    const hair = pressOf(circle(10), circle(10), 0);
+    expect([throughPress((a) => a, hair)(3, -1e-18), beyond(reachOf(circle(10)), 4.9, -1e-18)].every((v) => Number.isFinite(v))).toBe(true);
     const own = pressOf(rectangle(10, 6), rectangle(20, 12), 0);
     expect([throughPress((a) => a, own)(2, 1), throughPress((_, b) => b, own)(2, 1)].map((v) => Math.round(v * 1e3) / 1e3)).toEqual([2, 1]);
   });

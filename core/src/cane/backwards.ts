@@ -134,6 +134,17 @@ function lastAmounts(part: Part, context: CaneContext): ReadonlyMap<number, numb
   return runSteps(stepsOf(part, context), context).at(-1)?.state?.amounts ?? new Map<number, number>();
 }
 
+/** Equal pieces of equal canes as one line, with their number. */
+function together<N extends { readonly step: Step; readonly path: readonly string[]; readonly count: number; readonly length: Mm }>(needs: readonly N[]): N[] {
+  const found = new Map<string, N>();
+  for (const need of needs) {
+    const key = JSON.stringify([need.step, need.path, need.length.toFixed(6)]);
+    const before = found.get(key);
+    found.set(key, before ? { ...before, count: before.count + need.count } : need);
+  }
+  return [...found.values()];
+}
+
 /**
  * From slices to every piece of clay to begin with: lengths backwards
  * through the steps at constant volume, with the ends that are lost. A slice
@@ -148,5 +159,5 @@ export function planBackwards(steps: readonly Step[], wanted: Wanted, context: C
   const out: Gathered = { starts: [], wraps: [], volumes: new Map(), scrap: new Map() };
   const stages = walkBack(runSteps(whole, context), { length: wanted.slices * wanted.thickness, count: 1 }, wanted, context, [], out);
   const named = (sums: ReadonlyMap<number, number>): Map<MaterialKey, number> => new Map([...sums].filter(([, v]) => Math.abs(v) > 1e-9).map(([index, v]) => [context.materials[index] ?? '', v]));
-  return { starts: out.starts.reverse(), wraps: out.wraps.reverse(), volumes: named(out.volumes), scrap: named(out.scrap), stages };
+  return { starts: together(out.starts.reverse()), wraps: together(out.wraps.reverse()), volumes: named(out.volumes), scrap: named(out.scrap), stages };
 }

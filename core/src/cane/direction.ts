@@ -29,12 +29,12 @@ export function onDiamond(at: number): Point {
 
 /**
  * How far an outline reaches in each direction, as 1 / (|x| + |y|) of its
- * edge: `STEPS + 1` numbers. Exact on straight edges but for the two steps
+ * edge: `STEPS + 2` numbers, the last two as the first two. Exact on straight edges but for the two steps
  * beside a corner.
  * @throws Complaint `cane/star` where the centre does not see the whole edge
  */
 export function reachOf({ points }: Outline): Float64Array {
-  const table = new Float64Array(STEPS + 1);
+  const table = new Float64Array(STEPS + 2);
   const n = points.length;
   let round = 0;
   for (let i = 0; i < n; i++) {
@@ -56,6 +56,8 @@ export function reachOf({ points }: Outline): Float64Array {
   // once around, or the centre lies outside
   if (Math.abs(round - STEPS) > 1e-3) throw complaint('cane/star');
   table[STEPS] = table[0] as number;
+  // a direction a hair below the first one rounds to the last step of all
+  table[STEPS + 1] = table[1] as number;
   return table;
 }
 

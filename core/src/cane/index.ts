@@ -1,6 +1,7 @@
 export * from './backwards.js';
 export * from './cells.js';
 export * from './direction.js';
+export * from './drawn.js';
 export * from './face.js';
 export * from './judge.js';
 export * from './outline.js';
@@ -13,3 +14,4 @@ export * from './shapes.js';
 export { throughPress } from './shaping.js';
 export * from './starts.js';
 export * from './state.js';
+export * from './trace.js';

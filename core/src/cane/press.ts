@@ -35,7 +35,7 @@ function radialMap(before: Outline, after: Outline, turn: number): RadialMap {
   const turnedBy = direction(Math.cos(radians), Math.sin(radians)) * (STEPS / 4);
   const k0 = Math.floor(turnedBy);
   const at0 = (to.share[k0] as number) + ((to.share[Math.min(STEPS, k0 + 1)] as number) - (to.share[k0] as number)) * (turnedBy - k0);
-  const [cx, cy] = [new Float64Array(STEPS + 1), new Float64Array(STEPS + 1)];
+  const [cx, cy] = [new Float64Array(STEPS + 2), new Float64Array(STEPS + 2)];
   for (let k = 0; k <= STEPS; k++) {
     let wanted = (to.share[k] as number) - at0;
     wanted -= Math.floor(wanted);
@@ -53,6 +53,8 @@ function radialMap(before: Outline, after: Outline, turn: number): RadialMap {
     cx[k] = px / reach;
     cy[k] = py / reach;
   }
+  cx[STEPS + 1] = cx[1] as number;
+  cy[STEPS + 1] = cy[1] as number;
   return { cx, cy };
 }
 

@@ -74,14 +74,14 @@ export const STARTING_POINTS: readonly StartingPoint[] = [
   },
   {
     id: 'speckle', name: 'Soil speckle', words: 'wrapped snakes bundled, reduced, bundled again',
-    steps: (c) => ids([log(c.light, 8, 90), wrap(c.dark, 0.7), across(7), { do: 'bundle', count: 7, to: { shape: 'hexagon' }, seed: 3, others: [{ part: part('seeds', [log(c.strong, 5, 90), wrap(c.dark, 0.7)]), count: 5 }] }, reduce(12), across(7), { do: 'bundle', count: 7, to: { shape: 'round' }, seed: 5 }, reduce(18)]),
+    steps: (c) => ids([log(c.light, 8, 90), wrap(c.dark, 0.7), across(7), { do: 'bundle', count: 7, to: { shape: 'hexagon' }, seed: 3, others: [{ part: part('seeds', [log(c.strong, 5, 90 / 7), wrap(c.dark, 0.7)]), count: 5 }] }, reduce(12), across(7), { do: 'bundle', count: 7, to: { shape: 'round' }, seed: 5 }, reduce(18)]),
   },
   {
     id: 'lace', name: 'Frost lace', words: 'tinted translucent snakes in thin white walls, bundled',
     steps: (c) => {
       const [first = c.light, ...rest] = c.glass;
-      const snake = (of: MaterialKey): Loose[] => [log(of, 8, 60), wrap(c.light, 0.5)];
-      return ids([...snake(first), across(7), { do: 'bundle', count: 7, seed: 11, to: { shape: 'round' }, others: rest.map((of, i) => ({ part: part(`tint ${i + 2}`, snake(of)), count: 6 })) }, wrap(c.light, 0.6), reduce(24)]);
+      const snake = (of: MaterialKey, long: Mm): Loose[] => [log(of, 8, long), wrap(c.light, 0.5)];
+      return ids([...snake(first, 60), across(7), { do: 'bundle', count: 7, seed: 11, to: { shape: 'round' }, others: rest.map((of, i) => ({ part: part(`tint ${i + 2}`, snake(of, 60 / 7)), count: 6 })) }, wrap(c.light, 0.6), reduce(24)]);
     },
   },
   {

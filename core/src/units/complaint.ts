@@ -94,6 +94,11 @@ const SENTENCES = {
   'cane/newer': (d: { version: string }) => `This cane was written by a newer Sledge (version ${d.version}). Bring Sledge up to date to open it.`,
   'cane/format': (d: { what: string; where: string }) => `This is no cane: ${d.what}${d.where === '' ? '' : ` at ${d.where}`}.`,
   'cane/regions': () => 'A template has from 1 to 400 regions.',
+  'svg/unreadable': () => 'This file cannot be read as an SVG drawing.',
+  'svg/large': () => 'This drawing is larger than 6 MB. Simplify it first.',
+  'svg/points': (d: { most: number }) => `This drawing has more than ${d.most.toLocaleString('en')} points. Simplify it first.`,
+  'svg/deep': () => 'The groups of this drawing lie too deep in each other. Ungroup it first.',
+  'svg/empty': () => 'There is no filled region in this drawing. Fill its outlines with flat colours.',
   'cane/cells': () => 'These rods differ too much in size to be squeezed together without gaps. Reduce the large ones first.',
   'count/whole': () => 'The number of pieces has to be a whole number from 1 to 5,000.',
 } as const;

@@ -1,6 +1,8 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { randomUUID } from 'node:crypto';
-import { learnedEnds, usedIn, type Program } from '#core/cane';
+import { flatOf } from '#core/batch';
+import { contextOf, learnedEnds, planBackwards, usedIn, type Program, type Wanted } from '#core/cane';
+import { Complaint } from '#core/units';
 import type { BlendInside, CaneAnswer, CaneCard, CaneDoneDto, CaneDto, CaneInside } from '#contract';
 import { checkVersion, inUse, notThere, refused } from '../access/problem.js';
 import { BlendsService } from '../blends/blends.service.js';
@@ -17,6 +19,17 @@ const NOTHING: Use = { clayId: null, revisionId: null, blendRevisionId: null, in
 function useOf(key: string): Use {
   const [kind, id = ''] = key.split(':');
   return kind === 'clay' ? { ...NOTHING, clayId: id } : kind === 'mix' ? { ...NOTHING, revisionId: id } : { ...NOTHING, blendRevisionId: id };
+}
+
+/** mm³ of each material that went in; nothing where the steps cannot be done. */
+function volumesOf(program: Program, inside: readonly CaneInside[], wanted: Wanted): ReadonlyMap<string, number> {
+  const library = new Map(inside.map((c) => [c.revisionId, c.program]));
+  try {
+    return planBackwards(program.steps, wanted, contextOf((ref) => library.get(ref))).volumes;
+  } catch (error) {
+    if (error instanceof Complaint) return new Map();
+    throw error;
+  }
 }
 
 @Injectable()
@@ -99,13 +112,15 @@ export class CanesService {
       const cane = await draft.find('cane', id);
       if (!cane) throw notThere('This cane');
       await checkVersion(cane.name, cane.version, dto.version, () => this.open(id));
-      const { id: caneRevisionId, program } = await this.newest(id);
-      const all = [program, ...(await this.inside(program)).map((c) => c.program)].flatMap((p) => usedIn(p.steps).materials);
+      const { id: caneRevisionId, program, sliceMm, trimming, ends } = await this.newest(id);
+      const inside = await this.inside(program);
+      const all = [program, ...inside.map((c) => c.program)].flatMap((p) => usedIn(p.steps).materials);
+      const volumes = volumesOf(program, inside, { slices: Math.max(1, dto.slices), thickness: sliceMm, ends: ends ?? 1, trimming });
       const names = [...new Set(all)].map((key) => this.nameOf(key));
       const clays = dto.used.map((u) => this.studio.clay(u.clayId)?.name ?? '');
       await draft.put('entry', { id: dto.entryId, version: draft.version, batchId: null, madeOn: dto.madeOn, title: cane.name, note: dto.note, words: ['cane', ...names, ...clays].join(' ') });
       await takeClay(draft, this.studio, dto.entryId, dto.used);
-      for (const key of new Set(all)) if (key.startsWith('mix:')) await draft.put('entryMix', { id: randomUUID(), entryId: dto.entryId, revisionId: key.slice(4), grams: 0 });
+      for (const key of new Set(all)) if (key.startsWith('mix:')) await draft.put('entryMix', { id: randomUUID(), entryId: dto.entryId, revisionId: key.slice(4), grams: ((volumes.get(key) ?? 0) * flatOf({ revision: key.slice(4) }, this.studio).density) / 1000 });
       const { diameterMm, lengthMm, lostMm, slices } = dto;
       await draft.put('entryCane', { id: randomUUID(), entryId: dto.entryId, caneRevisionId, diameterMm, lengthMm, lostMm, slices, pictureId: dto.pictureId ?? null });
       draft.summary = `${cane.name} made`;

@@ -1,6 +1,6 @@
 import { expose, transfer } from 'comlink';
 import {
-  areaOf, contextOf, diameterOf, extentOf, featuresOf, frameOf, judge, paintFace, partsOf, partState, planBackwards, runSteps,
+  areaOf, contextOf, diameterOf, extentOf, featuresOf, frameOf, judge, paintFace, partsOf, partState, planBackwards, runSteps, smoothEdges,
   type CaneContext, type JudgedMaterial, type Paint, type Program, type Step, type StepResult, type Wanted, type Warning,
 } from '#core/cane';
 import { Complaint } from '#core/units';
@@ -37,6 +37,8 @@ const loaded = new Map<string, Loaded>();
 /** Canes that are kept worked out: the one on the bench, and its neighbours in the list. */
 const MOST_LOADED = 40;
 const CHUNK = 24;
+/** Places a side that an edge pixel is the mean of. */
+const SMOOTH = 4;
 let asked = 0;
 
 const turn = (): Promise<void> => new Promise((resolve) => { setTimeout(resolve); });
@@ -91,6 +93,7 @@ const worker = {
       await turn();
       if (newest.get(`${id} ${at} ${size}`) !== own || stopped.delete(id)) return null;
     }
+    if (every === 1) smoothEdges(state, list, frame, { from: 0, to: size }, pixels, size > 1500 ? 2 : SMOOTH);
     return transfer(new ImageData(pixels, size, size), [pixels.buffer]);
   },
   stop(id: string): void {

@@ -1,5 +1,7 @@
 import { expose, transfer } from 'comlink';
+import { tracePicture, type Drawn } from '#core/cane';
 import { labOfLinear, type Lab } from '#core/colour';
+import { Complaint } from '#core/units';
 import { LINEAR, averageAt, gainTable, neutralGains, paletteOf, recast, NO_CAST, type Gains, type PictureColour, type Pixels } from '#core/picture';
 
 /** Longest side of a picture as it is kept: palettes need no more. */
@@ -44,6 +46,16 @@ const worker = {
     for (let quality = 0.8; blob.size > MOST_BYTES && quality > 0.1; quality -= 0.15) blob = await canvas.convertToBlob({ type: 'image/jpeg', quality });
     const bytes = new Uint8Array(await blob.arrayBuffer());
     return transfer({ width: canvas.width, height: canvas.height, fullWidth, fullHeight, type: blob.type === 'image/png' ? 'image/png' : 'image/jpeg', bytes }, [bytes.buffer]);
+  },
+  /** The picture at hand in so many flat regions, as a template of that width. */
+  trace(count: number, width: number): Drawn | string {
+    if (!pixels) return 'No picture is open.';
+    try {
+      return tracePicture(pixels, count, width);
+    } catch (error) {
+      if (error instanceof Complaint) return error.message;
+      throw error;
+    }
   },
   /** Takes up a picture that was kept. */
   async takeUp(file: Blob): Promise<{ readonly width: number; readonly height: number }> {

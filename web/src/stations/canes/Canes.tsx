@@ -5,6 +5,7 @@ import { PROGRAM_VERSION, STARTING_POINTS, type Program, type StartColours } fro
 import { readCane, standAlone, type CaneFile } from '#core/formats';
 import { Complaint } from '#core/units';
 import type { BlendCard, CaneCard, CaneDto, RevisionAnswer, ShelfAnswer } from '#contract';
+import { FileWord } from '../../parts/FileWord.js';
 import { Empty, Reading } from '../../parts/Empty.js';
 import { Warning } from '../../parts/Warning.js';
 import { useKeys } from '../../state/keys.js';
@@ -72,8 +73,7 @@ export default function Canes(): ReactElement {
     if (old.startsWith('blend:')) return blend ? `blend:${blend.revisionId}` : colours?.fade ?? old;
     return clay ? `clay:${clay.id}` : mix ? `mix:${mix.revisionId}` : colours?.light ?? old;
   };
-  const take = async (file: File | undefined): Promise<void> => {
-    if (!file) return;
+  const take = async (file: File): Promise<void> => {
     setWrong(null);
     try {
       const read = readCane(await file.text());
@@ -100,7 +100,8 @@ export default function Canes(): ReactElement {
       <Flex gap={5} marginTop={5} fontSize="small" wrap="wrap" alignItems="baseline">
         <Word onClick={() => { void begin('Log', (c) => [{ id: crypto.randomUUID(), do: 'log', of: c.strong, diameter: 24, length: 60 }]); }}>or with a log of one colour</Word>
         <Word onClick={() => { void begin('Loaf', (c) => [{ id: crypto.randomUUID(), do: 'loaf', layers: [{ of: c.light, thickness: 2 }, { of: c.strong, thickness: 2 }], times: 4, width: 30, length: 60 }]); }}>a loaf of stripes</Word>
-        <label>or a cane from a file <input type="file" accept=".json,application/json" aria-label="A cane from a file" onChange={(e) => { void take(e.currentTarget.files?.[0]); e.currentTarget.value = ''; }} /></label>
+        <Word onClick={() => { void begin('Template', (c) => [{ id: crypto.randomUUID(), do: 'template', length: 60, regions: [{ id: 'ground', name: 'ground', points: [[-22, -16], [22, -16], [22, 16], [-22, 16]], fill: { of: c.light } }] }]); }}>a template after a drawing</Word>
+        <FileWord label="A cane from a file" accept=".json,application/json" onFile={(file) => { void take(file); }}>a cane from a file</FileWord>
       </Flex>
       {wrong !== null && <Warning>{wrong}</Warning>}
     </Box>

@@ -13,6 +13,9 @@ interface FaceProps {
   readonly coarse?: boolean;
 }
 
+/** A hair of room that the painter leaves around a face. */
+const ROOM = 1.004;
+
 /** The face after a step, in a square of its own. */
 export function Face({ worked, at, size, paints, label, coarse = false }: FaceProps): ReactElement {
   const canvas = useRef<HTMLCanvasElement>(null);
@@ -25,5 +28,13 @@ export function Face({ worked, at, size, paints, label, coarse = false }: FacePr
     canvas.current.height = picture.height;
     canvas.current.getContext('2d')?.putImageData(picture, 0, 0);
   }, [picture]);
-  return <canvas ref={canvas} role="img" aria-label={label} data-painted={picture ? '' : undefined} style={{ width: size, height: size, display: 'block', flex: 'none' }} />;
+  const figures = worked?.steps[at];
+  const largest = Math.max(figures?.width ?? 1, figures?.height ?? 1);
+  // what lies beside a long or a high face is cut away
+  const [w, h] = figures?.there ? [Math.min(size, Math.ceil((size * ROOM * figures.width) / largest)), Math.min(size, Math.ceil((size * ROOM * figures.height) / largest))] : [size, size];
+  return (
+    <span style={{ display: 'block', flex: 'none', width: w, height: h, overflow: 'hidden' }}>
+      <canvas ref={canvas} role="img" aria-label={label} data-painted={picture ? '' : undefined} style={{ width: size, height: size, display: 'block', margin: `${-(size - h) / 2}px 0 0 ${-(size - w) / 2}px` }} />
+    </span>
+  );
 }

@@ -7,6 +7,7 @@ import type { CaneAnswer, CaneDoneDto, MachinesAnswer, ShelfAnswer } from '#cont
 import { BenchSteps } from '../../parts/BenchSteps.js';
 import { ClayUsed, useClayUsed } from '../../parts/ClayUsed.js';
 import { Reading } from '../../parts/Empty.js';
+import { FileWord } from '../../parts/FileWord.js';
 import { CountValue, LengthValue } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
 import { WriteDown } from '../../parts/WriteDown.js';
@@ -57,8 +58,7 @@ function Done({ cane, plan, worked, materials, paints, shelf, onBack, onDone }: 
   const refusal = useRefusal(path);
   const { used, say } = useClayUsed([...gramsOf(plan.volumes, materials).perClay].map(([clayId, grams]) => ({ clayId, grams })));
   const set = (part: Partial<typeof made>): void => { setMade({ ...made, ...part }); };
-  const photograph = async (file: File | undefined): Promise<void> => {
-    if (!file) return;
+  const photograph = async (file: File): Promise<void> => {
     setWrong(null);
     try {
       setPicture((await keepPhotograph(file)).id);
@@ -79,7 +79,7 @@ function Done({ cane, plan, worked, materials, paints, shelf, onBack, onDone }: 
       <Flex gap={5} alignItems="flex-end" wrap="wrap">
         <Box><Face worked={worked} at={at} size={130} paints={paints} label="The face as planned" /><Caption>as planned</Caption></Box>
         <Box>{pictureId !== null && <img src={`/api/pictures/${pictureId}`} alt="The face as it came out" style={{ width: 130, height: 130, objectFit: 'cover', display: 'block' }} />}
-          <label><Caption>photograph of the face </Caption><input type="file" accept="image/png,image/jpeg" onChange={(e) => { void photograph(e.currentTarget.files?.[0]); }} /></label></Box>
+          <FileWord label="Photograph of the face" accept="image/png,image/jpeg" onFile={(file) => { void photograph(file); }}>a photograph of the face</FileWord></Box>
       </Flex>
       {wrong !== null && <Warning>{wrong}</Warning>}
       <ClayUsed used={used} say={say} shelf={shelf} refusal={refusal} />

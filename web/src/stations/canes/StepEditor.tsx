@@ -1,22 +1,25 @@
 import { Box } from '@chakra-ui/react';
-import { useState, type ReactElement } from 'react';
+import type { ReactElement } from 'react';
 import { SHAPES, TURNS, partsOf, type Part, type Shape, type SheetLayer, type Step } from '#core/cane';
 import { complaint, readNumber } from '#core/units';
+import type { ShelfAnswer } from '#contract';
 import { Choice } from '../../parts/Choice.js';
-import { MaterialPicker, type Picked } from '../../parts/MaterialPicker.js';
 import { CountValue, LengthValue, Value } from '../../parts/Value.js';
 import { Caption, Word } from '../../theme/pieces.js';
-import { swatchOf, type CaneMaterial } from './materials.js';
+import type { CaneMaterial } from './materials.js';
+import { Of, type CaneChoice } from './Of.js';
 import { withPart } from './parts.js';
 import { SHAPE_WORDS, TURN_WORDS } from './stepWords.js';
-
-export interface CaneChoice { readonly revisionId: string; readonly name: string }
+import { TemplateEditor } from './TemplateEditor.js';
 
 interface StepEditorProps {
   readonly step: Step;
   readonly materials: ReadonlyMap<string, CaneMaterial>;
   readonly blends: readonly CaneChoice[];
   readonly canes: readonly CaneChoice[];
+  readonly shelf: ShelfAnswer;
+  /** of the cane */
+  readonly name: string;
   readonly onChange: (step: Step) => void;
   /** opens one of the canes that the step takes in */
   readonly onOpen: (part: number) => void;
@@ -30,22 +33,8 @@ const count = (low: number, high: number, what: string) => (text: string): numbe
   return n;
 };
 
-/** A clay, mix or blend as a swatch with its name, to be exchanged. */
-function Of({ of, materials, label, onPick }: { readonly of: string; readonly materials: ReadonlyMap<string, CaneMaterial>; readonly label: string; readonly onPick: (key: string) => void }): ReactElement {
-  const [picking, setPicking] = useState(false);
-  const material = materials.get(of);
-  const pick = ({ clayId, revisionId }: Picked): void => { setPicking(false); onPick(clayId === null ? `mix:${revisionId ?? ''}` : `clay:${clayId}`); };
-  return (
-    <>
-      <Box as="span" display="inline-block" width="16px" height="16px" verticalAlign="-2px" marginRight={1} style={{ background: swatchOf(material) }} />
-      <Word aria-label={`${label}: ${material?.name ?? 'not there any more'}`} onClick={() => { setPicking(true); }}>{material?.name ?? 'not there any more'}</Word>
-      {picking && <MaterialPicker label={label} onPick={pick} onCancel={() => { setPicking(false); }} />}
-    </>
-  );
-}
-
 /** The values of a step, each to be changed where it stands. */
-export function StepEditor({ step, materials, blends, canes, onChange, onOpen }: StepEditorProps): ReactElement {
+export function StepEditor({ step, materials, blends, canes, shelf, name, onChange, onOpen }: StepEditorProps): ReactElement {
   const set = (part: object): void => { onChange({ ...step, ...part } as Step); };
   const length = (label: string, field: string, value: number): ReactElement => <LengthValue label={label} value={value} onChange={(mm) => { set({ [field]: mm }); }} />;
   const whole = (label: string, field: string, value: number, low: number, high: number): ReactElement => <Value label={label} text={String(value)} read={count(low, high, label)} onChange={(n) => { set({ [field]: n }); }} />;
@@ -63,7 +52,7 @@ export function StepEditor({ step, materials, blends, canes, onChange, onOpen }:
     );
     case 'roll': return <>{length('Length of the sheets', 'rolled', step.rolled)} of sheet rolled up, {length('Length of the roll', 'length', step.length)} long; from the inside:<Layers layers={step.layers} materials={materials} onChange={(layers) => { set({ layers }); }} /></>;
     case 'loaf': return <>stacked {whole('The number of stacks', 'times', step.times, 1, 400)} times over, {length('Width of the loaf', 'width', step.width)} wide, {length('Length of the loaf', 'length', step.length)} long; from the bottom:<Layers layers={step.layers} materials={materials} onChange={(layers) => { set({ layers }); }} /></>;
-    case 'template': return <>{length('Length of the template', 'length', step.length)} long, {step.regions.length} regions</>;
+    case 'template': return <TemplateEditor step={step} materials={materials} blends={blends} canes={canes} shelf={shelf} name={name} onChange={onChange} onOpen={onOpen} />;
     case 'cane': return <>{part(0, 'The cane to begin with')}</>;
     case 'wrap': return <>with {material(step.of)}, {length('Thickness of the wrap', 'thickness', step.thickness)} thick</>;
     case 'press': return <>to <Choice label="Shape" value={step.to.shape} options={SHAPES.filter((s) => s !== 'drawn' || step.to.shape === 'drawn').map((value) => ({ value, text: SHAPE_WORDS[value] }))} onChange={(shape) => { set({ to: { shape } }); }} />{ratioOf(step.to, (to) => { set({ to }); })}, turned {degrees('Turn of the press', 'turn', step.turn)}</>;
