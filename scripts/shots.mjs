@@ -88,6 +88,12 @@ const VIEWS = {
   },
   sheets: async () => { await open('sheets'); await page.getByLabel('A thickness as somebody else says it').fill('third thickest'); },
   blends: async () => { await open('blends'); await card(/Pod fade/); await page.getByRole('img', { name: 'The fade that results' }).waitFor(); await page.keyboard.press('e'); await page.getByText('as cut: compensated').waitFor(); },
+  canes: async () => {
+    await open('canes');
+    await card('Woven basket, straw');
+    await page.locator('canvas[data-painted]').nth(8).waitFor();
+    await page.waitForTimeout(2500);
+  },
   batches: async () => { await open('batches'); await card(/Beetroot-ring drop earrings/); },
   bench: async () => {
     await page.getByRole('button', { name: 'To the bench' }).click();
@@ -112,6 +118,16 @@ for (const [name, act] of Object.entries(VIEWS)) {
   await page.screenshot({ path: join(shots, `${name}.png`) });
   console.log(`docs/screenshots/${name}.png`);
 }
+// the faces of all starting points, for docs/canes.md
+await page.emulateMedia({ media: null });
+await page.setViewportSize({ width: 1280, height: 1100 });
+await open('canes');
+const starts = page.getByRole('list', { name: 'Starting points' });
+await starts.locator('canvas[data-painted]').nth(11).waitFor();
+await page.waitForTimeout(1500);
+mkdirSync(join(root, 'docs', 'canes'), { recursive: true });
+await starts.screenshot({ path: join(root, 'docs', 'canes', 'faces.png') });
+console.log('docs/canes/faces.png');
 await browser.close();
 await app.close();
 rmSync(folder, { recursive: true });

@@ -8,6 +8,8 @@ import { median, type Table } from './measure.js';
 const COLOURS: StartColours = { dark: 'clay:dark', light: 'clay:light', strong: 'clay:strong', second: 'clay:second', glass: ['clay:g1', 'clay:g2', 'clay:g3', 'clay:g4'], fade: 'blend:fade' };
 const GREYS: Readonly<Record<string, number>> = { 'clay:dark': 20, 'clay:light': 235, 'clay:strong': 90, 'clay:second': 140, 'clay:g1': 200, 'clay:g2': 170, 'clay:g3': 120, 'clay:g4': 60 };
 const SIZE = 512;
+/** Side at which errors are compared: the reference takes 64 places a pixel. */
+const SMALL = 192;
 const SMOOTH = 4;
 const REFERENCE = 8;
 const ROUNDS = 3;
@@ -47,7 +49,7 @@ function reference(state: CaneState, paints: readonly Paint[], frame: Frame): Fl
 const GREY = 1000;
 
 /** The same cane by a raster that is resampled at each step (bilinear, of the same size). */
-function resampled(steps: readonly Step[], context: CaneContext, paints: () => readonly Paint[], clock: () => number): { readonly grey: Float32Array; readonly ms: number } {
+function resampled(steps: readonly Step[], context: CaneContext, paints: () => readonly Paint[], clock: () => number, size: number): { readonly grey: Float32Array; readonly ms: number } {
   let ms = 0;
   const greyAt = (value: number): number => {
     if (value >= GREY) return value - GREY;
@@ -63,21 +65,21 @@ function resampled(steps: readonly Step[], context: CaneContext, paints: () => r
     const results: StepResult[] = before ? runSteps([steps[0] as Step, step], context, [{ step: steps[0] as Step, state: before, wrong: null }]) : runSteps([step], context);
     const now: CaneState | null | undefined = results.at(-1)?.state;
     if (!now || (before && isBegin(step))) throw new Error('A starting point cannot be done.');
-    const f = frameOf(now.outline, SIZE);
-    const g = new Float32Array(SIZE * SIZE);
+    const f = frameOf(now.outline, size);
+    const g = new Float32Array(size * size);
     // only the rasters count, not what the steps need besides
     const start = clock();
-    for (let j = 0; j < SIZE; j++) for (let i = 0; i < SIZE; i++) g[j * SIZE + i] = greyAt(now.sample(f.left + i * f.mm, f.top - j * f.mm));
+    for (let j = 0; j < size; j++) for (let i = 0; i < size; i++) g[j * size + i] = greyAt(now.sample(f.left + i * f.mm, f.top - j * f.mm));
     ms += clock() - start;
     grey = g;
     state = {
       ...now,
       sample: (x, y) => {
-        const [px, py] = [Math.min(SIZE - 1.001, Math.max(0, (x - f.left) / f.mm)), Math.min(SIZE - 1.001, Math.max(0, (f.top - y) / f.mm))];
+        const [px, py] = [Math.min(size - 1.001, Math.max(0, (x - f.left) / f.mm)), Math.min(size - 1.001, Math.max(0, (f.top - y) / f.mm))];
         const [i, j] = [Math.floor(px), Math.floor(py)];
         const [u, v] = [px - i, py - j];
-        const at = j * SIZE + i;
-        return GREY + (1 - v) * ((1 - u) * (g[at] as number) + u * (g[at + 1] as number)) + v * ((1 - u) * (g[at + SIZE] as number) + u * (g[at + SIZE + 1] as number));
+        const at = j * size + i;
+        return GREY + (1 - v) * ((1 - u) * (g[at] as number) + u * (g[at + 1] as number)) + v * ((1 - u) * (g[at + size] as number) + u * (g[at + size + 1] as number));
       },
     };
   }
@@ -106,10 +108,13 @@ export function caning(clock: () => number): Table {
     perPixelStep.push((plain.ms * 1e6) / (SIZE * SIZE * steps.length));
     const smooth = timed(clock, () => painted(state, paints, frame, SMOOTH));
     const rasterContext = contextOf();
-    const raster = resampled(steps, rasterContext, () => rasterContext.materials.map(greyPaint), clock);
-    const truth = reference(state, paints, frame);
+    const raster = resampled(steps, rasterContext, () => rasterContext.materials.map(greyPaint), clock, SIZE);
+    const small = frameOf(state.outline, SMALL);
+    const truth = reference(state, paints, small);
+    const own = painted(state, paints, small, SMOOTH);
+    const other = resampled(steps, contextOf(), () => rasterContext.materials.map(greyPaint), clock, SMALL).grey;
     const off = (at: (k: number) => number): number => mean(Array.from(truth, (t, k) => (t < 0 ? NaN : Math.abs(Math.round(t) - Math.round(at(k))))).filter((v) => !Number.isNaN(v)));
-    const [a, b] = [off((k) => smooth.result[4 * k] ?? 0), off((k) => raster.grey[k] ?? 0)];
+    const [a, b] = [off((k) => own[4 * k] ?? 0), off((k) => other[k] ?? 0)];
     ratios.push(smooth.ms / raster.ms);
     ours.push(a);
     theirs.push(b);

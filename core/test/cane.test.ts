@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import {
-  areaOf, beyond, bundleCells, circle, contextOf, diameterOf, extentOf, frameOf, judge, learnedEnds, measured, mirrored, offset, outlineOf, paintFace, planBackwards, pressOf, reachOf, rectangle, runSteps,
+  areaOf, beyond, bundleCells, circle, contextOf, diameterOf, extentOf, frameOf, judge, learnedEnds, measured, mirrored, offset, outlineOf, paintFace, planBackwards, pressOf, reachOf, rectangle, reductionStages, runSteps,
   scaled, shapeOutline, signedArea, sunflower, throughPress, turned, type CaneState, type JudgedMaterial, type MaterialKey, type Outline, type Point, type ShapeKind, type Step,
 } from '#core/cane';
 import { Complaint, seeded } from '#core/units';
@@ -212,6 +212,17 @@ test('a picture shows what is sampled, coarse or fine, and is clear outside', ()
   const at = (p: Uint8ClampedArray, x: number, y: number): number[] => [...p.subarray(4 * (y * 64 + x), 4 * (y * 64 + x) + 4)];
   expect([at(fine, 32, 32), at(fine, 32, 2), at(fine, 0, 0)[3]]).toEqual([[10, 20, 30, 255], [200, 100, 50, 255], 0]);
   expect([at(coarse, 32, 32), at(coarse, 0, 0)[3]]).toEqual([[10, 20, 30, 255], 0]);
+});
+
+test('a reduction in stages ends where it is to, keeps the volume, and no stage is too much at once', () => {
+  fc.assert(fc.property(mm(10, 90), mm(0.08, 1), mm(20, 100), (from, by, length) => {
+    const stages = reductionStages(from, from * by, length);
+    expect(stages.at(-1)?.diameter).toBeCloseTo(from * by, 6);
+    stages.forEach((s, i) => {
+      expect(s.diameter / (stages[i - 1]?.diameter ?? from)).toBeGreaterThan(0.7499);
+      expect(s.length * s.diameter ** 2).toBeCloseTo(length * from * from, 4);
+    });
+  }));
 });
 
 describe('judgement', () => {

@@ -1,12 +1,13 @@
 import { readFileSync } from 'node:fs';
 import { cutterOf, cuttingLayout, againstShelf, minutesFor, takeFrom, sheetLeft } from '#core/batch';
 import { conditioningOf, type Block, type Clay, type Firmness, type Kind } from '#core/clay';
-import { apart, chromaHue, deltaE, hexOf, kOverS, labOf, mixPigments, pigmentOf, readColour, reflectance, xyzOfHex, xyzOfLab, statedPigment } from '#core/colour';
+import { apart, chromaHue, deltaE, hexOf, kOverS, labOf, mixPigments, pigmentOf, readColour, reflectance, xyzOfHex, xyzOfLab, statedPigment, hidingThickness } from '#core/colour';
 import { neutralGains } from '#core/picture';
 import { colourOf, correct, equalSteps, fewestDiscs, find, flatten, learn, nextChips, normalForm, partsOf, pigmentOfMix, openBrackets, parseNotation, printNotation, toDiscs, untilGone, type Basis, type Book, type Evidence, type Recipe } from '#core/mix';
 import { areasOf, compensate, fadeOf, forecast, fractionsAt, keptFrom, layoutOf, radiusOf, rollUp, tapeOf, unevenness, type CountedBlend, type LayoutKind, marry, stripsOf } from '#core/blend';
+import { areaOf as caneArea, beyond, contextOf, learnedEnds, planBackwards, pressOf, reachOf, scaled, shapeOutline, throughPress, type ShapeKind } from '#core/cane';
 import { areaOfSheet, conditionPlan, dialLabels, feedPlan, gaugedByCards, gaugedByDisc, wearOf, readInstruction, discVolume, massOfSheet, thicknesses, thicknessOfSheet, translate, type Machine, type Conditioner } from '#core/sheet';
-import { readLength, readMass, readTemperature, showNumber } from '#core/units';
+import { readLength, readMass, readTemperature, seeded, showNumber } from '#core/units';
 
 type Dial = readonly [string, string, string];
 type Rows = readonly (readonly [number, string | null, number | null])[];
@@ -20,6 +21,7 @@ interface Given {
   readonly chips: readonly { readonly recipe: string; readonly reads: string }[]; readonly reads: string; readonly wanted: string; readonly patch: readonly [number, number, number];
   readonly said: string; readonly layout: LayoutKind; readonly colours: readonly string[]; readonly size: readonly [number, number]; readonly pure: number; readonly at: number; readonly contrast: number; readonly counted: readonly CountedBlend[];
   readonly blend: readonly [number, number, number]; readonly tape: readonly [number, number]; readonly layers: number; readonly from: string; readonly to: string;
+  readonly shapes: readonly [ShapeKind, ShapeKind]; readonly turn: number; readonly log: number; readonly reduceTo: number; readonly slices: number; readonly lost: readonly number[]; readonly across: number; readonly endsLost: number;
   readonly cards: number; readonly cardMm: number; readonly read: readonly (readonly [string, string, number])[]; readonly roomC: number; readonly school: Conditioner; readonly took: readonly number[]; readonly overlap: number; readonly ends: readonly [readonly [number, number, number], readonly [number, number, number]];
   readonly blocks: Rows; readonly firmness: Firmness; readonly months: number; readonly minutes: number; readonly perMm: number;
 }
@@ -129,6 +131,27 @@ const MODELS: Readonly<Record<string, (given: Given) => unknown>> = {
     const { byHandTo, feeds } = feedPlan({ machine: BENCH, mm, width, length, settingId: to, thinning: 'straight', turns: false });
     return { byHandTo, feeds: feeds.map((f) => [f.setting.label, f.mm, f.length]) };
   },
+  pressArea: ({ shapes: [from, to], turn, count }) => {
+    const before = scaled(shapeOutline({ shape: from }), 10);
+    const press = pressOf(before, shapeOutline({ shape: to }), turn);
+    const [x, y] = [throughPress((a) => a, press), throughPress((_, b) => b, press)];
+    const [chance, reach, h] = [seeded(5), reachOf(press.outline), 1e-5];
+    let [near, tried] = [0, 0];
+    while (tried < count) {
+      const [px, py] = [(chance() - 0.5) * 30, (chance() - 0.5) * 30];
+      if (beyond(reach, px, py) > 0.999) continue;
+      tried++;
+      const jacobian = ((x(px + h, py) - x(px - h, py)) * (y(px, py + h) - y(px, py - h)) - (x(px, py + h) - x(px, py - h)) * (y(px + h, py) - y(px - h, py))) / (4 * h * h);
+      if (Math.abs(jacobian - 1) < 0.01) near++;
+    }
+    return { areaKept: Math.abs(caneArea(press.outline) / caneArea(before) - 1) < 1e-9, within1percent: near / tried > 0.985 };
+  },
+  planBackwards: ({ log, reduceTo, slices, thickness, endsLost: ends }) => {
+    const plan = planBackwards([{ id: 'a', do: 'log', of: 'clay:a', diameter: log, length: 60 }, { id: 'b', do: 'reduce', to: 'diameter', value: reduceTo }], { slices, thickness, ends, trimming: 'once at the end' }, contextOf());
+    return { length: plan.starts[0]?.length, mm3: plan.volumes.get('clay:a'), scrap: plan.scrap.get('clay:a') };
+  },
+  learnedEnds: ({ lost, across }) => learnedEnds(lost.map((lostMm) => ({ lostMm, diameterMm: across }))),
+  hidingThickness: ({ colour, strengths }) => strengths.map((s) => hidingThickness(pigmentOf(colour, s))),
   gaugedByDisc: ({ grams, cutter: [cutter], density }) => gaugedByDisc(grams, cutter, density, false),
   gaugedByCards: ({ cards, cardMm }) => gaugedByCards(cards, cardMm),
   wearOf: ({ read }) => wearOf({

@@ -11,7 +11,7 @@ export * from './readProgram.js';
 export * from './run.js';
 export * from './scaleStart.js';
 export * from './shapes.js';
-export { throughPress } from './shaping.js';
+export { reductionStages, throughPress } from './shaping.js';
 export * from './starts.js';
 export * from './state.js';
 export * from './trace.js';

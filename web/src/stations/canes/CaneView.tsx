@@ -1,7 +1,7 @@
 import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useEffect, useMemo, useState, type ReactElement } from 'react';
 import { useNavigate } from 'react-router';
-import { partsOf, type Do, type Step } from '#core/cane';
+import { EYE, PROGRAM_VERSION, partsOf, type Do, type Step } from '#core/cane';
 import { showLength } from '#core/units';
 import type { BlendCard, CaneAnswer, CaneCard, CaneDto, MachinesAnswer, ShelfAnswer } from '#contract';
 import { Choice } from '../../parts/Choice.js';
@@ -24,12 +24,16 @@ import { StepEditor } from './StepEditor.js';
 import { StepRow } from './StepRow.js';
 import { stepTitle } from './stepWords.js';
 import { Taper } from './Taper.js';
+import { Tiling } from './Tiling.js';
 import { WOBBLES, useCane, type Wobble } from './useCane.js';
 import { warningWords } from './warningWords.js';
 
 interface CaneViewProps { readonly cane: CaneAnswer; readonly making: boolean; readonly shelf: ShelfAnswer; readonly machines: MachinesAnswer; readonly blends: readonly BlendCard[]; readonly canes: readonly CaneCard[] }
 const WOBBLE_WORDS = WOBBLES.map((value) => ({ value, text: { off: 'off', steady: 'steady', honest: 'honest' }[value] }));
 const LARGE = 392;
+/** mm of blur by the eye: at 30 cm its line spread, at arm’s length twice that. */
+const BLUR = { close: 0, '30 cm': EYE, 'arm’s length': 2 * EYE } as const;
+const SEEN = [{ value: 'close', text: 'close' }, { value: '30 cm', text: 'at 30 cm' }, { value: 'arm’s length', text: 'at arm’s length' }] as const;
 
 export const sentCane = ({ id, version, name, note, retired, program, slices, sliceMm, trimming, ends }: CaneAnswer): CaneDto => ({ id, version, name, note, retired, program, slices, sliceMm, trimming, ends: ends ?? null });
 
@@ -40,6 +44,7 @@ export function CaneView({ cane, making, shelf, machines, blends, canes }: CaneV
   const pxPerMm = useView((s) => s.pxPerMm);
   const [wobble, setWobble] = useState<Wobble>('off');
   const [trueSize, setTrueSize] = useState(false);
+  const [seen, setSeen] = useState<(typeof SEEN)[number]['value']>('close');
   const [path, setPath] = useState<Path>([]);
   const [chosen, setChosen] = useState(cane.program.steps.length - 1);
   const [adding, setAdding] = useState(false);
@@ -89,6 +94,11 @@ export function CaneView({ cane, making, shelf, machines, blends, canes }: CaneV
     { key: 't', does: 'The face at true size', run: () => { setTrueSize(!trueSize); } },
     { key: 'b', does: 'To the bench: make it', run: () => { void navigate(`/canes/${cane.id}/make`); } },
   ]);
+  /** The other one of a pair: left and right exchanged. */
+  const twin = async (): Promise<void> => {
+    const dto: CaneDto = { ...sentCane(cane), id: crypto.randomUUID(), version: 0, name: `${cane.name}, twin`.slice(0, 80), retired: false, program: { version: PROGRAM_VERSION, steps: [{ id: crypto.randomUUID(), do: 'cane', part: { ref: cane.revisionId, name: cane.name } }, { id: crypto.randomUUID(), do: 'mirror' }] } };
+    if (await change('PUT', `/api/canes/${dto.id}`, dto)) void navigate(`/canes/${dto.id}`);
+  };
   const name = (key: string): string => materials.get(key)?.name ?? '';
   if (making) return <MakeCane cane={cane} worked={worked} materials={materials} paints={paints} shelf={shelf} machines={machines} />;
   const reducing = step?.do === 'reduce' && step.to === 'diameter' ? worked?.steps[at - 1] : undefined;
@@ -104,6 +114,8 @@ export function CaneView({ cane, making, shelf, machines, blends, canes }: CaneV
           <Flex marginLeft="auto" gap={4} fontSize="small" alignItems="baseline" wrap="wrap">
             <Word aria-pressed={trueSize} onClick={() => { setTrueSize(!trueSize); }}>{trueSize ? 'Large' : 'True size'}</Word>
             <span>hands <Choice label="Hand wobble" value={wobble} options={WOBBLE_WORDS} onChange={setWobble} /></span>
+            <span>seen <Choice label="From how far it is seen" value={seen} options={SEEN} onChange={setSeen} /></span>
+            <Word onClick={() => { void twin(); }}>Twin</Word>
             <Word onClick={() => { save({ retired: !cane.retired }); }}>{cane.retired ? 'Bring it back' : 'Retire'}</Word>
             <Word onClick={() => { void change('DELETE', `${url}?version=${cane.version}`).then((gone) => { if (gone !== null) void navigate('/canes'); }); }}>Take away</Word>
             <Word onClick={() => { void navigate('/canes'); }}>all canes</Word>
@@ -116,7 +128,7 @@ export function CaneView({ cane, making, shelf, machines, blends, canes }: CaneV
           <Box>
             {figures?.there ? (
               <>
-                <Face worked={worked} at={at} size={Math.round(shown)} paints={paints} coarse={dragged !== null} label={`The face after step ${at + 1}`} />
+                <Box style={seen === 'close' ? {} : { filter: `blur(${((BLUR[seen] / 2) * shown) / side}px)` }}><Face worked={worked} at={at} size={Math.round(shown)} paints={paints} coarse={dragged !== null} label={`The face after step ${at + 1}`} /></Box>
                 <Box fontSize="small" marginTop={2}>{figures.round ? `${showLength(figures.diameter, units)} across` : `${showLength(figures.width, units)} × ${showLength(figures.height, units)}`}, {showLength(Math.round(figures.length), units)} long{figures.count > 1 ? `, ${figures.count} of them` : ''} · {trueSize ? 'true size' : `${(shown / pxPerMm / side).toFixed(side > 30 ? 1 : 0)} : 1`}</Box>
                 {feature && at === steps.length - 1 && <Second>narrowest: {showLength(feature.mm, units, true)} of {name(feature.material)}</Second>}
               </>
@@ -135,8 +147,9 @@ export function CaneView({ cane, making, shelf, machines, blends, canes }: CaneV
               </Box>
             )}
             {reducing?.there && step?.do === 'reduce' && <Taper from={reducing.diameter} length={reducing.length} value={Math.min(step.value, reducing.diameter)} label="slide to reduce" onSlide={slide} onSet={(value) => { edit({ ...step, value }); }} />}
-            {here.length === 0 && <Slices cane={cane} worked={worked} paints={paints} materials={materials} coarse={dragged !== null} onChange={save} />}
+            {here.length === 0 && <Slices cane={cane} worked={worked} paints={paints} materials={materials} coarse={dragged !== null} own={machines.machines.find((m) => m.id === machines.setup.machineId)} onChange={save} />}
             {here.length === 0 && warnings.map((w, i) => <Warning key={i}>{warningWords(w, name, units)}</Warning>)}
+            {here.length === 0 && worked && <Tiling worked={worked} at={Math.max(0, worked.steps.findLastIndex((s) => s.there))} paints={paints} coarse={dragged !== null} />}
             {here.length === 0 && <SavePictures cane={cane} worked={worked} paints={paints} materials={materials} at={at} />}
           </Flex>
         </Grid>

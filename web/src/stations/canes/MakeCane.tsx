@@ -33,7 +33,7 @@ export function MakeCane({ cane, worked, materials, paints, shelf, machines }: M
   if (typeof plan === 'string') return <Flex direction="column" gap={4} padding={5}><Warning>{plan}</Warning><Link to={`/canes/${cane.id}`}>back to the cane</Link></Flex>;
   const own = machines.machines.find((m) => m.id === machines.setup.machineId);
   const { steps } = cane.program;
-  const words = caneSteps(steps, plan, (key) => materials.get(key)?.name ?? '…', own, units, `${cane.slices} of ${showLength(cane.sliceMm, units)}`);
+  const words = caneSteps(steps, worked.steps.map((s) => s.diameter), plan, (key) => materials.get(key)?.name ?? '…', own, units, `${cane.slices} of ${showLength(cane.sliceMm, units)}`);
   const before = plan.starts.length + plan.wraps.filter((w) => w.path.length > 0).length;
   const faceAt = (at: number): number => Math.max(0, Math.min(steps.length - 1, at - before + 1));
   return (
