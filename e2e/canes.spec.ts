@@ -1,3 +1,4 @@
+import { readFile } from 'node:fs/promises';
 import { edit, expect, saved, station, test } from './sledge.js';
 
 test('the woven basket from a blend made earlier: reduced, warned, mended, planned backwards, made, and its ends learned from', async ({ page, sledge }) => {
@@ -98,6 +99,13 @@ test('a cane by keys alone, in another cane, out as a file and in again', async 
   await expect(page.getByText(/the hole would cut through the outline/).first()).toBeVisible();
   await edit(page, 'Diameter of the hole', '8 mm');
   await expect(page.getByRole('img', { name: 'The face after step 3' })).toBeVisible();
+  const drawing = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Outlines as SVG' }).click();
+  const outlines = await readFile(await (await drawing).path(), 'utf8');
+  expect(outlines).toMatch(/<svg [^>]*width="[\d.]+mm"/);
+  expect([...outlines.matchAll(/<title>(Soot|Corn|Carrot)<\/title>/g)].length).toBeGreaterThanOrEqual(3);
+  await page.getByLabel('How slices are laid').selectOption('bead');
+  await expect(page.getByRole('img', { name: 'Slices around a bead' })).toBeVisible();
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Cane as JSON' }).click();
   const file = await (await download).path();
@@ -151,4 +159,8 @@ test('an SVG template, filled with mixes and a speckle cane, and its clay list',
   const pdf = page.waitForEvent('download');
   await page.getByRole('button', { name: 'the template on paper, at true size' }).click();
   expect((await pdf).suggestedFilename()).toBe('Template, template.pdf');
+  // its twin has left and right exchanged
+  await page.getByRole('button', { name: 'Twin' }).click();
+  await expect(page.getByLabel('Name of the cane')).toHaveValue('Template, twin');
+  await expect(page.getByRole('img', { name: 'The face after step 2' })).toBeVisible();
 });

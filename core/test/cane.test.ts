@@ -1,23 +1,15 @@
 import fc from 'fast-check';
 import {
   areaOf, beyond, bundleCells, circle, contextOf, diameterOf, extentOf, frameOf, judge, learnedEnds, measured, mirrored, offset, outlineOf, paintFace, planBackwards, pressOf, reachOf, rectangle, reductionStages, runSteps,
-  scaled, shapeOutline, signedArea, sunflower, throughPress, turned, type CaneState, type JudgedMaterial, type MaterialKey, type Outline, type Point, type ShapeKind, type Step,
+  scaled, shapeOutline, signedArea, sunflower, throughPress, turned, type CaneState, type JudgedMaterial, type Outline, type Point, type ShapeKind, type Step,
 } from '#core/cane';
 import { Complaint, seeded } from '#core/units';
+import { last, log, steps, type Loose } from './canes.js';
 
 const refusal = (work: () => unknown): string => {
   try { work(); } catch (error) { if (error instanceof Complaint) return error.code; throw error; }
   throw new Error('nothing was refused');
 };
-type Loose = Step extends infer S ? (S extends { readonly id: string } ? Omit<S, 'id'> : never) : never;
-const steps = (...all: readonly Loose[]): Step[] => all.map((s, i) => ({ ...s, id: `s${i}` }) as Step);
-const log = (of: MaterialKey = 'clay:a', diameter = 20, length = 60): Loose => ({ do: 'log', of, diameter, length });
-function last(list: readonly Step[], context = contextOf()): CaneState {
-  const results = runSteps(list, context);
-  const wrong = results.find((r) => r.wrong)?.wrong;
-  if (wrong) throw wrong;
-  return results.at(-1)?.state as CaneState;
-}
 const volumeOf = (s: CaneState): number => areaOf(s.outline) * s.length * s.count;
 const mm = (min: number, max: number): fc.Arbitrary<number> => fc.double({ min, max, noNaN: true });
 const shape: fc.Arbitrary<Outline> = fc.record({ kind: fc.constantFrom<ShapeKind>('round', 'square', 'rectangle', 'triangle', 'teardrop', 'petal', 'hexagon', 'half round'), ratio: mm(0.4, 2.4), by: mm(0.5, 40), turn: mm(-180, 180) })

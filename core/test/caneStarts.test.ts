@@ -1,17 +1,7 @@
-import { STARTING_POINTS, areaOf, begunAt, beyond, diameterOf, contextOf, extentOf, partsOf, planBackwards, reachOf, readProgram, runSteps, usedIn, type CaneState, type MaterialKey, type StartColours, type Step } from '#core/cane';
+import { STARTING_POINTS, areaOf, begunAt, beyond, contextOf, diameterOf, extentOf, partsOf, planBackwards, reachOf, readProgram, usedIn, type Step } from '#core/cane';
 import { readCane, standAlone, writeCane } from '#core/formats';
 import { seeded } from '#core/units';
-
-const COLOURS: StartColours = { dark: 'clay:dark', light: 'clay:light', strong: 'clay:strong', second: 'clay:second', glass: ['clay:g1', 'clay:g2', 'clay:g3', 'clay:g4'], fade: 'blend:fade' };
-type Loose = Step extends infer S ? (S extends { readonly id: string } ? Omit<S, 'id'> : never) : never;
-const steps = (...all: readonly Loose[]): Step[] => all.map((s, i) => ({ ...s, id: `s${i}` }) as Step);
-const log = (of: MaterialKey = 'clay:a', diameter = 20, length = 60): Loose => ({ do: 'log', of, diameter, length });
-function last(list: readonly Step[], context = contextOf()): CaneState {
-  const results = runSteps(list, context);
-  const wrong = results.find((r) => r.wrong)?.wrong;
-  if (wrong) throw wrong;
-  return results.at(-1)?.state as CaneState;
-}
+import { COLOURS, last, log, steps } from './canes.js';
 
 describe.each(STARTING_POINTS.map((s) => [s.id, s] as const))('the starting point %s', (_, start) => {
   const list = start.steps(COLOURS);

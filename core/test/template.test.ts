@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { areaOf, contextOf, crossesItself, drawnOf, drawnToRegions, measured, runSteps, signedArea, simplified, tracePicture, type Point, type Region, type Step } from '#core/cane';
+import { areaOf, contextOf, crossesItself, drawnOf, drawnToRegions, measured, runSteps, signedArea, simplified, tracePicture, tracedFace, type Point, type Region, type Step } from '#core/cane';
 import { readSvg } from '#core/formats';
 import { Complaint } from '#core/units';
 
@@ -68,6 +68,18 @@ test('a closed line keeps to within the tolerance when it is simplified', () => 
     }
   }));
   expect([crossesItself([[0, 0], [2, 2], [2, 0], [0, 2]]), crossesItself([[0, 0], [2, 0], [2, 2], [0, 2]])]).toEqual([true, false]);
+});
+
+test('the edges of a face, traced: their areas are those of the clay, and they come in again as a drawing', () => {
+  const steps: Step[] = [{ id: 'a', do: 'log', of: 'clay:a', diameter: 20, length: 50 }, { id: 'b', do: 'wrap', of: 'clay:b', thickness: 3 }];
+  const state = runSteps(steps, contextOf()).at(-1)?.state;
+  if (!state) throw new Error('no cane');
+  const areas = tracedFace(state);
+  expect(areas.map((a) => [a.material, a.place, a.rings.length])).toEqual([[0, null, 1], [1, null, 2]]);
+  const sizes = areas.map((a) => Math.abs(a.rings.reduce((sum, r) => sum + signedArea(r), 0)));
+  expect((sizes[0] ?? 0) / (state.amounts.get(0) ?? 1)).toBeCloseTo(1, 2);
+  const plug = runSteps([{ id: 'p', do: 'plug', of: 'blend:f', wound: 'rolled', inside: 'first', width: 20, depth: 20, length: 50 }], contextOf())[0]?.state;
+  expect(plug ? tracedFace(plug).map((a) => a.place) : []).toHaveLength(12);
 });
 
 describe('templates', () => {

@@ -15,3 +15,4 @@ export { reductionStages, throughPress } from './shaping.js';
 export * from './starts.js';
 export * from './state.js';
 export * from './trace.js';
+export * from './traced.js';

@@ -1,7 +1,7 @@
 import { expose, transfer } from 'comlink';
 import {
-  areaOf, contextOf, diameterOf, extentOf, featuresOf, frameOf, judge, paintFace, partsOf, partState, planBackwards, runSteps, smoothEdges,
-  type CaneContext, type JudgedMaterial, type Paint, type Program, type Step, type StepResult, type Wanted, type Warning,
+  areaOf, contextOf, diameterOf, extentOf, featuresOf, frameOf, judge, paintFace, partsOf, partState, planBackwards, runSteps, smoothEdges, tracedFace,
+  type CaneContext, type JudgedMaterial, type Paint, type Program, type Step, type StepResult, type TracedArea, type Wanted, type Warning,
 } from '#core/cane';
 import { Complaint } from '#core/units';
 
@@ -98,6 +98,13 @@ const worker = {
   },
   stop(id: string): void {
     stopped.add(id);
+  },
+
+  /** The edges of everything in the face after a step. */
+  traced(id: string, at: number): { readonly key: string; readonly place: number | null; readonly rings: TracedArea['rings'] }[] {
+    const cane = loaded.get(id);
+    const state = cane?.results[at]?.state;
+    return cane && state ? tracedFace(state).map(({ material, place, rings }) => ({ key: cane.context.materials[material] ?? '', place, rings })) : [];
   },
 
   /** From slices to what to begin with; a sentence where that cannot be. */

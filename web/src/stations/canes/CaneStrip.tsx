@@ -1,63 +1,24 @@
 import { Box } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
 import { Link } from 'react-router';
-import { TRIMMINGS, begunAt, type Trimming } from '#core/cane';
-import { thicknesses, translate } from '#core/sheet';
-import { readNumber, showLength, showMass, showSize, type UnitSystem } from '#core/units';
-import type { CaneAnswer, CaneDto, MachineDto, MachinesAnswer, ShelfAnswer } from '#contract';
+import { TRIMMINGS, begunAt } from '#core/cane';
+import { readNumber, showLength, showMass } from '#core/units';
+import type { CaneAnswer, CaneDto, MachinesAnswer, ShelfAnswer } from '#contract';
 import { AmountBar } from '../../parts/AmountBar.js';
 import { Choice } from '../../parts/Choice.js';
 import { Value } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
 import { useUnits } from '../../state/view.js';
 import { Caption, Key, Rule, Second, Strip, Word } from '../../theme/pieces.js';
-import type { PlainPlan } from '../../workers/cane.worker.js';
 import { usePlan, type WorkedCane } from '../../workers/cane.js';
 import { saveBuildSheet } from './buildSheet.js';
+import { gramsOf, startWords, wantedOf, wrapWords } from './caneWords.js';
 import type { CaneMaterial } from './materials.js';
 
 /** mm: shorter than this nobody reduces a piece, and so long it is handy. Assumptions. */
 const [LEAST, HANDY] = [18, 50];
 
 interface CaneStripProps { readonly cane: CaneAnswer; readonly worked: WorkedCane | null; readonly materials: ReadonlyMap<string, CaneMaterial>; readonly shelf: ShelfAnswer; readonly machines: MachinesAnswer; readonly onChange: (part: Partial<CaneDto>) => void }
-
-export const wantedOf = (cane: CaneAnswer): { slices: number; thickness: number; ends: number; trimming: Trimming } =>
-  ({ slices: cane.slices, thickness: cane.sliceMm, ends: cane.ends ?? cane.learnedEnds.ends, trimming: cane.trimming });
-
-/** Grams of every clay that goes in, and of what is cut off. */
-export function gramsOf(volumes: readonly (readonly [string, number])[], materials: ReadonlyMap<string, CaneMaterial>): { readonly perClay: Map<string, number>; readonly perMaterial: { readonly material: CaneMaterial; readonly grams: number }[]; readonly total: number } {
-  const perMaterial = volumes.flatMap(([key, volume]) => { const material = materials.get(key); return material ? [{ material, grams: (volume * material.density) / 1000 }] : []; });
-  const perClay = new Map<string, number>();
-  for (const { material, grams } of perMaterial) for (const { clayId, mass } of material.shares) perClay.set(clayId, (perClay.get(clayId) ?? 0) + grams * mass);
-  return { perClay, perMaterial, total: perMaterial.reduce((sum, m) => sum + m.grams, 0) };
-}
-
-/** What one begins with, in words. */
-export function startWords(start: PlainPlan['starts'][number], names: (key: string) => string, own: MachineDto | undefined, units: UnitSystem): string {
-  const mm = (x: number): string => showLength(x, units);
-  const { step, length, count } = start;
-  const times = count > 1 ? `${count} × ` : '';
-  const sheet = (thickness: number): string => `${showLength(thickness, units, true)}${settingWords(thickness, own)}`;
-  switch (step.do) {
-    case 'log': return `${times}log of ${names(step.of)}, ${mm(step.diameter)} across, ${mm(length)} long`;
-    case 'block': return `${times}block of ${names(step.of)}, ${showSize(step.width, step.height, units)}, ${mm(length)} long`;
-    case 'plug': return `${times}plug of ${names(step.of)}, ${step.wound === 'rolled' ? `${mm(step.width)} across` : showSize(step.width, step.depth, units)}, ${mm(length)} long`;
-    case 'roll': return `${times}jelly roll: ${step.layers.map((l) => `${names(l.of)} ${sheet(l.thickness)}`).join(', ')}; sheets of ${showSize(step.rolled, length, units)}`;
-    case 'loaf': return `${times}loaf: ${step.times} × (${step.layers.map((l) => `${names(l.of)} ${sheet(l.thickness)}`).join(', ')}), sheets of ${showSize(step.width, length, units)}`;
-    case 'template': return `${times}template, ${mm(length)} long`;
-    default: return '';
-  }
-}
-
-/** `, your 4`: the setting of one's own machine for a sheet. */
-function settingWords(thickness: number, own: MachineDto | undefined): string {
-  if (!own || thicknesses(own).length === 0) return '';
-  const { setting, layers } = translate({ mm: thickness, sigmaMm: 0 }, own);
-  return layers === 1 ? ` (your ${setting.label})` : ` (${layers} of your ${setting.label})`;
-}
-
-export const wrapWords = (wrap: PlainPlan['wraps'][number], names: (key: string) => string, own: MachineDto | undefined, units: UnitSystem): string =>
-  `${wrap.count > 1 ? `${wrap.count} × ` : ''}sheet of ${names(wrap.step.of)}, ${showLength(wrap.step.thickness, units, true)}${settingWords(wrap.step.thickness, own)}, ${showSize(wrap.width, wrap.length, units)}`;
 
 /** The paper strip: clay to roll, what to begin with, what is lost. */
 export function CaneStrip({ cane, worked, materials, shelf, machines, onChange }: CaneStripProps): ReactElement {

@@ -17,7 +17,7 @@ import type { PlainPlan } from '../../workers/cane.worker.js';
 import { usePlan, type WorkedCane } from '../../workers/cane.js';
 import { change, useRefusal } from '../../wire/save.js';
 import { caneSteps } from './caneSteps.js';
-import { gramsOf, wantedOf } from './CaneStrip.js';
+import { gramsOf, wantedOf } from './caneWords.js';
 import { Face } from './Face.js';
 import { NoPicture, keepPhotograph } from '../mixes/palettes/openPhotograph.js';
 import type { CaneMaterial } from './materials.js';

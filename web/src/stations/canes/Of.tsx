@@ -1,11 +1,27 @@
 import { Box } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
+import type { Step } from '#core/cane';
+import type { ShelfAnswer } from '#contract';
 import { MaterialPicker, type Picked } from '../../parts/MaterialPicker.js';
 import { Word } from '../../theme/pieces.js';
 import { swatchOf, type CaneMaterial } from './materials.js';
 
 /** A kept cane or blend that can be taken, by its revision. */
 export interface CaneChoice { readonly revisionId: string; readonly name: string }
+
+/** What the editor of a step works with. */
+export interface EditorProps<S extends Step> {
+  readonly step: S;
+  readonly materials: ReadonlyMap<string, CaneMaterial>;
+  readonly blends: readonly CaneChoice[];
+  readonly canes: readonly CaneChoice[];
+  readonly shelf: ShelfAnswer;
+  /** of the cane */
+  readonly name: string;
+  readonly onChange: (step: S) => void;
+  /** opens one of the canes that the step takes in */
+  readonly onOpen: (part: number) => void;
+}
 
 /** A clay, mix or blend as a swatch with its name, to be exchanged. */
 export function Of({ of, materials, label, onPick }: { readonly of: string; readonly materials: ReadonlyMap<string, CaneMaterial>; readonly label: string; readonly onPick: (key: string) => void }): ReactElement {

@@ -2,28 +2,14 @@ import { Box } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
 import { SHAPES, TURNS, partsOf, type Part, type Shape, type SheetLayer, type Step } from '#core/cane';
 import { complaint, readNumber } from '#core/units';
-import type { ShelfAnswer } from '#contract';
 import { Choice } from '../../parts/Choice.js';
 import { CountValue, LengthValue, Value } from '../../parts/Value.js';
 import { Caption, Word } from '../../theme/pieces.js';
 import type { CaneMaterial } from './materials.js';
-import { Of, type CaneChoice } from './Of.js';
+import { Of, type CaneChoice, type EditorProps } from './Of.js';
 import { withPart } from './parts.js';
 import { SHAPE_WORDS, TURN_WORDS } from './stepWords.js';
 import { TemplateEditor } from './TemplateEditor.js';
-
-interface StepEditorProps {
-  readonly step: Step;
-  readonly materials: ReadonlyMap<string, CaneMaterial>;
-  readonly blends: readonly CaneChoice[];
-  readonly canes: readonly CaneChoice[];
-  readonly shelf: ShelfAnswer;
-  /** of the cane */
-  readonly name: string;
-  readonly onChange: (step: Step) => void;
-  /** opens one of the canes that the step takes in */
-  readonly onOpen: (part: number) => void;
-}
 
 const readDegrees = (text: string): number => readNumber(text.replace(/[°\s]/g, '').replace(/^[-−]/, '')).valueOf() * (/^\s*[-−]/.test(text) ? -1 : 1);
 const readSigned = readDegrees;
@@ -34,7 +20,7 @@ const count = (low: number, high: number, what: string) => (text: string): numbe
 };
 
 /** The values of a step, each to be changed where it stands. */
-export function StepEditor({ step, materials, blends, canes, shelf, name, onChange, onOpen }: StepEditorProps): ReactElement {
+export function StepEditor({ step, materials, blends, canes, shelf, name, onChange, onOpen }: EditorProps<Step>): ReactElement {
   const set = (part: object): void => { onChange({ ...step, ...part } as Step); };
   const length = (label: string, field: string, value: number): ReactElement => <LengthValue label={label} value={value} onChange={(mm) => { set({ [field]: mm }); }} />;
   const whole = (label: string, field: string, value: number, low: number, high: number): ReactElement => <Value label={label} text={String(value)} read={count(low, high, label)} onChange={(n) => { set({ [field]: n }); }} />;

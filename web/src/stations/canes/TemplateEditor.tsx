@@ -12,22 +12,11 @@ import { Warning } from '../../parts/Warning.js';
 import { useUnits } from '../../state/view.js';
 import { Caption, Second, Word } from '../../theme/pieces.js';
 import { pictureWorker } from '../../workers/picture.js';
-import type { CaneMaterial } from './materials.js';
-import { Of, type CaneChoice } from './Of.js';
+import { useCaneOf, useCanes } from '../../wire/queries.js';
+import { Of, type CaneChoice, type EditorProps } from './Of.js';
 import { saveTemplatePdf } from './templatePdf.js';
 
 type Template = Extract<Step, { do: 'template' }>;
-interface TemplateEditorProps {
-  readonly step: Template;
-  readonly materials: ReadonlyMap<string, CaneMaterial>;
-  readonly blends: readonly CaneChoice[];
-  readonly canes: readonly CaneChoice[];
-  readonly shelf: ShelfAnswer;
-  readonly name: string;
-  readonly onChange: (step: Template) => void;
-  readonly onOpen: (part: number) => void;
-}
-
 /** Regions that are filled alike belong together until somebody parts them. */
 const groupKey = ({ fill }: Region): string => JSON.stringify('cane' in fill ? ['cane', 'ref' in fill.cane ? fill.cane.ref : fill.cane.name, fill.degrees] : fill);
 
@@ -40,7 +29,7 @@ function nearestClay(hex: string, shelf: ShelfAnswer): string {
 }
 
 /** A template: a drawing or a picture decides the regions, each gets a mix, a blend or a cane. */
-export function TemplateEditor({ step, materials, blends, canes, shelf, name, onChange, onOpen }: TemplateEditorProps): ReactElement {
+export function TemplateEditor({ step, materials, blends, canes, shelf, name, onChange, onOpen }: EditorProps<Template>): ReactElement {
   const units = useUnits();
   const [notes, setNotes] = useState<readonly string[]>([]);
   const [wrong, setWrong] = useState<string | null>(null);
@@ -83,7 +72,8 @@ export function TemplateEditor({ step, materials, blends, canes, shelf, name, on
       <Box fontSize="small" lineHeight={1.9} marginTop={2}>
         <FileWord label="A drawing as SVG" accept=".svg,image/svg+xml" onFile={openSvg}>take the regions of a drawing (SVG)</FileWord>
         <br /><FileWord label="A picture to trace" accept="image/png,image/jpeg" onFile={openPicture}>trace a picture</FileWord> in <CountValue label="Colours to trace" value={colours} onChange={(n) => { if (Number.isInteger(n) && n > 1 && n <= 12) setColours(n); }} /> colours
-        <br /><Word onClick={() => { void saveTemplatePdf(name, step, materials, units); }}>the template on paper, at true size</Word>
+        <br /><FitBeside step={step} canes={canes} onHeight={(height) => { resize((width * height) / heightOf(step)); }} />
+        <Word onClick={() => { void saveTemplatePdf(name, step, materials, units); }}>the template on paper, at true size</Word>
       </Box>
       {wrong !== null && <Warning>{wrong}</Warning>}
       {notes.map((n) => <Caption key={n} display="block">{n}</Caption>)}
@@ -91,7 +81,27 @@ export function TemplateEditor({ step, materials, blends, canes, shelf, name, on
   );
 }
 
-interface GroupProps extends Pick<TemplateEditorProps, 'step' | 'materials' | 'blends' | 'canes' | 'onOpen'> { readonly group: readonly Region[]; readonly fill: Fill; readonly length: number; readonly onFill: (fill: Fill) => void }
+const heightOf = (step: Template): number => { const ys = step.regions[0]?.points.map((p) => p[1]) ?? [0, 1]; return Math.max(...ys) - Math.min(...ys); };
+
+/** Whether two templates that belong together, as an upper and a lower wing, fit in size. */
+function FitBeside({ step, canes, onHeight }: { readonly step: Template; readonly canes: readonly CaneChoice[]; readonly onHeight: (mm: number) => void }): ReactElement | null {
+  const units = useUnits();
+  const all = useCanes();
+  const [ref, setRef] = useState('');
+  const id = all.data?.find((c) => c.revisionId === ref)?.id;
+  const other = useCaneOf(id);
+  const template = other.data?.program.steps.find((s): s is Template => s.do === 'template');
+  if (canes.length === 0) return null;
+  const mm = (x: number): string => showLength(x, units);
+  return (
+    <Box>belongs with <Choice label="The template it belongs with" value={ref} options={[{ value: '', text: 'none' }, ...canes.map((c) => ({ value: c.revisionId, text: c.name }))]} onChange={setRef} />
+      {template && (Math.abs(heightOf(template) / heightOf(step) - 1) < 0.01 ? `: both are ${mm(heightOf(step))} high, they fit` : <>: that is {mm(heightOf(template))} high, this {mm(heightOf(step))}. <Word onClick={() => { onHeight(heightOf(template)); }}>make this as high</Word></>)}
+      {ref !== '' && other.data && !template && ': that one has no template'}
+    </Box>
+  );
+}
+
+interface GroupProps extends Pick<EditorProps<Template>, 'step' | 'materials' | 'blends' | 'canes' | 'onOpen'> { readonly group: readonly Region[]; readonly fill: Fill; readonly length: number; readonly onFill: (fill: Fill) => void }
 
 const KINDS = [{ value: 'of', text: 'one colour' }, { value: 'blend', text: 'a blend' }, { value: 'cane', text: 'a cane' }] as const;
 

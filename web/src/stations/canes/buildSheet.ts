@@ -4,7 +4,7 @@ import { PT, controlLine, paperPage, type PaperPage } from '../../parts/pdfPage.
 import { caneWorker } from '../../workers/cane.js';
 import type { PlainPlan } from '../../workers/cane.worker.js';
 import { saveFile } from '../mixes/exchange/saveFile.js';
-import { gramsOf, startWords, wrapWords } from './CaneStrip.js';
+import { gramsOf, startWords, wrapWords } from './caneWords.js';
 import type { CaneMaterial } from './materials.js';
 import { pngOf } from './SavePictures.js';
 import { stepTitle } from './stepWords.js';

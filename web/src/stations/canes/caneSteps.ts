@@ -3,7 +3,7 @@ import { showLength, showMinutes, type UnitSystem } from '#core/units';
 import type { MachineDto } from '#contract';
 import type { BenchWords } from '../../parts/BenchSteps.js';
 import type { PlainPlan } from '../../workers/cane.worker.js';
-import { startWords, wrapWords } from './CaneStrip.js';
+import { startWords, wrapWords } from './caneWords.js';
 import { SHAPE_WORDS, TURN_WORDS, stepTitle } from './stepWords.js';
 
 /** What hands do at a step, and what to reach. */

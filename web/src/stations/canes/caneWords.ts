@@ -1,0 +1,44 @@
+import type { Trimming } from '#core/cane';
+import { thicknesses, translate } from '#core/sheet';
+import { showLength, showSize, type UnitSystem } from '#core/units';
+import type { CaneAnswer, MachineDto } from '#contract';
+import type { PlainPlan } from '../../workers/cane.worker.js';
+import type { CaneMaterial } from './materials.js';
+
+export const wantedOf = (cane: CaneAnswer): { slices: number; thickness: number; ends: number; trimming: Trimming } =>
+  ({ slices: cane.slices, thickness: cane.sliceMm, ends: cane.ends ?? cane.learnedEnds.ends, trimming: cane.trimming });
+
+/** Grams of every clay that goes in, and of what is cut off. */
+export function gramsOf(volumes: readonly (readonly [string, number])[], materials: ReadonlyMap<string, CaneMaterial>): { readonly perClay: Map<string, number>; readonly perMaterial: { readonly material: CaneMaterial; readonly grams: number }[]; readonly total: number } {
+  const perMaterial = volumes.flatMap(([key, volume]) => { const material = materials.get(key); return material ? [{ material, grams: (volume * material.density) / 1000 }] : []; });
+  const perClay = new Map<string, number>();
+  for (const { material, grams } of perMaterial) for (const { clayId, mass } of material.shares) perClay.set(clayId, (perClay.get(clayId) ?? 0) + grams * mass);
+  return { perClay, perMaterial, total: perMaterial.reduce((sum, m) => sum + m.grams, 0) };
+}
+
+/** What one begins with, in words. */
+export function startWords(start: PlainPlan['starts'][number], names: (key: string) => string, own: MachineDto | undefined, units: UnitSystem): string {
+  const mm = (x: number): string => showLength(x, units);
+  const { step, length, count } = start;
+  const times = count > 1 ? `${count} × ` : '';
+  const sheet = (thickness: number): string => `${showLength(thickness, units, true)}${settingWords(thickness, own)}`;
+  switch (step.do) {
+    case 'log': return `${times}log of ${names(step.of)}, ${mm(step.diameter)} across, ${mm(length)} long`;
+    case 'block': return `${times}block of ${names(step.of)}, ${showSize(step.width, step.height, units)}, ${mm(length)} long`;
+    case 'plug': return `${times}plug of ${names(step.of)}, ${step.wound === 'rolled' ? `${mm(step.width)} across` : showSize(step.width, step.depth, units)}, ${mm(length)} long`;
+    case 'roll': return `${times}jelly roll: ${step.layers.map((l) => `${names(l.of)} ${sheet(l.thickness)}`).join(', ')}; sheets of ${showSize(step.rolled, length, units)}`;
+    case 'loaf': return `${times}loaf: ${step.times} × (${step.layers.map((l) => `${names(l.of)} ${sheet(l.thickness)}`).join(', ')}), sheets of ${showSize(step.width, length, units)}`;
+    case 'template': return `${times}template, ${mm(length)} long`;
+    default: return '';
+  }
+}
+
+/** `, your 4`: the setting of one's own machine for a sheet. */
+function settingWords(thickness: number, own: MachineDto | undefined): string {
+  if (!own || thicknesses(own).length === 0) return '';
+  const { setting, layers } = translate({ mm: thickness, sigmaMm: 0 }, own);
+  return layers === 1 ? ` (your ${setting.label})` : ` (${layers} of your ${setting.label})`;
+}
+
+export const wrapWords = (wrap: PlainPlan['wraps'][number], names: (key: string) => string, own: MachineDto | undefined, units: UnitSystem): string =>
+  `${wrap.count > 1 ? `${wrap.count} × ` : ''}sheet of ${names(wrap.step.of)}, ${showLength(wrap.step.thickness, units, true)}${settingWords(wrap.step.thickness, own)}, ${showSize(wrap.width, wrap.length, units)}`;
