@@ -49,7 +49,7 @@ test('the woven basket from a blend made earlier: reduced, warned, mended, plann
     await page.getByRole('button', { name: 'Units: metric' }).click();
     await expect(strip).toContainText('for 30 slices of 0.09 in');
     await page.getByRole('button', { name: 'Units: imperial' }).click();
-    const pdf = page.waitForEvent('download');
+    const pdf = page.waitForEvent('download', { timeout: 60_000 });
     await page.getByRole('button', { name: 'Build sheet as PDF' }).click();
     expect((await pdf).suggestedFilename()).toBe('Woven basket, build sheet.pdf');
     const png = page.waitForEvent('download');
@@ -159,6 +159,19 @@ test('an SVG template, filled with mixes and a speckle cane, and its clay list',
   const pdf = page.waitForEvent('download');
   await page.getByRole('button', { name: 'the template on paper, at true size' }).click();
   expect((await pdf).suggestedFilename()).toBe('Template, template.pdf');
+  // a region drawn by hand, one typed, and both out again
+  await page.getByRole('button', { name: 'draw outlines' }).click();
+  const pad = await page.getByRole('img', { name: 'Draw an outline' }).boundingBox();
+  if (!pad) throw new Error('no pad');
+  await page.mouse.move(pad.x + 20, pad.y + 20);
+  await page.mouse.down();
+  for (const [dx, dy] of [[60, 22], [62, 50], [24, 52]] as const) await page.mouse.move(pad.x + dx, pad.y + dy, { steps: 4 });
+  await page.mouse.up();
+  await expect(page.getByLabel('Regions', { exact: true })).toContainText(/drawn 5|4 regions/);
+  await edit(page, 'Corners of a region', '0,0 3,0');
+  await expect(main).toContainText('corners. Write at least three');
+  await edit(page, 'Corners of a region', '20,8 26,8 26,12 20,12');
+  await expect(main).toContainText('Template, 7 regions');
   // its twin has left and right exchanged
   await page.getByRole('button', { name: 'Twin' }).click();
   await expect(page.getByLabel('Name of the cane')).toHaveValue('Template, twin');

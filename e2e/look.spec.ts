@@ -5,7 +5,9 @@ import { chromaOf } from './chroma.js';
 import { expect, station, test } from './sledge.js';
 
 const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
-const STATIONS = ['Shelf', 'Mixes', 'Sheets', 'Blends', 'Batches', 'Bench', 'Diary'] as const;
+const STATIONS = ['Shelf', 'Mixes', 'Sheets', 'Blends', 'Canes', 'Batches', 'Bench', 'Diary'] as const;
+/** Pages beside the stations' own. */
+const PAGES = ['sheets/book', 'sheets/condition', 'sheets/roll', 'canes'] as const;
 
 /** What a screen reader would stumble over. */
 async function barriers(page: Page): Promise<string[]> {
@@ -68,6 +70,14 @@ for (const [width, height] of [[1280, 800], [1024, 768]] as const) {
       const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
       expect(over, name).toBeLessThanOrEqual(0);
       expect(await barriers(page), name).toEqual([]);
+    }
+    for (const path of PAGES) {
+      await page.goto(`${sledge.url}/${path}`);
+      await expect(page.getByRole('main').getByRole('heading', { level: 1 })).toBeVisible();
+      await page.waitForTimeout(600);
+      const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+      expect(over, path).toBeLessThanOrEqual(0);
+      expect(await barriers(page), path).toEqual([]);
     }
   });
 }

@@ -118,7 +118,7 @@ test('the list of keys, and a key for every station', async ({ page, sledge }) =
   for (const words of ['Undo', 'Millimetres or inches', 'Lamp check', 'New colour']) await expect(list).toContainText(words);
   await page.keyboard.press('Escape');
   await expect(list).toBeHidden();
-  for (const [key, name] of ['Shelf', 'Mixes', 'Sheets', 'Blends', 'Batches', 'Bench', 'Diary'].entries()) {
+  for (const [key, name] of ['Shelf', 'Mixes', 'Sheets', 'Blends', 'Canes', 'Batches', 'Bench', 'Diary'].entries()) {
     await page.keyboard.press(String(key + 1));
     await expect(page.getByRole('navigation').getByRole('link', { name })).toHaveAttribute('aria-current', 'page');
   }

@@ -98,6 +98,11 @@ test('a blend of three colours: pure ends, a cut dragged, the compensated one, m
   await expect(main).toContainText('Ready for a cane.');
   await expect(page.getByRole('heading', { name: 'Plugs, ready for a cane' })).toBeVisible();
   await expect(page.getByRole('button', { name: /^Pod fade, \d+(\.\d)? mm$/ })).toBeVisible();
+  const across = /(\d+(?:\.\d)?) mm across/.exec(await page.getByRole('region', { name: 'The open sheet' }).textContent() ?? '')?.[1] ?? '';
+  await page.getByRole('button', { name: 'Begin a cane with it' }).click();
+  await page.getByRole('button', { name: 'Pod fade, its plug' }).click();
+  await expect(page.getByLabel('Name of the cane')).toHaveValue('Pod fade');
+  expect(Number.parseFloat(await page.getByLabel('Diameter of the plug').inputValue())).toBeCloseTo(Number(across), 0);
 });
 
 test('conditioning by both schools, counted, and the next plan goes by it', async ({ page, sledge }) => {

@@ -14,6 +14,7 @@ import { useBlendOf, useBlends, useCaneOf, useCanes, useMachines, useMixCards, u
 import { change } from '../../wire/save.js';
 import { CaneCardFace, StartFace } from './CaneFaces.js';
 import { CaneView } from './CaneView.js';
+import { FromTile } from './FromTile.js';
 
 /** The colours that a starting point gets: somebody's own clays, far apart, and a blend of theirs. */
 export function coloursFor(shelf: ShelfAnswer, blends: readonly BlendCard[]): StartColours | null {
@@ -92,6 +93,7 @@ export default function Canes(): ReactElement {
       {retired.length > 0 && <Box marginBottom={5}><Word fontSize="small" onClick={() => { setShown(!shown); }}>{shown ? 'Hide the retired ones' : `${retired.length} retired`}</Word>{shown && <Flex as="ul" wrap="wrap" gap={6} marginTop={3}>{retired.map((c) => <li key={c.id}><CaneCardFace card={c} shelf={shelf.data} /></li>)}</Flex>}</Box>}
       <Box as="h2" borderTop={current.length > 0 ? 'rule' : undefined} paddingTop={current.length > 0 ? 4 : 0}>Begin a new one</Box>
       <Second>each in your own colours; all of it can be changed</Second>
+      <FromTile blends={blends.data} onBegin={(name, step) => { void begin(name, () => [step]); }} />
       <Flex as="ul" wrap="wrap" gap={5} marginTop={4} aria-label="Starting points">
         {STARTING_POINTS.map((start) => (
           <li key={start.id}><StartFace start={start} colours={colours} shelf={shelf.data} blends={blends.data} referenced={fade.data?.referenced ?? NONE} onBegin={() => { void begin(start.name, start.steps); }} /></li>

@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { useMemo, useState, type ReactElement } from 'react';
+import { Suspense, lazy, useMemo, useState, type ReactElement } from 'react';
 import { drawnToRegions, signedArea, type Drawn, type Fill, type Region, type Step } from '#core/cane';
 import { deltaE, readColour } from '#core/colour';
 import { readSvg } from '#core/formats';
@@ -16,6 +16,7 @@ import { useCaneOf, useCanes } from '../../wire/queries.js';
 import { Of, type CaneChoice, type EditorProps } from './Of.js';
 import { saveTemplatePdf } from './templatePdf.js';
 
+const DrawPad = lazy(() => import('./DrawPad.js'));
 type Template = Extract<Step, { do: 'template' }>;
 /** Regions that are filled alike belong together until somebody parts them. */
 const groupKey = ({ fill }: Region): string => JSON.stringify('cane' in fill ? ['cane', 'ref' in fill.cane ? fill.cane.ref : fill.cane.name, fill.degrees] : fill);
@@ -34,12 +35,19 @@ export function TemplateEditor({ step, materials, blends, canes, shelf, name, on
   const [notes, setNotes] = useState<readonly string[]>([]);
   const [wrong, setWrong] = useState<string | null>(null);
   const [colours, setColours] = useState(5);
+  const [drawing, setDrawing] = useState(false);
   const groups = useMemo(() => {
     const found = new Map<string, Region[]>();
     for (const region of step.regions) found.set(groupKey(region), [...found.get(groupKey(region)) ?? [], region]);
     return [...found.values()];
   }, [step.regions]);
   const width = Math.max(...step.regions[0]?.points.map((p) => p[0]) ?? [1]) - Math.min(...step.regions[0]?.points.map((p) => p[0]) ?? [0]);
+  const colourOf = ({ fill }: Region): string => materials.get('of' in fill ? fill.of : 'blend' in fill ? fill.blend : '')?.hexes[0] ?? '999999';
+  const draw = (points: Region['points']): void => {
+    const last = step.regions.at(-1);
+    const fill: Fill = last && step.regions.length > 1 ? last.fill : { of: [...materials.keys()].find((key) => key.startsWith('clay:')) ?? '' };
+    onChange({ ...step, regions: [...step.regions, { id: crypto.randomUUID(), name: `drawn ${step.regions.length}`, points, fill }] });
+  };
   const take = (drawn: Drawn): void => {
     setNotes(drawn.notes);
     setWrong(null);
@@ -66,13 +74,15 @@ export function TemplateEditor({ step, materials, blends, canes, shelf, name, on
       <Flex as="ul" direction="column" gap={2} marginTop={2} aria-label="Regions" maxHeight="250px" overflowY="auto" tabIndex={0}>
         {groups.map((group) => {
           const [first] = group;
-          return first ? <li key={group.map((r) => r.id).join()}><Group group={group} fill={first.fill} length={step.length} {...{ materials, blends, canes, step, onOpen }} onFill={(fill) => { refill(group, fill); }} /></li> : null;
+          return first ? <li key={group.map((r) => r.id).join()}><Group group={group} fill={first.fill} length={step.length} {...{ materials, blends, canes, step, onOpen }} onFill={(fill) => { refill(group, fill); }} onOut={() => { const ids = new Set(group.map((r) => r.id)); onChange({ ...step, regions: step.regions.filter((r) => !ids.has(r.id)) }); }} /></li> : null;
         })}
       </Flex>
       <Box fontSize="small" lineHeight={1.9} marginTop={2}>
         <FileWord label="A drawing as SVG" accept=".svg,image/svg+xml" onFile={openSvg}>take the regions of a drawing (SVG)</FileWord>
         <br /><FileWord label="A picture to trace" accept="image/png,image/jpeg" onFile={openPicture}>trace a picture</FileWord> in <CountValue label="Colours to trace" value={colours} onChange={(n) => { if (Number.isInteger(n) && n > 1 && n <= 12) setColours(n); }} /> colours
-        <br /><FitBeside step={step} canes={canes} onHeight={(height) => { resize((width * height) / heightOf(step)); }} />
+        <br /><Word aria-expanded={drawing} onClick={() => { setDrawing(!drawing); }}>{drawing ? 'enough drawn' : 'draw outlines'}</Word>
+        {drawing && <Suspense fallback={null}><DrawPad regions={step.regions} colourOf={colourOf} onDraw={draw} /></Suspense>}
+        <FitBeside step={step} canes={canes} onHeight={(height) => { resize((width * height) / heightOf(step)); }} />
         <Word onClick={() => { void saveTemplatePdf(name, step, materials, units); }}>the template on paper, at true size</Word>
       </Box>
       {wrong !== null && <Warning>{wrong}</Warning>}
@@ -101,11 +111,11 @@ function FitBeside({ step, canes, onHeight }: { readonly step: Template; readonl
   );
 }
 
-interface GroupProps extends Pick<EditorProps<Template>, 'step' | 'materials' | 'blends' | 'canes' | 'onOpen'> { readonly group: readonly Region[]; readonly fill: Fill; readonly length: number; readonly onFill: (fill: Fill) => void }
+interface GroupProps extends Pick<EditorProps<Template>, 'step' | 'materials' | 'blends' | 'canes' | 'onOpen'> { readonly group: readonly Region[]; readonly fill: Fill; readonly length: number; readonly onFill: (fill: Fill) => void; readonly onOut: () => void }
 
 const KINDS = [{ value: 'of', text: 'one colour' }, { value: 'blend', text: 'a blend' }, { value: 'cane', text: 'a cane' }] as const;
 
-function Group({ group, fill, length, materials, blends, canes, step, onOpen, onFill }: GroupProps): ReactElement {
+function Group({ group, fill, length, materials, blends, canes, step, onOpen, onFill, onOut }: GroupProps): ReactElement {
   const units = useUnits();
   const kind = 'cane' in fill ? 'cane' : 'blend' in fill ? 'blend' : 'of';
   const ground = group.some((r) => r === step.regions[0]);
@@ -129,7 +139,7 @@ function Group({ group, fill, length, materials, blends, canes, step, onOpen, on
         : 'blend' in fill
           ? <><Choice label={`Blend in ${group[0]?.name ?? ''}`} value={fill.blend} options={[...(blends.some((b) => `blend:${b.revisionId}` === fill.blend) ? [] : [{ value: fill.blend, text: materials.get(fill.blend)?.name ?? '…' }]), ...blends.map((b) => ({ value: `blend:${b.revisionId}`, text: b.name }))]} onChange={(blend) => { onFill({ ...fill, blend }); }} />{degrees(fill.degrees, (n) => { onFill({ ...fill, degrees: n }); })}</>
           : <Of of={fill.of} materials={materials} label={`Clay or mix of ${group[0]?.name ?? ''}`} onPick={(of) => { onFill({ of }); }} />}
-      {' '}<Second>{area.toFixed(area < 10 ? 1 : 0)} mm², {showMass((area * length * density) / 1000, units)} in {showLength(length, units)}</Second>
+      {!ground && <> · <Word aria-label={`Take ${group[0]?.name ?? ''} out`} onClick={onOut}>out</Word></>}{' '}<Second>{area.toFixed(area < 10 ? 1 : 0)} mm², {showMass((area * length * density) / 1000, units)} in {showLength(length, units)}</Second>
     </Box>
   );
 }

@@ -12,7 +12,7 @@ import { stepTitle } from './stepWords.js';
 /** A4 upright, mm. */
 const [WIDTH, HEIGHT, MARGIN] = [210, 297, 14];
 const FACE = 40;
-const FACE_PX = 360;
+const FACE_PX = 240;
 const PER_ROW = 4;
 
 /** What to begin with, and every step with its face, on paper. */

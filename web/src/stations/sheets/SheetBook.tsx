@@ -119,7 +119,7 @@ function OneSheet({ sheet, cutter, bridge }: OneSheetProps): ReactElement {
         </div>
       )}
       {sheet.blendId !== null && flat && !sheet.gone && <WindUp sheet={sheet} blendId={sheet.blendId} onWind={(made) => { void change('PUT', path, made); }} />}
-      {!flat && <Box fontSize="small">Ready for a cane. Put it on the tile to carry it there.</Box>}
+      {!flat && <Box fontSize="small">Ready for a cane. <Word onClick={() => { put(); void navigate('/canes'); }}>Begin a cane with it</Word></Box>}
       <Rule />
       <Flex gap={4} wrap="wrap" fontSize="small">
         <Word onClick={put}>carry <Key>C</Key></Word>

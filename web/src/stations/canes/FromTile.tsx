@@ -1,0 +1,36 @@
+import { Flex } from '@chakra-ui/react';
+import type { ReactElement } from 'react';
+import type { Step } from '#core/cane';
+import type { BlendCard, SheetAnswer } from '#contract';
+import { isMix, useTile, type Carried } from '../../state/tile.js';
+import { Action, Second } from '../../theme/pieces.js';
+import { useSheets } from '../../wire/queries.js';
+
+const id = (): string => crypto.randomUUID();
+const [ROD, LONG] = [24, 60];
+
+/** The step that begins with what is carried; null where it cannot begin a cane. */
+function beginWith(item: Carried, sheets: readonly SheetAnswer[], blends: readonly BlendCard[]): Step | null {
+  if (isMix(item)) return { id: id(), do: 'log', of: `mix:${item.revisionId}`, diameter: ROD, length: LONG };
+  const sheet = item.kind === 'sheet' ? sheets.find((s) => s.id === item.id) : undefined;
+  const blend = blends.find((b) => b.id === (sheet ? sheet.blendId : item.id));
+  const of = blend ? `blend:${blend.revisionId}` : sheet?.clayId ? `clay:${sheet.clayId}` : sheet?.revisionId ? `mix:${sheet.revisionId}` : null;
+  if (of === null) return null;
+  if (!sheet) return { id: id(), do: 'plug', of, wound: 'rolled', inside: blend?.plan.inside ?? 'first', width: ROD, depth: ROD, length: LONG };
+  if (sheet.form !== 'sheet') return { id: id(), do: 'plug', of, wound: sheet.form === 'fan' ? 'fan' : 'rolled', inside: sheet.inside ?? 'first', width: sheet.widthMm, depth: sheet.mm, length: sheet.lengthMm };
+  return { id: id(), do: 'roll', layers: [{ of, thickness: sheet.mm }], rolled: sheet.lengthMm, length: sheet.widthMm };
+}
+
+/** What lies on the tile, to begin a cane with: a plug, a sheet, a mix. */
+export function FromTile({ blends, onBegin }: { readonly blends: readonly BlendCard[]; readonly onBegin: (name: string, step: Step) => void }): ReactElement | null {
+  const carried = useTile((s) => s.carried);
+  const sheets = useSheets();
+  const begins = carried.flatMap((item) => { const step = beginWith(item, sheets.data ?? [], blends); return step ? [{ item, step }] : []; });
+  if (begins.length === 0) return null;
+  return (
+    <Flex gap={3} wrap="wrap" alignItems="center" marginTop={4}>
+      <Second>with what lies on the tile:</Second>
+      {begins.map(({ item, step }) => <Action key={item.id} onClick={() => { onBegin(item.name, step); }}>{item.name}, {step.do === 'plug' ? 'its plug' : step.do === 'roll' ? 'rolled up' : 'a log'}</Action>)}
+    </Flex>
+  );
+}
