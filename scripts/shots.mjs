@@ -67,13 +67,6 @@ const VIEWS = {
     await open('mixes/triangle');
     await page.getByTestId('here').waitFor();
   },
-  files: async () => {
-    await open('mixes/files');
-    await page.getByRole('button', { name: /Print 21 labels/ }).waitFor();
-    const rows = 'name;recipe;basis\nFirst frost;3 Chalk + ½ Turnip;volume\nLast bean;2 Pea + 1 First frost;mass\nGate post;1 Soot + 2 Parsnip;volume\n';
-    await page.getByLabel('File to open').setInputFiles({ name: 'allotment.csv', mimeType: 'text/csv', buffer: Buffer.from(rows) });
-    await page.getByRole('list', { name: 'What is wrong in the file' }).waitFor();
-  },
   apart: async () => {
     await open('mixes/apart');
     await page.getByRole('list', { name: /^Stack/ }).getByText('Radish skin', { exact: true }).waitFor();
@@ -125,9 +118,8 @@ await open('canes');
 const starts = page.getByRole('list', { name: 'Starting points' });
 await starts.locator('canvas[data-painted]').nth(11).waitFor();
 await page.waitForTimeout(1500);
-mkdirSync(join(root, 'docs', 'canes'), { recursive: true });
-await starts.screenshot({ path: join(root, 'docs', 'canes', 'faces.png') });
-console.log('docs/canes/faces.png');
+await starts.screenshot({ path: join(shots, 'starting-points.png') });
+console.log('docs/screenshots/starting-points.png');
 await browser.close();
 await app.close();
 rmSync(folder, { recursive: true });

@@ -1,0 +1,143 @@
+import fc from 'fast-check';
+import { STARTING_POINTS, SHAPES, contextOf, planBackwards, runSteps, type Do, type MaterialKey, type Step } from '#core/cane';
+import { caneSteps } from '../src/stations/canes/caneSteps.js';
+import { gramsOf, startWords, wrapWords } from '../src/stations/canes/caneWords.js';
+import type { CaneMaterial } from '../src/stations/canes/materials.js';
+import { newStep } from '../src/stations/canes/newStep.js';
+import { outlinesSvg } from '../src/stations/canes/outlinesSvg.js';
+import { stepsAt, withPart, withSteps } from '../src/stations/canes/parts.js';
+import { DO_WORDS, NEXT, SHAPE_WORDS, stepTitle } from '../src/stations/canes/stepWords.js';
+import { warningWords } from '../src/stations/canes/warningWords.js';
+import type { PlainPlan, PlainStep, PlainWarning } from '../src/workers/cane.worker.js';
+
+const COLOURS = { dark: 'clay:soot', light: 'clay:chalk', strong: 'clay:beet', second: 'clay:leek', glass: ['clay:clear'], fade: 'blend:straw' };
+const NAMES: Readonly<Record<MaterialKey, string>> = { 'clay:soot': 'Soot', 'clay:chalk': 'Chalk', 'clay:beet': 'Beetroot', 'clay:leek': 'Leek', 'clay:clear': 'Clearpane', 'blend:straw': 'Straw fade' };
+const name = (key: string): string => NAMES[key] ?? '?';
+const material = (key: string, more: Partial<CaneMaterial> = {}): CaneMaterial => ({
+  key, name: name(key), hexes: ['7B1E4B'], paint: Uint8Array.from([123, 30, 75]), density: 1.9, shares: [{ clayId: key.slice(5), mass: 1 }], lab: { l: 50, a: 0, b: 0 }, hides: 0.3, bakeC: 130, old: false, crumbly: false, ...more,
+});
+
+/** A plan as the worker gives it. */
+function planned(steps: readonly Step[]): { readonly plan: PlainPlan; readonly diameters: number[] } {
+  const context = contextOf();
+  const plan = planBackwards(steps, { slices: 40, thickness: 2, ends: 1, trimming: 'once at the end' }, context);
+  const plain = (amounts: ReadonlyMap<number, number>): [string, number][] => [...amounts].map(([i, v]) => [context.materials[i] ?? '', v]);
+  return {
+    plan: { ...plan, volumes: [...plan.volumes], scrap: [...plan.scrap], starts: plan.starts.map((s) => ({ ...s, amounts: plain(s.amounts) })) },
+    diameters: runSteps(steps, contextOf()).map((r) => (r.state ? 2 * Math.sqrt([...r.state.amounts.values()].reduce((a, b) => a + b, 0) / Math.PI) : 0)),
+  };
+}
+
+describe('words for steps', () => {
+  const all = STARTING_POINTS.flatMap((s) => s.steps(COLOURS));
+
+  test.each(['metric', 'imperial'] as const)('every step of the starting points has a title in %s', (units) => {
+    for (const step of all) {
+      const title = stepTitle(step, units);
+      expect(title.length).toBeGreaterThan(2);
+      expect(title).not.toMatch(/undefined|NaN|\[object/);
+      if (units === 'imperial') expect(title).not.toMatch(/\d mm/);
+    }
+    expect(stepTitle({ ...(all[0] as Step), name: 'The heart' }, units)).toBe('The heart');
+  });
+
+  test('what can be added is offered once, each with a name, and works from a usual cane', () => {
+    const offered = NEXT.flatMap((g) => g.kinds);
+    expect(new Set(offered).size).toBe(offered.length);
+    expect(Object.keys(DO_WORDS).sort()).toEqual([...new Set([...offered, 'log', 'block', 'plug', 'roll', 'loaf', 'template', 'cane'])].sort());
+    expect(Object.keys(SHAPE_WORDS).sort()).toEqual([...SHAPES].sort());
+    const figures: PlainStep = { wrong: null, there: true, width: 24, height: 24, diameter: 24, area: 452, length: 60, count: 8, round: true, points: [], amounts: [] };
+    for (const kind of offered) {
+      const before: Step[] = [{ id: 'a', do: 'log', of: 'clay:chalk', diameter: 24, length: 60 }, { id: 'b', do: 'press', to: { shape: kind === 'pair' ? 'triangle' : 'square' }, turn: 0 }, { id: 'c', do: 'across', pieces: 8 }];
+      const step = newStep(kind as Do, { ...figures, width: 21.27, height: 21.27, length: 7.5 }, { dark: 'clay:soot', light: 'clay:chalk', blend: null });
+      expect([kind, runSteps([...before, step], contextOf()).at(-1)?.wrong?.message ?? null]).toEqual([kind, null]);
+    }
+    for (const kind of ['log', 'block', 'plug', 'roll', 'loaf', 'template', 'cane'] as const) {
+      expect(runSteps([newStep(kind, null, { dark: 'clay:soot', light: 'clay:chalk', blend: 'blend:straw' })], contextOf())[0]?.wrong).toBeNull();
+    }
+    expect(newStep('plug', null, { dark: 'clay:a', light: 'clay:b', blend: null }).do).toBe('log');
+  });
+});
+
+describe('parts within parts', () => {
+  const rod = (of: string): Step => ({ id: of, do: 'log', of, diameter: 5, length: 60 });
+  const nested: Step[] = [rod('clay:a'), { id: 'i', do: 'insert', x: 0, y: 0, diameter: 3, degrees: 0, part: { name: 'eye', steps: [rod('clay:b'), { id: 'r', do: 'ring', count: 6, middle: { name: 'pith', steps: [rod('clay:c')] } }] } }];
+
+  test('steps are found down a path, and exchanged there alone', () => {
+    const path = [{ step: 1, part: 0 }, { step: 1, part: 0 }];
+    expect(stepsAt(nested, path)).toEqual([rod('clay:c')]);
+    const changed = withSteps(nested, path, [rod('clay:d')]);
+    expect(stepsAt(changed, path)).toEqual([rod('clay:d')]);
+    expect(stepsAt(changed, [{ step: 1, part: 0 }])?.[0]).toEqual(rod('clay:b'));
+    expect(withSteps(changed, path, [rod('clay:c')])).toEqual(nested);
+    expect([stepsAt(nested, [{ step: 0, part: 0 }]), stepsAt(nested, [{ step: 9, part: 0 }])]).toEqual([null, null]);
+    expect(withSteps(nested, [{ step: 1, part: 3 }], [])).toEqual(nested);
+  });
+
+  test('each kind of step takes another cane in its place', () => {
+    const other = { ref: 'r9', name: 'Other' };
+    const own = { name: 'own', steps: [rod('clay:a')] };
+    const steps: Step[] = [
+      { id: '1', do: 'cane', part: own }, { id: '2', do: 'stack', side: 'top', part: own }, { id: '3', do: 'ring', count: 5, middle: own }, { id: '4', do: 'grid', rows: 2, columns: 2, turns: 'none', others: [own, own] },
+      { id: '5', do: 'bundle', count: 3, to: { shape: 'round' }, seed: 1, others: [{ part: own, count: 2 }] }, { id: '6', do: 'template', length: 9, regions: [{ id: 'g', name: 'g', points: [[0, 0], [1, 0], [0, 1]], fill: { of: 'clay:a' } }, { id: 'h', name: 'h', points: [[0, 0], [1, 0], [0, 1]], fill: { cane: own, degrees: 0 } }] },
+    ];
+    for (const step of steps) {
+      const text = JSON.stringify(withPart(step, 0, other));
+      expect([step.do, text.split('"r9"').length]).toEqual([step.do, 2]);
+    }
+    expect(JSON.stringify(withPart(steps[3] as Step, 1, other))).toMatch(/"own".*"r9"/);
+    expect(withPart(rod('clay:a'), 0, other)).toEqual(rod('clay:a'));
+  });
+});
+
+describe.each(STARTING_POINTS.map((s) => [s.id, s] as const))('at the bench: %s', (_, start) => {
+  const steps = start.steps(COLOURS);
+  const { plan, diameters } = planned(steps);
+
+  test.each(['metric', 'imperial'] as const)('every step says what to do and what to reach, in %s', (units) => {
+    const words = caneSteps(steps, diameters, plan, name, undefined, units, '40 of 2 mm');
+    const first = plan.starts.length + plan.wraps.filter((w) => w.path.length > 0).length;
+    expect(words).toHaveLength(first + steps.length - 1 + 2);
+    for (const w of words) {
+      expect(`${w.title} ${w.line} ${w.figure ?? ''}`).not.toMatch(/undefined|NaN|\?|\[object/);
+      expect(w.line.trim()).toMatch(/\.$/);
+    }
+    expect(words.at(-1)?.title).toBe('Slice');
+    expect(words.filter((w) => w.line.includes(' stages')).every((w) => w.title.startsWith('Reduce'))).toBe(true);
+  });
+
+  test('what to begin with adds up to the clay', () => {
+    const materials = new Map(Object.keys(NAMES).map((key) => [key, material(key)]));
+    const { perClay, total } = gramsOf(plan.volumes, materials);
+    expect([...perClay.values()].reduce((a, b) => a + b, 0)).toBeCloseTo(total, 6);
+    expect(total).toBeGreaterThan(gramsOf(plan.scrap, materials).total);
+    for (const s of plan.starts) expect(startWords(s, name, undefined, 'metric')).not.toBe('');
+    for (const w of plan.wraps) expect(wrapWords(w, name, undefined, 'metric')).toMatch(/^(\d+ × )?sheet of /);
+  });
+});
+
+test('every warning says what is wrong and what to do, in a sentence', () => {
+  const warnings: PlainWarning[] = [
+    { kind: 'feature', mm: 0.08, material: 'clay:soot', at: [0, 0] }, { kind: 'together', one: 'clay:chalk', other: 'clay:clear', deltaE: 3.2 }, { kind: 'thin wall', material: 'clay:chalk', mm: 0.1, hides: 0.3 }, { kind: 'too thick', step: 3, mm: 130 },
+    { kind: 'too thin', mm: 2 }, { kind: 'lengths', step: 4, one: 60, other: 90 }, { kind: 'air', step: 5, share: 0.093 }, { kind: 'old', material: 'clay:leek' }, { kind: 'crumbly', material: 'clay:leek' }, { kind: 'bakes', lowest: 110, highest: 130 },
+  ];
+  for (const units of ['metric', 'imperial'] as const) {
+    const said = warnings.map((w) => warningWords(w, name, units));
+    expect(new Set(said).size).toBe(warnings.length);
+    for (const s of said) { expect(s).toMatch(/[.]$/); expect(s).not.toMatch(/undefined|NaN|\?/); }
+  }
+  expect(warningWords(warnings[6] as PlainWarning, name, 'metric')).toContain('9 % air');
+});
+
+test('outlines as a drawing: in millimetres, from the upper left corner, names made harmless', () => {
+  const figures: PlainStep = { wrong: null, there: true, width: 20, height: 10, diameter: 16, area: 200, length: 60, count: 1, round: false, points: [[-10, -5], [10, -5], [10, 5], [-10, 5]], amounts: [] };
+  const fade = material('blend:straw', { name: 'A & <b>', paint: Uint8Array.from({ length: 768 }, (_, i) => Math.floor(i / 3)) });
+  fc.assert(fc.property(fc.double({ min: 0, max: 1, noNaN: true }), (place) => {
+    const svg = outlinesSvg([{ key: 'blend:straw', place, rings: [[[-10, -5], [10, -5], [10, 5]]] }], figures, new Map([['blend:straw', fade]]));
+    expect(svg).toContain('width="20.000mm" height="10.000mm" viewBox="0 0 20.000 10.000"');
+    expect(svg).toContain('M0.000 10.000L20.000 10.000L20.000 0.000Z');
+    expect(svg).toContain('A &#38; &#60;b&#62;');
+    const level = Math.min(255, Math.floor(place * 256)).toString(16).padStart(2, '0');
+    expect(svg).toContain(`fill="#${level.repeat(3)}"`);
+  }));
+});
