@@ -109,6 +109,7 @@ test('a cane by keys alone, in another cane, out as a file and in again', async 
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Cane as JSON' }).click();
   const file = await (await download).path();
+  await expect(page.getByRole('button', { name: 'Copy the steps of What is set in' })).toBeVisible();
   await page.getByRole('button', { name: 'all canes' }).click();
   await page.getByLabel('A cane from a file').setInputFiles({ name: 'broken.json', mimeType: 'application/json', buffer: Buffer.from('{"kind":"cane","version":7}') });
   await expect(page.getByText(/broken.json: This cane was written by a newer Sledge/)).toBeVisible();

@@ -224,6 +224,8 @@ describe('judgement', () => {
   test('thin lines, walls that show through, colours that run together, clay that is old', () => {
     const ringed = steps(log('clay:a', 30), { do: 'wrap', of: 'clay:b', thickness: 0.6 }, { do: 'reduce', to: 'diameter', value: 6 });
     expect(said(ringed, [clay({ lab: { l: 90, a: 0, b: 0 } }), clay()])).toEqual(['feature', 'thin wall']);
+    const fine = steps({ do: 'loaf', layers: [{ of: 'clay:a', thickness: 0.05 }, { of: 'clay:b', thickness: 0.05 }], times: 60, width: 6, length: 40 });
+    expect(said(fine, [clay({ lab: { l: 70, a: 0, b: 0 }, hides: 0.01 }), clay({ hides: 0.01 })])).toContain('together');
     expect(said(steps(log('clay:a', 30), { do: 'wrap', of: 'clay:b', thickness: 3 }), [clay({ lab: { l: 52, a: 0, b: 0 } }), clay()])).toEqual(['together']);
     expect(said(steps(log('clay:a', 30)), [clay({ old: true })])).toEqual(['old']);
     expect(said(steps(log('clay:a', 130)), [clay({ crumbly: true })])).toEqual(['too thick', 'crumbly']);

@@ -118,7 +118,7 @@ describe.each(STARTING_POINTS.map((s) => [s.id, s] as const))('at the bench: %s'
 
 test('every warning says what is wrong and what to do, in a sentence', () => {
   const warnings: PlainWarning[] = [
-    { kind: 'feature', mm: 0.08, material: 'clay:soot', at: [0, 0] }, { kind: 'together', one: 'clay:chalk', other: 'clay:clear', deltaE: 3.2 }, { kind: 'thin wall', material: 'clay:chalk', mm: 0.1, hides: 0.3 }, { kind: 'too thick', step: 3, mm: 130 },
+    { kind: 'feature', mm: 0.08, material: 'clay:soot', at: [0, 0] }, { kind: 'together', one: 'clay:chalk', other: 'clay:clear', deltaE: 3.2, seen: 3.2, mm: 1, below: null }, { kind: 'together', one: 'clay:chalk', other: 'clay:leek', deltaE: 30, seen: 2.1, mm: 0.05, below: 0.09 }, { kind: 'thin wall', material: 'clay:chalk', mm: 0.1, hides: 0.3 }, { kind: 'too thick', step: 3, mm: 130 },
     { kind: 'too thin', mm: 2 }, { kind: 'lengths', step: 4, one: 60, other: 90 }, { kind: 'air', step: 5, share: 0.093 }, { kind: 'old', material: 'clay:leek' }, { kind: 'crumbly', material: 'clay:leek' }, { kind: 'bakes', lowest: 110, highest: 130 },
   ];
   for (const units of ['metric', 'imperial'] as const) {
@@ -126,7 +126,7 @@ test('every warning says what is wrong and what to do, in a sentence', () => {
     expect(new Set(said).size).toBe(warnings.length);
     for (const s of said) { expect(s).toMatch(/[.]$/); expect(s).not.toMatch(/undefined|NaN|\?/); }
   }
-  expect(warningWords(warnings[6] as PlainWarning, name, 'metric')).toContain('9 % air');
+  expect(warningWords(warnings[7] as PlainWarning, name, 'metric')).toContain('9 % air');
 });
 
 test('outlines as a drawing: in millimetres, from the upper left corner, names made harmless', () => {

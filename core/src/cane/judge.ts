@@ -1,4 +1,4 @@
-import { deltaE, type Lab } from '#core/colour';
+import { apart, seenDifference, TOLD_APART, type Lab } from '#core/colour';
 import type { Mm } from '#core/units';
 import { mapOf } from './face.js';
 import { diameterOf } from './outline.js';
@@ -12,8 +12,6 @@ export const TOO_THICK: Mm = 110;
 export const TOO_THIN: Mm = 3;
 /** Line spread of the eye at 30 cm, mm (docs/models.md); arm's length is 60 cm. */
 export const EYE: Mm = 0.1;
-/** Below this two colours run together (docs/models.md). */
-const TOGETHER = 5;
 /** Nobody takes what is thicker than this for a wall. */
 const THIN_WALL: Mm = 0.6;
 const MAP = 300;
@@ -22,7 +20,8 @@ export interface JudgedMaterial { readonly lab: Lab; /** mm of a wall that hides
 
 export type Warning =
   | { readonly kind: 'feature'; readonly mm: Mm; readonly material: number; readonly at: readonly [number, number] }
-  | { readonly kind: 'together'; readonly one: number; readonly other: number; readonly deltaE: number }
+  /** `deltaE` as clay, `seen` by the eye at the width `mm` that the narrower of the two has; `below`: stripes narrower than this run together, null: at any width */
+  | { readonly kind: 'together'; readonly one: number; readonly other: number; readonly deltaE: number; readonly seen: number; readonly mm: Mm; readonly below: Mm | null }
   | { readonly kind: 'thin wall'; readonly material: number; readonly mm: Mm; readonly hides: Mm }
   | { readonly kind: 'too thick'; readonly step: number; readonly mm: Mm }
   | { readonly kind: 'too thin'; readonly mm: Mm }
@@ -127,8 +126,11 @@ export function judge(results: readonly StepResult[], materials: readonly (Judge
   for (const [one, other] of neighboursIn(final)) {
     const [a, b] = [materials[one], materials[other]];
     if (!a || !b) continue;
-    const apart = deltaE(a.lab, b.lab);
-    if (apart < TOGETHER) found.push({ kind: 'together', one, other, deltaE: apart });
+    const mm = Math.min(features.byMaterial.get(one) ?? Infinity, features.byMaterial.get(other) ?? Infinity);
+    if (!Number.isFinite(mm)) continue;
+    const seen = seenDifference(a.lab, b.lab, mm);
+    const { deltaE, runTogetherBelow } = apart(a.lab, b.lab);
+    if (seen < TOLD_APART) found.push({ kind: 'together', one, other, deltaE, seen, mm, below: runTogetherBelow });
   }
   for (const [index, mm] of features.byMaterial) {
     const material = materials[index];

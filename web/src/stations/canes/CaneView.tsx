@@ -138,7 +138,7 @@ export function CaneView({ cane, making, shelf, machines, blends, canes }: CaneV
             {step && (
               <Box>
                 <Box as="h2" marginBottom={1}>{at + 1} {stepTitle(step, units)}</Box>
-                <Box lineHeight={1.7}><StepEditor key={step.id} step={step} materials={materials} blends={blends.map((b) => ({ revisionId: b.revisionId, name: b.name }))} canes={canes.filter((c) => c.id !== cane.id && !c.retired).map((c) => ({ revisionId: c.revisionId, name: c.name }))} shelf={shelf} name={cane.name} onChange={edit} onOpen={(part) => { setPath([...here, { step: at, part }]); setChosen(0); }} /></Box>
+                <Box lineHeight={1.7}><StepEditor key={step.id} step={step} materials={materials} blends={blends.map((b) => ({ revisionId: b.revisionId, name: b.name }))} canes={canes.filter((c) => c.id !== cane.id && !c.retired).map((c) => ({ revisionId: c.revisionId, name: c.name }))} insides={cane.canes} shelf={shelf} name={cane.name} onChange={edit} onOpen={(part) => { setPath([...here, { step: at, part }]); setChosen(0); }} /></Box>
                 {figures?.wrong != null && <Warning>{figures.wrong}</Warning>}
                 <Flex gap={4} fontSize="small" marginTop={2} wrap="wrap">
                   <Word onClick={() => { setAdding(true); }}>add after it</Word><Key>A</Key>

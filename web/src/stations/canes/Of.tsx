@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import type { Step } from '#core/cane';
-import type { ShelfAnswer } from '#contract';
+import type { CaneInside, ShelfAnswer } from '#contract';
 import { MaterialPicker, type Picked } from '../../parts/MaterialPicker.js';
 import { Word } from '../../theme/pieces.js';
 import { swatchOf, type CaneMaterial } from './materials.js';
@@ -15,6 +15,8 @@ export interface EditorProps<S extends Step> {
   readonly materials: ReadonlyMap<string, CaneMaterial>;
   readonly blends: readonly CaneChoice[];
   readonly canes: readonly CaneChoice[];
+  /** those that are taken in already, with their steps */
+  readonly insides: readonly CaneInside[];
   readonly shelf: ShelfAnswer;
   /** of the cane */
   readonly name: string;

@@ -2,6 +2,7 @@ import { Box } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
 import { SHAPES, TURNS, partsOf, type Part, type Shape, type SheetLayer, type Step } from '#core/cane';
 import { complaint, readNumber } from '#core/units';
+import type { CaneInside } from '#contract';
 import { Choice } from '../../parts/Choice.js';
 import { CountValue, LengthValue, Value } from '../../parts/Value.js';
 import { Caption, Word } from '../../theme/pieces.js';
@@ -20,14 +21,14 @@ const count = (low: number, high: number, what: string) => (text: string): numbe
 };
 
 /** The values of a step, each to be changed where it stands. */
-export function StepEditor({ step, materials, blends, canes, shelf, name, onChange, onOpen }: EditorProps<Step>): ReactElement {
+export function StepEditor({ step, materials, blends, canes, insides, shelf, name, onChange, onOpen }: EditorProps<Step>): ReactElement {
   const set = (part: object): void => { onChange({ ...step, ...part } as Step); };
   const length = (label: string, field: string, value: number): ReactElement => <LengthValue label={label} value={value} onChange={(mm) => { set({ [field]: mm }); }} />;
   const whole = (label: string, field: string, value: number, low: number, high: number): ReactElement => <Value label={label} text={String(value)} read={count(low, high, label)} onChange={(n) => { set({ [field]: n }); }} />;
   const degrees = (label: string, field: string, value: number): ReactElement => <><Value label={label} text={String(Math.round(value * 10) / 10)} read={readDegrees} onChange={(n) => { set({ [field]: n }); }} />°</>;
   const material = (of: string): ReactElement => <Of of={of} materials={materials} label="What it is made of" onPick={(key) => { set({ of: key }); }} />;
   const parts = partsOf(step);
-  const part = (at: number, label: string): ReactElement => <PartWords part={parts[at]} label={label} canes={canes} onPick={(next) => { onChange(withPart(step, at, next)); }} onOpen={() => { onOpen(at); }} />;
+  const part = (at: number, label: string): ReactElement => <PartWords part={parts[at]} label={label} canes={canes} insides={insides} onPick={(next) => { onChange(withPart(step, at, next)); }} onOpen={() => { onOpen(at); }} />;
   switch (step.do) {
     case 'log': return <>of {material(step.of)}, {length('Diameter of the log', 'diameter', step.diameter)} across, {length('Length of the log', 'length', step.length)} long</>;
     case 'block': return <>of {material(step.of)}, {length('Width of the block', 'width', step.width)} × {length('Height of the block', 'height', step.height)}, {length('Length of the block', 'length', step.length)} long</>;
@@ -38,7 +39,7 @@ export function StepEditor({ step, materials, blends, canes, shelf, name, onChan
     );
     case 'roll': return <>{length('Length of the sheets', 'rolled', step.rolled)} of sheet rolled up, {length('Length of the roll', 'length', step.length)} long; from the inside:<Layers layers={step.layers} materials={materials} onChange={(layers) => { set({ layers }); }} /></>;
     case 'loaf': return <>stacked {whole('The number of stacks', 'times', step.times, 1, 400)} times over, {length('Width of the loaf', 'width', step.width)} wide, {length('Length of the loaf', 'length', step.length)} long; from the bottom:<Layers layers={step.layers} materials={materials} onChange={(layers) => { set({ layers }); }} /></>;
-    case 'template': return <TemplateEditor step={step} materials={materials} blends={blends} canes={canes} shelf={shelf} name={name} onChange={onChange} onOpen={onOpen} />;
+    case 'template': return <TemplateEditor step={step} materials={materials} blends={blends} canes={canes} insides={insides} shelf={shelf} name={name} onChange={onChange} onOpen={onOpen} />;
     case 'cane': return <>{part(0, 'The cane to begin with')}</>;
     case 'wrap': return <>with {material(step.of)}, {length('Thickness of the wrap', 'thickness', step.thickness)} thick</>;
     case 'press': return <>to <Choice label="Shape" value={step.to.shape} options={SHAPES.filter((s) => s !== 'drawn' || step.to.shape === 'drawn').map((value) => ({ value, text: SHAPE_WORDS[value] }))} onChange={(shape) => { set({ to: { shape } }); }} />{ratioOf(step.to, (to) => { set({ to }); })}, turned {degrees('Turn of the press', 'turn', step.turn)}</>;
@@ -83,9 +84,11 @@ function Layers({ layers, materials, onChange }: { readonly layers: readonly She
 }
 
 /** Another cane that a step takes in: its own steps, or a cane that is kept. */
-function PartWords({ part, label, canes, onPick, onOpen }: { readonly part: Part | undefined; readonly label: string; readonly canes: readonly CaneChoice[]; readonly onPick: (part: Part) => void; readonly onOpen: () => void }): ReactElement {
+function PartWords({ part, label, canes, insides, onPick, onOpen }: { readonly part: Part | undefined; readonly label: string; readonly canes: readonly CaneChoice[]; readonly insides: readonly CaneInside[]; readonly onPick: (part: Part) => void; readonly onOpen: () => void }): ReactElement {
   if (!part) return <Caption>nothing</Caption>;
   const value = 'ref' in part ? part.ref : 'own';
+  const inside = 'ref' in part ? insides.find((c) => c.revisionId === part.ref) : undefined;
+  const newer = inside && !inside.newest ? canes.find((c) => c.name === inside.name) : undefined;
   const options = [
     ...('ref' in part ? (canes.some((c) => c.revisionId === part.ref) ? [] : [{ value: part.ref, text: `${part.name ?? 'a cane'}, as it was` }]) : [{ value: 'own', text: part.name ?? 'a part of its own' }]),
     ...canes.map((c) => ({ value: c.revisionId, text: c.name })),
@@ -93,6 +96,7 @@ function PartWords({ part, label, canes, onPick, onOpen }: { readonly part: Part
   return (
     <>
       <Choice label={label} value={value} options={options} onChange={(next) => { const cane = canes.find((c) => c.revisionId === next); if (cane) onPick({ ref: cane.revisionId, name: cane.name }); }} />
+      {inside && <> (<Word aria-label={`Copy the steps of ${label}`} onClick={() => { onPick({ name: inside.name, steps: inside.program.steps }); }}>copy its steps</Word>{newer && <>, <Word aria-label={`Take the newer ${inside.name}`} onClick={() => { onPick({ ref: newer.revisionId, name: newer.name }); }}>take its newer revision</Word></>})</>}
       {'steps' in part && <> (<Word aria-label={`Open ${label}`} onClick={onOpen}>open</Word>)</>}
     </>
   );
