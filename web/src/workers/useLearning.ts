@@ -2,7 +2,7 @@ import { wrap, type Remote } from 'comlink';
 import { useEffect, useState } from 'react';
 import type { NextChip } from '#core/mix';
 import type { LearningAnswer } from '#contract';
-import { Refused, ask } from '../wire/ask.js';
+import { NoAnswer, Refused, ask } from '../wire/ask.js';
 import { client, useLearning } from '../wire/queries.js';
 import type { LearnWorker, Taught } from './learn.worker.js';
 
@@ -31,7 +31,10 @@ export function useKeepLearning(): void {
     void started().learn(data.key, data.clays, data.chips).then(({ learned }) => {
       if (!current) return;
       const clays = Object.entries(learned).map(([clayId, own]) => ({ clayId, ...own }));
-      void keepLearning('/api/learning', { key: data.key, clays });
+      keepLearning('/api/learning', { key: data.key, clays }).catch((error: unknown) => {
+        // without the server there is nobody to keep it; it is learned anew when that is back
+        if (!(error instanceof NoAnswer)) throw error;
+      });
     });
     return () => { current = false; };
     // the key stands for chips and clays
