@@ -1,5 +1,5 @@
 import { Box, Flex, Grid } from '@chakra-ui/react';
-import { useEffect, useMemo, useState, type ReactElement } from 'react';
+import { useEffect, useMemo, useRef, useState, type ReactElement } from 'react';
 import { useNavigate } from 'react-router';
 import { EYE, PROGRAM_VERSION, partsOf, type Do, type Step } from '#core/cane';
 import { showLength } from '#core/units';
@@ -56,7 +56,11 @@ export function CaneView({ cane, making, shelf, machines, blends, canes }: CaneV
   const steps = stepsAt(root, path) ?? root;
   const here = stepsAt(root, path) === null ? [] : path;
   const { worked, materials, paints, judged } = useCane(cane, steps, shelf, wobble);
-  const { warnings, feature } = useJudged(worked, judged);
+  // while something is dragged only the large face follows; the rest waits until it is let go
+  const settled = useRef(worked);
+  if (dragged === null) settled.current = worked;
+  const calm = settled.current;
+  const { warnings, feature } = useJudged(calm, judged);
   const url = `/api/canes/${cane.id}`;
   const refusal = useRefusal(url);
   const at = Math.min(chosen, steps.length - 1);
@@ -122,7 +126,7 @@ export function CaneView({ cane, making, shelf, machines, blends, canes }: CaneV
           </Flex>
         </Flex>
         {refusal && !refusal.sentenceFor('name') && <Warning>{refusal.sentenceFor('program') ?? refusal.message}</Warning>}
-        <StepRow steps={steps} worked={worked} paints={paints} chosen={at} coarse={dragged !== null} onChoose={setChosen} onAdd={() => { setChosen(steps.length - 1); setAdding(true); }} />
+        <StepRow steps={steps} worked={calm} paints={paints} chosen={at} coarse={false} onChoose={setChosen} onAdd={() => { setChosen(steps.length - 1); setAdding(true); }} />
         {adding && step && <AddStep after={`${at + 1} ${stepTitle(step, units)}`} onAdd={add} onCancel={() => { setAdding(false); }} />}
         <Grid templateColumns="minmax(0, auto) minmax(260px, 1fr)" gap={6} alignItems="start">
           <Box>
@@ -147,14 +151,14 @@ export function CaneView({ cane, making, shelf, machines, blends, canes }: CaneV
               </Box>
             )}
             {reducing?.there && step?.do === 'reduce' && <Taper from={reducing.diameter} length={reducing.length} value={Math.min(step.value, reducing.diameter)} label="slide to reduce" onSlide={slide} onSet={(value) => { edit({ ...step, value }); }} />}
-            {here.length === 0 && <Slices cane={cane} worked={worked} paints={paints} materials={materials} coarse={dragged !== null} own={machines.machines.find((m) => m.id === machines.setup.machineId)} onChange={save} />}
+            {here.length === 0 && <Slices cane={cane} worked={calm} paints={paints} materials={materials} coarse={false} own={machines.machines.find((m) => m.id === machines.setup.machineId)} onChange={save} />}
             {here.length === 0 && warnings.map((w, i) => <Warning key={i}>{warningWords(w, name, units)}</Warning>)}
-            {here.length === 0 && worked && <Tiling worked={worked} at={Math.max(0, worked.steps.findLastIndex((s) => s.there))} paints={paints} coarse={dragged !== null} />}
+            {here.length === 0 && calm && <Tiling worked={calm} at={Math.max(0, calm.steps.findLastIndex((s) => s.there))} paints={paints} coarse={false} />}
             {here.length === 0 && <SavePictures cane={cane} worked={worked} paints={paints} materials={materials} at={at} />}
           </Flex>
         </Grid>
       </Flex>
-      <CaneStrip cane={cane} worked={here.length === 0 ? worked : null} materials={materials} shelf={shelf} machines={machines} onChange={save} />
+      <CaneStrip cane={cane} worked={here.length === 0 ? calm : null} materials={materials} shelf={shelf} machines={machines} onChange={save} />
     </Grid>
   );
 }
