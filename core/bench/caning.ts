@@ -51,10 +51,12 @@ const GREY = 1000;
 /** The same cane by a raster that is resampled at each step (bilinear, of the same size). */
 function resampled(steps: readonly Step[], context: CaneContext, paints: () => readonly Paint[], clock: () => number, size: number): { readonly grey: Float32Array; readonly ms: number } {
   let ms = 0;
+  let known: readonly Paint[] = [];
   const greyAt = (value: number): number => {
     if (value >= GREY) return value - GREY;
     const index = Math.floor(value);
-    const paint = paints()[index];
+    if (index >= known.length) known = paints();
+    const paint = known[index];
     return paint ? paint[paint.length === 3 ? 0 : 3 * Math.floor((value - index) * 256)] ?? 0 : 0;
   };
   let state: CaneState | null = null;
@@ -112,7 +114,8 @@ export function caning(clock: () => number): Table {
     const small = frameOf(state.outline, SMALL);
     const truth = reference(state, paints, small);
     const own = painted(state, paints, small, SMOOTH);
-    const other = resampled(steps, contextOf(), () => rasterContext.materials.map(greyPaint), clock, SMALL).grey;
+    const otherContext = contextOf();
+    const other = resampled(steps, otherContext, () => otherContext.materials.map(greyPaint), clock, SMALL).grey;
     const off = (at: (k: number) => number): number => mean(Array.from(truth, (t, k) => (t < 0 ? NaN : Math.abs(Math.round(t) - Math.round(at(k))))).filter((v) => !Number.isNaN(v)));
     const [a, b] = [off((k) => own[4 * k] ?? 0), off((k) => other[k] ?? 0)];
     ratios.push(smooth.ms / raster.ms);
