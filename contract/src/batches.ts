@@ -2,7 +2,7 @@ import type { Kind } from '#core/clay';
 import type { BakeLoad, BenchStep, Layout, MixDemand, PiecePlan, ClayDemand } from '#core/batch';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, ValidateNested } from 'class-validator';
-import { Between, Id, IsoDate, Name, Optional, Text, Version, Whole } from './rules.js';
+import { Between, Id, IsoDate, Name, Optional, Text, Version, Whole, all } from './rules.js';
 
 /** A layer of a piece: a clay or a revision of a mix, never both, at a setting. */
 export class LayerDto {
@@ -55,17 +55,18 @@ export class UsedDto {
   @Between('The clay used', 0, 50000, 'g') grams!: number;
 }
 
+/** The rule for a list of them. */
+export const UsedList = (): PropertyDecorator => all(
+  IsArray({ message: 'Say how much of each clay was used.' }), ArrayMaxSize(400, { message: 'At most 400 clays.' }), ValidateNested({ each: true }), Type(() => UsedDto),
+);
+
 /** POST /api/batches/:id/done */
 export class DoneDto {
   @Version() version!: number;
   @Id() entryId!: string;
   @IsoDate() madeOn!: string;
   @Text(8000) note!: string;
-  @IsArray({ message: 'Say how much of each clay was used.' })
-  @ArrayMaxSize(400, { message: 'At most 400 clays.' })
-  @ValidateNested({ each: true })
-  @Type(() => UsedDto)
-  used!: UsedDto[];
+  @UsedList() used!: UsedDto[];
 }
 
 /** Typed arrays and exact fractions become plain ones on the wire. */

@@ -2,7 +2,7 @@ import { LAYOUTS, type CountedBlend, type LayoutKind } from '#core/blend';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, ValidateNested } from 'class-validator';
 import type { RevisionAnswer } from './mixes.js';
-import { UsedDto } from './batches.js';
+import { UsedDto, UsedList } from './batches.js';
 import { Between, Id, IsoDate, Name, Omittable, Optional, Text, Version, Whole } from './rules.js';
 import { SheetDto } from './sheetBook.js';
 
@@ -104,11 +104,7 @@ export class BlendDoneDto {
   @IsoDate() madeOn!: string;
   @Text(8000) note!: string;
   @Whole('The number of passes', 1, 60) passes!: number;
-  @IsArray({ message: 'Say how much of each clay was used.' })
-  @ArrayMaxSize(400, { message: 'At most 400 clays.' })
-  @ValidateNested({ each: true })
-  @Type(() => UsedDto)
-  used!: UsedDto[];
+  @UsedList() used!: UsedDto[];
   /** what lies there now, for the sheet book; left out: nothing is kept */
   @Omittable() @ValidateNested() @Type(() => SheetDto) sheet?: SheetDto | null;
 }

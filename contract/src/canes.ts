@@ -1,8 +1,7 @@
 import { TRIMMINGS, readProgram, type Program, type Trimming } from '#core/cane';
 import { Complaint } from '#core/units';
-import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsBoolean, IsIn, ValidateBy, ValidateNested } from 'class-validator';
-import { UsedDto } from './batches.js';
+import { IsBoolean, IsIn, ValidateBy } from 'class-validator';
+import { UsedDto, UsedList } from './batches.js';
 import type { BlendPlanDto } from './blends.js';
 import type { RevisionAnswer } from './mixes.js';
 import { Between, Id, IsoDate, Name, Omittable, Text, Version, Whole } from './rules.js';
@@ -50,11 +49,7 @@ export class CaneDoneDto {
   @Between('What was lost at the ends', 0, 20_000, 'mm') lostMm!: number;
   @Whole('The number of slices', 0, 5000) slices!: number;
   @Omittable() @Id() pictureId?: string | null;
-  @IsArray({ message: 'Say how much of each clay was used.' })
-  @ArrayMaxSize(400, { message: 'At most 400 clays.' })
-  @ValidateNested({ each: true })
-  @Type(() => UsedDto)
-  used!: UsedDto[];
+  @UsedList() used!: UsedDto[];
 }
 
 /** A cane that others can take in, by the id of its revision. */

@@ -4,7 +4,7 @@ import {
 } from 'class-validator';
 
 /** A rule and what it needs around it, as one decorator. */
-function all(...decorators: PropertyDecorator[]): PropertyDecorator {
+export function all(...decorators: PropertyDecorator[]): PropertyDecorator {
   return (target, key) => { for (const decorate of decorators) decorate(target, key); };
 }
 

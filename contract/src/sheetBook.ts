@@ -2,7 +2,7 @@ import { FIRMNESSES, type Firmness } from '#core/clay';
 import { SCHOOLS_OF_CONDITIONING, type Conditioner, type CountedConditioning } from '#core/sheet';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsBoolean, IsIn, ValidateNested } from 'class-validator';
-import { SHAPES, UsedDto } from './batches.js';
+import { SHAPES, UsedDto, UsedList } from './batches.js';
 import { Between, Id, IsoDate, Name, Omittable, Optional, Text, Version, Whole } from './rules.js';
 
 /** Pieces that were cut from a sheet, one kind after the other from its lower edge. */
@@ -54,11 +54,7 @@ export class RolledDto {
   @Id() entryId!: string;
   @IsoDate() madeOn!: string;
   @Text(8000) note!: string;
-  @IsArray({ message: 'Say how much of each clay was used.' })
-  @ArrayMaxSize(400, { message: 'At most 400 clays.' })
-  @ValidateNested({ each: true })
-  @Type(() => UsedDto)
-  used!: UsedDto[];
+  @UsedList() used!: UsedDto[];
 }
 
 /** GET /api/sheets: those that are not used up first, newest first. */

@@ -1,4 +1,5 @@
 import { complaint, type Mm, type Mm2 } from '#core/units';
+import { gridUses } from './joining.js';
 import { areaOf, diameterOf } from './outline.js';
 import type { MaterialKey, Part, Step } from './program.js';
 import { partsOf, runSteps, type StepResult } from './run.js';
@@ -57,9 +58,8 @@ const into = (sums: Map<number, number>, amounts: ReadonlyMap<number, number>, t
 function usesOf(step: Step): { readonly own: number; readonly parts: readonly number[] } {
   switch (step.do) {
     case 'grid': {
-      const kinds = 1 + (step.others?.length ?? 0);
-      const uses = Array.from({ length: kinds }, (_, k) => Array.from({ length: step.rows * step.columns }, (__, i) => (Math.floor(i / step.columns) + (i % step.columns)) % kinds).filter((kind) => kind === k).length);
-      return { own: uses[0] ?? 0, parts: uses.slice(1) };
+      const [own = 0, ...parts] = gridUses(step);
+      return { own, parts };
     }
     case 'pie': return { own: step.count, parts: [] };
     case 'pair': return { own: 2, parts: [] };

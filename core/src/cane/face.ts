@@ -36,7 +36,7 @@ export function paintFace({ outline, sample }: Pick<CaneState, 'outline' | 'samp
       let at = 4 * (j * width + i);
       if (beyond(reach, x, y) > 1) {
         if (every === 1) pixels[at + 3] = 0;
-        else clear(pixels, at, width, i, j, every, rows.to);
+        else clear(pixels, width, i, j, every, rows.to);
         continue;
       }
       const value = sample(x, y);
@@ -112,7 +112,7 @@ const differs = (p: Uint8ClampedArray, a: number, b: number): boolean => {
   return Math.abs((p[i] as number) - (p[j] as number)) > STEP || Math.abs((p[i + 1] as number) - (p[j + 1] as number)) > STEP || Math.abs((p[i + 2] as number) - (p[j + 2] as number)) > STEP || p[i + 3] !== p[j + 3];
 };
 
-function clear(pixels: Uint8ClampedArray, _: number, width: number, i: number, j: number, every: number, to: number): void {
+function clear(pixels: Uint8ClampedArray, width: number, i: number, j: number, every: number, to: number): void {
   for (let v = 0; v < every && j + v < to; v++) {
     for (let u = 0; u < every && i + u < width; u++) pixels[4 * ((j + v) * width + i + u) + 3] = 0;
   }

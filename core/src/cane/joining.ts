@@ -41,8 +41,16 @@ const around = (x: number, y: number, quarter: number): readonly [number, number
   }
 };
 
+/** How many squares of a grid each cane fills, the row's own first: they take turns like the squares of a board. */
+export function gridUses({ rows, columns, others = [] }: Pick<Of<'grid'>, 'rows' | 'columns' | 'others'>): number[] {
+  const uses = Array.from({ length: 1 + others.length }, () => 0);
+  for (let row = 0; row < rows; row++) for (let column = 0; column < columns; column++) uses[(row + column) % uses.length]! += 1;
+  return uses;
+}
+
 /** Pieces in rows and columns; with other canes, they take turns like the squares of a board. */
-export const grid: Join<'grid'> = (state, { rows, columns, turns }, parts) => {
+export const grid: Join<'grid'> = (state, step, parts) => {
+  const { rows, columns, turns } = step;
   whole(rows, 'The number of rows', 1, 40);
   whole(columns, 'The number of columns', 1, 40);
   const kinds = [state, ...parts];
@@ -58,7 +66,7 @@ export const grid: Join<'grid'> = (state, { rows, columns, turns }, parts) => {
     }
   }
   const [w, h, W, H] = [box.width, box.height, box.width * columns, box.height * rows];
-  const uses = kinds.map((_, k) => Array.from({ length: rows * columns }, (__, i) => (Math.floor(i / columns) + (i % columns)) % kinds.length).filter((kind) => kind === k).length);
+  const uses = gridUses(step);
   const sample: Sampler = (x, y) => {
     const column = Math.min(columns - 1, Math.max(0, Math.floor((x + W / 2) / w)));
     const row = Math.min(rows - 1, Math.max(0, Math.floor((y + H / 2) / h)));
@@ -69,7 +77,7 @@ export const grid: Join<'grid'> = (state, { rows, columns, turns }, parts) => {
     const [tx, ty] = around(lx, ly, turns === 'half' ? 2 * ((row + column) % 2) : row % 2 === 0 ? column : 3 - column);
     return inner(tx, ty);
   };
-  const count = Math.min(...kinds.map((s, k) => (uses[k] === 0 ? Infinity : k === 0 ? using(s, uses[k] as number) : Infinity)));
+  const count = using(state, uses[0] ?? 1);
   return {
     outline: rectangle(W, H), length: lengthOf(kinds), count, sample, reductions: reductionsOf(kinds),
     amounts: sumOf(...kinds.map((s, k) => [s.amounts, uses[k] ?? 0] as const)),

@@ -3,7 +3,8 @@ import { asc, desc, eq, inArray } from 'drizzle-orm';
 import { DB } from '../db/db.module.js';
 import type { Row } from '../db/journal.js';
 import type { Db } from '../db/open.js';
-import { blendColours, blendRevisions, blends, caneRevisions, caneUses, canes, entryBlends, settings } from '../db/schema.js';
+import { canesUsing } from '../db/canesUsing.js';
+import { blendColours, blendRevisions, blends, entryBlends, settings } from '../db/schema.js';
 
 @Injectable()
 export class BlendsStore {
@@ -34,11 +35,8 @@ export class BlendsStore {
     return new Set(rows.map((r) => r.id));
   }
 
-  async canesUsing(revisionIds: readonly string[]): Promise<string[]> {
-    const rows = await this.db.selectDistinct({ name: canes.name }).from(caneUses)
-      .innerJoin(caneRevisions, eq(caneRevisions.id, caneUses.caneRevisionId)).innerJoin(canes, eq(canes.id, caneRevisions.caneId))
-      .where(inArray(caneUses.blendRevisionId, [...revisionIds]));
-    return rows.map((r) => r.name);
+  canesUsing(revisionIds: readonly string[]): Promise<string[]> {
+    return canesUsing(this.db, 'blendRevisionId', revisionIds);
   }
 
   counted(): Promise<{ contrast: number; passes: number }[]> {

@@ -3,6 +3,7 @@ import { asc, desc, eq, inArray } from 'drizzle-orm';
 import { DB } from '../db/db.module.js';
 import type { Row } from '../db/journal.js';
 import type { Db } from '../db/open.js';
+import { canesUsing } from '../db/canesUsing.js';
 import { caneRevisions, caneUses, canes, entryCanes } from '../db/schema.js';
 
 @Injectable()
@@ -29,11 +30,8 @@ export class CanesStore {
   }
 
   /** Names of the canes that take in one of the revisions. */
-  async usedBy(revisionIds: readonly string[]): Promise<string[]> {
-    const rows = await this.db.selectDistinct({ name: canes.name }).from(caneUses)
-      .innerJoin(caneRevisions, eq(caneRevisions.id, caneUses.caneRevisionId)).innerJoin(canes, eq(canes.id, caneRevisions.caneId))
-      .where(inArray(caneUses.innerId, [...revisionIds]));
-    return rows.map((r) => r.name);
+  usedBy(revisionIds: readonly string[]): Promise<string[]> {
+    return canesUsing(this.db, 'innerId', revisionIds);
   }
 
   /** Revisions of which something was made. */

@@ -3,7 +3,8 @@ import { desc, eq, inArray } from 'drizzle-orm';
 import { DB } from '../db/db.module.js';
 import type { Row } from '../db/journal.js';
 import type { Db } from '../db/open.js';
-import { batches, blendColours, blendRevisions, blends, caneRevisions, caneUses, canes, chips, entries, entryMixes, layers, pieces } from '../db/schema.js';
+import { canesUsing } from '../db/canesUsing.js';
+import { batches, blendColours, blendRevisions, blends, chips, entries, entryMixes, layers, pieces } from '../db/schema.js';
 
 @Injectable()
 export class MixesStore {
@@ -38,10 +39,8 @@ export class MixesStore {
     const inBlends = await this.db.selectDistinct({ name: blends.name }).from(blendColours)
       .innerJoin(blendRevisions, eq(blendRevisions.id, blendColours.blendRevisionId)).innerJoin(blends, eq(blends.id, blendRevisions.blendId))
       .where(inArray(blendColours.revisionId, [...revisionIds]));
-    const inCanes = await this.db.selectDistinct({ name: canes.name }).from(caneUses)
-      .innerJoin(caneRevisions, eq(caneRevisions.id, caneUses.caneRevisionId)).innerJoin(canes, eq(canes.id, caneRevisions.caneId))
-      .where(inArray(caneUses.revisionId, [...revisionIds]));
+    const inCanes = await canesUsing(this.db, 'revisionId', revisionIds);
     const logged = (await this.chipsOf(revisionIds)).length;
-    return [...(logged > 0 ? [logged === 1 ? 'a chip that was made of it' : `${logged} chips that were made of it`] : []), ...inBlends.map((b) => `the blend ${b.name}`), ...inCanes.map((c) => `the cane ${c.name}`), ...inBatches.map((b) => `the batch ${b.name}`), ...inDiary.map((e) => `the diary entry ${e.title}`)];
+    return [...(logged > 0 ? [logged === 1 ? 'a chip that was made of it' : `${logged} chips that were made of it`] : []), ...inBlends.map((b) => `the blend ${b.name}`), ...inCanes.map((c) => `the cane ${c}`), ...inBatches.map((b) => `the batch ${b.name}`), ...inDiary.map((e) => `the diary entry ${e.title}`)];
   }
 }

@@ -2,7 +2,8 @@ import { Inject, Injectable } from '@nestjs/common';
 import { eq, inArray } from 'drizzle-orm';
 import { DB } from '../db/db.module.js';
 import type { Db } from '../db/open.js';
-import { batches, blendColours, blendRevisions, blends, caneRevisions, caneUses, canes, entryConditionings, entryTakings, ingredients, layers, mixes, pieces, revisions, sheets } from '../db/schema.js';
+import { canesUsing } from '../db/canesUsing.js';
+import { batches, blendColours, blendRevisions, blends, entryConditionings, entryTakings, ingredients, layers, mixes, pieces, revisions, sheets } from '../db/schema.js';
 
 @Injectable()
 export class ShelfStore {
@@ -29,11 +30,8 @@ export class ShelfStore {
     return rows.map((r) => r.name);
   }
 
-  async canesUsing(clayId: string): Promise<string[]> {
-    const rows = await this.db.selectDistinct({ name: canes.name }).from(caneUses)
-      .innerJoin(caneRevisions, eq(caneRevisions.id, caneUses.caneRevisionId)).innerJoin(canes, eq(canes.id, caneRevisions.caneId))
-      .where(eq(caneUses.clayId, clayId));
-    return rows.map((r) => r.name);
+  canesUsing(clayId: string): Promise<string[]> {
+    return canesUsing(this.db, 'clayId', [clayId]);
   }
 
   async inDiary(clayId: string): Promise<boolean> {
