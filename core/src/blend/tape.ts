@@ -49,6 +49,30 @@ export interface RolledPlug { readonly kind: 'rolled'; readonly diameter: Mm; re
 export interface FannedPlug { readonly kind: 'fan'; readonly width: Mm; readonly depth: Mm; readonly height: Mm; readonly folds: number }
 export type Plug = RolledPlug | FannedPlug;
 
+/** How a tape is made and wound up. Lengths in mm. */
+export interface Winding {
+  readonly tapeWidth: Mm;
+  readonly tapeMm: Mm;
+  readonly extra: ExtraEnd | null;
+  /** tapes laid on each other */
+  readonly tapes: number;
+  readonly plug: Plug['kind'];
+  readonly inside: 'first' | 'last';
+  readonly fanDepth: Mm;
+}
+
+/**
+ * From the finished blend to its plug: `plain` the tape of it alone, `tape`
+ * with the colour added at an end.
+ * @param blend as in {@link tapeOf} @throws Complaint `amount/positive`, `blend/stack`
+ */
+export function windUp(blend: Parameters<typeof tapeOf>[0], { tapeWidth, tapeMm, extra, tapes, plug, inside, fanDepth }: Winding): { readonly plain: Tape; readonly tape: Tape; readonly plug: Plug } {
+  const plain = tapeOf(blend, tapeWidth, tapeMm);
+  const tape = lengthened(plain, extra);
+  const wound = stacked(tape, tapes);
+  return { plain, tape, plug: plug === 'rolled' ? rollUp(wound, inside) : fanFold(wound, fanDepth) };
+}
+
 /** π·r² = τ·s: the tape rolled up without air. @param inside which end of the fade is in the middle */
 export const rollUp = ({ width, length, thickness }: Tape, inside: 'first' | 'last'): RolledPlug =>
   ({ kind: 'rolled', diameter: 2 * Math.sqrt((thickness * length) / Math.PI), height: width, inside });

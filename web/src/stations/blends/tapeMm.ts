@@ -1,3 +1,4 @@
+import type { Winding } from '#core/blend';
 import { thicknesses } from '#core/sheet';
 import type { BlendPlanDto, MachinesAnswer } from '#contract';
 
@@ -10,3 +11,7 @@ export function tapeMmOf(plan: BlendPlanDto, { machines, setup }: MachinesAnswer
   const all = own ? thicknesses(own) : [];
   return (all.find((s) => s.id === plan.tapeSettingId) ?? all.at(-1))?.mm ?? ASSUMED_TAPE;
 }
+
+/** How the plan of a blend has it wound up, its tape being so thick. */
+export const windingOf = ({ tapeWidth, extraAt, extraMm, stack, plug, inside, fanDepth }: BlendPlanDto, tapeMm: number): Winding =>
+  ({ tapeWidth, tapeMm, extra: extraAt ? { at: extraAt, length: extraMm ?? 0 } : null, tapes: stack ?? 1, plug, inside, fanDepth });

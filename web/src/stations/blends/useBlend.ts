@@ -1,13 +1,13 @@
 import { useMemo } from 'react';
 import { flatOf } from '#core/batch';
-import { areasOf, compensate, fadeOf, fadeWithEnd, fanFold, forecast, keptFrom, lengthened, rollUp, stacked, streakContrast, tapeOf, wronglyFolded, type Compensated, type Fade, type Forecast, type Layout, type Plug, type Tape } from '#core/blend';
+import { areasOf, compensate, fadeOf, fadeWithEnd, forecast, keptFrom, streakContrast, windUp, wronglyFolded, type Compensated, type Fade, type Forecast, type Layout, type Plug, type Tape } from '#core/blend';
 import { hexOf, labOf, mixPigments, xyzOfLab, type Lab, type Pigment } from '#core/colour';
 import { pigmentOfMix } from '#core/mix';
 import { thicknesses, type SettingThickness } from '#core/sheet';
 import { Complaint } from '#core/units';
 import type { BlendAnswer, BlendPlanDto, MachineDto, ShelfAnswer } from '#contract';
 import { bookOf, usePigments } from '../../state/book.js';
-import { ASSUMED_TAPE } from './tapeMm.js';
+import { ASSUMED_TAPE, windingOf } from './tapeMm.js';
 
 /** Sheets of a setting nobody chose: an assumption. */
 const ASSUMED_MM = 2;
@@ -88,25 +88,24 @@ export function useBlend(blend: BlendAnswer, shelf: ShelfAnswer, own: MachineDto
     const tapes = plan.stack ?? 1;
     const extraMm = plan.extraAt ? plan.extraMm ?? 0 : 0;
     const tapeSetting = settings.find((s) => s.id === plan.tapeSettingId) ?? settings.at(-1) ?? null;
+    const tapeMm = tapeSetting?.mm ?? ASSUMED_TAPE;
     const colours = base.map(({ shares, ...c }, i): BlendColour => {
       const area = areas[i] ?? 0;
-      const more = extraMm > 0 && i === (plan.extraAt === 'last' ? base.length - 1 : 0) ? extraMm * plan.tapeWidth * (tapeSetting?.mm ?? ASSUMED_TAPE) : 0;
+      const more = extraMm > 0 && i === (plan.extraAt === 'last' ? base.length - 1 : 0) ? extraMm * plan.tapeWidth * tapeMm : 0;
       const grams = (tapes * (area * mm * plan.layers + more) * c.density) / 1000;
       return { ...c, area, grams, perClay: shares.map(({ clayId, mass }) => ({ clayId, grams: mass * grams })) };
     });
     const contrast = streakContrast(list);
-    const plain = tapeOf({ width: plan.width, height: plan.height, thickness: mm * plan.layers }, plan.tapeWidth, tapeSetting?.mm ?? ASSUMED_TAPE);
-    const extra = plan.extraAt ? { at: plan.extraAt, length: plan.extraMm ?? 0 } : null;
-    const tape = lengthened(plain, extra);
-    const wound = stacked(tape, tapes);
+    const winding = windingOf(plan, tapeMm);
+    const { plain, tape, plug } = windUp({ width: plan.width, height: plan.height, thickness: mm * plan.layers }, winding);
     const fade = fadeOf(layout, list);
     const ended = plan.extraAt === 'last' ? base.at(-1) : base[0];
     return {
       layout, colours, setting, settings, mm, contrast, tapeSetting, tape, fade,
-      tapeLabs: fadeWithEnd(fade, plain, extra), extraGrams: (tapes * extraMm * plan.tapeWidth * (tapeSetting?.mm ?? ASSUMED_TAPE) * (ended?.density ?? 0)) / 1000,
+      tapeLabs: fadeWithEnd(fade, plain, winding.extra), extraGrams: (tapes * extraMm * plan.tapeWidth * tapeMm * (ended?.density ?? 0)) / 1000,
       compensated: compensated.made, compensatedFade: compensated.fade, ruined: wronglyFolded(layout, list),
       passes: forecast(contrast, keptFrom(blend.counted), SHOWN_PASSES),
-      plug: plan.plug === 'rolled' ? rollUp(wound, plan.inside) : fanFold(wound, plan.fanDepth),
+      plug,
       grams: colours.reduce((sum, c) => sum + c.grams, 0),
     };
   }, [base, compensated, own, plan, dragged, blend.counted]);

@@ -12,8 +12,8 @@ import { withPart } from './parts.js';
 import { SHAPE_WORDS, TURN_WORDS } from './stepWords.js';
 import { TemplateEditor } from './TemplateEditor.js';
 
-const readDegrees = (text: string): number => readNumber(text.replace(/[°\s]/g, '').replace(/^[-−]/, '')).valueOf() * (/^\s*[-−]/.test(text) ? -1 : 1);
-const readSigned = readDegrees;
+/** A number with its sign, degrees or not. */
+const readSigned = (text: string): number => readNumber(text.replace(/[°\s]/g, '').replace(/^[-−]/, '')).valueOf() * (/^\s*[-−]/.test(text) ? -1 : 1);
 const count = (low: number, high: number, what: string) => (text: string): number => {
   const n = readNumber(text).valueOf();
   if (!Number.isInteger(n) || n < low || n > high) throw complaint('cane/count', { what, low, high });
@@ -25,7 +25,7 @@ export function StepEditor({ step, materials, blends, canes, insides, shelf, nam
   const set = (part: object): void => { onChange({ ...step, ...part } as Step); };
   const length = (label: string, field: string, value: number): ReactElement => <LengthValue label={label} value={value} onChange={(mm) => { set({ [field]: mm }); }} />;
   const whole = (label: string, field: string, value: number, low: number, high: number): ReactElement => <Value label={label} text={String(value)} read={count(low, high, label)} onChange={(n) => { set({ [field]: n }); }} />;
-  const degrees = (label: string, field: string, value: number): ReactElement => <><Value label={label} text={String(Math.round(value * 10) / 10)} read={readDegrees} onChange={(n) => { set({ [field]: n }); }} />°</>;
+  const degrees = (label: string, field: string, value: number): ReactElement => <><Value label={label} text={String(Math.round(value * 10) / 10)} read={readSigned} onChange={(n) => { set({ [field]: n }); }} />°</>;
   const material = (of: string): ReactElement => <Of of={of} materials={materials} label="What it is made of" onPick={(key) => { set({ of: key }); }} />;
   const parts = partsOf(step);
   const part = (at: number, label: string): ReactElement => <PartWords part={parts[at]} label={label} canes={canes} insides={insides} onPick={(next) => { onChange(withPart(step, at, next)); }} onOpen={() => { onOpen(at); }} />;

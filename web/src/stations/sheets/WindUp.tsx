@@ -1,12 +1,12 @@
 import { Box } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
-import { fanFold, lengthened, rollUp, stacked, tapeOf } from '#core/blend';
+import { stacked, windUp } from '#core/blend';
 import { showLength, showSize } from '#core/units';
 import type { SheetAnswer, SheetDto } from '#contract';
 import { useUnits } from '../../state/view.js';
 import { Action, Caption } from '../../theme/pieces.js';
 import { useBlendOf, useMachines } from '../../wire/queries.js';
-import { tapeMmOf } from '../blends/tapeMm.js';
+import { tapeMmOf, windingOf } from '../blends/tapeMm.js';
 import { plugSheet } from '../blends/plugSheet.js';
 import { sentSheet } from './sheetWords.js';
 
@@ -17,12 +17,9 @@ export function WindUp({ sheet, blendId, onWind }: { readonly sheet: SheetAnswer
   const machines = useMachines();
   if (!blend.data || !machines.data) return null;
   const { plan } = blend.data;
-  const mm = tapeMmOf(plan, machines.data);
-  const extra = plan.extraAt ? { at: plan.extraAt, length: plan.extraMm ?? 0 } : null;
-  const tapes = plan.stack ?? 1;
-  const one = tapeOf({ width: sheet.widthMm, height: sheet.lengthMm, thickness: (sheet.mm * sheet.layers) / tapes }, plan.tapeWidth, mm);
-  const tape = stacked(lengthened(one, extra), tapes);
-  const plug = plan.plug === 'rolled' ? rollUp(tape, plan.inside) : fanFold(tape, plan.fanDepth);
+  const winding = windingOf(plan, tapeMmOf(plan, machines.data));
+  const { tape: one, plug } = windUp({ width: sheet.widthMm, height: sheet.lengthMm, thickness: (sheet.mm * sheet.layers) / winding.tapes }, winding);
+  const tape = stacked(one, winding.tapes);
   return (
     <div>
       <Box as="h2" marginBottom={2}>Wind it up</Box>
