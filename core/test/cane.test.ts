@@ -1,29 +1,14 @@
 import fc from 'fast-check';
 import {
-  areaOf, beyond, bundleCells, circle, contextOf, diameterOf, extentOf, frameOf, judge, learnedEnds, measured, mirrored, offset, outlineOf, paintFace, planBackwards, pressOf, reachOf, rectangle, reductionStages, runSteps,
-  scaled, shapeOutline, signedArea, sunflower, throughPress, turned, type CaneState, type JudgedMaterial, type Outline, type Point, type ShapeKind, type Step,
+  areaOf, beyond, circle, contextOf, edgesOf, frameOf, judge, learnedEnds, measured, mirrored, offset, outlineOf, paintFace, planBackwards, pressOf, reachOf, rectangle, reductionStages, runSteps,
+  scaled, shapeOutline, smoothEdges, throughPress, turned, type CaneState, type JudgedMaterial, type Outline, type Point, type ShapeKind, type Step,
 } from '#core/cane';
-import { Complaint, seeded } from '#core/units';
-import { last, log, steps, type Loose } from './canes.js';
+import { last, log, refusal, steps, within, type Loose } from './canes.js';
 
-const refusal = (work: () => unknown): string => {
-  try { work(); } catch (error) { if (error instanceof Complaint) return error.code; throw error; }
-  throw new Error('nothing was refused');
-};
 const volumeOf = (s: CaneState): number => areaOf(s.outline) * s.length * s.count;
 const mm = (min: number, max: number): fc.Arbitrary<number> => fc.double({ min, max, noNaN: true });
 const shape: fc.Arbitrary<Outline> = fc.record({ kind: fc.constantFrom<ShapeKind>('round', 'square', 'rectangle', 'triangle', 'teardrop', 'petal', 'hexagon', 'half round'), ratio: mm(0.4, 2.4), by: mm(0.5, 40), turn: mm(-180, 180) })
   .map(({ kind, ratio, by, turn }) => turned(scaled(shapeOutline(kind === 'round' || kind === 'square' || kind === 'hexagon' || kind === 'half round' ? { shape: kind } : { shape: kind, ratio }), by), turn));
-const within = (outline: Outline, count: number, seed: number): Point[] => {
-  const [chance, reach, box] = [seeded(seed), reachOf(outline), extentOf(outline)];
-  const points: Point[] = [];
-  while (points.length < count) {
-    const p: Point = [box.left + chance() * box.width, box.bottom + chance() * box.height];
-    if (beyond(reach, p[0], p[1]) < 0.999) points.push(p);
-  }
-  return points;
-};
-
 describe('outlines', () => {
   test('are counterclockwise about their centroid, whatever was drawn', () => {
     fc.assert(fc.property(shape, mm(-50, 50), mm(-50, 50), fc.boolean(), (s, x, y, back) => {
@@ -170,17 +155,6 @@ describe('steps', () => {
   });
 });
 
-test.each([[7, 3], [19, 5], [60, 9]] as const)('%i rods squeezed to cells have their areas within 1 %', (count, seed) => {
-  const chance = seeded(seed);
-  const areas = Array.from({ length: count }, () => 10 + 30 * chance());
-  const outline = circle(2 * Math.sqrt(areas.reduce((a, b) => a + b, 0) / Math.PI));
-  const r = diameterOf(outline) * 0.46;
-  const cells = bundleCells(outline, areas, sunflower(count).map(([x, y]): Point => [x * r, y * r]));
-  expect(cells).toHaveLength(count);
-  cells.forEach((c, i) => { expect(Math.abs(signedArea(c) / (areas[i] ?? 1) - 1)).toBeLessThan(0.011); });
-  expect(cells.reduce((sum, c) => sum + signedArea(c), 0)).toBeCloseTo(areaOf(outline), 4);
-});
-
 test('planned backwards, a cane of one reduction needs exactly its slices and its ends', () => {
   const plan = planBackwards(steps(log('clay:a', 30, 60), { do: 'reduce', to: 'diameter', value: 10 }, { do: 'slice', thickness: 3 }), { slices: 50, thickness: 2, ends: 1.5, trimming: 'at every reduction' }, contextOf());
   expect(plan.starts[0]?.length).toBeCloseTo((100 + 2 * 1.5 * 10) / 9, 9);
@@ -204,6 +178,35 @@ test('a picture shows what is sampled, coarse or fine, and is clear outside', ()
   const at = (p: Uint8ClampedArray, x: number, y: number): number[] => [...p.subarray(4 * (y * 64 + x), 4 * (y * 64 + x) + 4)];
   expect([at(fine, 32, 32), at(fine, 32, 2), at(fine, 0, 0)[3]]).toEqual([[10, 20, 30, 255], [200, 100, 50, 255], 0]);
   expect([at(coarse, 32, 32), at(coarse, 0, 0)[3]]).toEqual([[10, 20, 30, 255], 0]);
+});
+
+test('a smoothed pixel is the mean of what lies in it, thin lines too, and only edges are touched', () => {
+  const context = contextOf();
+  const list = steps({ do: 'loaf', layers: [{ of: 'clay:a', thickness: 3 }, { of: 'clay:b', thickness: 1 }], times: 5, width: 20, length: 60 }, { do: 'turn', degrees: 31 });
+  const state = last(list, context);
+  const paints = [Uint8Array.from([10, 20, 30]), Uint8Array.from([210, 120, 50])];
+  const frame = frameOf(state.outline, 40);
+  const pixels = new Uint8ClampedArray(4 * 40 * 40);
+  paintFace(state, paints, frame, { from: 0, to: 40 }, pixels);
+  const plain = pixels.slice();
+  const edges = edgesOf(pixels, frame);
+  smoothEdges(state, paints, frame, pixels, edges, 2);
+  const reach = reachOf(state.outline);
+  for (let at = 0; at < 1600; at++) {
+    if (!edges.includes(at)) { expect(pixels.subarray(4 * at, 4 * at + 4)).toEqual(plain.subarray(4 * at, 4 * at + 4)); continue; }
+    let [red, n] = [0, 0];
+    for (let v = 0; v < 8; v++) {
+      for (let u = 0; u < 8; u++) {
+        const [x, y] = [frame.left + ((at % 40) + (u + 0.5) / 8 - 0.5) * frame.mm, frame.top - (Math.floor(at / 40) + (v + 0.5) / 8 - 0.5) * frame.mm];
+        if (beyond(reach, x, y) > 1) continue;
+        red += paints[Math.floor(state.sample(x, y))]?.[0] ?? 0;
+        n++;
+      }
+    }
+    expect(Math.abs((pixels[4 * at] as number) - (n === 0 ? plain[4 * at] as number : red / n))).toBeLessThanOrEqual(13);
+    expect(Math.abs((pixels[4 * at + 3] as number) - (255 * n) / 64)).toBeLessThanOrEqual(16);
+  }
+  expect(edges.length).toBeGreaterThan(400);
 });
 
 test('a reduction in stages ends where it is to, keeps the volume, and no stage is too much at once', () => {

@@ -1,4 +1,5 @@
-import { contextOf, runSteps, type CaneState, type MaterialKey, type StartColours, type Step } from '#core/cane';
+import { beyond, contextOf, extentOf, reachOf, runSteps, type CaneState, type MaterialKey, type Outline, type Point, type StartColours, type Step } from '#core/cane';
+import { Complaint, seeded } from '#core/units';
 
 /** What the tests of canes share. */
 export const COLOURS: StartColours = { dark: 'clay:dark', light: 'clay:light', strong: 'clay:strong', second: 'clay:second', glass: ['clay:g1', 'clay:g2', 'clay:g3', 'clay:g4'], fade: 'blend:fade' };
@@ -11,3 +12,18 @@ export function last(list: readonly Step[], context = contextOf()): CaneState {
   if (wrong) throw wrong;
   return results.at(-1)?.state as CaneState;
 }
+/** The code of what was refused. */
+export const refusal = (work: () => unknown): string => {
+  try { work(); } catch (error) { if (error instanceof Complaint) return error.code; throw error; }
+  throw new Error('nothing was refused');
+};
+/** So many points by chance within an outline. */
+export const within = (outline: Outline, count: number, seed: number): Point[] => {
+  const [chance, reach, box] = [seeded(seed), reachOf(outline), extentOf(outline)];
+  const points: Point[] = [];
+  while (points.length < count) {
+    const p: Point = [box.left + chance() * box.width, box.bottom + chance() * box.height];
+    if (beyond(reach, p[0], p[1]) < 0.999) points.push(p);
+  }
+  return points;
+};
