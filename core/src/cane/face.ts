@@ -57,61 +57,6 @@ export function paintFace({ outline, sample }: Pick<CaneState, 'outline' | 'samp
   }
 }
 
-/**
- * Smooths the edges of a painted face: a pixel whose neighbour shows another
- * material, or lies outside, becomes the mean of so many places across and
- * down in it.
- * @param across places a side, 1 leaves all as it is
- */
-export function smoothEdges({ outline, sample }: Pick<CaneState, 'outline' | 'sample'>, paints: readonly Paint[], frame: Frame, rows: Rows, pixels: Uint8ClampedArray, across: number): void {
-  if (across < 2) return;
-  const reach = reachOf(outline);
-  const { mm, left, top, width } = frame;
-  const words = new Uint32Array(pixels.buffer, pixels.byteOffset, pixels.byteLength >> 2);
-  const edges: number[] = [];
-  for (let j = rows.from; j < rows.to; j++) {
-    for (let i = 0; i < width; i++) {
-      const at = j * width + i;
-      const own = words[at] as number;
-      if ((i + 1 < width && words[at + 1] !== own) || (j + 1 < rows.to && words[at + width] !== own) || (i > 0 && words[at - 1] !== own) || (j > rows.from && words[at - width] !== own)) {
-        // neighbours along a fade differ by a shade only: those are no edges
-        if (differs(pixels, at, i + 1 < width ? at + 1 : at) || differs(pixels, at, j + 1 < rows.to ? at + width : at) || differs(pixels, at, i > 0 ? at - 1 : at) || differs(pixels, at, j > rows.from ? at - width : at)) edges.push(at);
-      }
-    }
-  }
-  const places = across * across;
-  const means = new Uint8ClampedArray(4 * edges.length);
-  edges.forEach((at, e) => {
-    const [x0, y0] = [left + (at % width) * mm, top - Math.floor(at / width) * mm];
-    let [r, g, b, n] = [0, 0, 0, 0];
-    for (let v = 0; v < across; v++) {
-      const y = y0 + ((v + 0.5) / across - 0.5) * mm;
-      for (let u = 0; u < across; u++) {
-        const x = x0 + ((u + 0.5) / across - 0.5) * mm;
-        if (beyond(reach, x, y) > 1) continue;
-        const value = sample(x, y);
-        const index = value | 0;
-        const paint = paints[index];
-        if (!paint) continue;
-        const from = paint.length === 3 ? 0 : 3 * (((value - index) * 256) | 0);
-        r += paint[from] as number; g += paint[from + 1] as number; b += paint[from + 2] as number;
-        n++;
-      }
-    }
-    if (n > 0) { means[4 * e] = r / n; means[4 * e + 1] = g / n; means[4 * e + 2] = b / n; }
-    means[4 * e + 3] = (255 * n) / places;
-  });
-  // written only now, so that no pixel is judged by one that was smoothed already
-  edges.forEach((at, e) => { pixels.set(means.subarray(4 * e, 4 * e + 4), 4 * at); });
-}
-
-/** Steps of a channel above which two neighbours are two materials. */
-const STEP = 10;
-const differs = (p: Uint8ClampedArray, a: number, b: number): boolean => {
-  const [i, j] = [4 * a, 4 * b];
-  return Math.abs((p[i] as number) - (p[j] as number)) > STEP || Math.abs((p[i + 1] as number) - (p[j + 1] as number)) > STEP || Math.abs((p[i + 2] as number) - (p[j + 2] as number)) > STEP || p[i + 3] !== p[j + 3];
-};
-
 function clear(pixels: Uint8ClampedArray, width: number, i: number, j: number, every: number, to: number): void {
   for (let v = 0; v < every && j + v < to; v++) {
     for (let u = 0; u < every && i + u < width; u++) pixels[4 * ((j + v) * width + i + u) + 3] = 0;

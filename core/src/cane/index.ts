@@ -3,6 +3,7 @@ export * from './cells.js';
 export * from './direction.js';
 export * from './drawn.js';
 export * from './face.js';
+export * from './smooth.js';
 export * from './judge.js';
 export * from './outline.js';
 export * from './press.js';
