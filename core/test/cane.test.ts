@@ -159,7 +159,8 @@ test('planned backwards, a cane of one reduction needs exactly its slices and it
   const plan = planBackwards(steps(log('clay:a', 30, 60), { do: 'reduce', to: 'diameter', value: 10 }, { do: 'slice', thickness: 3 }), { slices: 50, thickness: 2, ends: 1.5, trimming: 'at every reduction' }, contextOf());
   expect(plan.starts[0]?.length).toBeCloseTo((100 + 2 * 1.5 * 10) / 9, 9);
   expect(plan.volumes.get('clay:a')).toBeCloseTo((Math.PI / 4) * 100 * 130, 6);
-  expect(plan.scrap.get('clay:a')).toBeCloseTo((Math.PI / 4) * 100 * 30, 6);
+  expect(plan.offcuts.map((o) => o.why)).toEqual(['ends']);
+  expect(plan.offcuts[0]?.volumes.get('clay:a')).toBeCloseTo((Math.PI / 4) * 100 * 30, 6);
   const many = planBackwards(steps(log('clay:a', 10), { do: 'press', to: { shape: 'square' }, turn: 0 }, { do: 'across', pieces: 4 }, { do: 'grid', rows: 2, columns: 2, turns: 'none' }), { slices: 10, thickness: 2, ends: 0, trimming: 'once at the end' }, contextOf());
   expect([many.starts[0]?.count, many.starts[0]?.length]).toEqual([1, 80]);
   expect(refusal(() => planBackwards(steps(log()), { slices: 0, thickness: 2, ends: 1, trimming: 'once at the end' }, contextOf()))).toBe('cane/count');

@@ -148,7 +148,7 @@ const MODELS: Readonly<Record<string, (given: Given) => unknown>> = {
   },
   planBackwards: ({ log, reduceTo, slices, thickness, endsLost: ends }) => {
     const plan = planBackwards([{ id: 'a', do: 'log', of: 'clay:a', diameter: log, length: 60 }, { id: 'b', do: 'reduce', to: 'diameter', value: reduceTo }], { slices, thickness, ends, trimming: 'once at the end' }, contextOf());
-    return { length: plan.starts[0]?.length, mm3: plan.volumes.get('clay:a'), scrap: plan.scrap.get('clay:a') };
+    return { length: plan.starts[0]?.length, mm3: plan.volumes.get('clay:a'), scrap: plan.offcuts.reduce((sum, o) => sum + (o.volumes.get('clay:a') ?? 0), 0) };
   },
   learnedEnds: ({ lost, across }) => learnedEnds(lost.map((lostMm) => ({ lostMm, diameterMm: across }))),
   hidingThickness: ({ colour, strengths }) => strengths.map((s) => hidingThickness(pigmentOf(colour, s))),

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { STARTING_POINTS, SHAPES, contextOf, planBackwards, runSteps, type Do, type MaterialKey, type Step } from '#core/cane';
+import { pigmentOf } from '#core/colour';
 import { caneSteps } from '../src/stations/canes/caneSteps.js';
 import { gramsOf, startWords, wrapWords } from '../src/stations/canes/caneWords.js';
 import type { CaneMaterial } from '../src/stations/canes/materials.js';
@@ -14,7 +15,7 @@ const COLOURS = { dark: 'clay:soot', light: 'clay:chalk', strong: 'clay:beet', s
 const NAMES: Readonly<Record<MaterialKey, string>> = { 'clay:soot': 'Soot', 'clay:chalk': 'Chalk', 'clay:beet': 'Beetroot', 'clay:leek': 'Leek', 'clay:clear': 'Clearpane', 'blend:straw': 'Straw fade' };
 const name = (key: string): string => NAMES[key] ?? '?';
 const material = (key: string, more: Partial<CaneMaterial> = {}): CaneMaterial => ({
-  key, name: name(key), hexes: ['7B1E4B'], paint: Uint8Array.from([123, 30, 75]), density: 1.9, shares: [{ clayId: key.slice(5), mass: 1 }], lab: { l: 50, a: 0, b: 0 }, hides: 0.3, bakeC: 130, old: false, crumbly: false, ...more,
+  key, name: name(key), hexes: ['7B1E4B'], paint: Uint8Array.from([123, 30, 75]), density: 1.9, pigment: pigmentOf('7B1E4B', 1), mica: false, shares: [{ clayId: key.slice(5), mass: 1 }], lab: { l: 50, a: 0, b: 0 }, hides: 0.3, bakeC: 130, old: false, crumbly: false, ...more,
 });
 
 /** A plan as the worker gives it. */
@@ -23,7 +24,7 @@ function planned(steps: readonly Step[]): { readonly plan: PlainPlan; readonly d
   const plan = planBackwards(steps, { slices: 40, thickness: 2, ends: 1, trimming: 'once at the end' }, context);
   const plain = (amounts: ReadonlyMap<number, number>): [string, number][] => [...amounts].map(([i, v]) => [context.materials[i] ?? '', v]);
   return {
-    plan: { ...plan, volumes: [...plan.volumes], scrap: [...plan.scrap], starts: plan.starts.map((s) => ({ ...s, amounts: plain(s.amounts) })) },
+    plan: { ...plan, volumes: [...plan.volumes], offcuts: plan.offcuts.map(({ why, volumes }) => ({ why, volumes: [...volumes] })), starts: plan.starts.map((s) => ({ ...s, amounts: plain(s.amounts) })) },
     diameters: runSteps(steps, contextOf()).map((r) => (r.state ? 2 * Math.sqrt([...r.state.amounts.values()].reduce((a, b) => a + b, 0) / Math.PI) : 0)),
   };
 }
@@ -110,7 +111,7 @@ describe.each(STARTING_POINTS.map((s) => [s.id, s] as const))('at the bench: %s'
     const materials = new Map(Object.keys(NAMES).map((key) => [key, material(key)]));
     const { perClay, total } = gramsOf(plan.volumes, materials);
     expect([...perClay.values()].reduce((a, b) => a + b, 0)).toBeCloseTo(total, 6);
-    expect(total).toBeGreaterThan(gramsOf(plan.scrap, materials).total);
+    expect(total).toBeGreaterThan(gramsOf(plan.offcuts.flatMap((o) => o.volumes), materials).total);
     for (const s of plan.starts) expect(startWords(s, name, undefined, 'metric')).not.toBe('');
     for (const w of plan.wraps) expect(wrapWords(w, name, undefined, 'metric')).toMatch(/^(\d+ × )?sheet of /);
   });

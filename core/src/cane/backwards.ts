@@ -1,9 +1,10 @@
 import { complaint, type Mm, type Mm2 } from '#core/units';
 import { gridUses } from './joining.js';
-import { areaOf, diameterOf } from './outline.js';
+import { areaOf, diameterOf, extentOf, signedArea } from './outline.js';
 import type { MaterialKey, Part, Step } from './program.js';
-import { partsOf, runSteps, type StepResult } from './run.js';
-import type { CaneContext, CaneState } from './state.js';
+import { partsOf, partState, runSteps, type StepResult } from './run.js';
+import { numberOf, sumOf, type CaneContext, type CaneState } from './state.js';
+import { seenAreas } from './template.js';
 
 /** Diameters that are lost at each end of a reduced cane: an assumption until somebody has measured. */
 export const ASSUMED_ENDS = 1;
@@ -36,36 +37,52 @@ export interface StartNeed {
 /** A sheet that is wrapped around: as wide as the way around the cane. */
 export interface WrapNeed { readonly step: Extract<Step, { do: 'wrap' }>; readonly path: readonly string[]; readonly count: number; readonly width: Mm; readonly length: Mm }
 
+/** Ends, pieces too many, or what a hole was cut from: a lump of clay that shows a face, mm³ by material. */
+export interface Offcut { readonly why: 'ends' | 'pieces' | 'hole'; readonly volumes: ReadonlyMap<MaterialKey, number> }
+
 export interface BackwardsPlan {
   readonly starts: readonly StartNeed[];
   readonly wraps: readonly WrapNeed[];
   /** mm³ of each material that goes in */
   readonly volumes: ReadonlyMap<MaterialKey, number>;
-  /** mm³ of each that is cut off as ends */
-  readonly scrap: ReadonlyMap<MaterialKey, number>;
+  /** what is left over besides the slices: all clay that goes in is in one or the other */
+  readonly offcuts: readonly Offcut[];
   /** how long the cane has to be after each step, and how many pieces of it, in the order of the steps */
   readonly stages: readonly { readonly length: Mm; readonly count: number }[];
 }
 
+/** Share of an off-cut below which a clay in it is taken to come from counting. */
+const HAIR = 0.015;
 interface Need { readonly length: Mm; readonly count: number }
-interface Gathered { readonly starts: StartNeed[]; readonly wraps: WrapNeed[]; readonly volumes: Map<number, number>; readonly scrap: Map<number, number> }
+interface Gathered { readonly starts: StartNeed[]; readonly wraps: WrapNeed[]; readonly volumes: Map<number, number>; readonly offcuts: { readonly why: Offcut['why']; readonly volumes: ReadonlyMap<number, number> }[] }
 
 const into = (sums: Map<number, number>, amounts: ReadonlyMap<number, number>, times: number): void => {
   for (const [index, area] of amounts) sums.set(index, (sums.get(index) ?? 0) + area * times);
 };
 
-/** How many of its pieces each cane gives to a step, the row's own first. */
-function usesOf(step: Step): { readonly own: number; readonly parts: readonly number[] } {
+/** How many pieces of another cane a step takes, each so many times as long as the cane it goes into: it is reduced to fit. */
+interface PartUse { readonly part: Part; readonly count: number; readonly longer: number }
+
+/** How many of its pieces each cane gives to a step. */
+function usesOf(step: Step, before: CaneState | null, context: CaneContext): { readonly own: number; readonly parts: readonly PartUse[] } {
+  const used = (counts: readonly number[], longer = (_: CaneState, __: number): number => 1): PartUse[] =>
+    partsOf(step).map((part, k) => ({ part, count: counts[k] ?? 1, longer: longer(partState(part, context), k) }));
   switch (step.do) {
     case 'grid': {
-      const [own = 0, ...parts] = gridUses(step);
-      return { own, parts };
+      const [own = 0, ...others] = gridUses(step);
+      return { own, parts: used(others) };
     }
     case 'pie': return { own: step.count, parts: [] };
     case 'pair': return { own: 2, parts: [] };
-    case 'ring': return { own: step.count, parts: step.middle ? [1] : [] };
-    case 'bundle': return { own: step.count, parts: (step.others ?? []).map((o) => o.count) };
-    default: return { own: 1, parts: partsOf(step).map(() => 1) };
+    case 'ring': return { own: step.count, parts: used([1]) };
+    case 'bundle': return { own: step.count, parts: used((step.others ?? []).map((o) => o.count)) };
+    case 'insert': return { own: 1, parts: used([1], (p) => (step.diameter / diameterOf(p.outline)) ** 2) };
+    case 'stack': return { own: 1, parts: used([1], (p) => { const [a, b] = [before, p].map((s) => s && extentOf(s.outline)); return step.side === 'right' ? (a?.height ?? 1) / (b?.height ?? 1) : (a?.width ?? 1) / (b?.width ?? 1); }) };
+    case 'template': {
+      const areas = step.regions.filter((r) => 'cane' in r.fill).map((r) => Math.abs(signedArea(r.points)));
+      return { own: 1, parts: used([], (p, k) => (areas[k] ?? 0) / areaOf(p.outline)) };
+    }
+    default: return { own: 1, parts: used([]) };
   }
 }
 
@@ -79,31 +96,47 @@ function walkBack(results: readonly StepResult[], need: Need, wanted: Wanted, co
     if (!state) throw wrong ?? complaint('cane/begin');
     stages.unshift(now);
     const before = results[i - 1]?.state ?? null;
-    const { own, parts } = usesOf(step);
-    partsOf(step).forEach((part, k) => { partBack(part, { length: now.length, count: now.count * (parts[k] ?? 1) }, wanted, context, path, out); });
+    const { own, parts } = usesOf(step, before, context);
+    for (const { part, count, longer } of parts) walkBack(runSteps(stepsOf(part, context), context), { length: now.length * longer, count: now.count * count }, wanted, context, [...path, part.name ?? 'a part'], out);
+    const off = (why: Offcut['why'], amounts: ReadonlyMap<number, Mm2>, times: number): void => {
+      if (times > 0) out.offcuts.push({ why, volumes: new Map([...amounts].map(([index, area]) => [index, area * times])) });
+    };
+    const given = parts.map(({ part, count, longer }) => [partState(part, context).amounts, count * longer] as const);
     if (!before) {
-      if (step.do !== 'cane') {
-        out.starts.push({ step, path, count: now.count, length: now.length, amounts: state.amounts });
-        into(out.volumes, state.amounts, now.length * now.count);
-        // clay inside a template's canes is counted with those
-        if (step.do === 'template') for (const part of partsOf(step)) into(out.volumes, lastAmounts(part, context), -now.length * now.count);
-      }
+      if (step.do === 'cane') break;
+      out.starts.push({ step, path, count: now.count, length: now.length, amounts: state.amounts });
+      if (step.do === 'template') {
+        // clay of the canes in it is counted with those, all of it: what other regions cover is cut away
+        const own = seenAreas(step).filter(({ region }) => !('cane' in region.fill));
+        const laid = new Map<number, number>();
+        for (const { region: { fill }, area } of own) if (!('cane' in fill)) into(laid, new Map([[numberOf(context, 'of' in fill ? fill.of : fill.blend), area]]), 1);
+        into(out.volumes, laid, now.length * now.count);
+        off('hole', positive(sumOf([laid, 1], ...given, [state.amounts, -1])), now.length * now.count);
+      } else into(out.volumes, state.amounts, now.length * now.count);
       break;
     }
     switch (step.do) {
       case 'reduce': {
         const loses = results[i + 1]?.step.do !== 'trim' && (wanted.trimming === 'at every reduction' || i === last);
         const lost = loses ? 2 * wanted.ends * diameterOf(state.outline) : 0;
-        into(out.scrap, state.amounts, lost * now.count);
+        off('ends', state.amounts, lost * now.count);
         now = { count: now.count, length: ((now.length + lost) * areaOf(state.outline)) / areaOf(before.outline) };
         break;
       }
       case 'trim':
-        into(out.scrap, state.amounts, 2 * step.each * now.count);
+        off('ends', state.amounts, 2 * step.each * now.count);
         now = { ...now, length: now.length + 2 * step.each };
         break;
-      case 'across': now = { length: now.length * step.pieces, count: Math.ceil(now.count / step.pieces) }; break;
-      case 'split': now = { ...now, count: Math.ceil(now.count / step.parts) }; break;
+      case 'across': case 'split': {
+        const pieces = step.do === 'across' ? step.pieces : step.parts;
+        const canes = Math.ceil(now.count / pieces);
+        off('pieces', state.amounts, now.length * (canes * pieces - now.count));
+        now = { length: step.do === 'across' ? now.length * pieces : now.length, count: canes };
+        break;
+      }
+      case 'insert':
+        off('hole', positive(sumOf([before.amounts, 1], ...given, [state.amounts, -1])), now.length * now.count);
+        break;
       case 'wrap': {
         const added = areaOf(state.outline) - areaOf(before.outline);
         out.wraps.push({ step, path, count: now.count, width: added / step.thickness, length: now.length });
@@ -116,6 +149,14 @@ function walkBack(results: readonly StepResult[], need: Need, wanted: Wanted, co
   return stages;
 }
 
+/** What was counted on a grid is off by a hair, and clay may seem to be there that is not: left out, and the others made to keep the sum. */
+function positive(amounts: ReadonlyMap<number, number>): ReadonlyMap<number, number> {
+  const sum = (list: readonly (readonly [number, number])[]): number => list.reduce((all, [, area]) => all + area, 0);
+  const whole = Math.max(0, sum([...amounts]));
+  const there = [...amounts].filter(([, area]) => area > HAIR * whole);
+  const share = whole / (sum(there) || 1);
+  return new Map(there.map(([index, area]) => [index, area * share]));
+}
 const difference = (after: CaneState, before: CaneState): Map<number, number> =>
   new Map([...after.amounts].map(([index, area]) => [index, area - (before.amounts.get(index) ?? 0)]));
 
@@ -124,14 +165,6 @@ function stepsOf(part: Part, context: CaneContext): readonly Step[] {
   const program = context.library(part.ref);
   if (!program) throw complaint('cane/missing');
   return program.steps;
-}
-
-function partBack(part: Part, need: Need, wanted: Wanted, context: CaneContext, path: readonly string[], out: Gathered): void {
-  walkBack(runSteps(stepsOf(part, context), context), need, wanted, context, [...path, part.name ?? 'a part'], out);
-}
-
-function lastAmounts(part: Part, context: CaneContext): ReadonlyMap<number, number> {
-  return runSteps(stepsOf(part, context), context).at(-1)?.state?.amounts ?? new Map<number, number>();
 }
 
 /** Equal pieces of equal canes as one line, with their number. */
@@ -156,8 +189,8 @@ export function planBackwards(steps: readonly Step[], wanted: Wanted, context: C
   if (!(wanted.thickness > 0)) throw complaint('cane/positive', { what: 'A slice' });
   if (!(wanted.ends >= 0)) throw complaint('cane/positive', { what: 'What is lost at the ends' });
   const whole = steps.at(-1)?.do === 'slice' ? steps.slice(0, -1) : steps;
-  const out: Gathered = { starts: [], wraps: [], volumes: new Map(), scrap: new Map() };
+  const out: Gathered = { starts: [], wraps: [], volumes: new Map(), offcuts: [] };
   const stages = walkBack(runSteps(whole, context), { length: wanted.slices * wanted.thickness, count: 1 }, wanted, context, [], out);
   const named = (sums: ReadonlyMap<number, number>): Map<MaterialKey, number> => new Map([...sums].filter(([, v]) => Math.abs(v) > 1e-9).map(([index, v]) => [context.materials[index] ?? '', v]));
-  return { starts: together(out.starts.reverse()), wraps: together(out.wraps.reverse()), volumes: named(out.volumes), scrap: named(out.scrap), stages };
+  return { starts: together(out.starts.reverse()), wraps: together(out.wraps.reverse()), volumes: named(out.volumes), offcuts: out.offcuts.map(({ why, volumes }) => ({ why, volumes: named(volumes) })), stages };
 }

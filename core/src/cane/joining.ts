@@ -217,7 +217,7 @@ export const stack: Join<'stack'> = (state, { side }, [part]) => {
     ? (x, y) => (x < seam ? inner(x + total / 2 - first / 2, y) : beside(x - seam - second / 2, y / stretch))
     : (x, y) => (y < seam ? inner(x, y + total / 2 - first / 2) : beside(x / stretch, y - seam - second / 2));
   return {
-    outline: along ? rectangle(total, one) : rectangle(one, total), length: lengthOf([state, part]), count: state.count, sample, reductions: reductionsOf([state, part]),
+    outline: along ? rectangle(total, one) : rectangle(one, total), length: Math.min(state.length, part.length / stretch), count: state.count, sample, reductions: reductionsOf([state, part]),
     amounts: sumOf([state.amounts, 1], [part.amounts, stretch]),
   };
 };
@@ -237,5 +237,6 @@ export const insert: Join<'insert'> = (state, { x: hx, y: hy, diameter, degrees 
     const [px, py] = [dx * c + dy * s, dy * c - dx * s];
     return beyond(edge, px, py) <= 1 ? inserted(px, py) : inner(x, y);
   };
-  return { ...state, length: lengthOf([state, part]), sample, reductions: reductionsOf([state, part]), amounts: measured(sample, state.outline) };
+  // brought to the size of the hole, the other cane is as much longer
+  return { ...state, length: Math.min(state.length, part.length / (factor * factor)), sample, reductions: reductionsOf([state, part]), amounts: measured(sample, state.outline) };
 };

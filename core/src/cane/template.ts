@@ -3,7 +3,7 @@ import { positive } from './begin.js';
 import { areaOf, extentOf, outlineOf, signedArea, type Point } from './outline.js';
 import { pressedTo } from './shaping.js';
 import type { Begin, Region } from './program.js';
-import { FADE, measured, numberOf, type CaneContext, type CaneState, type Sampler } from './state.js';
+import { FADE, contextOf, measured, numberOf, type CaneContext, type CaneState, type Sampler } from './state.js';
 
 const MOST_REGIONS = 400;
 
@@ -69,4 +69,11 @@ export function templateState({ regions, length }: Extract<Begin, { do: 'templat
     return base.sample(px, py);
   };
   return { outline, length, count: 1, sample, reductions: 0, amounts: measured(sample, outline) };
+}
+
+/** mm² of each region that is seen, others lying on it or not: counted on a grid. */
+export function seenAreas(step: Extract<Begin, { do: 'template' }>): { readonly region: Region; readonly area: number }[] {
+  const context = contextOf();
+  const { amounts } = templateState({ ...step, regions: step.regions.map((r, i) => ({ ...r, fill: { of: String(i) } })) }, [], context);
+  return step.regions.map((region, i) => ({ region, area: amounts.get(context.materials.indexOf(String(i))) ?? 0 }));
 }

@@ -15,9 +15,12 @@ interface View {
   readonly paper: Paper;
   /** the weight a mix is worked out for */
   readonly mixGrams: number;
+  /** mm across that scrap is counted in cores of */
+  readonly coreMm: number;
   /** px that a millimetre has on this screen */
   readonly pxPerMm: number;
   readonly setPxPerMm: (pxPerMm: number) => void;
+  readonly setCoreMm: (coreMm: number) => void;
   readonly setMixGrams: (grams: number) => void;
   readonly turnUnits: () => void;
   readonly turnLamp: () => void;
@@ -29,12 +32,14 @@ export const useView = create<View>()(persist((set) => ({
   lamp: false,
   paper: 'A5',
   mixGrams: 40,
+  coreMm: 12,
   pxPerMm: USUAL_PX_PER_MM,
   setPxPerMm: (pxPerMm) => { set({ pxPerMm }); },
+  setCoreMm: (coreMm) => { set({ coreMm }); },
   setMixGrams: (mixGrams) => { set({ mixGrams }); },
   turnUnits: () => { set((s) => ({ units: s.units === 'metric' ? 'imperial' : 'metric' })); },
   turnLamp: () => { set((s) => ({ lamp: !s.lamp })); },
   choosePaper: (paper) => { set({ paper }); },
-}), { name: 'sledge-view', partialize: ({ units, paper, mixGrams, pxPerMm }) => ({ units, paper, mixGrams, pxPerMm }) }));
+}), { name: 'sledge-view', partialize: ({ units, paper, mixGrams, coreMm, pxPerMm }) => ({ units, paper, mixGrams, coreMm, pxPerMm }) }));
 
 export const useUnits = (): UnitSystem => useView((s) => s.units);

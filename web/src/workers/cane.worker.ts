@@ -1,7 +1,7 @@
 import { expose, transfer } from 'comlink';
 import {
   areaOf, contextOf, diameterOf, edgesOf, extentOf, featuresOf, frameOf, judge, paintFace, partsOf, partState, planBackwards, runSteps, smoothEdges, tracedFace,
-  type CaneContext, type JudgedMaterial, type Paint, type Program, type Step, type StepResult, type TracedArea, type Wanted, type Warning,
+  type CaneContext, type JudgedMaterial, type Offcut, type Paint, type Program, type Step, type StepResult, type TracedArea, type Wanted, type Warning,
 } from '#core/cane';
 import { Complaint } from '#core/units';
 
@@ -28,7 +28,7 @@ export interface PlainPlan {
   readonly starts: readonly { readonly step: Step; readonly path: readonly string[]; readonly count: number; readonly length: number; readonly amounts: readonly (readonly [string, number])[] }[];
   readonly wraps: readonly { readonly step: Extract<Step, { do: 'wrap' }>; readonly path: readonly string[]; readonly count: number; readonly width: number; readonly length: number }[];
   readonly volumes: readonly (readonly [string, number])[];
-  readonly scrap: readonly (readonly [string, number])[];
+  readonly offcuts: readonly { readonly why: Offcut['why']; readonly volumes: readonly (readonly [string, number])[] }[];
   readonly stages: readonly { readonly length: number; readonly count: number }[];
 }
 
@@ -127,7 +127,7 @@ const worker = {
     try {
       const plan = planBackwards(cane.cane.steps, wanted, cane.context);
       return {
-        ...plan, volumes: [...plan.volumes], scrap: [...plan.scrap],
+        ...plan, volumes: [...plan.volumes], offcuts: plan.offcuts.map(({ why, volumes }) => ({ why, volumes: [...volumes] })),
         starts: plan.starts.map((s) => ({ ...s, amounts: plain(cane.context, s.amounts) })),
       };
     } catch (error) {

@@ -8,12 +8,13 @@ import { AmountBar } from '../../parts/AmountBar.js';
 import { Choice } from '../../parts/Choice.js';
 import { Value } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
-import { useUnits } from '../../state/view.js';
+import { useView } from '../../state/view.js';
 import { Caption, Key, Rule, Second, Strip, Word } from '../../theme/pieces.js';
 import { usePlan, type WorkedCane } from '../../workers/cane.js';
 import { saveBuildSheet } from './buildSheet.js';
 import { gramsOf, startWords, wantedOf, wrapWords } from './caneWords.js';
 import type { CaneMaterial } from './materials.js';
+import { Scrap } from './Scrap.js';
 
 /** mm: shorter than this nobody reduces a piece, and so long it is handy. Assumptions. */
 const [LEAST, HANDY] = [18, 50];
@@ -22,13 +23,12 @@ interface CaneStripProps { readonly cane: CaneAnswer; readonly worked: WorkedCan
 
 /** The paper strip: clay to roll, what to begin with, what is lost. */
 export function CaneStrip({ cane, worked, materials, shelf, machines, onChange }: CaneStripProps): ReactElement {
-  const units = useUnits();
+  const { units, coreMm } = useView();
   const plan = usePlan(worked, wantedOf(cane));
   const own = machines.machines.find((m) => m.id === machines.setup.machineId);
   if (plan === null || plan === '') return <Strip />;
   if (typeof plan === 'string') return <Strip><Warning>{plan}</Warning></Strip>;
   const { perClay, total } = gramsOf(plan.volumes, materials);
-  const scrap = gramsOf(plan.scrap, materials);
   const names = (key: string): string => materials.get(key)?.name ?? '…';
   const left = (clayId: string): number => shelf.blocks.reduce((sum, b) => (b.clayId === clayId ? sum + b.leftGrams : sum), 0);
   const shortest = Math.min(Infinity, ...plan.starts.filter((s) => s.path.length === 0).map((s) => s.length));
@@ -69,11 +69,11 @@ export function CaneStrip({ cane, worked, materials, shelf, machines, onChange }
       <Rule />
       <Box fontSize="small" lineHeight={1.6}>
         Ends are trimmed <Choice label="When ends are trimmed" value={cane.trimming} options={TRIMMINGS.map((value) => ({ value, text: value }))} onChange={(trimming) => { onChange({ trimming }); }} />, <Value label="Diameters lost at each end" text={(cane.ends ?? cane.learnedEnds.ends).toFixed(2).replace(/\.?0+$/, '')} read={(t) => readNumber(t).valueOf()} onChange={(ends) => { onChange({ ends }); }} /> diameters at each end {cane.ends == null ? <Caption>{cane.learnedEnds.from === 0 ? '(~ assumed)' : `(from ${cane.learnedEnds.from} made)`}</Caption> : <Word fontSize="caption" onClick={() => { onChange({ ends: null }); }}>as learned</Word>}
-        <br />{showMass(scrap.total, units)} of scrap for cores: {scrap.perMaterial.map((m) => `${m.material.name} ${showMass(m.grams, units)}`).join(', ')}
       </Box>
+      <Scrap plan={plan} materials={materials} units={units} />
       <Rule />
       <Box fontWeight={600}><Link to={`/canes/${cane.id}/make`}>To the bench: make it</Link> <Key>B</Key></Box>
-      <Word fontSize="small" textAlign="left" onClick={() => { void saveBuildSheet(cane, plan, materials, own, units); }}>Build sheet as PDF</Word>
+      <Word fontSize="small" textAlign="left" onClick={() => { void saveBuildSheet(cane, plan, materials, own, coreMm, units); }}>Build sheet as PDF</Word>
     </Strip>
   );
 }

@@ -6,6 +6,7 @@ import type { PlainPlan } from '../../workers/cane.worker.js';
 import { saveFile } from '../mixes/exchange/saveFile.js';
 import { gramsOf, startWords, wrapWords } from './caneWords.js';
 import type { CaneMaterial } from './materials.js';
+import { heapLine, heapsOf } from './scrapWords.js';
 import { pngOf } from './SavePictures.js';
 import { stepTitle } from './stepWords.js';
 
@@ -16,7 +17,7 @@ const FACE_PX = 240;
 const PER_ROW = 4;
 
 /** What to begin with, and every step with its face, on paper. */
-export async function saveBuildSheet(cane: CaneAnswer, plan: PlainPlan, materials: ReadonlyMap<string, CaneMaterial>, own: MachineDto | undefined, units: UnitSystem): Promise<void> {
+export async function saveBuildSheet(cane: CaneAnswer, plan: PlainPlan, materials: ReadonlyMap<string, CaneMaterial>, own: MachineDto | undefined, coreMm: number, units: UnitSystem): Promise<void> {
   const names = (key: string): string => materials.get(key)?.name ?? '…';
   const paints = Object.fromEntries([...materials].map(([key, m]) => [key, m.paint]));
   let paper: PaperPage = await paperPage(WIDTH, HEIGHT);
@@ -35,11 +36,14 @@ export async function saveBuildSheet(cane: CaneAnswer, plan: PlainPlan, material
   };
   await line(cane.name, 18, true);
   y += 2;
-  await line(`${cane.slices} slices of ${showLength(cane.sliceMm, units)}, ${showMass(gramsOf(plan.volumes, materials).total, units)} of clay, ${showMass(gramsOf(plan.scrap, materials).total, units)} of it scrap.`);
+  await line(`${cane.slices} slices of ${showLength(cane.sliceMm, units)}, ${showMass(gramsOf(plan.volumes, materials).total, units)} of clay.`);
   y += 3;
   await line('Start with', 13, true);
   for (const start of plan.starts) await line(`☐ ${startWords(start, names, own, units)}${start.path.length > 0 ? ` (${start.path.join(', ')})` : ''}`.replace('☐', '–'));
   for (const wrap of plan.wraps) await line(`– ${wrapWords(wrap, names, own, units)}${wrap.path.length > 0 ? ` (${wrap.path.join(', ')})` : ''}`);
+  y += 3;
+  await line(`Scrap, for cores of ${showLength(coreMm, units)}`, 13, true);
+  for (const heap of heapsOf(plan, materials)) await line(`– ${heapLine(heap, materials, coreMm, units)}`);
   y += 4;
   await line('Steps', 13, true);
   y += 1;

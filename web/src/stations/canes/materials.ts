@@ -18,6 +18,9 @@ export interface CaneMaterial extends JudgedMaterial {
   readonly hexes: readonly string[];
   readonly paint: Paint;
   readonly density: number;
+  readonly pigment: Pigment;
+  /** mostly mica clay: scrap of it is kept apart */
+  readonly mica: boolean;
   /** by mass, sum 1 */
   readonly shares: readonly { readonly clayId: string; readonly mass: number }[];
 }
@@ -46,13 +49,14 @@ export function materialsOf(keys: readonly string[], cane: Pick<CaneAnswer, 'ble
     const ages = shares.flatMap(({ clayId }) => shelf.blocks.filter((b) => b.clayId === clayId && b.leftGrams > 0 && b.madeOn !== null).map((b) => ageInMonths(b.madeOn ?? '', today())));
     return { lab, hides: hidingThickness(pigment), bakeC: lines.length > 0 ? Math.min(...lines.map((l) => l.bakeC)) : null, old: ages.length > 0 && Math.max(...ages) >= OLD_MONTHS, crumbly: lines.some((l) => l.firmness === 'crumbly') };
   };
+  const shimmers = (shares: CaneMaterial['shares']): boolean => shares.reduce((sum, s) => sum + (book.clay(s.clayId)?.kind === 'mica' ? s.mass : 0), 0) > 0.5;
   const one = (key: string): CaneMaterial | null => {
     const [kind, id = ''] = key.split(':');
     if (kind !== 'blend') {
       const plain = plainOf(kind === 'clay' ? { clay: id } : { revision: id });
       const lab = labOf(mixPigments([plain.pigment], [1]));
       const hex = hexOf(xyzOfLab(lab));
-      return { key, name: plain.name, hexes: [hex], paint: Uint8Array.from(bytes(hex)), density: plain.density, shares: plain.shares, ...judged(plain.shares, plain.pigment, lab) };
+      return { key, name: plain.name, hexes: [hex], paint: Uint8Array.from(bytes(hex)), density: plain.density, pigment: plain.pigment, mica: shimmers(plain.shares), shares: plain.shares, ...judged(plain.shares, plain.pigment, lab) };
     }
     const blend = cane.blends.find((b) => b.revisionId === id);
     if (!blend) return null;
@@ -65,9 +69,10 @@ export function materialsOf(keys: readonly string[], cane: Pick<CaneAnswer, 'ble
     const whole = weights.reduce((a, b) => a + b, 0);
     const shares = colours.flatMap((c, i) => c.shares.map((s) => ({ clayId: s.clayId, mass: (s.mass * (weights[i] ?? 0)) / whole })));
     const middle = labs[Math.floor(labs.length / 2)] ?? { l: 50, a: 0, b: 0 };
+    const pigment = joined(colours.map((c) => c.pigment), areas);
     return {
-      key, name: blend.name, hexes: hexes.filter((_, i) => i % 15 === 0), paint: Uint8Array.from(hexes.flatMap((h) => [...bytes(h)])), density: whole / (blend.plan.width * blend.plan.height), shares,
-      ...judged(shares, joined(colours.map((c) => c.pigment), areas), middle),
+      key, name: blend.name, hexes: hexes.filter((_, i) => i % 15 === 0), paint: Uint8Array.from(hexes.flatMap((h) => [...bytes(h)])), density: whole / (blend.plan.width * blend.plan.height), pigment, mica: shimmers(shares), shares,
+      ...judged(shares, pigment, middle),
     };
   };
   return new Map(keys.flatMap((key): [string, CaneMaterial][] => {
