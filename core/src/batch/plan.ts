@@ -2,7 +2,7 @@ import type { PigmentSource } from '#core/colour';
 import type { Block } from '#core/clay';
 import { pigmentsWith, type Book, type Source } from '#core/mix';
 import { massOfSheet } from '#core/sheet';
-import { Complaint, complaint, type Grams } from '#core/units';
+import { attempt, complaint, type Grams } from '#core/units';
 import { bakeLoads, type BakeLoad } from './bake.js';
 import { demandOf, flatOf, type Demand, type Measuring } from './demand.js';
 import { cuttingLayout, type Layout } from './layout.js';
@@ -44,7 +44,7 @@ const sumKnown = (values: readonly (number | null)[]): number | null =>
   values.reduce<number | null>((total, v) => (total === null || v === null ? null : total + v), 0);
 
 function planPiece(piece: PieceOrder, book: Book): PiecePlan {
-  try {
+  return attempt(() => {
     if (piece.layers.length === 0) throw complaint('parts/none');
     const count = toCut(piece);
     if (!Number.isInteger(count) || count < 1 || count > 5000) throw complaint('count/whole');
@@ -55,10 +55,7 @@ function planPiece(piece: PieceOrder, book: Book): PiecePlan {
     const area = layout.width * layout.length * layout.sheets;
     const layers = piece.layers.map(({ of, mm }) => ({ of, grams: massOfSheet(area, mm, flatOf(of, book).density) }));
     return { id: piece.id, layout, layers, scrapGrams: layout.scrap * sum(layers.map((l) => l.grams)), wrong: null };
-  } catch (error) {
-    if (error instanceof Complaint) return { id: piece.id, wrong: error.message };
-    throw error;
-  }
+  }, (wrong) => ({ id: piece.id, wrong: wrong.message }));
 }
 
 /**

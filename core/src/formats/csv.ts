@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import { readColour, type Lab } from '#core/colour';
 import { BASES } from '#core/mix';
-import { Complaint } from '#core/units';
+import { attempt } from '#core/units';
 import { MOST_FILE_MIXES, countFault, fewFaults, nothing, oneLine, type ColourFile, type Fault, type FileContent, type MixLine, type MixOut, type NamedColour } from './files.js';
 
 /**
@@ -75,14 +75,11 @@ function readColours(rows: readonly Cells[], hex: string | undefined, name: stri
   const colours: NamedColour[] = [];
   rows.forEach((cells, i) => {
     const written = ['l', 'a', 'b'].map((c) => (cells[c] ?? '').replace(',', '.')).join(' ');
-    try {
+    attempt(() => {
       const share = cells.share === undefined || cells.share === '' ? null : Number(cells.share.replace(',', '.'));
       if (share !== null && !(share >= 0 && share <= 1)) { faults.push({ row: i + ROW, sentence: `“${cells.share?.slice(0, 20) ?? ''}” is no share. It is a number from 0 to 1.` }); return; }
       colours.push({ name: oneLine(cells.name ?? ''), lab: hex === undefined ? exactLab(written) : readColour(cells[hex] ?? ''), share });
-    } catch (error) {
-      if (!(error instanceof Complaint)) throw error;
-      faults.push({ row: i + ROW, sentence: error.message });
-    }
+    }, (wrong) => { faults.push({ row: i + ROW, sentence: wrong.message }); });
   });
   return { holds: 'colours', file: { name, colours }, faults: fewFaults([...faults, ...(faults.length > 0 ? [] : countFault(colours.length))]) };
 }

@@ -130,3 +130,16 @@ export function complaint<C extends ComplaintCode>(
       : undefined;
   return new Complaint(code, sentence, at);
 }
+
+/** What some work gives or, where it complains, what is made of the complaint. Any other error goes through. */
+export function attempt<T, F>(work: () => T, otherwise: (wrong: Complaint) => F): T | F {
+  try {
+    return work();
+  } catch (error) {
+    if (error instanceof Complaint) return otherwise(error);
+    throw error;
+  }
+}
+
+/** What some work gives, or the sentence of what it complains about. */
+export const orSentence = <T>(work: () => T): T | string => attempt(work, (wrong) => wrong.message);

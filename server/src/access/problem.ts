@@ -1,3 +1,4 @@
+import { attempt } from '#core/units';
 import { HttpException } from '@nestjs/common';
 import type { Problem } from '#contract';
 
@@ -42,3 +43,6 @@ export async function checkVersion(name: string, stored: number | undefined, sen
 export function sameId(inAddress: string, inBody: string): void {
   if (inAddress !== inBody) throw new ProblemException(400, 'Two ids', 'The address and the body name different things.');
 }
+
+/** Some work on what was sent; what core complains about is refused at that field. @throws ProblemException */
+export const refusedAt = <T>(field: string, work: () => T): T => attempt(work, (wrong) => { throw refused(wrong.message, field); });

@@ -3,9 +3,9 @@ import { randomUUID } from 'node:crypto';
 import { flatOf } from '#core/batch';
 import { areasOf, checkLayout, streakContrast } from '#core/blend';
 import { colourOf, pigmentOfMix } from '#core/mix';
-import { Complaint } from '#core/units';
+
 import type { BlendInside, BlendAnswer, BlendCard, BlendColourDto, BlendDoneDto, BlendDto, BlendPlanDto } from '#contract';
-import { checkVersion, inUse, notThere, refused } from '../access/problem.js';
+import { checkVersion, inUse, notThere, refused, refusedAt } from '../access/problem.js';
 import { Journal, type Row } from '../db/journal.js';
 import { MixesService } from '../mixes/mixes.service.js';
 import { Studio } from '../mixes/studio.js';
@@ -153,11 +153,7 @@ export class BlendsService {
       if (!there) throw refused('This colour is not on the shelf and not on the board.', `plan.colours.${i}.clayId`);
     });
     if (plan.cuts.length !== plan.colours.length - 1) throw refused('A blend has a cut between every two colours.', 'plan.cuts');
-    try {
-      checkLayout({ width: plan.width, height: plan.height, cuts: plan.cuts.map((c) => c.points) });
-    } catch (error) {
-      throw error instanceof Complaint ? refused(error.message, 'plan.cuts') : error;
-    }
+    refusedAt('plan.cuts', () => { checkLayout({ width: plan.width, height: plan.height, cuts: plan.cuts.map((c) => c.points) }); });
     const wanted = [plan.settingId, plan.tapeSettingId].filter((s) => s !== null);
     const there = await this.store.settingsThere(wanted);
     if (plan.settingId !== null && !there.has(plan.settingId)) throw refused('This setting is not there any more.', 'plan.settingId');

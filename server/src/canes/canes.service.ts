@@ -2,7 +2,7 @@ import { Inject, Injectable } from '@nestjs/common';
 import { randomUUID } from 'node:crypto';
 import { flatOf } from '#core/batch';
 import { contextOf, learnedEnds, planBackwards, usedIn, type Program, type Wanted } from '#core/cane';
-import { Complaint } from '#core/units';
+import { attempt } from '#core/units';
 import type { BlendInside, CaneAnswer, CaneCard, CaneDoneDto, CaneDto, CaneInside } from '#contract';
 import { checkVersion, inUse, notThere, refused } from '../access/problem.js';
 import { BlendsService } from '../blends/blends.service.js';
@@ -24,12 +24,7 @@ function useOf(key: string): Use {
 /** mm³ of each material that went in; nothing where the steps cannot be done. */
 function volumesOf(program: Program, inside: readonly CaneInside[], wanted: Wanted): ReadonlyMap<string, number> {
   const library = new Map(inside.map((c) => [c.revisionId, c.program]));
-  try {
-    return planBackwards(program.steps, wanted, contextOf((ref) => library.get(ref))).volumes;
-  } catch (error) {
-    if (error instanceof Complaint) return new Map();
-    throw error;
-  }
+  return attempt(() => planBackwards(program.steps, wanted, contextOf((ref) => library.get(ref))).volumes, () => new Map());
 }
 
 @Injectable()

@@ -1,9 +1,9 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { randomUUID } from 'node:crypto';
-import { Complaint, readNumber } from '#core/units';
+import { readNumber } from '#core/units';
 import { checkParts, flatten, openBrackets, parseNotation, restsOn, type Recipe } from '#core/mix';
 import type { ChipDto, IngredientDto, MixAnswer, MixDto, NotationAnswer, RevisionAnswer } from '#contract';
-import { checkVersion, inUse, notThere, refused } from '../access/problem.js';
+import { checkVersion, inUse, notThere, refused, refusedAt } from '../access/problem.js';
 import { Journal, type Draft, type Row } from '../db/journal.js';
 import { Board } from './board.js';
 import { MixesStore } from './mixes.store.js';
@@ -139,11 +139,7 @@ export class MixesService {
       const known = clayId === null ? revisionId !== null && this.studio.one('revision', revisionId) : revisionId === null && this.studio.clay(clayId);
       if (!known) throw refused('This ingredient is not on the shelf and not on the board.', `ingredients.${i}.clayId`);
       const name = clayId === null ? this.studio.nameOf(revisionId ?? '') : this.studio.clay(clayId)?.name ?? '';
-      try {
-        checkParts([{ parts: readNumber(parts), name }]);
-      } catch (error) {
-        throw error instanceof Complaint ? refused(error.message, `ingredients.${i}.parts`) : error;
-      }
+      refusedAt(`ingredients.${i}.parts`, () => { checkParts([{ parts: readNumber(parts), name }]); });
     });
     const recipe = this.toRecipe(dto.basis, dto.ingredients);
     const own = new Set(this.studio.revisions(dto.id).map((r) => r.id));
@@ -152,11 +148,7 @@ export class MixesService {
       const through = recipe.ingredients.flatMap(({ of }) => ('revision' in of && !own.has(of.revision) ? [this.studio.nameOf(of.revision)] : []));
       throw refused(`A mix cannot contain itself: ${[dto.name, ...through.slice(0, 1), dto.name].join(' contains ')}.`, 'ingredients');
     }
-    try {
-      flatten(recipe, this.studio);
-    } catch (error) {
-      throw error instanceof Complaint ? refused(error.message, 'ingredients') : error;
-    }
+    refusedAt('ingredients', () => { flatten(recipe, this.studio); });
     return recipe;
   }
 

@@ -2,9 +2,9 @@ import { Inject, Injectable } from '@nestjs/common';
 import { randomUUID } from 'node:crypto';
 import { cutterOf, flatOf, sheetLeft } from '#core/batch';
 import { colourOf } from '#core/mix';
-import { Complaint } from '#core/units';
+
 import type { ConditionedAnswer, ConditionedDto, RolledDto, SheetAnswer, SheetDto } from '#contract';
-import { checkVersion, notThere, refused } from '../access/problem.js';
+import { checkVersion, notThere, refused, refusedAt } from '../access/problem.js';
 import { BlendsService } from '../blends/blends.service.js';
 import { Journal, type Row } from '../db/journal.js';
 import { Studio } from '../mixes/studio.js';
@@ -102,9 +102,5 @@ export class SheetBookService {
 
 /** @throws ProblemException at the cut that does not fit on what was left */
 function checkSheet(sheet: SheetDto): void {
-  try {
-    sheetLeft(sheet, sheet.cuts.map((c) => ({ cutter: cutterOf(c.widthMm, c.shape === 'round' ? null : c.heightMm ?? c.widthMm), count: c.count, bridge: c.bridgeMm })));
-  } catch (error) {
-    throw error instanceof Complaint ? refused(error.message, 'cuts') : error;
-  }
+  refusedAt('cuts', () => { sheetLeft(sheet, sheet.cuts.map((c) => ({ cutter: cutterOf(c.widthMm, c.shape === 'round' ? null : c.heightMm ?? c.widthMm), count: c.count, bridge: c.bridgeMm }))); });
 }

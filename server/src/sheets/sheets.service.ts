@@ -1,8 +1,8 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { Complaint } from '#core/units';
+
 import { checkDial } from '#core/sheet';
 import type { BenchSetupDto, MachineDto, MachinesAnswer } from '#contract';
-import { checkVersion, inUse, notThere, refused } from '../access/problem.js';
+import { checkVersion, inUse, notThere, refused, refusedAt } from '../access/problem.js';
 import { Journal, type Row } from '../db/journal.js';
 import { BENCH_ID, SheetsStore } from './sheets.store.js';
 
@@ -29,11 +29,7 @@ export class SheetsService {
       if (all.some((m) => m.id !== dto.id && m.name.toLowerCase() === dto.name.trim().toLowerCase())) {
         throw refused(`There is a machine called ${dto.name.trim()} already.`, 'name');
       }
-      try {
-        checkDial(dto.settings.map((s) => s.label));
-      } catch (error) {
-        throw error instanceof Complaint ? refused(error.message, 'settings') : error;
-      }
+      refusedAt('settings', () => { checkDial(dto.settings.map((s) => s.label)); });
       const settingIds = new Set(dto.settings.map((s) => s.id));
       const astray = dto.readings.findIndex((r) => !settingIds.has(r.settingId));
       if (astray >= 0) throw refused('This reading belongs to a setting that is not on the dial.', `readings.${astray}.settingId`);

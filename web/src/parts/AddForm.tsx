@@ -3,7 +3,7 @@ import { plainToInstance } from 'class-transformer';
 import { validate, type ValidationError } from 'class-validator';
 import { useId, type ReactElement } from 'react';
 import { useForm, type FieldErrors, type Resolver } from 'react-hook-form';
-import { Complaint, readLength, readMass, readNumber, readTemperature, type UnitSystem } from '#core/units';
+import { attempt, readLength, readMass, readNumber, readTemperature, type UnitSystem } from '#core/units';
 import { readDateCode } from '#core/clay';
 import { useUnits } from '../state/view.js';
 import { Action, Caption, Field, InlineSelect } from '../theme/pieces.js';
@@ -66,19 +66,9 @@ function resolverOf<D extends object>({ type, fields, complete, check, checkFiel
     for (const { name, kind, optional } of fields) {
       const text = values[name] ?? '';
       if (optional && text.trim() === '') { entered[name] = null; continue; }
-      try {
-        entered[name] = READERS[kind](text, units);
-      } catch (error) {
-        if (!(error instanceof Complaint)) throw error;
-        errors[name] = { type: 'read', message: error.message };
-      }
+      attempt(() => { entered[name] = READERS[kind](text, units); }, (wrong) => { errors[name] = { type: 'read', message: wrong.message }; });
     }
-    try {
-      check?.(entered);
-    } catch (error) {
-      if (!(error instanceof Complaint)) throw error;
-      errors[checkField ?? ''] ??= { type: 'rule', message: error.message };
-    }
+    attempt(() => { check?.(entered); }, (wrong) => { errors[checkField ?? ''] ??= { type: 'rule', message: wrong.message }; });
     const dto: object = plainToInstance(type, { ...entered, ...complete(entered) });
     for (const error of await validate(dto)) {
       const name = fields.some((f) => f.name === error.property) ? error.property : fields[0]?.name ?? '';

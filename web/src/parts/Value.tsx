@@ -1,8 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { useEffect, useId, useState, type ReactElement } from 'react';
-import {
-  Complaint, readLength, readMass, readNumber, readTemperature, showLength, showMass, showTemperature,
-} from '#core/units';
+import { attempt, readLength, readMass, readNumber, readTemperature, showLength, showMass, showTemperature } from '#core/units';
 import { useUnits } from '../state/view.js';
 import { Inline } from '../theme/pieces.js';
 import { Warning } from './Warning.js';
@@ -30,15 +28,12 @@ export function Value<T>({ label, text, read, onChange, refusal, placeholder, di
   useEffect(() => { setWrong(null); }, [text]);
   const keep = (): void => {
     if (typed === null || typed === text) { setTyped(null); return; }
-    try {
+    attempt(() => {
       const value = read(typed);
       setTyped(null);
       setWrong(null);
       onChange(value);
-    } catch (error) {
-      if (!(error instanceof Complaint)) throw error;
-      setWrong(error.message);
-    }
+    }, (wrong) => { setWrong(wrong.message); });
   };
   const sentence = wrong ?? refusal;
   return (

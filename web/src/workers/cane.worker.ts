@@ -3,7 +3,7 @@ import {
   areaOf, contextOf, diameterOf, edgesOf, extentOf, featuresOf, frameOf, judge, paintFace, partsOf, partState, planBackwards, runSteps, smoothEdges, tracedFace,
   type CaneContext, type JudgedMaterial, type Offcut, type Paint, type Program, type Step, type StepResult, type TracedArea, type Wanted, type Warning,
 } from '#core/cane';
-import { Complaint } from '#core/units';
+import { orSentence } from '#core/units';
 
 /** A cane as it crosses to the worker. */
 export interface PlainCane { readonly steps: readonly Step[]; readonly library: Readonly<Record<string, Program>>; readonly wobble: number; readonly seed: number }
@@ -124,16 +124,13 @@ const worker = {
   backwards(id: string, wanted: Wanted): PlainPlan | string {
     const cane = loaded.get(id);
     if (!cane) return '';
-    try {
+    return orSentence(() => {
       const plan = planBackwards(cane.cane.steps, wanted, cane.context);
       return {
         ...plan, volumes: [...plan.volumes], offcuts: plan.offcuts.map(({ why, volumes }) => ({ why, volumes: [...volumes] })),
         starts: plan.starts.map((s) => ({ ...s, amounts: plain(cane.context, s.amounts) })),
       };
-    } catch (error) {
-      if (error instanceof Complaint) return error.message;
-      throw error;
-    }
+    });
   },
 
   /** What will go wrong, and the narrowest thing in the face after a step. */

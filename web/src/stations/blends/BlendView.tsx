@@ -2,7 +2,7 @@ import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useCallback, useDeferredValue, useMemo, useRef, useState, type ReactElement } from 'react';
 import { useNavigate } from 'react-router';
 import { layoutOf, layoutsFor, pureStretches, unevenness, type LayoutKind } from '#core/blend';
-import { Complaint, showLength } from '#core/units';
+import { attempt, showLength } from '#core/units';
 import type { BlendAnswer, BlendColourDto, BlendCut, BlendDto, BlendPlanDto, MachinesAnswer, ShelfAnswer } from '#contract';
 import { Choice } from '../../parts/Choice.js';
 import { MaterialPicker, type Picked } from '../../parts/MaterialPicker.js';
@@ -60,14 +60,11 @@ export function BlendView({ blend, making, machines, shelf }: BlendViewProps): R
     const next = { ...plan, ...part };
     const kinds = layoutsFor(next.colours.length);
     const kind: LayoutKind = kinds.find((k) => k === next.kind) ?? 'pure ends';
-    try {
+    attempt(() => {
       const { cuts } = layoutOf(kind, next.colours.length, next.width, next.height, next.pure);
       setWrong(null);
       save({ plan: { ...next, kind, cuts: cuts.map((points) => ({ points: [...points] })) } });
-    } catch (error) {
-      if (!(error instanceof Complaint)) throw error;
-      setWrong(error.message);
-    }
+    }, (wrong) => { setWrong(wrong.message); });
   };
   /** Freely drawn cuts are stretched with the sheet instead. */
   const resize = (width: number, height: number): void => {

@@ -3,7 +3,7 @@ import { useMemo, useState, type ReactElement } from 'react';
 import { useNavigate } from 'react-router';
 import { fadeOf, marry, type Layout } from '#core/blend';
 import { deltaE, type Lab } from '#core/colour';
-import { Complaint } from '#core/units';
+import { orSentence } from '#core/units';
 import type { BlendAnswer, BlendDto, MachineDto, ShelfAnswer } from '#contract';
 import { Choice } from '../../parts/Choice.js';
 import { LengthValue } from '../../parts/Value.js';
@@ -39,12 +39,7 @@ function Married({ one, other, shelf, own }: { readonly one: BlendAnswer; readon
   const [last, first] = [one.plan.colours.at(-1), other.plan.colours[0]];
   const same = last?.clayId === first?.clayId && last?.revisionId === first?.revisionId;
   const made = useMemo((): Layout | string => {
-    try {
-      return marry(layoutIn(one.plan), layoutIn(other.plan), same, overlap);
-    } catch (error) {
-      if (error instanceof Complaint) return error.message;
-      throw error;
-    }
+    return orSentence(() => marry(layoutIn(one.plan), layoutIn(other.plan), same, overlap));
   }, [one.plan, other.plan, same, overlap]);
   if (typeof a === 'string' || typeof b === 'string') return <span />;
   const pigments = [...a.colours, ...b.colours.slice(same ? 1 : 0)].map((c) => c.pigment);

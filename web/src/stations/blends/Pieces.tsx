@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import { gradedSet, rowsIn, shadeBetween, type FadePiece } from '#core/blend';
 import { hexOf, xyzOfLab } from '#core/colour';
-import { Complaint, showLength, showMass } from '#core/units';
+import { orSentence, showLength, showMass } from '#core/units';
 import type { BlendPlanDto } from '#contract';
 import { CountValue, LengthValue } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
@@ -22,12 +22,7 @@ export function Pieces({ worked, plan, onChange }: PiecesProps): ReactElement {
   const { fade } = worked;
   const { placed } = plan;
   const graded = ((): readonly FadePiece[] | string => {
-    try {
-      return gradedSet(fade, count, size, BRIDGE);
-    } catch (error) {
-      if (error instanceof Complaint) return error.message;
-      throw error;
-    }
+    return orSentence(() => gradedSet(fade, count, size, BRIDGE));
   })();
   const shades: readonly FadePiece[] = placed ? placed.map(({ x, size: s }) => ({ x, lab: shadeBetween(fade, x - s / 2, x + s / 2) })) : typeof graded === 'string' ? [] : graded;
   const area = placed ? placed.reduce((sum, p) => sum + (Math.PI / 4) * p.size ** 2, 0) : shades.length * (Math.PI / 4) * size ** 2;

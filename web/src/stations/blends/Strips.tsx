@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import { stripsOf, type Strip } from '#core/blend';
 import { hexOf, xyzOfLab } from '#core/colour';
-import { Complaint, Fraction, showNumber } from '#core/units';
+import { Fraction, orSentence, showNumber } from '#core/units';
 import { CountValue } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
 import { Caption, Second } from '../../theme/pieces.js';
@@ -14,12 +14,7 @@ const discs = (quarters: number): string => showNumber(new Fraction(quarters, 4)
 export function Strips({ worked: { layout, colours } }: { readonly worked: WorkedBlend }): ReactElement {
   const [count, setCount] = useState(7);
   const strips = ((): readonly Strip[] | string => {
-    try {
-      return stripsOf(layout, colours.map((c) => c.pigment), count);
-    } catch (error) {
-      if (error instanceof Complaint) return error.message;
-      throw error;
-    }
+    return orSentence(() => stripsOf(layout, colours.map((c) => c.pigment), count));
   })();
   const words = ({ quarters }: Strip): string => quarters.map((h, i) => (h === 0 ? '' : `${discs(h)} ${colours[i]?.name ?? ''}`)).filter((w) => w !== '').join(' + ');
   return (

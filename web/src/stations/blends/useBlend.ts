@@ -4,7 +4,7 @@ import { areasOf, compensate, fadeOf, fadeWithEnd, forecast, keptFrom, streakCon
 import { hexOf, labOf, mixPigments, xyzOfLab, type Lab, type Pigment } from '#core/colour';
 import { pigmentOfMix } from '#core/mix';
 import { thicknesses, type SettingThickness } from '#core/sheet';
-import { Complaint } from '#core/units';
+import { orSentence } from '#core/units';
 import type { BlendAnswer, BlendPlanDto, MachineDto, ShelfAnswer } from '#contract';
 import { bookOf, usePigments } from '../../state/book.js';
 import { ASSUMED_TAPE, windingOf } from './tapeMm.js';
@@ -63,13 +63,8 @@ function colourIn(blend: BlendAnswer, shelf: ShelfAnswer, i: number, pigments: R
 export function useBlend(blend: BlendAnswer, shelf: ShelfAnswer, own: MachineDto | undefined, dragged: BlendPlanDto['cuts'] | null): WorkedBlend | string {
   const pigments = usePigments();
   const base = useMemo(() => {
-    try {
-      return blend.plan.colours.map((_, i) => colourIn(blend, shelf, i, pigments));
-    } catch (error) {
-      // a mix that was just picked is not known yet; it comes with the answer
-      if (error instanceof Complaint) return error.message;
-      throw error;
-    }
+    // a mix that was just picked is not known yet; it comes with the answer
+    return orSentence(() => blend.plan.colours.map((_, i) => colourIn(blend, shelf, i, pigments)));
   }, [blend, shelf, pigments]);
   const { plan } = blend;
   const compensated = useMemo(() => {

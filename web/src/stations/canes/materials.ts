@@ -4,7 +4,7 @@ import type { JudgedMaterial, Paint } from '#core/cane';
 import { ageInMonths } from '#core/clay';
 import { hexOf, hidingThickness, joined, labOf, mixPigments, xyzOfLab, type Lab, type Pigment, type PigmentSource } from '#core/colour';
 import { pigmentOfMix } from '#core/mix';
-import { Complaint } from '#core/units';
+import { attempt } from '#core/units';
 import type { CaneAnswer, ShelfAnswer } from '#contract';
 import { bookOf } from '../../state/book.js';
 import { today } from '../../state/today.js';
@@ -76,14 +76,11 @@ export function materialsOf(keys: readonly string[], cane: Pick<CaneAnswer, 'ble
     };
   };
   return new Map(keys.flatMap((key): [string, CaneMaterial][] => {
-    try {
+    // a mix that was just picked is not known yet; it comes with the answer
+    return attempt(() => {
       const material = one(key);
       return material ? [[key, material]] : [];
-    } catch (error) {
-      // a mix that was just picked is not known yet; it comes with the answer
-      if (error instanceof Complaint) return [];
-      throw error;
-    }
+    }, () => []);
   }));
 }
 

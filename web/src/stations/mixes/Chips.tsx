@@ -3,7 +3,7 @@ import { useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import { deltaE, hexOf, readColour, showLab, xyzOfLab, STAGES, type Lab, type Stage } from '#core/colour';
 import { CHIP_WAYS, type ChipWay } from '#core/mix';
-import { Complaint } from '#core/units';
+import { Complaint, attempt } from '#core/units';
 import type { ChipDto, RevisionAnswer } from '#contract';
 import { Choice } from '../../parts/Choice.js';
 import { Value } from '../../parts/Value.js';
@@ -79,12 +79,7 @@ function OneChip({ chip, mixId, predicted, number }: { readonly chip: ChipDto; r
 
 /** A typed colour, while it is one. */
 function colourIn(text: string): Lab | null {
-  try {
-    return text.trim() === '' ? null : readColour(text);
-  } catch (error) {
-    if (error instanceof Complaint) return null;
-    throw error;
-  }
+  return attempt(() => text.trim() === '' ? null : readColour(text), () => null);
 }
 
 interface LogChipProps { readonly revisionId: string; readonly predicted: Predicted; readonly wanted: Lab | null }

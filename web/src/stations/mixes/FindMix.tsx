@@ -3,7 +3,7 @@ import { useMemo, useState, type ReactElement } from 'react';
 import { useSearchParams } from 'react-router';
 import { chromaHue, hexOf, readColour, showLab, xyzOfLab, type Lab } from '#core/colour';
 import { flatten, partsOf, printNotation, toGrams, type Found, type Recipe } from '#core/mix';
-import { Complaint, showMass } from '#core/units';
+import { attempt, showMass } from '#core/units';
 import type { ShelfAnswer } from '#contract';
 import { Choice } from '../../parts/Choice.js';
 import { MaterialPicker, type Picked } from '../../parts/MaterialPicker.js';
@@ -38,12 +38,7 @@ const ClayRole = chakra('button', {
 
 /** A colour that came with the address, where it is one. */
 function readIn(text: string | null): Lab | null {
-  try {
-    return text === null ? null : readColour(text);
-  } catch (error) {
-    if (error instanceof Complaint) return null;
-    throw error;
-  }
+  return attempt(() => text === null ? null : readColour(text), () => null);
 }
 
 /** A colour, and the mixes of the clays at hand that come nearest to it. */

@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import { sheetGrams, toDiscs, toGrams, untilGone, type Book, type Flat, type Recipe } from '#core/mix';
 import { discVolume, thicknesses, type SettingThickness } from '#core/sheet';
-import { Complaint, readSize, showLength, showMass, showNumber, showSize } from '#core/units';
+import { orSentence, readSize, showLength, showMass, showNumber, showSize } from '#core/units';
 import type { ShelfAnswer } from '#contract';
 import { AmountBar } from '../../parts/AmountBar.js';
 import { Choice } from '../../parts/Choice.js';
@@ -76,14 +76,10 @@ function DiscLine({ flat, recipe, book, grams, discMm, setting, settings, nameAt
   const units = useUnits();
   const volume = discVolume(discMm, setting.mm);
   const weight = (volume * flat.density) / 1000;
-  let words: string;
-  try {
+  const words = orSentence(() => {
     const count = toDiscs(recipe, book, grams, volume);
-    words = `${showNumber(count.total)} discs: ${count.discs.map((d, i) => `${showNumber(d)} ${nameAt(i)}`).join(' + ')}, ${showMass(count.grams, units)}`
+    return `${showNumber(count.total)} discs: ${count.discs.map((d, i) => `${showNumber(d)} ${nameAt(i)}`).join(' + ')}, ${showMass(count.grams, units)}`
       + (count.error >= 0.05 ? `; rounding moves the colour by ΔE ${count.error.toFixed(1)}` : '');
-  } catch (error) {
-    if (!(error instanceof Complaint)) throw error;
-    words = error.message;
-  }
+  });
   return <Box>with a <LengthValue label="Disc cutter" value={discMm} onChange={(mm) => { onDisc({ discMm: mm }); }} /> cutter at your <Choice label="Setting of the discs" value={setting.id} options={settings} onChange={(discSettingId) => { onDisc({ discSettingId }); }} /> ({setting.knowledge === 'assumed' ? '~' : ''}{showLength(setting.mm, units, true)}), {showMass(weight, units)} a disc: {words}</Box>;
 }

@@ -3,7 +3,7 @@ import { useMemo, useState, type ReactElement } from 'react';
 import { flatOf } from '#core/batch';
 import { hexOf, labOf, mixPigments, xyzOfLab, type Pigment, type PigmentSource } from '#core/colour';
 import { cuttingSheet, equalLadder, fewestDiscs, pigmentOfMix, usualLadder, type Flat, type Rung } from '#core/mix';
-import { Complaint, Fraction, complaint, readNumber, showNumber } from '#core/units';
+import { Fraction, attempt, complaint, readNumber, showNumber } from '#core/units';
 import type { RevisionAnswer, ShelfAnswer } from '#contract';
 import { Choice } from '../../parts/Choice.js';
 import { MaterialPicker, type Picked } from '../../parts/MaterialPicker.js';
@@ -49,12 +49,7 @@ export function Ladder({ name, revisionId, flat, shelf }: LadderProps): ReactEle
   const worked = useMemo((): { rungs: Rung[]; ends: readonly Pigment[] } | { wrong: string } | null => {
     if (!other) return null;
     const ends = [flat, other.flat, ...(third ? [third.flat] : [])].map((of) => pigmentOfMix(of, 'baked', pigments));
-    try {
-      return { ends, rungs: kind === 'usual' ? usualLadder(ends) : equalLadder(ends, count) };
-    } catch (error) {
-      if (error instanceof Complaint) return { wrong: error.message };
-      throw error;
-    }
+    return attempt(() => ({ ends, rungs: kind === 'usual' ? usualLadder(ends) : equalLadder(ends, count) }), (wrong) => ({ wrong: wrong.message }));
   }, [flat, other, third, kind, count, pigments]);
   if (!other || !worked) return null;
   const pick = async ({ clayId, revisionId: of, name: called }: Picked): Promise<void> => {

@@ -1,7 +1,7 @@
 import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useMemo, useState, type ReactElement } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { Complaint, Fraction, showNumber } from '#core/units';
+import { Fraction, attempt, showNumber } from '#core/units';
 import { chromaHue, deltaE, readColour } from '#core/colour';
 import { colourOf, flatten, printNotation, type Flat } from '#core/mix';
 import type { IngredientDto, LearningAnswer, MixAnswer, MixDto, RevisionAnswer, ShelfAnswer } from '#contract';
@@ -51,12 +51,7 @@ export function MixingTile({ mix, shelf }: MixingTileProps): ReactElement {
     }));
   };
   const worked = useMemo((): { flat: Flat } | { wrong: string } => {
-    try {
-      return { flat: flatten(recipeOf(shown?.basis ?? 'volume', shown?.ingredients ?? []), book, shown?.id) };
-    } catch (error) {
-      if (error instanceof Complaint) return { wrong: error.message };
-      throw error;
-    }
+    return attempt(() => ({ flat: flatten(recipeOf(shown?.basis ?? 'volume', shown?.ingredients ?? []), book, shown?.id) }), (wrong) => ({ wrong: wrong.message }));
   }, [shown, book]);
   const baked = 'flat' in worked ? colourOf(worked.flat, 'baked', pigments) : null;
   useKeys('This mix', [

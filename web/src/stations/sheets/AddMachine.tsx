@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
 import { dialLabels } from '#core/sheet';
-import { Complaint, showLength } from '#core/units';
+import { attempt, showLength } from '#core/units';
 import { MachineDto } from '#contract';
 import { AddForm, type FieldSpec } from '../../parts/AddForm.js';
 import { useUnits } from '../../state/view.js';
@@ -13,12 +13,7 @@ class MachineEntry extends MachineDto {
 }
 
 function settingsOf(entered: Record<string, unknown>): { id: string; label: string }[] {
-  try {
-    return dialLabels(String(entered.widest), String(entered.thinnest), String(entered.step)).map((label) => ({ id: crypto.randomUUID(), label }));
-  } catch (error) {
-    if (error instanceof Complaint) return [];
-    throw error;
-  }
+  return attempt(() => dialLabels(String(entered.widest), String(entered.thinnest), String(entered.step)).map((label) => ({ id: crypto.randomUUID(), label })), () => []);
 }
 
 export default function AddMachine({ onSaved, onCancel }: { readonly onSaved: (id: string) => void; readonly onCancel: () => void }): ReactElement {

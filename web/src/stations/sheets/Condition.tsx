@@ -2,8 +2,8 @@ import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { ageInMonths, showAge } from '#core/clay';
-import { SCHOOLS_OF_CONDITIONING, USUAL_ROOM, conditionPlan, type ConditionPlan, type ConditionStep, type Conditioner } from '#core/sheet';
-import { Complaint, showMass } from '#core/units';
+import { SCHOOLS_OF_CONDITIONING, USUAL_ROOM, conditionPlan, type ConditionStep, type Conditioner } from '#core/sheet';
+import { orSentence, showMass } from '#core/units';
 import type { ConditionedDto, ShelfAnswer } from '#contract';
 import { BenchSteps } from '../../parts/BenchSteps.js';
 import { Choice } from '../../parts/Choice.js';
@@ -43,7 +43,7 @@ export default function Condition(): ReactElement {
   const roomC = setup.roomC ?? USUAL_ROOM;
   const set = (key: string, value: string): void => { const next = new URLSearchParams(query); next.set(key, value); setQuery(next, { replace: true }); };
   const firmness = line?.firmness ?? 'medium';
-  const plan = planOf(() => conditionPlan({ lineId: clay.lineId, firmness, months, grams, roomC, school, machine, counted: counted.data }));
+  const plan = orSentence(() => conditionPlan({ lineId: clay.lineId, firmness, months, grams, roomC, school, machine, counted: counted.data }));
   if (making && typeof plan !== 'string') {
     return (
       <Flex direction="column" padding={5} height="100%" overflowY="auto" gap={4}>
@@ -83,15 +83,6 @@ export default function Condition(): ReactElement {
       )}
     </Box>
   );
-}
-
-function planOf(work: () => ConditionPlan): ConditionPlan | string {
-  try {
-    return work();
-  } catch (error) {
-    if (error instanceof Complaint) return error.message;
-    throw error;
-  }
 }
 
 /** The clay at a step: a block, slices, a folded sheet, a rope. */

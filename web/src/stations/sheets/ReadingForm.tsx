@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import { ASSUMED_DENSITY } from '#core/clay';
 import { ASSUMED_CARD, READING_WAYS, SIGMA_OF_WAY, discVolume, gaugedByCards, gaugedByDisc, gaugedByStack, type Gauged, type ReadingWay, type SettingThickness } from '#core/sheet';
-import { Complaint, readLength, readMass, readNumber, showLength, showMass } from '#core/units';
+import { orSentence, readLength, readMass, readNumber, showLength, showMass } from '#core/units';
 import type { BenchSetupDto, ReadingDto } from '#contract';
 import { Choice } from '../../parts/Choice.js';
 import { CountValue, LengthValue } from '../../parts/Value.js';
@@ -33,16 +33,7 @@ export function ReadingForm({ setting, setup, onNote }: ReadingFormProps): React
       case 'weighed': return gaugedByDisc(readMass(text, units), disc, ASSUMED_DENSITY, false);
     }
   };
-  const attempt = (): Gauged | string | null => {
-    if (text.trim() === '') return null;
-    try {
-      return read();
-    } catch (error) {
-      if (error instanceof Complaint) return error.message;
-      throw error;
-    }
-  };
-  const gauged = attempt();
+  const gauged = text.trim() === '' ? null : orSentence(read);
   const note = (): void => {
     if (gauged === null || typeof gauged === 'string') { setWrong(gauged ?? 'Nothing is written here yet.'); return; }
     onNote({ ...gauged, way, takenOn: today() });

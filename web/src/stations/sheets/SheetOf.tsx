@@ -3,7 +3,7 @@ import { useState, type ReactElement } from 'react';
 import { ASSUMED_DENSITY } from '#core/clay';
 import { flatOf } from '#core/batch';
 import { areaOfSheet, massOfSheet, thicknesses, thicknessOfSheet, translate } from '#core/sheet';
-import { Complaint, readSize, showArea, showLength, showMass, showSize } from '#core/units';
+import { orSentence, readSize, showArea, showLength, showMass, showSize } from '#core/units';
 import type { MachineDto, RevisionAnswer } from '#contract';
 import { Choice } from '../../parts/Choice.js';
 import { MaterialPicker, type Picked } from '../../parts/MaterialPicker.js';
@@ -62,11 +62,8 @@ export function SheetOf({ own }: { readonly own: MachineDto }): ReactElement {
 }
 
 function sheetWords(grams: number, size: { width: number; height: number }, mm: number, density: number): { area: number; mass: number; thickness: number } | string {
-  try {
+  return orSentence(() => {
     const given = size.width * size.height;
     return { area: areaOfSheet(grams, mm, density), mass: massOfSheet(given, mm, density), thickness: thicknessOfSheet(grams, given, density) };
-  } catch (error) {
-    if (error instanceof Complaint) return error.message;
-    throw error;
-  }
+  });
 }

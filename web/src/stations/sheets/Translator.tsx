@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useEffect, useMemo, useState, type ReactElement } from 'react';
 import { ASSUMED_CARD, readInstruction, translate, type Answer, type Asked } from '#core/sheet';
-import { Complaint, showLength } from '#core/units';
+import { attempt, showLength } from '#core/units';
 import type { BenchSetupDto, MachineDto } from '#contract';
 import { LengthValue } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
@@ -21,13 +21,10 @@ export function Translator({ machines, own, setup, onAsked }: TranslatorProps): 
   const [text, setText] = useState('');
   const said = useMemo((): Said => {
     if (text.trim() === '') return null;
-    try {
+    return attempt(() => {
       const asked = readInstruction(text, { machines, own, cardMm: setup.cardMm ?? null, system: units });
       return { asked, answer: translate(asked, own) };
-    } catch (error) {
-      if (error instanceof Complaint) return { wrong: error.message };
-      throw error;
-    }
+    }, (wrong) => ({ wrong: wrong.message }));
   }, [text, machines, own, setup.cardMm, units]);
   const mm = said && 'asked' in said ? said.asked.mm : null;
   const plan = useRollPlan((s) => s.plan);

@@ -1,5 +1,5 @@
 import { cutterOf, sheetLeft, type SheetLeft } from '#core/batch';
-import { Complaint } from '#core/units';
+import { attempt } from '#core/units';
 import type { SheetAnswer, SheetDto } from '#contract';
 
 /** A sheet as it is sent: without what only an answer has. */
@@ -8,10 +8,5 @@ export const sentSheet = ({ id, version, name, note, form, widthMm, lengthMm, mm
 
 /** What is left of a sheet; of one that became too small for what was cut from it, nothing. */
 export function leftOfSheet(sheet: SheetAnswer): SheetLeft {
-  try {
-    return sheetLeft(sheet, sheet.cuts.map((c) => ({ cutter: cutterOf(c.widthMm, c.heightMm), count: c.count, bridge: c.bridgeMm })));
-  } catch (error) {
-    if (error instanceof Complaint) return { bands: [], length: 0, pieces: 0, scrap: 0 };
-    throw error;
-  }
+  return attempt(() => sheetLeft(sheet, sheet.cuts.map((c) => ({ cutter: cutterOf(c.widthMm, c.heightMm), count: c.count, bridge: c.bridgeMm }))), () => ({ bands: [], length: 0, pieces: 0, scrap: 0 }));
 }

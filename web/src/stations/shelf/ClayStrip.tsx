@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import { KINDS, ageInMonths, conditioningOf, readDateCode, showAge, showMonth, strengthOf } from '#core/clay';
-import { Complaint, readMass, readNumber, showMass, showMinutes } from '#core/units';
+import { attempt, readMass, readNumber, showMass, showMinutes } from '#core/units';
 import { readHex } from '#core/colour';
 import type { BlockDto, ClayDto, ShelfAnswer } from '#contract';
 import { Choice } from '../../parts/Choice.js';
@@ -103,7 +103,7 @@ function TakeOrAdd({ block, name }: { readonly block: BlockDto; readonly name: s
   const [text, setText] = useState('');
   const [wrong, setWrong] = useState<string | null>(null);
   const move = (sign: 1 | -1): void => {
-    try {
+    attempt(() => {
       const grams = readMass(text, units);
       const leftGrams = Math.round((block.leftGrams + sign * grams) * 1000) / 1000;
       if (!(grams > 0)) { setWrong('That is nothing. Write a weight above zero.'); return; }
@@ -112,10 +112,7 @@ function TakeOrAdd({ block, name }: { readonly block: BlockDto; readonly name: s
       setWrong(null);
       setText('');
       void change('PUT', `/api/blocks/${block.id}`, { ...block, leftGrams });
-    } catch (error) {
-      if (!(error instanceof Complaint)) throw error;
-      setWrong(error.message);
-    }
+    }, (wrong) => { setWrong(wrong.message); });
   };
   return (
     <Box as="form" onSubmit={(e) => { e.preventDefault(); move(-1); }}>
