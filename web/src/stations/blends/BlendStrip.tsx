@@ -9,7 +9,7 @@ import { useUnits } from '../../state/view.js';
 import { Key, Rule, Second, Strip } from '../../theme/pieces.js';
 import { FadeStrip } from './FadeStrip.js';
 import { Pieces } from './Pieces.js';
-import type { WorkedBlend } from './useBlend.js';
+import type { WorkedBlend } from './workedBlend.js';
 
 interface BlendStripProps { readonly plan: BlendPlanDto; readonly worked: WorkedBlend; readonly own: MachineDto | undefined; readonly shelf: ShelfAnswer; readonly setup: BenchSetupDto; readonly blendId: string; readonly onChange: (part: Partial<BlendPlanDto>) => void }
 

@@ -24,7 +24,8 @@ import { PlacedOn } from './PlacedOn.js';
 import { Strips } from './Strips.js';
 import { TapePlug } from './TapePlug.js';
 import { Template, savePdf, saveTemplate } from './Template.js';
-import { layoutIn, useBlend } from './useBlend.js';
+import { useBlend } from './useBlend.js';
+import { layoutIn } from './workedBlend.js';
 
 const CUT_WORDS: Readonly<Record<BlendCut, string>> = {
   corner: 'corner to corner', 'pure ends': 'with pure ends', diamond: 'as a diamond', V: 'as a V', teardrop: 'as teardrops', compensated: 'compensated', free: 'freely',

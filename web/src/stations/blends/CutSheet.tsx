@@ -4,7 +4,7 @@ import { xyzOfHex } from '#core/colour';
 import { showLength, showMass } from '#core/units';
 import type { CutDto } from '#contract';
 import { useUnits } from '../../state/view.js';
-import type { BlendColour } from './useBlend.js';
+import type { BlendColour } from './workedBlend.js';
 
 interface CutSheetProps {
   readonly layout: Layout;

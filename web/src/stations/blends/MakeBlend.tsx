@@ -14,7 +14,7 @@ import { Caption } from '../../theme/pieces.js';
 import { change, useRefusal } from '../../wire/save.js';
 import { FadeStrip } from './FadeStrip.js';
 import { plugSheet } from './plugSheet.js';
-import type { WorkedBlend } from './useBlend.js';
+import type { WorkedBlend } from './workedBlend.js';
 
 interface MakeBlendProps { readonly blend: BlendAnswer; readonly worked: WorkedBlend; readonly shelf: ShelfAnswer; readonly own: MachineDto | undefined }
 

@@ -12,7 +12,8 @@ import { Action, Second } from '../../theme/pieces.js';
 import { useBlendOf, useBlends } from '../../wire/queries.js';
 import { change } from '../../wire/save.js';
 import { FadeStrip } from './FadeStrip.js';
-import { layoutIn, useBlend } from './useBlend.js';
+import { useBlend } from './useBlend.js';
+import { layoutIn } from './workedBlend.js';
 
 interface MarryProps { readonly blend: BlendAnswer; readonly shelf: ShelfAnswer; readonly own: MachineDto | undefined }
 

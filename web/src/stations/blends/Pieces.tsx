@@ -8,7 +8,7 @@ import { CountValue, LengthValue } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
 import { useUnits } from '../../state/view.js';
 import { Caption, Word } from '../../theme/pieces.js';
-import type { WorkedBlend } from './useBlend.js';
+import type { WorkedBlend } from './workedBlend.js';
 
 const BRIDGE = 2;
 

@@ -6,7 +6,7 @@ import { Fraction, orSentence, showNumber } from '#core/units';
 import { CountValue } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
 import { Caption, Second } from '../../theme/pieces.js';
-import type { WorkedBlend } from './useBlend.js';
+import type { WorkedBlend } from './workedBlend.js';
 
 const discs = (quarters: number): string => showNumber(new Fraction(quarters, 4));
 

@@ -11,7 +11,7 @@ import { Warning } from '../../parts/Warning.js';
 import { useUnits } from '../../state/view.js';
 import { Caption, Second } from '../../theme/pieces.js';
 import { FadeStrip, PlugFace } from './FadeStrip.js';
-import type { WorkedBlend } from './useBlend.js';
+import type { WorkedBlend } from './workedBlend.js';
 
 const TURNED = [{ value: 'folded', text: 'folded' }, { value: 'rolled', text: 'rolled up' }, { value: 'cut', text: 'cut and stacked' }] as const;
 /** Share of the rollers above which a tape tends to split: an assumption. */

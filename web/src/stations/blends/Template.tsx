@@ -7,7 +7,7 @@ import { ControlLine } from '../../parts/ControlLine.js';
 import { controlLine, paperPage } from '../../parts/pdfPage.js';
 import { useUnits } from '../../state/view.js';
 import { saveFile } from '../mixes/exchange/saveFile.js';
-import type { BlendColour } from './useBlend.js';
+import type { BlendColour } from './workedBlend.js';
 
 const points = (layout: Layout, outline: readonly { x: number; y: number }[]): string => outline.map((p) => `${p.x.toFixed(3)},${(layout.height - p.y).toFixed(3)}`).join(' ');
 

@@ -8,7 +8,7 @@ import { attempt } from '#core/units';
 import type { CaneAnswer, ShelfAnswer } from '#contract';
 import { bookOf } from '../../state/book.js';
 import { today } from '../../state/today.js';
-import { layoutIn } from '../blends/useBlend.js';
+import { layoutIn } from '../blends/workedBlend.js';
 
 /** A clay, mix or blend of a cane: how it is painted, weighed and judged. */
 export interface CaneMaterial extends JudgedMaterial {
@@ -64,14 +64,16 @@ export function materialsOf(keys: readonly string[], cane: Pick<CaneAnswer, 'ble
     const layout = layoutIn(blend.plan);
     const { labs } = fadeOf(layout, colours.map((c) => c.pigment), FADE_STEPS);
     const hexes = labs.map((lab) => hexOf(xyzOfLab(lab)));
-    const areas = areasOf(layout);
+    const all = areasOf(layout);
+    const size = all.reduce((a, b) => a + b, 0);
+    const areas = all.map((a) => a / size);
     const weights = colours.map((c, i) => (areas[i] ?? 0) * c.density);
     const whole = weights.reduce((a, b) => a + b, 0);
     const shares = colours.flatMap((c, i) => c.shares.map((s) => ({ clayId: s.clayId, mass: (s.mass * (weights[i] ?? 0)) / whole })));
     const middle = labs[Math.floor(labs.length / 2)] ?? { l: 50, a: 0, b: 0 };
     const pigment = joined(colours.map((c) => c.pigment), areas);
     return {
-      key, name: blend.name, hexes: hexes.filter((_, i) => i % 15 === 0), paint: Uint8Array.from(hexes.flatMap((h) => [...bytes(h)])), density: whole / (blend.plan.width * blend.plan.height), pigment, mica: shimmers(shares), shares,
+      key, name: blend.name, hexes: hexes.filter((_, i) => i % 15 === 0), paint: Uint8Array.from(hexes.flatMap((h) => [...bytes(h)])), density: whole, pigment, mica: shimmers(shares), shares,
       ...judged(shares, pigment, middle),
     };
   };

@@ -1,0 +1,106 @@
+import { flatOf } from '#core/batch';
+import { areasOf, compensate, fadeOf, fadeWithEnd, forecast, keptFrom, streakContrast, windUp, wronglyFolded, type Compensated, type Fade, type Forecast, type Layout, type Plug, type Tape } from '#core/blend';
+import { hexOf, labOf, mixPigments, xyzOfLab, type Lab, type Pigment, type PigmentSource } from '#core/colour';
+import { pigmentOfMix } from '#core/mix';
+import { thicknesses, type SettingThickness } from '#core/sheet';
+import { orSentence } from '#core/units';
+import type { BlendAnswer, BlendPlanDto, MachineDto, ShelfAnswer } from '#contract';
+import { bookOf } from '../../state/book.js';
+import { ASSUMED_TAPE, windingOf } from './tapeMm.js';
+
+/** Sheets of a setting nobody chose: an assumption. */
+const ASSUMED_MM = 2;
+const SHOWN_PASSES = 20;
+
+/** One colour of a blend, worked out. */
+export interface BlendColour {
+  readonly name: string;
+  readonly hex: string;
+  readonly pigment: Pigment;
+  readonly density: number;
+  readonly grams: number;
+  /** mm² on the sheet */
+  readonly area: number;
+  readonly perClay: readonly { readonly clayId: string; readonly grams: number }[];
+}
+
+/** Everything that follows from the plan of a blend. */
+export interface WorkedBlend {
+  readonly layout: Layout;
+  readonly colours: readonly BlendColour[];
+  readonly setting: SettingThickness | null;
+  readonly settings: readonly SettingThickness[];
+  readonly mm: number;
+  readonly fade: Fade;
+  readonly compensated: Compensated;
+  readonly compensatedFade: Fade;
+  readonly ruined: Fade;
+  readonly passes: Forecast;
+  readonly contrast: number;
+  readonly tapeSetting: SettingThickness | null;
+  /** one of them, with the colour that is added at an end */
+  readonly tape: Tape;
+  /** colours along it */
+  readonly tapeLabs: readonly Lab[];
+  /** of the colour that is added, in all tapes; 0 where none is */
+  readonly extraGrams: number;
+  readonly plug: Plug;
+  readonly grams: number;
+}
+
+/** The cuts of a plan, as core reads them. */
+export const layoutIn = ({ width, height, cuts }: Pick<BlendPlanDto, 'width' | 'height' | 'cuts'>): Layout => ({ width, height, cuts: cuts.map((c) => c.points) });
+
+/** A colour of the blend, before it is known how much of it. */
+type BaseColour = Omit<BlendColour, 'grams' | 'area' | 'perClay'> & { readonly shares: readonly { readonly clayId: string; readonly mass: number }[] };
+
+function colourIn(blend: BlendAnswer, shelf: ShelfAnswer, i: number, pigments: PigmentSource): BaseColour {
+  const book = bookOf(shelf, blend.referenced);
+  const { clayId, revisionId } = blend.plan.colours[i] ?? { clayId: null, revisionId: null };
+  const flat = flatOf(clayId === null ? { revision: revisionId ?? '' } : { clay: clayId }, book);
+  const pigment = pigmentOfMix(flat, 'baked', pigments);
+  return { shares: flat.shares.map((s) => ({ clayId: s.clay.id, mass: s.mass.valueOf() })), pigment, density: flat.density, name: clayId === null ? book.nameOf(revisionId ?? '') : book.clay(clayId)?.name ?? '', hex: hexOf(xyzOfLab(labOf(mixPigments([pigment], [1])))) };
+}
+
+/** The colours of a blend; a sentence where one is not known. */
+export const coloursIn = (blend: BlendAnswer, shelf: ShelfAnswer, pigments: PigmentSource): BaseColour[] | string =>
+  orSentence(() => blend.plan.colours.map((_, i) => colourIn(blend, shelf, i, pigments)));
+
+/** The cut that makes up for how colours pull, and its fade. */
+export function compensatedIn(plan: BlendPlanDto, base: readonly BaseColour[]): { readonly made: Compensated; readonly fade: Fade } {
+  const made = compensate(layoutIn(plan), base.map((c) => c.pigment), plan.pure);
+  return { made, fade: fadeOf(made.layout, base.map((c) => c.pigment)) };
+}
+
+/** All that follows from the plan of a blend: grams, fade, passes, tape and plug. @param cuts as they are under the hand */
+export function workedBlend({ plan, counted }: Pick<BlendAnswer, 'plan' | 'counted'>, cuts: BlendPlanDto['cuts'], base: readonly BaseColour[], compensated: ReturnType<typeof compensatedIn>, own: MachineDto | undefined): WorkedBlend {
+  const settings = own ? thicknesses(own) : [];
+  const setting = settings.find((s) => s.id === plan.settingId) ?? null;
+  const mm = setting?.mm ?? ASSUMED_MM;
+  const layout = layoutIn({ ...plan, cuts });
+  const list = base.map((c) => c.pigment);
+  const areas = areasOf(layout);
+  const tapes = plan.stack ?? 1;
+  const extraMm = plan.extraAt ? plan.extraMm ?? 0 : 0;
+  const tapeSetting = settings.find((s) => s.id === plan.tapeSettingId) ?? settings.at(-1) ?? null;
+  const tapeMm = tapeSetting?.mm ?? ASSUMED_TAPE;
+  const colours = base.map(({ shares, ...c }, i): BlendColour => {
+    const area = areas[i] ?? 0;
+    const more = extraMm > 0 && i === (plan.extraAt === 'last' ? base.length - 1 : 0) ? extraMm * plan.tapeWidth * tapeMm : 0;
+    const grams = (tapes * (area * mm * plan.layers + more) * c.density) / 1000;
+    return { ...c, area, grams, perClay: shares.map(({ clayId, mass }) => ({ clayId, grams: mass * grams })) };
+  });
+  const contrast = streakContrast(list);
+  const winding = windingOf(plan, tapeMm);
+  const { plain, tape, plug } = windUp({ width: plan.width, height: plan.height, thickness: mm * plan.layers }, winding);
+  const fade = fadeOf(layout, list);
+  const ended = plan.extraAt === 'last' ? base.at(-1) : base[0];
+  return {
+    layout, colours, setting, settings, mm, contrast, tapeSetting, tape, fade,
+    tapeLabs: fadeWithEnd(fade, plain, winding.extra), extraGrams: (tapes * extraMm * plan.tapeWidth * tapeMm * (ended?.density ?? 0)) / 1000,
+    compensated: compensated.made, compensatedFade: compensated.fade, ruined: wronglyFolded(layout, list),
+    passes: forecast(contrast, keptFrom(counted), SHOWN_PASSES),
+    plug,
+    grams: colours.reduce((sum, c) => sum + c.grams, 0),
+  };
+}
