@@ -186,3 +186,40 @@ test('an SVG template, filled with mixes and a speckle cane, and its clay list',
   await expect(page.getByLabel('Name of the cane')).toHaveValue('Template, twin');
   await expect(page.getByRole('img', { name: 'The face after step 2' })).toBeVisible();
 });
+
+test('a value is dragged while the face is looked at: it follows, is kept once, and one undo brings it back', async ({ page, sledge }) => {
+  await page.goto(`${sledge.url}/canes`);
+  await page.getByRole('link', { name: /^Beetroot ring/ }).click();
+  const main = page.getByRole('main');
+  await page.getByRole('button', { name: /^Step 4: Wrap/ }).click();
+  const across = async (): Promise<number> => Number(/^([\d.]+) mm across/m.exec(await main.innerText())?.[1]);
+  await expect.poll(across).toBeGreaterThan(20);
+  const before = await across();
+  const box = await page.getByLabel('thick, by hand').boundingBox();
+  if (!box) throw new Error('no handle');
+  const at = (share: number): [number, number] => [box.x + box.width * share, box.y + box.height / 2];
+  await page.mouse.move(...at(0.2));
+  await page.mouse.down();
+  await page.mouse.move(...at(0.5), { steps: 6 });
+  await page.mouse.move(...at(0.85), { steps: 6 });
+  // still held: the large face is the new one, nothing is kept yet
+  await expect.poll(across).toBeGreaterThan(before + 5);
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();
+  await page.mouse.up();
+  await saved(page);
+  const wider = await across();
+  await page.reload();
+  await page.getByRole('button', { name: /^Step 4: Wrap/ }).click();
+  await expect.poll(across).toBe(wider);
+  // scrap is sorted, and counted in cores of one's own size
+  const strip = page.getByRole('region', { name: 'Clay and what to begin with' });
+  const scrap = strip.getByRole('list', { name: 'Scrap by colour' });
+  await expect(scrap).toContainText(/several colours together, for dark cores: [\d.]+ g, \d+ cores?/);
+  const cores = async (): Promise<number> => Number(/(\d+) cores?/.exec(await scrap.innerText())?.[1] ?? 0);
+  const large = await cores();
+  await edit(page, 'Size of a core', '6 mm');
+  await expect.poll(cores).toBeGreaterThan(large);
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect.poll(across).toBe(before);
+});

@@ -13,6 +13,7 @@ import { Key, Second, Word } from '../../theme/pieces.js';
 import { useJudged } from '../../workers/cane.js';
 import { change, put, useRefusal } from '../../wire/save.js';
 import { AddStep } from './AddStep.js';
+import { ByHand } from './ByHand.js';
 import { CaneStrip } from './CaneStrip.js';
 import { Face } from './Face.js';
 import { MakeCane } from './MakeCane.js';
@@ -108,7 +109,9 @@ export function CaneView({ cane, making, shelf, machines, blends, canes }: CaneV
   const reducing = step?.do === 'reduce' && step.to === 'diameter' ? worked?.steps[at - 1] : undefined;
   const side = figures?.there ? Math.max(figures.width, figures.height) : 0;
   const shown = trueSize && side > 0 ? Math.max(6, side * pxPerMm) : LARGE;
-  const slide = (value: number): void => { if (step?.do === 'reduce') setDragged(withSteps(saved, here, steps.map((s, i) => (i === at ? { ...step, value } : s)))); };
+  /** A handle that was only touched changes nothing. */
+  const letGo = (next: Step): void => { if (dragged !== null) edit(next); };
+  const slide = (next: Step): void => { setDragged(withSteps(saved, here, steps.map((s, i) => (i === at ? next : s)))); };
   return (
     <Grid templateColumns="minmax(0, 1fr) 290px" height="100%" minHeight={0}>
       <Flex direction="column" gap={4} padding={5} overflow="auto" minWidth={0}>
@@ -143,6 +146,7 @@ export function CaneView({ cane, making, shelf, machines, blends, canes }: CaneV
               <Box>
                 <Box as="h2" marginBottom={1}>{at + 1} {stepTitle(step, units)}</Box>
                 <Box lineHeight={1.7}><StepEditor key={step.id} step={step} materials={materials} blends={blends.map((b) => ({ revisionId: b.revisionId, name: b.name }))} canes={canes.filter((c) => c.id !== cane.id && !c.retired).map((c) => ({ revisionId: c.revisionId, name: c.name }))} insides={cane.canes} shelf={shelf} name={cane.name} onChange={edit} onOpen={(part) => { setPath([...here, { step: at, part }]); setChosen(0); }} /></Box>
+                <ByHand step={step} onSlide={slide} onSet={letGo} />
                 {figures?.wrong != null && <Warning>{figures.wrong}</Warning>}
                 <Flex gap={4} fontSize="small" marginTop={2} wrap="wrap">
                   <Word onClick={() => { setAdding(true); }}>add after it</Word><Key>A</Key>
@@ -150,7 +154,7 @@ export function CaneView({ cane, making, shelf, machines, blends, canes }: CaneV
                 </Flex>
               </Box>
             )}
-            {reducing?.there && step?.do === 'reduce' && <Taper from={reducing.diameter} length={reducing.length} value={Math.min(step.value, reducing.diameter)} label="slide to reduce" onSlide={slide} onSet={(value) => { edit({ ...step, value }); }} />}
+            {reducing?.there && step?.do === 'reduce' && <Taper from={reducing.diameter} length={reducing.length} value={Math.min(step.value, reducing.diameter)} label="slide to reduce" onSlide={(value) => { slide({ ...step, value }); }} onSet={(value) => { letGo({ ...step, value }); }} />}
             {here.length === 0 && <Slices cane={cane} worked={calm} paints={paints} materials={materials} coarse={false} own={machines.machines.find((m) => m.id === machines.setup.machineId)} onChange={save} />}
             {here.length === 0 && warnings.map((w, i) => <Warning key={i}>{warningWords(w, name, units)}</Warning>)}
             {here.length === 0 && calm && <Tiling worked={calm} at={Math.max(0, calm.steps.findLastIndex((s) => s.there))} paints={paints} coarse={false} />}

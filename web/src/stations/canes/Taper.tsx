@@ -2,6 +2,7 @@ import { Box } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
 import { reductionStages } from '#core/cane';
 import { showLength } from '#core/units';
+import { Slide } from '../../parts/Slide.js';
 import { LengthValue } from '../../parts/Value.js';
 import { useUnits } from '../../state/view.js';
 import { Caption, Second } from '../../theme/pieces.js';
@@ -27,10 +28,7 @@ export function Taper({ from, length, value, label, onSlide, onSet }: TaperProps
         <path d={`M8 2L${WIDTH - 8} ${22 - 20 * (low / from)}V${22 + 20 * (low / from)}L8 42Z`} fill="#f6f6f6" stroke="#141414" />
         <path d={`M${8 + share * (WIDTH - 16)} 0V44`} stroke="#141414" strokeWidth="4" />
       </svg>
-      <input type="range" aria-label="Reduce, by hand" aria-valuetext={showLength(value, units)} min={0} max={round(from - low)} step={0.1} value={round(from - value)} style={{ width: WIDTH, accentColor: '#141414', display: 'block' }}
-        onChange={(e) => { onSlide(round(from - e.currentTarget.valueAsNumber)); }}
-        onPointerUp={(e) => { onSet(round(from - e.currentTarget.valueAsNumber)); }}
-        onKeyUp={(e) => { if (/^Arrow|Page|Home|End/.test(e.key)) onSet(round(from - e.currentTarget.valueAsNumber)); }} />
+      <Slide label="Reduce, by hand" text={showLength(value, units)} value={round(from - value)} low={0} high={round(from - low)} grain={0.1} width={WIDTH} onSlide={(off) => { onSlide(round(from - off)); }} onSet={(off) => { onSet(round(from - off)); }} />
     </Box>
   );
 }
