@@ -1,5 +1,5 @@
 import {
-  STARTING_POINTS, bundleCells, circle, contextOf, edgesOf, frameOf, isBegin, paintFace, planBackwards, pressOf, runSteps, scaled, shapeOutline, smoothEdges, sunflower, throughPress,
+  STARTING_POINTS, bundleCells, circle, contextOf, frameOf, isBegin, paintFace, planBackwards, pressOf, runSteps, scaled, shapeOutline, smoothRows, sunflower, throughPress,
   type CaneContext, type CaneState, type Frame, type Paint, type Point, type StartColours, type Step, type StepResult,
 } from '#core/cane';
 import { seeded } from '#core/units';
@@ -23,9 +23,10 @@ const last = (steps: readonly Step[], context: CaneContext): CaneState => {
 };
 
 function painted(state: CaneState, paints: readonly Paint[], frame: Frame, blocks: number): Uint8ClampedArray {
+  const rows = { from: 0, to: frame.height };
+  if (blocks > 0) return smoothRows(state, paints, frame, rows, blocks);
   const pixels = new Uint8ClampedArray(4 * frame.width * frame.height);
-  paintFace(state, paints, frame, { from: 0, to: frame.height }, pixels);
-  if (blocks > 0) smoothEdges(state, paints, frame, pixels, edgesOf(pixels, frame), blocks);
+  paintFace(state, paints, frame, rows, pixels);
   return pixels;
 }
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import {
   areaOf, beyond, circle, contextOf, edgesOf, frameOf, judge, learnedEnds, measured, mirrored, offset, outlineOf, paintFace, planBackwards, pressOf, reachOf, rectangle, reductionStages, runSteps,
-  scaled, shapeOutline, smoothEdges, throughPress, turned, type CaneState, type JudgedMaterial, type Outline, type Point, type ShapeKind, type Step,
+  scaled, shapeOutline, smoothEdges, smoothRows, throughPress, turned, type CaneState, type JudgedMaterial, type Outline, type Point, type ShapeKind, type Step,
 } from '#core/cane';
 import { last, log, refusal, steps, within, type Loose } from './canes.js';
 
@@ -208,6 +208,10 @@ test('a smoothed pixel is the mean of what lies in it, thin lines too, and only 
     expect(Math.abs((pixels[4 * at + 3] as number) - (255 * n) / 64)).toBeLessThanOrEqual(16);
   }
   expect(edges.length).toBeGreaterThan(400);
+  // painted in strips it is the same picture
+  const strips = [[0, 7], [7, 8], [8, 31], [31, 40]].map(([from, to]) => smoothRows(state, paints, frame, { from: from as number, to: to as number }, 2));
+  expect(Uint8ClampedArray.from(strips.flatMap((s) => [...s]))).toEqual(smoothRows(state, paints, frame, { from: 0, to: 40 }, 2));
+  expect([...strips.flatMap((s) => [...s])].filter((v, i) => v !== pixels[i]).length).toBeLessThan(0.01 * pixels.length);
 });
 
 test('a reduction in stages ends where it is to, keeps the volume, and no stage is too much at once', () => {

@@ -1,5 +1,5 @@
 import { beyond, reachOf } from './direction.js';
-import type { Frame, Paint } from './face.js';
+import { paintFace, type Frame, type Paint, type Rows } from './face.js';
 import type { CaneState } from './state.js';
 
 /** Steps of a channel above which two neighbours are two materials. */
@@ -76,4 +76,19 @@ export function smoothEdges({ outline, sample }: Pick<CaneState, 'outline' | 'sa
     if (n > 0) { pixels[4 * at] = r / n; pixels[4 * at + 1] = g / n; pixels[4 * at + 2] = b / n; }
     pixels[4 * at + 3] = (255 * n) / places;
   }
+}
+
+/**
+ * Some rows of a face with smooth edges, painted with a row more on either
+ * side: strips that are painted one after the other fit together.
+ * @returns RGBA of those rows, transparent outside
+ */
+export function smoothRows(state: Pick<CaneState, 'outline' | 'sample'>, paints: readonly Paint[], frame: Frame, { from, to }: Rows, blocks: number): Uint8ClampedArray<ArrayBuffer> {
+  const { width, mm, top } = frame;
+  const height = to - from + 2;
+  const strip = { ...frame, height, top: top - (from - 1) * mm };
+  const pixels = new Uint8ClampedArray(4 * width * height);
+  paintFace(state, paints, strip, { from: 0, to: height }, pixels);
+  smoothEdges(state, paints, strip, pixels, edgesOf(pixels, strip).filter((at) => at >= width && at < width * (height - 1)), blocks);
+  return pixels.subarray(4 * width, 4 * width * (height - 1));
 }

@@ -1,4 +1,4 @@
-import type { ReactElement } from 'react';
+import { useRef, type ReactElement } from 'react';
 
 interface SlideProps {
   readonly label: string;
@@ -11,7 +11,7 @@ interface SlideProps {
   readonly width: number | string;
   /** while it is dragged */
   readonly onSlide: (value: number) => void;
-  /** when it is let go, by hand or by key */
+  /** when it is let go somewhere else, by hand or by key */
   readonly onSet: (value: number) => void;
 }
 
@@ -19,10 +19,15 @@ const KEYS = /^Arrow|Page|Home|End/;
 
 /** A value that is dragged: what follows from it follows the hand, and is kept when the hand lets go. */
 export function Slide({ label, text, value, low, high, grain, width, onSlide, onSet }: SlideProps): ReactElement {
+  const moved = useRef(false);
+  const letGo = (at: number): void => {
+    if (moved.current) onSet(at);
+    moved.current = false;
+  };
   return (
     <input type="range" aria-label={label} aria-valuetext={text} min={low} max={high} step={grain} value={value} style={{ width, accentColor: '#141414', display: 'block' }}
-      onChange={(e) => { onSlide(e.currentTarget.valueAsNumber); }}
-      onPointerUp={(e) => { onSet(e.currentTarget.valueAsNumber); }}
-      onKeyUp={(e) => { if (KEYS.test(e.key)) onSet(e.currentTarget.valueAsNumber); }} />
+      onChange={(e) => { moved.current = true; onSlide(e.currentTarget.valueAsNumber); }}
+      onPointerUp={(e) => { letGo(e.currentTarget.valueAsNumber); }}
+      onKeyUp={(e) => { if (KEYS.test(e.key)) letGo(e.currentTarget.valueAsNumber); }} />
   );
 }

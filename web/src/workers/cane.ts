@@ -9,14 +9,14 @@ export const caneWorker = (): Remote<CaneWorker> =>
 
 export interface WorkedCane { readonly id: string; readonly steps: readonly PlainStep[]; /** grows with each change */ readonly turn: number }
 
-/** A cane worked out step by step in the worker; null until it is. What is older stays until the newer is there. */
+/** A cane worked out step by step in the worker; null until it is, and where there is none. What is older stays until the newer is there. */
 export function useWorkedCane(id: string, cane: PlainCane | null): WorkedCane | null {
   const [worked, setWorked] = useState<WorkedCane | null>(null);
   const turns = useRef(0);
   const key = JSON.stringify(cane);
   useEffect(() => {
     const plain = JSON.parse(key) as PlainCane | null;
-    if (!plain) return;
+    if (!plain) { setWorked(null); return; }
     let current = true;
     void caneWorker().load(id, plain).then((steps) => { if (current) setWorked({ id, steps, turn: ++turns.current }); });
     return () => { current = false; };
@@ -46,9 +46,9 @@ export function useFace(worked: WorkedCane | null, at: number, size: number, pai
   return picture;
 }
 
-/** A large face for a file, with progress; null where it was stopped. */
-export const largeFace = (id: string, at: number, size: number, paints: Readonly<Record<string, Paint>>, tell: (share: number) => void): Promise<ImageData | null> =>
-  caneWorker().face(id, at, size, 1, paints, proxy(tell));
+/** A face as a PNG file, with progress; null where it was stopped. */
+export const faceFile = (id: string, at: number, size: number, paints: Readonly<Record<string, Paint>>, tell: (share: number) => void): Promise<Uint8Array | null> =>
+  caneWorker().png(id, at, size, paints, proxy(tell));
 
 export const stopFace = (id: string): void => { void caneWorker().stop(id); };
 

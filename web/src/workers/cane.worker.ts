@@ -1,6 +1,6 @@
 import { expose, transfer } from 'comlink';
 import {
-  areaOf, contextOf, diameterOf, edgesOf, extentOf, featuresOf, frameOf, judge, paintFace, partsOf, partState, planBackwards, runSteps, smoothEdges, tracedFace,
+  areaOf, contextOf, diameterOf, extentOf, featuresOf, frameOf, judge, paintFace, partsOf, partState, planBackwards, runSteps, smoothRows, tracedFace,
   type CaneContext, type JudgedMaterial, type Offcut, type Paint, type Program, type Step, type StepResult, type TracedArea, type Wanted, type Warning,
 } from '#core/cane';
 import { orSentence } from '#core/units';
@@ -37,16 +37,13 @@ const loaded = new Map<string, Loaded>();
 /** Canes that are kept worked out: the one on the bench, and its neighbours in the list. */
 const MOST_LOADED = 40;
 const CHUNK = 24;
-/** Edge pixels that are smoothed at a time. */
-const EDGES = 4000;
-/** Share of the work that goes into the pixels as such, the rest into edges. */
-const PAINTING = 0.6;
 /** Pixels a side from which 4 × 4 places an edge pixel do, instead of 8 × 8. */
 const LARGE = 1500;
 let asked = 0;
 
 const turn = (): Promise<void> => new Promise((resolve) => { setTimeout(resolve); });
 const plain = (context: CaneContext, amounts: ReadonlyMap<number, number>): [string, number][] => [...amounts].map(([index, v]) => [context.materials[index] ?? '', v]);
+const paintsOf = ({ context }: Loaded, paints: Readonly<Record<string, Paint>>): Paint[] => context.materials.map((key) => paints[key] ?? new Uint8Array([153, 153, 153]));
 const keysOf = ({ library, wobble, seed }: PlainCane): string => JSON.stringify([library, wobble, seed]);
 
 /** Works a cane out anew from the first step that has changed. */
@@ -77,10 +74,9 @@ const worker = {
 
   /**
    * The face after a step.
-   * @param every blocks of so many pixels: a coarser picture at once
-   * @param tell called with the share that is done @returns null where it cannot be, or another picture was asked for under the same name meanwhile
+   * @param every blocks of so many pixels: a coarser picture at once @returns null where it cannot be, or another picture was asked for under the same name meanwhile
    */
-  async face(id: string, at: number, size: number, every: number, paints: Readonly<Record<string, Paint>>, tell?: (share: number) => void): Promise<ImageData | null> {
+  async face(id: string, at: number, size: number, every: number, paints: Readonly<Record<string, Paint>>): Promise<ImageData | null> {
     const own = ++asked;
     newest.set(`${id} ${at} ${size}`, own);
     const cane = loaded.get(id);
@@ -88,26 +84,42 @@ const worker = {
     if (!cane || !state) return null;
     const frame = frameOf(state.outline, size);
     const pixels = new Uint8ClampedArray(4 * size * size);
-    const list = cane.context.materials.map((key) => paints[key] ?? new Uint8Array([153, 153, 153]));
-    /** Goes on after a look at whether it is still wanted. */
-    const goesOn = async (share: number): Promise<boolean> => {
-      tell?.(share);
-      await turn();
-      return newest.get(`${id} ${at} ${size}`) === own && !stopped.delete(id);
-    };
-    const rows = every > 1 ? size : Math.max(CHUNK, Math.round((CHUNK * 512) / size) * every);
-    for (let from = 0; from < size; from += rows) {
-      paintFace(state, list, frame, { from, to: Math.min(size, from + rows) }, pixels, every);
-      if (from + rows < size && !await goesOn((PAINTING * (from + rows)) / size)) return null;
-    }
-    if (every === 1) {
-      const edges = edgesOf(pixels, frame);
-      for (let from = 0; from < edges.length; from += EDGES) {
-        if (from > 0 && !await goesOn(PAINTING + ((1 - PAINTING) * from) / edges.length)) return null;
-        smoothEdges(state, list, frame, pixels, edges.slice(from, from + EDGES), size > LARGE ? 1 : 2);
+    const list = paintsOf(cane, paints);
+    if (every > 1) paintFace(state, list, frame, { from: 0, to: size }, pixels, every);
+    else {
+      for (let from = 0; from < size; from += CHUNK) {
+        pixels.set(smoothRows(state, list, frame, { from, to: Math.min(size, from + CHUNK) }, 2), 4 * size * from);
+        await turn();
+        if (newest.get(`${id} ${at} ${size}`) !== own) return null;
       }
     }
     return transfer(new ImageData(pixels, size, size), [pixels.buffer]);
+  },
+
+  /**
+   * The face after a step as a PNG file, painted strip by strip: of a large
+   * one there is never more than one copy.
+   * @param tell called with the share that is done @returns null where it cannot be, or was stopped
+   */
+  async png(id: string, at: number, size: number, paints: Readonly<Record<string, Paint>>, tell?: (share: number) => void): Promise<Uint8Array | null> {
+    const cane = loaded.get(id);
+    const state = cane?.results[at]?.state;
+    if (!cane || !state) return null;
+    stopped.delete(id);
+    const frame = frameOf(state.outline, size);
+    const list = paintsOf(cane, paints);
+    const canvas = new OffscreenCanvas(size, size);
+    const paper = canvas.getContext('2d', { willReadFrequently: true });
+    const rows = 2 * CHUNK;
+    for (let from = 0; from < size; from += rows) {
+      const to = Math.min(size, from + rows);
+      paper?.putImageData(new ImageData(smoothRows(state, list, frame, { from, to }, size > LARGE ? 1 : 2).slice(), size, to - from), 0, from);
+      tell?.(to / size);
+      await turn();
+      if (stopped.delete(id)) return null;
+    }
+    const bytes = new Uint8Array(await (await canvas.convertToBlob({ type: 'image/png' })).arrayBuffer());
+    return transfer(bytes, [bytes.buffer]);
   },
   stop(id: string): void {
     stopped.add(id);

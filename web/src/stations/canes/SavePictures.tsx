@@ -6,20 +6,13 @@ import type { CaneAnswer } from '#contract';
 import { Choice } from '../../parts/Choice.js';
 import { Warning } from '../../parts/Warning.js';
 import { Caption, Word } from '../../theme/pieces.js';
-import { caneWorker, largeFace, stopFace, type WorkedCane } from '../../workers/cane.js';
+import { caneWorker, faceFile, stopFace, type WorkedCane } from '../../workers/cane.js';
 import { saveFile } from '../mixes/exchange/saveFile.js';
 import type { CaneMaterial } from './materials.js';
 import { outlinesSvg } from './outlinesSvg.js';
 
 interface SavePicturesProps { readonly cane: CaneAnswer; readonly worked: WorkedCane | null; readonly paints: Readonly<Record<string, Paint>>; readonly materials: ReadonlyMap<string, CaneMaterial>; readonly at: number }
 const SIZES = ['512', '1024', '2048', '4096'].map((value) => ({ value, text: `${value} × ${value}` }));
-
-/** A picture as a PNG file. */
-export async function pngOf(picture: ImageData): Promise<Uint8Array> {
-  const canvas = new OffscreenCanvas(picture.width, picture.height);
-  canvas.getContext('2d')?.putImageData(picture, 0, 0);
-  return new Uint8Array(await (await canvas.convertToBlob({ type: 'image/png' })).arrayBuffer());
-}
 
 /** The face and the cane as files. */
 export function SavePictures({ cane, worked, paints, materials, at }: SavePicturesProps): ReactElement | null {
@@ -31,8 +24,8 @@ export function SavePictures({ cane, worked, paints, materials, at }: SavePictur
     setShare(0);
     setWrong(null);
     try {
-      const picture = await largeFace(worked.id, at, Number(size), paints, setShare);
-      if (picture) saveFile(cane.name, 'png', 'image/png', await pngOf(picture));
+      const file = await faceFile(worked.id, at, Number(size), paints, setShare);
+      if (file) saveFile(cane.name, 'png', 'image/png', file);
     } catch {
       setWrong('This browser has no room for a picture that large. Take a smaller one.');
     }

@@ -7,7 +7,6 @@ import { saveFile } from '../mixes/exchange/saveFile.js';
 import { gramsOf, startWords, wrapWords } from './caneWords.js';
 import type { CaneMaterial } from './materials.js';
 import { heapLine, heapsOf } from './scrapWords.js';
-import { pngOf } from './SavePictures.js';
 import { stepTitle } from './stepWords.js';
 
 /** A4 upright, mm. */
@@ -52,10 +51,10 @@ export async function saveBuildSheet(cane: CaneAnswer, plan: PlainPlan, material
     await room(FACE + 22);
     for (let k = 0; k < PER_ROW && i + k < steps.length; k++) {
       const step = steps[i + k];
-      const picture = await caneWorker().face(cane.id, i + k, FACE_PX, 1, paints);
+      const picture = await caneWorker().png(cane.id, i + k, FACE_PX, paints);
       const x = MARGIN + k * ((WIDTH - 2 * MARGIN) / PER_ROW);
       if (picture) {
-        const image = await paper.document.embedPng(await pngOf(picture));
+        const image = await paper.document.embedPng(picture);
         paper.page.drawImage(image, { x: x * PT, y: (HEIGHT - y - FACE) * PT, width: FACE * PT, height: FACE * PT });
       }
       const stage = plan.stages[i + k];

@@ -14,6 +14,8 @@ const WOBBLE: Readonly<Record<Wobble, number>> = { off: 0, steady: 0.35, honest:
 const allSteps = (steps: readonly Step[], library: Readonly<Record<string, Program>>): readonly Step[] => [...steps, ...Object.values(library).flatMap((p) => p.steps)];
 
 export interface BenchCane {
+  /** as it went to the worker */
+  readonly plain: PlainCane;
   readonly worked: WorkedCane | null;
   readonly materials: ReadonlyMap<string, CaneMaterial>;
   readonly paints: Readonly<Record<string, Paint>>;
@@ -29,5 +31,5 @@ export function useCane(cane: CaneAnswer, steps: readonly Step[], shelf: ShelfAn
   const paints = useMemo(() => Object.fromEntries([...materials].map(([key, m]) => [key, m.paint])), [materials]);
   const judged = useMemo(() => Object.fromEntries([...materials].map(([key, { lab, hides, bakeC, old, crumbly }]) => [key, { lab, hides, bakeC, old, crumbly }])), [materials]);
   const plain = useMemo((): PlainCane => ({ steps, library, wobble: WOBBLE[wobble], seed: 7 }), [steps, library, wobble]);
-  return { worked: useWorkedCane(cane.id, plain), materials, paints, judged };
+  return { plain, worked: useWorkedCane(cane.id, plain), materials, paints, judged };
 }
