@@ -5,7 +5,7 @@ import { apart, chromaHue, deltaE, hexOf, kOverS, labOf, mixPigments, pigmentOf,
 import { neutralGains } from '#core/picture';
 import { colourOf, correct, equalSteps, fewestDiscs, find, flatten, learn, nextChips, normalForm, partsOf, pigmentOfMix, openBrackets, parseNotation, printNotation, toDiscs, untilGone, type Basis, type Book, type Evidence, type Recipe } from '#core/mix';
 import { areasOf, compensate, fadeOf, forecast, fractionsAt, keptFrom, layoutOf, radiusOf, rollUp, tapeOf, unevenness, type CountedBlend, type LayoutKind, marry, stripsOf } from '#core/blend';
-import { areaOf as caneArea, beyond, contextOf, learnedEnds, planBackwards, pressOf, reachOf, scaled, shapeOutline, throughPress, type ShapeKind } from '#core/cane';
+import { areaOf as caneArea, beyond, bundleCells, circle, contextOf, coresFrom, learnedEnds, planBackwards, pressOf, reachOf, scaled, shapeOutline, signedArea, sortScrap, sunflower, throughPress, type ShapeKind } from '#core/cane';
 import { areaOfSheet, conditionPlan, dialLabels, feedPlan, gaugedByCards, gaugedByDisc, wearOf, readInstruction, discVolume, massOfSheet, thicknesses, thicknessOfSheet, translate, type Machine, type Conditioner } from '#core/sheet';
 import { readLength, readMass, readTemperature, seeded, showNumber } from '#core/units';
 
@@ -21,6 +21,7 @@ interface Given {
   readonly chips: readonly { readonly recipe: string; readonly reads: string }[]; readonly reads: string; readonly wanted: string; readonly patch: readonly [number, number, number];
   readonly said: string; readonly layout: LayoutKind; readonly colours: readonly string[]; readonly size: readonly [number, number]; readonly pure: number; readonly at: number; readonly contrast: number; readonly counted: readonly CountedBlend[];
   readonly blend: readonly [number, number, number]; readonly tape: readonly [number, number]; readonly layers: number; readonly from: string; readonly to: string;
+  readonly areas: readonly number[]; readonly labs: readonly (readonly [number, number, number])[]; readonly lumps: readonly (readonly number[])[];
   readonly shapes: readonly [ShapeKind, ShapeKind]; readonly turn: number; readonly log: number; readonly reduceTo: number; readonly slices: number; readonly lost: readonly number[]; readonly across: number; readonly endsLost: number;
   readonly cards: number; readonly cardMm: number; readonly read: readonly (readonly [string, string, number])[]; readonly roomC: number; readonly school: Conditioner; readonly took: readonly number[]; readonly overlap: number; readonly ends: readonly [readonly [number, number, number], readonly [number, number, number]];
   readonly blocks: Rows; readonly firmness: Firmness; readonly months: number; readonly minutes: number; readonly perMm: number;
@@ -150,6 +151,15 @@ const MODELS: Readonly<Record<string, (given: Given) => unknown>> = {
     const plan = planBackwards([{ id: 'a', do: 'log', of: 'clay:a', diameter: log, length: 60 }, { id: 'b', do: 'reduce', to: 'diameter', value: reduceTo }], { slices, thickness, ends, trimming: 'once at the end' }, contextOf());
     return { length: plan.starts[0]?.length, mm3: plan.volumes.get('clay:a'), scrap: plan.offcuts.reduce((sum, o) => sum + (o.volumes.get('clay:a') ?? 0), 0) };
   },
+  bundleCells: ({ areas }) => {
+    const sum = areas.reduce((a, b) => a + b, 0);
+    const cells = bundleCells(circle(2 * Math.sqrt(sum / Math.PI)), areas, sunflower(areas.length).map(([x, y]) => [8 * x, 8 * y] as const));
+    return { shares: cells.map((c) => signedArea(c) / sum) };
+  },
+  sortScrap: ({ labs, lumps, across }) => sortScrap(
+    lumps.map((volumes) => ({ why: 'ends' as const, volumes: new Map(volumes.flatMap((v, i): [string, number][] => (v > 0 ? [[String(i), v]] : []))) })),
+    (key) => { const [l, a, b] = labs[Number(key)] as readonly [number, number, number]; return { lab: { l, a, b }, mica: false }; },
+  ).map(({ group, volume }) => ({ group, mm3: volume, cores: coresFrom(volume, across) })),
   learnedEnds: ({ lost, across }) => learnedEnds(lost.map((lostMm) => ({ lostMm, diameterMm: across }))),
   hidingThickness: ({ colour, strengths }) => strengths.map((s) => hidingThickness(pigmentOf(colour, s))),
   gaugedByDisc: ({ grams, cutter: [cutter], density }) => gaugedByDisc(grams, cutter, density, false),
