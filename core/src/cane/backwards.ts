@@ -66,7 +66,7 @@ interface PartUse { readonly part: Part; readonly count: number; readonly longer
 /** How many of its pieces each cane gives to a step. */
 function usesOf(step: Step, before: CaneState | null, context: CaneContext): { readonly own: number; readonly parts: readonly PartUse[] } {
   const used = (counts: readonly number[], longer = (_: CaneState, __: number): number => 1): PartUse[] =>
-    partsOf(step).map((part, k) => ({ part, count: counts[k] ?? 1, longer: longer(partState(part, context), k) }));
+    partsOf(step).map((part, k) => ({ part, count: counts[k] ?? 1, longer: longer(partState(part, context), k) })).filter((use) => use.count > 0);
   switch (step.do) {
     case 'grid': {
       const [own = 0, ...others] = gridUses(step);
