@@ -2,7 +2,8 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { randomUUID } from 'node:crypto';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { CHANGE_HEADER, type BlockDto, type ClayDto, type LineDto, type MachineDto, type MixDto } from '#contract';
+import { CHANGE_HEADER, type BlendDto, type BlockDto, type ClayDto, type LineDto, type MachineDto, type MixDto } from '#contract';
+import { layoutOf } from '#core/blend';
 import { SIGMA_OF_WAY, dialLabels } from '#core/sheet';
 import { serve, type Running } from '../src/app.js';
 
@@ -55,6 +56,12 @@ export const machine = (name: string, widest = '0', thinnest = '9'): MachineDto 
   const settings = dialLabels(widest, thinnest, '1').map((label) => ({ id: randomUUID(), label }));
   return { id: randomUUID(), version: 0, name, note: '', rollerWidthMm: 145, settings, readings: [{ id: randomUUID(), settingId: settings[3]?.id ?? '', mm: 2, sigmaMm: SIGMA_OF_WAY.calipers, way: 'calipers' }] };
 };
+
+/** A blend cut corner to corner. */
+export const fade = (name: string, ...clays: readonly ClayDto[]): BlendDto => ({
+  id: randomUUID(), version: 0, name, note: '', retired: false,
+  plan: { colours: clays.map((c) => ({ clayId: c.id, revisionId: null })), width: 100, height: 50, layers: 2, settingId: null, kind: 'corner', pure: 0, cuts: layoutOf('corner', clays.length, 100, 50, 0).cuts.map((points) => ({ points: [...points] })), tapeWidth: 30, tapeSettingId: null, plug: 'rolled', inside: 'first', fanDepth: 20 },
+});
 
 /** A line with two clays and a block of each. */
 export async function smallShelf(api: Api): Promise<{ chalk: ClayDto; beet: ClayDto }> {

@@ -1,8 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { PROGRAM_VERSION, type Step } from '#core/cane';
-import { layoutOf } from '#core/blend';
-import type { BlendAnswer, BlendDto, CaneAnswer, CaneCard, CaneDto, ChangesAnswer, DiaryAnswer, MixAnswer, Problem, ShelfAnswer } from '#contract';
-import { Api, mix, smallShelf } from './api.js';
+import type { BlendAnswer, CaneAnswer, CaneCard, CaneDto, ChangesAnswer, DiaryAnswer, MixAnswer, Problem, ShelfAnswer } from '#contract';
+import { Api, fade, mix, smallShelf } from './api.js';
 
 let api: Api;
 beforeEach(async () => { api = await Api.open(); });
@@ -18,10 +17,7 @@ test('a cane is kept with its steps and brings all it rests on; undo takes a cha
   const { chalk, beet } = await smallShelf(api);
   const ring = mix('Ring', ['4', { clay: chalk.id }], ['1', { clay: beet.id }]);
   const made = (await api.ask<MixAnswer>('PUT', `/api/mixes/${ring.id}`, ring)).body;
-  const blend: BlendDto = {
-    id: randomUUID(), version: 0, name: 'Beet fade', note: '', retired: false,
-    plan: { colours: [chalk, beet].map((c) => ({ clayId: c.id, revisionId: null })), width: 100, height: 50, layers: 2, settingId: null, kind: 'corner', pure: 0, cuts: layoutOf('corner', 2, 100, 50, 0).cuts.map((points) => ({ points: [...points] })), tapeWidth: 30, tapeSettingId: null, plug: 'rolled', inside: 'first', fanDepth: 20 },
-  };
+  const blend = fade('Beet fade', chalk, beet);
   await api.ask<BlendAnswer>('PUT', `/api/blends/${blend.id}`, blend);
   const blendRevision = (await api.get<{ id: string; revisionId: string }[]>('/api/blends')).body[0]?.revisionId ?? '';
   const dto = caneOf('Bullseye', { id: 'a', do: 'plug', of: `blend:${blendRevision}`, wound: 'rolled', inside: 'first', width: 20, depth: 20, length: 60 }, { id: 'b', do: 'wrap', of: `mix:${made.revisions[0]?.id ?? ''}`, thickness: 2 });
