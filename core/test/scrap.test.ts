@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { SCRAP_GROUPS, areaOf, circle, contextOf, coresFrom, groupOf, planBackwards, rectangle, sortScrap, type Offcut, type Region, type ScrapMaterial } from '#core/cane';
-import { last, log, steps } from './canes.js';
+import { last, log, refusal, steps } from './canes.js';
 
 const WANTED = { slices: 30, thickness: 2, ends: 1, trimming: 'once at the end' } as const;
 const MATERIALS: Readonly<Record<string, ScrapMaterial>> = {
@@ -45,6 +45,11 @@ test('cores are counted whole, and none is promised that the clay does not give'
     expect((count + 1) * one).toBeGreaterThan(volume * (1 - 1e-6));
   }));
   expect(coresFrom((Math.PI / 6) * 1000 * 4, 10)).toBe(4);
+});
+
+test('a cane that cannot be done is not planned: the step that is wrong says why', () => {
+  const list = steps(log('clay:a', 20, 60), { do: 'across', pieces: 7 }, { do: 'bundle', count: 8, to: { shape: 'round' }, seed: 1 }, { do: 'reduce', to: 'diameter', value: 12 }, { do: 'turn', degrees: 5 });
+  expect(refusal(() => planBackwards(list, WANTED, contextOf()))).toBe('cane/pieces');
 });
 
 describe('what is left over besides the slices', () => {

@@ -92,8 +92,8 @@ function walkBack(results: readonly StepResult[], need: Need, wanted: Wanted, co
   const last = results.findLastIndex((r) => r.step.do === 'reduce');
   let now = need;
   for (let i = results.length - 1; i >= 0; i--) {
-    const { step, state, wrong } = results[i] as StepResult;
-    if (!state) throw wrong ?? complaint('cane/begin');
+    const { step, state } = results[i] as StepResult;
+    if (!state) throw results.find((r) => r.wrong)?.wrong ?? complaint('cane/begin');
     stages.unshift(now);
     const before = results[i - 1]?.state ?? null;
     const { own, parts } = usesOf(step, before, context);

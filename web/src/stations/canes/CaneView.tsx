@@ -51,6 +51,8 @@ export function CaneView({ cane, making, shelf, machines, blends, canes }: CaneV
   const { warnings, feature } = useJudged(worked, judged);
   const url = `/api/canes/${cane.id}`;
   const refusal = useRefusal(url);
+  /** a step says already, in its own words, why it cannot be kept */
+  const said = worked?.steps.some((s) => s.wrong !== null) ?? false;
   const at = Math.min(chosen, steps.length - 1);
   const step = steps[at];
   const figures = worked?.steps[at];
@@ -109,7 +111,7 @@ export function CaneView({ cane, making, shelf, machines, blends, canes }: CaneV
             <Word onClick={() => { void navigate('/canes'); }}>all canes</Word>
           </Flex>
         </Flex>
-        {refusal && !refusal.sentenceFor('name') && <Warning>{refusal.sentenceFor('program') ?? refusal.message}</Warning>}
+        {refusal && !refusal.sentenceFor('name') && !said && <Warning>{refusal.sentenceFor('program') ?? refusal.message}</Warning>}
         <StepRow steps={steps} worked={worked} paints={paints} chosen={at} coarse={false} onChoose={setChosen} onAdd={() => { setChosen(steps.length - 1); setAdding(true); }} />
         {adding && step && <AddStep after={`${at + 1} ${stepTitle(step, units)}`} onAdd={add} onCancel={() => { setAdding(false); }} />}
         {step && (

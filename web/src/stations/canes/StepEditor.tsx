@@ -1,10 +1,11 @@
 import { Box } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
 import { SHAPES, TURNS, partsOf, type Part, type Shape, type SheetLayer, type Step } from '#core/cane';
-import { complaint, readNumber } from '#core/units';
+import { complaint, readLength, readNumber, showLength } from '#core/units';
 import type { CaneInside } from '#contract';
 import { Choice } from '../../parts/Choice.js';
 import { CountValue, LengthValue, Value } from '../../parts/Value.js';
+import { useUnits } from '../../state/view.js';
 import { Caption, Word } from '../../theme/pieces.js';
 import type { CaneMaterial } from './materials.js';
 import { Of, type CaneChoice, type EditorProps } from './Of.js';
@@ -12,8 +13,9 @@ import { withPart } from './parts.js';
 import { SHAPE_WORDS, TURN_WORDS } from './stepWords.js';
 import { TemplateEditor } from './TemplateEditor.js';
 
-/** A number with its sign, degrees or not. */
-const readSigned = (text: string): number => readNumber(text.replace(/[°\s]/g, '').replace(/^[-−]/, '')).valueOf() * (/^\s*[-−]/.test(text) ? -1 : 1);
+/** Reads what may stand before or behind a middle: with a sign, or without. */
+const signed = (read: (text: string) => number) => (text: string): number => read(text.replace(/^\s*[-−]/, '')) * (/^\s*[-−]/.test(text) ? -1 : 1);
+const readDegrees = signed((text) => readNumber(text.replace(/[°\s]/g, '')).valueOf());
 const count = (low: number, high: number, what: string) => (text: string): number => {
   const n = readNumber(text).valueOf();
   if (!Number.isInteger(n) || n < low || n > high) throw complaint('cane/count', { what, low, high });
@@ -22,10 +24,12 @@ const count = (low: number, high: number, what: string) => (text: string): numbe
 
 /** The values of a step, each to be changed where it stands. */
 export function StepEditor({ step, materials, blends, canes, insides, shelf, name, onChange, onOpen }: EditorProps<Step>): ReactElement {
+  const units = useUnits();
   const set = (part: object): void => { onChange({ ...step, ...part } as Step); };
   const length = (label: string, field: string, value: number): ReactElement => <LengthValue label={label} value={value} onChange={(mm) => { set({ [field]: mm }); }} />;
   const whole = (label: string, field: string, value: number, low: number, high: number): ReactElement => <Value label={label} text={String(value)} read={count(low, high, label)} onChange={(n) => { set({ [field]: n }); }} />;
-  const degrees = (label: string, field: string, value: number): ReactElement => <><Value label={label} text={String(Math.round(value * 10) / 10)} read={readSigned} onChange={(n) => { set({ [field]: n }); }} />°</>;
+  const degrees = (label: string, field: string, value: number): ReactElement => <><Value label={label} text={String(Math.round(value * 10) / 10)} read={readDegrees} onChange={(n) => { set({ [field]: n }); }} />°</>;
+  const offset = (label: string, field: string, value: number): ReactElement => <Value label={label} text={`${value < 0 ? '−' : ''}${showLength(Math.abs(value), units)}`} read={signed((text) => readLength(text, units))} onChange={(mm) => { set({ [field]: mm }); }} />;
   const material = (of: string): ReactElement => <Of of={of} materials={materials} label="What it is made of" onPick={(key) => { set({ of: key }); }} />;
   const parts = partsOf(step);
   const part = (at: number, label: string): ReactElement => <PartWords part={parts[at]} label={label} canes={canes} insides={insides} onPick={(next) => { onChange(withPart(step, at, next)); }} onOpen={() => { onOpen(at); }} />;
@@ -59,7 +63,7 @@ export function StepEditor({ step, materials, blends, canes, insides, shelf, nam
       <>of {whole('The number of rods', 'count', step.count, 1, 300)} of these{(step.others ?? []).map((o, i) => <span key={i}> and <CountValue label={`How many of part ${i + 1}`} value={o.count} onChange={(n) => { if (Number.isInteger(n) && n >= 0 && n <= 300) set({ others: (step.others ?? []).map((x, k) => (k === i ? { ...x, count: n } : x)) }); }} /> {part(i, `Part ${i + 1} of the bundle`)}</span>)}, squeezed to <Choice label="Shape of the bundle" value={step.to.shape} options={SHAPES.filter((s) => s !== 'drawn' && s !== 'petal' && s !== 'teardrop').map((value) => ({ value, text: SHAPE_WORDS[value] }))} onChange={(shape) => { set({ to: { shape } }); }} />, order {whole('Order of the rods', 'seed', step.seed, 0, 1_000_000)}</>
     );
     case 'stack': return <>{part(0, 'What is stacked')} <Choice label="Where it is stacked" value={step.side} options={[{ value: 'right', text: 'at the right' }, { value: 'top', text: 'on top' }]} onChange={(side) => { set({ side }); }} /></>;
-    case 'insert': return <>{part(0, 'What is set in')}, {length('Diameter of the hole', 'diameter', step.diameter)} across, <Value label="To the right of the middle" text={String(step.x)} read={readSigned} onChange={(x) => { set({ x }); }} /> mm right and <Value label="Above the middle" text={String(step.y)} read={readSigned} onChange={(y) => { set({ y }); }} /> mm up, turned {degrees('Turn of what is set in', 'degrees', step.degrees)}</>;
+    case 'insert': return <>{part(0, 'What is set in')}, {length('Diameter of the hole', 'diameter', step.diameter)} across, {offset('To the right of the middle', 'x', step.x)} right and {offset('Above the middle', 'y', step.y)} up, turned {degrees('Turn of what is set in', 'degrees', step.degrees)}</>;
     case 'reduce': return <>to <LengthValue label="Reduce to" value={step.value} onChange={(value) => { set({ value }); }} /> <Choice label="Reduce by" value={step.to} options={[{ value: 'diameter', text: 'across' }, { value: 'length', text: 'long' }]} onChange={(to) => { set({ to }); }} /></>;
     case 'trim': return <>{length('Cut off each end', 'each', step.each)} off each end</>;
     case 'slice': return <>{length('Thickness of a slice', 'thickness', step.thickness)} thick</>;

@@ -48,4 +48,4 @@ const layersOf = (layers: Extract<Step, { do: 'loaf' }>['layers'], handle: (labe
   layers.slice(0, MOST_LAYERS).map(({ thickness }, i) => handle(`sheet ${i + 1}`, THIN, thickness, (next) => ({ layers: layers.map((l, k) => (k === i ? { ...l, thickness: next } : l)) })));
 
 export const handleText = ({ unit, low, high }: Handle, value: number, units: UnitSystem): string =>
-  unit === 'mm' ? showLength(value, units, high - low < 10) : unit === '°' ? `${Math.round(value)}°` : `${Math.round(value * 100) / 100} ×`;
+  unit === 'mm' ? `${value < 0 ? '−' : ''}${showLength(Math.abs(value), units, high - low < 10)}` : unit === '°' ? `${Math.round(value)}°` : `${Math.round(value * 100) / 100} ×`;
