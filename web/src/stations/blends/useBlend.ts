@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import type { BlendAnswer, BlendPlanDto, MachineDto, ShelfAnswer } from '#contract';
-import { usePigments } from '../../state/pigments.js';
+import { usePigments } from '../../wire/pigments.js';
 import { coloursIn, compensatedIn, workedBlend, type WorkedBlend } from './workedBlend.js';
 
 /** A blend worked out; while a cut is dragged, with the cuts as they are under the hand. A sentence where it cannot be. */

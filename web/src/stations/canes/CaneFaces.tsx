@@ -3,7 +3,7 @@ import { useMemo, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import { usedIn, type StartColours, type StartingPoint, type Step } from '#core/cane';
 import type { BlendCard, CaneAnswer, CaneCard, RevisionAnswer, ShelfAnswer } from '#contract';
-import { usePigments } from '../../state/pigments.js';
+import { usePigments } from '../../wire/pigments.js';
 import { Caption } from '../../theme/pieces.js';
 import { useWorkedCane } from '../../workers/cane.js';
 import { useCaneOf } from '../../wire/queries.js';

@@ -10,7 +10,7 @@ import { MaterialPicker } from '../../parts/MaterialPicker.js';
 import { MassValue, Value } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
 import { useBook } from '../../state/book.js';
-import { usePigments } from '../../state/pigments.js';
+import { usePigments } from '../../wire/pigments.js';
 import { useUnits } from '../../state/view.js';
 import { Action, Caption, Second } from '../../theme/pieces.js';
 import { ask } from '../../wire/ask.js';

@@ -10,7 +10,7 @@ import { MaterialPicker, type Picked } from '../../parts/MaterialPicker.js';
 import { Value } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
 import { bookOf } from '../../state/book.js';
-import { usePigments } from '../../state/pigments.js';
+import { usePigments } from '../../wire/pigments.js';
 import { Caption, Second, Word } from '../../theme/pieces.js';
 import { ask } from '../../wire/ask.js';
 import { useMakeMix } from './useMakeMix.js';

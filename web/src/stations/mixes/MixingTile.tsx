@@ -14,7 +14,7 @@ import { Caption, Key, Note, Second, Word } from '../../theme/pieces.js';
 import { useLearning } from '../../wire/queries.js';
 import { change, put, useRefusal } from '../../wire/save.js';
 import { recipeOf, useBook } from '../../state/book.js';
-import { usePigments } from '../../state/pigments.js';
+import { usePigments } from '../../wire/pigments.js';
 import { Chips, LastChip, type Predicted } from './Chips.js';
 import { HowMuch } from './HowMuch.js';
 import { Ladder } from './Ladder.js';

@@ -12,7 +12,7 @@ import { useUnits, useView } from '../../state/view.js';
 import { Key, Plus, Second } from '../../theme/pieces.js';
 import { ask } from '../../wire/ask.js';
 import { ingredientOf } from '../../state/book.js';
-import { usePigments } from '../../state/pigments.js';
+import { usePigments } from '../../wire/pigments.js';
 
 const BASES = [{ value: 'volume', text: 'by volume (discs)' }, { value: 'mass', text: 'by mass (scale)' }] as const;
 const [ONE, HALF, QUARTER] = [new Fraction(1), new Fraction(1, 2), new Fraction(1, 4)];

@@ -6,7 +6,7 @@ import type { RevisionAnswer, ShelfAnswer } from '#contract';
 import { Chip } from '../../parts/Chip.js';
 import { MaterialPicker, type Picked } from '../../parts/MaterialPicker.js';
 import { Warning } from '../../parts/Warning.js';
-import { usePigments } from '../../state/pigments.js';
+import { usePigments } from '../../wire/pigments.js';
 import { Action, Caption, Second, Word } from '../../theme/pieces.js';
 import { ask } from '../../wire/ask.js';
 import { useTriangle } from '../../workers/useFind.js';

@@ -1,6 +1,6 @@
 import type { PigmentSource } from '#core/colour';
 import { pigmentsWith, type Learned } from '#core/mix';
-import { useLearning } from '../wire/queries.js';
+import { useLearning } from './queries.js';
 
 const stated = pigmentsWith(null);
 const sources = new WeakMap<Learned, PigmentSource>();
