@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import {
-  areaOf, beyond, circle, contextOf, edgesOf, frameOf, judge, learnedEnds, measured, mirrored, offset, outlineOf, paintFace, planBackwards, pressOf, reachOf, rectangle, reductionStages, runSteps,
-  scaled, shapeOutline, smoothEdges, smoothRows, throughPress, turned, type CaneState, type JudgedMaterial, type Outline, type Point, type ShapeKind, type Step,
+  areaOf, beyond, circle, contextOf, edgesOf, frameOf, learnedEnds, measured, mirrored, offset, outlineOf, paintFace, planBackwards, pressOf, reachOf, rectangle, reductionStages, runSteps,
+  scaled, shapeOutline, smoothEdges, smoothRows, throughPress, turned, type CaneState, type Outline, type Point, type ShapeKind, type Step,
 } from '#core/cane';
 import { last, log, refusal, steps, within, type Loose } from './canes.js';
 
@@ -224,22 +224,3 @@ test('a reduction in stages ends where it is to, keeps the volume, and no stage 
     });
   }));
 });
-
-describe('judgement', () => {
-  const clay = (more: Partial<JudgedMaterial> = {}): JudgedMaterial => ({ lab: { l: 50, a: 0, b: 0 }, hides: 0.3, bakeC: 130, old: false, crumbly: false, ...more });
-  const said = (list: readonly Step[], materials: readonly JudgedMaterial[]): string[] => judge(runSteps(list, contextOf()), materials, () => []).map((w) => w.kind);
-
-  test('thin lines, walls that show through, colours that run together, clay that is old', () => {
-    const ringed = steps(log('clay:a', 30), { do: 'wrap', of: 'clay:b', thickness: 0.6 }, { do: 'reduce', to: 'diameter', value: 6 });
-    expect(said(ringed, [clay({ lab: { l: 90, a: 0, b: 0 } }), clay()])).toEqual(['feature', 'thin wall']);
-    const fine = steps({ do: 'loaf', layers: [{ of: 'clay:a', thickness: 0.05 }, { of: 'clay:b', thickness: 0.05 }], times: 60, width: 6, length: 40 });
-    expect(said(fine, [clay({ lab: { l: 70, a: 0, b: 0 }, hides: 0.01 }), clay({ hides: 0.01 })])).toContain('together');
-    expect(said(steps(log('clay:a', 30), { do: 'wrap', of: 'clay:b', thickness: 3 }), [clay({ lab: { l: 52, a: 0, b: 0 } }), clay()])).toEqual(['together']);
-    expect(said(steps(log('clay:a', 30)), [clay({ old: true })])).toEqual(['old']);
-    expect(said(steps(log('clay:a', 130)), [clay({ crumbly: true })])).toEqual(['too thick', 'crumbly']);
-    expect(said(steps(log('clay:a', 2)), [clay()])).toEqual(['too thin']);
-    expect(said(steps(log('clay:a', 30), { do: 'wrap', of: 'clay:b', thickness: 5 }), [clay({ lab: { l: 90, a: 0, b: 0 }, bakeC: 110 }), clay()])).toEqual(['bakes']);
-    expect(said(steps(log(), { do: 'across', pieces: 7 }, { do: 'bundle', count: 7, to: { shape: 'round' }, seed: 1 }), [clay()])).toEqual(['air']);
-  });
-});
-

@@ -1,10 +1,10 @@
 import { complaint, type Mm, type Mm2 } from '#core/units';
-import { gridUses } from './joining.js';
-import { areaOf, diameterOf, extentOf, signedArea } from './outline.js';
+import { areaOf, diameterOf } from './outline.js';
 import type { MaterialKey, Part, Step } from './program.js';
-import { partsOf, partState, runSteps, type StepResult } from './run.js';
+import { runSteps, type StepResult } from './run.js';
 import { numberOf, sumOf, type CaneContext, type CaneState } from './state.js';
 import { seenAreas } from './template.js';
+import { usesOf } from './uses.js';
 
 /** Diameters that are lost at each end of a reduced cane: an assumption until somebody has measured. */
 export const ASSUMED_ENDS = 1;
@@ -60,32 +60,6 @@ const into = (sums: Map<number, number>, amounts: ReadonlyMap<number, number>, t
   for (const [index, area] of amounts) sums.set(index, (sums.get(index) ?? 0) + area * times);
 };
 
-/** How many pieces of another cane a step takes, each so many times as long as the cane it goes into: it is reduced to fit. */
-interface PartUse { readonly part: Part; readonly count: number; readonly longer: number }
-
-/** How many of its pieces each cane gives to a step. */
-function usesOf(step: Step, before: CaneState | null, context: CaneContext): { readonly own: number; readonly parts: readonly PartUse[] } {
-  const used = (counts: readonly number[], longer = (_: CaneState, __: number): number => 1): PartUse[] =>
-    partsOf(step).map((part, k) => ({ part, count: counts[k] ?? 1, longer: longer(partState(part, context), k) })).filter((use) => use.count > 0);
-  switch (step.do) {
-    case 'grid': {
-      const [own = 0, ...others] = gridUses(step);
-      return { own, parts: used(others) };
-    }
-    case 'pie': return { own: step.count, parts: [] };
-    case 'pair': return { own: 2, parts: [] };
-    case 'ring': return { own: step.count, parts: used([1]) };
-    case 'bundle': return { own: step.count, parts: used((step.others ?? []).map((o) => o.count)) };
-    case 'insert': return { own: 1, parts: used([1], (p) => (step.diameter / diameterOf(p.outline)) ** 2) };
-    case 'stack': return { own: 1, parts: used([1], (p) => { const [a, b] = [before, p].map((s) => s && extentOf(s.outline)); return step.side === 'right' ? (a?.height ?? 1) / (b?.height ?? 1) : (a?.width ?? 1) / (b?.width ?? 1); }) };
-    case 'template': {
-      const areas = step.regions.filter((r) => 'cane' in r.fill).map((r) => Math.abs(signedArea(r.points)));
-      return { own: 1, parts: used([], (p, k) => (areas[k] ?? 0) / areaOf(p.outline)) };
-    }
-    default: return { own: 1, parts: used([]) };
-  }
-}
-
 /** From what is needed after the last of some steps to what is needed after each of them. */
 function walkBack(results: readonly StepResult[], need: Need, wanted: Wanted, context: CaneContext, path: readonly string[], out: Gathered): Need[] {
   const stages: Need[] = [];
@@ -101,7 +75,7 @@ function walkBack(results: readonly StepResult[], need: Need, wanted: Wanted, co
     const off = (why: Offcut['why'], amounts: ReadonlyMap<number, Mm2>, times: number): void => {
       if (times > 0) out.offcuts.push({ why, volumes: new Map([...amounts].map(([index, area]) => [index, area * times])) });
     };
-    const given = parts.map(({ part, count, longer }) => [partState(part, context).amounts, count * longer] as const);
+    const given = parts.map((use) => [use.state.amounts, use.count * use.longer] as const);
     if (!before) {
       if (step.do === 'cane') break;
       out.starts.push({ step, path, count: now.count, length: now.length, amounts: state.amounts });

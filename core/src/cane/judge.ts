@@ -2,9 +2,9 @@ import { apart, seenDifference, TOLD_APART, type Lab } from '#core/colour';
 import type { Mm } from '#core/units';
 import { mapOf } from './face.js';
 import { diameterOf } from './outline.js';
-import type { Step } from './program.js';
 import type { StepResult } from './run.js';
-import type { CaneState } from './state.js';
+import type { CaneContext, CaneState } from './state.js';
+import { usesOf } from './uses.js';
 
 /** A cane larger than this across is too hard to reduce by hand (trade knowledge). */
 export const TOO_THICK: Mm = 110;
@@ -98,7 +98,7 @@ export function neighboursIn(state: Pick<CaneState, 'outline' | 'sample'>): read
 /** Gaps between round rods before they are squeezed, as a share of the bundle: of rods of one size, those of the closest packing. */
 const AIR = 1 - Math.PI / Math.sqrt(12);
 
-function ofSteps(results: readonly StepResult[], partLengths: (step: Step) => readonly Mm[]): Warning[] {
+function ofSteps(results: readonly StepResult[], context: CaneContext): Warning[] {
   const found: Warning[] = [];
   let thickest: Warning | null = null;
   results.forEach(({ step, state }, i) => {
@@ -107,7 +107,8 @@ function ofSteps(results: readonly StepResult[], partLengths: (step: Step) => re
     const across = diameterOf(state.outline);
     if (across > TOO_THICK && !(thickest && 'mm' in thickest && thickest.mm >= across)) thickest = { kind: 'too thick', step: i + 1, mm: across };
     if (step.do === 'bundle' || step.do === 'ring') found.push({ kind: 'air', step: i + 1, share: AIR });
-    const other = before ? partLengths(step).find((length) => Math.abs(length / before.length - 1) > 0.03) : undefined;
+    // what is set in is reduced to its hole first, and longer then
+    const other = before ? usesOf(step, before, context).parts.map((use) => use.state.length / use.longer).find((length) => Math.abs(length / before.length - 1) > 0.03) : undefined;
     if (before && other !== undefined) found.push({ kind: 'lengths', step: i + 1, one: before.length, other });
   });
   return thickest ? [thickest, ...found] : found;
@@ -115,9 +116,9 @@ function ofSteps(results: readonly StepResult[], partLengths: (step: Step) => re
 
 /**
  * What will go wrong with a cane at its final size, worst first.
- * @param materials by their numbers @param partLengths lengths of the other canes that a step takes in
+ * @param materials by their numbers @param context that the steps were worked out with
  */
-export function judge(results: readonly StepResult[], materials: readonly (JudgedMaterial | undefined)[], partLengths: (step: Step) => readonly Mm[]): Warning[] {
+export function judge(results: readonly StepResult[], materials: readonly (JudgedMaterial | undefined)[], context: CaneContext): Warning[] {
   const final = results.findLast((r) => r.state)?.state;
   if (!final) return [];
   const found: Warning[] = [];
@@ -136,7 +137,7 @@ export function judge(results: readonly StepResult[], materials: readonly (Judge
     const material = materials[index];
     if (material && mm < THIN_WALL && mm < material.hides) found.push({ kind: 'thin wall', material: index, mm, hides: material.hides });
   }
-  found.push(...ofSteps(results, partLengths));
+  found.push(...ofSteps(results, context));
   if (diameterOf(final.outline) < TOO_THIN) found.push({ kind: 'too thin', mm: diameterOf(final.outline) });
   const used = [...final.amounts.keys()];
   for (const index of used) {

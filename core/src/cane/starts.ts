@@ -68,7 +68,7 @@ export const STARTING_POINTS: readonly StartingPoint[] = [
     steps: (c) => ids([
       plug(c.fade, 20, 80), wrap(c.light, 1.2),
       press('square'), { do: 'stack', side: 'right', part: part('the stripes', [{ do: 'loaf', layers: [{ of: c.light, thickness: 1.985 }, { of: c.strong, thickness: 1.985 }], times: 5, width: 12, length: 80 }]) },
-      { do: 'stack', side: 'right', part: part('the dark half', [block(c.dark, 10, 19.85, 80)]) }, { do: 'insert', x: 6, y: 3, diameter: 7, degrees: 0, part: part('the eye', [log(c.light, 6, 80), wrap(c.strong, 1.4)]) },
+      { do: 'stack', side: 'right', part: part('the dark half', [block(c.dark, 10, 19.85, 80)]) }, { do: 'insert', x: 6, y: 3, diameter: 7, degrees: 0, part: part('the eye', [log(c.light, 6, 50.6), wrap(c.strong, 1.4)]) },
       press('triangle', 20), across(8), { do: 'pie', count: 8, mirrored: true, corner: 0 }, reduce(26),
     ]),
   },

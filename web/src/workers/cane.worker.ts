@@ -1,6 +1,6 @@
 import { expose, transfer } from 'comlink';
 import {
-  areaOf, contextOf, diameterOf, extentOf, featuresOf, frameOf, judge, paintFace, partsOf, partState, planBackwards, runSteps, smoothRows, tracedFace,
+  areaOf, contextOf, diameterOf, extentOf, featuresOf, frameOf, judge, paintFace, planBackwards, runSteps, smoothRows, tracedFace,
   type CaneContext, type JudgedMaterial, type Offcut, type Paint, type Program, type Step, type StepResult, type TracedArea, type Wanted, type Warning,
 } from '#core/cane';
 import { orSentence } from '#core/units';
@@ -152,11 +152,10 @@ const worker = {
     if (!cane || !state) return { warnings: [], feature: null };
     const { context } = cane;
     const name = (index: number): string => context.materials[index] ?? '';
-    const lengths = (step: Step): number[] => partsOf(step).map((part) => partState(part, context).length);
     const { least, material } = featuresOf(state);
     return {
       feature: Number.isFinite(least) ? { mm: least, material: name(material) } : null,
-      warnings: judge(cane.results, context.materials.map((key) => materials[key]), lengths).map((w): PlainWarning => ('material' in w ? { ...w, material: name(w.material) } : w.kind === 'together' ? { ...w, one: name(w.one), other: name(w.other) } : w)),
+      warnings: judge(cane.results, context.materials.map((key) => materials[key]), context).map((w): PlainWarning => ('material' in w ? { ...w, material: name(w.material) } : w.kind === 'together' ? { ...w, one: name(w.one), other: name(w.other) } : w)),
     };
   },
 };
