@@ -165,6 +165,8 @@ test('an SVG template, filled with mixes and a speckle cane, and its clay list',
   await expect(strip).toContainText('Soot');
   await expect(strip).toContainText('Leek');
   await expect(strip).toContainText('(Garden speckle)');
+  // grams of each clay, and of each mix and blend that is made of them first
+  await expect(strip.getByRole('list', { name: 'Mixes and blends to make first' })).toContainText(/Outer leek[\d.]+ g/);
   const pdf = page.waitForEvent('download');
   await page.getByRole('button', { name: 'the template on paper, at true size' }).click();
   expect((await pdf).suggestedFilename()).toBe('Template, template.pdf');

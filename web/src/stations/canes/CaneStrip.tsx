@@ -28,7 +28,8 @@ export function CaneStrip({ cane, worked, materials, shelf, machines, onChange }
   const own = machines.machines.find((m) => m.id === machines.setup.machineId);
   if (plan === null || plan === '') return <Strip />;
   if (typeof plan === 'string') return <Strip><Warning>{plan}</Warning></Strip>;
-  const { perClay, total } = gramsOf(plan.volumes, materials);
+  const { perClay, perMaterial, total } = gramsOf(plan.volumes, materials);
+  const mixed = perMaterial.filter(({ material }) => !material.key.startsWith('clay:'));
   const names = (key: string): string => materials.get(key)?.name ?? '…';
   const left = (clayId: string): number => shelf.blocks.reduce((sum, b) => (b.clayId === clayId ? sum + b.leftGrams : sum), 0);
   const shortest = Math.min(Infinity, ...plan.starts.filter((s) => s.path.length === 0).map((s) => s.length));
@@ -56,6 +57,14 @@ export function CaneStrip({ cane, worked, materials, shelf, machines, onChange }
           })}
         </Box>
         <Box fontSize="small"><b>{showMass(total, units)}</b> in all</Box>
+        {mixed.length > 0 && (
+          <Box fontSize="small" marginTop={3}>
+            Of that, to make first
+            <Box as="ul" aria-label="Mixes and blends to make first" lineHeight={1.5}>
+              {mixed.map(({ material, grams }) => <Box as="li" key={material.key} display="flex" justifyContent="space-between"><span>{material.name}</span><b>{showMass(grams, units)}</b></Box>)}
+            </Box>
+          </Box>
+        )}
       </div>
       <Rule />
       <div>

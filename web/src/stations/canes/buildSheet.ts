@@ -36,6 +36,8 @@ export async function saveBuildSheet(cane: CaneAnswer, plan: PlainPlan, material
   await line(cane.name, 18, true);
   y += 2;
   await line(`${cane.slices} slices of ${showLength(cane.sliceMm, units)}, ${showMass(gramsOf(plan.volumes, materials).total, units)} of clay.`);
+  const mixed = gramsOf(plan.volumes, materials).perMaterial.filter(({ material }) => !material.key.startsWith('clay:'));
+  if (mixed.length > 0) await line(`To make first: ${mixed.map(({ material, grams }) => `${material.name} ${showMass(grams, units)}`).join(', ')}.`);
   y += 3;
   await line('Start with', 13, true);
   for (const start of plan.starts) await line(`☐ ${startWords(start, names, own, units)}${start.path.length > 0 ? ` (${start.path.join(', ')})` : ''}`.replace('☐', '–'));
