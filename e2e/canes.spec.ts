@@ -147,7 +147,7 @@ test('an SVG template, filled with mixes and a speckle cane, and its clay list',
   await regions.nth(1).getByRole('button', { name: /^Clay or mix of pod/ }).click();
   await page.getByRole('combobox', { name: 'Clay or mix of pod' }).fill('Outer leek');
   await page.keyboard.press('Enter');
-  await expect(regions.nth(1)).toContainText('Outer leek');
+  await expect(regions.nth(1).getByRole('button', { name: 'Clay or mix of pod: Outer leek' })).toBeVisible();
   await page.getByLabel('What fills pea left').selectOption('cane');
   await page.getByLabel('Cane in pea left').selectOption({ label: 'Garden speckle' });
   await expect(regions.nth(2)).toContainText('mm²');
@@ -187,6 +187,13 @@ test('an SVG template, filled with mixes and a speckle cane, and its clay list',
   await page.getByRole('button', { name: 'Twin' }).click();
   await expect(page.getByLabel('Name of the cane')).toHaveValue('Template, twin');
   await expect(page.getByRole('img', { name: 'The face after step 2' })).toBeVisible();
+  // another template that belongs with the first is brought to its height
+  await page.getByRole('button', { name: 'all canes' }).click();
+  await page.getByRole('button', { name: 'a template after a drawing' }).click();
+  await page.getByLabel('The template it belongs with').selectOption({ label: 'Template' });
+  await expect(main).toContainText('that is 36 mm high, this 32 mm');
+  await page.getByRole('button', { name: 'make this as high' }).click();
+  await expect(main).toContainText('both are 36 mm high, they fit');
 });
 
 test('a value is dragged while the face is looked at: it follows, is kept once, and one undo brings it back', async ({ page, sledge }) => {

@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { useDeferredValue, useEffect, useId, useState, type ReactElement } from 'react';
+import { useDeferredValue, useEffect, useId, useRef, useState, type ReactElement } from 'react';
 import { isMix, useTile } from '../state/tile.js';
 import { Caption, Field } from '../theme/pieces.js';
 import { useMixCards, useShelf } from '../wire/queries.js';
@@ -44,6 +44,8 @@ export function MaterialPicker({ label, onPick, onCancel, without }: PickerProps
   const { choices, settled } = useChoices(searched, without);
   // Enter may come before the list has followed the typing: then it waits for it
   const [entered, setEntered] = useState(false);
+  // what was entered is still picked when one has gone on already
+  const left = useRef(false);
   const list = useId();
   const current = choices[Math.min(at, choices.length - 1)];
   const ready = settled && searched === text;
@@ -51,11 +53,16 @@ export function MaterialPicker({ label, onPick, onCancel, without }: PickerProps
     if (!entered || !ready) return;
     setEntered(false);
     if (current) onPick(current);
-  }, [entered, ready, current, onPick]);
+    else if (left.current) onCancel();
+  }, [entered, ready, current, onPick, onCancel]);
   const move = (by: number): void => { setAt(Math.max(0, Math.min(choices.length - 1, at + by))); };
   return (
     <Box background="tile" border="rule" padding={3} width="300px" maxWidth="100%"
-      onBlur={(e) => { if (!e.currentTarget.contains(e.relatedTarget)) onCancel(); }}>
+      onFocus={() => { left.current = false; }}
+      onBlur={(e) => {
+        left.current = !e.currentTarget.contains(e.relatedTarget);
+        if (left.current && !entered) onCancel();
+      }}>
       <Field
         autoFocus role="combobox" aria-label={label} aria-expanded aria-controls={list} aria-activedescendant={current && `${list}-${current.key}`}
         placeholder="name of a clay or a mix" value={text}

@@ -152,9 +152,10 @@ const worker = {
     if (!cane || !state) return { warnings: [], feature: null };
     const { context } = cane;
     const name = (index: number): string => context.materials[index] ?? '';
-    const { least, material } = featuresOf(state);
+    const { least, material, byMaterial } = featuresOf(state);
     return {
-      feature: Number.isFinite(least) ? { mm: least, material: name(material) } : null,
+      // of one clay alone nothing is narrow
+      feature: Number.isFinite(least) && byMaterial.size > 1 ? { mm: least, material: name(material) } : null,
       warnings: judge(cane.results, context.materials.map((key) => materials[key]), context).map((w): PlainWarning => ('material' in w ? { ...w, material: name(w.material) } : w.kind === 'together' ? { ...w, one: name(w.one), other: name(w.other) } : w)),
     };
   },

@@ -71,7 +71,7 @@ export function StepBench({ cane, bench, steps, at, wobble, trueSize, blur, feat
             <Box fontSize="small" marginTop={2}>{figures.round ? `${showLength(figures.diameter, units)} across` : `${showLength(figures.width, units)} × ${showLength(figures.height, units)}`}, {showLength(Math.round(figures.length), units)} long{figures.count > 1 ? `, ${figures.count} of them` : ''} · {trueSize ? 'true size' : `${(shown / pxPerMm / side).toFixed(side > 30 ? 1 : 0)} : 1`}</Box>
             {feature && <Second>narrowest: {showLength(feature.mm, units, true)} of {materials.get(feature.material)?.name ?? ''}</Second>}
           </>
-        ) : <Box width={`${LARGE}px`}><Warning>{worked?.steps.find((s) => s.wrong !== null)?.wrong ?? 'A step before this one cannot be done.'}</Warning></Box>}
+        ) : <Box width={`${LARGE}px`}>{worked && <Warning>{worked.steps.find((s) => s.wrong !== null)?.wrong ?? 'A step before this one cannot be done.'}</Warning>}</Box>}
       </Box>
       <Flex direction="column" gap={4} minWidth={0}>
         {step && (

@@ -32,7 +32,7 @@ export function stepTitle(step: Step, units: UnitSystem): string {
     case 'plug': return step.wound === 'fan' ? 'Fan plug' : 'Plug';
     case 'roll': return 'Jelly roll';
     case 'loaf': return `Loaf, ${step.layers.length * step.times} stripes`;
-    case 'template': return `Template, ${step.regions.length} regions`;
+    case 'template': return `Template, ${step.regions.length} region${step.regions.length === 1 ? '' : 's'}`;
     case 'cane': return step.part.name ?? 'A cane';
     case 'wrap': return `Wrap ${mm(step.thickness)}`;
     case 'press': return `Press to ${SHAPE_WORDS[step.to.shape]}`;
