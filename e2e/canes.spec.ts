@@ -164,7 +164,7 @@ test('an SVG template, filled with mixes and a speckle cane, and its clay list',
   const strip = page.getByRole('region', { name: 'Clay and what to begin with' });
   await expect(strip).toContainText('Soot');
   await expect(strip).toContainText('Leek');
-  await expect(strip).toContainText('(Garden speckle)');
+  await expect(strip).toContainText('(Garden speckle, cut in 2)');
   // grams of each clay, and of each mix and blend that is made of them first
   await expect(strip.getByRole('list', { name: 'Mixes and blends to make first' })).toContainText(/Outer leek[\d.]+ g/);
   const pdf = page.waitForEvent('download');

@@ -78,6 +78,7 @@ describe('what is left over besides the slices', () => {
     const list = steps({ do: 'template', length: 50, regions: [box('ground', 0, 0, 40, { of: 'clay:g' }), box('leaf', 8, 8, 16, { cane: { name: 'veins', steps: steps(log('clay:v', 32, 40)) }, degrees: 0 }), box('dew', 8, 8, 8, { of: 'clay:d' })] });
     const plan = planBackwards(list, WANTED, contextOf());
     const veins = plan.starts.find((s) => s.path.includes('veins'));
+    expect([veins?.path, veins?.count]).toEqual([['veins'], 1]);
     expect(veins?.length).toBeCloseTo((60 * 16 * 16) / areaOf(circle(32)), 6);
     expect(plan.volumes.get('clay:v')).toBeCloseTo(60 * 256, 4);
     expect((plan.volumes.get('clay:g') ?? 0) / (60 * (1600 - 256))).toBeCloseTo(1, 2);
@@ -85,5 +86,21 @@ describe('what is left over besides the slices', () => {
     expect((plan.offcuts[0]?.volumes.get('clay:v') ?? 0) / (60 * 64)).toBeCloseTo(1, 1);
     const inSlices = 60 * 1600;
     expect([...plan.volumes.values()].reduce((a, b) => a + b, 0) / (inSlices + [...plan.offcuts[0]?.volumes.values() ?? []].reduce((a, b) => a + b, 0))).toBeCloseTo(1, 6);
+  });
+
+  test('a cane that is taken several times is made once and cut, and loses its ends once', () => {
+    const eye = { name: 'eye', steps: steps(log('clay:e', 20, 40), { do: 'reduce', to: 'diameter', value: 10 }) };
+    const box = (id: string, x: number): Region => ({ id, name: id, points: rectangle(8, 8).points.map(([px, py]) => [px + x, py]), fill: { cane: eye, degrees: 0 } });
+    const ground: Region = { id: 'ground', name: 'ground', points: rectangle(40, 12).points, fill: { of: 'clay:g' } };
+    const planned = (...at: readonly number[]): ReturnType<typeof planBackwards> => planBackwards(steps({ do: 'template', length: 50, regions: [ground, ...at.map((x, i) => box(`e${i}`, x))] }), WANTED, contextOf());
+    const [one, three] = [planned(0), planned(-12, 0, 12)];
+    const start = ({ starts }: typeof one): typeof one['starts'][number] | undefined => starts.find((s) => s.path.length > 0);
+    expect([start(one)?.path, start(three)?.path, start(three)?.count]).toEqual([['eye'], ['eye, cut in 3'], 1]);
+    // a quarter of its length before it is reduced; 10 mm lost at each end, whether it is used once or three times
+    const seen = (64 / areaOf(circle(10))) * 60;
+    expect(start(one)?.length).toBeCloseTo((seen + 20) / 4, 6);
+    expect(start(three)?.length).toBeCloseTo((3 * seen + 20) / 4, 6);
+    const rods = planBackwards(steps(log('clay:a', 8, 90), { do: 'across', pieces: 4 }, { do: 'bundle', count: 4, others: [{ part: { name: 'seeds', steps: steps(log('clay:s', 5, 20)) }, count: 3 }], to: { shape: 'round' }, seed: 1 }), WANTED, contextOf());
+    expect(rods.starts.map((s) => [s.path.join(), s.count, Math.round(s.length)])).toEqual([['', 1, 240], ['seeds, cut in 3', 1, 180]]);
   });
 });

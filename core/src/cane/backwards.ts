@@ -4,7 +4,7 @@ import type { MaterialKey, Part, Step } from './program.js';
 import { runSteps, type StepResult } from './run.js';
 import { numberOf, sumOf, type CaneContext, type CaneState } from './state.js';
 import { seenAreas } from './template.js';
-import { usesOf } from './uses.js';
+import { usesOf, type PartUse } from './uses.js';
 
 /** Diameters that are lost at each end of a reduced cane: an assumption until somebody has measured. */
 export const ASSUMED_ENDS = 1;
@@ -27,7 +27,7 @@ export interface Wanted {
 /** A piece of clay to begin with: so many, each so long. */
 export interface StartNeed {
   readonly step: Step;
-  /** names of the canes it is for, outermost first */
+  /** the canes it is for, outermost first: their names, and in how many pieces each is cut */
   readonly path: readonly string[];
   readonly count: number;
   readonly length: Mm;
@@ -60,6 +60,17 @@ const into = (sums: Map<number, number>, amounts: ReadonlyMap<number, number>, t
   for (const [index, area] of amounts) sums.set(index, (sums.get(index) ?? 0) + area * times);
 };
 
+/** A cane that a step takes several times is made once, long enough, and cut: its ends are lost once. */
+function joined(uses: readonly PartUse[]): { readonly part: Part; readonly pieces: number; readonly longer: number }[] {
+  const made = new Map<string, { part: Part; pieces: number; longer: number }>();
+  for (const { part, count, longer } of uses) {
+    const key = JSON.stringify(part);
+    const { pieces, longer: long } = made.get(key) ?? { pieces: 0, longer: 0 };
+    made.set(key, { part, pieces: pieces + count, longer: long + count * longer });
+  }
+  return [...made.values()];
+}
+
 /** From what is needed after the last of some steps to what is needed after each of them. */
 function walkBack(results: readonly StepResult[], need: Need, wanted: Wanted, context: CaneContext, path: readonly string[], out: Gathered): Need[] {
   const stages: Need[] = [];
@@ -71,7 +82,11 @@ function walkBack(results: readonly StepResult[], need: Need, wanted: Wanted, co
     stages.unshift(now);
     const before = results[i - 1]?.state ?? null;
     const { own, parts } = usesOf(step, before, context);
-    for (const { part, count, longer } of parts) walkBack(runSteps(stepsOf(part, context), context), { length: now.length * longer, count: now.count * count }, wanted, context, [...path, part.name ?? 'a part'], out);
+    for (const { part, pieces, longer } of joined(parts)) {
+      const count = pieces * now.count;
+      const name = `${part.name ?? 'a part'}${count > 1 ? `, cut in ${count}` : ''}`;
+      walkBack(runSteps(stepsOf(part, context), context), { length: now.length * now.count * longer, count: 1 }, wanted, context, [...path, name], out);
+    }
     const off = (why: Offcut['why'], amounts: ReadonlyMap<number, Mm2>, times: number): void => {
       if (times > 0) out.offcuts.push({ why, volumes: new Map([...amounts].map(([index, area]) => [index, area * times])) });
     };
