@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { STARTING_POINTS, SHAPES, contextOf, planBackwards, runSteps, type Do, type MaterialKey, type Step } from '#core/cane';
 import { pigmentOf } from '#core/colour';
 import { caneSteps } from '../src/stations/canes/caneSteps.js';
-import { gramsOf, startWords, wrapWords } from '../src/stations/canes/caneWords.js';
+import { gramsOf, pathWords, startWords, wrapWords } from '../src/stations/canes/caneWords.js';
 import type { CaneMaterial } from '../src/stations/canes/materials.js';
 import { newStep } from '../src/stations/canes/newStep.js';
 import { outlinesSvg } from '../src/stations/canes/outlinesSvg.js';
@@ -113,6 +113,7 @@ describe.each(STARTING_POINTS.map((s) => [s.id, s] as const))('at the bench: %s'
     expect([...perClay.values()].reduce((a, b) => a + b, 0)).toBeCloseTo(total, 6);
     expect(total).toBeGreaterThan(gramsOf(plan.offcuts.flatMap((o) => o.volumes), materials).total);
     for (const s of plan.starts) expect(startWords(s, name, undefined, 'metric')).not.toBe('');
+    expect([pathWords([]), pathWords(['speckle, cut in 3', 'seeds, cut in 5'])]).toEqual(['', ' (speckle, cut in 3 › seeds, cut in 5)']);
     for (const w of plan.wraps) expect(wrapWords(w, name, undefined, 'metric')).toMatch(/^(\d+ × )?sheet of /);
   });
 });

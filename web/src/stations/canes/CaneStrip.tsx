@@ -12,7 +12,7 @@ import { useView } from '../../state/view.js';
 import { Caption, Key, Rule, Second, Strip, Word } from '../../theme/pieces.js';
 import { usePlan, type WorkedCane } from '../../workers/cane.js';
 import { saveBuildSheet } from './buildSheet.js';
-import { gramsOf, startWords, wantedOf, wrapWords } from './caneWords.js';
+import { gramsOf, pathWords, startWords, wantedOf, wrapWords } from './caneWords.js';
 import type { CaneMaterial } from './materials.js';
 import { Scrap } from './Scrap.js';
 
@@ -38,7 +38,6 @@ export function CaneStrip({ cane, worked, materials, shelf, machines, onChange }
   const handy = Math.min(HANDY, 0.8 * cane.slices * cane.sliceMm);
   const rows = [...perClay].sort((a, b) => b[1] - a[1]);
   const longest = Math.max(1, ...rows.map(([, g]) => g));
-  const path = (p: readonly string[]): string => (p.length === 0 ? '' : ` (${p.join(', ')})`);
   return (
     <Strip aria-label="Clay and what to begin with">
       <div>
@@ -70,8 +69,8 @@ export function CaneStrip({ cane, worked, materials, shelf, machines, onChange }
       <div>
         <Box as="h2" marginBottom={2}>Start with</Box>
         <Box as="ul" fontSize="small" lineHeight={1.45} css={{ '& li': { marginBottom: '6px' } }}>
-          {plan.starts.map((s, i) => <li key={i}>{startWords(s, names, own, units)}{path(s.path)}</li>)}
-          {plan.wraps.map((w, i) => <li key={`w${i}`}>{wrapWords(w, names, own, units)}{path(w.path)}</li>)}
+          {plan.starts.map((s, i) => <li key={i}>{startWords(s, names, own, units)}{pathWords(s.path)}</li>)}
+          {plan.wraps.map((w, i) => <li key={`w${i}`}>{wrapWords(w, names, own, units)}{pathWords(w.path)}</li>)}
         </Box>
       </div>
       {short !== null && <Box><Warning>A piece of {showLength(short, units)} is too short to work with.</Warning>{short < handy && cane.program.steps.some((s) => s.do === 'reduce' && s.to === 'diameter') && <Word fontSize="small" onClick={() => { onChange({ program: { ...cane.program, steps: begunAt(cane.program.steps, Math.sqrt(short / handy)) } }); }}>Begin it smaller, so that it is {showLength(Math.round(handy), units)} long</Word>}</Box>}

@@ -4,7 +4,7 @@ import { PT, controlLine, paperPage, type PaperPage } from '../../parts/pdfPage.
 import { caneWorker } from '../../workers/cane.js';
 import type { PlainPlan } from '../../workers/cane.worker.js';
 import { saveFile } from '../mixes/exchange/saveFile.js';
-import { gramsOf, startWords, wrapWords } from './caneWords.js';
+import { gramsOf, pathWords, startWords, wrapWords } from './caneWords.js';
 import type { CaneMaterial } from './materials.js';
 import { heapLine, heapsOf } from './scrapWords.js';
 import { stepTitle } from './stepWords.js';
@@ -40,8 +40,8 @@ export async function saveBuildSheet(cane: CaneAnswer, plan: PlainPlan, material
   if (mixed.length > 0) await line(`To make first: ${mixed.map(({ material, grams }) => `${material.name} ${showMass(grams, units)}`).join(', ')}.`);
   y += 3;
   await line('Start with', 13, true);
-  for (const start of plan.starts) await line(`☐ ${startWords(start, names, own, units)}${start.path.length > 0 ? ` (${start.path.join(', ')})` : ''}`.replace('☐', '–'));
-  for (const wrap of plan.wraps) await line(`– ${wrapWords(wrap, names, own, units)}${wrap.path.length > 0 ? ` (${wrap.path.join(', ')})` : ''}`);
+  for (const start of plan.starts) await line(`– ${startWords(start, names, own, units)}${pathWords(start.path)}`);
+  for (const wrap of plan.wraps) await line(`– ${wrapWords(wrap, names, own, units)}${pathWords(wrap.path)}`);
   y += 3;
   await line(`Scrap, for cores of ${showLength(coreMm, units)}`, 13, true);
   for (const heap of heapsOf(plan, materials)) await line(`– ${heapLine(heap, materials, coreMm, units)}`);

@@ -42,8 +42,8 @@ export function caneSteps(steps: readonly Step[], diameters: readonly number[], 
     return stages.length > 1 ? `In ${stages.length} stages, with a rest between: ${stages.map((s) => `${showLength(s.diameter, units)} across, ${mm(s.length)} long`).join('; ')}. ` : '';
   };
   return [
-    ...plan.starts.map((s): BenchWords => ({ title: s.path.length === 0 ? 'Begin' : `Make ${s.path.join(', ')}`, line: `${startWords(s, names, own, units)}.`, figure: mm(s.length), of: 'long' })),
-    ...plan.wraps.filter((w) => w.path.length > 0).map((w): BenchWords => ({ title: `Wrap ${w.path.join(', ')}`, line: `${wrapWords(w, names, own, units)}.` })),
+    ...plan.starts.map((s): BenchWords => ({ title: s.path.length === 0 ? 'Begin' : `Make ${s.path.join(' › ')}`, line: `${startWords(s, names, own, units)}.`, figure: mm(s.length), of: 'long' })),
+    ...plan.wraps.filter((w) => w.path.length > 0).map((w): BenchWords => ({ title: `Wrap ${w.path.join(' › ')}`, line: `${wrapWords(w, names, own, units)}.` })),
     ...steps.flatMap((step, i): BenchWords[] => {
       if (i === 0 || step.do === 'slice') return [];
       const stage = plan.stages[i];

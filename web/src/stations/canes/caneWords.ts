@@ -16,6 +16,9 @@ export function gramsOf(volumes: readonly (readonly [string, number])[], materia
   return { perClay, perMaterial, total: perMaterial.reduce((sum, m) => sum + m.grams, 0) };
 }
 
+/** The canes that a piece is for, outermost first, behind its words. */
+export const pathWords = (path: readonly string[]): string => (path.length === 0 ? '' : ` (${path.join(' › ')})`);
+
 /** What one begins with, in words. */
 export function startWords(start: PlainPlan['starts'][number], names: (key: string) => string, own: MachineDto | undefined, units: UnitSystem): string {
   const mm = (x: number): string => showLength(x, units);
