@@ -21,14 +21,17 @@ export function SavePictures({ cane, worked, paints, materials, at }: SavePictur
   const [wrong, setWrong] = useState<string | null>(null);
   if (!worked?.steps[at]?.there) return null;
   const save = async (): Promise<void> => {
+    // how far it is may be told after the picture itself has come
+    let going = true;
     setShare(0);
     setWrong(null);
     try {
-      const file = await faceFile(worked.id, at, Number(size), paints, setShare);
+      const file = await faceFile(worked.id, at, Number(size), paints, (done) => { if (going) setShare(done); });
       if (file) saveFile(cane.name, 'png', 'image/png', file);
     } catch {
       setWrong('This browser has no room for a picture that large. Take a smaller one.');
     }
+    going = false;
     setShare(null);
   };
   const outlines = async (): Promise<void> => {
