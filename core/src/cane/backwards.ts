@@ -2,7 +2,7 @@ import { complaint, type Mm, type Mm2 } from '#core/units';
 import { areaOf, diameterOf } from './outline.js';
 import type { MaterialKey, Part, Step } from './program.js';
 import { runSteps, type StepResult } from './run.js';
-import { numberOf, sumOf, type CaneContext, type CaneState } from './state.js';
+import { numberOf, one, sumOf, type CaneContext, type CaneState } from './state.js';
 import { seenAreas } from './template.js';
 import { usesOf, type PartUse } from './uses.js';
 
@@ -96,9 +96,8 @@ function walkBack(results: readonly StepResult[], need: Need, wanted: Wanted, co
       out.starts.push({ step, path, count: now.count, length: now.length, amounts: state.amounts });
       if (step.do === 'template') {
         // clay of the canes in it is counted with those, all of it: what other regions cover is cut away
-        const own = seenAreas(step).filter(({ region }) => !('cane' in region.fill));
         const laid = new Map<number, number>();
-        for (const { region: { fill }, area } of own) if (!('cane' in fill)) into(laid, new Map([[numberOf(context, 'of' in fill ? fill.of : fill.blend), area]]), 1);
+        for (const { region: { fill }, area } of seenAreas(step)) if (!('cane' in fill)) into(laid, one(numberOf(context, 'of' in fill ? fill.of : fill.blend), area), 1);
         into(out.volumes, laid, now.length * now.count);
         off('hole', positive(sumOf([laid, 1], ...given, [state.amounts, -1])), now.length * now.count);
       } else into(out.volumes, state.amounts, now.length * now.count);

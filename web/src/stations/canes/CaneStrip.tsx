@@ -28,8 +28,7 @@ export function CaneStrip({ cane, worked, materials, shelf, machines, onChange }
   const own = machines.machines.find((m) => m.id === machines.setup.machineId);
   if (plan === null || plan === '') return <Strip />;
   if (typeof plan === 'string') return <Strip><Warning>{plan}</Warning></Strip>;
-  const { perClay, perMaterial, total } = gramsOf(plan.volumes, materials);
-  const mixed = perMaterial.filter(({ material }) => !material.key.startsWith('clay:'));
+  const { perClay, mixed, total } = gramsOf(plan.volumes, materials);
   const names = (key: string): string => materials.get(key)?.name ?? '…';
   const left = (clayId: string): number => shelf.blocks.reduce((sum, b) => (b.clayId === clayId ? sum + b.leftGrams : sum), 0);
   const shortest = Math.min(Infinity, ...plan.starts.filter((s) => s.path.length === 0).map((s) => s.length));

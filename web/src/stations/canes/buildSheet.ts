@@ -33,10 +33,10 @@ export async function saveBuildSheet(cane: CaneAnswer, plan: PlainPlan, material
     paper.text(words, MARGIN, y, size, heavy);
     y += (size * 0.5) * Math.ceil(words.length / letters) + 1;
   };
+  const { mixed, total } = gramsOf(plan.volumes, materials);
   await line(cane.name, 18, true);
   y += 2;
-  await line(`${cane.slices} slices of ${showLength(cane.sliceMm, units)}, ${showMass(gramsOf(plan.volumes, materials).total, units)} of clay.`);
-  const mixed = gramsOf(plan.volumes, materials).perMaterial.filter(({ material }) => !material.key.startsWith('clay:'));
+  await line(`${cane.slices} slices of ${showLength(cane.sliceMm, units)}, ${showMass(total, units)} of clay.`);
   if (mixed.length > 0) await line(`To make first: ${mixed.map(({ material, grams }) => `${material.name} ${showMass(grams, units)}`).join(', ')}.`);
   y += 3;
   await line('Start with', 13, true);

@@ -8,12 +8,12 @@ import type { CaneMaterial } from './materials.js';
 export const wantedOf = (cane: CaneAnswer): { slices: number; thickness: number; ends: number; trimming: Trimming } =>
   ({ slices: cane.slices, thickness: cane.sliceMm, ends: cane.ends ?? cane.learnedEnds.ends, trimming: cane.trimming });
 
-/** Grams of every clay that goes in, and of what is cut off. */
-export function gramsOf(volumes: readonly (readonly [string, number])[], materials: ReadonlyMap<string, CaneMaterial>): { readonly perClay: Map<string, number>; readonly perMaterial: { readonly material: CaneMaterial; readonly grams: number }[]; readonly total: number } {
+/** Grams of every clay in some volumes, and of each mix and blend that is made of them first. */
+export function gramsOf(volumes: readonly (readonly [string, number])[], materials: ReadonlyMap<string, CaneMaterial>): { readonly perClay: Map<string, number>; readonly mixed: { readonly material: CaneMaterial; readonly grams: number }[]; readonly total: number } {
   const perMaterial = volumes.flatMap(([key, volume]) => { const material = materials.get(key); return material ? [{ material, grams: (volume * material.density) / 1000 }] : []; });
   const perClay = new Map<string, number>();
   for (const { material, grams } of perMaterial) for (const { clayId, mass } of material.shares) perClay.set(clayId, (perClay.get(clayId) ?? 0) + grams * mass);
-  return { perClay, perMaterial, total: perMaterial.reduce((sum, m) => sum + m.grams, 0) };
+  return { perClay, mixed: perMaterial.filter(({ material }) => !material.key.startsWith('clay:')), total: perMaterial.reduce((sum, m) => sum + m.grams, 0) };
 }
 
 /** The canes that a piece is for, outermost first, behind its words. */
