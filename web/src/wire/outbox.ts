@@ -57,11 +57,9 @@ export function tryNow(): void {
   wake?.();
 }
 
-const sent = new Map<string, number>();
-/** Grows with every change of what is at `path`; NaN while one is on its way. */
-export function stateOf(path: string): number {
-  return useOutbox.getState().waiting.some((w) => w.path === path) ? NaN : sent.get(path) ?? 0;
-}
+let sent = 0;
+/** Grows with every change of this window, of whatever it is: an answer may hold anything. NaN while one is on its way. */
+export const changesMade = (): number => (isQuiet() ? sent : NaN);
 
 export const isQuiet = (): boolean => useOutbox.getState().waiting.length === 0;
 
@@ -80,7 +78,7 @@ export function send<T>(method: Letter['method'], path: string, body?: object): 
     const waiter: Waiter = { done: (answer) => { resolve(answer as T); }, failed: reject };
     waiters.set(letter.changeId, [...(overtaken ? waiters.get(overtaken.changeId) ?? [] : []), waiter]);
     useOutbox.setState({ waiting: overtaken ? waiting.map((w) => (w === overtaken ? letter : w)) : [...waiting, letter] });
-    sent.set(path, (sent.get(path) ?? 0) + 1);
+    sent += 1;
     void work();
   });
 }

@@ -3,7 +3,7 @@ import type {
   BatchAnswer, BatchCard, BlendAnswer, BlendCard, CaneAnswer, CaneCard, ChangesAnswer, ConditionedAnswer, DiaryAnswer, DiaryListAnswer, LearningAnswer, MachinesAnswer, MixAnswer, MixListAnswer, PaletteCard, PaletteDto, SheetAnswer, ShelfAnswer,
 } from '#contract';
 import { NoAnswer, ask } from './ask.js';
-import { isQuiet, resume, stateOf, whenSettled } from './outbox.js';
+import { changesMade, isQuiet, resume, whenSettled } from './outbox.js';
 
 // what is shown follows a change at once, so that the next key press counts on from it
 notifyManager.setScheduler(queueMicrotask);
@@ -28,10 +28,10 @@ whenSettled((path, answer, more) => {
 resume();
 
 /** What is read while the person goes on changing it is older than what is on the screen, and is let go. */
-async function readUnlessChanged<T>(path: string): Promise<T> {
-  const before = stateOf(path);
+export async function readUnlessChanged<T>(path: string): Promise<T> {
+  const before = changesMade();
   const answer = await ask<T>('GET', path);
-  return stateOf(path) === before ? answer : client.getQueryData<T>([path]) ?? answer;
+  return changesMade() === before ? answer : client.getQueryData<T>([path]) ?? answer;
 }
 
 const useRead = <T>(path: string, enabled = true): UseQueryResult<T> =>

@@ -24,12 +24,34 @@ function setRefused(path: string, refused: Refused | null): void {
   });
 }
 
+/** Answers that hold many things; each of those is changed at an address of its own. */
+const LISTS = ['/api/shelf', '/api/machines', '/api/sheets'];
+
+/** The answer with a thing of it as it is after a change, known by its id; the bench has none and is told by its address. */
+export function withChanged(answer: unknown, path: string, body: { readonly id?: string }): unknown {
+  const inList = (list: unknown): unknown => (Array.isArray(list) && list.some((x: { id?: unknown }) => x.id === body.id)
+    ? list.map((x: { id?: unknown }) => (x.id === body.id ? { ...x, ...body } : x)) : list);
+  if (typeof answer !== 'object' || answer === null) return answer;
+  if (path === '/api/bench') return 'setup' in answer ? { ...answer, setup: { ...(answer.setup as object), ...body } } : answer;
+  if (body.id === undefined) return answer;
+  return Array.isArray(answer) ? inList(answer) : Object.fromEntries(Object.entries(answer).map(([key, value]) => [key, inList(value)]));
+}
+
+/**
+ * A thing is sent whole, so the next change has to begin on what this one leaves:
+ * it is shown in the lists before the server has answered.
+ */
+function showInLists(path: string, body: { readonly id?: string }): void {
+  for (const list of LISTS) client.setQueryData([list], (before: unknown) => withChanged(before, path, body));
+}
+
 /** The refusal of the last change of a thing, until it is mended. */
 export const useRefusal = (path: string): Refused | undefined => useSaid((s) => s.refused[path]);
 
 /** Carries a change out; a refusal is shown where the thing is. @returns the answer, or null where it was refused */
 export async function change<T>(method: 'PUT' | 'POST' | 'DELETE', path: string, body?: object): Promise<T | null> {
   const at = path.split('?')[0] ?? path;
+  if (method === 'PUT' && body) showInLists(path, body);
   try {
     const answer = await send<T>(method, path, body);
     setRefused(at, null);
@@ -39,6 +61,8 @@ export async function change<T>(method: 'PUT' | 'POST' | 'DELETE', path: string,
     if (error.problem.current === undefined) {
       setRefused(at, error);
       say(error.problem.detail);
+      // what was refused stays where it was typed; all else is as the server has it
+      void client.invalidateQueries({ predicate: (query) => query.queryKey[0] !== at });
     }
     return null;
   }

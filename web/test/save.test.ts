@@ -1,0 +1,68 @@
+import type * as Queries from '../src/wire/queries.js';
+import type * as Save from '../src/wire/save.js';
+import { World } from './world.js';
+
+interface Reading { readonly id: string; readonly mm: number }
+interface Machine { readonly id: string; readonly version: number; readonly name: string; readonly readings: readonly Reading[] }
+const MACHINES = '/api/machines';
+
+let world: World;
+let machine: Machine;
+let save: typeof Save;
+let queries: typeof Queries;
+
+beforeEach(async () => {
+  world = new World();
+  machine = { id: 'a', version: 1, name: 'Bench roller', readings: [] };
+  world.reply = ({ method, body }) => {
+    if (method === 'GET') return { status: 200, body: { machines: [machine], setup: { version: 1, discMm: 20 } } };
+    if (body.version !== machine.version) return { status: 409, body: { detail: 'Changed in another window.', status: 409, current: machine } };
+    if ((body as unknown as Machine).name === '') return { status: 422, body: { detail: 'A machine needs a name.', status: 422 } };
+    machine = { ...(body as unknown as Machine), version: machine.version + 1 };
+    return { status: 200, body: machine };
+  };
+  await world.page();
+  save = await import('../src/wire/save.js');
+  queries = await import('../src/wire/queries.js');
+  await queries.client.fetchQuery({ queryKey: [MACHINES], queryFn: () => queries.readUnlessChanged(MACHINES) });
+});
+
+afterEach(() => { queries.client.clear(); });
+
+const shown = (): Machine => (queries.client.getQueryData([MACHINES]) as { machines: Machine[] }).machines[0] as Machine;
+const note = (mm: number): Promise<unknown> => save.change('PUT', '/api/machines/a', { ...shown(), readings: [...shown().readings, { id: `r${mm}`, mm }] });
+
+test('readings noted faster than the server answers are all kept, each begun on what the one before it left', async () => {
+  await Promise.all([3.2, 1.6, 0.4].map(note));
+  expect(machine.readings.map((r) => r.mm)).toEqual([3.2, 1.6, 0.4]);
+  expect(shown().readings).toHaveLength(3);
+});
+
+test('an answer that was under way while a change was made does not take it off the screen', async () => {
+  const reading = queries.client.fetchQuery({ queryKey: [MACHINES], queryFn: () => queries.readUnlessChanged(MACHINES) });
+  const noting = note(3.2);
+  await reading;
+  expect(shown().readings).toHaveLength(1);
+  await noting;
+  await note(1.6);
+  expect(machine.readings.map((r) => r.mm)).toEqual([3.2, 1.6]);
+});
+
+test('what the server refuses is said, and is not shown as if it were so', async () => {
+  expect(await save.change('PUT', '/api/machines/a', { ...shown(), name: '' })).toBeNull();
+  expect(save.useSaid.getState()).toMatchObject({ sentence: 'A machine needs a name.', refused: { '/api/machines/a': { message: 'A machine needs a name.' } } });
+  await queries.client.refetchQueries();
+  expect(shown().name).toBe('Bench roller');
+  expect(machine.version).toBe(1);
+});
+
+test('a change is shown in every list that holds the thing, and nowhere else', () => {
+  const { withChanged } = save;
+  const shelf = { lines: [{ id: 'x', name: 'Bed' }], clays: [{ id: 'y', name: 'Leek' }], usedIn: { y: [] } };
+  expect(withChanged(shelf, '/api/clays/y', { id: 'y', name: 'Chard' } as object)).toEqual({ ...shelf, clays: [{ id: 'y', name: 'Chard' }] });
+  expect(withChanged(shelf, '/api/clays/z', { id: 'z' })).toEqual(shelf);
+  expect(withChanged([{ id: 'x', a: 1 }, { id: 'y' }], '/api/sheets/x', { id: 'x', b: 2 } as object)).toEqual([{ id: 'x', a: 1, b: 2 }, { id: 'y' }]);
+  expect(withChanged({ machines: [], setup: { discMm: 20, cardMm: null } }, '/api/bench', { cardMm: 0.3 } as object)).toEqual({ machines: [], setup: { discMm: 20, cardMm: 0.3 } });
+  expect(withChanged(shelf, '/api/bench', { cardMm: 0.3 } as object)).toBe(shelf);
+  expect(withChanged(undefined, '/api/clays/y', { id: 'y' })).toBeUndefined();
+});
