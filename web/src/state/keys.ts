@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react';
+import { useLayoutEffect, useRef } from 'react';
 import { create } from 'zustand';
 
 /** A key that does something here. `key` as the keyboard gives it: `z`, `Z`, `?`, ` `. */
@@ -21,17 +21,17 @@ export const useKeyList = create<Keys>()((set) => ({
 const typing = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
 
-/** Keys that work anywhere in `place` while nobody is typing. */
+/** Keys that work anywhere in `place` while nobody is typing: from the moment it is on the screen, or a quick key would go to the place before. */
 export function useKeys(place: string, bindings: readonly KeyBinding[]): void {
   const latest = useRef(bindings);
   latest.current = bindings;
   const set = useKeyList((s) => s.set);
   const shape = bindings.map((b) => b.key + b.does).join('|');
-  useEffect(() => {
+  useLayoutEffect(() => {
     set(place, latest.current.filter((b) => !b.hidden));
     return () => { set(place, null); };
   }, [place, set, shape]);
-  useEffect(() => {
+  useLayoutEffect(() => {
     const press = (event: KeyboardEvent): void => {
       if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || typing(event.target)) return;
       const onButton = event.target instanceof HTMLButtonElement && (event.key === ' ' || event.key === 'Enter');
