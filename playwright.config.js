@@ -9,14 +9,15 @@ export default defineConfig({
   outputDir: 'test-results',
   fullyParallel: true,
   workers: 2,
-  timeout: 90_000,
-  expect: { timeout: 10_000 },
+  // waits are long, so that a slow machine is no failure
+  timeout: 120_000,
+  expect: { timeout: 20_000 },
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
   use: {
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
     screenshot: 'only-on-failure',
-    actionTimeout: 15_000,
+    actionTimeout: 20_000,
     launchOptions: { args: CHROMIUM_FLAGS, ...(executablePath === null ? {} : { executablePath }) },
   },
 });

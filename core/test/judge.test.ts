@@ -4,9 +4,9 @@ import { COLOURS, last, log, steps } from './canes.js';
 
 const clay = (more: Partial<JudgedMaterial> = {}): JudgedMaterial => ({ lab: { l: 50, a: 0, b: 0 }, hides: 0.3, bakeC: 130, old: false, crumbly: false, ...more });
 const light = (more: Partial<JudgedMaterial> = {}): JudgedMaterial => clay({ lab: { l: 90, a: 0, b: 0 }, ...more });
-function found(list: readonly Step[], materials: readonly JudgedMaterial[]): Warning[] {
+function found(list: readonly Step[], materials: readonly JudgedMaterial[]): readonly Warning[] {
   const context = contextOf();
-  return judge(runSteps(list, context), materials, context);
+  return judge(runSteps(list, context), materials, context).warnings;
 }
 const said = (list: readonly Step[], materials: readonly JudgedMaterial[]): string[] => found(list, materials).map((w) => w.kind);
 const mm = (min: number, max: number): fc.Arbitrary<number> => fc.double({ min, max, noNaN: true });
@@ -47,7 +47,7 @@ test('walls that show through: by what hides, and only where they are walls', ()
 });
 
 test('colours that run together, by their difference or by the width they have', () => {
-  const stripes = (thickness: number, l: number): Warning[] => found(steps({ do: 'loaf', layers: [{ of: 'clay:a', thickness }, { of: 'clay:b', thickness }], times: 8, width: 16 * thickness, length: 40 }), [clay({ lab: { l, a: 0, b: 0 }, hides: 0.001 }), clay({ hides: 0.001 })]);
+  const stripes = (thickness: number, l: number): readonly Warning[] => found(steps({ do: 'loaf', layers: [{ of: 'clay:a', thickness }, { of: 'clay:b', thickness }], times: 8, width: 16 * thickness, length: 40 }), [clay({ lab: { l, a: 0, b: 0 }, hides: 0.001 }), clay({ hides: 0.001 })]);
   expect(stripes(2, 52).map((w) => w.kind)).toEqual(['together']);
   expect(stripes(2, 90)).toEqual([]);
   const fine = stripes(0.05, 62).find((w) => w.kind === 'together');

@@ -112,7 +112,7 @@ describe('any cane at all', () => {
     const material: JudgedMaterial = { lab: { l: 50, a: 10, b: 0 }, hides: 0.3, bakeC: 130, old: false, crumbly: false };
     for (const list of CANES) {
       const { state, context } = worked(list);
-      const warnings = judge(runSteps(list, context), context.materials.map((_, i) => ({ ...material, lab: { l: 10 + 25 * i, a: 10, b: 0 } })), context);
+      const { warnings } = judge(runSteps(list, context), context.materials.map((_, i) => ({ ...material, lab: { l: 10 + 25 * i, a: 10, b: 0 } })), context);
       expect(warnings.every((w) => typeof w.kind === 'string')).toBe(true);
       const frame = frameOf(state.outline, 40);
       const pixels = smoothRows(state, context.materials.map((_, i) => Uint8Array.from([30 * i, 0, 0])), frame, { from: 0, to: 40 }, 1);

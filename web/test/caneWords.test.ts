@@ -47,7 +47,7 @@ describe('words for steps', () => {
     expect(new Set(offered).size).toBe(offered.length);
     expect(Object.keys(DO_WORDS).sort()).toEqual([...new Set([...offered, 'log', 'block', 'plug', 'roll', 'loaf', 'template', 'cane'])].sort());
     expect(Object.keys(SHAPE_WORDS).sort()).toEqual([...SHAPES].sort());
-    const figures: PlainStep = { wrong: null, there: true, width: 24, height: 24, diameter: 24, area: 452, length: 60, count: 8, round: true, points: [], amounts: [] };
+    const figures: PlainStep = { stamp: 1, wrong: null, there: true, width: 24, height: 24, diameter: 24, area: 452, length: 60, count: 8, round: true, points: [], amounts: [] };
     for (const kind of offered) {
       const before: Step[] = [{ id: 'a', do: 'log', of: 'clay:chalk', diameter: 24, length: 60 }, { id: 'b', do: 'press', to: { shape: kind === 'pair' ? 'triangle' : 'square' }, turn: 0 }, { id: 'c', do: 'across', pieces: 8 }];
       const step = newStep(kind as Do, { ...figures, width: 21.27, height: 21.27, length: 7.5 }, { dark: 'clay:soot', light: 'clay:chalk', blend: null });
@@ -132,7 +132,7 @@ test('every warning says what is wrong and what to do, in a sentence', () => {
 });
 
 test('outlines as a drawing: in millimetres, from the upper left corner, names made harmless', () => {
-  const figures: PlainStep = { wrong: null, there: true, width: 20, height: 10, diameter: 16, area: 200, length: 60, count: 1, round: false, points: [[-10, -5], [10, -5], [10, 5], [-10, 5]], amounts: [] };
+  const figures: PlainStep = { stamp: 1, wrong: null, there: true, width: 20, height: 10, diameter: 16, area: 200, length: 60, count: 1, round: false, points: [[-10, -5], [10, -5], [10, 5], [-10, 5]], amounts: [] };
   const fade = material('blend:straw', { name: 'A & <b>', paint: Uint8Array.from({ length: 768 }, (_, i) => Math.floor(i / 3)) });
   fc.assert(fc.property(fc.double({ min: 0, max: 1, noNaN: true }), (place) => {
     const svg = outlinesSvg([{ key: 'blend:straw', place, rings: [[[-10, -5], [10, -5], [10, 5]]] }], figures, new Map([['blend:straw', fade]]));

@@ -31,7 +31,8 @@ export type Warning =
   | { readonly kind: 'crumbly'; readonly material: number }
   | { readonly kind: 'bakes'; readonly lowest: number; readonly highest: number };
 
-interface Features { readonly least: Mm; readonly material: number; readonly at: readonly [number, number]; readonly byMaterial: ReadonlyMap<number, Mm> }
+/** `neighbours`: materials that lie side by side, by their numbers, the lower first */
+export interface Features { readonly least: Mm; readonly material: number; readonly at: readonly [number, number]; readonly byMaterial: ReadonlyMap<number, Mm>; readonly neighbours: readonly (readonly [number, number])[] }
 
 /**
  * The narrowest thing of each material in a face: the tenth percentile of
@@ -76,18 +77,17 @@ export function featuresOf(state: Pick<CaneState, 'outline' | 'sample'>): Featur
     byMaterial.set(index, mm);
     if (mm < least) [least, material, where] = [mm, index, tenth.place];
   }
-  return { least, material, byMaterial, at: [frame.left + (where % MAP) * frame.mm, frame.top - Math.floor(where / MAP) * frame.mm] };
+  return { least, material, byMaterial, neighbours: neighboursIn(values), at: [frame.left + (where % MAP) * frame.mm, frame.top - Math.floor(where / MAP) * frame.mm] };
 }
 
-/** Materials that lie side by side in a face, by their numbers. */
-export function neighboursIn(state: Pick<CaneState, 'outline' | 'sample'>): readonly (readonly [number, number])[] {
-  const { values } = mapOf(state, 160);
+function neighboursIn(values: Float32Array): readonly (readonly [number, number])[] {
   const pairs = new Map<string, readonly [number, number]>();
-  for (let place = 0; place < values.length - 160; place++) {
+  for (let place = 0; place < values.length - MAP; place++) {
     const index = Math.floor(values[place] as number);
-    for (const next of [place + 1, place + 160]) {
+    if (index < 0) continue;
+    for (const next of [place + 1, place + MAP]) {
       const other = Math.floor(values[next] as number);
-      if (index < 0 || other < 0 || index === other || ((place + 1) % 160 === 0 && next === place + 1)) continue;
+      if (other < 0 || index === other || ((place + 1) % MAP === 0 && next === place + 1)) continue;
       const pair = index < other ? [index, other] as const : [other, index] as const;
       pairs.set(pair.join(), pair);
     }
@@ -115,16 +115,16 @@ function ofSteps(results: readonly StepResult[], context: CaneContext): Warning[
 }
 
 /**
- * What will go wrong with a cane at its final size, worst first.
+ * What will go wrong with a cane at its final size, worst first, and the features of its face that this was seen by.
  * @param materials by their numbers @param context that the steps were worked out with
  */
-export function judge(results: readonly StepResult[], materials: readonly (JudgedMaterial | undefined)[], context: CaneContext): Warning[] {
+export function judge(results: readonly StepResult[], materials: readonly (JudgedMaterial | undefined)[], context: CaneContext): { readonly warnings: readonly Warning[]; readonly features: Features | null } {
   const final = results.findLast((r) => r.state)?.state;
-  if (!final) return [];
+  if (!final) return { warnings: [], features: null };
   const found: Warning[] = [];
   const features = featuresOf(final);
   if (features.least < 2 * EYE) found.push({ kind: 'feature', mm: features.least, material: features.material, at: features.at });
-  for (const [one, other] of neighboursIn(final)) {
+  for (const [one, other] of features.neighbours) {
     const [a, b] = [materials[one], materials[other]];
     if (!a || !b) continue;
     const mm = Math.min(features.byMaterial.get(one) ?? Infinity, features.byMaterial.get(other) ?? Infinity);
@@ -147,5 +147,5 @@ export function judge(results: readonly StepResult[], materials: readonly (Judge
   }
   const bakes = used.flatMap((index) => materials[index]?.bakeC ?? []);
   if (bakes.length > 1 && Math.max(...bakes) - Math.min(...bakes) > 5) found.push({ kind: 'bakes', lowest: Math.min(...bakes), highest: Math.max(...bakes) });
-  return found;
+  return { warnings: found, features };
 }

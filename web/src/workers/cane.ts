@@ -1,5 +1,5 @@
 import { proxy, wrap, type Remote } from 'comlink';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useState } from 'react';
 import type { JudgedMaterial, Paint, Wanted } from '#core/cane';
 import type { CaneWorker, PlainCane, PlainPlan, PlainStep, PlainWarning } from './cane.worker.js';
 
@@ -7,42 +7,58 @@ let worker: Remote<CaneWorker> | null = null;
 export const caneWorker = (): Remote<CaneWorker> =>
   (worker ??= wrap<CaneWorker>(new Worker(new URL('./cane.worker.ts', import.meta.url), { type: 'module' })));
 
-export interface WorkedCane { readonly id: string; readonly steps: readonly PlainStep[]; /** grows with each change */ readonly turn: number }
+export interface WorkedCane { readonly id: string; readonly steps: readonly PlainStep[] }
 
 /** A cane worked out step by step in the worker; null until it is, and where there is none. What is older stays until the newer is there. */
 export function useWorkedCane(id: string, cane: PlainCane | null): WorkedCane | null {
   const [worked, setWorked] = useState<WorkedCane | null>(null);
-  const turns = useRef(0);
   const key = JSON.stringify(cane);
   useEffect(() => {
     const plain = JSON.parse(key) as PlainCane | null;
     if (!plain) { setWorked(null); return; }
     let current = true;
-    void caneWorker().load(id, plain).then((steps) => { if (current) setWorked({ id, steps, turn: ++turns.current }); });
+    void caneWorker().load(id, plain).then((steps) => { if (current) setWorked({ id, steps }); });
     return () => { current = false; };
   }, [id, key]);
   return worked;
 }
 
+interface Asked { readonly paints: Readonly<Record<string, Paint>>; readonly picture: Promise<ImageData | null> }
+const underWay = new Map<string, Asked>();
+
+/** The same face is painted once for all who ask for it at the same time. */
+function faceOf(id: string, stamp: number, at: number, size: number, every: number, paints: Readonly<Record<string, Paint>>): Promise<ImageData | null> {
+  const key = [id, stamp, at, size, every].join(' ');
+  const same = underWay.get(key);
+  if (same?.paints === paints) return same.picture;
+  const asked: Asked = { paints, picture: caneWorker().face(id, at, size, every, paints) };
+  underWay.set(key, asked);
+  void asked.picture.finally(() => { if (underWay.get(key) === asked) underWay.delete(key); });
+  return asked.picture;
+}
+
 /** A face as a picture, coarse at once and fine after; null until there is one. */
 export function useFace(worked: WorkedCane | null, at: number, size: number, paints: Readonly<Record<string, Paint>>, coarseOnly: boolean): ImageData | null {
   const [picture, setPicture] = useState<ImageData | null>(null);
+  const id = worked?.id;
+  // it is another picture when the step is another one, whatever else has changed
+  const stamp = worked?.steps[at]?.stamp;
   useEffect(() => {
-    if (!worked) return;
+    if (id === undefined || stamp === undefined) return;
     let current = true;
     const paint = async (): Promise<void> => {
       if (size > 200) {
-        const coarse = await caneWorker().face(worked.id, at, size, 4, paints);
+        const coarse = await faceOf(id, stamp, at, size, 4, paints);
         if (!current) return;
         if (coarse) setPicture(coarse);
         if (coarseOnly) return;
       }
-      const fine = await caneWorker().face(worked.id, at, size, 1, paints);
+      const fine = await faceOf(id, stamp, at, size, 1, paints);
       if (current && fine) setPicture(fine);
     };
     void paint();
     return () => { current = false; };
-  }, [worked, at, size, paints, coarseOnly]);
+  }, [id, stamp, at, size, paints, coarseOnly]);
   return picture;
 }
 

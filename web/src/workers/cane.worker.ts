@@ -1,6 +1,6 @@
 import { expose, transfer } from 'comlink';
 import {
-  areaOf, contextOf, diameterOf, extentOf, featuresOf, frameOf, judge, paintFace, planBackwards, runSteps, smoothRows, tracedFace,
+  areaOf, contextOf, diameterOf, extentOf, frameOf, judge, paintFace, planBackwards, runSteps, smoothRows, tracedFace,
   type CaneContext, type JudgedMaterial, type Offcut, type Paint, type Program, type Step, type StepResult, type TracedArea, type Wanted, type Warning,
 } from '#core/cane';
 import { orSentence } from '#core/units';
@@ -10,6 +10,8 @@ export interface PlainCane { readonly steps: readonly Step[]; readonly library: 
 
 /** A step worked out, in plain figures. */
 export interface PlainStep {
+  /** another one as soon as the step, or one before it, is another */
+  readonly stamp: number;
   readonly wrong: string | null;
   readonly there: boolean;
   readonly width: number;
@@ -32,14 +34,18 @@ export interface PlainPlan {
   readonly stages: readonly { readonly length: number; readonly count: number }[];
 }
 
-interface Loaded { readonly cane: PlainCane; readonly keys: readonly string[]; readonly context: CaneContext; readonly results: readonly StepResult[] }
+interface Loaded { readonly cane: PlainCane; readonly keys: readonly string[]; readonly context: CaneContext; readonly results: readonly StepResult[]; readonly stamps: readonly number[] }
 const loaded = new Map<string, Loaded>();
 /** Canes that are kept worked out: the one on the bench, and its neighbours in the list. */
 const MOST_LOADED = 40;
-const CHUNK = 24;
+/** Rows of a large picture in one go. */
+const CHUNK = 48;
+/** Fewest and most rows of a face in one go, and how long, ms, the next asker waits for one at most. */
+const [LEAST_ROWS, MOST_ROWS, PATIENCE] = [6, 64, 12];
 /** Pixels a side from which 4 × 4 places an edge pixel do, instead of 8 × 8. */
 const LARGE = 1500;
 let asked = 0;
+let stamped = 0;
 
 const turn = (): Promise<void> => new Promise((resolve) => { setTimeout(resolve); });
 const plain = (context: CaneContext, amounts: ReadonlyMap<number, number>): [string, number][] => [...amounts].map(([index, v]) => [context.materials[index] ?? '', v]);
@@ -55,7 +61,8 @@ function work(id: string, cane: PlainCane): Loaded {
   let kept = 0;
   while (same && kept < keys.length && keys[kept] === before.keys[kept] && before.results[kept]?.state) kept++;
   const results = runSteps(cane.steps, context, same ? before.results.slice(0, kept) : []);
-  const now = { cane, keys, context, results };
+  const stamps = results.map((_, i) => (i < kept ? before?.stamps[i] : undefined) ?? ++stamped);
+  const now = { cane, keys, context, results, stamps };
   loaded.delete(id);
   loaded.set(id, now);
   for (const old of [...loaded.keys()].slice(0, Math.max(0, loaded.size - MOST_LOADED))) loaded.delete(old);
@@ -64,16 +71,18 @@ function work(id: string, cane: PlainCane): Loaded {
 
 const worker = {
   load(id: string, cane: PlainCane): PlainStep[] {
-    const { results, context } = work(id, cane);
-    return results.map(({ state, wrong }): PlainStep => {
-      if (!state) return { wrong: wrong?.message ?? null, there: false, width: 0, height: 0, diameter: 0, area: 0, length: 0, count: 0, round: false, points: [], amounts: [] };
+    const { results, context, stamps } = work(id, cane);
+    return results.map(({ state, wrong }, i): PlainStep => {
+      const stamp = stamps[i] ?? 0;
+      if (!state) return { stamp, wrong: wrong?.message ?? null, there: false, width: 0, height: 0, diameter: 0, area: 0, length: 0, count: 0, round: false, points: [], amounts: [] };
       const { width, height } = extentOf(state.outline);
-      return { wrong: null, there: true, width, height, diameter: diameterOf(state.outline), area: areaOf(state.outline), length: state.length, count: state.count, round: state.outline.round, points: state.outline.points, amounts: plain(context, state.amounts) };
+      return { stamp, wrong: null, there: true, width, height, diameter: diameterOf(state.outline), area: areaOf(state.outline), length: state.length, count: state.count, round: state.outline.round, points: state.outline.points, amounts: plain(context, state.amounts) };
     });
   },
 
   /**
-   * The face after a step.
+   * The face after a step. A coarse one is painted at once; a fine one lets
+   * everything go before it that is waiting, and again after every few rows.
    * @param every blocks of so many pixels: a coarser picture at once @returns null where it cannot be, or another picture was asked for under the same name meanwhile
    */
   async face(id: string, at: number, size: number, every: number, paints: Readonly<Record<string, Paint>>): Promise<ImageData | null> {
@@ -87,10 +96,15 @@ const worker = {
     const list = paintsOf(cane, paints);
     if (every > 1) paintFace(state, list, frame, { from: 0, to: size }, pixels, every);
     else {
-      for (let from = 0; from < size; from += CHUNK) {
-        pixels.set(smoothRows(state, list, frame, { from, to: Math.min(size, from + CHUNK) }, 2), 4 * size * from);
+      let rows = LEAST_ROWS;
+      for (let from = 0; from < size;) {
         await turn();
         if (newest.get(`${id} ${at} ${size}`) !== own) return null;
+        const to = Math.min(size, from + rows);
+        const began = performance.now();
+        pixels.set(smoothRows(state, list, frame, { from, to }, 2), 4 * size * from);
+        rows = Math.round(Math.min(MOST_ROWS, Math.max(LEAST_ROWS, (PATIENCE * (to - from)) / (performance.now() - began))));
+        from = to;
       }
     }
     return transfer(new ImageData(pixels, size, size), [pixels.buffer]);
@@ -110,9 +124,8 @@ const worker = {
     const list = paintsOf(cane, paints);
     const canvas = new OffscreenCanvas(size, size);
     const paper = canvas.getContext('2d', { willReadFrequently: true });
-    const rows = 2 * CHUNK;
-    for (let from = 0; from < size; from += rows) {
-      const to = Math.min(size, from + rows);
+    for (let from = 0; from < size; from += CHUNK) {
+      const to = Math.min(size, from + CHUNK);
       paper?.putImageData(new ImageData(smoothRows(state, list, frame, { from, to }, size > LARGE ? 1 : 2).slice(), size, to - from), 0, from);
       tell?.(to / size);
       await turn();
@@ -148,15 +161,14 @@ const worker = {
   /** What will go wrong, and the narrowest thing in the face after a step. */
   judge(id: string, materials: Readonly<Record<string, JudgedMaterial>>): { readonly warnings: PlainWarning[]; readonly feature: { readonly mm: number; readonly material: string } | null } {
     const cane = loaded.get(id);
-    const state = cane?.results.findLast((r) => r.state)?.state;
-    if (!cane || !state) return { warnings: [], feature: null };
+    if (!cane) return { warnings: [], feature: null };
     const { context } = cane;
     const name = (index: number): string => context.materials[index] ?? '';
-    const { least, material, byMaterial } = featuresOf(state);
+    const { warnings, features } = judge(cane.results, context.materials.map((key) => materials[key]), context);
     return {
       // of one clay alone nothing is narrow
-      feature: Number.isFinite(least) && byMaterial.size > 1 ? { mm: least, material: name(material) } : null,
-      warnings: judge(cane.results, context.materials.map((key) => materials[key]), context).map((w): PlainWarning => ('material' in w ? { ...w, material: name(w.material) } : w.kind === 'together' ? { ...w, one: name(w.one), other: name(w.other) } : w)),
+      feature: features && Number.isFinite(features.least) && features.byMaterial.size > 1 ? { mm: features.least, material: name(features.material) } : null,
+      warnings: warnings.map((w): PlainWarning => ('material' in w ? { ...w, material: name(w.material) } : w.kind === 'together' ? { ...w, one: name(w.one), other: name(w.other) } : w)),
     };
   },
 };

@@ -27,7 +27,8 @@ export function useCane(cane: CaneAnswer, steps: readonly Step[], shelf: ShelfAn
   const pigments = usePigments();
   const library = useMemo(() => Object.fromEntries(cane.canes.map((c) => [c.revisionId, c.program])), [cane.canes]);
   const keys = usedIn(allSteps(steps, library)).materials.join(' ');
-  const materials = useMemo(() => materialsOf(keys === '' ? [] : keys.split(' '), cane, shelf, pigments), [keys, cane, shelf, pigments]);
+  const { blends, referenced } = cane;
+  const materials = useMemo(() => materialsOf(keys === '' ? [] : keys.split(' '), { blends, referenced }, shelf, pigments), [keys, blends, referenced, shelf, pigments]);
   const paints = useMemo(() => Object.fromEntries([...materials].map(([key, m]) => [key, m.paint])), [materials]);
   const judged = useMemo(() => Object.fromEntries([...materials].map(([key, { lab, hides, bakeC, old, crumbly }]) => [key, { lab, hides, bakeC, old, crumbly }])), [materials]);
   const plain = useMemo((): PlainCane => ({ steps, library, wobble: WOBBLE[wobble], seed: 7 }), [steps, library, wobble]);
