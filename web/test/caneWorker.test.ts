@@ -1,0 +1,82 @@
+import { wrap, type Endpoint, type Remote } from 'comlink';
+import { STARTING_POINTS, contextOf, frameOf, runSteps, smoothRows, type CaneState, type Step } from '#core/cane';
+import type { CaneWorker, PlainCane } from '../src/workers/cane.worker.js';
+import { COLOURS } from '../../core/test/canes.js';
+
+type Listener = (event: { readonly data: unknown; readonly origin: string }) => void;
+/** A thread as far as the worker needs one: what is posted arrives as a task of its own. */
+const toWorker = new Set<Listener>();
+const toPage = new Set<Listener>();
+const post = (to: Set<Listener>) => (data: unknown): void => { setImmediate(() => { to.forEach((hear) => { hear({ data, origin: '' }); }); }); };
+
+let worker: Remote<CaneWorker>;
+beforeAll(async () => {
+  class Picture { constructor(readonly data: Uint8ClampedArray, readonly width: number, readonly height: number) {} }
+  Object.assign(globalThis, { ImageData: Picture, postMessage: post(toPage), addEventListener: (_: string, hear: Listener) => { toWorker.add(hear); } });
+  await import('../src/workers/cane.worker.js');
+  const page = { postMessage: post(toWorker), addEventListener: (_: string, hear: Listener) => { toPage.add(hear); }, removeEventListener: () => undefined };
+  worker = wrap<CaneWorker>(page as unknown as Endpoint);
+});
+
+const basket = STARTING_POINTS.find((s) => s.id === 'woven-basket')?.steps(COLOURS) as readonly Step[];
+const cane = (steps: readonly Step[]): PlainCane => ({ steps, library: {}, wobble: 0, seed: 1 });
+const changed = (at: number, part: object): Step[] => basket.map((s, i) => (i === at ? { ...s, ...part } as Step : s));
+const paints = Object.fromEntries(Object.values(COLOURS).flat().map((key, i) => [key, Uint8Array.from([25 * i, 80, 220 - 25 * i])]));
+const stamps = async (id: string, steps: readonly Step[]): Promise<number[]> => (await worker.load(id, cane(steps))).map((s) => s.stamp);
+
+test('a changed step has another stamp, and so has every one after it; those before it keep theirs', async () => {
+  let before = await stamps('a', basket);
+  for (const at of [basket.length - 1, 4, 1, 0]) {
+    const after = await stamps('a', changed(at, { id: `other ${at}` }));
+    const back = await stamps('a', basket);
+    after.forEach((stamp, i) => { expect(stamp === before[i]).toBe(i < at); });
+    expect(new Set([...before, ...after]).size).toBe(before.length + basket.length - at);
+    before = back;
+  }
+  expect(await stamps('a', basket)).toEqual(before);
+});
+
+test('where a step cannot be done it says why, and those after it are not there', async () => {
+  const at = basket.findIndex((s) => s.do === 'reduce');
+  const steps = await worker.load('wrong', cane(changed(at, { value: 900 })));
+  expect(steps[at]?.wrong).toMatch(/cannot be reduced to/);
+  steps.forEach((s, i) => { expect([s.there, s.wrong === null]).toEqual([i < at, i !== at]); });
+  expect(await worker.face('wrong', at, 20, 1, paints)).toBeNull();
+});
+
+test('a fine face lets figures go before it, and gives way to a newer one of the same name', async () => {
+  await worker.load('b', cane(basket));
+  const answered: string[] = [];
+  const at = basket.length - 1;
+  const old = worker.face('b', at, 120, 1, paints).then((picture) => { answered.push(picture ? 'old' : 'given up'); });
+  const newer = worker.face('b', at, 120, 1, paints).then((picture) => { answered.push(picture ? 'fine' : 'none'); });
+  const plan = worker.backwards('b', { slices: 8, thickness: 2, ends: 0.5, trimming: 'once at the end' }).then((p) => { answered.push(typeof p === 'string' ? p : 'plan'); });
+  const coarse = worker.face('b', at, 200, 4, paints).then((picture) => { answered.push(picture ? 'coarse' : 'none'); });
+  await Promise.all([old, newer, plan, coarse]);
+  expect(answered).toHaveLength(4);
+  expect(answered.slice(0, 3)).toEqual(expect.arrayContaining(['plan', 'coarse', 'given up']));
+  expect(answered.at(-1)).toBe('fine');
+});
+
+test('a fine face painted in strips is the one painted at once, and a coarse one has its size', async () => {
+  const [small, at] = [basket.slice(0, 5), 4];
+  await worker.load('c', cane(small));
+  const context = contextOf();
+  const state = runSteps(small, context)[at]?.state as CaneState;
+  const whole = smoothRows(state, context.materials.map((key) => paints[key] ?? new Uint8Array(3)), frameOf(state.outline, 64), { from: 0, to: 64 }, 2);
+  expect((await worker.face('c', at, 64, 1, paints))?.data).toEqual(whole);
+  const area = (data: ArrayLike<number> | undefined): number => Array.from(data ?? []).filter((v, i) => i % 4 === 3 && v > 127).length;
+  expect(Math.abs(area((await worker.face('c', at, 64, 2, paints))?.data) / area(whole) - 1)).toBeLessThan(0.06);
+});
+
+test('what goes wrong is named by its clay, and of one clay alone nothing is narrow', async () => {
+  const clay = { lab: { l: 50, a: 0, b: 0 }, hides: 0.3, bakeC: 130, old: false, crumbly: false };
+  const all = Object.fromEntries(Object.keys(paints).map((key, i) => [key, { ...clay, lab: { l: 15 + 9 * i, a: 0, b: 0 }, old: i === 0 }]));
+  await worker.load('d', cane(changed(basket.length - 1, {}).concat({ id: 'r', do: 'reduce', to: 'diameter', value: 6 } as Step)));
+  const { warnings, feature } = await worker.judge('d', all);
+  expect(Object.keys(paints)).toContain(feature?.material);
+  expect(warnings.find((w) => w.kind === 'feature')).toMatchObject({ material: feature?.material, mm: feature?.mm });
+  await worker.load('e', cane([{ id: 'l', do: 'log', of: 'clay:a', diameter: 20, length: 40 } as Step]));
+  expect(await worker.judge('e', { 'clay:a': { ...clay, old: true } })).toEqual({ warnings: [{ kind: 'old', material: 'clay:a' }], feature: null });
+  expect(await worker.judge('not loaded', {})).toEqual({ warnings: [], feature: null });
+});
