@@ -1,22 +1,11 @@
-import { wrap, type Endpoint, type Remote } from 'comlink';
+import type { Remote } from 'comlink';
 import { STARTING_POINTS, contextOf, frameOf, runSteps, smoothRows, type CaneState, type Step } from '#core/cane';
 import type { CaneWorker, PlainCane } from '../src/workers/cane.worker.js';
 import { COLOURS } from '../../core/test/canes.js';
-
-type Listener = (event: { readonly data: unknown; readonly origin: string }) => void;
-/** A thread as far as the worker needs one: what is posted arrives as a task of its own. */
-const toWorker = new Set<Listener>();
-const toPage = new Set<Listener>();
-const post = (to: Set<Listener>) => (data: unknown): void => { setImmediate(() => { to.forEach((hear) => { hear({ data, origin: '' }); }); }); };
+import { inThread } from './thread.js';
 
 let worker: Remote<CaneWorker>;
-beforeAll(async () => {
-  class Picture { constructor(readonly data: Uint8ClampedArray, readonly width: number, readonly height: number) {} }
-  Object.assign(globalThis, { ImageData: Picture, postMessage: post(toPage), addEventListener: (_: string, hear: Listener) => { toWorker.add(hear); } });
-  await import('../src/workers/cane.worker.js');
-  const page = { postMessage: post(toWorker), addEventListener: (_: string, hear: Listener) => { toPage.add(hear); }, removeEventListener: () => undefined };
-  worker = wrap<CaneWorker>(page as unknown as Endpoint);
-});
+beforeAll(async () => { worker = await inThread<CaneWorker>(() => import('../src/workers/cane.worker.js')); });
 
 const basket = STARTING_POINTS.find((s) => s.id === 'woven-basket')?.steps(COLOURS) as readonly Step[];
 const cane = (steps: readonly Step[]): PlainCane => ({ steps, library: {}, wobble: 0, seed: 1 });

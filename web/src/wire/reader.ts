@@ -70,15 +70,13 @@ export const calibrateReader = (): Promise<void> => send({ id: crypto.randomUUID
 /** One reading of what lies under the reader. @throws NoReading */
 export async function readOnce(revisionId: string, stage: Stage): Promise<Lab> {
   const id = crypto.randomUUID();
-  const answer = new Promise<Lab>((got, failed) => {
-    waiting.set(id, { got, failed });
-    setTimeout(() => {
-      if (!waiting.delete(id)) return;
-      failed(new NoReading('The reader did not answer. Read again.'));
-    }, PATIENCE);
-  });
+  const answer = new Promise<Lab>((got, failed) => { waiting.set(id, { got, failed }); });
+  const late = setTimeout(() => {
+    waiting.get(id)?.failed(new NoReading('The reader did not answer. Read again.'));
+    waiting.delete(id);
+  }, PATIENCE);
   // where the errand cannot even be sent, nobody waits for its answer
-  answer.catch(() => undefined);
+  answer.finally(() => { clearTimeout(late); }).catch(() => undefined);
   await send({ id, errand: 'read', revisionId, stage });
   return answer;
 }

@@ -1,7 +1,7 @@
 import { expose, transfer } from 'comlink';
 import { tracePicture, type Drawn } from '#core/cane';
 import { labOfLinear, type Lab } from '#core/colour';
-import { Complaint } from '#core/units';
+import { orSentence } from '#core/units';
 import { LINEAR, averageAt, gainTable, neutralGains, paletteOf, recast, NO_CAST, type Gains, type PictureColour, type Pixels } from '#core/picture';
 
 /** Longest side of a picture as it is kept: palettes need no more. */
@@ -49,13 +49,8 @@ const worker = {
   },
   /** The picture at hand in so many flat regions, as a template of that width. */
   trace(count: number, width: number): Drawn | string {
-    if (!pixels) return 'No picture is open.';
-    try {
-      return tracePicture(pixels, count, width);
-    } catch (error) {
-      if (error instanceof Complaint) return error.message;
-      throw error;
-    }
+    const open = pixels;
+    return open ? orSentence(() => tracePicture(open, count, width)) : 'No picture is open.';
   },
   /** Takes up a picture that was kept. */
   async takeUp(file: Blob): Promise<{ readonly width: number; readonly height: number }> {
