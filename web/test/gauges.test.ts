@@ -1,0 +1,121 @@
+import type { GaugeSays } from '#contract/devices';
+import type * as Gauges from '../src/wire/gauges.js';
+
+/** A field as far as a gauge needs one. */
+class Field {
+  dataset: Record<string, string> = {};
+  placeholder = '';
+  isConnected = true;
+  heard: string[] = [];
+  #value = '';
+  get value(): string { return this.#value; }
+  set value(text: string) { this.#value = text; }
+  dispatchEvent(): void { this.heard.push(this.#value); }
+}
+
+class Stream {
+  static readonly all: Stream[] = [];
+  onmessage: ((event: { data: string }) => void) | null = null;
+  onerror: (() => void) | null = null;
+  closed = false;
+  constructor(readonly path: string) { Stream.all.push(this); }
+  close(): void { this.closed = true; }
+  says(what: GaugeSays): void { this.onmessage?.({ data: JSON.stringify(what) }); }
+}
+
+const page = { activeElement: null as Field | null, focusin: [] as ((event: { target: Field }) => void)[] };
+const sent: { readonly errand: string; readonly about: number | null; readonly settingId: string | null }[] = [];
+let answer: () => Response = () => new Response(null, { status: 204 });
+let gauges: typeof Gauges;
+let turnUnits: () => void;
+
+beforeAll(async () => {
+  Object.assign(globalThis, {
+    HTMLInputElement: Field, EventSource: Stream, window: { localStorage: { getItem: () => null, setItem: () => undefined } },
+    document: { get activeElement() { return page.activeElement; }, addEventListener: (_: string, hear: (typeof page.focusin)[number]) => { page.focusin.push(hear); } },
+    fetch: async (_: string, { body }: { body: string }) => { sent.push(JSON.parse(body) as (typeof sent)[number]); return answer(); },
+  });
+  gauges = await import('../src/wire/gauges.js');
+  ({ turnUnits } = (await import('../src/state/view.js')).useView.getState());
+});
+
+function focus(measures: string | null, part: Partial<Field> = {}): Field {
+  const field = Object.assign(new Field(), part);
+  if (measures !== null) field.dataset.measures = measures;
+  page.activeElement = field;
+  page.focusin.forEach((hear) => { hear({ target: field }); });
+  return field;
+}
+function connected(gauge: 'calipers' | 'scale'): Stream {
+  gauges.putGaugeAway(gauge);
+  gauges.connectGauge(gauge);
+  return Stream.all.at(-1) as Stream;
+}
+const shown = (gauge: 'calipers' | 'scale') => gauges.useGauges.getState()[gauge];
+
+test('a reading is typed into the field that is open for it, in the units of the maker', () => {
+  const calipers = connected('calipers');
+  const thickness = focus('length');
+  calipers.says({ says: 'reading', errand: null, value: 0.0625, unit: 'in' });
+  expect(thickness.heard).toEqual(['1.59 mm']);
+  expect(shown('calipers').shows).toBe('0.0625 in');
+  turnUnits();
+  calipers.says({ says: 'reading', errand: null, value: 25.4, unit: 'mm' });
+  turnUnits();
+  expect(thickness.value).toMatch(/^1(\.0+)? in$/);
+  const weight = focus('mass');
+  connected('scale').says({ says: 'reading', errand: null, value: 14, unit: 'g' });
+  expect(weight.heard).toEqual(['14 g']);
+});
+
+test('it is typed nowhere else: not into a field for something else, one that is left, or one that is gone', () => {
+  const calipers = connected('calipers');
+  const left = focus('length');
+  const others = [focus('mass'), focus(null)];
+  const read = (): void => { calipers.says({ says: 'reading', errand: null, value: 2.5, unit: 'mm' }); };
+  read();
+  const gone = focus('length');
+  gone.isConnected = false;
+  read();
+  expect([left, ...others, gone].flatMap((f) => f.heard)).toEqual([]);
+  expect(shown('calipers').shows).toBe('2.50 mm');
+});
+
+test('a lost connection is said, nothing is typed, and the next state finds it again', () => {
+  const scale = connected('scale');
+  expect(shown('scale').link).toBe('looking');
+  gauges.connectGauge('scale');
+  expect(Stream.all.at(-1)).toBe(scale);
+  scale.onerror?.();
+  expect(shown('scale')).toMatchObject({ link: 'away', wrong: expect.stringContaining('lost the connection') as string });
+  scale.says({ says: 'state', standIn: true, unit: 'g', held: false, sinceZero: 0 });
+  expect(shown('scale').link).toBe('there');
+  scale.says({ says: 'refused', errand: 'e', why: 'It is held.' });
+  expect(shown('scale').wrong).toBe('It is held.');
+  gauges.putGaugeAway('scale');
+  expect([scale.closed, shown('scale').link]).toEqual([true, 'none']);
+});
+
+test('a stand-in is told what lies there: what the field holds, or else suggests, or nothing', async () => {
+  const about = async (measures: string, part: Partial<Field>): Promise<unknown> => {
+    focus(measures, part);
+    await gauges.pressGauge('calipers', 'read');
+    return sent.at(-1)?.about;
+  };
+  expect(await about('length', { value: '1/16 in', placeholder: '3 mm' })).toBeCloseTo(1.5875);
+  expect(await about('length', { placeholder: '~3.2 mm' })).toBe(3.2);
+  expect(await about('length', { value: 'thin' })).toBeNull();
+  expect(await about('mass', { value: '14 g' })).toBeNull();
+  focus('length', { value: '2 mm', dataset: { measures: 'length', setting: 's4' } });
+  await gauges.pressGauge('calipers', 'read');
+  expect(sent.at(-1)).toMatchObject({ errand: 'read', about: 2, settingId: 's4' });
+});
+
+test('what the server refuses, or does not hear, is said at the gauge', async () => {
+  answer = () => new Response(JSON.stringify({ detail: 'The calipers are not connected.', status: 409 }), { status: 409 });
+  await gauges.pressGauge('calipers', 'zero');
+  expect(shown('calipers').wrong).toBe('The calipers are not connected.');
+  answer = () => { throw new TypeError('no answer'); };
+  await gauges.pressGauge('calipers', 'hold');
+  expect(shown('calipers').wrong).toBe('Sledge does not answer.');
+});
