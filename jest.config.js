@@ -6,6 +6,8 @@ const swc = ['@swc/jest', {
 
 export default {
   testEnvironment: 'node',
+  // long, so that a slow machine is no failure
+  testTimeout: 120_000,
   roots: ['<rootDir>/core', '<rootDir>/contract', '<rootDir>/server', '<rootDir>/web/test'],
   testMatch: ['**/*.test.ts'],
   setupFiles: ['<rootDir>/core/test/seed.ts'],

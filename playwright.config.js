@@ -10,7 +10,7 @@ export default defineConfig({
   fullyParallel: true,
   workers: 2,
   // waits are long, so that a slow machine is no failure
-  timeout: 120_000,
+  timeout: 180_000,
   expect: { timeout: 20_000 },
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
   use: {

@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises';
 import { edit, expect, saved, station, test } from './sledge.js';
 
 test('the woven basket from a blend made earlier: reduced, warned, mended, planned backwards, made, and its ends learned from', async ({ page, sledge }) => {
-  test.setTimeout(150_000);
+  test.setTimeout(300_000);
   await page.goto(`${sledge.url}/shelf`);
   await station(page, 'Canes');
   const main = page.getByRole('main');

@@ -53,7 +53,7 @@ test('what was answered is there after kill -9 in the same moment, every time', 
     await killed(again.child);
     expect(blocks.map((b) => b.id).sort()).toEqual([...expected].sort());
   }
-}, 60_000);
+});
 
 test('everything is there after a restart, undo too', async () => {
   const api = await Api.open();
@@ -107,7 +107,7 @@ test('where it cannot start, it says why in one sentence and no more', async () 
   await killed(child);
   expect([taken.code, taken.said]).toEqual([1, expect.stringMatching(/^Port \d+ is taken, [^\n]*another one\.$/)]);
   expect((await refusedStart({ SLEDGE_DATA: join(folder, 'odd'), SLEDGE_PORT: 'abc' })).said).toBe('SLEDGE_PORT is “abc”. Give a number from 1 to 65535.');
-}, 60_000);
+});
 
 test('files of other programs are refused and left alone', async () => {
   const text = join(folder, 'notes.db');
