@@ -7,6 +7,9 @@ let worker: Remote<CaneWorker> | null = null;
 export const caneWorker = (): Remote<CaneWorker> =>
   (worker ??= wrap<CaneWorker>(new Worker(new URL('./cane.worker.ts', import.meta.url), { type: 'module' })));
 
+/** Canes as they were last sent: the worker keeps only so many worked out. */
+const sent = new Map<string, PlainCane>();
+
 export interface WorkedCane { readonly id: string; readonly steps: readonly PlainStep[] }
 
 /** A cane worked out step by step in the worker; null until it is, and where there is none. What is older stays until the newer is there. */
@@ -17,24 +20,57 @@ export function useWorkedCane(id: string, cane: PlainCane | null): WorkedCane | 
     const plain = JSON.parse(key) as PlainCane | null;
     if (!plain) { setWorked(null); return; }
     let current = true;
+    sent.set(id, plain);
     void caneWorker().load(id, plain).then((steps) => { if (current) setWorked({ id, steps }); });
     return () => { current = false; };
   }, [id, key]);
   return worked;
 }
 
-interface Asked { readonly paints: Readonly<Record<string, Paint>>; readonly picture: Promise<ImageData | null> }
-const underWay = new Map<string, Asked>();
+/** Where many canes are shown one may be let go again before it is painted; then it is sent once more, just before. */
+async function painted(...of: Parameters<CaneWorker['face']>): Promise<ImageData | null> {
+  const picture = await caneWorker().face(...of);
+  if (picture !== 'not loaded') return picture;
+  const plain = sent.get(of[0]);
+  if (!plain) return null;
+  void caneWorker().load(of[0], plain);
+  const again = await caneWorker().face(...of);
+  return again === 'not loaded' ? null : again;
+}
 
-/** The same face is painted once for all who ask for it at the same time. */
-function faceOf(id: string, stamp: number, at: number, size: number, every: number, paints: Readonly<Record<string, Paint>>): Promise<ImageData | null> {
-  const key = [id, stamp, at, size, every].join(' ');
-  const same = underWay.get(key);
-  if (same?.paints === paints) return same.picture;
-  const asked: Asked = { paints, picture: caneWorker().face(id, at, size, every, paints) };
-  underWay.set(key, asked);
-  void asked.picture.finally(() => { if (underWay.get(key) === asked) underWay.delete(key); });
-  return asked.picture;
+interface Waiting { readonly key: string; readonly of: Parameters<CaneWorker['face']>; askers: number; readonly picture: Promise<ImageData | null>; readonly give: (picture: Promise<ImageData | null> | null) => void }
+const line: Waiting[] = [];
+let atWork = false;
+
+async function paintLine(): Promise<void> {
+  if (atWork) return;
+  atWork = true;
+  for (let [next] = line; next; [next] = line) {
+    const picture = next.askers > 0 ? painted(...next.of) : null;
+    next.give(picture);
+    await picture?.catch(() => undefined);
+    line.shift();
+  }
+  atWork = false;
+}
+
+/**
+ * Fine faces wait in line, so that of many each is there as early as it can be.
+ * The same one is painted once for all who ask for it; `leave` when it is not wanted any more.
+ */
+function inLine(stamp: number, ...of: Waiting['of']): { readonly picture: Waiting['picture']; readonly leave: () => void } {
+  const key = [stamp, ...of.slice(0, 4)].join(' ');
+  let own = line.find((w) => w.key === key && w.of[4] === of[4] && w.askers > 0);
+  if (!own) {
+    let give: Waiting['give'] = () => undefined;
+    const picture = new Promise<ImageData | null>((resolve) => { give = resolve; });
+    own = { key, of, askers: 0, picture, give };
+    line.push(own);
+  }
+  const asked = own;
+  asked.askers++;
+  void paintLine();
+  return { picture: asked.picture, leave: () => { asked.askers--; } };
 }
 
 /** A face as a picture, coarse at once and fine after; null until there is one. */
@@ -46,18 +82,21 @@ export function useFace(worked: WorkedCane | null, at: number, size: number, pai
   useEffect(() => {
     if (id === undefined || stamp === undefined) return;
     let current = true;
+    let leave = (): void => undefined;
     const paint = async (): Promise<void> => {
       if (size > 200) {
-        const coarse = await faceOf(id, stamp, at, size, 4, paints);
+        const coarse = await painted(id, at, size, 4, paints);
         if (!current) return;
         if (coarse) setPicture(coarse);
         if (coarseOnly) return;
       }
-      const fine = await faceOf(id, stamp, at, size, 1, paints);
+      const asked = inLine(stamp, id, at, size, 1, paints);
+      ({ leave } = asked);
+      const fine = await asked.picture;
       if (current && fine) setPicture(fine);
     };
     void paint();
-    return () => { current = false; };
+    return () => { current = false; leave(); };
   }, [id, stamp, at, size, paints, coarseOnly]);
   return picture;
 }

@@ -41,7 +41,7 @@ const MOST_LOADED = 40;
 /** Rows of a large picture in one go. */
 const CHUNK = 48;
 /** Fewest and most rows of a face in one go, and how long, ms, the next asker waits for one at most. */
-const [LEAST_ROWS, MOST_ROWS, PATIENCE] = [6, 64, 12];
+const [LEAST_ROWS, MOST_ROWS, PATIENCE] = [6, 64, 20];
 /** Pixels a side from which 4 × 4 places an edge pixel do, instead of 8 × 8. */
 const LARGE = 1500;
 let asked = 0;
@@ -85,12 +85,13 @@ const worker = {
    * everything go before it that is waiting, and again after every few rows.
    * @param every blocks of so many pixels: a coarser picture at once @returns null where it cannot be, or another picture was asked for under the same name meanwhile
    */
-  async face(id: string, at: number, size: number, every: number, paints: Readonly<Record<string, Paint>>): Promise<ImageData | null> {
+  async face(id: string, at: number, size: number, every: number, paints: Readonly<Record<string, Paint>>): Promise<ImageData | 'not loaded' | null> {
     const own = ++asked;
     newest.set(`${id} ${at} ${size}`, own);
     const cane = loaded.get(id);
-    const state = cane?.results[at]?.state;
-    if (!cane || !state) return null;
+    if (!cane) return 'not loaded';
+    const state = cane.results[at]?.state;
+    if (!state) return null;
     const frame = frameOf(state.outline, size);
     const pixels = new Uint8ClampedArray(4 * size * size);
     const list = paintsOf(cane, paints);
