@@ -40,7 +40,7 @@ export function StepRow({ steps, worked, paints, chosen, coarse, onChoose, onAdd
             <Pick onClick={() => { onChoose(i); }} aria-current={i === chosen ? 'step' : undefined} aria-label={`Step ${i + 1}: ${stepTitle(step, units)}`}>
               <Flex height={`${LARGEST + 4}px`} alignItems="center" justifyContent="center">{f?.there ? <Face worked={worked} at={i} size={size} paints={paints} coarse={coarse} label={`Face after step ${i + 1}`} /> : f?.wrong != null ? <Warning>{''}</Warning> : <Caption>–</Caption>}</Flex>
               <Box fontSize="small" fontWeight={600} lineHeight={1.2} minHeight="34px" marginTop={1} overflowWrap="anywhere">{i + 1} {stepTitle(step, units)}</Box>
-              <Caption>{f?.there ? `${f.round ? showLength(f.width, units) : showSize(f.width, f.height, units).replace(/ (mm|in)$/, '')} · ${showLength(Math.round(f.length), units)}${f.count > 1 ? ` · ${f.count}` : ''}` : f?.wrong != null ? 'cannot be done' : ''}</Caption>
+              <Caption minHeight="40px">{f?.there ? <>{f.round ? showLength(f.width, units) : showSize(f.width, f.height, units)}<br />{f.count > 1 && `${f.count} × `}{showLength(Math.round(f.length), units)} long</> : f?.wrong != null ? 'cannot be done' : ''}</Caption>
               <Box width="100%" marginTop={1} height={i === chosen ? '9px' : '1px'} marginBottom={i === chosen ? 0 : '8px'} background="ink" />
             </Pick>
           </Box>
