@@ -53,7 +53,7 @@ test('a fine face painted in strips is the one painted at once, and a coarse one
   const context = contextOf();
   const state = runSteps(small, context)[at]?.state as CaneState;
   const whole = smoothRows(state, context.materials.map((key) => paints[key] ?? new Uint8Array(3)), frameOf(state.outline, 64), { from: 0, to: 64 }, 2);
-  const data = async (every: number): Promise<ArrayLike<number>> => { const picture = await worker.face('c', at, 64, every, paints); return picture instanceof ImageData ? picture.data : []; };
+  const data = async (every: number): Promise<ArrayLike<number>> => { return (await worker.face('c', at, 64, every, paints))?.data ?? []; };
   expect(await data(1)).toEqual(whole);
   const area = (of: ArrayLike<number>): number => Array.from(of).filter((v, i) => i % 4 === 3 && v > 127).length;
   expect(Math.abs(area(await data(2)) / area(whole) - 1)).toBeLessThan(0.06);
@@ -71,11 +71,15 @@ test('what goes wrong is named by its clay, and of one clay alone nothing is nar
   expect(await worker.judge('not loaded', {})).toEqual({ warnings: [], feature: null });
 });
 
-test('of many canes the oldest is let go, and says so where its face is asked for', async () => {
-  const log = (id: string): Promise<unknown> => worker.load(id, cane([{ id: 'l', do: 'log', of: 'clay:a', diameter: 20, length: 40 } as Step]));
-  await log('first');
-  expect(await worker.face('first', 0, 10, 1, paints)).toMatchObject({ width: 10 });
+test('of many canes the oldest is let go, and worked out again where it is asked for', async () => {
+  const log = async (id: string): Promise<number | undefined> => (await worker.load(id, cane([{ id: 'l', do: 'log', of: 'clay:a', diameter: 20, length: 40 } as Step])))[0]?.stamp;
+  const stamp = await log('first');
+  const before = await worker.face('first', 0, 10, 1, paints);
+  expect(before).toMatchObject({ width: 10 });
+  expect(await log('first')).toBe(stamp);
   for (let i = 0; i < 40; i++) await log(`later ${i}`);
-  expect(await worker.face('first', 0, 10, 1, paints)).toBe('not loaded');
+  expect(await worker.face('first', 0, 10, 1, paints)).toEqual(before);
+  expect(await worker.backwards('first', { slices: 8, thickness: 2, ends: 0.5, trimming: 'once at the end' })).toMatchObject({ starts: [{ count: 1 }] });
+  expect(await log('first')).not.toBe(stamp);
   expect(await worker.face('later 39', 0, 10, 1, paints)).toMatchObject({ width: 10 });
 });

@@ -7,9 +7,6 @@ let worker: Remote<CaneWorker> | null = null;
 export const caneWorker = (): Remote<CaneWorker> =>
   (worker ??= wrap<CaneWorker>(new Worker(new URL('./cane.worker.ts', import.meta.url), { type: 'module' })));
 
-/** Canes as they were last sent: the worker keeps only so many worked out. */
-const sent = new Map<string, PlainCane>();
-
 export interface WorkedCane { readonly id: string; readonly steps: readonly PlainStep[] }
 
 /** A cane worked out step by step in the worker; null until it is, and where there is none. What is older stays until the newer is there. */
@@ -20,22 +17,10 @@ export function useWorkedCane(id: string, cane: PlainCane | null): WorkedCane | 
     const plain = JSON.parse(key) as PlainCane | null;
     if (!plain) { setWorked(null); return; }
     let current = true;
-    sent.set(id, plain);
     void caneWorker().load(id, plain).then((steps) => { if (current) setWorked({ id, steps }); });
     return () => { current = false; };
   }, [id, key]);
   return worked;
-}
-
-/** Where many canes are shown one may be let go again before it is painted; then it is sent once more, just before. */
-async function painted(...of: Parameters<CaneWorker['face']>): Promise<ImageData | null> {
-  const picture = await caneWorker().face(...of);
-  if (picture !== 'not loaded') return picture;
-  const plain = sent.get(of[0]);
-  if (!plain) return null;
-  void caneWorker().load(of[0], plain);
-  const again = await caneWorker().face(...of);
-  return again === 'not loaded' ? null : again;
 }
 
 interface Waiting { readonly key: string; readonly of: Parameters<CaneWorker['face']>; askers: number; readonly picture: Promise<ImageData | null>; readonly give: (picture: Promise<ImageData | null> | null) => void }
@@ -46,7 +31,7 @@ async function paintLine(): Promise<void> {
   if (atWork) return;
   atWork = true;
   for (let [next] = line; next; [next] = line) {
-    const picture = next.askers > 0 ? painted(...next.of) : null;
+    const picture = next.askers > 0 ? caneWorker().face(...next.of) : null;
     next.give(picture);
     await picture?.catch(() => undefined);
     line.shift();
@@ -85,7 +70,7 @@ export function useFace(worked: WorkedCane | null, at: number, size: number, pai
     let leave = (): void => undefined;
     const paint = async (): Promise<void> => {
       if (size > 200) {
-        const coarse = await painted(id, at, size, 4, paints);
+        const coarse = await caneWorker().face(id, at, size, 4, paints);
         if (!current) return;
         if (coarse) setPicture(coarse);
         if (coarseOnly) return;

@@ -35,6 +35,8 @@ export interface PlainPlan {
 }
 
 interface Loaded { readonly cane: PlainCane; readonly keys: readonly string[]; readonly context: CaneContext; readonly results: readonly StepResult[]; readonly stamps: readonly number[] }
+/** Canes as they were last sent, and those of them that are worked out. */
+const canes = new Map<string, PlainCane>();
 const loaded = new Map<string, Loaded>();
 /** Canes that are kept worked out: the one on the bench, and its neighbours in the list. */
 const MOST_LOADED = 40;
@@ -69,8 +71,15 @@ function work(id: string, cane: PlainCane): Loaded {
   return now;
 }
 
+/** A cane as it was last sent; one that was let go meanwhile is worked out again. */
+function workedOf(id: string): Loaded | undefined {
+  const cane = canes.get(id);
+  return loaded.get(id) ?? (cane && work(id, cane));
+}
+
 const worker = {
   load(id: string, cane: PlainCane): PlainStep[] {
+    canes.set(id, cane);
     const { results, context, stamps } = work(id, cane);
     return results.map(({ state, wrong }, i): PlainStep => {
       const stamp = stamps[i] ?? 0;
@@ -85,13 +94,12 @@ const worker = {
    * everything go before it that is waiting, and again after every few rows.
    * @param every blocks of so many pixels: a coarser picture at once @returns null where it cannot be, or another picture was asked for under the same name meanwhile
    */
-  async face(id: string, at: number, size: number, every: number, paints: Readonly<Record<string, Paint>>): Promise<ImageData | 'not loaded' | null> {
+  async face(id: string, at: number, size: number, every: number, paints: Readonly<Record<string, Paint>>): Promise<ImageData | null> {
     const own = ++asked;
     newest.set(`${id} ${at} ${size}`, own);
-    const cane = loaded.get(id);
-    if (!cane) return 'not loaded';
-    const state = cane.results[at]?.state;
-    if (!state) return null;
+    const cane = workedOf(id);
+    const state = cane?.results[at]?.state;
+    if (!cane || !state) return null;
     const frame = frameOf(state.outline, size);
     const pixels = new Uint8ClampedArray(4 * size * size);
     const list = paintsOf(cane, paints);
@@ -117,7 +125,7 @@ const worker = {
    * @param tell called with the share that is done @returns null where it cannot be, or was stopped
    */
   async png(id: string, at: number, size: number, paints: Readonly<Record<string, Paint>>, tell?: (share: number) => void): Promise<Uint8Array | null> {
-    const cane = loaded.get(id);
+    const cane = workedOf(id);
     const state = cane?.results[at]?.state;
     if (!cane || !state) return null;
     stopped.delete(id);
@@ -141,14 +149,14 @@ const worker = {
 
   /** The edges of everything in the face after a step. */
   traced(id: string, at: number): { readonly key: string; readonly place: number | null; readonly rings: TracedArea['rings'] }[] {
-    const cane = loaded.get(id);
+    const cane = workedOf(id);
     const state = cane?.results[at]?.state;
     return cane && state ? tracedFace(state).map(({ material, place, rings }) => ({ key: cane.context.materials[material] ?? '', place, rings })) : [];
   },
 
   /** From slices to what to begin with; a sentence where that cannot be. */
   backwards(id: string, wanted: Wanted): PlainPlan | string {
-    const cane = loaded.get(id);
+    const cane = workedOf(id);
     if (!cane) return '';
     return orSentence(() => {
       const plan = planBackwards(cane.cane.steps, wanted, cane.context);
@@ -161,7 +169,7 @@ const worker = {
 
   /** What will go wrong, and the narrowest thing in the face after a step. */
   judge(id: string, materials: Readonly<Record<string, JudgedMaterial>>): { readonly warnings: PlainWarning[]; readonly feature: { readonly mm: number; readonly material: string } | null } {
-    const cane = loaded.get(id);
+    const cane = workedOf(id);
     if (!cane) return { warnings: [], feature: null };
     const { context } = cane;
     const name = (index: number): string => context.materials[index] ?? '';
