@@ -1,5 +1,5 @@
-import type { GaugeSays } from '#contract/devices';
 import type * as Gauges from '../src/wire/gauges.js';
+import { Stream } from './stream.js';
 
 /** A field as far as a gauge needs one. */
 class Field {
@@ -11,16 +11,6 @@ class Field {
   get value(): string { return this.#value; }
   set value(text: string) { this.#value = text; }
   dispatchEvent(): void { this.heard.push(this.#value); }
-}
-
-class Stream {
-  static readonly all: Stream[] = [];
-  onmessage: ((event: { data: string }) => void) | null = null;
-  onerror: (() => void) | null = null;
-  closed = false;
-  constructor(readonly path: string) { Stream.all.push(this); }
-  close(): void { this.closed = true; }
-  says(what: GaugeSays): void { this.onmessage?.({ data: JSON.stringify(what) }); }
 }
 
 const page = { activeElement: null as Field | null, focusin: [] as ((event: { target: Field }) => void)[] };
@@ -49,7 +39,7 @@ function focus(measures: string | null, part: Partial<Field> = {}): Field {
 function connected(gauge: 'calipers' | 'scale'): Stream {
   gauges.putGaugeAway(gauge);
   gauges.connectGauge(gauge);
-  return Stream.all.at(-1) as Stream;
+  return Stream.newest();
 }
 const shown = (gauge: 'calipers' | 'scale') => gauges.useGauges.getState()[gauge];
 
@@ -85,7 +75,7 @@ test('a lost connection is said, nothing is typed, and the next state finds it a
   const scale = connected('scale');
   expect(shown('scale').link).toBe('looking');
   gauges.connectGauge('scale');
-  expect(Stream.all.at(-1)).toBe(scale);
+  expect(Stream.newest()).toBe(scale);
   scale.onerror?.();
   expect(shown('scale')).toMatchObject({ link: 'away', wrong: expect.stringContaining('lost the connection') as string });
   scale.says({ says: 'state', standIn: true, unit: 'g', held: false, sinceZero: 0 });

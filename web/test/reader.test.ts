@@ -1,16 +1,6 @@
 import type { ReaderSays } from '#contract';
 import type * as Reader from '../src/wire/reader.js';
-
-/** The stream of what a reader says, and errands that are taken or not. */
-class Stream {
-  static newest: Stream | null = null;
-  onmessage: ((event: { data: string }) => void) | null = null;
-  onerror: (() => void) | null = null;
-  closed = false;
-  constructor(readonly path: string) { Stream.newest = this; }
-  close(): void { this.closed = true; }
-  says(what: ReaderSays): void { this.onmessage?.({ data: JSON.stringify(what) }); }
-}
+import { Stream } from './stream.js';
 
 let reader: typeof Reader;
 let errands: { readonly id: string; readonly errand: string }[];
@@ -32,7 +22,7 @@ beforeEach(async () => {
 });
 afterEach(() => { reader.letReaderGo(); });
 
-const stream = (): Stream => Stream.newest as Stream;
+const says = (what: ReaderSays): void => { Stream.newest().says(what); };
 const read = (): { readonly answer: Promise<unknown>; readonly sent: Promise<string> } => {
   const answer = reader.readOnce('r', 'baked').catch((error: Error) => error.message);
   return { answer, sent: new Promise((resolve) => { setTimeout(() => { resolve(errands.at(-1)?.id ?? ''); }, 5); }) };
@@ -42,25 +32,25 @@ test('a reading goes to the one who asked for it, in whatever order they come', 
   const [one, two] = [read(), read()];
   await one.sent;
   const [a, b] = errands.map((e) => e.id);
-  stream().says({ says: 'reading', errand: b ?? '', l: 20, a: 1, b: 2 });
-  stream().says({ says: 'reading', errand: 'another window’s', l: 99, a: 0, b: 0 });
-  stream().says({ says: 'reading', errand: a ?? '', l: 60, a: 3, b: 4 });
+  says({ says: 'reading', errand: b ?? '', l: 20, a: 1, b: 2 });
+  says({ says: 'reading', errand: 'another window’s', l: 99, a: 0, b: 0 });
+  says({ says: 'reading', errand: a ?? '', l: 60, a: 3, b: 4 });
   expect(await Promise.all([one.answer, two.answer])).toEqual([{ l: 60, a: 3, b: 4 }, { l: 20, a: 1, b: 2 }]);
 });
 
 test('what it says of itself is kept; a refusal is its own sentence', async () => {
   expect(reader.useReader.getState()).toEqual({ link: 'looking', state: null });
-  stream().says({ says: 'state', standIn: true, calibrated: false, readings: 0, readingsLeft: 20 });
+  says({ says: 'state', standIn: true, calibrated: false, readings: 0, readingsLeft: 20 });
   expect(reader.useReader.getState()).toMatchObject({ link: 'there', state: { calibrated: false } });
   const one = read();
-  stream().says({ says: 'refused', errand: await one.sent, why: 'Calibrate it first.' });
+  says({ says: 'refused', errand: await one.sent, why: 'Calibrate it first.' });
   expect(await one.answer).toBe('Calibrate it first.');
 });
 
 test('nobody waits for a reader that has lost its connection, was put away, or cannot be asked', async () => {
   const one = read();
   await one.sent;
-  stream().onerror?.();
+  Stream.newest().onerror?.();
   expect(await one.answer).toMatch(/lost its connection/);
   expect(reader.useReader.getState().link).toBe('away');
   taken = 'gone';
@@ -70,7 +60,7 @@ test('nobody waits for a reader that has lost its connection, was put away, or c
   taken = { status: 204 };
   const last = read();
   await last.sent;
-  const before = stream();
+  const before = Stream.newest();
   reader.letReaderGo();
   expect(await last.answer).toBe('The reader was put away.');
   expect([before.closed, reader.useReader.getState().link]).toEqual([true, 'none']);
@@ -82,5 +72,5 @@ test('a reader that says nothing is given up after a while, and what it says lat
   await import.meta.jest.advanceTimersByTimeAsync(5000);
   import.meta.jest.useRealTimers();
   expect(await answer).toBe('The reader did not answer. Read again.');
-  stream().says({ says: 'reading', errand: errands[0]?.id ?? '', l: 1, a: 0, b: 0 });
+  says({ says: 'reading', errand: errands[0]?.id ?? '', l: 1, a: 0, b: 0 });
 });
