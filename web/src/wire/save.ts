@@ -29,8 +29,7 @@ const LISTS = ['/api/shelf', '/api/machines', '/api/sheets'];
 
 /** The answer with a thing of it as it is after a change, known by its id; the bench has none and is told by its address. */
 export function withChanged(answer: unknown, path: string, body: { readonly id?: string }): unknown {
-  const inList = (list: unknown): unknown => (Array.isArray(list) && list.some((x: { id?: unknown }) => x.id === body.id)
-    ? list.map((x: { id?: unknown }) => (x.id === body.id ? { ...x, ...body } : x)) : list);
+  const inList = (list: unknown): unknown => (Array.isArray(list) ? list.map((x: { id?: unknown }) => (x.id === body.id ? { ...x, ...body } : x)) : list);
   if (typeof answer !== 'object' || answer === null) return answer;
   if (path === '/api/bench') return 'setup' in answer ? { ...answer, setup: { ...(answer.setup as object), ...body } } : answer;
   if (body.id === undefined) return answer;
@@ -68,9 +67,9 @@ export async function change<T>(method: 'PUT' | 'POST' | 'DELETE', path: string,
   }
 }
 
-/** Shows a change at once and saves it. `cached` is where it is shown, if it is read from its own address. */
-export function put<T extends { readonly id?: string; readonly version?: number }>(path: string, body: T, shown?: (before: unknown) => unknown): Promise<T | null> {
-  client.setQueryData([path], (before: unknown) => (shown ? shown(before) : before));
+/** Saves a thing that is read from its own address, and shows it there at once. @param shown the answer as it will be */
+export function put<T extends { readonly id?: string; readonly version?: number }>(path: string, body: T, shown: object): Promise<T | null> {
+  client.setQueryData([path], shown);
   return change<T>('PUT', path, body);
 }
 

@@ -25,7 +25,7 @@ export function BatchPlan({ batch, machines }: { readonly batch: BatchAnswer; re
   const settings = machines.machines.flatMap((machine) => thicknesses(machine).map((s) => ({ ...s, machine, own: machine.id === own?.id })));
   const save = (part: Partial<BatchDto>): void => {
     const dto: BatchDto = { id: batch.id, version: batch.version, name: batch.name, note: batch.note, dueOn: batch.dueOn, pieces: [...batch.pieces], ...part };
-    void put(path, dto, () => ({ ...batch, ...part }));
+    void put(path, dto, { ...batch, ...part });
   };
   useKeys('This batch', done ? [] : [{ key: 'a', does: 'Add a kind of piece', run: () => { setAdding(true); } }]);
   const usual = own?.settings[Math.floor(own.settings.length / 2)];

@@ -51,7 +51,7 @@ export function BlendView({ blend, making, machines, shelf }: BlendViewProps): R
   const save = (part: Partial<BlendDto>): void => {
     const { id, version, name, note, retired } = blend;
     const dto: BlendDto = { id, version, name, note, retired, plan, ...part };
-    void put<BlendDto>(path, dto, () => ({ ...blend, ...part }));
+    void put<BlendDto>(path, dto, { ...blend, ...part });
   };
   const latest = useRef(save);
   latest.current = save;

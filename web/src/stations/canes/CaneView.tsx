@@ -56,7 +56,7 @@ export function CaneView({ cane, making, shelf, machines, blends, canes }: CaneV
   const at = Math.min(chosen, steps.length - 1);
   const step = steps[at];
   const figures = worked?.steps[at];
-  const save = (part: Partial<CaneDto>): void => { void put<CaneDto>(url, { ...sentCane(cane), ...part }, () => ({ ...cane, ...part })); };
+  const save = (part: Partial<CaneDto>): void => { void put<CaneDto>(url, { ...sentCane(cane), ...part }, { ...cane, ...part }); };
   const keep = (next: readonly Step[]): void => { save({ program: { ...cane.program, steps: [...withSteps(saved, here, next)] } }); };
   const edit = (next: Step): void => { keep(steps.map((s, i) => (i === at ? next : s))); };
   const plain = useMemo(() => shelf.clays.filter((c) => !c.retired && c.kind === 'opaque'), [shelf]);
@@ -112,14 +112,14 @@ export function CaneView({ cane, making, shelf, machines, blends, canes }: CaneV
           </Flex>
         </Flex>
         {refusal && !refusal.sentenceFor('name') && !said && <Warning>{refusal.sentenceFor('program') ?? refusal.message}</Warning>}
-        <StepRow steps={steps} worked={worked} paints={paints} chosen={at} coarse={false} onChoose={setChosen} onAdd={() => { setChosen(steps.length - 1); setAdding(true); }} />
+        <StepRow steps={steps} worked={worked} paints={paints} chosen={at} onChoose={setChosen} onAdd={() => { setChosen(steps.length - 1); setAdding(true); }} />
         {adding && step && <AddStep after={`${at + 1} ${stepTitle(step, units)}`} onAdd={add} onCancel={() => { setAdding(false); }} />}
         {step && (
           <StepBench cane={cane} bench={bench} steps={steps} at={at} wobble={wobble} trueSize={trueSize} blur={BLUR[seen]} feature={at === steps.length - 1 ? feature : null} shelf={shelf} blends={blends} canes={canes}
             onChange={edit} onOpen={(part) => { setPath([...here, { step: at, part }]); setChosen(0); }} onAdd={() => { setAdding(true); }} onMove={move} onCopy={copy} onRemove={remove}>
-            {here.length === 0 && <Slices cane={cane} worked={worked} paints={paints} materials={materials} coarse={false} own={machines.machines.find((m) => m.id === machines.setup.machineId)} onChange={save} />}
+            {here.length === 0 && <Slices cane={cane} worked={worked} paints={paints} materials={materials} own={machines.machines.find((m) => m.id === machines.setup.machineId)} onChange={save} />}
             {here.length === 0 && warnings.map((w, i) => <Warning key={i}>{warningWords(w, name, units)}</Warning>)}
-            {here.length === 0 && worked && <Tiling worked={worked} at={Math.max(0, worked.steps.findLastIndex((s) => s.there))} paints={paints} coarse={false} />}
+            {here.length === 0 && worked && <Tiling worked={worked} at={Math.max(0, worked.steps.findLastIndex((s) => s.there))} paints={paints} />}
             {here.length === 0 && <SavePictures cane={cane} worked={worked} paints={paints} materials={materials} at={at} />}
           </StepBench>
         )}

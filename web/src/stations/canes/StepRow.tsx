@@ -18,13 +18,12 @@ interface StepRowProps {
   readonly worked: WorkedCane | null;
   readonly paints: Readonly<Record<string, Paint>>;
   readonly chosen: number;
-  readonly coarse: boolean;
   readonly onChoose: (at: number) => void;
   readonly onAdd: () => void;
 }
 
 /** All steps in a row, each with its face at its size beside the others. */
-export function StepRow({ steps, worked, paints, chosen, coarse, onChoose, onAdd }: StepRowProps): ReactElement {
+export function StepRow({ steps, worked, paints, chosen, onChoose, onAdd }: StepRowProps): ReactElement {
   const units = useUnits();
   const figures = worked?.steps ?? [];
   const row = useRef<HTMLDivElement>(null);
@@ -38,7 +37,7 @@ export function StepRow({ steps, worked, paints, chosen, coarse, onChoose, onAdd
         return (
           <Box as="li" key={step.id} flex="none">
             <Pick onClick={() => { onChoose(i); }} aria-current={i === chosen ? 'step' : undefined} aria-label={`Step ${i + 1}: ${stepTitle(step, units)}`}>
-              <Flex height={`${LARGEST + 4}px`} alignItems="center" justifyContent="center">{f?.there ? <Face worked={worked} at={i} size={size} paints={paints} coarse={coarse} label={`Face after step ${i + 1}`} /> : f?.wrong != null ? <Warning>{''}</Warning> : <Caption>–</Caption>}</Flex>
+              <Flex height={`${LARGEST + 4}px`} alignItems="center" justifyContent="center">{f?.there ? <Face worked={worked} at={i} size={size} paints={paints} label={`Face after step ${i + 1}`} /> : f?.wrong != null ? <Warning>{''}</Warning> : <Caption>–</Caption>}</Flex>
               <Box fontSize="small" fontWeight={600} lineHeight={1.2} minHeight="34px" marginTop={1} overflowWrap="anywhere">{i + 1} {stepTitle(step, units)}</Box>
               <Caption minHeight="40px">{f?.there ? <>{f.round ? showLength(f.width, units) : showSize(f.width, f.height, units)}<br />{f.count > 1 && `${f.count} × `}{showLength(Math.round(f.length), units)} long</> : f?.wrong != null ? 'cannot be done' : ''}</Caption>
               <Box width="100%" marginTop={1} height={i === chosen ? '9px' : '1px'} marginBottom={i === chosen ? 0 : '8px'} background="ink" />

@@ -13,15 +13,15 @@ type Laid = (typeof LAID)[number]['value'];
 const FACE = 160;
 const [WIDTH, HEIGHT] = [330, 200];
 
-interface TilingProps { readonly worked: WorkedCane; readonly at: number; readonly paints: Readonly<Record<string, Paint>>; readonly coarse: boolean }
+interface TilingProps { readonly worked: WorkedCane; readonly at: number; readonly paints: Readonly<Record<string, Paint>> }
 
 /** Slices laid edge to edge as a slab, or around a bead. */
-export function Tiling({ worked, at, paints, coarse }: TilingProps): ReactElement | null {
+export function Tiling({ worked, at, paints }: TilingProps): ReactElement | null {
   const units = useUnits();
   const canvas = useRef<HTMLCanvasElement>(null);
   const [laid, setLaid] = useState<Laid>('rows');
   const [across, setAcross] = useState(60);
-  const picture = useFace(worked, at, FACE, paints, coarse);
+  const picture = useFace(worked, at, FACE, paints, false);
   const figures = worked.steps[at];
   useEffect(() => {
     const context = canvas.current?.getContext('2d');

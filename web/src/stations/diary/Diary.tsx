@@ -60,7 +60,7 @@ function Entry({ entry }: { readonly entry: DiaryAnswer }): ReactElement {
   const path = `/api/diary/${entry.id}`;
   const longest = Math.max(0, ...entry.clays.map((c) => c.grams));
   const keep = (): void => {
-    if (text !== null && text !== entry.note) void put(path, { id: entry.id, version: entry.version, note: text }, () => ({ ...entry, note: text }));
+    if (text !== null && text !== entry.note) void put(path, { id: entry.id, version: entry.version, note: text }, { ...entry, note: text });
     setText(null);
   };
   return (

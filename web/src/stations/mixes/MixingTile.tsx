@@ -46,10 +46,10 @@ export function MixingTile({ mix, shelf }: MixingTileProps): ReactElement {
       basis: newest.basis, ingredients: [...newest.ingredients], ...part,
     };
     setSeen(null);
-    void put(path, dto, () => ({
+    void put(path, dto, {
       ...mix, ...part,
       revisions: mix.revisions.map((r) => (r === newest ? { ...r, basis: dto.basis, ingredients: dto.ingredients } : r)),
-    }));
+    });
   };
   const worked = useMemo((): { flat: Flat } | { wrong: string } => {
     return attempt(() => ({ flat: flatten(recipeOf(shown?.basis ?? 'volume', shown?.ingredients ?? []), book, shown?.id) }), (wrong) => ({ wrong: wrong.message }));

@@ -9,7 +9,7 @@ import { Warning } from '../../parts/Warning.js';
 import { showDate } from '../../state/today.js';
 import { useUnits } from '../../state/view.js';
 import { Caption, Second, Word } from '../../theme/pieces.js';
-import { change, put, useRefusal } from '../../wire/save.js';
+import { change, useRefusal } from '../../wire/save.js';
 import { ReadingForm, WAYS } from './ReadingForm.js';
 
 const KNOWN: Readonly<Record<Knowledge, string>> = { measured: 'measured', interpolated: 'worked out between', assumed: 'assumed' };
@@ -32,7 +32,7 @@ export function MachineWords({ machine, mine, setup, settingId, onSetting, onGon
   const wrong = contradictions(machine);
   const wear = wearOf(machine);
   const setting = all.find((s) => s.id === settingId) ?? all[0];
-  const save = (part: Partial<MachineDto>): void => { void put(path, { ...machine, ...part }); };
+  const save = (part: Partial<MachineDto>): void => { void change('PUT', path, { ...machine, ...part }); };
   return (
     <Flex direction="column" gap={3}>
       <div>

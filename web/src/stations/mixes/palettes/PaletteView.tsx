@@ -44,7 +44,7 @@ export function PaletteView({ palette, shelf }: { readonly palette: PaletteDto; 
   const gains: Gains = [palette.gainR, palette.gainG, palette.gainB];
   const save = (part: Partial<PaletteDto>): void => {
     const dto = { ...palette, ...part };
-    void put<PaletteDto>(path, dto, () => dto);
+    void put<PaletteDto>(path, dto, dto);
   };
   const swatchOf = (lab: Lab, share: number | null): SwatchDto => ({ id: crypto.randomUUID(), name: '', ...lab, share });
   const attempt = async (what: () => Promise<void>): Promise<void> => {
