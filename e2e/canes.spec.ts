@@ -84,8 +84,11 @@ test('a cane by keys alone, in another cane, out as a file and in again', async 
   await page.keyboard.press('Enter');
   await expect(steps).toHaveCount(2);
   await page.getByRole('heading', { level: 2 }).first().click();
+  // changes that have not left yet become one: each is saved before the next
+  await saved(page);
   await page.keyboard.press('y');
   await expect(steps).toHaveCount(3);
+  await saved(page);
   await page.keyboard.press('Delete');
   await expect(steps).toHaveCount(2);
   await saved(page);

@@ -56,6 +56,30 @@ test('what the server refuses is said, and is not shown as if it were so', async
   expect(machine.version).toBe(1);
 });
 
+test('what is taken back at once is the change that was just made: undo waits for it', async () => {
+  const answer = world.reply;
+  const asked: string[] = [];
+  world.reply = (sent) => {
+    asked.push(`${sent.method} ${sent.path}`);
+    return sent.path === '/api/undo' ? { status: 200, body: { undo: null, redo: null, did: 'changed Bench roller' } } : answer(sent);
+  };
+  const [noting, undoing] = [note(3.2), save.undo()];
+  await Promise.all([noting, undoing]);
+  expect(asked.indexOf('POST /api/undo')).toBeGreaterThan(asked.indexOf('PUT /api/machines/a'));
+  expect(save.useSaid.getState().sentence).toBe('changed Bench roller');
+});
+
+test('while nothing gets through nothing is taken back, and that is said', async () => {
+  world.reply = () => 'gone';
+  const noting = note(3.2);
+  await save.undo();
+  expect(save.useSaid.getState().sentence).toBe('Waiting for the last change to be saved.');
+  expect(world.sent.map((s) => s.path)).not.toContain('/api/undo');
+  world.reply = ({ body }) => ({ status: 200, body });
+  (await import('../src/wire/outbox.js')).tryNow();
+  await noting;
+});
+
 test('a change is shown in every list that holds the thing, and nowhere else', () => {
   const { withChanged } = save;
   const shelf = { lines: [{ id: 'x', name: 'Bed' }], clays: [{ id: 'y', name: 'Leek' }], usedIn: { y: [] } };

@@ -63,6 +63,20 @@ export const changesMade = (): number => (isQuiet() ? sent : NaN);
 
 export const isQuiet = (): boolean => useOutbox.getState().waiting.length === 0;
 
+/** Once all is saved: true; where nothing gets through: false. */
+export function allSaved(): Promise<boolean> {
+  return new Promise((resolve) => {
+    const look = (): void => {
+      const { gone } = useOutbox.getState();
+      if (!isQuiet() && gone === null) return;
+      stop();
+      resolve(isQuiet());
+    };
+    const stop = useOutbox.subscribe(look);
+    look();
+  });
+}
+
 /**
  * Sends a change; changes go one after the other. While the server is gone
  * they wait and are tried again. A newer state of the same thing takes the

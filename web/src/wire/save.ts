@@ -1,7 +1,7 @@
 import { create } from 'zustand';
 import type { ChangesAnswer } from '#contract/changes';
 import { NoAnswer, Refused, ask } from './ask.js';
-import { isQuiet, send, useOutbox } from './outbox.js';
+import { allSaved, send, useOutbox } from './outbox.js';
 import { client } from './queries.js';
 
 interface Said {
@@ -83,7 +83,8 @@ export async function settleClash(keepMine: boolean): Promise<void> {
 }
 
 async function step(path: '/api/undo' | '/api/redo', nothing: string): Promise<void> {
-  if (!isQuiet()) { say('Waiting for the last change to be saved.'); return; }
+  // what is taken back is the last thing that was shown, so it has to be there first
+  if (!await allSaved()) { say('Waiting for the last change to be saved.'); return; }
   try {
     const answer = await ask<ChangesAnswer>('POST', path);
     useSaid.setState({ refused: {} });
