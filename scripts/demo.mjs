@@ -6,5 +6,5 @@ install();
 build();
 process.env.SLEDGE_DATA ??= join(root, '.demo');
 const { start } = await import('../dist/server/src/main.js');
-const { loadDemo } = await import('../dist/server/src/loadDemo.js');
-await start(loadDemo);
+const { makeDemo } = await import('../dist/server/src/loadDemo.js');
+await start(makeDemo);

@@ -1,9 +1,12 @@
+/** A change by its id, in words, with the time it was made. */
+export interface ChangeName { readonly id: string; readonly summary: string; readonly at: string }
+
 /** GET /api/changes, and the answer of POST /api/undo and /api/redo. */
 export interface ChangesAnswer {
-  /** what the next undo takes back, in words; null where there is nothing */
-  readonly undo: string | null;
-  readonly redo: string | null;
-  /** what this call did */
+  /** what the next undo takes back; null where there is nothing */
+  readonly undo: ChangeName | null;
+  readonly redo: ChangeName | null;
+  /** what this call did; null where there was nothing to do, or where it was not the change that was expected */
   readonly did: string | null;
 }
 
@@ -20,6 +23,8 @@ export interface Problem {
   readonly at?: number;
   /** the thing as it is now, where another window changed it first */
   readonly current?: unknown;
+  /** under which a failure inside stands in the log */
+  readonly fault?: string;
 }
 
 /** Header with the id of a change. Sent twice, it is carried out once. */

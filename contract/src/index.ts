@@ -13,3 +13,6 @@ export * from './sheetBook.js';
 export * from './sheets.js';
 export * from './shelf.js';
 export * from './rules.js';
+export * from './archive.js';
+export * from './step.js';
+export * from './stream.js';

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { openDatabase } from '../src/db/open.js';
+import { DataFile } from '../src/db/dataFile.js';
 import { clays, counters, entries, entryMixes, ingredients, lines, mixes, revisions } from '../src/db/schema.js';
 
 export const MIXES = 10_000;
@@ -13,7 +13,8 @@ export interface Filled { readonly mixIds: readonly string[]; readonly clayIds: 
 
 /** A database as a maker has it after very many years. @param random numbers in [0, 1) */
 export async function fill(file: string, random: () => number): Promise<Filled> {
-  const db = await openDatabase(file);
+  const data = await DataFile.open(file);
+  const { db } = data;
   const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)] as T;
   const name = (i: number): string => `${pick(VEGETABLES)} ${pick(VEGETABLES).toLowerCase()} ${i}`;
   const lineId = randomUUID();
@@ -47,6 +48,6 @@ export async function fill(file: string, random: () => number): Promise<Filled> 
     ]);
   }
   await db.insert(counters).values({ id: 'version', value: 1 });
-  db.$client.close();
+  await data.close();
   return { mixIds, clayIds, entryIds };
 }

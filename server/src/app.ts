@@ -7,17 +7,23 @@ import helmet from 'helmet';
 import { existsSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
+import { FileLog } from './access/log.js';
 import { ProblemFilter } from './access/problem.filter.js';
 import { sameMachine } from './access/sameMachine.js';
 import { validation } from './access/validation.js';
+import { ArchiveModule } from './archive/archive.module.js';
+import type { StartAnew } from './archive/archive.service.js';
 import { BatchesModule } from './batches/batches.module.js';
 import { BlendsModule } from './blends/blends.module.js';
 import { CanesModule } from './canes/canes.module.js';
 import { ChangesModule } from './changes/changes.module.js';
+import { DataFile } from './db/dataFile.js';
 import { DbModule } from './db/db.module.js';
+import { Journal } from './db/journal.js';
 import { projectRoot } from './db/root.js';
 import { DevicesModule } from './devices/devices.module.js';
 import { DiaryModule } from './diary/diary.module.js';
+import { EventsModule } from './events/events.module.js';
 import { ExchangeModule } from './exchange/exchange.module.js';
 import { LearningModule } from './learning/learning.module.js';
 import { MixesModule } from './mixes/mixes.module.js';
@@ -38,10 +44,13 @@ class HealthController {
 
 @Module({})
 class AppModule {
-  static at(file: string): DynamicModule {
+  static at(file: string, startAnew: StartAnew): DynamicModule {
     return {
       module: AppModule,
-      imports: [DbModule.at(file), MixesModule, PalettesModule, ShelfModule, SheetsModule, BlendsModule, CanesModule, SheetBookModule, BatchesModule, DiaryModule, LearningModule, DevicesModule, ExchangeModule, ChangesModule],
+      imports: [
+        DbModule.at(file), EventsModule, ArchiveModule.with(startAnew), MixesModule, PalettesModule, ShelfModule, SheetsModule, BlendsModule,
+        CanesModule, SheetBookModule, BatchesModule, DiaryModule, LearningModule, DevicesModule, ExchangeModule, ChangesModule,
+      ],
       controllers: [HealthController],
     };
   }
@@ -60,25 +69,21 @@ function webPages(app: NestExpressApplication): void {
 
 export interface Running {
   readonly port: number;
+  /** the application; another one once a copy was taken up */
   readonly app: NestExpressApplication;
 }
 
-/**
- * Opens the database and answers on 127.0.0.1.
- * @param file path of the database file
- * @param port 0 for any free one
- * @throws UnusableDatabase
- */
-export async function serve(file: string, port: number): Promise<Running> {
-  const app = await NestFactory.create<NestExpressApplication>(AppModule.at(file), {
+const addressOf = (app: NestExpressApplication): AddressInfo => (app.getHttpServer() as { address(): AddressInfo }).address();
+
+async function create(file: string, log: FileLog, port: () => number, startAnew: StartAnew): Promise<NestExpressApplication> {
+  const app = await NestFactory.create<NestExpressApplication>(AppModule.at(file, startAnew), {
     // until it answers, whoever starts it says in a sentence what is wrong
     logger: false, abortOnError: false, bodyParser: false,
-    // the streams of devices stay open; they are not waited for
+    // the streams stay open; they are not waited for
     forceCloseConnections: true,
   });
-  let listening = port;
   app.disable('x-powered-by');
-  app.use(sameMachine(() => listening));
+  app.use(sameMachine(port));
   app.use(helmet({
     contentSecurityPolicy: {
       directives: { 'style-src': ["'self'", "'unsafe-inline'"], 'upgrade-insecure-requests': null },
@@ -88,10 +93,42 @@ export async function serve(file: string, port: number): Promise<Running> {
   webPages(app);
   app.useBodyParser('json', { limit: BODY_LIMIT });
   app.useGlobalPipes(validation());
-  app.useGlobalFilters(new ProblemFilter());
+  app.useGlobalFilters(new ProblemFilter(log));
+  app.get(Journal).onFailure((error) => { log.fault(error, 'after a change was written'); });
   app.enableShutdownHooks();
-  await app.listen(port, '127.0.0.1');
-  Logger.overrideLogger(['error', 'warn']);
-  listening = ((app.getHttpServer() as { address(): AddressInfo }).address()).port;
-  return { port: listening, app };
+  return app;
+}
+
+async function listen(app: NestExpressApplication, log: FileLog, port: number): Promise<number> {
+  try {
+    await app.listen(port, '127.0.0.1');
+  } catch (error) {
+    await app.close();
+    throw error;
+  }
+  // what was silent until now is written down from here on
+  Logger.overrideLogger(log);
+  const listening = addressOf(app).port;
+  app.get(DataFile).announce(`http://127.0.0.1:${listening}`);
+  return listening;
+}
+
+/**
+ * Opens the database and answers on 127.0.0.1.
+ * @param file path of the database file
+ * @param port 0 for any free one
+ * @throws UnusableDatabase, RunningAlready
+ */
+export async function serve(file: string, port: number): Promise<Running> {
+  let listening = port;
+  const log = new FileLog(file);
+  const start = (): Promise<NestExpressApplication> => create(file, log, () => listening, startAnew);
+  const startAnew = async (): Promise<void> => {
+    await app.close();
+    app = await start();
+    await listen(app, log, listening);
+  };
+  let app = await start();
+  listening = await listen(app, log, port);
+  return { port: listening, get app() { return app; } };
 }

@@ -1,4 +1,6 @@
 import { randomUUID } from 'node:crypto';
+import { existsSync, rmSync } from 'node:fs';
+import { dirname, join } from 'node:path';
 import type { INestApplicationContext } from '@nestjs/common';
 import { CUTTING, MADE_BLEND, PALETTE, PALETTE_CAST, PHOTOGRAPH, batches, blends, blocks, canes, chips, clays, conditionings, idOf, lines, machines, mixes, photograph, setup, sheetBook } from '#demo';
 import type { BatchDto, LayerDto } from '#contract';
@@ -6,9 +8,10 @@ import { BatchesService } from './batches/batches.service.js';
 import { PROGRAM_VERSION, STARTING_POINTS } from '#core/cane';
 import { BlendsService } from './blends/blends.service.js';
 import { CanesService } from './canes/canes.service.js';
-import { DB } from './db/db.module.js';
-import type { Db } from './db/open.js';
-import { changes } from './db/schema.js';
+import { DataFile } from './db/dataFile.js';
+import { Journal } from './db/journal.js';
+import { changes, lines as lineTable } from './db/schema.js';
+import { serve } from './app.js';
 import { PalettesService } from './palettes/palettes.service.js';
 import { MixesService } from './mixes/mixes.service.js';
 import { Studio } from './mixes/studio.js';
@@ -102,5 +105,35 @@ export async function loadDemo(app: INestApplicationContext): Promise<void> {
     await app.get(CanesService).save(made(), { id: idOf(`cane ${name}`), version: 0, name, note, retired: false, program: { version: PROGRAM_VERSION, steps }, slices, sliceMm, trimming: 'once at the end', ends: null });
   }
   // the scenario is a beginning: nothing before it to take back
-  await app.get<Db>(DB).delete(changes);
+  await app.get(Journal).beside(async () => { await app.get(DataFile).db.delete(changes); });
+}
+
+/** Whether there is anything in a database that somebody would miss. */
+async function holdsAnything(file: string): Promise<boolean> {
+  const data = await DataFile.open(file);
+  for (const notice of data.notices) console.warn(notice);
+  try {
+    return (await data.db.select({ id: lineTable.id }).from(lineTable).limit(1)).length > 0;
+  } finally {
+    await data.close();
+  }
+}
+
+/**
+ * Makes a database with the kitchen garden where there is none, or an empty
+ * one. It is made beside and takes its place when it is whole, so that an end
+ * in the middle leaves nothing half.
+ * @throws UnusableDatabase, RunningAlready
+ */
+export async function makeDemo(file: string): Promise<void> {
+  if (existsSync(file) && await holdsAnything(file)) return;
+  const folder = join(dirname(file), '.demo-half');
+  rmSync(folder, { recursive: true, force: true });
+  const half = join(folder, 'sledge.db');
+  const { app } = await serve(half, 0);
+  await loadDemo(app);
+  await app.close();
+  const place = await DataFile.open(file);
+  await place.close(half);
+  rmSync(folder, { recursive: true, force: true });
 }

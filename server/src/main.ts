@@ -2,8 +2,9 @@ import { homedir } from 'node:os';
 import { join } from 'node:path';
 import { setFlagsFromString } from 'node:v8';
 import { DEFAULT_PORT } from '#contract';
-import { serve, type Running } from './app.js';
-import { UnusableDatabase } from './db/open.js';
+import { serve } from './app.js';
+import { DataFile } from './db/dataFile.js';
+import { RunningAlready, UnusableDatabase } from './db/unusable.js';
 
 // Sledge runs beside other things on one small machine: tidy up after 30 % of growth instead of waiting for memory to double
 setFlagsFromString('--heap-growing-percent=30');
@@ -17,25 +18,36 @@ export function dataFolder(): string {
   return join(XDG_DATA_HOME ?? join(homedir(), '.local', 'share'), 'sledge');
 }
 
+/** What is said where Sledge cannot start; null for what only we can mend. */
+function sentenceOf(error: unknown, port: number): string | null {
+  if (error instanceof UnusableDatabase) return error.message;
+  const { code } = error as NodeJS.ErrnoException;
+  if (code === 'EADDRINUSE') return `Port ${port} is taken, by another program or by a Sledge with other data. Set SLEDGE_PORT to another one.`;
+  if (code === 'EACCES') return `Port ${port} cannot be used without more rights. Set SLEDGE_PORT to another one.`;
+  return null;
+}
+
 /**
  * Starts on the person's data and prints the address; says in a sentence why it cannot.
- * @param prepare fills the database before the address is printed
+ * Where Sledge runs on that data already, it says where.
+ * @param prepare makes the database before it is opened
  */
-export async function start(prepare?: (app: Running['app']) => Promise<void>): Promise<void> {
+export async function start(prepare?: (file: string) => Promise<void>): Promise<void> {
   const port = Number(process.env.SLEDGE_PORT ?? DEFAULT_PORT);
   const file = join(dataFolder(), 'sledge.db');
   try {
     if (!Number.isInteger(port) || port < 0 || port > 65535) {
       throw new UnusableDatabase(`SLEDGE_PORT is “${process.env.SLEDGE_PORT ?? ''}”. Give a number from 1 to 65535.`);
     }
+    await prepare?.(file);
     const running = await serve(file, port);
-    await prepare?.(running.app);
+    for (const notice of running.app.get(DataFile).notices) console.warn(notice);
     console.log(`Sledge is at http://127.0.0.1:${running.port}  (data: ${file})`);
   } catch (error) {
-    if (error instanceof UnusableDatabase) console.error(error.message);
-    else if ((error as NodeJS.ErrnoException).code === 'EADDRINUSE') {
-      console.error(`Port ${port} is taken, perhaps by a Sledge that is running already. Set SLEDGE_PORT to another one.`);
-    } else throw error;
+    if (error instanceof RunningAlready) { console.log(error.message); return; }
+    const sentence = sentenceOf(error, port);
+    if (sentence === null) throw error;
+    console.error(sentence);
     process.exitCode = 1;
     // Nest keeps the process alive when its start was interrupted
     setTimeout(() => process.exit(1), 100).unref();

@@ -22,7 +22,7 @@ test('chips are kept with their mix, newest first, and taken back with undo', as
   for (const c of [older, newer]) expect((await api.put('chips', c)).status).toBe(200);
   expect((await read(ring)).chips.map((c) => c.id)).toEqual([newer.id, older.id]);
   expect((await read(ring)).chips[0]).toMatchObject({ l: 51.2, a: 46.5, b: -9.8, stage: 'baked', way: 'colour reader' });
-  expect((await api.get<ChangesAnswer>('/api/changes')).body.undo).toBe(`new chip of ${ring.name}`);
+  expect((await api.get<ChangesAnswer>('/api/changes')).body.undo?.summary).toBe(`new chip of ${ring.name}`);
   await api.ask('POST', '/api/undo');
   expect((await read(ring)).chips.map((c) => c.id)).toEqual([older.id]);
   await api.reopen();

@@ -4,16 +4,16 @@ import { randomUUID } from 'node:crypto';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Journal, type Draft, type Row } from '../src/db/journal.js';
-import { openDatabase, type Db } from '../src/db/open.js';
+import { DataFile, type Db } from '../src/db/dataFile.js';
 import { blocks, changes, clays, lines } from '../src/db/schema.js';
 
 const folder = mkdtempSync(join(tmpdir(), 'sledge-journal-'));
 afterAll(() => { rmSync(folder, { recursive: true }); });
 let count = 0;
 
-async function fresh(): Promise<{ db: Db; journal: Journal; reopen: () => Promise<Journal> }> {
-  const db = await openDatabase(join(folder, `${count++}.db`));
-  return { db, journal: await Journal.open(db), reopen: () => Journal.open(db) };
+async function fresh(): Promise<{ file: DataFile; db: Db; journal: Journal; reopen: () => Promise<Journal> }> {
+  const file = await DataFile.open(join(folder, `${count++}.db`));
+  return { file, db: file.db, journal: await Journal.open(file), reopen: () => Journal.open(file) };
 }
 
 const row = (id: string, density: number): Row<'line'> =>
@@ -27,7 +27,7 @@ const put = (id: string, density: number) => async (draft: Draft): Promise<void>
 test('undo and redo walk through the states that were there, in any pattern', async () => {
   const move = fc.oneof(fc.tuple(fc.constantFrom('a', 'b', 'c'), fc.integer({ min: 1, max: 9 })), fc.constantFrom('undo' as const, 'redo' as const));
   await fc.assert(fc.asyncProperty(fc.array(move, { maxLength: 25 }), async (moves) => {
-    const { db, journal } = await fresh();
+    const { file, db, journal } = await fresh();
     const past: unknown[] = [];
     let future: unknown[] = [];
     for (const m of moves) {
@@ -46,7 +46,7 @@ test('undo and redo walk through the states that were there, in any pattern', as
         future = [];
       }
     }
-    db.$client.close();
+    await file.close();
   }), { numRuns: 30 });
 });
 
@@ -64,7 +64,7 @@ test('a change that fails half way leaves nothing behind, and the next one goes 
   })).rejects.toThrow();
   expect(await state(db)).toEqual([['a', 1]]);
   expect(await db.select().from(blocks)).toEqual([]);
-  expect((await journal.state()).undo).toBe('a 1');
+  expect((await journal.state()).undo?.summary).toBe('a 1');
   await journal.change(randomUUID(), put('d', 4));
   expect(await state(db)).toEqual([['a', 1], ['d', 4]]);
 });
@@ -88,7 +88,7 @@ test('a new change after undo ends what could be done again, also after a restar
   await journal.undo();
   const again = await reopen();
   await again.change(randomUUID(), put('b', 1));
-  expect(await again.state()).toEqual({ undo: 'b 1', redo: null, did: null });
+  expect(await again.state()).toMatchObject({ undo: { summary: 'b 1' }, redo: null, did: null });
 });
 
 test('versions only grow, so that no window can take an old state for the new one', async () => {

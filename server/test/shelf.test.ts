@@ -12,7 +12,7 @@ test('grams are taken out and put back, and undo knows what was taken', async ()
   const { chalk } = await smallShelf(api);
   const own = (await shelf()).blocks.find((b) => b.clayId === chalk.id) as BlockDto;
   expect((await api.put('blocks', { ...own, leftGrams: 43 })).body.leftGrams).toBe(43);
-  expect((await api.get<ChangesAnswer>('/api/changes')).body.undo).toBe(`took 14 g (0.49 oz) of ${chalk.name}`);
+  expect((await api.get<ChangesAnswer>('/api/changes')).body.undo?.summary).toBe(`took 14 g (0.49 oz) of ${chalk.name}`);
   await api.ask('POST', '/api/undo');
   expect((await shelf()).blocks.find((b) => b.id === own.id)?.leftGrams).toBe(57);
 });

@@ -10,8 +10,10 @@ export function sameMachine(port: () => number) {
     const { host, origin } = request.headers;
     const hostGood = host !== undefined && own.includes(host.toLowerCase());
     const originGood = origin === undefined || own.some((name) => origin.toLowerCase() === `http://${name}`);
-    if (hostGood && originGood) { next(); return; }
-    response.status(403).type('application/problem+json').send(JSON.stringify({
+    const site = request.headers['sec-fetch-site'];
+    const siteGood = site === undefined || site === 'same-origin' || site === 'none';
+    if (hostGood && originGood && siteGood) { next(); return; }
+    response.status(403).set('X-Content-Type-Options', 'nosniff').type('application/problem+json').send(JSON.stringify({
       type: 'about:blank', title: 'Refused', status: 403,
       detail: `Sledge answers only at http://127.0.0.1:${port()}, and only to its own pages.`,
     }));

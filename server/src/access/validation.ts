@@ -1,4 +1,4 @@
-import { ValidationPipe, type ValidationError } from '@nestjs/common';
+import { ValidationPipe, type ArgumentMetadata, type ValidationError } from '@nestjs/common';
 import { ProblemException } from './problem.js';
 
 interface FieldSentence { readonly field: string; readonly sentence: string }
@@ -11,8 +11,15 @@ function sentences(errors: readonly ValidationError[], path = ''): FieldSentence
   });
 }
 
+/** A request without a body is one with nothing in it, so that each missing field gets its sentence. */
+class BodyPipe extends ValidationPipe {
+  override transform(value: unknown, metadata: ArgumentMetadata): Promise<unknown> {
+    return super.transform(metadata.type === 'body' ? value ?? {} : value, metadata) as Promise<unknown>;
+  }
+}
+
 /** Checks every body against its class of `contract`; the answer names each field. */
-export const validation = (): ValidationPipe => new ValidationPipe({
+export const validation = (): ValidationPipe => new BodyPipe({
   transform: true,
   whitelist: true,
   forbidNonWhitelisted: true,

@@ -3,7 +3,7 @@ import { asc, eq, inArray } from 'drizzle-orm';
 import type { BatchCard, PieceDto } from '#contract';
 import { DB } from '../db/db.module.js';
 import type { Row } from '../db/journal.js';
-import type { Db } from '../db/open.js';
+import type { Db } from '../db/dataFile.js';
 import { batches, entries, layers, pieces } from '../db/schema.js';
 
 @Injectable()

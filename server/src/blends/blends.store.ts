@@ -2,7 +2,7 @@ import { Inject, Injectable } from '@nestjs/common';
 import { asc, desc, eq, inArray } from 'drizzle-orm';
 import { DB } from '../db/db.module.js';
 import type { Row } from '../db/journal.js';
-import type { Db } from '../db/open.js';
+import type { Db } from '../db/dataFile.js';
 import { canesUsing } from '../db/canesUsing.js';
 import { blendColours, blendRevisions, blends, entryBlends, settings } from '../db/schema.js';
 

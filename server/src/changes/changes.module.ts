@@ -1,5 +1,5 @@
-import { Controller, Get, HttpCode, Inject, Module, Post } from '@nestjs/common';
-import type { ChangesAnswer } from '#contract';
+import { Body, Controller, Get, Headers, HttpCode, Inject, Module, Post } from '@nestjs/common';
+import { CHANGE_HEADER, StepDto, type ChangesAnswer } from '#contract';
 import { Journal } from '../db/journal.js';
 
 @Controller('api')
@@ -13,14 +13,14 @@ export class ChangesController {
 
   @Post('undo')
   @HttpCode(200)
-  undo(): Promise<ChangesAnswer> {
-    return this.journal.undo();
+  undo(@Body() { expects }: StepDto, @Headers(CHANGE_HEADER) change: string | undefined): Promise<ChangesAnswer> {
+    return this.journal.undo(expects ?? undefined, change);
   }
 
   @Post('redo')
   @HttpCode(200)
-  redo(): Promise<ChangesAnswer> {
-    return this.journal.redo();
+  redo(@Body() { expects }: StepDto, @Headers(CHANGE_HEADER) change: string | undefined): Promise<ChangesAnswer> {
+    return this.journal.redo(expects ?? undefined, change);
   }
 }
 

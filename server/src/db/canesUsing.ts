@@ -1,5 +1,5 @@
 import { eq, inArray } from 'drizzle-orm';
-import type { Db } from './open.js';
+import type { Db } from './dataFile.js';
 import { caneRevisions, caneUses, canes } from './schema.js';
 
 /** Names of the canes whose steps, of any revision, name one of the clays, mixes, blends or other canes. */

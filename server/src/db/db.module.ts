@@ -1,22 +1,51 @@
-import { Global, Module, type DynamicModule } from '@nestjs/common';
+import { Global, Inject, Module, type DynamicModule, type OnApplicationShutdown } from '@nestjs/common';
+import { DataFile } from './dataFile.js';
 import { Journal } from './journal.js';
-import { openDatabase, type Db } from './open.js';
 
 /** Token of the open database. */
 export const DB = Symbol('database');
+/** Token of what is to take the place of the data when it is closed: a path, or nothing. */
+export const SUCCESSOR = Symbol('successor');
+/** `path`: a whole database that becomes the data. */
+export interface Successor { path: string | undefined }
 
+/** The data, open for as long as the application runs, and closed whole at every orderly end. */
 @Global()
 @Module({})
-export class DbModule {
+export class DbModule implements OnApplicationShutdown {
+  constructor(
+    @Inject(DataFile) private readonly file: DataFile,
+    @Inject(Journal) private readonly journal: Journal,
+    @Inject(SUCCESSOR) private readonly successor: Successor,
+  ) {}
+
   /** @param file path of the database file */
   static at(file: string): DynamicModule {
     return {
       module: DbModule,
       providers: [
-        { provide: DB, useFactory: () => openDatabase(file) },
-        { provide: Journal, useFactory: (db: Db) => Journal.open(db), inject: [DB] },
+        { provide: DataFile, useFactory: () => DataFile.open(file) },
+        { provide: DB, useFactory: (data: DataFile) => data.db, inject: [DataFile] },
+        {
+          provide: Journal,
+          useFactory: async (data: DataFile) => {
+            try {
+              return await Journal.open(data);
+            } catch (error) {
+              await data.close();
+              throw error;
+            }
+          },
+          inject: [DataFile],
+        },
+        { provide: SUCCESSOR, useValue: { path: undefined } satisfies Successor },
       ],
-      exports: [DB, Journal],
+      exports: [DataFile, DB, Journal, SUCCESSOR],
     };
+  }
+
+  async onApplicationShutdown(): Promise<void> {
+    await this.journal.stop();
+    await this.file.close(this.successor.path);
   }
 }

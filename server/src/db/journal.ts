@@ -1,21 +1,27 @@
-import { and, desc, eq, gt, inArray, lte, asc, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, lte, sql, sum } from 'drizzle-orm';
 import type { BatchItem } from 'drizzle-orm/batch';
-import type { ChangesAnswer } from '#contract';
-import type { Db } from './open.js';
-import { TABLES, changes, counters, type RowWrite, type TableName } from './schema.js';
+import type { ChangeName, ChangesAnswer } from '#contract';
+import type { DataFile, Db } from './dataFile.js';
+import { isDifference, keptOf, turnedWrite, type AnyRow, type KeptWrite, type RowWrite } from './difference.js';
+import { TABLES, changes, counters, type TableName } from './schema.js';
 
 export type Row<T extends TableName> = (typeof TABLES)[T]['$inferSelect'];
-type AnyRow = Readonly<Record<string, unknown>> & { readonly id: string };
 type Statement = BatchItem<'sqlite'>;
 
-/** How many changes can be taken back, and after how many the older ones are let go. */
+/** How many changes can be taken back, and how many bytes they may fill; the older ones are let go. */
 const KEPT = 5000;
-const TRIM_EVERY = 100;
+const KEPT_BYTES = 16_000_000;
+/** Trimmed only when it is so much beyond, so that not every change trims. */
+const SLACK = 1.05;
 const ORDER = Object.keys(TABLES) as TableName[];
 const rank = (write: RowWrite): number => ORDER.indexOf(write.table as TableName);
+const sizeOf = (writes: readonly KeptWrite[]): number => JSON.stringify(writes).length;
 
 /** A row that somebody holds in memory; null: they hold its table, and it is not there; undefined: look in the file. */
 export type HeldRow = (table: TableName, id: string) => AnyRow | null | undefined;
+
+/** Sledge is about to end and writes no more. */
+export class Stopping extends Error {}
 
 /** The rows that one change writes. Nothing reaches the file before the whole change is ready. */
 export class Draft {
@@ -56,7 +62,8 @@ export class Draft {
   }
 }
 
-type Listener = (writes: readonly RowWrite[]) => void;
+/** What is told of each change that was written: its rows, and the id that the request for it had. */
+type Listener = (writes: readonly RowWrite[], changeId: string) => void;
 
 /**
  * The only way to write. Changes run one after the other; each is one
@@ -66,21 +73,40 @@ type Listener = (writes: readonly RowWrite[]) => void;
 export class Journal {
   private queue: Promise<unknown> = Promise.resolve();
   private readonly listeners: Listener[] = [];
+  private stopping = false;
 
   /** ids of the changes that were carried out */
-  private readonly known: Set<string>;
+  private readonly known = new Set<string>();
   private held: HeldRow = () => undefined;
-  private undone: boolean;
-  private sinceTrimmed = 0;
+  private undone = false;
+  private version = 0;
+  /** of the list of changes */
+  private count = 0;
+  private bytes = 0;
 
-  private constructor(private readonly db: Db, private version: number, before: readonly { id: string; state: string }[]) {
-    this.known = new Set(before.map((change) => change.id));
-    this.undone = before.some((change) => change.state === 'undone');
+  private constructor(private readonly file: DataFile) {}
+
+  private get db(): Db {
+    return this.file.db;
   }
 
-  static async open(db: Db): Promise<Journal> {
-    const [counter] = await db.select().from(counters);
-    return new Journal(db, counter?.value ?? 0, await db.select({ id: changes.id, state: changes.state }).from(changes));
+  static async open(file: DataFile): Promise<Journal> {
+    const journal = new Journal(file);
+    await journal.read();
+    await journal.trim();
+    await file.giveRoomBack();
+    return journal;
+  }
+
+  private async read(): Promise<void> {
+    const [counter] = await this.db.select().from(counters).where(eq(counters.id, 'version'));
+    this.version = counter?.value ?? 0;
+    const before = await this.db.select({ id: changes.id, state: changes.state }).from(changes);
+    for (const { id } of before) this.known.add(id);
+    this.undone = before.some((change) => change.state === 'undone');
+    const [size] = await this.db.select({ bytes: sum(sql`length(${changes.writes})`) }).from(changes);
+    this.count = before.length;
+    this.bytes = Number(size?.bytes ?? 0);
   }
 
   /** Lets changes read the rows that `held` keeps in step, instead of the file. */
@@ -94,10 +120,29 @@ export class Journal {
   }
 
   private inTurn<T>(work: () => Promise<T>): Promise<T> {
+    if (this.stopping) return Promise.reject(new Stopping('Sledge is about to end.'));
     const result = this.queue.then(work);
     // an answer goes out before the next change begins, or many at once would all wait for the last
     this.queue = result.catch(() => undefined).then(() => new Promise((resolve) => { setImmediate(resolve); }));
     return result;
+  }
+
+  /**
+   * Writes what is no change to take back (a picture that nothing shows yet,
+   * what was learned), or reads the file while nothing is written.
+   */
+  beside<T>(work: () => Promise<T>): Promise<T> {
+    return this.inTurn(async () => {
+      const done = await work();
+      await this.afterWriting();
+      return done;
+    });
+  }
+
+  /** Lets what has begun come to its end and takes nothing more on. */
+  async stop(): Promise<void> {
+    this.stopping = true;
+    await this.queue;
   }
 
   /**
@@ -111,56 +156,112 @@ export class Journal {
       const draft = new Draft(this.db, this.version + 1, this.held);
       await work(draft);
       if (draft.writes.length === 0) return true;
-      const entry = { id, at: new Date().toISOString(), summary: draft.summary, state: 'done' as const, writes: draft.writes };
-      await this.commit(draft.writes, [
+      const writes = draft.writes.map(keptOf);
+      const at = new Date().toISOString();
+      const entry = { id, at, summary: draft.summary, state: 'done' as const, writes };
+      await this.commit(id, draft.writes, [
         ...(this.undone ? [this.db.update(changes).set({ state: 'dropped' }).where(eq(changes.state, 'undone'))] : []),
         this.db.insert(changes).values(entry),
-        ...(++this.sinceTrimmed % TRIM_EVERY === 0
-          ? [this.db.delete(changes).where(lte(changes.seq, sql`(SELECT max(${changes.seq}) FROM ${changes}) - ${KEPT}`))] : []),
       ]);
       this.known.add(id);
       this.undone = false;
+      this.count += 1;
+      this.bytes += sizeOf(writes);
+      await this.afterWriting();
       return true;
     });
   }
 
-  /** Takes the newest change back. */
-  undo(): Promise<ChangesAnswer> {
-    return this.step('done', 'undone', 'Taken back');
+  /**
+   * Takes the newest change back.
+   * @param expects the change it has to be; where it is another one, nothing is done and the answer names it
+   */
+  undo(expects?: string, changeId = ''): Promise<ChangesAnswer> {
+    return this.step('undo', expects, changeId);
   }
 
   /** Does the change again that was taken back last. */
-  redo(): Promise<ChangesAnswer> {
-    return this.step('undone', 'done', 'Done again');
+  redo(expects?: string, changeId = ''): Promise<ChangesAnswer> {
+    return this.step('redo', expects, changeId);
   }
 
-  private step(from: 'done' | 'undone', to: 'done' | 'undone', word: string): Promise<ChangesAnswer> {
+  private async next(way: 'undo' | 'redo'): Promise<typeof changes.$inferSelect | undefined> {
+    const [from, order] = way === 'undo' ? ['done' as const, desc(changes.seq)] : ['undone' as const, asc(changes.seq)];
+    const [entry] = await this.db.select().from(changes).where(eq(changes.state, from)).orderBy(order).limit(1);
+    return entry;
+  }
+
+  private step(way: 'undo' | 'redo', expects: string | undefined, changeId: string): Promise<ChangesAnswer> {
     return this.inTurn(async () => {
-      const [entry] = await this.db.select().from(changes).where(eq(changes.state, from))
-        .orderBy(from === 'done' ? desc(changes.seq) : asc(changes.seq)).limit(1);
-      if (!entry) return this.state(null);
-      const writes = from === 'undone' ? entry.writes
-        : entry.writes.map(({ table, before, after }) => ({ table, before: after, after: before }));
-      const stamped = writes.map((write) => (write.after && 'version' in write.after
-        ? { ...write, after: { ...write.after, version: this.version + 1 } } : write));
-      await this.commit(stamped, [this.db.update(changes).set({ state: to }).where(eq(changes.seq, entry.seq))]);
-      this.undone ||= to === 'undone';
-      return this.state(`${word}: ${entry.summary}`);
+      const entry = await this.next(way);
+      if (!entry || (expects !== undefined && entry.id !== expects)) return this.state(null);
+      const back = way === 'undo';
+      const writes = await Promise.all(entry.writes.map(async (write) => this.turned(write, back)));
+      const to = back ? 'undone' : 'done';
+      await this.commit(changeId, writes, [this.db.update(changes).set({ state: to }).where(eq(changes.seq, entry.seq))]);
+      this.undone ||= back;
+      await this.afterWriting();
+      return this.state(`${back ? 'Taken back' : 'Done again'}: ${entry.summary}`);
     });
+  }
+
+  private async turned(write: KeptWrite, back: boolean): Promise<RowWrite> {
+    const row = isDifference(write) ? await this.rowOf(write.table as TableName, write.id) : undefined;
+    const { table, before, after } = turnedWrite(write, row, back);
+    // versions only grow, so that no window takes an old state for the new one
+    const stamped = after && 'version' in after ? { ...after, version: this.version + 1 } : after;
+    return { table, before, after: stamped };
+  }
+
+  private async rowOf(table: TableName, id: string): Promise<AnyRow | undefined> {
+    return await new Draft(this.db, this.version, this.held).find(table, id) as AnyRow | undefined;
   }
 
   /** What undo and redo would do next. */
   async state(did: string | null = null): Promise<ChangesAnswer> {
-    const one = async (state: 'done' | 'undone'): Promise<string | null> => {
-      const [row] = await this.db.select({ summary: changes.summary }).from(changes)
-        .where(and(eq(changes.state, state), gt(changes.seq, 0)))
+    const one = async (state: 'done' | 'undone'): Promise<ChangeName | null> => {
+      const [row] = await this.db.select({ id: changes.id, summary: changes.summary, at: changes.at }).from(changes)
+        .where(and(eq(changes.state, state)))
         .orderBy(state === 'done' ? desc(changes.seq) : asc(changes.seq)).limit(1);
-      return row?.summary ?? null;
+      return row ?? null;
     };
     return { undo: await one('done'), redo: await one('undone'), did };
   }
 
-  private async commit(writes: readonly RowWrite[], more: readonly Statement[]): Promise<void> {
+  /** After a change is on the disk: the room that it takes. What goes wrong here takes nothing of it back. */
+  private async afterWriting(): Promise<void> {
+    try {
+      if (this.count > KEPT * SLACK || this.bytes > KEPT_BYTES * SLACK) await this.trim();
+      await this.file.afterWriting();
+    } catch (error) {
+      this.failed(error);
+    }
+  }
+
+  /** Called with what went wrong after a change was written. */
+  private failed: (error: unknown) => void = () => undefined;
+  onFailure(listener: (error: unknown) => void): void {
+    this.failed = listener;
+  }
+
+  /** Lets go the oldest changes beyond the number and the bytes that are kept. */
+  private async trim(): Promise<void> {
+    if (this.count <= KEPT && this.bytes <= KEPT_BYTES) return;
+    const sizes = await this.db.select({ seq: changes.seq, bytes: sql<number>`length(${changes.writes})` })
+      .from(changes).orderBy(desc(changes.seq));
+    let [count, bytes] = [0, 0];
+    // the newest is kept whatever its size
+    const first = sizes.find(({ bytes: own }) => {
+      const over = count > 0 && (count + 1 > KEPT || bytes + own > KEPT_BYTES);
+      if (!over) { count += 1; bytes += own; }
+      return over;
+    });
+    if (first) await this.db.delete(changes).where(lte(changes.seq, first.seq));
+    this.count = count;
+    this.bytes = bytes;
+  }
+
+  private async commit(changeId: string, writes: readonly RowWrite[], more: readonly Statement[]): Promise<void> {
     const version = this.version + 1;
     const inOrder = [...writes].sort((a, b) => rank(a) - rank(b));
     const gone = inOrder.filter((w) => w.after === null).reverse();
@@ -174,7 +275,7 @@ export class Journal {
       ...more,
     ]);
     this.version = version;
-    for (const listener of this.listeners) listener(inOrder);
+    for (const listener of this.listeners) listener(inOrder, changeId);
   }
 
   private erase({ table, before }: RowWrite): Statement {

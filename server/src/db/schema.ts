@@ -1,4 +1,5 @@
 import { integer, index, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import type { KeptWrite } from './difference.js';
 import { entries, entryBlends, entryCanes, entryConditionings, entryMixes, entryPieces, entryTakings, sheets } from './diary.schema.js';
 import {
   batches, benchSetup, blendColours, blendRevisions, blends, blocks, caneRevisions, caneUses, canes, chips, clays, id, ingredients, layers, lines, machines, mixes, palettes, pictures, pieces, readings, revisions, settings, swatches,
@@ -8,13 +9,6 @@ import {
 export * from './diary.schema.js';
 export * from './plans.schema.js';
 
-/** One image of a row before and after a change; null: it was not there. */
-export interface RowWrite {
-  readonly table: string;
-  readonly before: Readonly<Record<string, unknown>> | null;
-  readonly after: Readonly<Record<string, unknown>> | null;
-}
-
 /** Every change of a person, in order, so that each can be taken back. */
 export const changes = sqliteTable('change', {
   seq: integer('seq').primaryKey({ autoIncrement: true }),
@@ -23,10 +17,10 @@ export const changes = sqliteTable('change', {
   at: text('at').notNull(),
   summary: text('summary').notNull(),
   state: text('state').$type<'done' | 'undone' | 'dropped'>().notNull(),
-  writes: text('writes', { mode: 'json' }).$type<readonly RowWrite[]>().notNull(),
+  writes: text('writes', { mode: 'json' }).$type<readonly KeptWrite[]>().notNull(),
 }, (t) => [index('change_state').on(t.state, t.seq)]);
 
-/** The counter behind every `version`; one row, id `version`. */
+/** Row `version`: the counter behind every `version`. Rows `stamp` and `base`: how a write-ahead file knows its database (stamps.ts). */
 export const counters = sqliteTable('counter', {
   id: id(),
   value: integer('value').notNull(),

@@ -1,6 +1,6 @@
-import { Body, Controller, HttpCode, Inject, Param, Post, Sse, type MessageEvent } from '@nestjs/common';
+import { Body, Controller, Delete, HttpCode, Inject, Param, Post, Sse, type MessageEvent } from '@nestjs/common';
 import type { Observable } from 'rxjs';
-import { GAUGES, GaugeErrandDto, ReaderErrandDto, type Gauge } from '#contract';
+import { DEVICES, GAUGES, GaugeErrandDto, ReaderErrandDto, type Device, type Gauge } from '#contract';
 import { notThere } from '../access/problem.js';
 import { DevicesService } from './devices.service.js';
 
@@ -8,6 +8,12 @@ function known(name: string): Gauge {
   const gauge = GAUGES.find((g) => g === name);
   if (!gauge) throw notThere('This device');
   return gauge;
+}
+
+function knownDevice(name: string): Device {
+  const device = DEVICES.find((d) => d === name);
+  if (!device) throw notThere('This device');
+  return device;
 }
 
 @Controller('api/devices')
@@ -34,5 +40,17 @@ export class DevicesController {
   @HttpCode(202)
   askGauge(@Param('gauge') gauge: string, @Body() body: GaugeErrandDto): Promise<void> {
     return this.service.askGauge(known(gauge), body);
+  }
+
+  @Post(':device/connection')
+  @HttpCode(204)
+  connect(@Param('device') device: string): void {
+    this.service.connect(knownDevice(device));
+  }
+
+  @Delete(':device/connection')
+  @HttpCode(204)
+  putAway(@Param('device') device: string): void {
+    this.service.putAway(knownDevice(device));
   }
 }

@@ -1,10 +1,11 @@
 import { Inject, Injectable, type MessageEvent } from '@nestjs/common';
-import type { Observable } from 'rxjs';
+import type { Observable, Subscription } from 'rxjs';
 import { flatten } from '#core/mix';
-import { GAUGES, type Gauge, type GaugeErrandDto, type GaugeSays, type ReaderErrandDto, type ReaderSays } from '#contract';
+import { DEVICES, GAUGES, type Device, type DeviceSays, type Gauge, type GaugeErrandDto, type GaugeSays, type ReaderErrandDto, type ReaderSays } from '#contract';
+import { EventsService } from '../events/events.service.js';
 import { Studio } from '../mixes/studio.js';
 import { SheetsStore } from '../sheets/sheets.store.js';
-import { Line } from './line.js';
+import { Line, RETRY } from './line.js';
 import { StandInGauge, hiddenGap } from './standInGauge.js';
 import { StandInReader, chipOf } from './standInReader.js';
 
@@ -20,10 +21,38 @@ export class DevicesService {
     return [kind, { gauge, line: new Line<GaugeSays>(kind, () => gauge.state()) }];
   })) as Readonly<Record<Gauge, { readonly gauge: StandInGauge; readonly line: Line<GaugeSays> }>>;
 
+  /** devices whose words go out on the windows' one stream */
+  private readonly connected = new Map<Device, Subscription>();
+
   constructor(
     @Inject(Studio) private readonly studio: Studio,
     @Inject(SheetsStore) private readonly sheets: SheetsStore,
-  ) {}
+    @Inject(EventsService) private readonly stream: EventsService,
+  ) {
+    stream.onAlone(() => { for (const device of DEVICES) this.putAway(device); });
+  }
+
+  /** Lets a device be heard in every window. One that is connected already says its state again. */
+  connect(device: Device): void {
+    this.connected.get(device)?.unsubscribe();
+    const events = device === 'reader' ? this.events() : this.gaugeEvents(device);
+    this.connected.set(device, events.subscribe({
+      next: ({ data }) => { this.stream.say({ of: device, says: data } as DeviceSays); },
+      complete: () => { this.lost(device); },
+    }));
+  }
+
+  /** It is looked for again by itself, unless somebody puts it away meanwhile. */
+  private lost(device: Device): void {
+    this.stream.say({ of: device, says: { says: 'lost' } } as DeviceSays);
+    const gone = this.connected.get(device);
+    setTimeout(() => { if (this.connected.get(device) === gone && gone !== undefined) this.connect(device); }, RETRY).unref();
+  }
+
+  putAway(device: Device): void {
+    this.connected.get(device)?.unsubscribe();
+    this.connected.delete(device);
+  }
 
   /** What the reader says; it ends where the connection is lost. */
   events(): Observable<MessageEvent> {

@@ -2,8 +2,8 @@ import type { MessageEvent } from '@nestjs/common';
 import { Observable, Subject, map, startWith, takeUntil, tap } from 'rxjs';
 import { ProblemException } from '../access/problem.js';
 
-/** ms after which a window asks for its connection again. */
-const RETRY = 400;
+/** ms after which a connection that was lost is asked for again. */
+export const RETRY = 400;
 /** ms that a reading takes. */
 const TAKES = 120;
 

@@ -3,7 +3,7 @@ import { count, eq, sql } from 'drizzle-orm';
 import { MOST_FOUND, type DiaryCard, type DiaryListAnswer } from '#contract';
 import { DB } from '../db/db.module.js';
 import type { Row } from '../db/journal.js';
-import type { Db } from '../db/open.js';
+import type { Db } from '../db/dataFile.js';
 import { entries, entryBlends, entryMixes, entryPieces, entryTakings } from '../db/schema.js';
 
 /** A `DiaryCard` of the entry `e`. */

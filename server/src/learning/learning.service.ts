@@ -6,7 +6,8 @@ import { flatten, type Learned } from '#core/mix';
 import type { EvidenceAnswer, LearningAnswer, LearningDto } from '#contract';
 import { ProblemException } from '../access/problem.js';
 import { DB } from '../db/db.module.js';
-import type { Db } from '../db/open.js';
+import type { Db } from '../db/dataFile.js';
+import { Journal } from '../db/journal.js';
 import { chips, learning } from '../db/schema.js';
 import { Studio } from '../mixes/studio.js';
 
@@ -22,7 +23,7 @@ type Kept = typeof learning.$inferSelect;
 export class LearningService implements OnModuleInit {
   private kept: Kept = { id: ID, key: '', use: true, learned: {} };
 
-  constructor(@Inject(DB) private readonly db: Db, @Inject(Studio) private readonly studio: Studio) {}
+  constructor(@Inject(DB) private readonly db: Db, @Inject(Journal) private readonly journal: Journal, @Inject(Studio) private readonly studio: Studio) {}
 
   async onModuleInit(): Promise<void> {
     const [kept] = await this.db.select().from(learning);
@@ -55,7 +56,7 @@ export class LearningService implements OnModuleInit {
   }
 
   private async write(row: Kept): Promise<void> {
-    await this.db.insert(learning).values(row).onConflictDoUpdate({ target: learning.id, set: row });
+    await this.journal.beside(async () => { await this.db.insert(learning).values(row).onConflictDoUpdate({ target: learning.id, set: row }); });
     this.follow(row);
   }
 

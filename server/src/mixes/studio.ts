@@ -6,8 +6,9 @@ import type { Block, Clay, Line } from '#core/clay';
 import { printNotation, pigmentsWith, type Book, type Learned, type Named, type Recipe } from '#core/mix';
 import { DB } from '../db/db.module.js';
 import { Journal, type Row } from '../db/journal.js';
-import type { Db } from '../db/open.js';
-import { TABLES, type RowWrite } from '../db/schema.js';
+import type { Db } from '../db/dataFile.js';
+import type { RowWrite } from '../db/difference.js';
+import { TABLES } from '../db/schema.js';
 
 type Held = 'line' | 'clay' | 'block' | 'mix' | 'revision' | 'ingredient';
 const HELD: readonly Held[] = ['line', 'clay', 'block', 'mix', 'revision', 'ingredient'];

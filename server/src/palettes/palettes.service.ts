@@ -44,7 +44,7 @@ export class PalettesService {
       if (!palette) throw notThere('This palette');
       await checkVersion(palette.name, palette.version, version, () => this.open(id));
       const picture = palette.pictureId === null ? undefined : await draft.find('picture', palette.pictureId);
-      const shared = (await this.store.all()).some((p) => p.id !== id && p.pictureId === palette.pictureId);
+      const shared = palette.pictureId !== null && await this.store.pictureShared(palette.pictureId, id);
       draft.remove('swatch', await this.store.swatchesOf(id));
       draft.remove('palette', [palette]);
       if (picture && !shared) draft.remove('picture', [picture]);
@@ -62,9 +62,11 @@ export class PalettesService {
     const jpeg = bytes[0] === 0xff && bytes[1] === 0xd8;
     const png = bytes.subarray(1, 4).toString('latin1') === 'PNG';
     if (dto.type === 'image/jpeg' ? !jpeg : !png) throw refused('This is not the picture that it says it is.', 'data');
-    const there = await this.store.picture(dto.id);
-    if (there && there.data !== dto.data) throw refused('A picture never changes; keep it under another id.', 'id');
-    if (!there) await this.store.keep(dto);
+    await this.journal.beside(async () => {
+      const there = await this.store.picture(dto.id);
+      if (there && there.data !== dto.data) throw refused('A picture never changes; keep it under another id.', 'id');
+      if (!there) await this.store.keep(dto);
+    });
   }
 
   async picture(id: string): Promise<{ readonly type: string; readonly bytes: Buffer }> {

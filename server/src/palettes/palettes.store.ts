@@ -1,9 +1,9 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { asc, desc, eq } from 'drizzle-orm';
+import { and, asc, desc, eq, ne } from 'drizzle-orm';
 import { DB } from '../db/db.module.js';
 import type { Row } from '../db/journal.js';
-import type { Db } from '../db/open.js';
-import { palettes, pictures, swatches } from '../db/schema.js';
+import type { Db } from '../db/dataFile.js';
+import { entryCanes, palettes, pictures, swatches } from '../db/schema.js';
 
 @Injectable()
 export class PalettesStore {
@@ -34,5 +34,14 @@ export class PalettesStore {
   async picture(id: string): Promise<Row<'picture'> | undefined> {
     const [row] = await this.db.select().from(pictures).where(eq(pictures.id, id));
     return row;
+  }
+
+  /** Whether another palette, or an entry of the diary, shows a picture too. */
+  async pictureShared(pictureId: string, paletteId: string): Promise<boolean> {
+    const others = await this.db.select({ id: palettes.id }).from(palettes)
+      .where(and(eq(palettes.pictureId, pictureId), ne(palettes.id, paletteId))).limit(1);
+    if (others.length > 0) return true;
+    const told = await this.db.select({ id: entryCanes.id }).from(entryCanes).where(eq(entryCanes.pictureId, pictureId)).limit(1);
+    return told.length > 0;
   }
 }

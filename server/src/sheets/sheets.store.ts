@@ -3,7 +3,7 @@ import { asc, eq, inArray, or } from 'drizzle-orm';
 import type { BenchSetupDto, MachineDto } from '#contract';
 import { DB } from '../db/db.module.js';
 import type { Row } from '../db/journal.js';
-import type { Db } from '../db/open.js';
+import type { Db } from '../db/dataFile.js';
 import { batches, benchSetup, blendRevisions, blends, layers, machines, pieces, readings, settings } from '../db/schema.js';
 
 export const BENCH_ID = 'bench';

@@ -1,7 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { eq, inArray } from 'drizzle-orm';
 import { DB } from '../db/db.module.js';
-import type { Db } from '../db/open.js';
+import type { Db } from '../db/dataFile.js';
 import { canesUsing } from '../db/canesUsing.js';
 import { batches, blendColours, blendRevisions, blends, entryConditionings, entryTakings, ingredients, layers, mixes, pieces, revisions, sheets } from '../db/schema.js';
 

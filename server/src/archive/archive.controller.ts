@@ -1,0 +1,67 @@
+import { Body, Controller, Delete, Get, HttpCode, Inject, Param, Post, Req, Res, StreamableFile } from '@nestjs/common';
+import type { Request, Response } from 'express';
+import { KeepCopyDto, TakeUpDto, type ArchiveAnswer, type CheckedCopy } from '#contract';
+import { ArchiveService } from './archive.service.js';
+
+@Controller('api/archive')
+export class ArchiveController {
+  constructor(@Inject(ArchiveService) private readonly service: ArchiveService) {}
+
+  @Get()
+  all(): ArchiveAnswer {
+    return this.service.all();
+  }
+
+  @Post('notices-read')
+  @HttpCode(204)
+  noticesRead(): void {
+    this.service.noticesRead();
+  }
+
+  @Post('copies')
+  @HttpCode(200)
+  keep(@Body() body: KeepCopyDto): Promise<CheckedCopy> {
+    return this.service.keep(body.name);
+  }
+
+  @Get('copies/:name')
+  download(@Param('name') name: string): StreamableFile {
+    const { stream, bytes } = this.service.open(name);
+    const ascii = name.replace(/[^\w ,()-]/g, '_');
+    return new StreamableFile(stream, {
+      type: 'application/vnd.sqlite3', length: bytes,
+      disposition: `attachment; filename="${ascii}.db"; filename*=UTF-8''${encodeURIComponent(name)}.db`,
+    });
+  }
+
+  @Delete('copies/:name')
+  @HttpCode(204)
+  letGo(@Param('name') name: string): void {
+    this.service.letGo(name);
+  }
+
+  @Post('look')
+  @HttpCode(200)
+  look(@Body() body: TakeUpDto): Promise<CheckedCopy> {
+    return this.service.look(body.name);
+  }
+
+  @Post('take-up')
+  @HttpCode(202)
+  async takeUp(@Body() body: TakeUpDto, @Res({ passthrough: true }) response: Response): Promise<void> {
+    await this.service.takeUp(body.name);
+    this.afterAnswer(response);
+  }
+
+  /** A database as the body, as bytes. */
+  @Post('take-up-file')
+  @HttpCode(202)
+  async takeUpFile(@Req() request: Request, @Res({ passthrough: true }) response: Response): Promise<void> {
+    await this.service.takeUpFile(request);
+    this.afterAnswer(response);
+  }
+
+  private afterAnswer(response: Response): void {
+    response.once('close', () => { void this.service.takeOver(); });
+  }
+}

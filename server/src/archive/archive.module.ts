@@ -1,0 +1,14 @@
+import { Module, type DynamicModule } from '@nestjs/common';
+import { ArchiveController } from './archive.controller.js';
+import { ArchiveService, START_ANEW, type StartAnew } from './archive.service.js';
+
+@Module({})
+export class ArchiveModule {
+  static with(startAnew: StartAnew): DynamicModule {
+    return {
+      module: ArchiveModule,
+      controllers: [ArchiveController],
+      providers: [ArchiveService, { provide: START_ANEW, useValue: startAnew }],
+    };
+  }
+}

@@ -1,0 +1,146 @@
+import { Inject, Injectable } from '@nestjs/common';
+import { createReadStream, createWriteStream, statSync } from 'node:fs';
+import { copyFile, mkdir, rename, rm } from 'node:fs/promises';
+import { basename, join } from 'node:path';
+import type { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import type { ArchiveAnswer, CheckedCopy } from '#contract';
+import { inUse, notThere, refused } from '../access/problem.js';
+import { DataFile } from '../db/dataFile.js';
+import { SUCCESSOR, type Successor } from '../db/db.module.js';
+import { Journal } from '../db/journal.js';
+import { UnusableDatabase } from '../db/unusable.js';
+import { lookAside } from './lookAside.js';
+
+/** Token of the function that ends the application and starts it anew on the same address. */
+export const START_ANEW = Symbol('start anew');
+export type StartAnew = () => Promise<void>;
+
+/** Bytes of a file that can be handed in as a copy. */
+const MOST_BYTES = 2_000_000_000;
+
+/** Whole copies of the data: kept, handed out, and taken up in place of it. */
+@Injectable()
+export class ArchiveService {
+  /** the person has read what happened at the start */
+  private read = false;
+  private taking = false;
+
+  constructor(
+    @Inject(DataFile) private readonly data: DataFile,
+    @Inject(Journal) private readonly journal: Journal,
+    @Inject(SUCCESSOR) private readonly successor: Successor,
+    @Inject(START_ANEW) private readonly startAnew: StartAnew,
+  ) {}
+
+  all(): ArchiveAnswer {
+    const { file, copies, notices } = this.data;
+    return { file, folder: copies.folder, copies: copies.list(), notices: this.read ? [] : notices };
+  }
+
+  noticesRead(): void {
+    this.read = true;
+  }
+
+  /** Copies the whole of the data and looks through the copy. */
+  async keep(name: string): Promise<CheckedCopy> {
+    const { copies } = this.data;
+    const own = name.trim();
+    if (copies.has(own)) throw refused(`There is a copy called ${own} already. Choose another name.`, 'name');
+    await this.journal.beside(() => this.data.copy((file) => copies.take(file, own)));
+    try {
+      const holds = await lookAside(copies.path(own));
+      return { name: own, bytes: statSync(copies.path(own)).size, holds };
+    } catch (error) {
+      copies.letGo(own);
+      throw error;
+    }
+  }
+
+  /** @throws ProblemException 404 */
+  path(name: string): string {
+    const { copies } = this.data;
+    if (basename(name) !== name || !copies.has(name)) throw notThere('This copy');
+    return copies.path(name);
+  }
+
+  open(name: string): { readonly stream: Readable; readonly bytes: number } {
+    const path = this.path(name);
+    return { stream: createReadStream(path), bytes: statSync(path).size };
+  }
+
+  letGo(name: string): void {
+    this.path(name);
+    this.data.copies.letGo(name);
+  }
+
+  /** Looks through a copy of the folder. */
+  async look(name: string): Promise<CheckedCopy> {
+    const path = this.path(name);
+    const own = await this.borrowed(async (incoming) => {
+      await copyFile(path, incoming);
+      return this.checked(incoming);
+    });
+    return { name, bytes: statSync(path).size, holds: own };
+  }
+
+  /** Takes up a copy of the folder in place of the data, which is kept first. */
+  takeUp(name: string): Promise<void> {
+    const path = this.path(name);
+    return this.replace((incoming) => copyFile(path, incoming));
+  }
+
+  /** Takes up a database that is handed in, in place of the data, which is kept first. */
+  takeUpFile(stream: Readable): Promise<void> {
+    return this.replace(async (incoming) => {
+      let bytes = 0;
+      stream.on('data', (chunk: Buffer) => {
+        bytes += chunk.length;
+        if (bytes > MOST_BYTES) stream.destroy(new UnusableDatabase('This file is larger than any data of Sledge. Nothing was changed.'));
+      });
+      await pipeline(stream, createWriteStream(incoming));
+      if (bytes === 0) throw refused('This file is empty. Nothing was changed.', 'file');
+    });
+  }
+
+  private async checked(file: string): Promise<CheckedCopy['holds']> {
+    try {
+      return await lookAside(file);
+    } catch (error) {
+      if (!(error instanceof UnusableDatabase)) throw error;
+      throw refused(`${error.message.replaceAll(file, 'This file')} The data is as it was.`, 'file');
+    }
+  }
+
+  private async borrowed<T>(work: (incoming: string) => Promise<T>): Promise<T> {
+    const incoming = join(this.data.copies.folder, 'incoming.half');
+    if (this.taking || this.successor.path !== undefined) throw inUse('A copy is being looked at or taken up already. Wait until that is done.');
+    this.taking = true;
+    try {
+      await mkdir(this.data.copies.folder, { recursive: true });
+      return await work(incoming);
+    } finally {
+      this.taking = false;
+      for (const ending of ['', '-wal', '-shm', '.lock', '.lock-journal', '.address']) await rm(`${incoming}${ending}`, { force: true });
+    }
+  }
+
+  /** The new data is whole, checked and of this version before anything of the old one is touched. */
+  private replace(bring: (incoming: string) => Promise<void>): Promise<void> {
+    return this.borrowed(async (incoming) => {
+      await bring(incoming);
+      await this.checked(incoming);
+      // an older copy is brought up to date here, where a failure harms nothing
+      await (await DataFile.open(incoming)).close();
+      await this.journal.beside(() => this.data.copy((file, change) => this.data.copies.takeDated(file, 'before taking up a copy', change)));
+      const ready = join(this.data.copies.folder, 'successor.half');
+      await rename(incoming, ready);
+      this.successor.path = ready;
+    });
+  }
+
+  /** Ends, puts the new data in place of the old one, and starts anew; to be called when the answer is out. */
+  async takeOver(): Promise<void> {
+    if (this.successor.path !== undefined) await this.startAnew();
+  }
+}
