@@ -4,7 +4,7 @@ import { NavLink, Outlet, useNavigate } from 'react-router';
 import { Textures } from './parts/texture.js';
 import { KeyList } from './parts/KeyList.js';
 import { Saving } from './parts/Saving.js';
-import { ClashBar } from './parts/ClashBar.js';
+import { Bars } from './parts/Bars.js';
 import { Tile } from './parts/Tile.js';
 import { useKeys } from './state/keys.js';
 import { useView } from './state/view.js';
@@ -42,6 +42,7 @@ export function App(): ReactElement {
     { key: 'u', does: 'Millimetres or inches', run: turnUnits },
     { key: 'l', does: 'Lamp check: only lightness', run: turnLamp },
     { key: '/', does: 'Find', run: () => { document.querySelector<HTMLInputElement>('[data-find]')?.focus(); } },
+    { key: 'Y', does: 'Copies of your data', run: () => { void navigate('/copies'); } },
     { key: '?', does: 'This list', run: () => { keyList.current?.showModal(); } },
   ]);
   return (
@@ -57,9 +58,10 @@ export function App(): ReactElement {
         <Saving />
         <Switch onClick={turnUnits} aria-label={`Units: ${units}`}>{units === 'metric' ? 'mm' : 'in'}<Wide>{units === 'metric' ? '· g · °C' : '· oz · °F'}</Wide> <Key>U</Key></Switch>
         <Switch onClick={turnLamp} aria-pressed={lamp} aria-label="Lamp check">Lamp<Wide>check</Wide> <Key>L</Key></Switch>
+        <Switch onClick={() => { void navigate('/copies'); }} aria-label="Copies of your data" title="Keep a copy of your data, or take one up (shift Y)">Copies</Switch>
         <Switch onClick={() => { keyList.current?.showModal(); }} aria-label="Keys"><Wide>Keys</Wide> <Key>?</Key></Switch>
       </Flex>
-      <ClashBar />
+      <Bars />
       <Grid templateColumns="1fr 92px" minHeight={0} gridRow={3} css={{ '@media print': { display: 'block' } }}>
         <Box as="main" minWidth={0} minHeight={0} css={{ containerType: 'inline-size', '@media print': { containerType: 'normal' } }}><Outlet /></Box>
         <Tile />

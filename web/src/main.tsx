@@ -6,7 +6,7 @@ import { createRoot } from 'react-dom/client';
 import { Navigate, RouterProvider, createBrowserRouter } from 'react-router';
 import { App } from './App.js';
 import { system } from './theme/system.js';
-import { client } from './wire/queries.js';
+import { client, followChanges } from './wire/queries.js';
 
 const station = (load: () => Promise<{ default: ComponentType }>) => ({
   lazy: async () => ({ Component: (await load()).default }),
@@ -29,9 +29,12 @@ const router = createBrowserRouter([{
     { path: 'batches/:batchId?', ...station(() => import('./stations/batches/Batches.js')) },
     { path: 'bench/:batchId?', ...station(() => import('./stations/bench/Bench.js')) },
     { path: 'diary/:entryId?', ...station(() => import('./stations/diary/Diary.js')) },
+    { path: 'copies', ...station(() => import('./stations/copies/Copies.js')) },
     { path: '*', element: <Navigate to="/shelf" replace /> },
   ],
 }]);
+
+followChanges();
 
 const root = document.getElementById('root');
 if (!root) throw new Error('The page has no root.');

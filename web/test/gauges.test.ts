@@ -1,3 +1,4 @@
+import type { GaugeSays } from '#contract/devices';
 import type * as Gauges from '../src/wire/gauges.js';
 import { Stream } from './stream.js';
 
@@ -13,8 +14,9 @@ class Field {
   dispatchEvent(): void { this.heard.push(this.#value); }
 }
 
-const page = { activeElement: null as Field | null, focusin: [] as ((event: { target: Field }) => void)[] };
-const sent: { readonly errand: string; readonly about: number | null; readonly settingId: string | null }[] = [];
+const page = { focused: true, activeElement: null as Field | null, focusin: [] as ((event: { target: Field }) => void)[] };
+const asked: string[] = [];
+const sent: { readonly id: string; readonly errand: string; readonly about: number | null; readonly settingId: string | null }[] = [];
 let answer: () => Response = () => new Response(null, { status: 204 });
 let gauges: typeof Gauges;
 let turnUnits: () => void;
@@ -22,8 +24,12 @@ let turnUnits: () => void;
 beforeAll(async () => {
   Object.assign(globalThis, {
     HTMLInputElement: Field, EventSource: Stream, window: { localStorage: { getItem: () => null, setItem: () => undefined } },
-    document: { get activeElement() { return page.activeElement; }, addEventListener: (_: string, hear: (typeof page.focusin)[number]) => { page.focusin.push(hear); } },
-    fetch: async (_: string, { body }: { body: string }) => { sent.push(JSON.parse(body) as (typeof sent)[number]); return answer(); },
+    document: { hasFocus: () => page.focused, get activeElement() { return page.activeElement; }, addEventListener: (_: string, hear: (typeof page.focusin)[number]) => { page.focusin.push(hear); } },
+    fetch: async (path: string, { body }: { body?: string }) => {
+      if (body === undefined) { asked.push(path); return new Response(null, { status: 204 }); }
+      sent.push(JSON.parse(body) as (typeof sent)[number]);
+      return answer();
+    },
   });
   gauges = await import('../src/wire/gauges.js');
   ({ turnUnits } = (await import('../src/state/view.js')).useView.getState());
@@ -36,10 +42,11 @@ function focus(measures: string | null, part: Partial<Field> = {}): Field {
   page.focusin.forEach((hear) => { hear({ target: field }); });
   return field;
 }
-function connected(gauge: 'calipers' | 'scale'): Stream {
+interface Heard { readonly says: (what: GaugeSays | { readonly says: 'lost' }) => void }
+function connected(gauge: 'calipers' | 'scale'): Heard {
   gauges.putGaugeAway(gauge);
   gauges.connectGauge(gauge);
-  return Stream.newest();
+  return { says: (says) => { Stream.newest().says({ of: gauge, says }); } };
 }
 const shown = (gauge: 'calipers' | 'scale') => gauges.useGauges.getState()[gauge];
 
@@ -71,19 +78,37 @@ test('it is typed nowhere else: not into a field for something else, one that is
   expect(shown('calipers').shows).toBe('2.50 mm');
 });
 
-test('a lost connection is said, nothing is typed, and the next state finds it again', () => {
+test('a reading is for the window that asked, or for the one that one is in', async () => {
+  const calipers = connected('calipers');
+  const field = focus('length');
+  calipers.says({ says: 'reading', errand: 'of another window', value: 2, unit: 'mm' });
+  page.focused = false;
+  calipers.says({ says: 'reading', errand: null, value: 3, unit: 'mm' });
+  expect(field.heard).toEqual([]);
+  await gauges.pressGauge('calipers', 'read');
+  const { id } = sent.at(-1) ?? {};
+  calipers.says({ says: 'reading', errand: id ?? '', value: 4, unit: 'mm' });
+  page.focused = true;
+  expect(field.heard).toEqual(['4.00 mm']);
+});
+
+test('a lost connection is said, nothing is typed, and the next state finds it again; all use one stream', () => {
   const scale = connected('scale');
   expect(shown('scale').link).toBe('looking');
-  gauges.connectGauge('scale');
-  expect(Stream.newest()).toBe(scale);
-  scale.onerror?.();
+  connected('calipers');
+  expect(Stream.all.map((s) => s.path)).toEqual(['/api/events']);
+  scale.says({ says: 'lost' });
   expect(shown('scale')).toMatchObject({ link: 'away', wrong: expect.stringContaining('lost the connection') as string });
   scale.says({ says: 'state', standIn: true, unit: 'g', held: false, sinceZero: 0 });
   expect(shown('scale').link).toBe('there');
-  scale.says({ says: 'refused', errand: 'e', why: 'It is held.' });
-  expect(shown('scale').wrong).toBe('It is held.');
+  Stream.newest().onerror?.();
+  expect(shown('scale').link).toBe('away');
+  const before = asked.filter((path) => path === '/api/devices/scale/connection').length;
+  Stream.newest().says({ of: 'sledge', start: 'another' });
+  expect(asked.filter((path) => path === '/api/devices/scale/connection').length).toBe(before + 1);
   gauges.putGaugeAway('scale');
-  expect([scale.closed, shown('scale').link]).toEqual([true, 'none']);
+  scale.says({ says: 'state', standIn: true, unit: 'g', held: false, sinceZero: 0 });
+  expect(shown('scale').link).toBe('none');
 });
 
 test('a stand-in is told what lies there: what the field holds, or else suggests, or nothing', async () => {

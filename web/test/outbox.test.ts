@@ -77,13 +77,59 @@ test('a refusal is given to the asker, is not tried again, and the next change g
   expect(notes()).toEqual(['bad', 'good']);
 });
 
-test('where two windows met, both states are kept for the person to choose', async () => {
-  const { send, useOutbox } = await world.page();
-  world.reply = () => ({ status: 409, body: { detail: 'Swede was changed in another window.', status: 409, current: { note: 'theirs', version: 7 } } });
-  await send('PUT', PATH, { note: 'mine', version: 1 }).catch(() => undefined);
-  expect(useOutbox.getState().clash).toEqual({
-    path: PATH, sentence: 'Swede was changed in another window.', mine: { note: 'mine', version: 1 }, theirs: { note: 'theirs', version: 7 },
+describe('where two windows met', () => {
+  const base = { id: 'a', version: 1, name: 'Swede', note: '', colours: [{ id: 'x', l: 1 }, { id: 'y', l: 2 }] };
+  const met = (theirs: object) => ({ status: 409, body: { detail: 'Swede was changed in another window.', status: 409, current: theirs } });
+
+  test('what does not touch is joined and sent, and the asker gets the answer', async () => {
+    const { send, useOutbox } = await world.page();
+    const theirs = { ...base, version: 7, note: 'theirs', colours: [{ id: 'x', l: 1 }, { id: 'y', l: 9 }, { id: 'z', l: 3 }] };
+    world.reply = ({ body }) => (body.version === 7 ? { status: 200, body: { ...body, version: 8 } } : met(theirs));
+    const mine = { ...base, name: 'Yellow swede', colours: [{ id: 'x', l: 5 }, { id: 'y', l: 2 }] };
+    const answer = await send('PUT', PATH, mine, base);
+    expect(answer).toEqual({ ...base, version: 8, name: 'Yellow swede', note: 'theirs', colours: [{ id: 'x', l: 5 }, { id: 'y', l: 9 }, { id: 'z', l: 3 }] });
+    expect(useOutbox.getState().clashes).toEqual([]);
   });
+
+  test('what both changed waits for the person, one after the other; nothing of either is lost', async () => {
+    const { send, useOutbox, takeClash } = await world.page();
+    world.reply = ({ path }) => met({ ...base, version: 7, note: 'theirs', name: `${path} theirs` });
+    const paths = ['/api/mixes/a', '/api/mixes/b', '/api/mixes/c'];
+    await Promise.all(paths.map((path) => send('PUT', path, { ...base, name: 'mine' }, base).catch(() => undefined)));
+    const { clashes } = useOutbox.getState();
+    expect(clashes.map((c) => [c.path, c.mine.name, c.theirs.name, c.joined.touching])).toEqual(paths.map((path) => [path, 'mine', `${path} theirs`, ['name']]));
+    expect(clashes[0]?.joined.body).toMatchObject({ name: 'mine', note: 'theirs', version: 7 });
+    expect([takeClash()?.path, takeClash()?.path, takeClash()?.path, takeClash()]).toEqual([...paths, undefined]);
+  });
+
+  test('a newer state that waits goes with the one that met: it holds all of it', async () => {
+    const { send, useOutbox } = await world.page();
+    world.reply = ({ body }) => (body.version === 7 ? { status: 200, body: { ...body, version: 8 } } : met({ ...base, version: 7, note: 'theirs' }));
+    const first = send<{ name: string }>('PUT', PATH, { ...base, name: 'one' }, base);
+    const second = send<{ name: string }>('PUT', PATH, { ...base, name: 'two' }, { ...base, name: 'one' });
+    expect([(await first).name, (await second).name]).toEqual(['two', 'two']);
+    expect(world.sent.map((s) => s.body)).toEqual([expect.objectContaining({ name: 'one', version: 1 }), expect.objectContaining({ name: 'two', note: 'theirs', version: 7 })]);
+    expect(useOutbox.getState().clashes).toEqual([]);
+  });
+
+  test('where it is not known what both began on, every difference is asked', async () => {
+    const { send, useOutbox } = await world.page();
+    world.reply = () => met({ ...base, note: 'theirs', version: 7 });
+    await send('PUT', PATH, { ...base, note: 'mine' }).catch(() => undefined);
+    expect(useOutbox.getState().clashes[0]?.joined.touching).toEqual(['note']);
+  });
+});
+
+test('while the disk is full what was entered waits with the sentence, and goes when there is room', async () => {
+  const { send, tryNow, useOutbox } = await world.page();
+  world.reply = () => ({ status: 507, body: { detail: 'The disk is full, so nothing was saved.', status: 507 } });
+  const answer = send<{ note: string }>('PUT', PATH, { note: 'kept', version: 1 });
+  await new Promise((resolve) => { setTimeout(resolve, 40); });
+  expect(useOutbox.getState().gone).toBe('The disk is full, so nothing was saved.');
+  world.reply = ({ body }) => ({ status: 200, body });
+  tryNow();
+  expect((await answer).note).toBe('kept');
+  expect(useOutbox.getState().gone).toBeNull();
 });
 
 test('what is read while a change is on its way is known to be old, whatever was changed', async () => {

@@ -56,17 +56,80 @@ test('what the server refuses is said, and is not shown as if it were so', async
   expect(machine.version).toBe(1);
 });
 
-test('what is taken back at once is the change that was just made: undo waits for it', async () => {
+/** A server with a list of changes that can be taken back, the newest last. */
+function withChanges(all: { id: string; summary: string }[]): string[] {
   const answer = world.reply;
   const asked: string[] = [];
+  const state = (did: string | null) => ({ status: 200, body: { undo: all.at(-1) ? { ...all.at(-1), at: '2026-11-27T08:00:00Z' } : null, redo: null, did } });
   world.reply = (sent) => {
     asked.push(`${sent.method} ${sent.path}`);
-    return sent.path === '/api/undo' ? { status: 200, body: { undo: null, redo: null, did: 'changed Bench roller' } } : answer(sent);
+    if (sent.path === '/api/changes') return state(null);
+    if (sent.path !== '/api/undo') {
+      if (sent.method === 'PUT') all.push({ id: sent.change, summary: 'changed Bench roller' });
+      return answer(sent);
+    }
+    const newest = all.at(-1);
+    if (!newest || newest.id !== (sent.body as { expects?: string }).expects) return state(null);
+    all.pop();
+    return state(`Taken back: ${newest.summary}`);
   };
+  return asked;
+}
+
+test('what is taken back at once is the change that was just made: undo waits for it', async () => {
+  const asked = withChanges([]);
   const [noting, undoing] = [note(3.2), save.undo()];
   await Promise.all([noting, undoing]);
   expect(asked.indexOf('POST /api/undo')).toBeGreaterThan(asked.indexOf('PUT /api/machines/a'));
-  expect(save.useSaid.getState().sentence).toBe('changed Bench roller');
+  expect(save.useSaid.getState().sentence).toBe('Taken back: changed Bench roller');
+});
+
+test('the change of another window is taken back only when that one is meant, and by its name', async () => {
+  const all = [{ id: 'theirs', summary: 'took 14 g of Carrot' }];
+  const asked = withChanges(all);
+  await save.undo();
+  expect([save.useSaid.getState().question?.change.summary, asked.includes('POST /api/undo')]).toEqual(['took 14 g of Carrot', false]);
+  await save.answerQuestion(false);
+  expect([save.useSaid.getState().question, all.length]).toEqual([null, 1]);
+  await save.undo();
+  await save.answerQuestion(true);
+  expect([save.useSaid.getState().sentence, all]).toEqual(['Taken back: took 14 g of Carrot', []]);
+  await save.undo();
+  expect(save.useSaid.getState().sentence).toBe('There is nothing to take back.');
+});
+
+test('where another window was quicker between the look and the deed, it is asked and nothing is taken back', async () => {
+  const all: { id: string; summary: string }[] = [];
+  withChanges(all);
+  await note(3.2);
+  queries.client.setQueryData(['/api/changes'], { undo: { id: all[0]?.id, summary: 'mine', at: '' }, redo: null, did: null });
+  all.push({ id: 'theirs', summary: 'new mix Swede' });
+  await save.undo();
+  expect([save.useSaid.getState().question?.change.summary, all.length]).toEqual(['new mix Swede', 2]);
+});
+
+test('a refusal that nobody shows in its place is shown elsewhere, also the second time; what is there now is read', async () => {
+  const answer = world.reply;
+  world.reply = (sent) => (sent.method === 'DELETE' ? { status: 409, body: { detail: 'Bench roller was changed in another window.', status: 409, current: machine } } : answer(sent));
+  const reads = (): number => world.sent.filter((s) => s.method === 'GET').length;
+  for (const _ of [1, 2]) {
+    const before = reads();
+    expect(await save.change('DELETE', '/api/machines/a?version=1')).toBeNull();
+    expect(save.useSaid.getState()).toMatchObject({ sentence: 'Bench roller was changed in another window.', refused: { '/api/machines/a': {} } });
+    await queries.client.refetchQueries();
+    expect(reads()).toBeGreaterThan(before);
+  }
+});
+
+test('a clash is settled field by field: what only one window changed stays, whichever is kept', async () => {
+  const theirs = { ...machine, name: 'Crank', readings: [{ id: 'x', mm: 1 }], version: 1 };
+  const mine = { ...shown(), name: 'Roller', note: 'mine' };
+  machine = { ...theirs, version: 4 };
+  await save.change('PUT', '/api/machines/a', mine);
+  const { useOutbox } = await import('../src/wire/outbox.js');
+  expect(useOutbox.getState().clashes.map((c) => c.joined.touching)).toEqual([['name']]);
+  await save.settleClash(false);
+  expect(machine).toMatchObject({ name: 'Crank', note: 'mine', readings: [{ id: 'x', mm: 1 }] });
 });
 
 test('while nothing gets through nothing is taken back, and that is said', async () => {

@@ -16,7 +16,18 @@ export class Refused extends Error {
 /** No answer came: the server is gone, or the way to it. */
 export class NoAnswer extends Error {}
 
+/** The server cannot write now (the disk is full, or read-only): what was sent is kept here and tried again. */
+export class NotWritten extends NoAnswer {}
+
+const NOT_WRITTEN = 507;
 const GONE = new Set([502, 503, 504]);
+
+/** What is sent: a file as its bytes, all else as JSON. */
+function written(body: unknown, headers: Record<string, string>): Pick<RequestInit, 'headers' | 'body'> {
+  if (body === undefined) return { headers };
+  if (body instanceof Blob) return { headers: { 'content-type': 'application/octet-stream', ...headers }, body };
+  return { headers: { 'content-type': 'application/json', ...headers }, body: JSON.stringify(body) };
+}
 
 /**
  * One request to Sledge's own server.
@@ -25,11 +36,7 @@ const GONE = new Set([502, 503, 504]);
 export async function ask<T>(method: string, path: string, body?: unknown, headers: Record<string, string> = {}): Promise<T> {
   let response: Response;
   try {
-    response = await fetch(path, {
-      method,
-      headers: body === undefined ? headers : { 'content-type': 'application/json', ...headers },
-      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
-    });
+    response = await fetch(path, { method, ...written(body, headers) });
   } catch {
     throw new NoAnswer('Sledge does not answer.');
   }
@@ -37,6 +44,7 @@ export async function ask<T>(method: string, path: string, body?: unknown, heade
   if (response.status === 204) return undefined as T;
   const answer: unknown = await response.json().catch(() => null);
   if (response.ok) return answer as T;
+  if (response.status === NOT_WRITTEN && isProblem(answer)) throw new NotWritten(answer.detail);
   throw new Refused(isProblem(answer) ? answer : {
     type: 'about:blank', title: 'Refused', status: response.status, detail: `Sledge answered with ${response.status}.`,
   });

@@ -3,6 +3,7 @@ import { Complaint, GRAMS_PER_OUNCE, MM_PER_INCH, readLength, readMass, showLeng
 import type { Gauge, GaugeErrandDto, GaugeSays } from '#contract/devices';
 import { useView } from '../state/view.js';
 import { NoAnswer, Refused, ask } from './ask.js';
+import { listen, type Passed } from './stream.js';
 
 type State = Extract<GaugeSays, { says: 'state' }>;
 
@@ -23,7 +24,10 @@ export const MEASURES: Readonly<Record<Gauge, 'length' | 'mass'>> = { calipers: 
 const PER_UNIT = { mm: 1, in: MM_PER_INCH, g: 1, oz: GRAMS_PER_OUNCE } as const;
 const PLACES = { mm: 2, in: 4, g: 1, oz: 3 } as const;
 
-const streams = new Map<Gauge, EventSource>();
+/** gauges that this window uses, with the way to hear no more of them */
+const heard = new Map<Gauge, () => void>();
+/** errands of this window that have no answer yet */
+const errands = new Set<string>();
 /** the field that had the focus last, for each measure */
 const fields = new Map<'length' | 'mass', HTMLInputElement>();
 
@@ -40,29 +44,55 @@ function fill(field: HTMLInputElement, text: string): void {
   field.dispatchEvent(new Event('input', { bubbles: true }));
 }
 
+/** A reading is for the window that asked for it; one whose own button was pressed, for the window that one is in. */
+const isForThisWindow = (errand: string | null): boolean => (errand === null ? document.hasFocus() : errands.delete(errand));
+
 function hear(gauge: Gauge, says: GaugeSays): void {
   if (says.says === 'state') { set(gauge, { link: 'there', state: says }); return; }
-  if (says.says === 'refused') { set(gauge, { wrong: says.why }); return; }
+  const mine = isForThisWindow(says.errand);
+  if (says.says === 'refused') { if (mine) set(gauge, { wrong: says.why }); return; }
   const { units } = useView.getState();
   set(gauge, { shows: `${says.value.toFixed(PLACES[says.unit])} ${says.unit}`, wrong: null });
   const field = fields.get(MEASURES[gauge]);
-  if (!field?.isConnected || field !== document.activeElement) return;
+  if (!mine || !field?.isConnected || field !== document.activeElement) return;
   const value = says.value * PER_UNIT[says.unit];
   fill(field, MEASURES[gauge] === 'length' ? showLength(value, units, true) : showMass(value, units));
 }
 
-export function connectGauge(gauge: Gauge): void {
-  if (streams.has(gauge)) return;
-  set(gauge, { ...PUT_AWAY, link: 'looking' });
-  const stream = new EventSource(`/api/devices/${gauge}/events`);
-  streams.set(gauge, stream);
-  stream.onmessage = (event: MessageEvent<string>) => { hear(gauge, JSON.parse(event.data) as GaugeSays); };
-  stream.onerror = () => { set(gauge, { link: 'away', wrong: `The ${gauge} lost the connection; nothing was filled in. Read again when it is back.` }); };
+function lost(gauge: Gauge): void {
+  errands.clear();
+  set(gauge, { link: 'away', wrong: `The ${gauge} lost the connection; nothing was filled in. Read again when it is back.` });
 }
 
+function hearStream(gauge: Gauge, passed: Passed): void {
+  if (passed.of === 'way' && !passed.open) lost(gauge);
+  // Sledge was started anew: it does not know yet that this device is wanted
+  if (passed.of === 'sledge') void askFor(gauge);
+  if (passed.of !== gauge) return;
+  if (passed.says.says === 'lost') lost(gauge);
+  else hear(gauge, passed.says);
+}
+
+async function askFor(gauge: Gauge): Promise<void> {
+  try {
+    await ask('POST', `/api/devices/${gauge}/connection`);
+  } catch (error) {
+    if (!(error instanceof NoAnswer || error instanceof Refused)) throw error;
+    set(gauge, { link: 'away', wrong: error.message });
+  }
+}
+
+export function connectGauge(gauge: Gauge): void {
+  if (heard.has(gauge)) return;
+  set(gauge, { ...PUT_AWAY, link: 'looking' });
+  heard.set(gauge, listen((passed) => { hearStream(gauge, passed); }));
+  void askFor(gauge);
+}
+
+/** This window uses it no more; others may. */
 export function putGaugeAway(gauge: Gauge): void {
-  streams.get(gauge)?.close();
-  streams.delete(gauge);
+  heard.get(gauge)?.();
+  heard.delete(gauge);
   set(gauge, PUT_AWAY);
 }
 
@@ -85,7 +115,9 @@ export async function pressGauge(gauge: Gauge, errand: GaugeErrandDto['errand'])
   const field = fields.get(measures);
   const there = field?.isConnected && field === document.activeElement ? field : undefined;
   set(gauge, { wrong: null });
-  const dto: GaugeErrandDto = { id: crypto.randomUUID(), errand, about: there ? aboutOf(there, measures) : null, settingId: there?.dataset.setting ?? null };
+  const id = crypto.randomUUID();
+  errands.add(id);
+  const dto: GaugeErrandDto = { id, errand, about: there ? aboutOf(there, measures) : null, settingId: there?.dataset.setting ?? null };
   try {
     await ask('POST', `/api/devices/${gauge}/ask`, dto);
   } catch (error) {

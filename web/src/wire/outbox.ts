@@ -1,6 +1,8 @@
 import { create } from 'zustand';
 import { CHANGE_HEADER } from '#contract/changes';
-import { NoAnswer, Refused, ask } from './ask.js';
+import { NoAnswer, NotWritten, Refused, ask } from './ask.js';
+import { asSent, join, type Fields, type Joined } from './join.js';
+import { own } from './own.js';
 
 interface Versioned { readonly id?: string; readonly version?: number }
 
@@ -10,17 +12,25 @@ interface Letter {
   readonly method: 'PUT' | 'POST' | 'DELETE';
   readonly path: string;
   readonly body: Versioned | undefined;
+  /** the state that the change began on, as it was read */
+  readonly base?: object | undefined;
 }
 
-/** Two windows changed the same thing: what this one sent, and what is there. */
-export interface Clash { readonly path: string; readonly sentence: string; readonly mine: Versioned; readonly theirs: Versioned }
+/** Two windows changed the same field of the same thing: what this one sent, what is there, and what both agree on. */
+export interface Clash {
+  readonly path: string;
+  readonly sentence: string;
+  readonly mine: Fields;
+  readonly theirs: Fields;
+  readonly joined: Joined;
+}
 
 interface Outbox {
   readonly waiting: readonly Letter[];
   /** since when nothing gets through, and the sentence for it */
   readonly gone: string | null;
-  readonly clash: Clash | null;
-  readonly setClash: (clash: Clash | null) => void;
+  /** one after the other, the oldest first */
+  readonly clashes: readonly Clash[];
 }
 
 const STORE = 'sledge-outbox';
@@ -33,10 +43,18 @@ const kept = (): Letter[] => {
   }
 };
 
-export const useOutbox = create<Outbox>()((set) => ({
-  waiting: kept(), gone: null, clash: null, setClash: (clash) => { set({ clash }); },
+function keep(waiting: readonly Letter[]): void {
+  try {
+    sessionStorage.setItem(STORE, JSON.stringify(waiting));
+  } catch {
+    // more than the browser keeps: the change is still sent, and leaving the page warns
+  }
+}
+
+export const useOutbox = create<Outbox>()(() => ({
+  waiting: kept(), gone: null, clashes: [],
 }));
-useOutbox.subscribe(({ waiting }) => { sessionStorage.setItem(STORE, JSON.stringify(waiting)); });
+useOutbox.subscribe(({ waiting }, before) => { if (waiting !== before.waiting) keep(waiting); });
 
 interface Waiter { readonly done: (answer: unknown) => void; readonly failed: (error: unknown) => void }
 const waiters = new Map<string, Waiter[]>();
@@ -77,18 +95,26 @@ export function allSaved(): Promise<boolean> {
   });
 }
 
+/** A letter under its own id, known as one of this window. */
+function write(method: Letter['method'], path: string, body: object | undefined, base: object | undefined): Letter {
+  const changeId = crypto.randomUUID();
+  own.add(changeId);
+  return { changeId, method, path, body, base };
+}
+
 /**
  * Sends a change; changes go one after the other. While the server is gone
  * they wait and are tried again. A newer state of the same thing takes the
  * place of one that has not left yet.
+ * @param base the state that the change began on, so that what another window changed meanwhile can be joined
  * @returns the server's answer @throws Refused
  */
-export function send<T>(method: Letter['method'], path: string, body?: object): Promise<T> {
+export function send<T>(method: Letter['method'], path: string, body?: object, base?: object): Promise<T> {
   return new Promise<T>((resolve, reject) => {
-    const letter: Letter = { changeId: crypto.randomUUID(), method, path, body };
     const { waiting } = useOutbox.getState();
     const overtaken = method === 'PUT'
       ? waiting.find((w) => w.path === path && w.method === 'PUT' && w.changeId !== inFlight) : undefined;
+    const letter = write(method, path, body, overtaken?.base ?? base);
     const waiter: Waiter = { done: (answer) => { resolve(answer as T); }, failed: reject };
     waiters.set(letter.changeId, [...(overtaken ? waiters.get(overtaken.changeId) ?? [] : []), waiter]);
     useOutbox.setState({ waiting: overtaken ? waiting.map((w) => (w === overtaken ? letter : w)) : [...waiting, letter] });
@@ -119,7 +145,7 @@ async function work(): Promise<void> {
     } catch (error) {
       inFlight = null;
       if (error instanceof NoAnswer) {
-        useOutbox.setState({ gone: 'Sledge does not answer. What you entered is kept here and sent as soon as it does.' });
+        useOutbox.setState({ gone: error instanceof NotWritten ? error.message : 'Sledge does not answer. What you entered is kept here and sent as soon as it does.' });
         await new Promise<void>((resolve) => { wake = resolve; setTimeout(resolve, pause); });
         wake = null;
         pause = Math.min(LONGEST_WAIT, pause * 2);
@@ -152,17 +178,50 @@ function settle(letter: Letter, answer: Versioned | undefined): void {
 }
 
 function refuse(letter: Letter, error: unknown): void {
-  const waiting = useOutbox.getState().waiting.filter((w) => w.changeId !== letter.changeId);
-  useOutbox.setState({ waiting, gone: null });
-  if (error instanceof Refused && letter.method === 'PUT' && letter.body && error.problem.current) {
-    useOutbox.setState({
-      clash: { path: letter.path, sentence: error.problem.detail, mine: letter.body, theirs: error.problem.current },
-    });
+  const others = useOutbox.getState().waiting.filter((w) => w.changeId !== letter.changeId);
+  const theirs = error instanceof Refused && letter.method === 'PUT' ? error.problem.current : undefined;
+  if (error instanceof Refused && letter.body && typeof theirs === 'object' && theirs !== null) meet(letter, error, theirs, others);
+  else {
+    useOutbox.setState({ waiting: others, gone: null });
+    answer(letter.changeId, (w) => { w.failed(error); });
   }
-  waiters.get(letter.changeId)?.forEach((w) => { w.failed(error); });
-  waiters.delete(letter.changeId);
+}
+
+function answer(changeId: string, tell: (waiter: Waiter) => void): void {
+  waiters.get(changeId)?.forEach(tell);
+  waiters.delete(changeId);
+}
+
+/** Another window has changed the thing. What does not touch is joined and sent; for the rest the person chooses. */
+function meet(letter: Letter, error: Refused, current: object, others: readonly Letter[]): void {
+  // a newer state of the same thing that waits holds all that this one has
+  const newer = others.find((w) => w.path === letter.path && w.method === 'PUT');
+  const mine = (newer ?? letter).body as Fields;
+  const theirs = asSent(current);
+  const joined = join(letter.base && asSent(letter.base), mine, theirs);
+  const waiting = others.filter((w) => w !== newer);
+  const waiter = [...waiters.get(letter.changeId) ?? [], ...(newer ? waiters.get(newer.changeId) ?? [] : [])];
+  for (const { changeId } of newer ? [letter, newer] : [letter]) waiters.delete(changeId);
+  if (joined.touching.length === 0) {
+    const again = write('PUT', letter.path, joined.body, current);
+    waiters.set(again.changeId, waiter);
+    useOutbox.setState({ waiting: [again, ...waiting], gone: null });
+    return;
+  }
+  const clash: Clash = { path: letter.path, sentence: error.problem.detail, mine, theirs, joined };
+  useOutbox.setState(({ clashes }) => ({ waiting, gone: null, clashes: [...clashes, clash] }));
+  waiter.forEach((w) => { w.failed(error); });
+}
+
+/** Takes the oldest clash out of the queue. */
+export function takeClash(): Clash | undefined {
+  const [clash, ...clashes] = useOutbox.getState().clashes;
+  useOutbox.setState({ clashes });
+  return clash;
 }
 
 window.addEventListener('beforeunload', (event) => {
-  if (!isQuiet()) event.preventDefault();
+  // what is being typed is kept as if the field were left, and then goes with the rest
+  if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
+  if (!isQuiet() || document.querySelector('[aria-invalid=true]') !== null) event.preventDefault();
 });

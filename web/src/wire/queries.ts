@@ -1,9 +1,11 @@
 import { QueryClient, keepPreviousData, notifyManager, useInfiniteQuery, useQuery, type UseQueryResult } from '@tanstack/react-query';
 import type {
-  BatchAnswer, BatchCard, BlendAnswer, BlendCard, CaneAnswer, CaneCard, ChangesAnswer, ConditionedAnswer, DiaryAnswer, DiaryListAnswer, LearningAnswer, MachinesAnswer, MixAnswer, MixListAnswer, PaletteCard, PaletteDto, SheetAnswer, ShelfAnswer,
+  ArchiveAnswer, BatchAnswer, BatchCard, BlendAnswer, BlendCard, CaneAnswer, CaneCard, ChangesAnswer, ConditionedAnswer, DiaryAnswer, DiaryListAnswer, LearningAnswer, MachinesAnswer, MixAnswer, MixListAnswer, PaletteCard, PaletteDto, SheetAnswer, ShelfAnswer,
 } from '#contract';
 import { NoAnswer, ask } from './ask.js';
 import { changesMade, isQuiet, resume, whenSettled } from './outbox.js';
+import { own } from './own.js';
+import { listen } from './stream.js';
 
 // what is shown follows a change at once, so that the next key press counts on from it
 notifyManager.setScheduler(queueMicrotask);
@@ -26,6 +28,29 @@ whenSettled((path, answer, more) => {
   if (isQuiet()) void client.invalidateQueries();
 });
 resume();
+
+/** ms that are waited for more changes of another window before all is read anew. */
+const GATHER = 60;
+let reading: ReturnType<typeof setTimeout> | null = null;
+
+function readAnew(): void {
+  reading ??= setTimeout(() => {
+    reading = null;
+    // where something is on its way, all is read when it is there
+    if (isQuiet()) void client.invalidateQueries();
+  }, GATHER);
+}
+
+/** Follows what other windows change, and what was changed while the way to Sledge was lost. */
+export function followChanges(): void {
+  let start: string | null = null;
+  listen((says) => {
+    if (says.of === 'change' && !own.has(says.change)) readAnew();
+    if (says.of !== 'sledge') return;
+    if (start !== null) readAnew();
+    start = says.start;
+  });
+}
 
 /** What is read while the person goes on changing it is older than what is on the screen, and is let go. */
 export async function readUnlessChanged<T>(path: string): Promise<T> {
@@ -52,6 +77,7 @@ export const useCanes = (): UseQueryResult<readonly CaneCard[]> => useRead('/api
 export const useCaneOf = (id: string | undefined): UseQueryResult<CaneAnswer> => useRead(`/api/canes/${id ?? ''}`, id !== undefined);
 export const useSheets = (): UseQueryResult<readonly SheetAnswer[]> => useRead('/api/sheets');
 export const useConditioned = (): UseQueryResult<ConditionedAnswer> => useRead('/api/conditioned');
+export const useArchive = (): UseQueryResult<ArchiveAnswer> => useRead('/api/archive');
 export const useChanges = (): UseQueryResult<ChangesAnswer> => useRead('/api/changes');
 
 const PAGE = 60;

@@ -2,6 +2,7 @@ import { create } from 'zustand';
 import type { Lab, Stage } from '#core/colour';
 import type { ReaderErrandDto, ReaderSays } from '#contract';
 import { NoAnswer, Refused, ask } from './ask.js';
+import { listen, type Passed } from './stream.js';
 
 type State = Extract<ReaderSays, { says: 'state' }>;
 
@@ -20,7 +21,7 @@ export class NoReading extends Error {}
 const PATIENCE = 4000;
 
 interface Waiting { readonly got: (lab: Lab) => void; readonly failed: (error: NoReading) => void }
-let stream: EventSource | null = null;
+let hearNoMore: (() => void) | null = null;
 const waiting = new Map<string, Waiting>();
 
 function giveUp(sentence: string): void {
@@ -36,21 +37,41 @@ function hear(says: ReaderSays): void {
   else waiter?.failed(new NoReading(says.why));
 }
 
-/** Looks for the reader; the browser looks again by itself where the connection is lost. */
-export function connectReader(): void {
-  if (stream) return;
-  useReader.setState({ link: 'looking' });
-  stream = new EventSource('/api/devices/reader/events');
-  stream.onmessage = (event: MessageEvent<string>) => { hear(JSON.parse(event.data) as ReaderSays); };
-  stream.onerror = () => {
-    useReader.setState({ link: 'away' });
-    giveUp('The reader lost its connection before it answered. Read again.');
-  };
+function lost(): void {
+  useReader.setState({ link: 'away' });
+  giveUp('The reader lost its connection before it answered. Read again.');
 }
 
+function hearStream(passed: Passed): void {
+  if (passed.of === 'way' && !passed.open) lost();
+  // Sledge was started anew: it does not know yet that the reader is wanted
+  if (passed.of === 'sledge') void askFor();
+  if (passed.of !== 'reader') return;
+  if (passed.says.says === 'lost') lost();
+  else hear(passed.says);
+}
+
+async function askFor(): Promise<void> {
+  try {
+    await ask('POST', '/api/devices/reader/connection');
+  } catch (error) {
+    if (!(error instanceof NoAnswer || error instanceof Refused)) throw error;
+    lost();
+  }
+}
+
+/** Looks for the reader; Sledge looks again by itself where the connection is lost. */
+export function connectReader(): void {
+  if (hearNoMore) return;
+  useReader.setState({ link: 'looking' });
+  hearNoMore = listen(hearStream);
+  void askFor();
+}
+
+/** This window uses it no more; others may. */
 export function letReaderGo(): void {
-  stream?.close();
-  stream = null;
+  hearNoMore?.();
+  hearNoMore = null;
   giveUp('The reader was put away.');
   useReader.setState({ link: 'none', state: null });
 }

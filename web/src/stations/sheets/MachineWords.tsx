@@ -42,6 +42,7 @@ export function MachineWords({ machine, mine, setup, settingId, onSetting, onGon
       </div>
       {wrong.map((c) => <Warning key={c.thinner.id}>{contradictionSentence(c, units)}</Warning>)}
       {wear && <Box><Caption>{wearWords(wear)}</Caption></Box>}
+      {refusal && !setting && refusal.sentenceFor('name') === undefined && <Warning>{refusal.message}</Warning>}
       {setting && <OneSetting key={setting.id} machine={machine} setting={setting} all={all} setup={setup} onSetting={onSetting} onReadings={(readings) => { save({ readings }); }} refusal={refusal && !refusal.sentenceFor('name') ? refusal.message : undefined} />}
       <Word alignSelf="flex-start" fontSize="small" onClick={() => { void change('DELETE', `${path}?version=${machine.version}`).then((gone) => { if (gone !== null) onGone(); }); }}>Take this machine away</Word>
     </Flex>

@@ -106,6 +106,7 @@ export function PaletteView({ palette, shelf }: { readonly palette: PaletteDto; 
           <h1><TextValue label="Name of the palette" value={palette.name} refusal={refusal?.sentenceFor('name')} onChange={(name) => { save({ name }); }} /></h1>
           <Second><Link to="/mixes/photograph">all palettes</Link> · <Word onClick={print}>print the mixing sheet</Word> <Key>P</Key> · as a file <SaveColours file={() => ({ name: palette.name, colours: palette.swatches.map(({ name, l, a, b, share }) => ({ name, lab: { l, a, b }, share })) })} /></Second>
         </Flex>
+        {refusal && refusal.sentenceFor('name') === undefined && <Warning>{refusal.message}</Warning>}
         <Grid templateColumns="auto minmax(0, 1fr)" gap={5}>
           {palette.pictureId === null ? <span /> : <Picture source={palette.pictureId} gains={gains} patch={patch} purpose={purpose} onPoint={(x, y) => { void point(x, y); }} />}
           <Flex direction="column" gap={3}>

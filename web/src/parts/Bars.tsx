@@ -1,0 +1,77 @@
+import { Box, Flex } from '@chakra-ui/react';
+import type { ReactElement, ReactNode } from 'react';
+import { Action } from '../theme/pieces.js';
+import { ask } from '../wire/ask.js';
+import { client, useArchive } from '../wire/queries.js';
+import { answerQuestion, putAside, useElsewhere, useSaid } from '../wire/save.js';
+import { ClashBar } from './ClashBar.js';
+import { Warning } from './Warning.js';
+
+interface BarProps { readonly label: string; readonly children: ReactNode; readonly actions: ReactNode }
+
+/** A strip of paper below the stations: something that has to be read before one goes on. */
+function Bar({ label, children, actions }: BarProps): ReactElement {
+  return (
+    <Flex role="alertdialog" aria-label={label} background="paper" borderBottom="thick" paddingX={5} paddingY={3} gap={5} alignItems="center">
+      <Box flex={1} minWidth={0}>{children}</Box>
+      <Flex gap={3} flex="none">{actions}</Flex>
+    </Flex>
+  );
+}
+
+const timeOf = (at: string): string => new Date(at).toLocaleString(undefined, { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
+
+/** Undo has met a change that this window did not make. */
+function QuestionBar(): ReactElement | null {
+  const question = useSaid((s) => s.question);
+  if (!question) return null;
+  const { way, change } = question;
+  const back = way === 'undo';
+  return (
+    <Bar label={back ? 'Take it back?' : 'Do it again?'} actions={<>
+      <Action main autoFocus onClick={() => { void answerQuestion(true); }}>{back ? 'Take it back' : 'Do it again'}</Action>
+      <Action onClick={() => { void answerQuestion(false); }}>Leave it</Action>
+    </>}>
+      <Warning>{back ? 'The last change' : 'What was taken back last'} was made in another window, or on an earlier visit: <b>{change.summary}</b> ({timeOf(change.at)}).</Warning>
+    </Bar>
+  );
+}
+
+/** Refusals of things that are not on the screen any more. */
+function RefusalBar(): ReactElement | null {
+  const [first] = useElsewhere();
+  if (!first) return null;
+  const [path, refused] = first;
+  return (
+    <Bar label="Not done" actions={<Action onClick={() => { putAside(path); }}>I have read it</Action>}>
+      <Warning>{refused.message}</Warning>
+    </Bar>
+  );
+}
+
+/** What happened to the data at the start. */
+function NoticeBar(): ReactElement | null {
+  const { data } = useArchive();
+  if (!data || data.notices.length === 0) return null;
+  const read = async (): Promise<void> => {
+    await ask('POST', '/api/archive/notices-read');
+    await client.invalidateQueries({ queryKey: ['/api/archive'] });
+  };
+  return (
+    <Bar label="At the start" actions={<Action onClick={() => { void read(); }}>I have read it</Action>}>
+      {data.notices.map((notice) => <Warning key={notice}>{notice}</Warning>)}
+    </Bar>
+  );
+}
+
+/** All that is said between the stations and the one that is open. */
+export function Bars(): ReactElement {
+  return (
+    <Box gridRow={2} css={{ '@media print': { display: 'none' } }}>
+      <NoticeBar />
+      <QuestionBar />
+      <RefusalBar />
+      <ClashBar />
+    </Box>
+  );
+}
