@@ -2,26 +2,6 @@ import { edit, expect, saved, station, test } from './sledge.js';
 
 const chips = 'Chips';
 
-test('two windows change the same mix: the second is told, sees both and chooses', async ({ page, context, sledge }) => {
-  const other = await context.newPage();
-  for (const window of [page, other]) {
-    await window.goto(`${sledge.url}/mixes`);
-    await window.getByRole('list', { name: chips }).getByRole('link', { name: 'Swede' }).click();
-    await expect(window.getByLabel('Recipe in notation')).toHaveValue('3 Chalk + 1 Carrot');
-  }
-  await edit(other, 'Recipe in notation', '7 Chalk + 1 Carrot');
-  await saved(other);
-  await page.getByRole('button', { name: 'Add a half of Carrot' }).click();
-  const told = page.getByRole('alertdialog', { name: 'Changed in another window' });
-  await expect(told).toContainText('Swede was changed in another window. Nothing was overwritten');
-  await expect(told).toContainText('3 Chalk + 3/2 Carrot');
-  await expect(told).toContainText('7 Chalk + 1 Carrot');
-  await told.getByRole('button', { name: 'Keep this one' }).click();
-  await expect(told).toHaveCount(0);
-  await other.reload();
-  await expect(other.getByLabel('Recipe in notation')).toHaveValue('3 Chalk + 1½ Carrot');
-});
-
 test('the server goes away while somebody works: nothing entered is lost', async ({ page, sledge }) => {
   await page.goto(`${sledge.url}/mixes`);
   await page.getByRole('list', { name: chips }).getByRole('link', { name: 'Old tin' }).click();

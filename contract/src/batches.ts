@@ -1,8 +1,7 @@
 import type { Kind } from '#core/clay';
 import type { BakeLoad, BenchStep, Layout, MixDemand, PiecePlan, ClayDemand } from '#core/batch';
-import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, ValidateNested } from 'class-validator';
-import { Between, Id, IsoDate, Name, Optional, Text, Version, Whole, all } from './rules.js';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn } from 'class-validator';
+import { Between, Id, IsoDate, Name, Optional, Text, Things, Version, Whole, all } from './rules.js';
 
 /** A layer of a piece: a clay or a revision of a mix, never both, at a setting. */
 export class LayerDto {
@@ -30,8 +29,7 @@ export class PieceDto {
   @IsArray({ message: 'A piece has a list of layers.' })
   @ArrayMinSize(1, { message: 'A piece needs at least one layer.' })
   @ArrayMaxSize(12, { message: 'A piece has at most 12 layers.' })
-  @ValidateNested({ each: true })
-  @Type(() => LayerDto)
+  @Things(() => LayerDto)
   layers!: LayerDto[];
 }
 
@@ -44,8 +42,7 @@ export class BatchDto {
   @Optional() @IsoDate() dueOn!: string | null;
   @IsArray({ message: 'A batch has a list of pieces.' })
   @ArrayMaxSize(60, { message: 'A batch has at most 60 kinds of pieces.' })
-  @ValidateNested({ each: true })
-  @Type(() => PieceDto)
+  @Things(() => PieceDto)
   pieces!: PieceDto[];
 }
 
@@ -57,7 +54,7 @@ export class UsedDto {
 
 /** The rule for a list of them. */
 export const UsedList = (): PropertyDecorator => all(
-  IsArray({ message: 'Say how much of each clay was used.' }), ArrayMaxSize(400, { message: 'At most 400 clays.' }), ValidateNested({ each: true }), Type(() => UsedDto),
+  IsArray({ message: 'Say how much of each clay was used.' }), ArrayMaxSize(400, { message: 'At most 400 clays.' }), Things(() => UsedDto),
 );
 
 /** POST /api/batches/:id/done */

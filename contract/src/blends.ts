@@ -1,9 +1,8 @@
 import { LAYOUTS, type CountedBlend, type LayoutKind } from '#core/blend';
-import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn } from 'class-validator';
 import type { RevisionAnswer } from './mixes.js';
 import { UsedDto, UsedList } from './batches.js';
-import { Between, Id, IsoDate, Name, Omittable, Optional, Text, Version, Whole } from './rules.js';
+import { Between, Id, Inside, IsoDate, Name, Omittable, Optional, Text, Things, Version, Whole } from './rules.js';
 import { SheetDto } from './sheetBook.js';
 
 /** A colour of a blend: a clay or a revision of a mix, never both. */
@@ -22,8 +21,7 @@ export class CutDto {
   @IsArray({ message: 'A cut is a list of points.' })
   @ArrayMinSize(2, { message: 'A cut has at least two points.' })
   @ArrayMaxSize(40, { message: 'A cut has at most 40 points.' })
-  @ValidateNested({ each: true })
-  @Type(() => CutPointDto)
+  @Things(() => CutPointDto)
   points!: CutPointDto[];
 }
 
@@ -45,8 +43,7 @@ export class BlendPlanDto {
   @IsArray({ message: 'A blend is a list of colours.' })
   @ArrayMinSize(2, { message: 'A blend has at least two colours.' })
   @ArrayMaxSize(6, { message: 'A blend has at most six colours.' })
-  @ValidateNested({ each: true })
-  @Type(() => BlendColourDto)
+  @Things(() => BlendColourDto)
   colours!: BlendColourDto[];
   @Between('The width', 10, 2000, 'mm') width!: number;
   @Between('The height', 10, 1000, 'mm') height!: number;
@@ -58,8 +55,7 @@ export class BlendPlanDto {
   @IsArray({ message: 'A blend has a list of cuts.' })
   @ArrayMinSize(1, { message: 'A blend has a cut between every two colours.' })
   @ArrayMaxSize(5, { message: 'A blend has at most five cuts.' })
-  @ValidateNested({ each: true })
-  @Type(() => CutDto)
+  @Things(() => CutDto)
   cuts!: CutDto[];
   @Between('The width of the tape', 3, 500, 'mm') tapeWidth!: number;
   /** setting the tape is rolled down to; null: the thinnest */
@@ -80,8 +76,7 @@ export class BlendPlanDto {
   @Omittable()
   @IsArray({ message: 'Pieces on the fade are a list.' })
   @ArrayMaxSize(40, { message: 'At most 40 pieces on the fade.' })
-  @ValidateNested({ each: true })
-  @Type(() => FadePieceDto)
+  @Things(() => FadePieceDto)
   placed?: FadePieceDto[] | null;
 }
 
@@ -92,8 +87,7 @@ export class BlendDto {
   @Name('A blend') name!: string;
   @Text(2000) note!: string;
   @IsBoolean({ message: 'Say whether the blend is retired.' }) retired!: boolean;
-  @ValidateNested()
-  @Type(() => BlendPlanDto)
+  @Inside(() => BlendPlanDto, 'How the blend is cut')
   plan!: BlendPlanDto;
 }
 
@@ -106,7 +100,7 @@ export class BlendDoneDto {
   @Whole('The number of passes', 1, 60) passes!: number;
   @UsedList() used!: UsedDto[];
   /** what lies there now, for the sheet book; left out: nothing is kept */
-  @Omittable() @ValidateNested() @Type(() => SheetDto) sheet?: SheetDto | null;
+  @Omittable() @Inside(() => SheetDto, 'The sheet') sheet?: SheetDto | null;
 }
 
 /** GET /api/blends */

@@ -1,8 +1,7 @@
 import { BASES, type Basis } from '#core/mix';
 import type { Fault, MixOut } from '#core/formats';
-import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, IsString, MaxLength, ValidateNested } from 'class-validator';
-import { Text, Whole } from './rules.js';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, IsString, MaxLength } from 'class-validator';
+import { Text, Things, Whole } from './rules.js';
 
 /** A mix out of a file; `row` is where it stands there. */
 export class MixLineDto {
@@ -18,8 +17,7 @@ export class TakeInDto {
   @IsArray({ message: 'Mixes come as a list.' })
   @ArrayMinSize(1, { message: 'There is no mix in it.' })
   @ArrayMaxSize(3000, { message: '3,000 mixes at a time are the most.' })
-  @ValidateNested({ each: true })
-  @Type(() => MixLineDto)
+  @Things(() => MixLineDto)
   mixes!: MixLineDto[];
   @IsBoolean({ message: 'Say whether to take them in.' }) sure!: boolean;
 }

@@ -1,8 +1,10 @@
 import type { Clay } from '#core/clay';
 import type { Evidence, Learned } from '#core/mix';
-import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsNumber, IsString, Matches, ValidateNested } from 'class-validator';
-import { Between, Id, Whole } from './rules.js';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsNumber, IsString, Matches, Max, Min } from 'class-validator';
+import { Between, Id, Things, Whole } from './rules.js';
+
+/** Each term of a learned curve, in natural logarithms of K/S: beyond this nothing finite would come of it. */
+const MOST_CURVE = 20;
 
 /** What was learned of one clay; the numbers are those of core's `LearnedClay`. */
 export class LearnedClayDto {
@@ -13,6 +15,8 @@ export class LearnedClayDto {
   @ArrayMinSize(6, { message: 'A learned curve has six numbers.' })
   @ArrayMaxSize(6, { message: 'A learned curve has six numbers.' })
   @IsNumber({ allowNaN: false, allowInfinity: false }, { each: true, message: 'A learned curve is a list of numbers.' })
+  @Max(MOST_CURVE, { each: true, message: 'A learned curve is further off than any clay can be.' })
+  @Min(-MOST_CURVE, { each: true, message: 'A learned curve is further off than any clay can be.' })
   curve!: number[];
   @Whole('The number of chips', 0, 1_000_000) chips!: number;
 }
@@ -24,8 +28,7 @@ export class LearningDto {
   key!: string;
   @IsArray({ message: 'What was learned is a list of clays.' })
   @ArrayMaxSize(2000, { message: 'At most 2,000 clays.' })
-  @ValidateNested({ each: true })
-  @Type(() => LearnedClayDto)
+  @Things(() => LearnedClayDto)
   clays!: LearnedClayDto[];
 }
 

@@ -1,8 +1,7 @@
 import { STAGES, type Stage } from '#core/colour';
 import { BASES, CHIP_WAYS, type Basis, type ChipWay } from '#core/mix';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, ValidateNested } from 'class-validator';
-import { Type } from 'class-transformer';
-import { Between, Hex, Id, IsoDate, Name, Omittable, Optional, Parts, Text, Version } from './rules.js';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn } from 'class-validator';
+import { Between, Hex, Id, IsoDate, Name, Omittable, Optional, Parts, Text, Things, Version } from './rules.js';
 
 /** One ingredient: a clay or a revision of another mix, never both. */
 export class IngredientDto {
@@ -24,8 +23,7 @@ export class MixDto {
   @IsArray({ message: 'A mix is a list of ingredients.' })
   @ArrayMinSize(1, { message: 'A mix needs at least one clay.' })
   @ArrayMaxSize(40, { message: 'A mix has at most 40 ingredients.' })
-  @ValidateNested({ each: true })
-  @Type(() => IngredientDto)
+  @Things(() => IngredientDto)
   ingredients!: IngredientDto[];
 }
 

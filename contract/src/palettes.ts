@@ -1,6 +1,5 @@
-import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsIn, IsString, Matches, MaxLength, ValidateNested } from 'class-validator';
-import { Between, Id, Name, Optional, Text, Version, Whole } from './rules.js';
+import { ArrayMaxSize, IsArray, IsIn, IsString, Matches, MaxLength } from 'class-validator';
+import { Between, Id, Name, Optional, Text, Things, Version, Whole } from './rules.js';
 
 export const PICTURE_TYPES = ['image/jpeg', 'image/png'] as const;
 /** Letters of base64 that a kept picture has at most. */
@@ -41,8 +40,7 @@ export class PaletteDto {
   @Between('The cast', 0.01, 100, '') gainB!: number;
   @IsArray({ message: 'A palette is a list of colours.' })
   @ArrayMaxSize(256, { message: 'A palette has at most 256 colours.' })
-  @ValidateNested({ each: true })
-  @Type(() => SwatchDto)
+  @Things(() => SwatchDto)
   swatches!: SwatchDto[];
 }
 

@@ -1,6 +1,7 @@
+import { Type } from 'class-transformer';
 import { Complaint, GRAMS_PER_OUNCE, MM_PER_INCH, readNumber } from '#core/units';
 import {
-  IsInt, IsNumber, IsString, IsUUID, Matches, Max, MaxLength, Min, ValidateBy, ValidateIf,
+  IsInt, IsNumber, IsObject, IsString, IsUUID, Matches, Max, MaxLength, Min, ValidateBy, ValidateIf, ValidateNested,
 } from 'class-validator';
 
 /** A rule and what it needs around it, as one decorator. */
@@ -23,6 +24,14 @@ export const Name = (what: string): PropertyDecorator => all(
   Matches(/^[^\n\r\t"]*$/, { message: 'A name cannot hold line breaks or double quotation marks.' }),
   MaxLength(80, { message: 'A name has at most 80 letters.' }),
 );
+
+/** One thing inside another, which has to be there. */
+export const Inside = (type: () => new () => object, what: string): PropertyDecorator =>
+  all(IsObject({ message: `${what} is missing.` }), ValidateNested(), Type(type));
+
+/** Every element of a list is a thing, and none a list. */
+export const Things = (type: () => new () => object): PropertyDecorator =>
+  all(IsObject({ each: true, message: 'Every element of this list has to be a thing with fields.' }), ValidateNested({ each: true }), Type(type));
 
 export const Text = (most: number): PropertyDecorator => all(
   IsString({ message: 'This has to be text.' }),
@@ -60,10 +69,18 @@ export const Hex = (): PropertyDecorator => all(
   Matches(/^[0-9A-Fa-f]{6}$/, { message: 'A colour is six digits, as in 7B1E4B.' }),
 );
 
-export const IsoDate = (): PropertyDecorator => all(
-  IsString({ message: 'A date is written 2024-09-15.' }),
-  Matches(/^(19|20)\d\d-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, { message: 'A date is written 2024-09-15.' }),
-);
+const DAY_MESSAGE = 'A date is written 2024-09-15, and has to be a day that the calendar has.';
+
+/** Whether a text is a day of the calendar: 2026-02-31 is none. */
+function isDay(value: unknown): boolean {
+  if (typeof value !== 'string' || !/^(19|20)\d\d-\d\d-\d\d$/.test(value)) return false;
+  const day = new Date(`${value}T00:00:00Z`);
+  return !Number.isNaN(day.getTime()) && day.toISOString().startsWith(value);
+}
+
+export const IsoDate = (): PropertyDecorator => ValidateBy({
+  name: 'isoDate', validator: { validate: isDay, defaultMessage: () => DAY_MESSAGE },
+});
 
 /** An exact number of parts as text: `3`, `1/4`. */
 export const Parts = (): PropertyDecorator => ValidateBy({

@@ -1,9 +1,8 @@
 import { FIRMNESSES, type Firmness } from '#core/clay';
 import { SCHOOLS_OF_CONDITIONING, type Conditioner, type CountedConditioning } from '#core/sheet';
-import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsBoolean, IsIn, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, IsArray, IsBoolean, IsIn } from 'class-validator';
 import { SHAPES, UsedDto, UsedList } from './batches.js';
-import { Between, Id, IsoDate, Name, Omittable, Optional, Text, Version, Whole } from './rules.js';
+import { Between, Id, Inside, IsoDate, Name, Omittable, Optional, Text, Things, Version, Whole } from './rules.js';
 
 /** Pieces that were cut from a sheet, one kind after the other from its lower edge. */
 export class SheetCutDto {
@@ -35,8 +34,7 @@ export class SheetDto {
   @Between('The weight', 0, 50_000, 'g') grams!: number;
   @IsArray({ message: 'A sheet has a list of cuts.' })
   @ArrayMaxSize(40, { message: 'At most 40 kinds of pieces from one sheet.' })
-  @ValidateNested({ each: true })
-  @Type(() => SheetCutDto)
+  @Things(() => SheetCutDto)
   cuts!: SheetCutDto[];
   /** used up, or thrown to the scrap */
   @IsBoolean({ message: 'Say whether the sheet is used up.' }) gone!: boolean;
@@ -46,7 +44,7 @@ export class SheetDto {
 
 /** POST /api/sheets/:id/rolled: a sheet that was made just now, and the clay that went into it. */
 export class RolledDto {
-  @ValidateNested() @Type(() => SheetDto) sheet!: SheetDto;
+  @Inside(() => SheetDto, 'The sheet') sheet!: SheetDto;
   @Optional() @Id() clayId!: string | null;
   @Optional() @Id() revisionId!: string | null;
   /** machine and setting in words, as it was then */

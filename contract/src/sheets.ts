@@ -1,7 +1,6 @@
 import { READING_WAYS, type ReadingWay } from '#core/sheet';
-import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsNumber, Max, Min, ValidateNested } from 'class-validator';
-import { Between, Id, IsoDate, Name, Omittable, Optional, Text, Version } from './rules.js';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsNumber, Max, Min } from 'class-validator';
+import { Between, Id, IsoDate, Name, Omittable, Optional, Text, Things, Version } from './rules.js';
 
 export class SettingDto {
   @Id() id!: string;
@@ -28,13 +27,11 @@ export class MachineDto {
   @IsArray({ message: 'A machine has a list of settings.' })
   @ArrayMinSize(2, { message: 'A machine needs at least two settings.' })
   @ArrayMaxSize(40, { message: 'A dial has at most 40 settings.' })
-  @ValidateNested({ each: true })
-  @Type(() => SettingDto)
+  @Things(() => SettingDto)
   settings!: SettingDto[];
   @IsArray({ message: 'A machine has a list of readings.' })
   @ArrayMaxSize(500, { message: 'A machine keeps at most 500 readings.' })
-  @ValidateNested({ each: true })
-  @Type(() => ReadingDto)
+  @Things(() => ReadingDto)
   readings!: ReadingDto[];
 }
 

@@ -45,8 +45,9 @@ export interface ShelfAnswer {
   readonly lines: readonly LineDto[];
   readonly clays: readonly ClayDto[];
   readonly blocks: readonly BlockDto[];
-  /** by clay: the mixes that use it directly */
-  readonly usedIn: Readonly<Record<string, readonly MixName[]>>;
 }
 
 export interface MixName { readonly id: string; readonly name: string }
+
+/** GET /api/clays/:id/used-in: the mixes that a clay is in directly, by name; of very many only the first. */
+export interface UsedInAnswer { readonly total: number; readonly mixes: readonly MixName[] }

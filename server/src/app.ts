@@ -7,6 +7,7 @@ import helmet from 'helmet';
 import { existsSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
+import { refuseDeep } from './access/depth.js';
 import { FileLog } from './access/log.js';
 import { ProblemFilter } from './access/problem.filter.js';
 import { sameMachine } from './access/sameMachine.js';
@@ -75,6 +76,11 @@ export interface Running {
 
 const addressOf = (app: NestExpressApplication): AddressInfo => (app.getHttpServer() as { address(): AddressInfo }).address();
 
+/** The parameters of an address; of one that stands there twice, the first. */
+function firstOfEach(query: string): Record<string, string> {
+  return Object.fromEntries([...new URLSearchParams(query)].reverse());
+}
+
 async function create(file: string, log: FileLog, port: () => number, startAnew: StartAnew): Promise<NestExpressApplication> {
   const app = await NestFactory.create<NestExpressApplication>(AppModule.at(file, startAnew), {
     // until it answers, whoever starts it says in a sentence what is wrong
@@ -83,6 +89,8 @@ async function create(file: string, log: FileLog, port: () => number, startAnew:
     forceCloseConnections: true,
   });
   app.disable('x-powered-by');
+  // each parameter once, as text
+  app.set('query parser', firstOfEach);
   app.use(sameMachine(port));
   app.use(helmet({
     contentSecurityPolicy: {
@@ -91,7 +99,7 @@ async function create(file: string, log: FileLog, port: () => number, startAnew:
     strictTransportSecurity: false,
   }));
   webPages(app);
-  app.useBodyParser('json', { limit: BODY_LIMIT });
+  app.use(express.json({ limit: BODY_LIMIT, verify: refuseDeep }));
   app.useGlobalPipes(validation());
   app.useGlobalFilters(new ProblemFilter(log));
   app.get(Journal).onFailure((error) => { log.fault(error, 'after a change was written'); });

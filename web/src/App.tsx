@@ -48,7 +48,7 @@ export function App(): ReactElement {
   return (
     <Grid templateRows="56px auto 1fr" height="100%" minWidth="1024px" style={lamp ? { filter: 'url(#lamp)' } : {}} css={{ '@media print': { display: 'block', minWidth: 0, height: 'auto' } }}>
       <Textures />
-      <Flex as="header" background="paper" borderBottom="rule" alignItems="center" paddingX={5} gap={4} css={{ '@media print': { display: 'none' } }}>
+      <Flex as="header" background="paper" borderBottom="rule" alignItems="center" paddingX={5} gap={4} css={{ '@media (max-width: 1100px)': { gap: '10px', paddingInline: '12px' }, '@media print': { display: 'none' } }}>
         <Box fontFamily="heading" fontWeight={800} fontSize="23px" marginRight={3}>Sledge</Box>
         <Flex as="nav" aria-label="Stations" flex={1} gap={1} alignSelf="stretch">
           {STATIONS.map(([path, name], i) => (

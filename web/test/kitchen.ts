@@ -3,7 +3,7 @@ import { blocks, clays, idOf, lines } from '#demo';
 import { layoutOf } from '#core/blend';
 
 /** What the tests of the screens' figures share: the shelf of the kitchen garden, and a blend of it. */
-export const SHELF: ShelfAnswer = { lines, clays, blocks, usedIn: {} };
+export const SHELF: ShelfAnswer = { lines, clays, blocks };
 export const clayId = (name: string): string => {
   const clay = clays.find((c) => c.name === name);
   if (!clay) throw new Error(`${name} is not on the shelf.`);

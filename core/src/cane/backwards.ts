@@ -1,8 +1,9 @@
 import { complaint, type Mm, type Mm2 } from '#core/units';
 import { areaOf, diameterOf } from './outline.js';
 import type { MaterialKey, Part, Step } from './program.js';
-import { runSteps, type StepResult } from './run.js';
-import { numberOf, one, sumOf, type CaneContext, type CaneState } from './state.js';
+import { checkWork } from './limits.js';
+import { partResults, runSteps } from './run.js';
+import { numberOf, one, sumOf, type CaneContext, type CaneState, type StepResult } from './state.js';
 import { seenAreas } from './template.js';
 import { usesOf, type PartUse } from './uses.js';
 
@@ -85,7 +86,7 @@ function walkBack(results: readonly StepResult[], need: Need, wanted: Wanted, co
     for (const { part, pieces, longer } of joined(parts)) {
       const count = pieces * now.count;
       const name = `${part.name ?? 'a part'}${count > 1 ? `, cut in ${count}` : ''}`;
-      walkBack(runSteps(stepsOf(part, context), context), { length: now.length * now.count * longer, count: 1 }, wanted, context, [...path, name], out);
+      walkBack(partResults(part, context), { length: now.length * now.count * longer, count: 1 }, wanted, context, [...path, name], out);
     }
     const off = (why: Offcut['why'], amounts: ReadonlyMap<number, Mm2>, times: number): void => {
       if (times > 0) out.offcuts.push({ why, volumes: new Map([...amounts].map(([index, area]) => [index, area * times])) });
@@ -148,13 +149,6 @@ function positive(amounts: ReadonlyMap<number, number>): ReadonlyMap<number, num
 const difference = (after: CaneState, before: CaneState): Map<number, number> =>
   new Map([...after.amounts].map(([index, area]) => [index, area - (before.amounts.get(index) ?? 0)]));
 
-function stepsOf(part: Part, context: CaneContext): readonly Step[] {
-  if (!('ref' in part)) return part.steps;
-  const program = context.library(part.ref);
-  if (!program) throw complaint('cane/missing');
-  return program.steps;
-}
-
 /** Equal pieces of equal canes as one line, with their number. */
 function together<N extends { readonly step: Step; readonly path: readonly string[]; readonly count: number; readonly length: Mm }>(needs: readonly N[]): N[] {
   const found = new Map<string, N>();
@@ -170,12 +164,13 @@ function together<N extends { readonly step: Step; readonly path: readonly strin
  * From slices to every piece of clay to begin with: lengths backwards
  * through the steps at constant volume, with the ends that are lost. A slice
  * at the end of the row is what is wanted, whatever its thickness there.
- * @throws Complaint of the first step that cannot be done, `cane/positive`, `cane/count`
+ * @throws Complaint of the first step that cannot be done, `cane/positive`, `cane/count`, and of a cane that is too much to work out
  */
 export function planBackwards(steps: readonly Step[], wanted: Wanted, context: CaneContext): BackwardsPlan {
   if (!Number.isInteger(wanted.slices) || wanted.slices < 1 || wanted.slices > 5000) throw complaint('cane/count', { what: 'The number of slices', low: 1, high: 5000 });
   if (!(wanted.thickness > 0)) throw complaint('cane/positive', { what: 'A slice' });
   if (!(wanted.ends >= 0)) throw complaint('cane/positive', { what: 'What is lost at the ends' });
+  checkWork(steps, context.library);
   const whole = steps.at(-1)?.do === 'slice' ? steps.slice(0, -1) : steps;
   const out: Gathered = { starts: [], wraps: [], volumes: new Map(), offcuts: [] };
   const stages = walkBack(runSteps(whole, context), { length: wanted.slices * wanted.thickness, count: 1 }, wanted, context, [], out);

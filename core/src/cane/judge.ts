@@ -2,8 +2,7 @@ import { apart, seenDifference, TOLD_APART, type Lab } from '#core/colour';
 import type { Mm } from '#core/units';
 import { mapOf } from './face.js';
 import { diameterOf } from './outline.js';
-import type { StepResult } from './run.js';
-import type { CaneContext, CaneState } from './state.js';
+import type { CaneContext, CaneState, StepResult } from './state.js';
 import { usesOf } from './uses.js';
 
 /** A cane larger than this across is too hard to reduce by hand (trade knowledge). */

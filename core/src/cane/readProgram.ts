@@ -1,4 +1,5 @@
 import { complaint } from '#core/units';
+import { MOST_CANES_DEEP } from './limits.js';
 import { MOST_STEPS, PROGRAM_VERSION, SHAPES, TURNS, isBegin, type Do, type Program, type Step } from './program.js';
 
 /** Checks a value of a document; `where` is the way to it, as in `steps 3, diameter`. */
@@ -33,7 +34,7 @@ const list = (each: Check, low: number, high: number): Check => (value, where) =
 const object = (fields: Fields): Check => (value, where) => {
   if (typeof value !== 'object' || value === null || Array.isArray(value)) wrong('an object is wanted', where);
   const given = value as Readonly<Record<string, unknown>>;
-  for (const name of Object.keys(given)) if (!(name in fields) && !(`${name}?` in fields)) wrong(`“${name.slice(0, 40)}” is not known`, where);
+  for (const name of Object.keys(given)) if (!Object.hasOwn(fields, name) && !Object.hasOwn(fields, `${name}?`)) wrong(`“${name.slice(0, 40)}” is not known`, where);
   for (const [name, check] of Object.entries(fields)) {
     const plain = name.replace('?', '');
     if (given[plain] === undefined) { if (!name.endsWith('?')) wrong(`“${plain}” is missing`, where); continue; }
@@ -90,9 +91,28 @@ const step: Check = (value, where) => {
   if (typeof kind !== 'string' || !Object.hasOwn(FIELDS, kind)) wrong(`a step that Sledge does not know${typeof kind === 'string' ? ` (“${kind.slice(0, 40)}”)` : ''}`, where);
   object({ id: text(80), 'name?': text(80), do: among(kind as string), ...FIELDS[kind as Do] })(value, where);
 };
+/** How many canes stand around the steps that are being checked. */
+let within = 0;
+
 function steps(value: unknown, where: string): void {
-  list(step, 1, MOST_STEPS)(value, where);
+  if (within >= MOST_CANES_DEEP) throw complaint('cane/deep', { most: MOST_CANES_DEEP });
+  within += 1;
+  try {
+    list(step, 1, MOST_STEPS)(value, where);
+  } finally {
+    within -= 1;
+  }
   (value as Step[]).forEach((s, i) => { if (isBegin(s) !== (i === 0)) wrong(i === 0 ? 'it does not begin with clay' : 'it begins anew', `${where} ${i + 1}`); });
+}
+
+/** Points of all outlines of a cane: with more it could not be saved. */
+const MOST_POINTS = 20_000;
+
+/** Points of all outlines in a document whose steps were checked. */
+function pointsIn(value: unknown): number {
+  if (Array.isArray(value)) return value.reduce((sum: number, item) => sum + pointsIn(item), 0);
+  if (typeof value !== 'object' || value === null) return 0;
+  return Object.entries(value).reduce((sum, [name, item]) => sum + (name === 'points' && Array.isArray(item) ? item.length : pointsIn(item)), 0);
 }
 
 /**
@@ -103,6 +123,8 @@ export function readProgram(value: unknown): Program {
   const version = typeof value === 'object' && value !== null && 'version' in value ? value.version : undefined;
   if (typeof version === 'number' && version > PROGRAM_VERSION) throw complaint('cane/newer', { version: String(version) });
   object({ version: (v, where) => { if (v !== PROGRAM_VERSION) wrong('the version is not known', where); }, steps: (v) => { steps(v, 'steps'); } })(value, '');
+  const points = pointsIn(value);
+  if (points > MOST_POINTS) throw complaint('cane/points', { points, most: MOST_POINTS });
   return value as Program;
 }
 

@@ -1,31 +1,34 @@
 import { Complaint, complaint } from '#core/units';
 import { BEGIN } from './begin.js';
 import * as joining from './joining.js';
+import { partsOf } from './parts.js';
 import { MOST_STEPS, isBegin, type Begin, type Part, type Step, type Then } from './program.js';
 import * as shaping from './shaping.js';
-import type { CaneContext, CaneState } from './state.js';
+import type { CaneContext, CaneState, StepResult } from './state.js';
 import { templateState } from './template.js';
 
-/** The canes that a step takes in, in its order. */
-export function partsOf(step: Step): readonly Part[] {
-  switch (step.do) {
-    case 'cane': case 'stack': case 'insert': return [step.part];
-    case 'ring': return step.middle ? [step.middle] : [];
-    case 'grid': return step.others ?? [];
-    case 'bundle': return (step.others ?? []).map((o) => o.part);
-    case 'template': return step.regions.flatMap((r) => ('cane' in r.fill ? [r.fill.cane] : []));
-    default: return [];
+/** A cane that another one uses, step by step; each is worked out once in a context. @throws Complaint `cane/itself`, `cane/missing` */
+export function partResults(part: Part, context: CaneContext): readonly StepResult[] {
+  const { refs, lists } = context.done;
+  if (!('ref' in part)) {
+    const results = lists.get(part.steps) ?? runSteps(part.steps, context);
+    lists.set(part.steps, results);
+    return results;
   }
+  if (context.within.includes(part.ref)) throw complaint('cane/itself', { name: part.name ?? 'A cane' });
+  const results = refs.get(part.ref) ?? refResults(part.ref, context);
+  refs.set(part.ref, results);
+  return results;
 }
 
-/** A cane that another one uses, worked out. @throws Complaint `cane/itself`, `cane/missing` */
-export function partState(part: Part, context: CaneContext): CaneState {
-  if (!('ref' in part)) return lastOf(runSteps(part.steps, context));
-  if (context.within.includes(part.ref)) throw complaint('cane/itself', { name: part.name ?? 'A cane' });
-  const program = context.library(part.ref);
+function refResults(ref: string, context: CaneContext): readonly StepResult[] {
+  const program = context.library(ref);
   if (!program) throw complaint('cane/missing');
-  return lastOf(runSteps(program.steps, { ...context, within: [...context.within, part.ref] }));
+  return runSteps(program.steps, { ...context, within: [...context.within, ref] });
 }
+
+/** The last of {@link partResults}. @throws Complaint of the first step that cannot be done, and as there */
+export const partState = (part: Part, context: CaneContext): CaneState => lastOf(partResults(part, context));
 
 function lastOf(results: readonly StepResult[]): CaneState {
   const last = results.at(-1);
@@ -69,9 +72,6 @@ function then(state: CaneState, step: Then, context: CaneContext): CaneState {
     case 'insert': return joining.insert(state, step, parts, context);
   }
 }
-
-/** A step and the cane after it; or why it cannot be done, and then nothing after it can. */
-export interface StepResult { readonly step: Step; readonly state: CaneState | null; readonly wrong: Complaint | null }
 
 /**
  * Works a cane out, step by step. A step that cannot be done carries its

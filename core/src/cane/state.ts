@@ -1,7 +1,7 @@
-import type { Mm, Mm2 } from '#core/units';
+import type { Complaint, Mm, Mm2 } from '#core/units';
 import { beyond, reachOf } from './direction.js';
 import { areaOf, extentOf, type Outline } from './outline.js';
-import type { MaterialKey, Program } from './program.js';
+import type { MaterialKey, Program, Step } from './program.js';
 
 /**
  * What lies at a point of a face: the number of a material, and behind the
@@ -36,9 +36,19 @@ export interface CaneContext {
   readonly seed: number;
   /** canes that are being worked out, so that none can contain itself */
   readonly within: readonly string[];
+  /** canes in it that were worked out: by their reference, or by the list of their steps */
+  readonly done: Done;
 }
 
-export const contextOf = (library: CaneContext['library'] = () => undefined, wobble = 0, seed = 1): CaneContext => ({ materials: [], library, wobble, seed, within: [] });
+export interface Done {
+  readonly refs: Map<string, readonly StepResult[]>;
+  readonly lists: WeakMap<readonly Step[], readonly StepResult[]>;
+}
+
+/** A step and the cane after it; or why it cannot be done, and then nothing after it can. */
+export interface StepResult { readonly step: Step; readonly state: CaneState | null; readonly wrong: Complaint | null }
+
+export const contextOf = (library: CaneContext['library'] = () => undefined, wobble = 0, seed = 1): CaneContext => ({ materials: [], library, wobble, seed, within: [], done: { refs: new Map(), lists: new WeakMap() } });
 
 export function numberOf({ materials }: CaneContext, key: MaterialKey): number {
   const known = materials.indexOf(key);

@@ -1,7 +1,8 @@
 import { gridUses } from './joining.js';
 import { areaOf, diameterOf, extentOf, signedArea } from './outline.js';
 import type { Part, Step } from './program.js';
-import { partsOf, partState } from './run.js';
+import { partsOf } from './parts.js';
+import { partState } from './run.js';
 import type { CaneContext, CaneState } from './state.js';
 
 /** How many pieces of another cane a step takes, each so many times as long as the cane it goes into: it is reduced to fit. */

@@ -65,11 +65,13 @@ export function readAse(bytes: Uint8Array): FileContent {
       if (type === COLOUR) {
         const { value, end } = text(at + 6);
         const model = String.fromCharCode(...bytes.subarray(end, end + 4));
-        const own = MODELS[model];
+        const own = Object.hasOwn(MODELS, model) ? MODELS[model] : undefined;
         if (!own) return nothing(`Colour ${colours.length + 1} is in a colour model that is not known here: “${model}”.`);
         const values = Array.from({ length: own.values }, (_, i) => view.getFloat32(end + 4 + 4 * i));
         if (!values.every(Number.isFinite)) return nothing(`Colour ${colours.length + 1} has a value that is no number.`);
-        colours.push({ name: value, lab: own.lab(values), share: null });
+        const lab = own.lab(values);
+        if (![lab.l, lab.a, lab.b].every(Number.isFinite)) return nothing(`Colour ${colours.length + 1} is outside of all that can be seen.`);
+        colours.push({ name: value, lab, share: null });
       }
       at += 6 + length;
     }

@@ -1,4 +1,4 @@
-import { PROGRAM_VERSION, readProgram, usedIn, type Program } from '#core/cane';
+import { PROGRAM_VERSION, checkWork, readProgram, usedIn, type Program } from '#core/cane';
 import { Complaint, complaint } from '#core/units';
 
 /** A cane as a document: its steps, the canes they take in, and what the materials are called and look like. */
@@ -18,7 +18,7 @@ export const writeCane = (file: CaneFile): string => `${JSON.stringify({ kind: K
 
 const isObject = (value: unknown): value is Readonly<Record<string, unknown>> => typeof value === 'object' && value !== null && !Array.isArray(value);
 
-/** @throws Complaint `cane/newer`, `cane/format` with the place that is wrong */
+/** @throws Complaint `cane/newer`, `cane/format` with the place that is wrong, and of a cane that is too much to work out */
 export function readCane(text: string): CaneFile {
   let value: unknown;
   try {
@@ -45,8 +45,9 @@ export function readCane(text: string): CaneFile {
     const hexes = isObject(inner) && Array.isArray(inner.hexes) ? inner.hexes.filter((h): h is string => typeof h === 'string' && /^[0-9a-f]{6}$/i.test(h)) : [];
     return [key, { name: nameOf(isObject(inner) ? inner.name : undefined, `materials, ${key}`), hexes }];
   }));
-  const missing = [program, ...Object.values(canes).map((c) => c.program)].flatMap((p) => usedIn(p.steps).canes).find((ref) => !(ref in canes));
+  const missing = [program, ...Object.values(canes).map((c) => c.program)].flatMap((p) => usedIn(p.steps).canes).find((ref) => !Object.hasOwn(canes, ref));
   if (missing !== undefined) throw complaint('cane/format', { what: `the cane “${missing.slice(0, 40)}” that it takes in is missing`, where: 'canes' });
+  checkWork(program.steps, (ref) => (Object.hasOwn(canes, ref) ? canes[ref]?.program : undefined));
   const whole = (v: unknown, usual: number): number => (typeof v === 'number' && Number.isFinite(v) && v > 0 ? v : usual);
   return { name: nameOf(value.name, 'name'), program, canes, materials, slices: Math.min(5000, Math.round(whole(value.slices, 20))), sliceMm: Math.min(100, whole(value.sliceMm, 2)) };
 }
@@ -62,7 +63,7 @@ export function standAlone(file: CaneFile, key: (old: string) => string): Progra
     if (Array.isArray(value)) return value.map((item) => exchange(item, '', within));
     if (isObject(value)) {
       if (typeof value.ref === 'string') {
-        const inner = file.canes[value.ref];
+        const inner = Object.hasOwn(file.canes, value.ref) ? file.canes[value.ref] : undefined;
         if (!inner) throw complaint('cane/missing');
         if (within.includes(value.ref)) throw complaint('cane/itself', { name: inner.name });
         return { name: inner.name, steps: exchange(inner.program.steps, '', [...within, value.ref]) };

@@ -8,9 +8,9 @@ import { MOST_FILE_MIXES, countFault, fewFaults, nothing, oneLine, type ColourFi
  * What a spreadsheet would take for a formula gets an apostrophe in front, as
  * spreadsheets themselves write it; reading takes it away again.
  */
-const FORMULA = /^'*[=+\-@\t\r]/;
+const FORMULA = /^'*(\s*[=+\-@]|[\t\r\n])/;
 const guard = (text: string): string => (FORMULA.test(text) ? `'${text}` : text);
-const unguard = (text: string): string => (/^'+[=+\-@\t\r]/.test(text) ? text.slice(1) : text);
+const unguard = (text: string): string => (text.startsWith("'") && FORMULA.test(text) ? text.slice(1) : text);
 
 const MIX_COLUMNS = ['name', 'recipe', 'basis', 'note', 'L*', 'a*', 'b*'] as const;
 const COLOUR_COLUMNS = ['name', 'L*', 'a*', 'b*', 'share'] as const;

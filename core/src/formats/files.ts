@@ -36,6 +36,16 @@ export function countFault(count: number): Fault[] {
   return count > MOST_FILE_COLOURS ? [{ row: null, sentence: `This file has ${count.toLocaleString('en')} colours; a palette takes ${MOST_FILE_COLOURS}. Cut it in pieces.` }] : [];
 }
 
+/** a* and b* of what a palette keeps. */
+const MOST_CHROMATIC = 200;
+/** Colours that no surface has, and that no palette keeps: those of a file that are so, by their number from 1. */
+export function rangeFaults(colours: readonly NamedColour[]): Fault[] {
+  return colours.flatMap(({ lab: { l, a, b } }, i): Fault[] => {
+    const kept = l >= 0 && l <= 100 && Math.abs(a) <= MOST_CHROMATIC && Math.abs(b) <= MOST_CHROMATIC;
+    return kept ? [] : [{ row: null, sentence: `Colour ${i + 1} is none of a surface: L* runs from 0 to 100, a* and b* from -${MOST_CHROMATIC} to ${MOST_CHROMATIC}.` }];
+  });
+}
+
 /** Text of a file: without a byte-order mark, lines ending in a line feed. */
 export const plainText = (text: string): string => text.replace(/^\uFEFF/, '').replace(/\r\n?/g, '\n');
 /** A name on one line. */

@@ -1,7 +1,7 @@
 import { readAse } from './ase.js';
 import { readCss } from './css.js';
 import { readCsv } from './csv.js';
-import { nothing, oneLine, type FileContent } from './files.js';
+import { fewFaults, nothing, oneLine, rangeFaults, type FileContent } from './files.js';
 import { readGpl } from './gpl.js';
 import { readJson } from './json.js';
 
@@ -26,11 +26,17 @@ function textOf(bytes: Uint8Array): string {
   }
 }
 
+/** What was read, with what could not be kept among its faults. */
+function keepable(content: FileContent): FileContent {
+  if (content.holds !== 'colours' || content.faults.length > 0) return content;
+  return { ...content, faults: fewFaults(rangeFaults(content.file.colours)) };
+}
+
 /** Reads a file by its ending (docs/formats.md). */
 export function readFile(fileName: string, bytes: Uint8Array): FileContent {
   const ending = /\.([^.]+)$/.exec(fileName)?.[1]?.toLowerCase() ?? '';
   const reader = Object.hasOwn(READERS, ending) ? READERS[ending] : undefined;
   if (!reader) return nothing(`A file called “${fileName.slice(0, 60)}” is of no kind that is known here. Known are ${READABLE.map((r) => `.${r}`).join(', ')}.`);
   if (bytes.length === 0) return nothing('This file is empty.');
-  return reader(bytes, oneLine(fileName.replace(/\.[^.]+$/, '').replace(/_+/g, ' ')).slice(0, 80) || 'Palette');
+  return keepable(reader(bytes, oneLine(fileName.replace(/\.[^.]+$/, '').replace(/_+/g, ' ')).slice(0, 80) || 'Palette'));
 }

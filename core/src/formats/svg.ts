@@ -2,11 +2,16 @@ import { parseSync, type INode } from 'svgson';
 import svgpath from 'svgpath';
 import { drawnOf, type Drawn, type DrawnRegion, type Point } from '#core/cane';
 import { complaint, type Mm } from '#core/units';
+import { countElements, withoutHead } from './xml.js';
 
 const MOST_LETTERS = 6_000_000;
 const MOST_POINTS = 60_000;
 const MOST_REGIONS = 400;
 const MOST_DEPTH = 60;
+/** Letters of all the movements that an element stands in. */
+const MOST_TRANSFORM = 4000;
+/** Points that a template keeps: more cannot be saved. */
+const MOST_KEPT = 20_000;
 /** mm by which a curve may be off when it becomes straight pieces, and an outline when it is simplified. */
 const [CURVE, OUTLINE] = [0.02, 0.03];
 const LARGEST: Mm = 110;
@@ -27,7 +32,7 @@ function hexOfFill(fill: string): string | null | undefined {
   if (long?.[1]) return long[1].toUpperCase();
   const rgb = /^rgba?\(\s*(\d+)[\s,]+(\d+)[\s,]+(\d+)/.exec(text);
   if (rgb) return rgb.slice(1, 4).map((n) => Math.min(255, Number(n)).toString(16).padStart(2, '0')).join('').toUpperCase();
-  return NAMED[text];
+  return Object.hasOwn(NAMED, text) ? NAMED[text] : undefined;
 }
 
 interface Reading { readonly regions: DrawnRegion[]; readonly out: Map<string, number>; readonly classes: ReadonlyMap<string, string>; points: number }
@@ -47,7 +52,14 @@ function pathOf({ name, attributes: a }: INode): string | null {
   }
 }
 
-const ruleOf = (style: string, key: string): string | undefined => new RegExp(`(?:^|;)\\s*${key}\\s*:\\s*([^;]+)`, 'i').exec(style)?.[1];
+/** What a style says of a property. */
+function ruleOf(style: string, key: string): string | undefined {
+  for (const rule of style.split(';')) {
+    const colon = rule.indexOf(':');
+    if (colon >= 0 && rule.slice(0, colon).trim().toLowerCase() === key) return rule.slice(colon + 1);
+  }
+  return undefined;
+}
 
 function fillOf({ attributes: a }: INode, inherited: string, classes: Reading['classes']): string {
   const byClass = (a.class ?? '').split(/\s+/).map((c) => classes.get(c)).find((f) => f !== undefined);
@@ -94,11 +106,12 @@ function walk(node: INode, transform: string, fill: string, depth: number, scale
   if (depth > MOST_DEPTH) throw complaint('svg/deep');
   const { name, attributes: a } = node;
   const leave = (what: string): void => { reading.out.set(what, (reading.out.get(what) ?? 0) + 1); };
-  const left = LEFT_OUT[name];
+  const left = Object.hasOwn(LEFT_OUT, name) ? LEFT_OUT[name] : undefined;
   if (left !== undefined && name !== 'a') { leave(left); return; }
   if (['defs', 'style', 'title', 'desc', 'metadata', 'clipPath', 'symbol', 'pattern', 'marker'].includes(name)) return;
   if (ruleOf(a.style ?? '', 'display')?.trim() === 'none' || a.display === 'none') return;
   const here = `${transform} ${a.transform ?? ''}`.trim();
+  if (here.length > MOST_TRANSFORM) throw complaint('svg/deep');
   const own = fillOf(node, fill, reading.classes);
   const d = pathOf(node);
   if (d !== null) {
@@ -115,10 +128,18 @@ function walk(node: INode, transform: string, fill: string, depth: number, scale
   for (const child of node.children) if (child.type === 'element') walk(child, here, own, depth + 1, scale, reading);
 }
 
+/** The rules of a style sheet: what each is for, and what it says. */
+function rulesOf(text: string): (readonly [string, string])[] {
+  return text.split('}').flatMap((rule) => {
+    const open = rule.lastIndexOf('{');
+    return open < 0 ? [] : [[rule.slice(0, open), rule.slice(open + 1)] as const];
+  });
+}
+
 function classesOf(node: INode, found = new Map<string, string>()): Map<string, string> {
   if (node.name === 'style') {
     const text = node.children.map((c) => c.value).join('\n');
-    for (const [, names = '', rules = ''] of text.matchAll(/([^{}]+)\{([^}]*)\}/g)) {
+    for (const [names, rules] of rulesOf(text)) {
       const fill = ruleOf(rules, 'fill');
       if (fill !== undefined) for (const one of names.split(',')) { const name = /^\s*\.([\w-]+)\s*$/.exec(one)?.[1]; if (name !== undefined) found.set(name, fill); }
     }
@@ -143,9 +164,11 @@ function widthOf({ attributes: a }: INode): Mm | null {
 export function readSvg(text: string): Drawn {
   if (text.length > MOST_LETTERS) throw complaint('svg/large');
   if (/<!ENTITY/i.test(text)) throw complaint('svg/unreadable');
+  const body = withoutHead(text);
+  countElements(body);
   let root: INode;
   try {
-    root = parseSync(text.replace(/^\uFEFF/, '').replace(/<!DOCTYPE[^>[]*(\[[^\]]*\])?[^>]*>/i, ''));
+    root = parseSync(body);
   } catch {
     throw complaint('svg/unreadable');
   }
@@ -162,5 +185,7 @@ export function readSvg(text: string): Drawn {
   const fits = across <= LARGEST && across >= 2;
   const notes = [...reading.out].map(([what, n]) => `${n} ${what}.`);
   if (!fits) notes.push(`The drawing is ${across > LARGEST ? 'larger than hands reduce' : 'very small'}; it was made ${USUAL} mm wide.`);
-  return drawnOf(reading.regions, fits ? across : USUAL, OUTLINE, notes.length > 0 ? [`Not taken as they are: ${notes.join(' ')}`] : []);
+  const drawn = drawnOf(reading.regions, fits ? across : USUAL, OUTLINE, notes.length > 0 ? [`Not taken as they are: ${notes.join(' ')}`] : []);
+  if (drawn.regions.reduce((sum, r) => sum + r.points.length, 0) > MOST_KEPT) throw complaint('svg/points', { most: MOST_KEPT });
+  return drawn;
 }

@@ -20,6 +20,12 @@ export interface Recipe {
   readonly ingredients: readonly Ingredient[];
 }
 
+/** A base clay with its share by volume; `density` of its line in g/cm³. */
+export interface Amount { readonly clay: Clay; readonly density: Fraction; readonly volume: Fraction }
+
+/** A recipe worked out: volumes of its base clays, which sum to 1, and how many mixes stand inside each other in it. */
+export interface Worked { readonly amounts: readonly Amount[]; readonly depth: number }
+
 /** Where a recipe finds what it names. Every look-up gives undefined for what is not there. */
 export interface Book {
   clay(id: string): Clay | undefined;
@@ -27,6 +33,8 @@ export interface Book {
   recipe(revisionId: string): Recipe | undefined;
   /** the name of a mix, by one of its revisions */
   nameOf(revisionId: string): string;
+  /** revisions that were worked out before, by id; whoever holds it empties it when a clay, a line or a recipe changes */
+  readonly worked?: Map<string, Worked>;
 }
 
 /** The id inside a source, whichever kind it is. */

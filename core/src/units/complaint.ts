@@ -37,6 +37,10 @@ const SENTENCES = {
     `“${d.text}” is not a number of parts. Write 2, ½, 1/4 or 1.5.`,
   'mix/cycle': (d: { path: string }) =>
     `A mix cannot contain itself: ${d.path}.`,
+  'mix/deep': (d: { depth: number; most: number }) =>
+    `This mix is made of mixes inside mixes, ${d.depth} deep. Sledge follows ${d.most}: write one of them down as a mix of clays.`,
+  'mix/digits': (d: { most: number }) =>
+    `The parts of this mix make shares with more than ${d.most} digits, which nobody can measure. Use simpler parts.`,
   'mix/missing': (d: { name: string }) =>
     `${d.name} is not there any more, so this mix cannot be worked out.`,
   'amount/positive': (d: { what: string }) =>
@@ -72,6 +76,14 @@ const SENTENCES = {
   'blend/overlap': () => 'The joint has to lie within the pure ends of both blends. Make the overlap narrower, or the ends wider.',
   'blend/stack': () => 'From one to 12 tapes can be laid on each other.',
   'sheet/room': (d: { count: number; fits: number }) => `${d.count} of these do not fit on what is left of the sheet; ${d.fits} do.`,
+  'cane/points': (d: { points: number; most: number }) =>
+    `The outlines of this cane have ${d.points.toLocaleString('en')} points; ${d.most.toLocaleString('en')} are the most. Simplify the drawing.`,
+  'cane/deep': (d: { most: number }) =>
+    `This cane has canes inside canes, more than ${d.most} deep. Build one of the inner ones as a cane of its own steps.`,
+  'cane/work': (d: { most: number }) =>
+    `This cane and the canes in it take more than ${d.most.toLocaleString('en')} steps. Take fewer canes into each other.`,
+  'cane/rods': (d: { most: number }) =>
+    `The bundles of this cane have more than ${d.most.toLocaleString('en')} rods in all. Bundle fewer, reduce, and bundle that again.`,
   'cane/outline': () => 'This outline encloses nothing. Draw it as a closed line around an area.',
   'cane/star': () => 'This outline folds back on itself, so nothing can be pressed to it from its middle. Draw it rounder, or in two parts.',
   'cane/begin': () => 'A cane begins with a log, a block, a plug, a roll, a loaf, a template or another cane.',
@@ -97,6 +109,8 @@ const SENTENCES = {
   'svg/unreadable': () => 'This file cannot be read as an SVG drawing.',
   'svg/large': () => 'This drawing is larger than 6 MB. Simplify it first.',
   'svg/points': (d: { most: number }) => `This drawing has more than ${d.most.toLocaleString('en')} points. Simplify it first.`,
+  'svg/elements': (d: { most: number }) =>
+    `This drawing has more than ${d.most.toLocaleString('en')} elements. Simplify it first.`,
   'svg/deep': () => 'The groups of this drawing lie too deep in each other. Ungroup it first.',
   'svg/empty': () => 'There is no filled region in this drawing. Fill its outlines with flat colours.',
   'cane/cells': () => 'These rods differ too much in size to be squeezed together without gaps. Reduce the large ones first.',

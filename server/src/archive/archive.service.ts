@@ -4,13 +4,13 @@ import { copyFile, mkdir, rename, rm } from 'node:fs/promises';
 import { basename, join } from 'node:path';
 import type { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
-import type { ArchiveAnswer, CheckedCopy } from '#contract';
+import type { ArchiveAnswer, CheckedCopy, CopyContents } from '#contract';
 import { inUse, notThere, refused } from '../access/problem.js';
+import { aside } from '../aside/aside.js';
 import { DataFile } from '../db/dataFile.js';
 import { SUCCESSOR, type Successor } from '../db/db.module.js';
 import { Journal } from '../db/journal.js';
 import { UnusableDatabase } from '../db/unusable.js';
-import { lookAside } from './lookAside.js';
 
 /** Token of the function that ends the application and starts it anew on the same address. */
 export const START_ANEW = Symbol('start anew');
@@ -18,6 +18,17 @@ export type StartAnew = () => Promise<void>;
 
 /** Bytes of a file that can be handed in as a copy. */
 const MOST_BYTES = 2_000_000_000;
+
+/** ms that looking through a copy may take. */
+const MOST_LOOKING = 120_000;
+type Told = { readonly holds: CopyContents } | { readonly wrong: string };
+
+/** Looks through a whole database beside the thread that answers. @throws UnusableDatabase */
+async function lookAside(file: string): Promise<CopyContents> {
+  const told = await aside<Told>('archive/look.worker.js', { file }, MOST_LOOKING);
+  if ('wrong' in told) throw new UnusableDatabase(told.wrong);
+  return told.holds;
+}
 
 /** Whole copies of the data: kept, handed out, and taken up in place of it. */
 @Injectable()

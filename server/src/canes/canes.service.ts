@@ -1,16 +1,17 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { randomUUID } from 'node:crypto';
 import { flatOf } from '#core/batch';
-import { contextOf, learnedEnds, planBackwards, usedIn, type Program, type Wanted } from '#core/cane';
-import { attempt } from '#core/units';
+import { checkWork, learnedEnds, usedIn, type Program, type Wanted } from '#core/cane';
 import type { BlendInside, CaneAnswer, CaneCard, CaneDoneDto, CaneDto, CaneInside } from '#contract';
-import { checkVersion, inUse, notThere, refused } from '../access/problem.js';
+import { checkVersion, inUse, notThere, refused, refusedAt } from '../access/problem.js';
+import { aside } from '../aside/aside.js';
 import { BlendsService } from '../blends/blends.service.js';
 import { Journal, type Row } from '../db/journal.js';
 import { MixesService } from '../mixes/mixes.service.js';
 import { Studio } from '../mixes/studio.js';
 import { takeClay } from '../shelf/takeClay.js';
 import { CanesStore } from './canes.store.js';
+import type { ToPlan } from './plan.worker.js';
 
 type Use = Pick<Row<'caneUse'>, 'clayId' | 'revisionId' | 'blendRevisionId' | 'innerId'>;
 const NOTHING: Use = { clayId: null, revisionId: null, blendRevisionId: null, innerId: null };
@@ -21,10 +22,15 @@ function useOf(key: string): Use {
   return kind === 'clay' ? { ...NOTHING, clayId: id } : kind === 'mix' ? { ...NOTHING, revisionId: id } : { ...NOTHING, blendRevisionId: id };
 }
 
+/** ms that planning a cane may take; the limits of core keep it well below. */
+const MOST_PLANNING = 30_000;
+
+const libraryOf = (inside: readonly CaneInside[]): ReadonlyMap<string, Program> => new Map(inside.map((c) => [c.revisionId, c.program]));
+
 /** mm³ of each material that went in; nothing where the steps cannot be done. */
-function volumesOf(program: Program, inside: readonly CaneInside[], wanted: Wanted): ReadonlyMap<string, number> {
-  const library = new Map(inside.map((c) => [c.revisionId, c.program]));
-  return attempt(() => planBackwards(program.steps, wanted, contextOf((ref) => library.get(ref))).volumes, () => new Map());
+function volumesOf(program: Program, inside: readonly CaneInside[], wanted: Wanted): Promise<ReadonlyMap<string, number>> {
+  const task: ToPlan = { program, library: libraryOf(inside), wanted };
+  return aside<ReadonlyMap<string, number>>('canes/plan.worker.js', task, MOST_PLANNING);
 }
 
 @Injectable()
@@ -103,14 +109,15 @@ export class CanesService {
 
   /** Takes the clay off the shelf and writes the diary, with what the ends cost. */
   async done(changeId: string, id: string, dto: CaneDoneDto): Promise<{ entryId: string }> {
+    // planned before the change is begun, as others wait for it
+    const { id: caneRevisionId, program, sliceMm, trimming, ends } = await this.newest(id);
+    const inside = await this.inside(program);
+    const all = [program, ...inside.map((c) => c.program)].flatMap((p) => usedIn(p.steps).materials);
+    const volumes = await volumesOf(program, inside, { slices: Math.max(1, dto.slices), thickness: sliceMm, ends: ends ?? 1, trimming });
     await this.journal.change(changeId, async (draft) => {
       const cane = await draft.find('cane', id);
       if (!cane) throw notThere('This cane');
       await checkVersion(cane.name, cane.version, dto.version, () => this.open(id));
-      const { id: caneRevisionId, program, sliceMm, trimming, ends } = await this.newest(id);
-      const inside = await this.inside(program);
-      const all = [program, ...inside.map((c) => c.program)].flatMap((p) => usedIn(p.steps).materials);
-      const volumes = volumesOf(program, inside, { slices: Math.max(1, dto.slices), thickness: sliceMm, ends: ends ?? 1, trimming });
       const names = [...new Set(all)].map((key) => this.nameOf(key));
       const clays = dto.used.map((u) => this.studio.clay(u.clayId)?.name ?? '');
       await draft.put('entry', { id: dto.entryId, version: draft.version, batchId: null, madeOn: dto.madeOn, title: cane.name, note: dto.note, words: ['cane', ...names, ...clays].join(' ') });
@@ -174,6 +181,8 @@ export class CanesService {
       if (ref === ownRevision || revision.caneId === ownId || all.some((c) => c.caneId === ownId)) throw refused(`${name} cannot contain itself.`, 'program');
       uses.push({ ...NOTHING, innerId: ref });
     }
+    const library = libraryOf(await this.inside(program));
+    refusedAt('program', () => { checkWork(program.steps, (ref) => library.get(ref)); });
     return uses;
   }
 }

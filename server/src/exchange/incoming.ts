@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { Complaint } from '#core/units';
-import { checkParts, colourOf, flatten, normalForm, normalKey, openBrackets, parseNotation, printNotation, type Book, type Named, type Recipe } from '#core/mix';
+import { MOST_DEPTH, checkParts, colourOf, flatten, flattenNew, normalForm, normalKey, openBrackets, parseNotation, printNotation, type Book, type Named, type Recipe } from '#core/mix';
 import type { Fault } from '#core/formats';
 import type { MixLineDto } from '#contract';
 import { meaningOf } from '../mixes/names.js';
@@ -51,6 +51,7 @@ export function understand(lines: readonly MixLineDto[], studio: Studio): { read
     clay: studio.clay, line: studio.line,
     recipe: (id) => recipes.get(id) ?? studio.recipe(id),
     nameOf: (id) => names.get(id) ?? studio.nameOf(id),
+    worked: new Map(studio.worked),
   };
   const failed = new Set<string>();
   const inOrder: Incoming[] = [];
@@ -69,6 +70,8 @@ export function understand(lines: readonly MixLineDto[], studio: Studio): { read
     const before = known.get(key);
     if (before) return before;
     if (failed.has(key)) return null;
+    // which of them is too deep is told of the row that one began with
+    if (path.length > MOST_LOOKED) throw new TooDeep();
     if (path.includes(key)) {
       faults.push({ row: line.row, sentence: `A mix cannot contain itself: ${[...path.slice(path.indexOf(key)), key].map((k) => inFile.get(k)?.name.trim() ?? k).join(' contains ')}.` });
       failed.add(key);
@@ -78,7 +81,7 @@ export function understand(lines: readonly MixLineDto[], studio: Studio): { read
       const terms = openBrackets(parseNotation(line.recipe));
       checkParts(terms.map(({ parts, of }) => ({ parts, name: of.name })));
       const recipe: Recipe = { basis: line.basis, ingredients: terms.map((term) => ({ parts: term.parts, of: sourceOf(term.of, [...path, key]) })) };
-      const flat = flatten(recipe, book);
+      const flat = flattenNew(recipe, book);
       const onBoard = studio.mixNamed(line.name);
       const newest = onBoard && studio.newest(onBoard.id);
       const there = newest && studio.recipe(newest.id);
@@ -94,10 +97,11 @@ export function understand(lines: readonly MixLineDto[], studio: Studio): { read
       inOrder.push(own);
       return own;
     } catch (error) {
+      if (error instanceof TooDeep && path.length > 0) throw error;
       failed.add(key);
       // a row that only rests on a broken one needs no sentence of its own
       if (error instanceof Broken) { if (!faults.some((f) => f.row === line.row)) faults.push({ row: line.row, sentence: 'This mix rests on another one of the file that is wrong.' }); return null; }
-      if (!(error instanceof Complaint) && !(error instanceof Taken)) throw error;
+      if (!(error instanceof Complaint || error instanceof Taken || error instanceof TooDeep)) throw error;
       faults.push({ row: line.row, sentence: error.message });
       return null;
     }
@@ -108,6 +112,13 @@ export function understand(lines: readonly MixLineDto[], studio: Studio): { read
 
 /** An ingredient is a mix of the file that could not be understood. */
 class Broken extends Error {}
+/** How far rows that name other rows are followed; more than any mix may be deep. */
+const MOST_LOOKED = 4 * MOST_DEPTH;
+class TooDeep extends Error {
+  constructor() {
+    super(`This mix is made of mixes inside mixes, more than ${MOST_LOOKED} deep. Sledge follows ${MOST_DEPTH}.`);
+  }
+}
 /** The board has another mix of that name. */
 class Taken extends Error {
   constructor(name: string) {

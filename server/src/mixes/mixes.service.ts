@@ -1,7 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { randomUUID } from 'node:crypto';
 import { readNumber } from '#core/units';
-import { checkParts, flatten, openBrackets, parseNotation, restsOn, type Recipe } from '#core/mix';
+import { checkParts, flattenNew, openBrackets, parseNotation, restsOn, type Recipe } from '#core/mix';
 import type { ChipDto, IngredientDto, MixAnswer, MixDto, NotationAnswer, RevisionAnswer } from '#contract';
 import { checkVersion, inUse, notThere, refused, refusedAt } from '../access/problem.js';
 import { Journal, type Draft, type Row } from '../db/journal.js';
@@ -148,7 +148,7 @@ export class MixesService {
       const through = recipe.ingredients.flatMap(({ of }) => ('revision' in of && !own.has(of.revision) ? [this.studio.nameOf(of.revision)] : []));
       throw refused(`A mix cannot contain itself: ${[dto.name, ...through.slice(0, 1), dto.name].join(' contains ')}.`, 'ingredients');
     }
-    refusedAt('ingredients', () => { flatten(recipe, this.studio); });
+    refusedAt('ingredients', () => { flattenNew(recipe, this.studio); });
     return recipe;
   }
 

@@ -3,7 +3,7 @@ import { sql } from 'drizzle-orm';
 import { Inject, Injectable, type OnModuleInit } from '@nestjs/common';
 import { Fraction } from '#core/units';
 import type { Block, Clay, Line } from '#core/clay';
-import { printNotation, pigmentsWith, type Book, type Learned, type Named, type Recipe } from '#core/mix';
+import { printNotation, pigmentsWith, type Book, type Learned, type Named, type Recipe, type Worked } from '#core/mix';
 import { DB } from '../db/db.module.js';
 import { Journal, type Row } from '../db/journal.js';
 import type { Db } from '../db/dataFile.js';
@@ -43,6 +43,7 @@ export class Studio implements Book, OnModuleInit {
   private readonly mixesByName = new Map<string, Set<string>>();
   private readonly users = new Map<string, Set<string>>();
   private readonly listeners: ((touched: Touched) => void)[] = [];
+  readonly worked = new Map<string, Worked>();
 
   constructor(@Inject(DB) private readonly db: Db, @Inject(Journal) private readonly journal: Journal) {}
 
@@ -169,6 +170,7 @@ export class Studio implements Book, OnModuleInit {
   private follow(writes: readonly RowWrite[]): void {
     const mixes = new Set<string>();
     let all = false;
+    if (writes.some((w) => isHeld(w.table) && w.table !== 'block' && w.table !== 'mix')) this.worked.clear();
     for (const { table, before, after } of writes) {
       if (!isHeld(table)) continue;
       const row = (after ?? before) as { id: string; mixId?: string; revisionId?: string };

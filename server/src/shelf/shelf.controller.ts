@@ -1,5 +1,5 @@
 import { Body, Controller, Delete, Get, HttpCode, Inject, Param, Put, Query } from '@nestjs/common';
-import { BlockDto, ClayDto, LineDto, type ShelfAnswer } from '#contract';
+import { BlockDto, ClayDto, LineDto, type ShelfAnswer, type UsedInAnswer } from '#contract';
 import { ChangeId } from '../access/changeId.js';
 import { sameId } from '../access/problem.js';
 import { ShelfService } from './shelf.service.js';
@@ -9,8 +9,13 @@ export class ShelfController {
   constructor(@Inject(ShelfService) private readonly service: ShelfService) {}
 
   @Get('shelf')
-  all(): Promise<ShelfAnswer> {
+  all(): ShelfAnswer {
     return this.service.all();
+  }
+
+  @Get('clays/:id/used-in')
+  usedIn(@Param('id') id: string): Promise<UsedInAnswer> {
+    return this.service.usedIn(id);
   }
 
   @Put('lines/:id')

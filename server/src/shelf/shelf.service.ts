@@ -1,7 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { showMonth } from '#core/clay';
 import { inBoth, showMass } from '#core/units';
-import type { BlockDto, ClayDto, LineDto, MixName, ShelfAnswer } from '#contract';
+import type { BlockDto, ClayDto, LineDto, ShelfAnswer, UsedInAnswer } from '#contract';
 import { checkVersion, inUse, notThere, refused } from '../access/problem.js';
 import { Journal } from '../db/journal.js';
 import { Studio } from '../mixes/studio.js';
@@ -9,6 +9,9 @@ import { ShelfStore } from './shelf.store.js';
 
 const same = (a: string, b: string): boolean => a.trim().toLowerCase() === b.trim().toLowerCase();
 const grams = (g: number): string => inBoth((system) => showMass(g, system));
+
+/** Mixes that are named of all those a clay is in. */
+const MOST_NAMED = 60;
 
 @Injectable()
 export class ShelfService {
@@ -18,13 +21,15 @@ export class ShelfService {
     @Inject(ShelfStore) private readonly store: ShelfStore,
   ) {}
 
-  async all(): Promise<ShelfAnswer> {
-    const clays = this.studio.all('clay');
-    const usedIn: Record<string, MixName[]> = {};
-    for (const { clayId, id, name } of await this.store.mixesUsing(clays.map((c) => c.id))) {
-      if (clayId !== null) (usedIn[clayId] ??= []).push({ id, name });
-    }
-    return { lines: this.studio.all('line'), clays, blocks: this.studio.all('block'), usedIn };
+  all(): ShelfAnswer {
+    return { lines: this.studio.all('line'), clays: this.studio.all('clay'), blocks: this.studio.all('block') };
+  }
+
+  /** The mixes that a clay is in, by name. */
+  async usedIn(clayId: string): Promise<UsedInAnswer> {
+    if (!this.studio.clay(clayId)) throw notThere('This clay');
+    const mixes = await this.store.mixesUsing([clayId]);
+    return { total: mixes.length, mixes: mixes.slice(0, MOST_NAMED).map(({ id, name }) => ({ id, name })) };
   }
 
   async saveLine(changeId: string, dto: LineDto): Promise<LineDto> {
@@ -102,7 +107,7 @@ export class ShelfService {
         ...(await this.store.canesUsing(id)).map((c) => `the cane ${c}`),
         ...(await this.store.inDiary(id) ? ['the diary'] : []),
       ];
-      if (uses.length > 0) throw inUse(`${clay.name} is used by ${uses.join(', ')}. Retire it instead: it leaves the shelf and stays in them.`);
+      if (uses.length > 0) throw inUse(`${clay.name} is used by ${uses.slice(0, 6).join(', ')}${uses.length > 6 ? ` and ${uses.length - 6} more` : ''}. Retire it instead: it leaves the shelf and stays in them.`);
       draft.remove('block', this.studio.all('block').filter((b) => b.clayId === id));
       draft.remove('clay', [clay]);
       draft.summary = `took ${clay.name} off the shelf`;

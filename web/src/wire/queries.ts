@@ -1,6 +1,6 @@
 import { QueryClient, keepPreviousData, notifyManager, useInfiniteQuery, useQuery, type UseQueryResult } from '@tanstack/react-query';
 import type {
-  ArchiveAnswer, BatchAnswer, BatchCard, BlendAnswer, BlendCard, CaneAnswer, CaneCard, ChangesAnswer, ConditionedAnswer, DiaryAnswer, DiaryListAnswer, LearningAnswer, MachinesAnswer, MixAnswer, MixListAnswer, PaletteCard, PaletteDto, SheetAnswer, ShelfAnswer,
+  ArchiveAnswer, BatchAnswer, BatchCard, BlendAnswer, BlendCard, CaneAnswer, CaneCard, ChangesAnswer, ConditionedAnswer, DiaryAnswer, LearningAnswer, MachinesAnswer, MixAnswer, MixListAnswer, UsedInAnswer, PaletteCard, PaletteDto, SheetAnswer, ShelfAnswer,
 } from '#contract';
 import { NoAnswer, ask } from './ask.js';
 import { changesMade, isQuiet, resume, whenSettled } from './outbox.js';
@@ -63,6 +63,8 @@ const useRead = <T>(path: string, enabled = true): UseQueryResult<T> =>
   useQuery({ queryKey: [path], queryFn: () => readUnlessChanged<T>(path), enabled });
 
 export const useShelf = (): UseQueryResult<ShelfAnswer> => useRead('/api/shelf');
+/** Mixes that a clay is used in; asked for when the clay is opened. */
+export const useUsedIn = (clayId: string): UseQueryResult<UsedInAnswer> => useRead(`/api/clays/${clayId}/used-in`);
 export const useMachines = (): UseQueryResult<MachinesAnswer> => useRead('/api/machines');
 export const useMix = (id: string | undefined): UseQueryResult<MixAnswer> => useRead(`/api/mixes/${id ?? ''}`, id !== undefined);
 export const useBatches = (): UseQueryResult<readonly BatchCard[]> => useRead('/api/batches');
@@ -98,5 +100,3 @@ function usePages<T extends { readonly total: number }>(path: string, query: Rea
 
 export const useMixCards = (query: Readonly<Record<string, string>>) =>
   usePages<MixListAnswer>('/api/mixes', query, (page) => page.cards.length);
-export const useDiary = (search: string) =>
-  usePages<DiaryListAnswer>('/api/diary', { search }, (page) => page.entries.length);

@@ -1,9 +1,9 @@
 import { expose, transfer } from 'comlink';
 import {
-  areaOf, contextOf, diameterOf, extentOf, frameOf, judge, paintFace, planBackwards, runSteps, smoothRows, tracedFace,
+  areaOf, checkWork, contextOf, diameterOf, extentOf, frameOf, judge, paintFace, planBackwards, runSteps, smoothRows, tracedFace,
   type CaneContext, type JudgedMaterial, type Offcut, type Paint, type Program, type Step, type StepResult, type TracedArea, type Wanted, type Warning,
 } from '#core/cane';
-import { orSentence } from '#core/units';
+import { attempt, orSentence } from '#core/units';
 
 /** A cane as it crosses to the worker. */
 export interface PlainCane { readonly steps: readonly Step[]; readonly library: Readonly<Record<string, Program>>; readonly wobble: number; readonly seed: number }
@@ -62,13 +62,21 @@ function work(id: string, cane: PlainCane): Loaded {
   const context = same ? before.context : contextOf((ref) => cane.library[ref], cane.wobble, cane.seed);
   let kept = 0;
   while (same && kept < keys.length && keys[kept] === before.keys[kept] && before.results[kept]?.state) kept++;
-  const results = runSteps(cane.steps, context, same ? before.results.slice(0, kept) : []);
+  const results = resultsOf(cane.steps, context, same ? before.results.slice(0, kept) : []);
   const stamps = results.map((_, i) => (i < kept ? before?.stamps[i] : undefined) ?? ++stamped);
   const now = { cane, keys, context, results, stamps };
   loaded.delete(id);
   loaded.set(id, now);
   for (const old of [...loaded.keys()].slice(0, Math.max(0, loaded.size - MOST_LOADED))) loaded.delete(old);
   return now;
+}
+
+/** The steps worked out; of a cane that would take too long only the sentence that says so, at its first step. */
+function resultsOf(steps: readonly Step[], context: CaneContext, known: readonly StepResult[]): readonly StepResult[] {
+  return attempt(() => {
+    checkWork(steps, context.library);
+    return runSteps(steps, context, known);
+  }, (wrong) => steps.map((step, i) => ({ step, state: null, wrong: i === 0 ? wrong : null })));
 }
 
 /** A cane as it was last sent; one that was let go meanwhile is worked out again. */

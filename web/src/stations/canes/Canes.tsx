@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { PROGRAM_VERSION, STARTING_POINTS, type Program, type StartColours } from '#core/cane';
-import { readCane, standAlone, type CaneFile } from '#core/formats';
+import { standAlone, type CaneFile } from '#core/formats';
 import { Complaint } from '#core/units';
 import type { BlendCard, CaneCard, CaneDto, RevisionAnswer, ShelfAnswer } from '#contract';
 import { FileWord } from '../../parts/FileWord.js';
@@ -10,6 +10,7 @@ import { Empty, Reading } from '../../parts/Empty.js';
 import { Warning } from '../../parts/Warning.js';
 import { useKeys } from '../../state/keys.js';
 import { Second, Word } from '../../theme/pieces.js';
+import { NotRead, readAside } from '../../workers/reading.js';
 import { useBlendOf, useBlends, useCaneOf, useCanes, useMachines, useMixCards, useShelf } from '../../wire/queries.js';
 import { change } from '../../wire/save.js';
 import { CaneCardFace, StartFace } from './CaneFaces.js';
@@ -77,11 +78,12 @@ export default function Canes(): ReactElement {
   const take = async (file: File): Promise<void> => {
     setWrong(null);
     try {
-      const read = readCane(await file.text());
+      const read = await readAside(file, async (reader) => reader.cane(file));
+      if (typeof read === 'string') { setWrong(`${file.name}: ${read}`); return; }
       await keep(read.name, standAlone(read, keyFor(read)), { slices: read.slices, sliceMm: read.sliceMm });
     } catch (error) {
-      if (!(error instanceof Complaint)) throw error;
-      setWrong(`${file.name}: ${error.message}`);
+      if (!(error instanceof Complaint || error instanceof NotRead)) throw error;
+      setWrong(error instanceof NotRead ? error.message : `${file.name}: ${error.message}`);
     }
   };
   if (!colours) return <Empty title="No clay for a cane yet" action="Go to the shelf" onAction={() => { void navigate('/shelf'); }}>A cane is a rod with a picture running through it. Put at least one clay on the shelf, then see its face here before you cut.</Empty>;

@@ -2,7 +2,6 @@ import { Box, Flex } from '@chakra-ui/react';
 import { Suspense, lazy, useMemo, useState, type ReactElement } from 'react';
 import { drawnToRegions, signedArea, type Drawn, type Fill, type Region, type Step } from '#core/cane';
 import { deltaE, readColour } from '#core/colour';
-import { readSvg } from '#core/formats';
 import { Complaint, readNumber, showLength, showMass } from '#core/units';
 import type { ShelfAnswer } from '#contract';
 import { Choice } from '../../parts/Choice.js';
@@ -12,6 +11,7 @@ import { Warning } from '../../parts/Warning.js';
 import { useUnits } from '../../state/view.js';
 import { Caption, Second, Word } from '../../theme/pieces.js';
 import { pictureWorker } from '../../workers/picture.js';
+import { NotRead, readAside } from '../../workers/reading.js';
 import { useCaneOf, useCanes } from '../../wire/queries.js';
 import { Of, type CaneChoice, type EditorProps } from './Of.js';
 import { saveTemplatePdf } from './templatePdf.js';
@@ -59,11 +59,11 @@ export function TemplateEditor({ step, materials, blends, canes, shelf, name, on
       const drawn = await work();
       if (typeof drawn === 'string') setWrong(drawn); else take(drawn);
     } catch (error) {
-      if (!(error instanceof Complaint)) throw error;
+      if (!(error instanceof Complaint || error instanceof NotRead)) throw error;
       setWrong(error.message);
     }
   };
-  const openSvg = (file: File): void => { void attempt(async () => readSvg(await file.text())); };
+  const openSvg = (file: File): void => { void attempt(() => readAside(file, async (reader) => reader.svg(file))); };
   const openPicture = (file: File): void => {
     void attempt(async () => (await pictureWorker().open(file)) ? pictureWorker().trace(colours, width) : `${file.name} cannot be read as a picture.`);
   };

@@ -4,6 +4,7 @@ import type { CheckedCopy, CopyCard } from '#contract';
 import { FileWord } from '../../parts/FileWord.js';
 import { Warning } from '../../parts/Warning.js';
 import { useKeys } from '../../state/keys.js';
+import { showDate } from '../../state/today.js';
 import { Action, Caption, Field, Key, Second, Word } from '../../theme/pieces.js';
 import { useCopies, type Copies as Shelf } from './useCopies.js';
 
@@ -13,7 +14,7 @@ const many = (n: number, one: string, more: string): string => `${n.toLocaleStri
 
 function holdsWords({ clays, mixes, batches, entries, lastEntry }: CheckedCopy['holds']): string {
   const counts = [many(clays, 'clay', 'clays'), many(mixes, 'mix', 'mixes'), many(batches, 'batch', 'batches'), many(entries, 'diary entry', 'diary entries')];
-  return `${counts.join(', ')}${lastEntry === null ? '' : `, the last one of ${lastEntry}`}`;
+  return `${counts.join(', ')}${lastEntry === null ? '' : `, the last one of ${showDate(lastEntry)}`}`;
 }
 
 /** `before the market` for today: a name to begin with. */
@@ -47,7 +48,7 @@ function Meant({ shelf }: { readonly shelf: Shelf }): ReactElement | null {
   const name = 'file' in meant ? meant.file.name : meant.name;
   return (
     <Box as="section" aria-label="Take up this copy" border="rule" borderTop="thick" background="paper" padding={4}>
-      <Box as="h2" marginBottom={1}>Take up {name}?</Box>
+      <Box as="h2" marginBottom={1}>Take up “{name}”?</Box>
       {'file' in meant ? <Box>It is looked through first; what is no whole copy of Sledge is refused.</Box> : <Box>In it: {holdsWords(meant.holds)}.</Box>}
       <Box marginBottom={3}>Everything is then as it was when that copy was kept. What is there now is kept as a copy first, so that you can come back.</Box>
       <Flex gap={3}><Action main autoFocus disabled={shelf.busy !== null} onClick={() => { void shelf.takeUp(); }}>Take it up</Action><Action onClick={shelf.leave}>Leave it</Action></Flex>

@@ -1,17 +1,19 @@
 import { Box, Flex, Grid } from '@chakra-ui/react';
-import { useDeferredValue, useState, type ReactElement } from 'react';
+import { useCallback, useDeferredValue, useState, type ReactElement } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { showCutter } from '#core/batch';
 import { showLength, showMass, showSize, showTemperature } from '#core/units';
-import { MOST_FOUND, type DiaryAnswer } from '#contract/diary';
+import { MOST_FOUND, type DiaryAnswer, type DiaryListAnswer } from '#contract/diary';
 import { AmountBar } from '../../parts/AmountBar.js';
 import { Chip } from '../../parts/Chip.js';
 import { Empty, Reading } from '../../parts/Empty.js';
+import { LongList } from '../../parts/LongList.js';
 import { showDate } from '../../state/today.js';
 import { useUnits } from '../../state/view.js';
 import { Caption, Field, Note, Second } from '../../theme/pieces.js';
 import { RowLink } from '../../parts/RowLink.js';
-import { useDiary, useEntry } from '../../wire/queries.js';
+import { useLongDiary } from '../../wire/long.js';
+import { useEntry } from '../../wire/queries.js';
 import { put } from '../../wire/save.js';
 
 /** What was made when, and from which recipe. */
@@ -19,11 +21,13 @@ export default function Diary(): ReactElement {
   const { entryId } = useParams();
   const navigate = useNavigate();
   const [search, setSearch] = useState('');
-  const found = useDiary(useDeferredValue(search));
+  const asked = useDeferredValue(search);
+  const [seen, setSeen] = useState<readonly [number, number]>([0, 0]);
+  const onSeen = useCallback((from: number, to: number) => { setSeen([from, to]); }, []);
+  const found = useLongDiary(asked, seen);
   const entry = useEntry(entryId);
-  const entries = found.data?.pages.flatMap((page) => page.entries) ?? [];
-  const total = found.data?.pages[0]?.total ?? 0;
-  if (!found.data) return <Reading error={found.error} />;
+  const { total } = found;
+  if (found.reading) return <Reading error={found.error} />;
   if (total === 0 && search === '') {
     return <Empty title="Nothing written down yet" action="To the bench" onAction={() => { void navigate('/bench'); }}>When a batch is done at the bench, it is written down here by itself: what, when, from which recipes and how much clay.</Empty>;
   }
@@ -34,23 +38,30 @@ export default function Diary(): ReactElement {
           <Field data-find aria-label="Find in the diary" placeholder="a piece, a mix, a clay, a word" value={search} onChange={(e) => { setSearch(e.currentTarget.value); }} onKeyDown={(e) => { if (e.key === 'Escape') setSearch(''); }} />
           <Flex justifyContent="space-between" alignItems="baseline" marginTop={3}><h2>Diary</h2><Caption>{search !== '' && total === MOST_FOUND ? `the newest ${total}` : `${total} ${total === 1 ? 'entry' : 'entries'}`}</Caption></Flex>
         </Box>
-        <Box overflowY="auto" onScroll={(e) => {
-          const { scrollTop, scrollHeight, clientHeight } = e.currentTarget;
-          if (scrollHeight - scrollTop - clientHeight < 400 && found.hasNextPage && !found.isFetching) void found.fetchNextPage();
+        <LongList label="Entries" total={total} lanes={1} height={ENTRY_ROW} onSeen={onSeen} of={asked} keyOf={(place) => found.at(place)?.id} row={(place) => {
+          const e = found.at(place);
+          return e ? <EntryRow entry={e} chosen={e.id === entryId} /> : null;
         }}>
-          {entries.map((e) => (
-            <RowLink key={e.id} to={`/diary/${e.id}`} aria-current={e.id === entryId ? 'page' : undefined}>
-              <Caption>{showDate(e.madeOn)}</Caption>
-              <Box fontWeight={600} lineHeight={1.25}>{e.title}</Box>
-              {e.note !== '' && <Caption css={{ display: '-webkit-box', WebkitLineClamp: 1, WebkitBoxOrient: 'vertical', overflow: 'hidden' }}>{e.note}</Caption>}
-            </RowLink>
-          ))}
-          {entries.length === 0 && <Box padding={4}><Caption>Nothing in the diary is like that.</Caption></Box>}
-        </Box>
+          {total === 0 && <Box padding={4}><Caption>Nothing in the diary is like that.</Caption></Box>}
+        </LongList>
       </Grid>
       {entryId === undefined ? <Empty title="Choose a day">Everything that was made stands on the left, the newest first.</Empty>
         : entry.data ? <Entry key={entry.data.id} entry={entry.data} /> : <Reading error={entry.error} />}
     </Grid>
+  );
+}
+
+/** px of an entry in the list: its day, its title and the beginning of its note. */
+const ENTRY_ROW = 84;
+const ONE_LINE = { display: '-webkit-box', WebkitLineClamp: 1, WebkitBoxOrient: 'vertical', overflow: 'hidden' } as const;
+
+function EntryRow({ entry, chosen }: { readonly entry: DiaryListAnswer['entries'][number]; readonly chosen: boolean }): ReactElement {
+  return (
+    <RowLink to={`/diary/${entry.id}`} aria-current={chosen ? 'page' : undefined} height="100%">
+      <Caption>{showDate(entry.madeOn)}</Caption>
+      <Box fontWeight={600} lineHeight={1.25} title={entry.title} css={ONE_LINE}>{entry.title}</Box>
+      {entry.note !== '' && <Caption css={ONE_LINE}>{entry.note}</Caption>}
+    </RowLink>
   );
 }
 

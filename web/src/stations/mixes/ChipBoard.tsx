@@ -1,14 +1,15 @@
 import { Box, Flex, Grid, chakra } from '@chakra-ui/react';
-import { useDeferredValue, useState, type ReactElement } from 'react';
+import { useCallback, useDeferredValue, useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import { showMass } from '#core/units';
 import type { MixCard, MixSort } from '#contract';
 import { Chip } from '../../parts/Chip.js';
 import { Choice } from '../../parts/Choice.js';
+import { LongList } from '../../parts/LongList.js';
 import { MassValue } from '../../parts/Value.js';
 import { useUnits } from '../../state/view.js';
 import { Caption, Field, Key, Plus, Word } from '../../theme/pieces.js';
-import { useMixCards } from '../../wire/queries.js';
+import { useLongBoard } from '../../wire/long.js';
 
 const SORTS: readonly { readonly value: MixSort; readonly text: string }[] = [
   { value: 'hue', text: 'by hue' }, { value: 'name', text: 'by name' }, { value: 'newest', text: 'newest first' },
@@ -29,9 +30,15 @@ export function ChipBoard({ chosen }: { readonly chosen: string | undefined }): 
   const [now, setNow] = useState(false);
   const [grams, setGrams] = useState(20);
   const [retired, setRetired] = useState(false);
-  const found = useMixCards({ search: useDeferredValue(search), sort, now: now ? String(grams) : '0', retired: retired ? '1' : '0' });
-  const cards = found.data?.pages.flatMap((page) => page.cards) ?? [];
-  const total = found.data?.pages[0]?.total ?? 0;
+  const query = { search: useDeferredValue(search), sort, now: now ? String(grams) : '0', retired: retired ? '1' : '0' };
+  const [seen, setSeen] = useState<readonly [number, number]>([0, 0]);
+  const onSeen = useCallback((from: number, to: number) => { setSeen([from, to]); }, []);
+  const board = useLongBoard(query, seen);
+  const { total } = board;
+  const chip = (place: number): ReactElement | null => {
+    const card = board.at(place);
+    return card ? <OneChip card={card} chosen={card.id === chosen} now={now ? showMass(card.possibleGrams, units) : null} /> : null;
+  };
   return (
     <Grid templateRows="auto 1fr" minHeight={0} background="paper" borderRight="rule" css={{ '@media print': { display: 'none' } }}>
       <Box padding={4} borderBottom="hair">
@@ -51,24 +58,26 @@ export function ChipBoard({ chosen }: { readonly chosen: string | undefined }): 
           {' · '}<Word onClick={() => { setRetired(!retired); }}>{retired ? 'not retired' : 'retired'}</Word>
         </Box>
       </Box>
-      <Box overflowY="auto" background="bench" padding={2} onScroll={(e) => {
-        const { scrollTop, scrollHeight, clientHeight } = e.currentTarget;
-        if (scrollHeight - scrollTop - clientHeight < 400 && found.hasNextPage && !found.isFetching) void found.fetchNextPage();
-      }}>
-        <Grid as="ul" templateColumns="1fr 1fr" gap={1} aria-label="Chips">
-          {cards.map((card) => <li key={card.id}><OneChip card={card} chosen={card.id === chosen} now={now ? showMass(card.possibleGrams, units) : null} /></li>)}
-        </Grid>
-        {cards.length === 0 && !found.isFetching && <Box padding={3}><Caption>{retired ? 'No mix is retired.' : search || now ? 'No mix is like that.' : 'No chips yet.'}</Caption></Box>}
-      </Box>
+      <LongList label="Chips" total={total} lanes={2} height={CHIP_ROW} row={chip} keyOf={(place) => board.at(place)?.id} onSeen={onSeen} of={JSON.stringify(query)} background="bench" padding={8}>
+        {total === 0 && !board.reading && <Box padding={3}><Caption>{nothingLike(retired, search !== '' || now)}</Caption></Box>}
+      </LongList>
     </Grid>
   );
+}
+
+/** px of a chip with its name and its ratio. */
+const CHIP_ROW = 172;
+
+function nothingLike(retired: boolean, asked: boolean): string {
+  if (retired) return 'No mix is retired.';
+  return asked ? 'No mix is like that.' : 'No chips yet.';
 }
 
 function OneChip({ card, chosen, now }: { readonly card: MixCard; readonly chosen: boolean; readonly now: string | null }): ReactElement {
   return (
     <Hook to={`/mixes/${card.id}`} aria-current={chosen ? 'page' : undefined}>
       <Chip hex={card.hex} width={108} height={84} />
-      <Box fontWeight={600} fontSize="small" lineHeight={1.25} marginTop={1}>{card.name}</Box>
+      <Box fontWeight={600} fontSize="small" lineHeight={1.25} marginTop={1} title={card.name} css={{ display: '-webkit-box', WebkitLineClamp: 2, WebkitBoxOrient: 'vertical', overflow: 'hidden', overflowWrap: 'anywhere' }}>{card.name}</Box>
       <Caption css={{ display: '-webkit-box', WebkitLineClamp: 2, WebkitBoxOrient: 'vertical', overflow: 'hidden', lineHeight: 1.3 }}>{now === null ? card.notation : `${now} possible`}</Caption>
     </Hook>
   );

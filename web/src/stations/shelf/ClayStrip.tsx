@@ -13,6 +13,7 @@ import { today } from '../../state/today.js';
 import { useUnits } from '../../state/view.js';
 import { Action, Caption, Field, Rule, Second, Word } from '../../theme/pieces.js';
 import { useMachines } from '../../wire/queries.js';
+import { useUsedIn } from '../../wire/queries.js';
 import { change, useRefusal } from '../../wire/save.js';
 import { inOrder } from './shelfWords.js';
 
@@ -34,7 +35,6 @@ export function ClayStrip({ clay, shelf, onAddBlock, onGone }: ClayStripProps): 
   const texture = textureOf(clay.kind);
   const months = block?.madeOn ? ageInMonths(block.madeOn, today()) : null;
   const how = line && block && block.leftGrams > 0 ? conditioningOf(line.firmness, months, block.leftGrams) : null;
-  const used = shelf.usedIn[clay.id] ?? [];
   return (
     <>
       <div>
@@ -62,8 +62,7 @@ export function ClayStrip({ clay, shelf, onAddBlock, onGone }: ClayStripProps): 
       <Rule />
       <div>
         <h3>Used in</h3>
-        {used.length === 0 ? <Second>no mix yet</Second>
-          : used.map((m, i) => <span key={m.id}>{i > 0 && ' · '}<Link to={`/mixes/${m.id}`}>{m.name}</Link></span>)}
+        <UsedIn clayId={clay.id} />
       </div>
       {refusal && !refusal.problem.fields && <Warning>{refusal.message}</Warning>}
       <Flex gap={4}>
@@ -124,5 +123,19 @@ function TakeOrAdd({ block, name }: { readonly block: BlockDto; readonly name: s
       </Flex>
       {wrong !== null ? <Warning>{wrong}</Warning> : <Caption>from {showMass(block.leftGrams, units)}</Caption>}
     </Box>
+  );
+}
+
+/** The mixes that a clay is in, as far as they are worth reading. */
+function UsedIn({ clayId }: { readonly clayId: string }): ReactElement {
+  const { data } = useUsedIn(clayId);
+  if (!data) return <Second>looking …</Second>;
+  if (data.total === 0) return <Second>no mix yet</Second>;
+  const more = data.total - data.mixes.length;
+  return (
+    <>
+      {data.mixes.map((m, i) => <span key={m.id}>{i > 0 && ' · '}<Link to={`/mixes/${m.id}`}>{m.name}</Link></span>)}
+      {more > 0 && <Second> and {more.toLocaleString('en')} more</Second>}
+    </>
   );
 }

@@ -1,0 +1,60 @@
+import { edit, expect, saved, station, test } from './sledge.js';
+
+test('a copy is kept, saved elsewhere, taken up again, and what was there meanwhile is not lost', async ({ page, sledge }, info) => {
+  await page.goto(`${sledge.url}/mixes`);
+  const chips = page.getByRole('list', { name: 'Chips' });
+  await chips.getByRole('link', { name: 'Swede' }).click();
+  await page.keyboard.press('Shift+Y');
+  await expect(page.getByRole('heading', { name: 'Copies of your data' })).toBeVisible();
+  await page.keyboard.press('k');
+  await page.getByLabel('Name of the copy').fill('before the market');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('region', { name: 'Keep a copy' })).toContainText('whole and checked: 14 clays, 21 mixes, 6 batches');
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Save before the market elsewhere' }).click()]);
+  const elsewhere = info.outputPath('before the market.db');
+  await download.saveAs(elsewhere);
+
+  await page.getByLabel('Name of the copy').fill('before the market');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByRole('main')).toContainText('There is a copy called before the market already');
+
+  await station(page, 'Mixes');
+  await chips.getByRole('link', { name: 'Swede' }).click();
+  await edit(page, 'Recipe in notation', '9 Chalk + 1 Carrot');
+  await saved(page);
+  await page.goto(`${sledge.url}/copies`);
+  await page.getByRole('button', { name: 'Take up before the market' }).click();
+  await expect(page.getByRole('region', { name: 'Take up this copy' })).toContainText('In it: 14 clays, 21 mixes');
+  await page.getByRole('button', { name: 'Take it up' }).click();
+  await expect(page.getByRole('heading', { name: 'On the shelf' })).toBeVisible();
+  await station(page, 'Mixes');
+  await chips.getByRole('link', { name: 'Swede' }).click();
+  await expect(page.getByLabel('Recipe in notation')).toHaveValue('3 Chalk + 1 Carrot');
+
+  // back to what was there, out of the copy that was kept by itself
+  await page.goto(`${sledge.url}/copies`);
+  await page.getByRole('button', { name: /^Take up .* before taking up a copy/ }).click();
+  await page.getByRole('button', { name: 'Take it up' }).press('Enter');
+  await expect(page.getByRole('heading', { name: 'On the shelf' })).toBeVisible();
+  await station(page, 'Mixes');
+  await chips.getByRole('link', { name: 'Swede' }).click();
+  await expect(page.getByLabel('Recipe in notation')).toHaveValue('9 Chalk + 1 Carrot');
+
+  // and once more out of the file that was saved elsewhere
+  await page.goto(`${sledge.url}/copies`);
+  await page.getByLabel('Copy to take up').setInputFiles(elsewhere);
+  await page.getByRole('button', { name: 'Take it up' }).click();
+  await expect(page.getByRole('heading', { name: 'On the shelf' })).toBeVisible();
+  await station(page, 'Mixes');
+  await chips.getByRole('link', { name: 'Swede' }).click();
+  await expect(page.getByLabel('Recipe in notation')).toHaveValue('3 Chalk + 1 Carrot');
+});
+
+test('what is no copy of Sledge is refused in a sentence, and nothing changes', async ({ page, sledge }) => {
+  await page.goto(`${sledge.url}/copies`);
+  await page.getByLabel('Copy to take up').setInputFiles({ name: 'seeds.db', mimeType: 'application/octet-stream', buffer: Buffer.from('beetroot\n'.repeat(60)) });
+  await page.getByRole('button', { name: 'Take it up' }).click();
+  await expect(page.getByRole('main')).toContainText('This file is not a database of Sledge');
+  await station(page, 'Shelf');
+  await expect(page.getByRole('heading', { name: 'On the shelf' })).toBeVisible();
+});
