@@ -38,6 +38,8 @@ suite('unit and server tests', unit,
   () => node([tool('jest/bin/jest.js'), '--json', `--outputFile=${unit}`], { NODE_OPTIONS: '--experimental-vm-modules --no-warnings' }),
   (r) => ({ passed: r.numPassedTests, failed: r.numFailedTests + r.numRuntimeErrorTestSuites }));
 
+check('attack, short form', () => node([join(root, 'scripts', 'attack.mjs'), '--short']));
+
 const missing = bringChromium();
 suite('end-to-end tests', join(results, 'e2e.json'),
   () => (missing ? (console.error(missing), false) : node([tool('@playwright/test/cli.js'), 'test'])),

@@ -7,7 +7,6 @@ import * as contract from '../../dist/contract/src/index.js';
 import { chanceOf } from './chance.mjs';
 import { ask, up } from './sledge.mjs';
 
-const MOST_MS = 2000;
 
 /** Every address that takes a body, with its class and a thing of the garden to begin with. */
 const WRITES = [
@@ -118,8 +117,8 @@ async function unopened(url) {
   return wrong;
 }
 
-/** @param count requests in all @returns a table */
-export async function requests(seed, count) {
+/** @param count requests in all @param most ms that one may take @returns a table */
+export async function requests(seed, count, most) {
   const chance = chanceOf(seed);
   for (const write of WRITES) write[2] = { fields: fieldsOf(write[2]) };
   const folder = mkdtempSync(join(tmpdir(), 'sledge-requests-'));
@@ -137,7 +136,7 @@ export async function requests(seed, count) {
     statuses.set(Math.floor(status / 100), (statuses.get(Math.floor(status / 100)) ?? 0) + 1);
     const told = `${method} ${path.slice(0, 120)} ${JSON.stringify(body)?.slice(0, 700) ?? ''}`;
     if (status >= 500 || status === 0) faults.push(`${status} ${answer?.fault ?? ''}: ${told}`);
-    if (ms > MOST_MS) slow.push(`${Math.round(ms)} ms: ${told}`);
+    if (ms > most) slow.push(`${Math.round(ms)} ms: ${told}`);
     if (status === 0) break;
   }
   const wrong = await unopened(sledge.url);
@@ -148,7 +147,7 @@ export async function requests(seed, count) {
     title: `Changed requests, seed ${seed}`,
     figures: [
       { what: 'requests', value: count }, { what: 'answered with 2xx', value: statuses.get(2) ?? 0 }, { what: 'refused with 4xx', value: statuses.get(4) ?? 0 },
-      { what: '500 and above, or none', value: faults.length, most: 0 }, { what: `over ${MOST_MS / 1000} s`, value: slow.length, most: 0 }, { what: 'things that cannot be opened afterwards', value: wrong.length, most: 0 },
+      { what: '500 and above, or none', value: faults.length, most: 0 }, { what: `over ${most / 1000} s`, value: slow.length, most: 0 }, { what: 'things that cannot be opened afterwards', value: wrong.length, most: 0 },
     ],
     details: [...faults, ...slow, ...wrong, ...(faults.length > 0 ? [log.slice(0, 12_000)] : [])],
   };

@@ -12,6 +12,40 @@ export interface Drawn {
   readonly notes: readonly string[];
 }
 
+/** Points of a line that are looked over at once. */
+const STRETCH = 400;
+
+/** From each kept point to the next. */
+function spansOf(keep: Uint8Array): [number, number][] {
+  const spans: [number, number][] = [];
+  let from = 0;
+  for (let i = 1; i < keep.length; i++) {
+    if (keep[i] !== 1) continue;
+    spans.push([from, i]);
+    from = i;
+  }
+  return spans;
+}
+
+/** The point between two others that is farthest from the line through them; -1 where all are nearer than a distance. */
+function farthest(at: (i: number) => Point, from: number, to: number, tolerance: Mm): number {
+  const [px, py] = at(from);
+  const [qx, qy] = at(to);
+  const [dx, dy] = [qx - px, qy - py];
+  const length = Math.hypot(dx, dy);
+  let worst = tolerance;
+  let where = -1;
+  for (let i = from + 1; i < to; i++) {
+    const point = at(i);
+    const [ox, oy] = [point[0] - px, point[1] - py];
+    const off = length === 0 ? Math.sqrt(ox * ox + oy * oy) : Math.abs(ox * dy - oy * dx) / length;
+    if (off <= worst) continue;
+    worst = off;
+    where = i;
+  }
+  return where;
+}
+
 /** The fewest points that stay within a distance of a closed line (D. H. Douglas and T. K. Peucker, 1973). */
 export function simplified(points: readonly Point[], tolerance: Mm): Point[] {
   const n = points.length;
@@ -22,18 +56,12 @@ export function simplified(points: readonly Point[], tolerance: Mm): Point[] {
   const keep = new Uint8Array(n + 1);
   keep[0] = keep[n] = keep[far] = 1;
   const at = (i: number): Point => points[i % n] as Point;
-  const spans: [number, number][] = [[0, far], [far, n]];
+  // a ragged line would be looked over once for each of its teeth: long ones are taken in stretches
+  for (let i = STRETCH; i < n; i += STRETCH) keep[i] = 1;
+  const spans = spansOf(keep);
   for (let span = spans.pop(); span; span = spans.pop()) {
     const [from, to] = span;
-    const [p, q] = [at(from), at(to)];
-    const [dx, dy] = [q[0] - p[0], q[1] - p[1]];
-    const length = Math.hypot(dx, dy);
-    let [worst, where] = [tolerance, -1];
-    for (let i = from + 1; i < to; i++) {
-      const [x, y] = at(i);
-      const off = length === 0 ? Math.hypot(x - p[0], y - p[1]) : Math.abs((x - p[0]) * dy - (y - p[1]) * dx) / length;
-      if (off > worst) [worst, where] = [off, i];
-    }
+    const where = farthest(at, from, to, tolerance);
     if (where < 0) continue;
     keep[where] = 1;
     spans.push([from, where], [where, to]);

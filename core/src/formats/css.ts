@@ -1,6 +1,6 @@
 import { converter, parse, type Lab65 } from 'culori';
 import { hexOf, xyzOfLab } from '#core/colour';
-import { countFault, fewFaults, oneLine, plainText, type ColourFile, type Fault, type FileContent, type NamedColour } from './files.js';
+import { countFault, fewFaults, oneLine, plainText, tooManyLines, type ColourFile, type Fault, type FileContent, type NamedColour } from './files.js';
 
 const toLab = converter('lab65');
 const identOf = (name: string): string => oneLine(name).toLowerCase().replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-+|-+$/g, '');
@@ -67,6 +67,8 @@ function labIn(value: string): Lab65 | undefined {
 /** Reads the custom properties of a style sheet that are colours; whatever else is in it is passed over. */
 export function readCss(text: string): FileContent {
   const lines = plainText(text).split('\n');
+  const refused = tooManyLines(lines);
+  if (refused) return refused;
   const title = titleIn(lines[0] ?? '');
   const colours: NamedColour[] = [];
   const faults: Fault[] = [];

@@ -2,7 +2,7 @@ import Papa from 'papaparse';
 import { readColour, type Lab } from '#core/colour';
 import { BASES } from '#core/mix';
 import { attempt } from '#core/units';
-import { MOST_FILE_MIXES, countFault, fewFaults, nothing, oneLine, type ColourFile, type Fault, type FileContent, type MixLine, type MixOut, type NamedColour } from './files.js';
+import { MOST_FILE_MIXES, countFault, fewFaults, nothing, oneLine, tooManyLines, type ColourFile, type Fault, type FileContent, type MixLine, type MixOut, type NamedColour } from './files.js';
 
 /**
  * What a spreadsheet would take for a formula gets an apostrophe in front, as
@@ -44,6 +44,8 @@ export function readCsv(text: string, name: string): FileContent {
   const quote = errors.find((e) => e.type === 'Quotes');
   if (quote) return nothing('A quotation mark is opened here and never closed.', (quote.row ?? 0) + 1);
   const [head = [], ...rows] = data;
+  const refused = tooManyLines(rows);
+  if (refused) return refused;
   const columns = head.map(heading);
   if (rows.length === 0) return nothing('There is nothing in this table below its headings.');
   const cellsOf = (row: readonly string[]): Cells => Object.fromEntries(columns.map((c, i) => [c, unguard((row[i] ?? '').trim())]));

@@ -46,6 +46,12 @@ export function rangeFaults(colours: readonly NamedColour[]): Fault[] {
   });
 }
 
+/** Lines of a file of colours; more are no palette, and are not looked at. */
+const MOST_LINES = 20_000;
+/** The refusal of a file with too many lines; null where they are few enough. */
+export const tooManyLines = (lines: readonly unknown[]): FileContent | null =>
+  (lines.length <= MOST_LINES ? null : nothing(`This file has ${lines.length.toLocaleString('en')} lines; ${MOST_LINES.toLocaleString('en')} are the most. Cut it in pieces.`));
+
 /** Text of a file: without a byte-order mark, lines ending in a line feed. */
 export const plainText = (text: string): string => text.replace(/^\uFEFF/, '').replace(/\r\n?/g, '\n');
 /** A name on one line. */

@@ -1,5 +1,5 @@
 import { hexOf, labOf, xyzOfHex, xyzOfLab } from '#core/colour';
-import { countFault, fewFaults, nothing, oneLine, plainText, type ColourFile, type Fault, type FileContent, type NamedColour } from './files.js';
+import { countFault, fewFaults, nothing, oneLine, plainText, tooManyLines, type ColourFile, type Fault, type FileContent, type NamedColour } from './files.js';
 
 const HEAD = 'GIMP Palette';
 
@@ -17,6 +17,8 @@ export function writeGpl({ name, colours }: ColourFile): string {
 export function readGpl(text: string): FileContent {
   const lines = plainText(text).split('\n');
   if (lines[0]?.trim() !== HEAD) return nothing(`A GIMP palette begins with the line “${HEAD}”. This file does not.`, 1);
+  const refused = tooManyLines(lines);
+  if (refused) return refused;
   let name = 'Palette';
   const colours: NamedColour[] = [];
   const faults: Fault[] = [];

@@ -2,7 +2,7 @@ import { parseSync, type INode } from 'svgson';
 import svgpath from 'svgpath';
 import { drawnOf, type Drawn, type DrawnRegion, type Point } from '#core/cane';
 import { complaint, type Mm } from '#core/units';
-import { countElements, withoutHead } from './xml.js';
+import { countElements, withoutHead, withoutSections } from './xml.js';
 
 const MOST_LETTERS = 6_000_000;
 const MOST_POINTS = 60_000;
@@ -139,7 +139,7 @@ function rulesOf(text: string): (readonly [string, string])[] {
 function classesOf(node: INode, found = new Map<string, string>()): Map<string, string> {
   if (node.name === 'style') {
     const text = node.children.map((c) => c.value).join('\n');
-    for (const [names, rules] of rulesOf(text)) {
+    for (const [names, rules] of rulesOf(text.replaceAll('&lt;', '<').replaceAll('&amp;', '&'))) {
       const fill = ruleOf(rules, 'fill');
       if (fill !== undefined) for (const one of names.split(',')) { const name = /^\s*\.([\w-]+)\s*$/.exec(one)?.[1]; if (name !== undefined) found.set(name, fill); }
     }
@@ -164,7 +164,7 @@ function widthOf({ attributes: a }: INode): Mm | null {
 export function readSvg(text: string): Drawn {
   if (text.length > MOST_LETTERS) throw complaint('svg/large');
   if (/<!ENTITY/i.test(text)) throw complaint('svg/unreadable');
-  const body = withoutHead(text);
+  const body = withoutSections(withoutHead(text));
   countElements(body);
   let root: INode;
   try {

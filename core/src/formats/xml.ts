@@ -49,16 +49,37 @@ function doctypeEnd(text: string, from: number): number {
   return behind(text, '>', behind(text, ']', open));
 }
 
+const escaped = (text: string): string => text.replaceAll('&', '&amp;').replaceAll('<', '&lt;');
+
 /**
- * Counts the elements of an XML text and how deep they stand, before it is
- * taken apart.
+ * Takes comments out, and writes what stands in CDATA as plain text: each
+ * letter is looked at once.
+ * @throws Complaint `svg/unreadable` where one has no end
+ */
+export function withoutSections(text: string): string {
+  const parts: string[] = [];
+  let from = 0;
+  for (let at = text.indexOf('<!', from); at >= 0; at = text.indexOf('<!', at)) {
+    const data = text.startsWith('<![CDATA[', at);
+    if (!data && !text.startsWith('<!--', at)) { at += 2; continue; }
+    const mark = data ? ']]>' : '-->';
+    const close = text.indexOf(mark, at + (data ? 9 : 4));
+    if (close < 0) throw complaint('svg/unreadable');
+    parts.push(text.slice(from, at), data ? escaped(text.slice(at + 9, close)) : '');
+    from = close + mark.length;
+    at = from;
+  }
+  return [...parts, text.slice(from)].join('');
+}
+
+/**
+ * Counts the elements of an XML text without comments and CDATA, and how
+ * deep they stand, before it is taken apart.
  * @throws Complaint `svg/deep`, `svg/elements`, `svg/large`
  */
 export function countElements(text: string): void {
   let [depth, elements] = [0, 0];
   for (let at = text.indexOf('<'); at >= 0; at = text.indexOf('<', at)) {
-    if (text.startsWith('<!--', at)) { at = behind(text, '-->', at); continue; }
-    if (text.startsWith('<![CDATA[', at)) { at = behind(text, ']]>', at); continue; }
     const end = tagEnd(text, at + 1);
     if (end - at > MOST_IN_TAG) throw complaint('svg/large');
     if (text[at + 1] === '/') depth -= 1;

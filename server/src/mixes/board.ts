@@ -1,4 +1,4 @@
-import { Inject, Injectable } from '@nestjs/common';
+import { Inject, Injectable, type OnApplicationBootstrap, type OnApplicationShutdown } from '@nestjs/common';
 import { chromaHue } from '#core/colour';
 import { colourOf, flatten, normalForm, normalKey, untilGone } from '#core/mix';
 import type { MixCard, MixListAnswer, MixName, MixSort } from '#contract';
@@ -53,8 +53,11 @@ function placeOf(mix: Worked, list: readonly Worked[], order: Order): number {
 }
 
 /** The chip board: every mix worked out once to its colour, and again when something under it changes. */
+/** Mixes that are worked out before others have their turn. */
+const AT_ONCE = 50;
+
 @Injectable()
-export class Board {
+export class Board implements OnApplicationBootstrap, OnApplicationShutdown {
   private readonly worked = new Map<string, Worked>();
   private readonly byKey = new Map<string, Set<string>>();
   private readonly ranks = new Map<string, number>();
@@ -62,8 +65,26 @@ export class Board {
   private readonly stale = new Set<string>();
   private readonly views = new Map<string, Shown>();
 
+  private ended = false;
+
   constructor(@Inject(Studio) private readonly studio: Studio) {
     studio.onTouched((touched) => { this.follow(touched); });
+  }
+
+  /** Works the mixes out after the start, a few at a time, so that the first who looks does not wait for all of them. */
+  onApplicationBootstrap(): void {
+    const waiting = this.studio.all('mix').map((mix) => mix.id);
+    const next = (): void => {
+      if (this.ended || this.sorted) return;
+      for (const id of waiting.splice(-AT_ONCE)) if (!this.worked.has(id)) this.work(id);
+      if (waiting.length > 0) setImmediate(next);
+      else this.upToDate();
+    };
+    setImmediate(next);
+  }
+
+  onApplicationShutdown(): void {
+    this.ended = true;
   }
 
   /** Chips whose name, notation or clays hold every word of the search. */
