@@ -137,3 +137,46 @@ test('six windows with reader, calipers and scale all go on working', async ({ p
     for (const one of windows) await expect(recipe(one)).toHaveValue(`${i + 4} Chalk + 1 Carrot`);
   }
 });
+
+test('what is done at the bench on a state that was changed elsewhere says so, and can be written down again', async ({ page, context, sledge }) => {
+  await page.goto(`${sledge.url}/batches`);
+  await page.getByRole('link', { name: /Squash-stripe baubles/ }).click();
+  await page.getByRole('button', { name: 'To the bench' }).click();
+  await page.getByRole('progressbar').waitFor();
+  const done = page.getByRole('button', { name: 'Done, write it down' });
+  for (let steps = 0; steps < 80 && await done.count() === 0; steps++) await page.keyboard.press('Space');
+  await expect(done).toBeVisible();
+  const other = await context.newPage();
+  await other.goto(`${sledge.url}/batches`);
+  await other.getByRole('link', { name: /Squash-stripe baubles/ }).click();
+  let letGo: () => void = () => undefined;
+  const gone = new Promise<void>((resolve) => { letGo = resolve; });
+  await page.route('**/api/batches/*/done', async (route) => { await gone; await route.continue(); });
+  await page.getByLabel('Note for the diary').fill('stripes held');
+  await done.click();
+  await edit(other, 'Name of the batch', 'Squash baubles');
+  await saved(other);
+  letGo();
+  await expect(page.getByRole('main')).toContainText('was changed in another window');
+  await expect(page.getByLabel('Note for the diary')).toHaveValue('stripes held');
+  await done.click();
+  await expect(page.getByRole('main')).toContainText('Squash baubles');
+  await expect(page).toHaveURL(/diary/);
+});
+
+test('what is being typed goes with a reload, and a form that was not sent asks before it is lost', async ({ page, sledge }) => {
+  await openSwede(page, sledge.url);
+  await recipe(page).fill('4 Chalk + 1 Carrot');
+  await page.reload();
+  await expect(recipe(page)).toHaveValue('4 Chalk + 1 Carrot');
+
+  await page.goto(`${sledge.url}/shelf`);
+  await page.getByRole('button', { name: /^Carrot/ }).click();
+  await page.getByRole('button', { name: /Another block|Add a block/ }).click();
+  await page.getByRole('form').getByRole('textbox').first().fill('57');
+  const asked: string[] = [];
+  page.on('dialog', (dialog) => { asked.push(dialog.type()); void dialog.accept(); });
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'On the shelf' })).toBeVisible();
+  expect(asked).toEqual(['beforeunload']);
+});

@@ -169,6 +169,7 @@ describe('copies while it runs', () => {
     expect(await waited(async () => (await api.get<{ total: number }>('/api/mixes')).body.total)).toBe(1);
     const present = (await all()).copies.find((c) => c.name.includes('before taking up'));
     expect(present?.dated).toBe(true);
+    expect(readdirSync((await all()).folder).every((f) => f.endsWith('.db'))).toBe(true);
     expect(await namesIn(join((await all()).folder, `${present?.name ?? ''}.db`))).toEqual(['Beet ring', 'Outer leek']);
     // it goes on as any data does
     await api.put('mixes', mix('Pod', ['1', { clay: clays[0]?.id ?? '' }]));

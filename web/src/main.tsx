@@ -6,6 +6,7 @@ import { createRoot } from 'react-dom/client';
 import { Navigate, RouterProvider, createBrowserRouter } from 'react-router';
 import { App } from './App.js';
 import { system } from './theme/system.js';
+import { guardLeaving } from './wire/leaving.js';
 import { client, followChanges } from './wire/queries.js';
 
 const station = (load: () => Promise<{ default: ComponentType }>) => ({
@@ -35,6 +36,7 @@ const router = createBrowserRouter([{
 }]);
 
 followChanges();
+guardLeaving();
 
 const root = document.getElementById('root');
 if (!root) throw new Error('The page has no root.');

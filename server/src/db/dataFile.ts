@@ -48,10 +48,10 @@ async function refuseDamaged(client: Client, file: string): Promise<void> {
   if (Object.values(row ?? {})[0] !== 'ok') throw asUnusable(new Error('SQLITE_CORRUPT'), file);
 }
 
-async function bringUpToDate(client: Client, db: Db, file: string, copies: CopyShelf): Promise<void> {
+async function bringUpToDate(client: Client, db: Db, file: string, copies: CopyShelf | null): Promise<void> {
   const version = await pragma(client, 'user_version');
   if (version >= knownMigrations().length) return;
-  if (version > 0) {
+  if (version > 0 && copies !== null) {
     await client.execute('PRAGMA wal_checkpoint(TRUNCATE)');
     await copies.takeDated(file, 'before an update', await lastChange(client));
   }
@@ -100,9 +100,10 @@ export class DataFile {
   /**
    * Opens a database file, makes it where there is none and brings an older
    * one up to date, with a copy of what was there before.
+   * @param copies whether dated copies are kept beside it; not for a file that is one itself
    * @throws UnusableDatabase with the sentence; the file is left as it was. RunningAlready
    */
-  static async open(file: string): Promise<DataFile> {
+  static async open(file: string, { copies = true } = {}): Promise<DataFile> {
     try {
       const folder = dirname(file);
       mkdirSync(folder, { recursive: true });
@@ -110,7 +111,7 @@ export class DataFile {
       if (existsSync(file)) readHeader(file);
       const lock = await takeLock(file);
       try {
-        return await DataFile.openLocked(file, lock);
+        return await DataFile.openLocked(file, lock, copies);
       } catch (error) {
         lock.release();
         throw error;
@@ -120,7 +121,7 @@ export class DataFile {
     }
   }
 
-  private static async openLocked(file: string, lock: Lock): Promise<DataFile> {
+  private static async openLocked(file: string, lock: Lock, keepCopies: boolean): Promise<DataFile> {
     tidy(dirname(file));
     const copies = new CopyShelf(file);
     copies.tidy();
@@ -136,9 +137,9 @@ export class DataFile {
       await client.execute('PRAGMA foreign_keys = ON');
       await client.execute('PRAGMA wal_autocheckpoint = 0');
       const db = drizzle(client, { schema });
-      await bringUpToDate(client, db, file, copies);
+      await bringUpToDate(client, db, file, keepCopies ? copies : null);
       await workIn(client);
-      const notCopied = await copyAtStart(client, file, copies);
+      const notCopied = keepCopies ? await copyAtStart(client, file, copies) : null;
       const notices = [aside, notCopied].filter((notice): notice is string => notice !== null);
       return new DataFile(file, db, copies, notices, lock);
     } catch (error) {

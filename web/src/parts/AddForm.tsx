@@ -7,6 +7,7 @@ import { attempt, readLength, readMass, readNumber, readTemperature, type UnitSy
 import { readDateCode } from '#core/clay';
 import { useUnits } from '../state/view.js';
 import { Action, Caption, Field, InlineSelect } from '../theme/pieces.js';
+import { UNSENT } from '../wire/leaving.js';
 import { change, useSaid } from '../wire/save.js';
 import { Warning } from './Warning.js';
 
@@ -96,7 +97,7 @@ export function AddForm<D extends object>(props: AddFormProps<D>): ReactElement 
     setError(fields.some((f) => f.name === field) ? field ?? '' : fields[0]?.name ?? '', { message: refused?.message ?? 'This was not saved.' });
   });
   return (
-    <Box as="form" onSubmit={(e) => { void submit(e); }} onKeyDown={(e) => { if (e.key === 'Escape') onCancel(); }} aria-label={title}>
+    <Box as="form" {...UNSENT} onSubmit={(e) => { void submit(e); }} onKeyDown={(e) => { if (e.key === 'Escape') onCancel(); }} aria-label={title}>
       <Box as="h2" marginBottom={3}>{title}</Box>
       <Grid templateColumns="1fr 1fr" columnGap={3} rowGap={3}>
         {fields.map((field, i) => {

@@ -3,6 +3,7 @@ import type { ReactElement, ReactNode } from 'react';
 import { Action } from '../theme/pieces.js';
 import { ask } from '../wire/ask.js';
 import { client, useArchive } from '../wire/queries.js';
+import { stopReading, useReading } from '../workers/reading.js';
 import { answerQuestion, putAside, useElsewhere, useSaid } from '../wire/save.js';
 import { ClashBar } from './ClashBar.js';
 import { Warning } from './Warning.js';
@@ -64,12 +65,20 @@ function NoticeBar(): ReactElement | null {
   );
 }
 
+/** A file that takes its time. */
+function ReadingBar(): ReactElement | null {
+  const name = useReading((s) => s.name);
+  if (name === null) return null;
+  return <Bar label="Reading a file" actions={<Action onClick={stopReading}>Stop</Action>}>Reading {name} …</Bar>;
+}
+
 /** All that is said between the stations and the one that is open. */
 export function Bars(): ReactElement {
   return (
     <Box gridRow={2} css={{ '@media print': { display: 'none' } }}>
       <NoticeBar />
       <QuestionBar />
+      <ReadingBar />
       <RefusalBar />
       <ClashBar />
     </Box>

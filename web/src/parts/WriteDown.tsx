@@ -3,6 +3,7 @@ import { useState, type ReactElement, type ReactNode } from 'react';
 import { readDay } from '../state/readDay.js';
 import { showDate, today } from '../state/today.js';
 import { Action, Note } from '../theme/pieces.js';
+import { UNSENT } from '../wire/leaving.js';
 import type { Refused } from '../wire/ask.js';
 import { Value } from './Value.js';
 import { Warning } from './Warning.js';
@@ -21,7 +22,7 @@ export function WriteDown({ children, refusal, onWrite, onBack, disabled }: Writ
   const [note, setNote] = useState('');
   const [madeOn, setMadeOn] = useState(today());
   return (
-    <Flex direction="column" gap={4} maxWidth="760px">
+    <Flex {...UNSENT} direction="column" gap={4} maxWidth="760px">
       <Box as="h1" fontSize="54px" lineHeight={1.08}>Done?</Box>
       {children}
       <Box>made on <Value label="Made on" text={showDate(madeOn)} read={(t) => readDay(t) ?? today()} onChange={setMadeOn} /></Box>

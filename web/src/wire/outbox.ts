@@ -219,9 +219,3 @@ export function takeClash(): Clash | undefined {
   useOutbox.setState({ clashes });
   return clash;
 }
-
-window.addEventListener('beforeunload', (event) => {
-  // what is being typed is kept as if the field were left, and then goes with the rest
-  if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
-  if (!isQuiet() || document.querySelector('[aria-invalid=true]') !== null) event.preventDefault();
-});

@@ -1,4 +1,5 @@
 import { wrap, type Remote } from 'comlink';
+import { create } from 'zustand';
 import type { ExchangeWorker } from './exchange.worker.js';
 
 /** A file was not read to its end, and why. */
@@ -16,6 +17,11 @@ function begin(): Reader {
   const worker = new Worker(new URL('./exchange.worker.ts', import.meta.url), { type: 'module' });
   return { worker, remote: wrap<ExchangeWorker>(worker) };
 }
+
+/** The name of the file that is being read, once it takes long enough to be worth saying. */
+export const useReading = create<{ readonly name: string | null }>()(() => ({ name: null }));
+/** ms after which it is said. */
+const WORTH_SAYING = 400;
 
 let giveUp: ((why: string) => void) | null = null;
 /** Stops the reading that is under way. */
@@ -40,10 +46,13 @@ export async function readAside<T>(file: Blob & { readonly name?: string }, read
     late = setTimeout(() => { giveUp?.('Reading took longer than 10 seconds and was stopped. Nothing was taken in.'); }, PATIENCE);
     own.worker.addEventListener('error', () => { giveUp?.('It cannot be read. Nothing was taken in.'); }, { once: true });
   });
+  const saying = setTimeout(() => { useReading.setState({ name }); }, WORTH_SAYING);
   try {
     return await Promise.race([read(own.remote), givenUp]);
   } finally {
+    clearTimeout(saying);
     clearTimeout(late);
+    useReading.setState({ name: null });
     giveUp = null;
   }
 }

@@ -4,14 +4,15 @@ import { useNavigate, useParams } from 'react-router';
 import { PROGRAM_VERSION, STARTING_POINTS, type Program, type StartColours } from '#core/cane';
 import { standAlone, type CaneFile } from '#core/formats';
 import { Complaint } from '#core/units';
-import type { BlendCard, CaneCard, CaneDto, RevisionAnswer, ShelfAnswer } from '#contract';
+import type { BlendCard, CaneCard, CaneDto, MixListAnswer, RevisionAnswer, ShelfAnswer } from '#contract';
 import { FileWord } from '../../parts/FileWord.js';
 import { Empty, Reading } from '../../parts/Empty.js';
 import { Warning } from '../../parts/Warning.js';
 import { useKeys } from '../../state/keys.js';
 import { Second, Word } from '../../theme/pieces.js';
 import { NotRead, readAside } from '../../workers/reading.js';
-import { useBlendOf, useBlends, useCaneOf, useCanes, useMachines, useMixCards, useShelf } from '../../wire/queries.js';
+import { NoAnswer, Refused, ask } from '../../wire/ask.js';
+import { useBlendOf, useBlends, useCaneOf, useCanes, useMachines, useShelf } from '../../wire/queries.js';
 import { change } from '../../wire/save.js';
 import { CaneCardFace, StartFace } from './CaneFaces.js';
 import { CaneView } from './CaneView.js';
@@ -44,11 +45,30 @@ const free = (wanted: string, taken: ReadonlySet<string>): string => {
   return name;
 };
 
+/** What a material of a file is called, in small letters. */
+const nameIn = (file: CaneFile, key: string): string | undefined =>
+  (Object.hasOwn(file.materials, key) ? file.materials[key]?.name.toLowerCase() : undefined);
+
+/** Mixes that are looked through for one of a name. */
+const MOST_LOOKED = 500;
+
+/** The newest revisions of the mixes that a file names, by their names in small letters. @throws Refused, NoAnswer */
+async function mixesNamed(file: CaneFile): Promise<ReadonlyMap<string, string>> {
+  const names = new Set(Object.keys(file.materials).filter((key) => key.startsWith('mix:')).map((key) => nameIn(file, key) ?? ''));
+  const found = new Map<string, string>();
+  for (const name of names) {
+    const { cards } = await ask<MixListAnswer>('GET', `/api/mixes?search=${encodeURIComponent(name)}&limit=${MOST_LOOKED}`);
+    const mix = cards.find((card) => card.name.toLowerCase() === name);
+    if (mix) found.set(name, mix.revisionId);
+  }
+  return found;
+}
+
 /** Canes that are planned, and what to begin a new one from. */
 export default function Canes(): ReactElement {
   const { caneId, detail } = useParams();
   const navigate = useNavigate();
-  const [canes, shelf, machines, blends, cane, mixes] = [useCanes(), useShelf(), useMachines(), useBlends(), useCaneOf(caneId), useMixCards({ sort: 'name' })];
+  const [canes, shelf, machines, blends, cane] = [useCanes(), useShelf(), useMachines(), useBlends(), useCaneOf(caneId)];
   const fade = useBlendOf(blends.data?.find((b) => !b.retired)?.id);
   const [wrong, setWrong] = useState<string | null>(null);
   const [shown, setShown] = useState(false);
@@ -67,23 +87,23 @@ export default function Canes(): ReactElement {
     if (colours) await keep(name, { version: PROGRAM_VERSION, steps: [...steps(colours)] });
   }
   /** Materials of a file by their names: those that are here, or else a clay like them. */
-  const keyFor = (file: CaneFile) => (old: string): string => {
-    const name = file.materials[old]?.name.toLowerCase();
+  const keyFor = (file: CaneFile, mixes: ReadonlyMap<string, string>) => (old: string): string => {
+    const name = nameIn(file, old);
     const clay = shelf.data?.clays.find((c) => c.name.toLowerCase() === name);
-    const mix = mixes.data?.pages.flatMap((p) => p.cards).find((m) => m.name.toLowerCase() === name);
+    const mix = mixes.get(name ?? '');
     const blend = blends.data?.find((b) => b.name.toLowerCase() === name);
     if (old.startsWith('blend:')) return blend ? `blend:${blend.revisionId}` : colours?.fade ?? old;
-    return clay ? `clay:${clay.id}` : mix ? `mix:${mix.revisionId}` : colours?.light ?? old;
+    return clay ? `clay:${clay.id}` : mix !== undefined ? `mix:${mix}` : colours?.light ?? old;
   };
   const take = async (file: File): Promise<void> => {
     setWrong(null);
     try {
       const read = await readAside(file, async (reader) => reader.cane(file));
       if (typeof read === 'string') { setWrong(`${file.name}: ${read}`); return; }
-      await keep(read.name, standAlone(read, keyFor(read)), { slices: read.slices, sliceMm: read.sliceMm });
+      await keep(read.name, standAlone(read, keyFor(read, await mixesNamed(read))), { slices: read.slices, sliceMm: read.sliceMm });
     } catch (error) {
-      if (!(error instanceof Complaint || error instanceof NotRead)) throw error;
-      setWrong(error instanceof NotRead ? error.message : `${file.name}: ${error.message}`);
+      if (!(error instanceof Complaint || error instanceof NotRead || error instanceof NoAnswer || error instanceof Refused)) throw error;
+      setWrong(error instanceof Complaint ? `${file.name}: ${error.message}` : error.message);
     }
   };
   if (!colours) return <Empty title="No clay for a cane yet" action="Go to the shelf" onAction={() => { void navigate('/shelf'); }}>A cane is a rod with a picture running through it. Put at least one clay on the shelf, then see its face here before you cut.</Empty>;

@@ -11,6 +11,7 @@ import { Warning } from '../../parts/Warning.js';
 import { readDay } from '../../state/readDay.js';
 import { showDate, today } from '../../state/today.js';
 import { Action, Caption, Field, Second, Word } from '../../theme/pieces.js';
+import { UNSENT } from '../../wire/leaving.js';
 import { PhotoLine } from './PhotoLine.js';
 import { ReaderLine } from './ReaderLine.js';
 import { change, useRefusal } from '../../wire/save.js';
@@ -106,7 +107,7 @@ function LogChip({ revisionId, predicted, wanted }: LogChipProps): ReactElement 
     }
   };
   return (
-    <Box as="form" marginTop={3} onSubmit={(e) => { e.preventDefault(); void log(); }}>
+    <Box as="form" {...UNSENT} marginTop={3} onSubmit={(e) => { e.preventDefault(); void log(); }}>
       <Flex gap={2}>
         <Field aria-label="How the chip reads" placeholder="AA3361 or 41 52 4" value={text} onChange={(e) => { setText(e.currentTarget.value); setWrong(null); }} />
         <Action type="submit">Log it</Action>

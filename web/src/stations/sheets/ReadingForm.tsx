@@ -10,6 +10,7 @@ import { Warning } from '../../parts/Warning.js';
 import { today } from '../../state/today.js';
 import { useUnits } from '../../state/view.js';
 import { Action, Caption, Field } from '../../theme/pieces.js';
+import { UNSENT } from '../../wire/leaving.js';
 
 export const WAYS: Readonly<Record<ReadingWay, string>> = { calipers: 'by calipers', cards: 'against cards', stack: 'as a stack of layers', weighed: 'by weighing a disc' };
 const WAY_OPTIONS = READING_WAYS.map((value) => ({ value, text: WAYS[value] }));
@@ -42,7 +43,7 @@ export function ReadingForm({ setting, setup, onNote }: ReadingFormProps): React
   };
   const placeholder = { calipers: showLength(setting.mm, units, true), cards: '5', stack: showLength(layers * setting.mm, units, true), weighed: showMass((discVolume(disc, setting.mm) * ASSUMED_DENSITY) / 1000, units) }[way];
   return (
-    <Box as="form" marginTop={2} onSubmit={(e) => { e.preventDefault(); note(); }}>
+    <Box as="form" {...UNSENT} marginTop={2} onSubmit={(e) => { e.preventDefault(); note(); }}>
       <Box fontSize="small" marginBottom={1}>
         <Choice label="Measured how" value={way} options={WAY_OPTIONS} onChange={(next) => { setWay(next); setText(''); setWrong(null); }} />
         {way === 'stack' && <>: <CountValue label="Layers in the stack measured" value={layers} onChange={(n) => { if (Number.isInteger(n) && n > 0 && n <= 20) setLayers(n); }} /> of them, together</>}

@@ -12,6 +12,7 @@ import { Warning } from '../../parts/Warning.js';
 import { today } from '../../state/today.js';
 import { useUnits } from '../../state/view.js';
 import { Action, Caption, Field, Rule, Second, Word } from '../../theme/pieces.js';
+import { UNSENT } from '../../wire/leaving.js';
 import { useMachines } from '../../wire/queries.js';
 import { useUsedIn } from '../../wire/queries.js';
 import { change, useRefusal } from '../../wire/save.js';
@@ -114,7 +115,7 @@ function TakeOrAdd({ block, name }: { readonly block: BlockDto; readonly name: s
     }, (wrong) => { setWrong(wrong.message); });
   };
   return (
-    <Box as="form" onSubmit={(e) => { e.preventDefault(); move(-1); }}>
+    <Box as="form" {...UNSENT} onSubmit={(e) => { e.preventDefault(); move(-1); }}>
       <Box as="h3" marginBottom={2}>Take or add</Box>
       <Flex gap={2}>
         <Field aria-label={`Weight of ${name} to take or add`} placeholder={showMass(14, units)} value={text} onChange={(e) => { setText(e.currentTarget.value); setWrong(null); }} />

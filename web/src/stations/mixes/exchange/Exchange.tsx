@@ -9,7 +9,7 @@ import { useKeys } from '../../../state/keys.js';
 import { Action, Caption, Key, Second, Word } from '../../../theme/pieces.js';
 import { NoAnswer, Refused, ask } from '../../../wire/ask.js';
 import { change, say } from '../../../wire/save.js';
-import { NotRead, readAside, stopReading } from '../../../workers/reading.js';
+import { NotRead, readAside } from '../../../workers/reading.js';
 import { Labels } from './Labels.js';
 import { COLOUR_KINDS, saveFile } from './saveFile.js';
 
@@ -52,7 +52,7 @@ export function Exchange(): ReactElement {
         <Flex alignItems="baseline" gap={4} wrap="wrap"><h1>In and out</h1><Second>mixes and colours as files that other programs read too</Second></Flex>
         <Box border="1px dashed #141414" padding={5}>
           <input ref={input} type="file" accept=".csv,.gpl,.ase,.css,.json" aria-label="File to open" style={{ position: 'absolute', opacity: 0, width: 1, height: 1 }} tabIndex={-1} onChange={(e) => { void look(e.currentTarget.files?.[0]); e.currentTarget.value = ''; }} />
-          <Action disabled={busy} onClick={() => { input.current?.click(); }}>{busy ? 'Reading …' : 'Open a file'} <Key>O</Key></Action>{busy && <> <Word onClick={stopReading}>stop</Word></>}
+          <Action disabled={busy} onClick={() => { input.current?.click(); }}>{busy ? 'Reading …' : 'Open a file'} <Key>O</Key></Action>
           <Second> or drop one here: .csv, .gpl, .ase, .css or .json. You see what is in it before anything is taken in.</Second>
           {wrong !== null && <Box marginTop={3}><Warning>{wrong}</Warning></Box>}
         </Box>
