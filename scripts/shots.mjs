@@ -14,7 +14,9 @@ const { serve } = await import('../dist/server/src/app.js');
 const { loadDemo } = await import('../dist/server/src/loadDemo.js');
 
 const folder = mkdtempSync(join(tmpdir(), 'sledge-shots-'));
-const { app, port } = await serve(join(folder, 'sledge.db'), 0);
+// a short path, as the page of copies shows it
+process.chdir(folder);
+const { app, port } = await serve(join('kitchen garden', 'sledge.db'), 0);
 await loadDemo(app);
 const browser = await chromium.launch({ executablePath: findChromium() ?? undefined, args: CHROMIUM_FLAGS });
 const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, locale: 'en-GB', reducedMotion: 'reduce' });
@@ -61,13 +63,9 @@ const VIEWS = {
     await open('sheets/condition');
     await page.getByLabel('Clay to condition').selectOption({ label: 'Aubergine, Oldrow Crumble' });
   },
-  triangle: async () => {
+  apart: async () => {
     await page.emulateMedia({ media: null });
     await page.setViewportSize({ width: 1280, height: 800 });
-    await open('mixes/triangle');
-    await page.getByTestId('here').waitFor();
-  },
-  apart: async () => {
     await open('mixes/apart');
     await page.getByRole('list', { name: /^Stack/ }).getByText('Radish skin', { exact: true }).waitFor();
     for (const name of ['Outer leek', 'Radish skin', 'Beet ring', 'Cabbage vein']) {
@@ -94,6 +92,14 @@ const VIEWS = {
     for (let i = 0; i < 3; i++) await page.keyboard.press('Space');
   },
   diary: async () => { await open('diary'); await card(/Pea-pod ornaments/); },
+  copies: async () => {
+    await open('copies');
+    await page.getByLabel('Name of the copy').fill('before the market');
+    await page.getByRole('button', { name: 'Keep it' }).click();
+    await page.getByText('whole and checked').waitFor();
+    await page.getByRole('button', { name: 'Take up before the market' }).click();
+    await page.getByRole('region', { name: 'Take up this copy' }).waitFor();
+  },
   'bench-card': async () => {
     await open('batches');
     await card(/Red-cabbage pendants/);

@@ -11,12 +11,12 @@ export class LearnedClayDto {
   @Id() clayId!: string;
   @Between('The learned strength', -12, 12, '') logStrength!: number;
   @Between('Its uncertainty', 0, 12, '') sigma!: number;
+  @Max(MOST_CURVE, { each: true, message: 'A learned curve is further off than any clay can be.' })
+  @Min(-MOST_CURVE, { each: true, message: 'A learned curve is further off than any clay can be.' })
   @IsArray({ message: 'A learned curve is a list of numbers.' })
   @ArrayMinSize(6, { message: 'A learned curve has six numbers.' })
   @ArrayMaxSize(6, { message: 'A learned curve has six numbers.' })
   @IsNumber({ allowNaN: false, allowInfinity: false }, { each: true, message: 'A learned curve is a list of numbers.' })
-  @Max(MOST_CURVE, { each: true, message: 'A learned curve is further off than any clay can be.' })
-  @Min(-MOST_CURVE, { each: true, message: 'A learned curve is further off than any clay can be.' })
   curve!: number[];
   @Whole('The number of chips', 0, 1_000_000) chips!: number;
 }

@@ -29,9 +29,19 @@ export const Name = (what: string): PropertyDecorator => all(
 export const Inside = (type: () => new () => object, what: string): PropertyDecorator =>
   all(IsObject({ message: `${what} is missing.` }), ValidateNested(), Type(type));
 
-/** Every element of a list is a thing, and none a list. */
-export const Things = (type: () => new () => object): PropertyDecorator =>
-  all(IsObject({ each: true, message: 'Every element of this list has to be a thing with fields.' }), ValidateNested({ each: true }), Type(type));
+const isThing = (value: unknown): boolean => typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/** Every element of a list is a thing with fields; that it is a list has a rule and a sentence of its own. */
+export const Things = (type: () => new () => object): PropertyDecorator => all(
+  ValidateBy({
+    name: 'things',
+    validator: {
+      validate: (value: unknown) => !Array.isArray(value) || value.every(isThing),
+      defaultMessage: () => 'Every element of this list has to be a thing with fields.',
+    },
+  }),
+  ValidateNested({ each: true }), Type(type),
+);
 
 export const Text = (most: number): PropertyDecorator => all(
   IsString({ message: 'This has to be text.' }),

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { deltaE, labOf, labOfLinear, linearOfLab, readColour, xyzOfHex } from '#core/colour';
-import { LINEAR, NO_CAST, averageAt, gainTable, neutralGains, paletteOf, recast, type Linear, type Pixels } from '#core/picture';
+import { LINEAR, MOST_PIXELS, NO_CAST, averageAt, gainTable, neutralGains, paletteOf, pictureSize, recast, type Linear, type Pixels } from '#core/picture';
 
 const channel = fc.integer({ min: 0, max: 255 });
 const rgb = fc.tuple(channel, channel, channel);
@@ -96,5 +96,22 @@ describe('the palette of a picture', () => {
     expect(paletteOf(picture([[BEET, 1]], 1), 6)).toMatchObject([{ share: 1 }]);
     expect(() => paletteOf(picture([[BEET, 40]], 40, 0), 3)).toThrow('transparent all over');
     for (const count of [0, 17, 2.5, NaN]) expect(() => paletteOf(picture([[BEET, 4]]), count)).toThrow('from 1 to 16');
+  });
+});
+
+describe('how large a picture says it is, before it is unpacked', () => {
+  const png = (width: number, height: number): Uint8Array => {
+    const bytes = new Uint8Array(32);
+    bytes.set([0x89, 0x50, 0x4e, 0x47, 13, 10, 26, 10, 0, 0, 0, 13, 0x49, 0x48, 0x44, 0x52]);
+    new DataView(bytes.buffer).setUint32(16, width);
+    new DataView(bytes.buffer).setUint32(20, height);
+    return bytes;
+  };
+  test('PNG and JPEG say it; others, and what ends before, do not', () => {
+    expect(pictureSize(png(60_000, 50_000))).toEqual({ width: 60_000, height: 50_000 });
+    const jpeg = Uint8Array.from([0xff, 0xd8, 0xff, 0xe1, 0, 6, 1, 2, 3, 4, 0xff, 0xc4, 0, 4, 9, 9, 0xff, 0xc2, 0, 17, 8, 0x0f, 0xa0, 0x17, 0x70, 3, 0, 0]);
+    expect(pictureSize(jpeg)).toEqual({ width: 6000, height: 4000 });
+    for (const bytes of [png(1, 1).subarray(0, 20), jpeg.subarray(0, 14), Uint8Array.from([71, 73, 70]), new Uint8Array(0)]) expect(pictureSize(bytes)).toBeNull();
+    expect(60_000 * 50_000).toBeGreaterThan(MOST_PIXELS);
   });
 });

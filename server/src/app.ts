@@ -132,9 +132,16 @@ export async function serve(file: string, port: number): Promise<Running> {
   const log = new FileLog(file);
   const start = (): Promise<NestExpressApplication> => create(file, log, () => listening, startAnew);
   const startAnew = async (): Promise<void> => {
-    await app.close();
-    app = await start();
-    await listen(app, log, listening);
+    try {
+      await app.close();
+      app = await start();
+      await listen(app, log, listening);
+    } catch (error) {
+      // the data is whole either way: what is left is to say so and to be started by hand
+      const fault = log.fault(error, 'starting anew');
+      console.error(`Sledge could not start again by itself (fault ${fault} in ${log.path}). Start it anew.`);
+      process.exit(1);
+    }
   };
   let app = await start();
   listening = await listen(app, log, port);

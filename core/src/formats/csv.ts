@@ -44,12 +44,12 @@ export function readCsv(text: string, name: string): FileContent {
   const quote = errors.find((e) => e.type === 'Quotes');
   if (quote) return nothing('A quotation mark is opened here and never closed.', (quote.row ?? 0) + 1);
   const [head = [], ...rows] = data;
-  const refused = tooManyLines(rows);
-  if (refused) return refused;
   const columns = head.map(heading);
   if (rows.length === 0) return nothing('There is nothing in this table below its headings.');
   const cellsOf = (row: readonly string[]): Cells => Object.fromEntries(columns.map((c, i) => [c, unguard((row[i] ?? '').trim())]));
   if (columns.includes('recipe')) return readMixes(rows.map(cellsOf));
+  const refused = tooManyLines(rows);
+  if (refused) return refused;
   const hex = HEX_HEADINGS.find((h) => columns.includes(h));
   if (hex !== undefined || ['l', 'a', 'b'].every((c) => columns.includes(c))) return readColours(rows.map(cellsOf), hex, name);
   return nothing('The first row has to name the columns: “name” and “recipe” for mixes, “name” and “colour”, or “L*”, “a*” and “b*”, for colours.', 1);

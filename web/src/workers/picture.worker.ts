@@ -2,7 +2,7 @@ import { expose, transfer } from 'comlink';
 import { tracePicture, type Drawn } from '#core/cane';
 import { labOfLinear, type Lab } from '#core/colour';
 import { orSentence } from '#core/units';
-import { LINEAR, averageAt, gainTable, neutralGains, paletteOf, recast, NO_CAST, type Gains, type PictureColour, type Pixels } from '#core/picture';
+import { LINEAR, MOST_PIXELS, averageAt, gainTable, neutralGains, paletteOf, pictureSize, recast, NO_CAST, type Gains, type PictureColour, type Pixels } from '#core/picture';
 
 /** Longest side of a picture as it is kept: palettes need no more. */
 const LONGEST = 1200;
@@ -26,12 +26,21 @@ function take(bitmap: ImageBitmap): OffscreenCanvas {
   return canvas;
 }
 
+/** Bytes at the beginning of a picture among which its size stands, behind what cameras write there. */
+const HEAD = 1_000_000;
+
+async function isTooLarge(file: Blob): Promise<boolean> {
+  const size = pictureSize(new Uint8Array(await file.slice(0, HEAD).arrayBuffer()));
+  return size !== null && size.width * size.height > MOST_PIXELS;
+}
+
 const worker = {
   /**
    * Decodes a picture, turned as its file says, and scales it down.
-   * @returns null where it is no picture that this browser can read
+   * @returns null where it is no picture that this browser can read; `too large` where unpacking it would take more than there is
    */
-  async open(file: Blob): Promise<Opened | null> {
+  async open(file: Blob): Promise<Opened | 'too large' | null> {
+    if (await isTooLarge(file)) return 'too large';
     let bitmap: ImageBitmap;
     try {
       bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' });

@@ -65,7 +65,11 @@ export function TemplateEditor({ step, materials, blends, canes, shelf, name, on
   };
   const openSvg = (file: File): void => { void attempt(() => readAside(file, async (reader) => reader.svg(file))); };
   const openPicture = (file: File): void => {
-    void attempt(async () => (await pictureWorker().open(file)) ? pictureWorker().trace(colours, width) : `${file.name} cannot be read as a picture.`);
+    void attempt(async () => {
+      const opened = await pictureWorker().open(file);
+      if (opened === 'too large') return `${file.name} has more than 200 million pixels. Make it smaller first.`;
+      return opened ? pictureWorker().trace(colours, width) : `${file.name} cannot be read as a picture.`;
+    });
   };
   const refill = (group: readonly Region[], fill: Fill): void => { const ids = new Set(group.map((r) => r.id)); onChange({ ...step, regions: step.regions.map((r) => (ids.has(r.id) ? { ...r, fill } : r)) }); };
   const resize = (mm: number): void => { if (mm > 2 && mm <= 300) { const k = mm / width; onChange({ ...step, regions: step.regions.map((r) => ({ ...r, points: r.points.map(([x, y]) => [x * k, y * k] as const) })) }); } };

@@ -20,8 +20,9 @@ export function PhotoLine({ onRead }: { readonly onRead: (lab: Lab) => void }): 
   const [wrong, setWrong] = useState<string | null>(null);
   const open = async (file: File | undefined): Promise<void> => {
     if (!file) return;
-    const opened = await pictureWorker().open(file);
-    setWrong(opened ? null : `${file.name} cannot be read as a picture.`);
+    const read = await pictureWorker().open(file);
+    const opened = read === 'too large' ? null : read;
+    setWrong(opened ? null : `${file.name} ${read === 'too large' ? 'has more than 200 million pixels. Make it smaller first.' : 'cannot be read as a picture.'}`);
     setPhoto(opened ? new Blob([opened.bytes as Uint8Array<ArrayBuffer>], { type: opened.type }) : null);
     setGains(NO_CAST);
     setPurpose('neutral');

@@ -26,6 +26,7 @@ export async function keepPhotograph(file: File): Promise<PictureDto> {
   if (file.size === 0) throw new NoPicture(`${file.name} is empty.`);
   if (file.size > MOST_BYTES) throw new NoPicture(`${file.name} is larger than 200 MB. Make it smaller first.`);
   const opened = await pictureWorker().open(file);
+  if (opened === 'too large') throw new NoPicture(`${file.name} has more than 200 million pixels, which is more than this machine can unpack. Make it smaller first.`);
   if (!opened) throw new NoPicture(`${file.name} cannot be read as a picture. It may be broken, or of a kind that this browser does not know; PNG and JPEG always work.`);
   const picture: PictureDto = { id: crypto.randomUUID(), type: opened.type, width: opened.width, height: opened.height, data: base64(opened.bytes) };
   try {
