@@ -36,7 +36,7 @@ export default tseslint.config(
       'max-lines': ['error', { max: 260, skipBlankLines: true, skipComments: true }],
     },
   },
-  { files: ['**/*.mjs', '**/*.config.js'], languageOptions: { globals: { process: 'readonly', console: 'readonly', fetch: 'readonly', performance: 'readonly', Buffer: 'readonly', setTimeout: 'readonly', AbortSignal: 'readonly', URL: 'readonly', crypto: 'readonly', setImmediate: 'readonly', TextEncoder: 'readonly', TextDecoder: 'readonly', clearTimeout: 'readonly' } } },
+  { files: ['**/*.mjs', '**/*.config.js'], languageOptions: { globals: { process: 'readonly', console: 'readonly', fetch: 'readonly', performance: 'readonly', Buffer: 'readonly', setTimeout: 'readonly', AbortSignal: 'readonly', URL: 'readonly', crypto: 'readonly', setImmediate: 'readonly', TextEncoder: 'readonly', TextDecoder: 'readonly', clearTimeout: 'readonly', document: 'readonly' } } },
   ...coreRules,
   { files: ['contract/src/**/*.ts'], rules: forbid([...NODE, ...SCREEN, '#demo', '*/server/*', '*/web/*'], 'The contract rests on core alone.') },
   { files: ['server/src/**/*.ts'], rules: forbid([...SCREEN, '*/web/*', '../../../core/*', '../../../contract/*'], 'The server rests on contract and core, by their own names.') },

@@ -15,7 +15,9 @@ const { upsampling } = await import('../dist/core/bench/upsampling.js');
 const { learning } = await import('../dist/core/bench/learning.js');
 const { finding } = await import('../dist/core/bench/finding.js');
 const { predictions } = await import('../dist/core/bench/predictions.js');
-const { coldStart, load } = await import('../dist/server/bench/api.js');
+const { coldStart, ended, load, started } = await import('../dist/server/bench/api.js');
+const { fill } = await import('../dist/server/bench/fill.js');
+const { boardFigures } = await import('./benchBoard.mjs');
 const { pageWeight } = await import('../dist/server/bench/pageWeight.js');
 
 const below = (what, value, unit, most) => ({ what, value, unit, goal: `< ${most}`, met: value < most });
@@ -46,6 +48,17 @@ async function ofStart() {
   };
 }
 
+async function ofBoard() {
+  const { first, again, atTop, atEnd, drawn } = await boardFigures({ fill, started, ended, seeded, median });
+  return {
+    title: 'Board of 10,000 mixes in the browser, medians',
+    figures: [
+      below('first chip, right after the start of Sledge and of the browser', first, 'ms', 1000), below('first chip after that', again, 'ms', 1000),
+      below('a word typed to chips found', atTop, 'ms', 300), below('the same at the end of the board', atEnd, 'ms', 300), { what: 'chips drawn', value: drawn, unit: '' },
+    ],
+  };
+}
+
 const spectral = await import('spectral.js');
 /** Mixes sRGB colours as the package spectral.js does. */
 const bySpectral = (hexes, parts) => spectral.mix(...hexes.map((hex, i) => [new spectral.Color(`#${hex}`), parts[i]])).toString({ format: 'hex' }).slice(1);
@@ -55,7 +68,7 @@ const spectralMixer = (hexes, parts) => {
   return () => spectral.mix(...colours).sRGB[0];
 };
 
-const TABLES = { learn: () => learning(() => performance.now(), bySpectral),  mixes: () => predictions(() => performance.now(), spectralMixer), curves: () => upsampling(() => performance.now()), blend: () => blending(() => performance.now()), dials: () => dials(), canes: () => caning(() => performance.now()), find: () => finding(() => performance.now()), start: ofStart, api: ofApi };
+const TABLES = { learn: () => learning(() => performance.now(), bySpectral),  mixes: () => predictions(() => performance.now(), spectralMixer), curves: () => upsampling(() => performance.now()), blend: () => blending(() => performance.now()), dials: () => dials(), canes: () => caning(() => performance.now()), find: () => finding(() => performance.now()), start: ofStart, api: ofApi, board: ofBoard };
 const wanted = process.argv.slice(2);
 const shown = (value) => (value >= 1000 ? Math.round(value).toLocaleString('en') : value.toPrecision(3));
 const tables = [];

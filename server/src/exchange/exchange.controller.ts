@@ -8,7 +8,7 @@ export class ExchangeController {
   constructor(@Inject(ExchangeService) private readonly service: ExchangeService) {}
 
   @Get('mixes')
-  out(): TakeOutAnswer {
+  out(): Promise<TakeOutAnswer> {
     return this.service.out();
   }
 

@@ -3,6 +3,7 @@ import { Complaint } from '#core/units';
 import { MOST_DEPTH, checkParts, colourOf, flatten, flattenNew, normalForm, normalKey, openBrackets, parseNotation, printNotation, type Book, type Named, type Recipe } from '#core/mix';
 import type { Fault } from '#core/formats';
 import type { MixLineDto } from '#contract';
+import { inBreaths } from '../aside/breath.js';
 import { meaningOf } from '../mixes/names.js';
 import type { Studio } from '../mixes/studio.js';
 
@@ -36,11 +37,13 @@ function nameFaults(lines: readonly MixLineDto[], studio: Studio): Fault[] {
   });
 }
 
+export interface Understood { readonly incoming: Incoming[]; readonly faults: Fault[] }
+
 /**
  * Understands mixes out of a file, in whatever order they stand: a recipe
  * may name clays, mixes of the board, and other mixes of the file.
  */
-export function understand(lines: readonly MixLineDto[], studio: Studio): { readonly incoming: Incoming[]; readonly faults: Fault[] } {
+export async function understand(lines: readonly MixLineDto[], studio: Studio): Promise<Understood> {
   const faults = nameFaults(lines, studio);
   if (faults.length > 0) return { incoming: [], faults };
   const inFile = new Map(lines.map((line) => [small(line.name), line]));
@@ -106,7 +109,7 @@ export function understand(lines: readonly MixLineDto[], studio: Studio): { read
       return null;
     }
   };
-  for (const line of lines) visit(line, []);
+  await inBreaths(lines, (line) => { visit(line, []); });
   return { incoming: inOrder, faults: faults.sort((a, b) => (a.row ?? 0) - (b.row ?? 0)) };
 }
 

@@ -1,7 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { showMonth } from '#core/clay';
 import { inBoth, showMass } from '#core/units';
-import type { BlockDto, ClayDto, LineDto, ShelfAnswer, UsedInAnswer } from '#contract';
+import type { BlockDto, ClayDto, LineDto, MixName, ShelfAnswer, UsedInAnswer } from '#contract';
 import { checkVersion, inUse, notThere, refused } from '../access/problem.js';
 import { Journal } from '../db/journal.js';
 import { Studio } from '../mixes/studio.js';
@@ -12,6 +12,15 @@ const grams = (g: number): string => inBoth((system) => showMass(g, system));
 
 /** Mixes that are named of all those a clay is in. */
 const MOST_NAMED = 60;
+
+/** Mixes that a refusal names; of more it says how many. */
+const MOST_TOLD = 6;
+
+function fewMixes(mixes: readonly MixName[]): string[] {
+  const told = mixes.slice(0, MOST_TOLD).map((m) => `the mix ${m.name}`);
+  const more = mixes.length - told.length;
+  return more > 0 ? [...told, `${more} more mixes`] : told;
+}
 
 @Injectable()
 export class ShelfService {
@@ -101,13 +110,13 @@ export class ShelfService {
       if (!clay) throw notThere('This clay');
       await checkVersion(clay.name, clay.version, version, () => clay);
       const uses = [
-        ...(await this.store.mixesUsing([id])).map((m) => `the mix ${m.name}`),
+        ...fewMixes(await this.store.mixesUsing([id])),
         ...(await this.store.batchesUsing(id)).map((b) => `the batch ${b}`),
         ...(await this.store.blendsUsing(id)).map((b) => `the blend ${b}`),
         ...(await this.store.canesUsing(id)).map((c) => `the cane ${c}`),
         ...(await this.store.inDiary(id) ? ['the diary'] : []),
       ];
-      if (uses.length > 0) throw inUse(`${clay.name} is used by ${uses.slice(0, 6).join(', ')}${uses.length > 6 ? ` and ${uses.length - 6} more` : ''}. Retire it instead: it leaves the shelf and stays in them.`);
+      if (uses.length > 0) throw inUse(`${clay.name} is used by ${uses.join(', ')}. Retire it instead: it leaves the shelf and stays in them.`);
       draft.remove('block', this.studio.all('block').filter((b) => b.clayId === id));
       draft.remove('clay', [clay]);
       draft.summary = `took ${clay.name} off the shelf`;
