@@ -2,10 +2,11 @@ import { and, asc, desc, eq, inArray, lte, sql, sum } from 'drizzle-orm';
 import type { BatchItem } from 'drizzle-orm/batch';
 import type { ChangeName, ChangesAnswer } from '#contract';
 import type { DataFile, Db } from './dataFile.js';
+import { Draft, type HeldRow } from './draft.js';
 import { isDifference, keptOf, turnedWrite, type AnyRow, type KeptWrite, type RowWrite } from './difference.js';
 import { TABLES, changes, counters, type TableName } from './schema.js';
 
-export type Row<T extends TableName> = (typeof TABLES)[T]['$inferSelect'];
+export { type Draft, type Row } from './draft.js';
 type Statement = BatchItem<'sqlite'>;
 
 /** How many changes can be taken back, and how many bytes they may fill; the older ones are let go. */
@@ -17,50 +18,8 @@ const ORDER = Object.keys(TABLES) as TableName[];
 const rank = (write: RowWrite): number => ORDER.indexOf(write.table as TableName);
 const sizeOf = (writes: readonly KeptWrite[]): number => JSON.stringify(writes).length;
 
-/** A row that somebody holds in memory; null: they hold its table, and it is not there; undefined: look in the file. */
-export type HeldRow = (table: TableName, id: string) => AnyRow | null | undefined;
-
 /** Sledge is about to end and writes no more. */
 export class Stopping extends Error {}
-
-/** The rows that one change writes. Nothing reaches the file before the whole change is ready. */
-export class Draft {
-  /** What undo will call this change, as in “took 14 g of Carrot”. */
-  summary = '';
-  readonly writes: RowWrite[] = [];
-  constructor(readonly db: Db, readonly version: number, private readonly held: HeldRow) {}
-
-  async find<T extends TableName>(table: T, id: string): Promise<Row<T> | undefined> {
-    const held = this.held(table, id);
-    if (held !== undefined) return (held ?? undefined) as Row<T> | undefined;
-    const from = TABLES[table];
-    const [row] = await this.db.select().from(from).where(eq(from.id, id));
-    return row as Row<T> | undefined;
-  }
-
-  /** Writes a row, new or not. */
-  async put<T extends TableName>(table: T, row: Row<T>): Promise<void> {
-    this.record(table, (await this.find(table, row.id)) ?? null, row);
-  }
-
-  /** Writes `wanted` and takes away those of `before` that are not in it. */
-  replace<T extends TableName>(table: T, before: readonly Row<T>[], wanted: readonly Row<T>[]): void {
-    const old = new Map(before.map((row) => [row.id, row]));
-    for (const row of wanted) {
-      this.record(table, old.get(row.id) ?? null, row);
-      old.delete(row.id);
-    }
-    for (const row of old.values()) this.record(table, row, null);
-  }
-
-  remove<T extends TableName>(table: T, rows: readonly Row<T>[]): void {
-    this.replace(table, rows, []);
-  }
-
-  private record(table: string, before: AnyRow | null, after: AnyRow | null): void {
-    if (JSON.stringify(before) !== JSON.stringify(after)) this.writes.push({ table, before, after });
-  }
-}
 
 /** What is told of each change that was written: its rows, and the id that the request for it had. */
 type Listener = (writes: readonly RowWrite[], changeId: string) => void;
