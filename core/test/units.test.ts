@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { Complaint, Fraction, readLength, readMass, readNumber, readSize, readTemperature, showLength, showMass, showNumber, showTemperature } from '#core/units';
+import { Complaint, Fraction, attempt, readLength, readMass, readNumber, readSize, readTemperature, showLength, showMass, showNumber, showTemperature, type UnitSystem } from '#core/units';
 import { readDateCode, ageInMonths, showAge } from '#core/clay';
 import { parts } from './arbitraries.js';
 
@@ -48,6 +48,48 @@ describe('measures', () => {
       expect(Math.abs(readMass(showMass(x, system), system) - x)).toBeLessThanOrEqual(0.15);
       expect(Math.abs(readTemperature(showTemperature(x, system), system) - x)).toBeLessThanOrEqual(0.51);
     }));
+  });
+
+  const amount = fc.oneof(
+    fc.double({ min: 0.0005, max: 1, noNaN: true }), fc.double({ min: 1, max: 50_000, noNaN: true }), fc.integer({ min: 1, max: 9_999_999 }).map((n) => n / 1000),
+  );
+  interface Quantity { readonly show: (x: number, units: UnitSystem) => string; readonly read: (text: string, units: UnitSystem) => number }
+  const QUANTITIES: Readonly<Record<'length' | 'fine' | 'mass', Quantity>> = {
+    length: { show: (x, units) => showLength(x, units), read: readLength },
+    fine: { show: (x, units) => showLength(x, units, true), read: readLength },
+    mass: { show: showMass, read: readMass },
+  };
+
+  test('what is shown can be typed back and means the same, with either decimal mark, for every quantity in both systems', () => {
+    const system = fc.constantFrom('metric' as const, 'imperial' as const);
+    const quantity = fc.constantFrom('length' as const, 'fine' as const, 'mass' as const);
+    fc.assert(fc.property(amount, system, quantity, (x, units, which) => {
+      const { show, read } = QUANTITIES[which];
+      const shown = show(x, units);
+      const back = read(shown, units);
+      expect(show(back, units)).toBe(shown);
+      // two figures at least are kept of a small one, and a half of the last place of a large one is lost at most
+      expect(Math.abs(back - x)).toBeLessThanOrEqual(Math.max(0.051 * x, which === 'mass' && x >= 1000 ? 0.5 : 0));
+      const withComma = shown.replace('.', ',');
+      const again = attempt(() => read(withComma, units), (wrong) => wrong.code);
+      expect([back, 'number/ambiguous']).toContain(again);
+    }), { numRuns: 2000 });
+  });
+
+  test.each([
+    ['12,5 g', 12.5], ['12.5 g', 12.5], ['1 173 g', 1173], ['1\u202f173 g', 1173], ["1'173 g", 1173], ['1173 g', 1173], ['1,173.5 g', 1173.5], ['1.173,5 g', 1173.5], ['1,173,000 g', 1_173_000], ['0,125 g', 0.125], ['1.173 g', 1.173], ['1,25 kg', 1250], ['1 173,5 g', 1173.5],
+  ])('%s', (text, grams) => { expect(readMass(text, 'metric')).toBeCloseTo(grams, 9); });
+
+  test('a number with two meanings is asked about, not taken for one of them', () => {
+    expect(refusal(() => readMass('1,173 g', 'metric'))).toBe('number/ambiguous');
+    expect(() => readLength('2,125 in', 'imperial')).toThrow('“2,125” could be 2.125 or 2125. Write it one of those two ways.');
+  });
+
+  test.each([[0.04, 'metric', '0.04 g'], [0.1, 'imperial', '0.0035 oz'], [0.14, 'metric', '0.14 g'], [1173, 'metric', '1173 g'], [999.96, 'metric', '1000 g'], [14.25, 'metric', '14.3 g'], [0, 'metric', '0 g'], [14.1747, 'imperial', '0.50 oz'], [100, 'metric', '100 g']] as const)('%s g is shown as it is weighed (%s)', (grams, units, text) => {
+    expect(showMass(grams, units)).toBe(text);
+  });
+  test.each([[0.04, 'metric', '0.04 mm'], [0.5, 'imperial', '0.02 in'], [18, 'metric', '18 mm'], [100, 'metric', '100 mm'], [1.52, 'metric', '1.5 mm']] as const)('%s mm (%s)', (mm, units, text) => {
+    expect(showLength(mm, units)).toBe(text);
   });
 
   test('a size is round or two sides, with the unit on the last', () => {

@@ -9,6 +9,8 @@ const SENTENCES = {
     `“${d.text}” cannot be read as ${d.wanted}.`,
   'unit/range': (d: { what: string; low: string; high: string }) =>
     `${d.what} has to be between ${d.low} and ${d.high}.`,
+  'number/ambiguous': (d: { text: string; decimal: string; thousands: string }) =>
+    `“${d.text}” could be ${d.decimal} or ${d.thousands}. Write it one of those two ways.`,
   'date/unreadable': (d: { text: string }) =>
     `“${d.text}” cannot be read as a date code. Write 2024-09, 15.09.2024, 240915, 24W37 or 24-259.`,
   'date/ambiguous': (d: { text: string; month: string; week: string }) =>

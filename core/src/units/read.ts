@@ -51,14 +51,16 @@ function read(kind: Kind, text: string, system: UnitSystem): number {
   try {
     return convert(readNumber(split[1] ?? '').valueOf());
   } catch (error) {
-    throw error instanceof Complaint ? unreadable : error;
+    // a number with two meanings says which; of all others it is enough to say what is wanted
+    if (error instanceof Complaint && error.code !== 'number/ambiguous') throw unreadable;
+    throw error;
   }
 }
 
 /**
  * Reads a typed length. A bare number is millimetres, or inches where the
  * person works in the imperial system.
- * @throws Complaint `unit/empty`, `unit/unreadable`
+ * @throws Complaint `unit/empty`, `unit/unreadable`, `number/ambiguous`
  */
 export function readLength(text: string, system: UnitSystem): Mm {
   return read(KINDS.length, text, system);

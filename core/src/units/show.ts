@@ -2,8 +2,19 @@ import {
   GRAMS_PER_OUNCE, MM_PER_INCH, type Celsius, type Grams, type Minutes, type Mm, type UnitSystem,
 } from './measures.js';
 
-const trimZeros = (text: string): string => text.replace(/\.?0+$/, '');
-const digits = (value: number, places: number): string => value.toFixed(places);
+const trimZeros = (text: string): string => (text.includes('.') ? text.replace(/\.?0+$/, '') : text);
+
+/** Figures that a small amount keeps: 0.04 g is not 0 g. */
+const KEPT_FIGURES = 2;
+const MOST_PLACES = 7;
+
+/** A number to so many places, and to more where it would lose its sense. Rounded once; no mark between thousands. */
+function digits(value: number, places: number): string {
+  const size = Math.abs(value);
+  if (size === 0 || size >= 1) return value.toFixed(places);
+  const needed = KEPT_FIGURES - 1 - Math.floor(Math.log10(size));
+  return value.toFixed(Math.min(MOST_PLACES, Math.max(places, needed)));
+}
 
 /** A length to read: `18 mm`, `0.71 in`. Thicknesses want `fine`: `1.52 mm`, `0.060 in`. */
 export function showLength(mm: Mm, system: UnitSystem, fine = false): string {
@@ -23,13 +34,13 @@ export function showSize(width: Mm, height: Mm, system: UnitSystem): string {
 /** A measure in both systems, for a sentence that does not know its reader: `57 g (2.01 oz)`. */
 export const inBoth = (show: (system: UnitSystem) => string): string => `${show('metric')} (${show('imperial')})`;
 
-/** A weight to read: `14.2 g`, `145 g`, `0.50 oz`. */
+/** From so many grams on, tenths of them say nothing. */
+const WHOLE_GRAMS = 1000;
+
+/** A weight to read: `14.2 g`, `145 g`, `0.04 g`, `0.50 oz`, `0.0035 oz`. */
 export function showMass(grams: Grams, system: UnitSystem): string {
   if (system === 'imperial') return `${digits(grams / GRAMS_PER_OUNCE, 2)} oz`;
-  const rounded = Math.round(grams * 10) / 10;
-  return Number.isInteger(rounded) || Math.abs(rounded) >= 1000
-    ? `${Math.round(rounded).toLocaleString('en')} g`
-    : `${digits(rounded, 1)} g`;
+  return `${trimZeros(digits(grams, Math.abs(grams) >= WHOLE_GRAMS ? 0 : 1))} g`;
 }
 
 /** A temperature to read, to the degree: `130 °C`, `266 °F`. */

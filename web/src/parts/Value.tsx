@@ -63,7 +63,7 @@ export function LengthValue({ value, fine = false, ...rest }: Measured & { reado
 
 export function MassValue({ value, ...rest }: Measured): ReactElement {
   const units = useUnits();
-  return <Value {...rest} measures="mass" text={showMass(value, units)} read={(text) => readMass(text.replaceAll(',', ''), units)} />;
+  return <Value {...rest} measures="mass" text={showMass(value, units)} read={(text) => readMass(text, units)} />;
 }
 
 export function TemperatureValue({ value, ...rest }: Measured): ReactElement {
