@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { Complaint, Fraction } from '#core/units';
 import {
-  againstShelf, bakeLoads, benchSteps, cutterArea, cutterBox, cuttingLayout, demandOf, planBatch, takeFrom, toCut, type Cutter, type PieceOrder,
+  againstShelf, bakeLoads, benchSteps, cutterArea, cutterBox, cuttingLayout, demandOf, mostOn, planBatch, takeFrom, toCut, type Cutter, type PieceOrder,
 } from '#core/batch';
 import type { Block } from '#core/clay';
 import { pigmentsWith } from '#core/mix';
@@ -51,6 +51,47 @@ describe('cutting layout', () => {
     expect(many.pattern).toBe('hexagonal');
     const few = cuttingLayout({ shape: 'round', diameter: 18 }, 2, { width: 140, length: 300, bridge: 1 });
     expect([few.pattern, few.perSheet]).toEqual(['rows', 2]);
+  });
+
+  test('fourteen rounds of 35 mm find room on one sheet of 110 × 200 mm, in rows along it', () => {
+    const layout = cuttingLayout({ shape: 'round', diameter: 35 }, 14, { width: 110, length: 200, bridge: 2 });
+    expect([layout.sheets, layout.perSheet]).toEqual([1, 14]);
+    expect(mostOn({ shape: 'round', diameter: 35 }, { width: 110, length: 200, bridge: 2 })).toBe(14);
+  });
+
+  const round = fc.record({ shape: fc.constant('round' as const), diameter: fc.double({ min: 6, max: 45, noNaN: true }) });
+
+  test('never fewer on a sheet than in straight rows, or in close hexagonal rows either way', () => {
+    fc.assert(fc.property(round, limits, (c, l) => {
+      const { bridge } = l;
+      const touch = c.diameter + bridge;
+      const across = (room: number): number => Math.floor((room - bridge) / touch + 1e-9);
+      const hexagonal = (width: number, length: number): number => {
+        const full = across(width);
+        const rows = Math.floor((length - 2 * bridge - c.diameter) / (touch * Math.sqrt(0.75)) + 1e-9) + 1;
+        if (full < 1 || rows < 1) return 0;
+        const gaps = full * touch + bridge + touch / 2 <= width ? full : full - 1;
+        return Math.ceil(rows / 2) * full + Math.floor(rows / 2) * gaps;
+      };
+      const plain = across(l.width) * across(l.length);
+      expect(mostOn(c, l)).toBeGreaterThanOrEqual(Math.max(plain, hexagonal(l.width, l.length), hexagonal(l.length, l.width)));
+    }), { numRuns: 400 });
+  });
+
+  test('what a sheet gives can be laid out on it, and no piece more', () => {
+    fc.assert(fc.property(cutter, limits, (c, l) => {
+      const most = mostOn(c, l);
+      if (most === 0) return;
+      expect(cuttingLayout(c, most, l, 1)).toMatchObject({ sheets: 1, perSheet: most });
+      expect(() => cuttingLayout(c, most + 1, l, 1)).toThrow();
+    }), { numRuns: 200 });
+  });
+
+  test('a piece less never takes more sheet', () => {
+    fc.assert(fc.property(cutter, fc.integer({ min: 1, max: 90 }), limits, (c, count, l) => {
+      const size = (n: number): number => { const { width, length, sheets } = cuttingLayout(c, n, l); return width * length * sheets; };
+      if (mostOn(c, l) > 0) expect(size(count)).toBeLessThanOrEqual(size(count + 1) * (1 + 1e-9));
+    }), { numRuns: 400 });
   });
 
   test('a cutter larger than the sheet is refused with both sizes', () => {

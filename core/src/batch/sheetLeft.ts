@@ -29,7 +29,7 @@ export function sheetLeft(sheet: { readonly widthMm: Mm; readonly lengthMm: Mm }
     const limits = { width: sheet.widthMm, length: sheet.lengthMm - from, bridge: cut.bridge };
     const fits = limits.length > 0 ? mostOn(cut.cutter, limits) : 0;
     if (cut.count > fits) throw complaint('sheet/room', { count: cut.count, fits });
-    const layout = cuttingLayout(cut.cutter, cut.count, limits, 1);
+    const layout = cuttingLayout(cut.cutter, cut.count, limits, 1, 'length');
     bands.push({ ...cut, from, layout });
     from += layout.length;
     pieces += cut.count * cutterArea(cut.cutter);
