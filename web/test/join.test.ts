@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { asSent, join, same } from '../src/wire/join.js';
-import { fieldWords, valueWords } from '../src/parts/clashWords.js';
+import { differenceWords, fieldWords, valueWords } from '../src/parts/clashWords.js';
 
 const part = fc.record({ id: fc.constantFrom('p', 'q', 'r'), n: fc.integer({ min: 0, max: 3 }) });
 const thing = fc.record({
@@ -40,4 +40,15 @@ test('a clash is told in words: fields by what makers call them, things by their
   expect(valueWords({ id, name: 'Slice', count: 12, layers: [{ id, clayId: id }] }, names)).toBe('Slice, count 12, layers clay Beetroot');
   expect(valueWords({ program: { steps: [{ do: 'log', of: `clay:${id}` }, { of: `mix:${id.replace('0b', '1b')}` }] } }, names)).not.toMatch(/[0-9a-f]{8}-/);
   expect([valueWords(null, names), valueWords(true, names), valueWords('x'.repeat(900), names).length]).toEqual(['nothing', 'yes', 402]);
+});
+
+test('of long lists only what differs is told, from either side', () => {
+  const none = (): undefined => undefined;
+  const layer = { id: 'l', clayId: '0b6f4d0e-6f0a-4b56-9f6e-6c0f1d2e3a4b' };
+  const mine = [{ id: 'a', name: 'Drop', count: 31, layers: [layer] }, { id: 'b', name: 'Stud', count: 24, layers: [layer] }];
+  const theirs = [{ id: 'a', name: 'Drop', count: 44, layers: [layer] }, { id: 'b', name: 'Stud', count: 24, layers: [layer] }, { id: 'c', name: 'Hoop', count: 2, layers: [] }];
+  expect(differenceWords(mine, theirs, none)).toBe('Drop count 31, without Hoop');
+  expect(differenceWords(theirs, mine, none)).toBe('Drop count 44, with Hoop, count 2, layers none');
+  expect(differenceWords({ width: 10, height: 4 }, { width: 12, height: 4 }, none)).toBe('width 10');
+  expect([differenceWords('Rutabaga', 'Swede', none), differenceWords(null, 'x', none)]).toEqual(['Rutabaga', 'nothing']);
 });

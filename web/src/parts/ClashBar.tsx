@@ -4,7 +4,7 @@ import { Action, Caption, Second } from '../theme/pieces.js';
 import { useOutbox, type Clash } from '../wire/outbox.js';
 import { client, useMachines, useShelf } from '../wire/queries.js';
 import { settleClash } from '../wire/save.js';
-import { fieldWords, valueWords, type NameOf } from './clashWords.js';
+import { differenceWords, fieldWords, type NameOf } from './clashWords.js';
 import { Warning } from './Warning.js';
 
 /** Every thing with an id and a name that this window has read, by its id; revisions by the name of their mix. */
@@ -34,13 +34,13 @@ interface SideProps { readonly clash: Clash; readonly mine: boolean; readonly na
 
 /** One of the two states, in the fields that differ. */
 function Side({ clash, mine, nameOf }: SideProps): ReactElement {
-  const state = mine ? clash.mine : clash.theirs;
+  const [state, other] = mine ? [clash.mine, clash.theirs] : [clash.theirs, clash.mine];
   return (
     <Flex direction="column" gap={2} alignItems="flex-start" borderLeft="rule" paddingLeft={4} minWidth={0}>
       <h3>{mine ? 'Here' : 'In the other window'}</h3>
       <Box fontSize="small" maxHeight="110px" overflowY="auto" width="100%">
         {clash.joined.touching.map((field) => (
-          <Box key={field}><Second>{fieldWords(field)}</Second> <b>{valueWords(state[field], nameOf)}</b></Box>
+          <Box key={field}><Second>{fieldWords(field)}</Second> <b>{differenceWords(state[field], other[field], nameOf)}</b></Box>
         ))}
       </Box>
       <Action main={mine} onClick={() => { void settleClash(mine); }}>{mine ? 'Keep this one' : 'Take that one'}</Action>

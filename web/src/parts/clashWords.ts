@@ -1,3 +1,5 @@
+import { same } from '../wire/join.js';
+
 /** What ids stand for. */
 export type NameOf = (id: string) => string | undefined;
 
@@ -23,7 +25,7 @@ const MOST_LETTERS = 400;
 
 function textWords(text: string, nameOf: NameOf): string {
   const id = KEYED.exec(text)?.[2] ?? text;
-  if (UUID.test(id)) return nameOf(id) ?? 'something that is not there any more';
+  if (UUID.test(id)) return nameOf(id) ?? 'another one';
   return text === '' ? 'nothing' : text;
 }
 
@@ -51,8 +53,44 @@ function plainWords(value: unknown, nameOf: NameOf): string {
   return thingWords(value as object, nameOf);
 }
 
+const short = (words: string): string => (words.length > MOST_LETTERS ? `${words.slice(0, MOST_LETTERS)} …` : words);
+
 /** A value of a thing in words, without an id in it. */
-export function valueWords(value: unknown, nameOf: NameOf): string {
-  const words = plainWords(value, nameOf);
-  return words.length > MOST_LETTERS ? `${words.slice(0, MOST_LETTERS)} …` : words;
+export const valueWords = (value: unknown, nameOf: NameOf): string => short(plainWords(value, nameOf));
+
+interface Named { readonly id: string; readonly name?: unknown }
+const isNamed = (value: unknown): value is Named => typeof value === 'object' && value !== null && 'id' in value && typeof value.id === 'string';
+const areNamed = (list: unknown): list is readonly Named[] => Array.isArray(list) && list.every(isNamed);
+const isThing = (value: unknown): value is Readonly<Record<string, unknown>> => typeof value === 'object' && value !== null && !Array.isArray(value);
+
+const nameIn = (thing: Named, nameOf: NameOf): string =>
+  (typeof thing.name === 'string' && thing.name !== '' ? thing.name : nameOf(thing.id) ?? '');
+
+function listDifference(own: readonly Named[], other: readonly Named[], nameOf: NameOf): string {
+  const others = new Map(other.map((thing) => [thing.id, thing]));
+  const there = new Set(own.map((thing) => thing.id));
+  const mine = own.flatMap((thing): string[] => {
+    const theirs = others.get(thing.id);
+    if (!theirs) return [`with ${thingWords(thing, nameOf)}`];
+    return same(thing, theirs) ? [] : [`${nameIn(thing, nameOf)} ${thingDifference(thing, theirs, nameOf)}`.trim()];
+  });
+  const gone = other.filter((thing) => !there.has(thing.id)).map((thing) => `without ${nameIn(thing, nameOf) || thingWords(thing, nameOf)}`);
+  return [...mine, ...gone].join(', ');
 }
+
+function thingDifference(own: object, other: object, nameOf: NameOf): string {
+  const others = other as Readonly<Record<string, unknown>>;
+  return Object.entries(own)
+    .filter(([field, value]) => !SILENT.has(field) && !same(value, others[field]))
+    .map(([field, value]) => `${fieldWords(field)} ${difference(value, others[field], nameOf)}`)
+    .join(', ');
+}
+
+function difference(own: unknown, other: unknown, nameOf: NameOf): string {
+  if (areNamed(own) && areNamed(other)) return listDifference(own, other, nameOf);
+  if (isThing(own) && isThing(other)) return thingDifference(own, other, nameOf);
+  return plainWords(own, nameOf);
+}
+
+/** A value in words, only where it differs from another one: of a list with names, what is another there. */
+export const differenceWords = (own: unknown, other: unknown, nameOf: NameOf): string => short(difference(own, other, nameOf));
