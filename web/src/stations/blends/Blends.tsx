@@ -15,7 +15,7 @@ const [WIDTH, HEIGHT, PURE] = [140, 60, 14];
 
 /** A new blend of the first two clays of the shelf that lie far apart, ready to be changed. */
 function newBlend(shelf: ShelfAnswer, machines: MachinesAnswer, taken: ReadonlySet<string>): BlendDto | null {
-  const [one, other] = shelf.clays.filter((c) => !c.retired && c.kind === 'opaque').filter((_, i) => i === 0 || i === 2);
+  const [one, other] = shelf.clays.filter((c) => !c.retired && c.kind === 'opaque').filter((_, i, all) => i === 0 || i === Math.min(2, all.length - 1));
   if (!one || !other) return null;
   const own = machines.machines.find((m) => m.id === machines.setup.machineId);
   let name = 'New blend';
