@@ -50,8 +50,14 @@ export class CopyShelf {
   async take(from: string, name: string): Promise<void> {
     mkdirSync(this.folder, { recursive: true });
     const half = `${this.path(name)}.half`;
-    await copyFile(from, half, constants.COPYFILE_FICLONE);
-    await rename(half, this.path(name));
+    try {
+      await copyFile(from, half, constants.COPYFILE_FICLONE);
+      await rename(half, this.path(name));
+    } catch (error) {
+      // on a full disk half a copy would only take what room is left
+      rmSync(half, { force: true });
+      throw error;
+    }
   }
 
   /** A name with the day, the time and the number of the last change in it. */
