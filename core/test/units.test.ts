@@ -68,8 +68,9 @@ describe('measures', () => {
       const shown = show(x, units);
       const back = read(shown, units);
       expect(show(back, units)).toBe(shown);
-      // two figures at least are kept of a small one, and a half of the last place of a large one is lost at most
-      expect(Math.abs(back - x)).toBeLessThanOrEqual(Math.max(0.051 * x, which === 'mass' && x >= 1000 ? 0.5 : 0));
+      // of a weight two figures are kept at least, of a length one; of a large one half of the last place is lost at most
+      const most = which === 'mass' ? Math.max(0.051 * x, x >= 1000 ? 0.5 : 0) : Math.max(0.051 * x, Math.min(0.51 * x, 0.13));
+      expect(Math.abs(back - x)).toBeLessThanOrEqual(most);
       const withComma = shown.replace('.', ',');
       const again = attempt(() => read(withComma, units), (wrong) => wrong.code);
       expect([back, 'number/ambiguous']).toContain(again);

@@ -4,15 +4,17 @@ import {
 
 const trimZeros = (text: string): string => (text.includes('.') ? text.replace(/\.?0+$/, '') : text);
 
-/** Figures that a small amount keeps: 0.04 g is not 0 g. */
-const KEPT_FIGURES = 2;
+/** Figures that a small amount keeps: 0.04 g is not 0 g. Of a length one says enough, as its last place is the hand's. */
+const KEPT_OF_MASS = 2;
+const KEPT_OF_LENGTH = 1;
 const MOST_PLACES = 7;
 
 /** A number to so many places, and to more where it would lose its sense. Rounded once; no mark between thousands. */
-function digits(value: number, places: number): string {
+function digits(value: number, places: number, kept = KEPT_OF_LENGTH): string {
   const size = Math.abs(value);
   if (size === 0 || size >= 1) return value.toFixed(places);
-  const needed = KEPT_FIGURES - 1 - Math.floor(Math.log10(size));
+  // of the rounded one: 0.0996 rounds up to the next place
+  const needed = kept - 1 - Math.floor(Math.log10(Number(size.toPrecision(kept))));
   return value.toFixed(Math.min(MOST_PLACES, Math.max(places, needed)));
 }
 
@@ -39,8 +41,8 @@ const WHOLE_GRAMS = 1000;
 
 /** A weight to read: `14.2 g`, `145 g`, `0.04 g`, `0.50 oz`, `0.0035 oz`. */
 export function showMass(grams: Grams, system: UnitSystem): string {
-  if (system === 'imperial') return `${digits(grams / GRAMS_PER_OUNCE, 2)} oz`;
-  return `${trimZeros(digits(grams, Math.abs(grams) >= WHOLE_GRAMS ? 0 : 1))} g`;
+  if (system === 'imperial') return `${digits(grams / GRAMS_PER_OUNCE, 2, KEPT_OF_MASS)} oz`;
+  return `${trimZeros(digits(grams, Math.abs(grams) >= WHOLE_GRAMS ? 0 : 1, KEPT_OF_MASS))} g`;
 }
 
 /** A temperature to read, to the degree: `130 °C`, `266 °F`. */

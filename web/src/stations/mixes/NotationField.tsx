@@ -4,6 +4,7 @@ import type { NotationAnswer } from '#contract';
 import { Warning } from '../../parts/Warning.js';
 import { Inline } from '../../theme/pieces.js';
 import { NoAnswer, Refused, ask } from '../../wire/ask.js';
+import { ASKS_FIRST } from '../../wire/leaving.js';
 
 interface NotationFieldProps { readonly notation: string; readonly onRead: (answer: NotationAnswer) => void; readonly disabled?: boolean }
 interface Wrong { readonly sentence: string; readonly at: number | undefined }
@@ -29,7 +30,7 @@ export function NotationField({ notation, onRead, disabled }: NotationFieldProps
   };
   return (
     <Box display="inline-block" maxWidth="100%" verticalAlign="top">
-      <Inline aria-label="Recipe in notation" aria-invalid={wrong !== null} value={text} disabled={disabled} placeholder="2 Beetroot + 1 Chalk"
+      <Inline {...ASKS_FIRST} aria-label="Recipe in notation" aria-invalid={wrong !== null} value={text} disabled={disabled} placeholder="2 Beetroot + 1 Chalk"
         htmlSize={Math.max(20, text.length)} onChange={(e) => { setText(e.currentTarget.value); }} onBlur={() => { void read(); }}
         onKeyDown={(e) => {
           if (e.key === 'Enter') { e.preventDefault(); void read(); }
