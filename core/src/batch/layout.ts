@@ -32,9 +32,16 @@ export type Least = 'clay' | 'length';
 /** The room along the rows of a grid on a sheet. */
 const roomOf = (grid: Grid, limits: SheetLimits): Mm => (grid.along ? limits.width : limits.length);
 
+interface Holding { readonly grid: Grid; readonly capacity: number }
+
+/** Every grid with the pieces that it holds on one sheet. */
+const holding = (cutter: Cutter, limits: SheetLimits): Holding[] =>
+  gridsOf(cutter, limits).map((grid) => ({ grid, capacity: capacityOf(grid, roomOf(grid, limits)) }));
+
+const mostOf = (all: readonly Holding[]): number => all.reduce((most, { capacity }) => Math.max(most, capacity), 0);
+
 /** The most pieces that one sheet of these limits gives; 0 where none fits. */
-export const mostOn = (cutter: Cutter, limits: SheetLimits): number =>
-  gridsOf(cutter, limits).reduce((most, grid) => Math.max(most, capacityOf(grid, roomOf(grid, limits))), 0);
+export const mostOn = (cutter: Cutter, limits: SheetLimits): number => mostOf(holding(cutter, limits));
 
 /** So many pieces in the rows of a grid, on so many equal sheets. */
 interface Tried { readonly grid: Grid; readonly sheets: number; readonly perSheet: number; readonly width: Mm; readonly length: Mm }
@@ -68,10 +75,9 @@ function isBetter(one: Tried, other: Tried | null, least: Least): boolean {
  */
 export function cuttingLayout(cutter: Cutter, count: number, limits: SheetLimits, mostSheets = Infinity, least: Least = 'clay'): Layout {
   let best: Tried | null = null;
-  const most = mostOn(cutter, limits);
-  const fewest = most === 0 ? 0 : Math.ceil(count / most);
-  for (const grid of most === 0 ? [] : gridsOf(cutter, limits)) {
-    const capacity = capacityOf(grid, roomOf(grid, limits));
+  const all = holding(cutter, limits);
+  const fewest = Math.ceil(count / Math.max(1, mostOf(all)));
+  for (const { grid, capacity } of all) {
     for (let sheets = fewest; sheets <= Math.min(mostSheets, count, fewest + MORE_SHEETS); sheets++) {
       if (capacity * sheets < count) continue;
       const tried = tryOn(grid, count, sheets);
