@@ -75,7 +75,7 @@ describe('cutting layout', () => {
       };
       const plain = across(l.width) * across(l.length);
       expect(mostOn(c, l)).toBeGreaterThanOrEqual(Math.max(plain, hexagonal(l.width, l.length), hexagonal(l.length, l.width)));
-    }), { numRuns: 60 });
+    }), { numRuns: 40 });
   });
 
   test('what a sheet gives can be laid out on it, and no piece more', () => {
@@ -84,14 +84,14 @@ describe('cutting layout', () => {
       if (most === 0) return;
       expect(cuttingLayout(c, most, l, 1)).toMatchObject({ sheets: 1, perSheet: most });
       expect(() => cuttingLayout(c, most + 1, l, 1)).toThrow();
-    }), { numRuns: 60 });
+    }), { numRuns: 40 });
   });
 
   test('a piece less never takes more sheet', () => {
     fc.assert(fc.property(cutter, fc.integer({ min: 1, max: 90 }), limits, (c, count, l) => {
       const size = (n: number): number => { const { width, length, sheets } = cuttingLayout(c, n, l); return width * length * sheets; };
       if (mostOn(c, l) > 0) expect(size(count)).toBeLessThanOrEqual(size(count + 1) * (1 + 1e-9));
-    }), { numRuns: 60 });
+    }), { numRuns: 40 });
   });
 
   test('a cutter larger than the sheet is refused with both sizes', () => {

@@ -31,7 +31,7 @@ export interface Grid {
 export interface Rows { readonly rows: number; readonly straight: number }
 
 /** Spacings that are tried between the narrowest and the widest a row can have. */
-const SPACINGS = 4;
+const SPACINGS = 8;
 /** Rows farther apart in themselves lie deeper in each other, until those of the same kind touch. */
 const WIDEST = Math.sqrt(3);
 const HAIR = 1e-9;
