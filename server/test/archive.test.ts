@@ -177,6 +177,24 @@ describe('copies while it runs', () => {
     expect((await api.get<{ total: number }>('/api/mixes')).body.total).toBe(2);
   });
 
+  test('what is there is kept before every taking up, also where as many changes led to something else; versions only grow', async () => {
+    const takenUp = async (): Promise<number> => (await all()).copies.filter((c) => c.name.includes('before taking up')).length;
+    const fromCopy = async (name: string): Promise<void> => {
+      await api.ask('POST', '/api/archive/take-up', { name: 'before the market' });
+      await waited(async () => (await api.get('/api/mixes')).body);
+      const { clays } = (await api.get<ShelfAnswer>('/api/shelf')).body;
+      await api.put('mixes', mix(name, ['1', { clay: clays[0]?.id ?? '' }]));
+    };
+    const versionOf = async (): Promise<number> => Math.max(...(await api.get<ShelfAnswer>('/api/shelf')).body.lines.map((l) => l.version));
+    const before = await takenUp();
+    await api.put('lines', line('Clearpane'));
+    const newest = await versionOf();
+    for (const name of ['Swede', 'Turnip top', 'Corn silk']) await fromCopy(name);
+    expect(await takenUp()).toBe(before + 3);
+    await api.put('lines', line('Lustre'));
+    expect(await versionOf()).toBeGreaterThan(newest);
+  });
+
   test('what is no whole database of Sledge is not taken up, and all is as it was', async () => {
     const send = async (bytes: Buffer): Promise<readonly [number, string]> => {
       const response = await fetch(`http://127.0.0.1:${api.running.port}/api/archive/take-up-file`, { method: 'POST', headers: { 'content-type': 'application/octet-stream' }, body: new Uint8Array(bytes) });

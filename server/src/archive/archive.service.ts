@@ -142,8 +142,15 @@ export class ArchiveService {
       await bring(incoming);
       await this.checked(incoming);
       // an older copy is brought up to date here, where a failure harms nothing
-      await (await DataFile.open(incoming, { copies: false })).close();
-      await this.journal.beside(() => this.data.copy((file, change) => this.data.copies.takeDated(file, 'before taking up a copy', change)));
+      const next = await DataFile.open(incoming, { copies: false });
+      try {
+        await this.journal.beside(() => this.data.copy(async (file, change) => {
+          await this.data.copies.takeDated(file, 'before taking up a copy', change);
+          await next.countOnFrom(change);
+        }));
+      } finally {
+        await next.close();
+      }
       const ready = join(this.data.copies.folder, 'successor.half');
       await rename(incoming, ready);
       this.successor.path = ready;

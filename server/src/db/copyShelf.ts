@@ -65,10 +65,10 @@ export class CopyShelf {
     return `${when.toISOString().slice(0, 19).replace('T', ' ').replaceAll(':', '')} ${occasion}, change ${change}`;
   }
 
-  /** Keeps a dated copy, unless the newest one has the same change, and lets go what is beyond the last ten. */
+  /** Keeps a dated copy and lets go what is beyond the last ten. At a start none where the newest one has the same change. */
   async takeDated(from: string, occasion: Occasion, change: number): Promise<void> {
     const [newest] = this.list().filter((c) => c.dated);
-    const same = newest !== undefined && DATED.exec(newest.name)?.[2] === String(change);
+    const same = occasion === 'at start' && newest !== undefined && DATED.exec(newest.name)?.[2] === String(change);
     if (!same) await this.take(from, this.datedName(occasion, change));
     for (const { name } of this.list().filter((c) => c.dated).slice(MOST_DATED)) this.letGo(name);
   }

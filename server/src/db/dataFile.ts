@@ -170,6 +170,17 @@ export class DataFile {
     await take(this.file, await lastChange(this.db.$client));
   }
 
+  /**
+   * Counts changes on from another state of the data, so that a version never
+   * stands for two states: neither in a window nor in the name of a copy.
+   */
+  async countOnFrom(change: number): Promise<void> {
+    await this.db.$client.execute({
+      sql: "INSERT INTO counter (id, value) VALUES ('version', ?) ON CONFLICT (id) DO UPDATE SET value = max(value, excluded.value)",
+      args: [change + 1],
+    });
+  }
+
   /** Gives room back that changes of long ago have left free. To be called in turn, when nothing else writes. */
   async giveRoomBack(): Promise<void> {
     const { $client: client } = this.db;

@@ -1,17 +1,11 @@
 import { Body, Controller, Delete, HttpCode, Inject, Param, Post, Sse, type MessageEvent } from '@nestjs/common';
 import type { Observable } from 'rxjs';
-import { DEVICES, GAUGES, GaugeErrandDto, ReaderErrandDto, type Device, type Gauge } from '#contract';
+import { DEVICES, GAUGES, GaugeErrandDto, ReaderErrandDto, type Device } from '#contract';
 import { notThere } from '../access/problem.js';
 import { DevicesService } from './devices.service.js';
 
-function known(name: string): Gauge {
-  const gauge = GAUGES.find((g) => g === name);
-  if (!gauge) throw notThere('This device');
-  return gauge;
-}
-
-function knownDevice(name: string): Device {
-  const device = DEVICES.find((d) => d === name);
+function known<T extends Device>(all: readonly T[], name: string): T {
+  const device = all.find((d) => d === name);
   if (!device) throw notThere('This device');
   return device;
 }
@@ -33,24 +27,24 @@ export class DevicesController {
 
   @Sse(':gauge/events')
   gaugeEvents(@Param('gauge') gauge: string): Observable<MessageEvent> {
-    return this.service.gaugeEvents(known(gauge));
+    return this.service.gaugeEvents(known(GAUGES, gauge));
   }
 
   @Post(':gauge/ask')
   @HttpCode(202)
   askGauge(@Param('gauge') gauge: string, @Body() body: GaugeErrandDto): Promise<void> {
-    return this.service.askGauge(known(gauge), body);
+    return this.service.askGauge(known(GAUGES, gauge), body);
   }
 
   @Post(':device/connection')
   @HttpCode(204)
   connect(@Param('device') device: string): void {
-    this.service.connect(knownDevice(device));
+    this.service.connect(known(DEVICES, device));
   }
 
   @Delete(':device/connection')
   @HttpCode(204)
   putAway(@Param('device') device: string): void {
-    this.service.putAway(knownDevice(device));
+    this.service.putAway(known(DEVICES, device));
   }
 }
