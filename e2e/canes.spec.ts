@@ -69,7 +69,7 @@ test('the woven basket from a blend made earlier: reduced, warned, mended, plann
     await page.getByRole('link', { name: 'Woven basket', exact: true }).click();
     await expect(main).toContainText('revision 1, made: a change begins a new one');
     await expect(strip).toContainText('(from 1 made)');
-    await expect(page.getByLabel('Diameters lost at each end')).toHaveValue('1.33');
+    await expect(page.getByLabel('Widths lost at each end')).toHaveValue('1.33');
   });
 });
 

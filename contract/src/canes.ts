@@ -1,10 +1,10 @@
 import { TRIMMINGS, readProgram, type Program, type Trimming } from '#core/cane';
 import { Complaint } from '#core/units';
-import { IsBoolean, IsIn, ValidateBy } from 'class-validator';
+import { ArrayMaxSize, IsArray, IsBoolean, IsIn, ValidateBy } from 'class-validator';
 import { UsedDto, UsedList } from './batches.js';
 import type { BlendPlanDto } from './blends.js';
 import type { RevisionAnswer } from './mixes.js';
-import { Between, Id, IsoDate, Name, Omittable, Text, Version, Whole } from './rules.js';
+import { Between, Id, IsoDate, Name, Omittable, Text, Things, Version, Whole } from './rules.js';
 
 function programWrong(value: unknown): string | null {
   try {
@@ -33,8 +33,14 @@ export class CaneDto {
   @Whole('The number of slices', 1, 5000) slices!: number;
   @Between('A slice', 0.1, 100, 'mm') sliceMm!: number;
   @IsIn(TRIMMINGS, { message: 'Ends are trimmed once at the end or at every reduction.' }) trimming!: Trimming;
-  /** diameters lost at each end; null or left out: what was learned */
-  @Omittable() @Between('What is lost at an end', 0, 10, 'diameters') ends?: number | null;
+  /** widths lost at each end of a full reduction; null or left out: what was learned */
+  @Omittable() @Between('What is lost at an end', 0, 10, 'widths') ends?: number | null;
+}
+
+/** Ends that were cut off at one trim: of both ends together, and what they would have been for a share of 1, as planned. */
+export class CaneTrimDto {
+  @Between('What was lost at the ends', 0, 20_000, 'mm') lostMm!: number;
+  @Between('What was planned to be lost', 0, 20_000, 'mm') unitMm!: number;
 }
 
 /** POST /api/canes/:id/done: what really happened. */
@@ -45,8 +51,8 @@ export class CaneDoneDto {
   @Text(8000) note!: string;
   @Between('The diameter', 0.5, 500, 'mm') diameterMm!: number;
   @Between('The length', 0.5, 20_000, 'mm') lengthMm!: number;
-  /** cut off both ends together */
-  @Between('What was lost at the ends', 0, 20_000, 'mm') lostMm!: number;
+  /** in the order of the steps */
+  @IsArray({ message: 'Say what was cut off the ends.' }) @ArrayMaxSize(80, { message: 'A cane has at most 80 steps.' }) @Things(() => CaneTrimDto) trims!: CaneTrimDto[];
   @Whole('The number of slices', 0, 5000) slices!: number;
   @Omittable() @Id() pictureId?: string | null;
   @UsedList() used!: UsedDto[];
@@ -75,6 +81,6 @@ export interface CaneAnswer extends CaneDto {
   readonly canes: readonly CaneInside[];
   readonly blends: readonly BlendInside[];
   readonly referenced: readonly RevisionAnswer[];
-  /** diameters lost at each end, from what was really lost; `from`: of how many canes */
+  /** widths lost at each end, from what was really lost; `from`: of how many trims */
   readonly learnedEnds: { readonly ends: number; readonly from: number };
 }

@@ -132,7 +132,7 @@ export function caning(clock: () => number): Table {
   const bundle = timed(clock, () => bundleCells(outline, areas, places), 5);
   const basket = STARTING_POINTS.find((s) => s.id === 'woven-basket')?.steps(COLOURS) ?? [];
   const twenty = [...basket, ...Array.from({ length: 20 - basket.length }, (_, i): Step => ({ id: `x${i}`, do: 'turn', degrees: 3 }))];
-  const back = timed(clock, () => planBackwards(twenty, { slices: 60, thickness: 2, ends: 1, trimming: 'once at the end' }, contextOf()), 5);
+  const back = timed(clock, () => planBackwards(twenty, { slices: 60, thickness: 2 }, contextOf()), 5);
   const press = pressOf(scaled(shapeOutline({ shape: 'square' }), 10), shapeOutline({ shape: 'triangle' }), 30);
   const x = throughPress((px) => px, press);
   if (!Number.isFinite(x(1, 1))) throw new Error('No press.');

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import {
-  areaOf, beyond, circle, contextOf, edgesOf, frameOf, learnedEnds, measured, mirrored, offset, outlineOf, paintFace, planBackwards, pressOf, reachOf, rectangle, reductionStages, runSteps,
+  areaOf, beyond, circle, contextOf, edgesOf, frameOf, measured, mirrored, offset, outlineOf, paintFace, pressOf, reachOf, rectangle, reductionStages, runSteps,
   scaled, shapeOutline, smoothEdges, smoothRows, throughPress, turned, type CaneState, type Outline, type Point, type ShapeKind, type Step,
 } from '#core/cane';
 import { last, log, refusal, steps, within, type Loose } from './canes.js';
@@ -153,19 +153,6 @@ describe('steps', () => {
     const again = last(list, contextOf(() => undefined, 1, 4));
     expect(within(calm.outline, 50, 5).every(([x, y]) => again.sample(x, y) === honest.sample(x, y))).toBe(true);
   });
-});
-
-test('planned backwards, a cane of one reduction needs exactly its slices and its ends', () => {
-  const plan = planBackwards(steps(log('clay:a', 30, 60), { do: 'reduce', to: 'diameter', value: 10 }, { do: 'slice', thickness: 3 }), { slices: 50, thickness: 2, ends: 1.5, trimming: 'at every reduction' }, contextOf());
-  expect(plan.starts[0]?.length).toBeCloseTo((100 + 2 * 1.5 * 10) / 9, 9);
-  expect(plan.volumes.get('clay:a')).toBeCloseTo((Math.PI / 4) * 100 * 130, 6);
-  expect(plan.offcuts.map((o) => o.why)).toEqual(['ends']);
-  expect(plan.offcuts[0]?.volumes.get('clay:a')).toBeCloseTo((Math.PI / 4) * 100 * 30, 6);
-  const many = planBackwards(steps(log('clay:a', 10), { do: 'press', to: { shape: 'square' }, turn: 0 }, { do: 'across', pieces: 4 }, { do: 'grid', rows: 2, columns: 2, turns: 'none' }), { slices: 10, thickness: 2, ends: 0, trimming: 'once at the end' }, contextOf());
-  expect([many.starts[0]?.count, many.starts[0]?.length]).toEqual([1, 80]);
-  expect(refusal(() => planBackwards(steps(log()), { slices: 0, thickness: 2, ends: 1, trimming: 'once at the end' }, contextOf()))).toBe('cane/count');
-  expect(learnedEnds([])).toEqual({ ends: 1, from: 0 });
-  expect(learnedEnds([{ lostMm: 60, diameterMm: 20 }, { lostMm: 80, diameterMm: 20 }]).ends).toBeCloseTo((1.5 + 2 + 2) / 4, 9);
 });
 
 test('a picture shows what is sampled, coarse or fine, and is clear outside', () => {

@@ -1,15 +1,15 @@
 import fc from 'fast-check';
 import {
-  areaOf, bundleCells, circle, contextOf, diameterOf, extentOf, measured, outlineOf, rectangle, runSteps, scaled, shapeOutline, signedArea, sunflower, turned,
+  acrossOf, areaOf, bundleCells, circle, contextOf, diameterOf, extentOf, measured, outlineOf, rectangle, runSteps, scaled, shapeOutline, signedArea, sunflower, turned,
   type CaneState, type Outline, type Point, type Program, type Region, type Then,
 } from '#core/cane';
 import { seeded } from '#core/units';
-import { last, log, refusal, steps, within, type Loose } from './canes.js';
+import { last, log, refusal, steps, within, type Loose, withoutEnds } from './canes.js';
 
 /** A cane whose face tells where each point of it lay: its x, or its y. */
-const probe = (outline: Outline, axis: 0 | 1, count = 1): CaneState => ({ outline, length: 100, count, sample: (x, y) => (axis === 0 ? x : y), amounts: new Map([[0, areaOf(outline)]]), reductions: 0 });
+const probe = (outline: Outline, axis: 0 | 1, count = 1): CaneState => ({ outline, length: 100, count, sample: (x, y) => (axis === 0 ? x : y), amounts: new Map([[0, areaOf(outline)]]), reductions: 0, spoilt: [], endsEach: 0 });
 type Changing = Then extends infer S ? (S extends { readonly id: string } ? Omit<S, 'id'> : never) : never;
-const after = (state: CaneState, step: Changing, context = contextOf()): CaneState => {
+const after = (state: CaneState, step: Changing, context = withoutEnds()): CaneState => {
   const result = runSteps([...steps(log()), { ...step, id: 's1' } as Then], context, [{ step: steps(log())[0]!, state, wrong: null }]).at(-1);
   if (result?.wrong) throw result.wrong;
   return result?.state as CaneState;
@@ -31,7 +31,7 @@ const CHANGES: readonly (readonly [Changing, Outline, number])[] = [
   [{ do: 'squeeze', factor: 1.7 }, CORNERED, 1],
   [{ do: 'turn', degrees: 37 }, CORNERED, 1],
   [{ do: 'mirror' }, CORNERED, 1],
-  [{ do: 'split', parts: 4, degrees: 20 }, circle(20), 1],
+  [{ do: 'split', parts: 4, degrees: 20, keep: 1 }, circle(20), 1],
   [{ do: 'across', pieces: 5 }, CORNERED, 1],
   [{ do: 'reduce', to: 'diameter', value: 4 }, CORNERED, 1],
   [{ do: 'reduce', to: 'length', value: 260 }, CORNERED, 1],
@@ -52,7 +52,7 @@ describe.each(CHANGES.map(([step, outline, count]) => [`${step.do} ${JSON.string
 
   test('makes clay neither more nor less, but for what is cut off', () => {
     const before = areaOf(outline) * 100 * count;
-    const off = step.do === 'trim' ? 1 - (2 * step.each) / 100 : step.do === 'slice' ? (Math.floor(100 / step.thickness) * step.thickness) / 100 : 1;
+    const off = step.do === 'split' ? 1 / step.parts : step.do === 'trim' ? 1 - (2 * step.each) / 100 : step.do === 'slice' ? (Math.floor(100 / step.thickness) * step.thickness) / 100 : 1;
     expect(pieces(state) / before).toBeCloseTo(off, 9);
   });
 
@@ -81,7 +81,7 @@ describe('where a step brings things', () => {
       close(through(CORNERED, { do: 'mirror' }).back(-p[0], p[1]), p);
       close(through(CORNERED, { do: 'squeeze', factor }).back(p[0] * factor, p[1] / factor), p);
       const k = Math.min(1, factor / 3.1);
-      close(through(CORNERED, { do: 'reduce', to: 'diameter', value: diameterOf(CORNERED) * k }).back(p[0] * k, p[1] * k), p);
+      close(through(CORNERED, { do: 'reduce', to: 'diameter', value: acrossOf(CORNERED) * k }).back(p[0] * k, p[1] * k), p);
       close(through(CORNERED, { do: 'reduce', to: 'length', value: 100 / (k * k) }).back(p[0] * k, p[1] * k), p);
     }), { numRuns: 40 });
     expect(through(CORNERED, { do: 'reduce', to: 'length', value: 400 }).state).toMatchObject({ length: 400, count: 1, reductions: 1 });
@@ -119,11 +119,11 @@ describe('where a step brings things', () => {
   });
 
   test('a part that was split lies with its tip where the middle was', () => {
-    const { state, back } = through(SQUARE, { do: 'split', parts: 4, degrees: 0 });
-    expect([state.count, state.outline.points.length]).toEqual([4, 4]);
+    const { state, back } = through(SQUARE, { do: 'split', parts: 4, degrees: 0, keep: 1 });
+    expect([state.count, state.outline.points.length]).toEqual([1, 4]);
     close(back(-2.5, -2.5), [0, 0], 1e-6);
     close(back(2.5, 2.5), [5, 5], 1e-6);
-    const half = through(SQUARE, { do: 'split', parts: 2, degrees: 90 });
+    const half = through(SQUARE, { do: 'split', parts: 2, degrees: 90, keep: 1 });
     expect(extentOf(half.state.outline)).toMatchObject({ width: 5, height: 10 });
   });
 
@@ -155,7 +155,7 @@ describe('where a step brings things', () => {
     expect(refusal(() => after(own, { do: 'stack', part: { steps: steps(log()) }, side: 'top' }))).toBe('cane/straight');
     expect(refusal(() => after(own, { do: 'stack', part: { steps: steps({ do: 'block', of: 'clay:b', width: 4, height: 6, length: 60 }) }, side: 'right' }))).toBe('cane/sides');
     const set = after({ ...own, outline: circle(40) }, { do: 'insert', part: ink('b'), x: 6, y: -3, diameter: 10, degrees: 90 });
-    const size = 10 / diameterOf(rectangle(8, 5));
+    const size = 10 / acrossOf(rectangle(8, 5));
     expect([set.sample(6, -3), set.sample(6 + 2.4 * size, -3), set.sample(6 + 2.6 * size, -3), set.sample(6, -3 + 3.9 * size), set.sample(6, -3 + 4.1 * size)]).toEqual([0, 0, 7, 0, 7]);
   });
 

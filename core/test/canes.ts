@@ -1,4 +1,4 @@
-import { beyond, contextOf, extentOf, reachOf, runSteps, type CaneState, type MaterialKey, type Outline, type Point, type StartColours, type Step } from '#core/cane';
+import { beyond, contextOf, extentOf, reachOf, runSteps, type CaneContext, type CaneState, type MaterialKey, type Outline, type Point, type StartColours, type Step } from '#core/cane';
 import { Complaint, seeded } from '#core/units';
 
 /** What the tests of canes share. */
@@ -6,7 +6,9 @@ export const COLOURS: StartColours = { dark: 'clay:dark', light: 'clay:light', s
 export type Loose = Step extends infer S ? (S extends { readonly id: string } ? Omit<S, 'id'> : never) : never;
 export const steps = (...all: readonly Loose[]): Step[] => all.map((s, i) => ({ ...s, id: `s${i}` }) as Step);
 export const log = (of: MaterialKey = 'clay:a', diameter = 20, length = 60): Loose => ({ do: 'log', of, diameter, length });
-export function last(list: readonly Step[], context = contextOf()): CaneState {
+/** A context in which no ends are cut off: all clay stays. */
+export const withoutEnds = (): CaneContext => contextOf(undefined, 0, 1, { share: 0, trimming: 'once at the end' });
+export function last(list: readonly Step[], context = withoutEnds()): CaneState {
   const results = runSteps(list, context);
   const wrong = results.find((r) => r.wrong)?.wrong;
   if (wrong) throw wrong;

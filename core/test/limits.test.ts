@@ -74,7 +74,7 @@ describe('canes in canes', () => {
     expect(() => { checkWork(taking(`c${MOST_CANES_DEEP - 2}`).steps, (ref) => deep.get(ref)); }).not.toThrow();
     expect(() => { checkWork(taking('c23').steps, (ref) => deep.get(ref)); }).toThrow(/more than 12 deep/);
     const wide = chain(11, (ref) => taking(ref, [insert(ref, 0), insert(ref, 1), insert(ref, 2)]));
-    expect(() => planBackwards(taking('c10').steps, { slices: 20, thickness: 2, ends: 1, trimming: 'once at the end' }, contextOf((ref) => wide.get(ref)))).toThrow(/more than 3,000 steps/);
+    expect(() => planBackwards(taking('c10').steps, { slices: 20, thickness: 2 }, contextOf((ref) => wide.get(ref)))).toThrow(/more than 3,000 steps/);
     const bundles = (n: number): Step[] => [log, ...Array.from({ length: n }, (_, i): Step => ({ id: `b${i}`, do: 'bundle', count: 300, to: { shape: 'round' }, seed: 1 }))];
     expect(() => { checkWork(bundles(MOST_RODS / 300), () => undefined); }).not.toThrow();
     expect(() => { checkWork(bundles(20), () => undefined); }).toThrow(/more than 1,200 rods/);

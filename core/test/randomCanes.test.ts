@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import { SHAPES, areaOf, begunAt, beyond, contextOf, diameterOf, frameOf, judge, measured, planBackwards, reachOf, readProgram, runSteps, smoothRows, usedIn, type CaneContext, type CaneState, type JudgedMaterial, type Step } from '#core/cane';
+import { SHAPES, acrossOf, areaOf, begunAt, beyond, contextOf, frameOf, judge, measured, planBackwards, reachOf, readProgram, runSteps, smoothRows, usedIn, type CaneContext, type CaneState, type JudgedMaterial, type Step } from '#core/cane';
 import { readCane, standAlone, writeCane } from '#core/formats';
-import { steps, within, type Loose } from './canes.js';
+import { last, steps, within, type Loose } from './canes.js';
 
 const size = (min: number, max: number): fc.Arbitrary<number> => fc.double({ min, max, noNaN: true }).map((v) => Math.round(v * 10) / 10 + 0);
 const degrees = fc.integer({ min: -180, max: 180 });
@@ -53,11 +53,12 @@ const CANES = fc.sample(cane, { numRuns: 16, seed: 20261127 });
 const ALONE: readonly Step['do'][] = ['press', 'squeeze', 'turn', 'mirror', 'split', 'across', 'wrap', 'reduce', 'pie', 'pair'];
 
 const worked = (list: readonly Step[]): { readonly state: CaneState; readonly context: CaneContext } => {
-  const context = contextOf();
+  const context = withEnds(0);
   return { state: runSteps(list, context).at(-1)?.state as CaneState, context };
 };
 const sum = (amounts: ReadonlyMap<unknown, number>): number => [...amounts.values()].reduce((a, b) => a + b, 0);
-const WANTED = { slices: 25, thickness: 2, ends: 1, trimming: 'at every reduction' } as const;
+const WANTED = { slices: 25, thickness: 2 };
+const withEnds = (share: number): CaneContext => contextOf(undefined, 0, 1, { share, trimming: 'at every reduction' });
 
 describe('any cane at all', () => {
   test('shows in its face the clay that was put in, and only that', () => {
@@ -75,9 +76,8 @@ describe('any cane at all', () => {
 
   test('planned backwards, has all clay that goes in either in its slices or in what is left over', () => {
     for (const list of CANES) {
-      const { state } = worked(list);
-      const plan = planBackwards(list, WANTED, contextOf());
-      const slices = areaOf(state.outline) * WANTED.slices * WANTED.thickness;
+      const plan = planBackwards(list, WANTED, withEnds(0.6));
+      const slices = areaOf(last(list, withEnds(0.6)).outline) * WANTED.slices * WANTED.thickness;
       expect(sum(plan.volumes) / (slices + plan.offcuts.reduce((all, o) => all + sum(o.volumes), 0))).toBeCloseTo(1, 6);
       expect(plan.starts.every((s) => s.length > 0 && s.count >= 1)).toBe(true);
       expect(plan.stages).toHaveLength(list.length);
@@ -86,9 +86,9 @@ describe('any cane at all', () => {
 
   test('begun as long as is planned, is at every step as long as is planned', () => {
     for (const list of CANES.filter((steps) => steps.slice(1).every((s) => ALONE.includes(s.do)))) {
-      const plan = planBackwards(list, { ...WANTED, ends: 0 }, contextOf());
+      const plan = planBackwards(list, WANTED, withEnds(0));
       const own = plan.starts.find((s) => s.path.length === 0);
-      const begun = runSteps(list.map((s, i) => (i === 0 && 'length' in s ? { ...s, length: own?.length ?? 0 } : s)), contextOf());
+      const begun = runSteps(list.map((s, i) => (i === 0 && 'length' in s ? { ...s, length: own?.length ?? 0 } : s)), withEnds(0));
       // one reduced to a length is so long whatever it began with
       if (list.some((s) => s.do === 'reduce' && s.to === 'length')) continue;
       begun.forEach((r, i) => { expect(r.state?.length).toBeCloseTo(plan.stages[i]?.length ?? 0, 6); });
@@ -128,9 +128,9 @@ describe('any cane at all', () => {
 
   test('begun smaller, has the same face at its end', () => {
     fc.assert(fc.property(fc.constantFrom(...CANES), size(0.6, 0.95), fc.nat(99), (list, factor, seed) => {
-      const ended: Step[] = [...list, { id: 'end', do: 'reduce', to: 'diameter', value: diameterOf(worked(list).state.outline) * 0.5 }];
+      const ended: Step[] = [...list, { id: 'end', do: 'reduce', to: 'diameter', value: acrossOf(worked(list).state.outline) * 0.5 }];
       const [one, other] = [worked(ended).state, worked(begunAt(ended, factor)).state];
-      expect(diameterOf(other.outline) / diameterOf(one.outline)).toBeCloseTo(1, 9);
+      expect(acrossOf(other.outline) / acrossOf(one.outline)).toBeCloseTo(1, 9);
       expect(other.length / one.length / factor ** 2).toBeCloseTo(1, list.some((s) => s.do === 'reduce' && s.to === 'length') ? -1 : 2);
       const same = within(one.outline, 120, seed).filter(([x, y]) => Math.floor(one.sample(x, y)) === Math.floor(other.sample(x, y))).length;
       expect(same).toBeGreaterThan(105);

@@ -1,8 +1,9 @@
 import fc from 'fast-check';
-import { SCRAP_GROUPS, areaOf, circle, contextOf, coresFrom, groupOf, planBackwards, rectangle, sortScrap, type Offcut, type Region, type ScrapMaterial } from '#core/cane';
-import { last, log, refusal, steps } from './canes.js';
+import { SCRAP_GROUPS, areaOf, circle, contextOf, coresFrom, groupOf, planBackwards, rectangle, sortScrap, type Offcut, type Region, type ScrapMaterial, type CaneContext } from '#core/cane';
+import { last, log, refusal, steps, withoutEnds } from './canes.js';
 
-const WANTED = { slices: 30, thickness: 2, ends: 1, trimming: 'once at the end' } as const;
+const WANTED = { slices: 30, thickness: 2 };
+const wholeWidths = (): CaneContext => contextOf(undefined, 0, 1, { share: 1, trimming: 'once at the end' });
 const MATERIALS: Readonly<Record<string, ScrapMaterial>> = {
   beet: { lab: { l: 35, a: 45, b: 5 }, mica: false }, radish: { lab: { l: 50, a: 50, b: 15 }, mica: false }, leek: { lab: { l: 55, a: -30, b: 30 }, mica: false },
   chalk: { lab: { l: 95, a: 0, b: 3 }, mica: false }, soot: { lab: { l: 18, a: 1, b: 1 }, mica: false }, bean: { lab: { l: 35, a: 20, b: 30 }, mica: false }, squash: { lab: { l: 68, a: 30, b: 60 }, mica: false },
@@ -49,12 +50,12 @@ test('cores are counted whole, and none is promised that the clay does not give'
 
 test('a cane that cannot be done is not planned: the step that is wrong says why', () => {
   const list = steps(log('clay:a', 20, 60), { do: 'across', pieces: 7 }, { do: 'bundle', count: 8, to: { shape: 'round' }, seed: 1 }, { do: 'reduce', to: 'diameter', value: 12 }, { do: 'turn', degrees: 5 });
-  expect(refusal(() => planBackwards(list, WANTED, contextOf()))).toBe('cane/pieces');
+  expect(refusal(() => planBackwards(list, WANTED, withoutEnds()))).toBe('cane/pieces');
 });
 
 describe('what is left over besides the slices', () => {
   test('are ends, pieces too many, and what a hole was cut from, each with the clays it shows', () => {
-    const plan = planBackwards(steps(log('clay:a', 30, 60), { do: 'wrap', of: 'clay:b', thickness: 2 }, { do: 'press', to: { shape: 'square' }, turn: 0 }, { do: 'across', pieces: 6 }, { do: 'grid', rows: 2, columns: 2, turns: 'none' }, { do: 'trim', each: 4 }), WANTED, contextOf());
+    const plan = planBackwards(steps(log('clay:a', 30, 60), { do: 'wrap', of: 'clay:b', thickness: 2 }, { do: 'press', to: { shape: 'square' }, turn: 0 }, { do: 'across', pieces: 6 }, { do: 'grid', rows: 2, columns: 2, turns: 'none' }, { do: 'trim', each: 4 }), WANTED, withoutEnds());
     expect(plan.offcuts.map((o) => o.why)).toEqual(['ends', 'pieces']);
     // six pieces are cut and four used
     expect(plan.offcuts[1]?.volumes.get('clay:a')).toBeCloseTo(2 * 68 * areaOf(circle(30)), 6);
@@ -64,7 +65,7 @@ describe('what is left over besides the slices', () => {
   test('a cane set into a hole is reduced to it: as much longer, and the hole is scrap of what was there', () => {
     const list = steps(log('clay:a', 40, 60), { do: 'insert', part: { name: 'eye', steps: steps(log('clay:b', 20, 60)) }, x: 3, y: 0, diameter: 10, degrees: 0 });
     expect(last(list).length).toBe(60);
-    const plan = planBackwards(list, WANTED, contextOf());
+    const plan = planBackwards(list, WANTED, withoutEnds());
     const eye = plan.starts.find((s) => s.path.includes('eye'));
     expect(eye?.length).toBeCloseTo(60 / 4, 9);
     expect(plan.volumes.get('clay:b')).toBeCloseTo(60 * areaOf(circle(10)), 6);
@@ -76,7 +77,7 @@ describe('what is left over besides the slices', () => {
   test('a cane in a region of a template is reduced to the region, and what other regions cover of it is scrap', () => {
     const box = (id: string, x: number, y: number, size: number, fill: Region['fill']): Region => ({ id, name: id, points: rectangle(size, size).points.map(([px, py]) => [px + x, py + y]), fill });
     const list = steps({ do: 'template', length: 50, regions: [box('ground', 0, 0, 40, { of: 'clay:g' }), box('leaf', 8, 8, 16, { cane: { name: 'veins', steps: steps(log('clay:v', 32, 40)) }, degrees: 0 }), box('dew', 8, 8, 8, { of: 'clay:d' })] });
-    const plan = planBackwards(list, WANTED, contextOf());
+    const plan = planBackwards(list, WANTED, withoutEnds());
     const veins = plan.starts.find((s) => s.path.includes('veins'));
     expect([veins?.path, veins?.count]).toEqual([['veins'], 1]);
     expect(veins?.length).toBeCloseTo((60 * 16 * 16) / areaOf(circle(32)), 6);
@@ -92,7 +93,7 @@ describe('what is left over besides the slices', () => {
     const eye = { name: 'eye', steps: steps(log('clay:e', 20, 40), { do: 'reduce', to: 'diameter', value: 10 }) };
     const box = (id: string, x: number): Region => ({ id, name: id, points: rectangle(8, 8).points.map(([px, py]) => [px + x, py]), fill: { cane: eye, degrees: 0 } });
     const ground: Region = { id: 'ground', name: 'ground', points: rectangle(40, 12).points, fill: { of: 'clay:g' } };
-    const planned = (...at: readonly number[]): ReturnType<typeof planBackwards> => planBackwards(steps({ do: 'template', length: 50, regions: [ground, ...at.map((x, i) => box(`e${i}`, x))] }), WANTED, contextOf());
+    const planned = (...at: readonly number[]): ReturnType<typeof planBackwards> => planBackwards(steps({ do: 'template', length: 50, regions: [ground, ...at.map((x, i) => box(`e${i}`, x))] }), WANTED, wholeWidths());
     const [one, three] = [planned(0), planned(-12, 0, 12)];
     const start = ({ starts }: typeof one): typeof one['starts'][number] | undefined => starts.find((s) => s.path.length > 0);
     expect([start(one)?.path, start(three)?.path, start(three)?.count]).toEqual([['eye'], ['eye, cut in 3'], 1]);
@@ -100,7 +101,7 @@ describe('what is left over besides the slices', () => {
     const seen = (64 / areaOf(circle(10))) * 60;
     expect(start(one)?.length).toBeCloseTo((seen + 20) / 4, 6);
     expect(start(three)?.length).toBeCloseTo((3 * seen + 20) / 4, 6);
-    const rods = planBackwards(steps(log('clay:a', 8, 90), { do: 'across', pieces: 4 }, { do: 'bundle', count: 4, others: [{ part: { name: 'seeds', steps: steps(log('clay:s', 5, 20)) }, count: 3 }], to: { shape: 'round' }, seed: 1 }), WANTED, contextOf());
+    const rods = planBackwards(steps(log('clay:a', 8, 90), { do: 'across', pieces: 4 }, { do: 'bundle', count: 4, others: [{ part: { name: 'seeds', steps: steps(log('clay:s', 5, 20)) }, count: 3 }], to: { shape: 'round' }, seed: 1 }), WANTED, withoutEnds());
     expect(rods.starts.map((s) => [s.path.join(), s.count, Math.round(s.length)])).toEqual([['', 1, 240], ['seeds, cut in 3', 1, 180]]);
   });
 });

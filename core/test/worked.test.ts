@@ -22,7 +22,7 @@ interface Given {
   readonly said: string; readonly layout: LayoutKind; readonly colours: readonly string[]; readonly size: readonly [number, number]; readonly pure: number; readonly at: number; readonly contrast: number; readonly counted: readonly CountedBlend[];
   readonly blend: readonly [number, number, number]; readonly tape: readonly [number, number]; readonly layers: number; readonly from: string; readonly to: string;
   readonly areas: readonly number[]; readonly labs: readonly (readonly [number, number, number])[]; readonly lumps: readonly (readonly number[])[];
-  readonly shapes: readonly [ShapeKind, ShapeKind]; readonly turn: number; readonly log: number; readonly reduceTo: number; readonly slices: number; readonly lost: readonly number[]; readonly across: number; readonly endsLost: number;
+  readonly shapes: readonly [ShapeKind, ShapeKind]; readonly turn: number; readonly log: number; readonly reduceTo: number; readonly slices: number; readonly trims: readonly (readonly [number, number])[]; readonly across: number; readonly share: number;
   readonly cards: number; readonly cardMm: number; readonly read: readonly (readonly [string, string, number])[]; readonly roomC: number; readonly school: Conditioner; readonly took: readonly number[]; readonly overlap: number; readonly ends: readonly [readonly [number, number, number], readonly [number, number, number]];
   readonly blocks: Rows; readonly firmness: Firmness; readonly months: number; readonly minutes: number; readonly perMm: number;
 }
@@ -147,9 +147,9 @@ const MODELS: Readonly<Record<string, (given: Given) => unknown>> = {
     }
     return { areaKept: Math.abs(caneArea(press.outline) / caneArea(before) - 1) < 1e-9, within1percent: near / tried > 0.985 };
   },
-  planBackwards: ({ log, reduceTo, slices, thickness, endsLost: ends }) => {
-    const plan = planBackwards([{ id: 'a', do: 'log', of: 'clay:a', diameter: log, length: 60 }, { id: 'b', do: 'reduce', to: 'diameter', value: reduceTo }], { slices, thickness, ends, trimming: 'once at the end' }, contextOf());
-    return { length: plan.starts[0]?.length, mm3: plan.volumes.get('clay:a'), scrap: plan.offcuts.reduce((sum, o) => sum + (o.volumes.get('clay:a') ?? 0), 0) };
+  planBackwards: ({ log, reduceTo, slices, thickness, share }) => {
+    const plan = planBackwards([{ id: 'a', do: 'log', of: 'clay:a', diameter: log, length: 60 }, { id: 'b', do: 'reduce', to: 'diameter', value: reduceTo }], { slices, thickness }, contextOf(undefined, 0, 1, { share, trimming: 'once at the end' }));
+    return { cutOffEach: plan.stages[1]?.cut, length: plan.starts[0]?.length, mm3: plan.volumes.get('clay:a'), scrap: plan.offcuts.reduce((sum, o) => sum + (o.volumes.get('clay:a') ?? 0), 0) };
   },
   bundleCells: ({ areas }) => {
     const sum = areas.reduce((a, b) => a + b, 0);
@@ -160,7 +160,7 @@ const MODELS: Readonly<Record<string, (given: Given) => unknown>> = {
     lumps.map((volumes) => ({ why: 'ends' as const, volumes: new Map(volumes.flatMap((v, i): [string, number][] => (v > 0 ? [[String(i), v]] : []))) })),
     (key) => { const [l, a, b] = labs[Number(key)] as readonly [number, number, number]; return { lab: { l, a, b }, mica: false }; },
   ).map(({ group, volume }) => ({ group, mm3: volume, cores: coresFrom(volume, across) })),
-  learnedEnds: ({ lost, across }) => learnedEnds(lost.map((lostMm) => ({ lostMm, diameterMm: across }))),
+  learnedEnds: ({ trims }) => learnedEnds(trims.map(([lostMm, unitMm]) => ({ lostMm, unitMm }))),
   hidingThickness: ({ colour, strengths }) => strengths.map((s) => hidingThickness(pigmentOf(colour, s))),
   gaugedByDisc: ({ grams, cutter: [cutter], density }) => gaugedByDisc(grams, cutter, density, false),
   gaugedByCards: ({ cards, cardMm }) => gaugedByCards(cards, cardMm),

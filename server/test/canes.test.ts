@@ -23,7 +23,7 @@ test('a cane is kept with its steps and brings all it rests on; undo takes a cha
   const dto = caneOf('Bullseye', { id: 'a', do: 'plug', of: `blend:${blendRevision}`, wound: 'rolled', inside: 'first', width: 20, depth: 20, length: 60 }, { id: 'b', do: 'wrap', of: `mix:${made.revisions[0]?.id ?? ''}`, thickness: 2 });
   const saved = (await save(dto)).body;
   expect(saved.program).toEqual(dto.program);
-  expect([saved.blends.map((b) => b.name), saved.referenced.map((r) => r.mixName), saved.revision, saved.learnedEnds]).toEqual([['Beet fade'], ['Ring'], 1, { ends: 1, from: 0 }]);
+  expect([saved.blends.map((b) => b.name), saved.referenced.map((r) => r.mixName), saved.revision, saved.learnedEnds]).toEqual([['Beet fade'], ['Ring'], 1, { ends: 0.6, from: 0 }]);
   await api.reopen();
   expect((await api.get<CaneCard[]>('/api/canes')).body[0]).toMatchObject({ name: 'Bullseye', steps: 2 });
   // what it uses cannot be taken from under it
@@ -52,13 +52,13 @@ test('a cane in another one: by its revision, never in itself, and not to be tak
 test('a cane that was made takes its clay, keeps its revision, and its ends are learned from', async () => {
   const { chalk } = await smallShelf(api);
   const dto = (await save(caneOf('Rod', log(`clay:${chalk.id}`), { id: 'b', do: 'reduce', to: 'diameter', value: 10 }))).body;
-  const done = { version: dto.version, entryId: randomUUID(), madeOn: '2026-11-26', note: 'a little taper', diameterMm: 10, lengthMm: 90, lostMm: 50, slices: 40, pictureId: null, used: [{ clayId: chalk.id, grams: 20 }] };
+  const done = { version: dto.version, entryId: randomUUID(), madeOn: '2026-11-26', note: 'a little taper', diameterMm: 10, lengthMm: 90, trims: [{ lostMm: 18, unitMm: 20 }, { lostMm: 50, unitMm: 40 }], slices: 40, pictureId: null, used: [{ clayId: chalk.id, grams: 20 }] };
   expect((await api.ask('POST', `/api/canes/${dto.id}/done`, done)).status).toBe(200);
   const entry = (await api.get<DiaryAnswer>(`/api/diary/${done.entryId}`)).body;
   expect(entry.canes).toEqual([expect.objectContaining({ name: 'Rod', number: 1, lostMm: 50, slices: 40 })]);
   const after = (await api.get<CaneAnswer>(`/api/canes/${dto.id}`)).body;
-  expect(after).toMatchObject({ made: true, revision: 1, learnedEnds: { from: 1 } });
-  expect(after.learnedEnds.ends).toBeCloseTo((2.5 + 2) / 3, 9);
+  expect(after).toMatchObject({ made: true, revision: 1, learnedEnds: { from: 2 } });
+  expect(after.learnedEnds.ends).toBeCloseTo((0.9 + 1.25 + 2 * 0.6) / 4, 9);
   const changed = (await save({ ...sent(after), program: { version: PROGRAM_VERSION, steps: [log(`clay:${chalk.id}`)] } })).body;
   expect([changed.revision, changed.made]).toEqual([2, false]);
   expect(await detail(`/api/canes/${dto.id}?version=${changed.version}`)).toContain('stands in the diary');

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { STARTING_POINTS, SHAPES, contextOf, planBackwards, runSteps, type Do, type MaterialKey, type Step } from '#core/cane';
+import { STARTING_POINTS, SHAPES, acrossOf, contextOf, planBackwards, runSteps, type Do, type MaterialKey, type Step } from '#core/cane';
 import { pigmentOf } from '#core/colour';
 import { caneSteps } from '../src/stations/canes/caneSteps.js';
 import { gramsOf, pathWords, startWords, wrapWords } from '../src/stations/canes/caneWords.js';
@@ -19,13 +19,13 @@ const material = (key: string, more: Partial<CaneMaterial> = {}): CaneMaterial =
 });
 
 /** A plan as the worker gives it. */
-function planned(steps: readonly Step[]): { readonly plan: PlainPlan; readonly diameters: number[] } {
+function planned(steps: readonly Step[]): { readonly plan: PlainPlan; readonly across: number[] } {
   const context = contextOf();
-  const plan = planBackwards(steps, { slices: 40, thickness: 2, ends: 1, trimming: 'once at the end' }, context);
+  const plan = planBackwards(steps, { slices: 40, thickness: 2 }, context);
   const plain = (amounts: ReadonlyMap<number, number>): [string, number][] => [...amounts].map(([i, v]) => [context.materials[i] ?? '', v]);
   return {
     plan: { ...plan, volumes: [...plan.volumes], offcuts: plan.offcuts.map(({ why, volumes }) => ({ why, volumes: [...volumes] })), starts: plan.starts.map((s) => ({ ...s, amounts: plain(s.amounts) })) },
-    diameters: runSteps(steps, contextOf()).map((r) => (r.state ? 2 * Math.sqrt([...r.state.amounts.values()].reduce((a, b) => a + b, 0) / Math.PI) : 0)),
+    across: runSteps(steps, contextOf()).map((r) => (r.state ? acrossOf(r.state.outline) : 0)),
   };
 }
 
@@ -47,7 +47,7 @@ describe('words for steps', () => {
     expect(new Set(offered).size).toBe(offered.length);
     expect(Object.keys(DO_WORDS).sort()).toEqual([...new Set([...offered, 'log', 'block', 'plug', 'roll', 'loaf', 'template', 'cane'])].sort());
     expect(Object.keys(SHAPE_WORDS).sort()).toEqual([...SHAPES].sort());
-    const figures: PlainStep = { stamp: 1, wrong: null, there: true, width: 24, height: 24, diameter: 24, area: 452, length: 60, count: 8, round: true, points: [], amounts: [] };
+    const figures: PlainStep = { stamp: 1, wrong: null, there: true, width: 24, height: 24, across: 24, area: 452, length: 60, count: 8, round: true, points: [], amounts: [] };
     for (const kind of offered) {
       const before: Step[] = [{ id: 'a', do: 'log', of: 'clay:chalk', diameter: 24, length: 60 }, { id: 'b', do: 'press', to: { shape: kind === 'pair' ? 'triangle' : 'square' }, turn: 0 }, { id: 'c', do: 'across', pieces: 8 }];
       const step = newStep(kind as Do, { ...figures, width: 21.27, height: 21.27, length: 7.5 }, { dark: 'clay:soot', light: 'clay:chalk', blend: null });
@@ -93,12 +93,15 @@ describe('parts within parts', () => {
 
 describe.each(STARTING_POINTS.map((s) => [s.id, s] as const))('at the bench: %s', (_, start) => {
   const steps = start.steps(COLOURS);
-  const { plan, diameters } = planned(steps);
+  const { plan, across } = planned(steps);
 
   test.each(['metric', 'imperial'] as const)('every step says what to do and what to reach, in %s', (units) => {
-    const words = caneSteps(steps, diameters, plan, name, undefined, units, '40 of 2 mm');
+    const words = caneSteps(steps, across, plan, name, undefined, units, { slices: 40, sliceMm: 2 });
     const first = plan.starts.length + plan.wraps.filter((w) => w.path.length > 0).length;
-    expect(words).toHaveLength(first + steps.length - 1 + 2);
+    const trims = plan.stages.filter((s) => s.cut > 0).length;
+    expect(words).toHaveLength(first + steps.length - 1 + trims + 2);
+    expect(words.filter((w) => w.title === 'Cut the ends off')).toHaveLength(trims);
+    expect(words.every((w) => w.face >= 0 && w.face < steps.length)).toBe(true);
     for (const w of words) {
       expect(`${w.title} ${w.line} ${w.figure ?? ''}`).not.toMatch(/undefined|NaN|\?|\[object/);
       expect(w.line.trim()).toMatch(/\.$/);
@@ -132,7 +135,7 @@ test('every warning says what is wrong and what to do, in a sentence', () => {
 });
 
 test('outlines as a drawing: in millimetres, from the upper left corner, names made harmless', () => {
-  const figures: PlainStep = { stamp: 1, wrong: null, there: true, width: 20, height: 10, diameter: 16, area: 200, length: 60, count: 1, round: false, points: [[-10, -5], [10, -5], [10, 5], [-10, 5]], amounts: [] };
+  const figures: PlainStep = { stamp: 1, wrong: null, there: true, width: 20, height: 10, across: 20, area: 200, length: 60, count: 1, round: false, points: [[-10, -5], [10, -5], [10, 5], [-10, 5]], amounts: [] };
   const fade = material('blend:straw', { name: 'A & <b>', paint: Uint8Array.from({ length: 768 }, (_, i) => Math.floor(i / 3)) });
   fc.assert(fc.property(fc.double({ min: 0, max: 1, noNaN: true }), (place) => {
     const svg = outlinesSvg([{ key: 'blend:straw', place, rings: [[[-10, -5], [10, -5], [10, 5]]] }], figures, new Map([['blend:straw', fade]]));

@@ -1,5 +1,5 @@
 import type { Remote } from 'comlink';
-import { STARTING_POINTS, contextOf, frameOf, runSteps, smoothRows, type CaneState, type Step } from '#core/cane';
+import { STARTING_POINTS, USUAL_ENDS, contextOf, frameOf, runSteps, smoothRows, type CaneState, type Step } from '#core/cane';
 import type { CaneWorker, PlainCane } from '../src/workers/cane.worker.js';
 import { COLOURS } from '../../core/test/canes.js';
 import { inThread } from './thread.js';
@@ -8,7 +8,7 @@ let worker: Remote<CaneWorker>;
 beforeAll(async () => { worker = await inThread<CaneWorker>(() => import('../src/workers/cane.worker.js')); });
 
 const basket = STARTING_POINTS.find((s) => s.id === 'woven-basket')?.steps(COLOURS) as readonly Step[];
-const cane = (steps: readonly Step[]): PlainCane => ({ steps, library: {}, wobble: 0, seed: 1 });
+const cane = (steps: readonly Step[]): PlainCane => ({ steps, library: {}, wobble: 0, seed: 1, ends: USUAL_ENDS });
 const changed = (at: number, part: object): Step[] => basket.map((s, i) => (i === at ? { ...s, ...part } as Step : s));
 const paints = Object.fromEntries(Object.values(COLOURS).flat().map((key, i) => [key, Uint8Array.from([25 * i, 80, 220 - 25 * i])]));
 const stamps = async (id: string, steps: readonly Step[]): Promise<number[]> => (await worker.load(id, cane(steps))).map((s) => s.stamp);
@@ -39,7 +39,7 @@ test('a fine face lets figures go before it, and gives way to a newer one of the
   const at = 8;
   const old = worker.face('b', at, 48, 1, paints).then((picture) => { answered.push(picture ? 'old' : 'given up'); });
   const newer = worker.face('b', at, 48, 1, paints).then((picture) => { answered.push(picture ? 'fine' : 'none'); });
-  const plan = worker.backwards('b', { slices: 8, thickness: 2, ends: 0.5, trimming: 'once at the end' }).then((p) => { answered.push(typeof p === 'string' ? p : 'plan'); });
+  const plan = worker.backwards('b', { slices: 8, thickness: 2 }).then((p) => { answered.push(typeof p === 'string' ? p : 'plan'); });
   const coarse = worker.face('b', at, 200, 4, paints).then((picture) => { answered.push(picture ? 'coarse' : 'none'); });
   await Promise.all([old, newer, plan, coarse]);
   expect(answered).toHaveLength(4);
@@ -79,7 +79,7 @@ test('of many canes the oldest is let go, and worked out again where it is asked
   expect(await log('first')).toBe(stamp);
   for (let i = 0; i < 40; i++) await log(`later ${i}`);
   expect(await worker.face('first', 0, 10, 1, paints)).toEqual(before);
-  expect(await worker.backwards('first', { slices: 8, thickness: 2, ends: 0.5, trimming: 'once at the end' })).toMatchObject({ starts: [{ count: 1 }] });
+  expect(await worker.backwards('first', { slices: 8, thickness: 2 })).toMatchObject({ starts: [{ count: 1 }] });
   expect(await log('first')).not.toBe(stamp);
   expect(await worker.face('later 39', 0, 10, 1, paints)).toMatchObject({ width: 10 });
 });

@@ -1,29 +1,14 @@
 import { complaint, type Mm, type Mm2 } from '#core/units';
-import { areaOf, diameterOf } from './outline.js';
+import { areaOf } from './outline.js';
 import type { MaterialKey, Part, Step } from './program.js';
 import { checkWork } from './limits.js';
+import { rowOf, sharedOut, stateAt, type Row, type Stage } from './rows.js';
 import { partResults, runSteps } from './run.js';
 import { numberOf, one, sumOf, type CaneContext, type CaneState, type StepResult } from './state.js';
-import { seenAreas } from './template.js';
+import { laidAreas } from './template.js';
 import { usesOf, type PartUse } from './uses.js';
 
-/** Diameters that are lost at each end of a reduced cane: an assumption until somebody has measured. */
-export const ASSUMED_ENDS = 1;
-/** Ends that were lost so far: the mean, with the assumption counting as two canes. */
-export function learnedEnds(made: readonly { readonly lostMm: Mm; readonly diameterMm: Mm }[]): { readonly ends: number; readonly from: number } {
-  const own = made.filter((m) => m.diameterMm > 0).map((m) => m.lostMm / (2 * m.diameterMm));
-  return { ends: (own.reduce((a, b) => a + b, 0) + 2 * ASSUMED_ENDS) / (own.length + 2), from: own.length };
-}
-export const TRIMMINGS = ['once at the end', 'at every reduction'] as const;
-export type Trimming = (typeof TRIMMINGS)[number];
-
-export interface Wanted {
-  readonly slices: number;
-  readonly thickness: Mm;
-  /** diameters lost at each end */
-  readonly ends: number;
-  readonly trimming: Trimming;
-}
+export interface Wanted { readonly slices: number; readonly thickness: Mm }
 
 /** A piece of clay to begin with: so many, each so long. */
 export interface StartNeed {
@@ -38,8 +23,8 @@ export interface StartNeed {
 /** A sheet that is wrapped around: as wide as the way around the cane. */
 export interface WrapNeed { readonly step: Extract<Step, { do: 'wrap' }>; readonly path: readonly string[]; readonly count: number; readonly width: Mm; readonly length: Mm }
 
-/** Ends, pieces too many, or what a hole was cut from: a lump of clay that shows a face, mm³ by material. */
-export interface Offcut { readonly why: 'ends' | 'pieces' | 'hole'; readonly volumes: ReadonlyMap<MaterialKey, number> }
+/** Ends, pieces too many, what a hole was cut from, or cane beyond what is wanted: a lump of clay that shows a face, mm³ by material. */
+export interface Offcut { readonly why: 'ends' | 'pieces' | 'hole' | 'more'; readonly volumes: ReadonlyMap<MaterialKey, number> }
 
 export interface BackwardsPlan {
   readonly starts: readonly StartNeed[];
@@ -48,13 +33,15 @@ export interface BackwardsPlan {
   readonly volumes: ReadonlyMap<MaterialKey, number>;
   /** what is left over besides the slices: all clay that goes in is in one or the other */
   readonly offcuts: readonly Offcut[];
-  /** how long the cane has to be after each step, and how many pieces of it, in the order of the steps */
-  readonly stages: readonly { readonly length: Mm; readonly count: number }[];
+  /** how long the cane has to be after each step, what is cut off its ends then, and how many pieces there are of it, in the order of the steps */
+  readonly stages: readonly Stage[];
+  /** how many pieces the slices are cut from, and so many from each */
+  readonly pieces: number;
+  readonly each: number;
 }
 
 /** Share of an off-cut below which a clay in it is taken to come from counting. */
 const HAIR = 0.015;
-interface Need { readonly length: Mm; readonly count: number }
 interface Gathered { readonly starts: StartNeed[]; readonly wraps: WrapNeed[]; readonly volumes: Map<number, number>; readonly offcuts: { readonly why: Offcut['why']; readonly volumes: ReadonlyMap<number, number> }[] }
 
 const into = (sums: Map<number, number>, amounts: ReadonlyMap<number, number>, times: number): void => {
@@ -72,70 +59,62 @@ function joined(uses: readonly PartUse[]): { readonly part: Part; readonly piece
   return [...made.values()];
 }
 
-/** From what is needed after the last of some steps to what is needed after each of them. */
-function walkBack(results: readonly StepResult[], need: Need, wanted: Wanted, context: CaneContext, path: readonly string[], out: Gathered): Need[] {
-  const stages: Need[] = [];
-  const last = results.findLastIndex((r) => r.step.do === 'reduce');
-  let now = need;
-  for (let i = results.length - 1; i >= 0; i--) {
-    const { step, state } = results[i] as StepResult;
-    if (!state) throw results.find((r) => r.wrong)?.wrong ?? complaint('cane/begin');
-    stages.unshift(now);
-    const before = results[i - 1]?.state ?? null;
-    const { own, parts } = usesOf(step, before, context);
-    for (const { part, pieces, longer } of joined(parts)) {
-      const count = pieces * now.count;
-      const name = `${part.name ?? 'a part'}${count > 1 ? `, cut in ${count}` : ''}`;
-      walkBack(partResults(part, context), { length: now.length * now.count * longer, count: 1 }, wanted, context, [...path, name], out);
-    }
-    const off = (why: Offcut['why'], amounts: ReadonlyMap<number, Mm2>, times: number): void => {
-      if (times > 0) out.offcuts.push({ why, volumes: new Map([...amounts].map(([index, area]) => [index, area * times])) });
-    };
-    const given = parts.map((use) => [use.state.amounts, use.count * use.longer] as const);
-    if (!before) {
-      if (step.do === 'cane') break;
-      out.starts.push({ step, path, count: now.count, length: now.length, amounts: state.amounts });
-      if (step.do === 'template') {
-        // clay of the canes in it is counted with those, all of it: what other regions cover is cut away
-        const laid = new Map<number, number>();
-        for (const { region: { fill }, area } of seenAreas(step)) if (!('cane' in fill)) into(laid, one(numberOf(context, 'of' in fill ? fill.of : fill.blend), area), 1);
-        into(out.volumes, laid, now.length * now.count);
-        off('hole', positive(sumOf([laid, 1], ...given, [state.amounts, -1])), now.length * now.count);
-      } else into(out.volumes, state.amounts, now.length * now.count);
-      break;
-    }
-    switch (step.do) {
-      case 'reduce': {
-        const loses = results[i + 1]?.step.do !== 'trim' && (wanted.trimming === 'at every reduction' || i === last);
-        const lost = loses ? 2 * wanted.ends * diameterOf(state.outline) : 0;
-        off('ends', state.amounts, lost * now.count);
-        now = { count: now.count, length: ((now.length + lost) * areaOf(state.outline)) / areaOf(before.outline) };
-        break;
-      }
-      case 'trim':
-        off('ends', state.amounts, 2 * step.each * now.count);
-        now = { ...now, length: now.length + 2 * step.each };
-        break;
-      case 'across': case 'split': {
-        const pieces = step.do === 'across' ? step.pieces : step.parts;
-        const canes = Math.ceil(now.count / pieces);
-        off('pieces', state.amounts, now.length * (canes * pieces - now.count));
-        now = { length: step.do === 'across' ? now.length * pieces : now.length, count: canes };
-        break;
-      }
-      case 'insert':
-        off('hole', positive(sumOf([before.amounts, 1], ...given, [state.amounts, -1])), now.length * now.count);
-        break;
-      case 'wrap': {
-        const added = areaOf(state.outline) - areaOf(before.outline);
-        out.wraps.push({ step, path, count: now.count, width: added / step.thickness, length: now.length });
-        into(out.volumes, difference(state, before), now.length * now.count);
-        break;
-      }
-      default: now = { ...now, count: now.count * own };
+/** A part of a row: made for all pieces that are needed of it, each so long. */
+function gatherPart({ part, pieces, longer }: ReturnType<typeof joined>[number], stage: Stage, context: CaneContext, path: readonly string[], out: Gathered): void {
+  const results = partResults(part, context);
+  const cuts = pieces * stage.count;
+  const length = (stage.length * longer) / pieces;
+  const { need, each } = sharedOut(results, cuts, length, context);
+  const name = `${part.name ?? 'a part'}${each > 1 ? `, cut in ${each}` : ''}`;
+  gather(results, rowOf(results, need, context), context, [...path, name], out);
+  off(out, 'more', stateAt(results, results.length - 1).amounts, need.count * need.length - cuts * length);
+}
+
+/** Lengths below this are what is left of counting with fractions. */
+const NOTHING = 1e-7;
+
+function off(out: Gathered, why: Offcut['why'], amounts: ReadonlyMap<number, Mm2>, length: Mm): void {
+  if (length > NOTHING) out.offcuts.push({ why, volumes: new Map([...amounts].map(([index, area]) => [index, area * length])) });
+}
+
+/** Everything that one begins with and that is left over, of a row and of the parts it takes in. */
+function gather(results: readonly StepResult[], row: Row, context: CaneContext, path: readonly string[], out: Gathered): void {
+  for (let at = results.length - 1; at >= 0; at--) {
+    const { step } = results[at] as StepResult;
+    const state = stateAt(results, at);
+    const before = at > 0 ? stateAt(results, at - 1) : null;
+    const stage = row.stages[at] as Stage;
+    const { parts } = usesOf(step, before, context);
+    for (const use of joined(parts)) gatherPart(use, stage, context, path, out);
+    const all = stage.length * stage.count;
+    off(out, 'ends', state.amounts, 2 * stage.cut * stage.count);
+    if (step.do === 'trim') off(out, 'ends', state.amounts, 2 * step.each * stage.count);
+    off(out, 'pieces', state.amounts, row.spare[at] ?? 0);
+    if (!before) { begun(step, state, parts, row, context, path, out); continue; }
+    if (step.do === 'split' && state.count === before.count) off(out, 'pieces', positive(sumOf([before.amounts, 1], [state.amounts, -1])), all);
+    if (step.do === 'insert') off(out, 'hole', positive(sumOf([before.amounts, 1], ...given(parts), [state.amounts, -1])), all);
+    if (step.do === 'wrap') {
+      const added = areaOf(state.outline) - areaOf(before.outline);
+      out.wraps.push({ step, path, count: stage.count, width: added / step.thickness, length: stage.length });
+      into(out.volumes, difference(state, before), all);
     }
   }
-  return stages;
+}
+
+/** Amounts of the parts of a step, each with how much of it there is. */
+const given = (parts: readonly PartUse[]): (readonly [ReadonlyMap<number, Mm2>, number])[] => parts.map((use) => [use.state.amounts, use.count * use.longer] as const);
+
+/** The clay that a row begins with; that of another cane is counted there. */
+function begun(step: Step, state: CaneState, parts: readonly PartUse[], { begin }: Row, context: CaneContext, path: readonly string[], out: Gathered): void {
+  if (step.do === 'cane') return;
+  const all = begin.length * begin.count;
+  out.starts.push({ step, path, count: begin.count, length: begin.length, amounts: state.amounts });
+  if (step.do !== 'template') { into(out.volumes, state.amounts, all); return; }
+  // clay of the canes in it is counted with those, all of it: what other regions cover is cut away
+  const laid = new Map<number, number>();
+  for (const { key, area } of laidAreas(step)) into(laid, one(numberOf(context, key), area), 1);
+  into(out.volumes, laid, all);
+  off(out, 'hole', positive(sumOf([laid, 1], ...given(parts), [state.amounts, -1])), all);
 }
 
 /** What was counted on a grid is off by a hair, and clay may seem to be there that is not: left out, and the others made to keep the sum. */
@@ -162,18 +141,28 @@ function together<N extends { readonly step: Step; readonly path: readonly strin
 
 /**
  * From slices to every piece of clay to begin with: lengths backwards
- * through the steps at constant volume, with the ends that are lost. A slice
- * at the end of the row is what is wanted, whatever its thickness there.
- * @throws Complaint of the first step that cannot be done, `cane/positive`, `cane/count`, and of a cane that is too much to work out
+ * through the steps at constant volume, with the ends that are cut off. A
+ * slice at the end of the row is what is wanted, whatever its thickness
+ * there. The slices are taken from all pieces that come of what is begun.
+ * @param context with the ends that are lost
+ * @throws Complaint of the first step that cannot be done, `cane/positive`, `cane/count`, `cane/asked`, and of a cane that is too much to work out
  */
-export function planBackwards(steps: readonly Step[], wanted: Wanted, context: CaneContext): BackwardsPlan {
-  if (!Number.isInteger(wanted.slices) || wanted.slices < 1 || wanted.slices > 5000) throw complaint('cane/count', { what: 'The number of slices', low: 1, high: 5000 });
-  if (!(wanted.thickness > 0)) throw complaint('cane/positive', { what: 'A slice' });
-  if (!(wanted.ends >= 0)) throw complaint('cane/positive', { what: 'What is lost at the ends' });
+export function planBackwards(steps: readonly Step[], { slices, thickness }: Wanted, context: CaneContext): BackwardsPlan {
+  if (!Number.isInteger(slices) || slices < 1 || slices > 5000) throw complaint('cane/count', { what: 'The number of slices', low: 1, high: 5000 });
+  if (!(thickness > 0)) throw complaint('cane/positive', { what: 'A slice' });
+  if (!(context.ends.share >= 0)) throw complaint('cane/positive', { what: 'What is lost at the ends' });
   checkWork(steps, context.library);
   const whole = steps.at(-1)?.do === 'slice' ? steps.slice(0, -1) : steps;
+  const results = runSteps(whole, context);
+  stateAt(results, results.length - 1);
+  const { need, each } = sharedOut(results, slices, thickness, context);
+  const row = rowOf(results, need, context);
   const out: Gathered = { starts: [], wraps: [], volumes: new Map(), offcuts: [] };
-  const stages = walkBack(runSteps(whole, context), { length: wanted.slices * wanted.thickness, count: 1 }, wanted, context, [], out);
+  gather(results, row, context, [], out);
+  off(out, 'more', stateAt(results, results.length - 1).amounts, need.count * need.length - slices * thickness);
   const named = (sums: ReadonlyMap<number, number>): Map<MaterialKey, number> => new Map([...sums].filter(([, v]) => Math.abs(v) > 1e-9).map(([index, v]) => [context.materials[index] ?? '', v]));
-  return { starts: together(out.starts.reverse()), wraps: together(out.wraps.reverse()), volumes: named(out.volumes), offcuts: out.offcuts.map(({ why, volumes }) => ({ why, volumes: named(volumes) })), stages };
+  return {
+    starts: together(out.starts.reverse()), wraps: together(out.wraps.reverse()), volumes: named(out.volumes), offcuts: out.offcuts.map(({ why, volumes }) => ({ why, volumes: named(volumes) })),
+    stages: row.stages, pieces: need.count, each,
+  };
 }

@@ -27,7 +27,7 @@ type Of<K extends Begin['do']> = Extract<Begin, { do: K }>;
 type Maker<K extends Begin['do']> = (step: Of<K>, context: CaneContext) => CaneState;
 
 const plain = (outline: CaneState['outline'], length: number, sample: Sampler, amounts: CaneState['amounts']): CaneState =>
-  ({ outline, length: positive(length, 'The length'), count: 1, sample, amounts, reductions: 0 });
+  ({ outline, length: positive(length, 'The length'), count: 1, sample, amounts, reductions: 0, spoilt: [], endsEach: 0 });
 
 const log: Maker<'log'> = ({ of, diameter, length }, context) => {
   const outline = circle(positive(diameter, 'The log'));

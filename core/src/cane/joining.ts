@@ -1,4 +1,5 @@
 import { complaint, inBoth, seeded, showLength } from '#core/units';
+import { acrossOf } from './across.js';
 import { positive } from './begin.js';
 import { bundleCells, sunflower, type Cell } from './cells.js';
 import { beyond, reachOf } from './direction.js';
@@ -6,11 +7,11 @@ import { areaOf, diameterOf, extentOf, outlineOf, rectangle, scaled, type Outlin
 import { pressedTo } from './shaping.js';
 import { shapeOutline } from './shapes.js';
 import type { Then } from './program.js';
-import { measured, sumOf, type CaneContext, type CaneState, type Sampler } from './state.js';
+import { measured, sumOf, type CaneContext, type CaneState, type Sampler, type Unspoilt } from './state.js';
 
 type Of<K extends Then['do']> = Extract<Then, { do: K }>;
 /** `parts`: the other canes of the step, in its order, worked out. */
-type Join<K extends Then['do']> = (state: CaneState, step: Of<K>, parts: readonly CaneState[], context: CaneContext) => CaneState;
+type Join<K extends Then['do']> = (state: CaneState, step: Of<K>, parts: readonly CaneState[], context: CaneContext) => Unspoilt;
 
 function whole(value: number, what: string, low: number, high: number): number {
   if (!Number.isInteger(value) || value < low || value > high) throw complaint('cane/count', { what, low, high });
@@ -225,7 +226,7 @@ export const stack: Join<'stack'> = (state, { side }, [part]) => {
 /** Another cane set into a hole of equal area: the outside stays. @throws Complaint `cane/hole` */
 export const insert: Join<'insert'> = (state, { x: hx, y: hy, diameter, degrees }, [part]) => {
   if (!part) throw complaint('cane/missing');
-  const factor = positive(diameter, 'The diameter') / diameterOf(part.outline);
+  const factor = positive(diameter, 'The diameter') / acrossOf(part.outline);
   const [c, s] = [Math.cos((degrees * Math.PI) / 180), Math.sin((degrees * Math.PI) / 180)];
   const outer = reachOf(state.outline);
   const hole = part.outline.points.map(([x, y]): Point => [hx + factor * (x * c - y * s), hy + factor * (x * s + y * c)]);

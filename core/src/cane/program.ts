@@ -49,8 +49,8 @@ export type Then = Named & (
   | { readonly do: 'squeeze'; readonly factor: number }
   | { readonly do: 'turn'; readonly degrees: number }
   | { readonly do: 'mirror' }
-  /** lengthwise in equal parts through the middle; from a direction on, degrees */
-  | { readonly do: 'split'; readonly parts: number; readonly degrees: number }
+  /** lengthwise in equal parts through the middle; from a direction on, degrees. `keep`: which of them goes on, from 1, where they are not alike */
+  | { readonly do: 'split'; readonly parts: number; readonly degrees: number; readonly keep?: number }
   /** across in equal lengths */
   | { readonly do: 'across'; readonly pieces: number }
   | { readonly do: 'grid'; readonly rows: number; readonly columns: number; readonly turns: Turns; readonly others?: readonly Part[] }
@@ -65,7 +65,8 @@ export type Then = Named & (
   | { readonly do: 'stack'; readonly part: Part; readonly side: 'right' | 'top' }
   /** another cane set into a hole of that size */
   | { readonly do: 'insert'; readonly part: Part; readonly x: Mm; readonly y: Mm; readonly diameter: Mm; readonly degrees: number }
-  | { readonly do: 'reduce'; readonly to: 'diameter' | 'length'; readonly value: Mm }
+  /** to so much across, as `acrossOf` measures it, or to a length: without its spoilt ends, or with them */
+  | { readonly do: 'reduce'; readonly to: 'diameter' | 'length'; readonly value: Mm; readonly withEnds?: boolean }
   /** cut off each end */
   | { readonly do: 'trim'; readonly each: Mm }
   | { readonly do: 'slice'; readonly thickness: Mm }

@@ -72,7 +72,7 @@ const FIELDS: Readonly<Record<Do, Fields>> = {
   squeeze: { factor: number(0.02, 50) },
   turn: { degrees: DEGREES },
   mirror: {},
-  split: { parts: whole(2, 24), degrees: DEGREES },
+  split: { parts: whole(2, 24), degrees: DEGREES, 'keep?': whole(1, 24) },
   across: { pieces: whole(2, 400) },
   grid: { rows: whole(1, 40), columns: whole(1, 40), turns: among(...TURNS), 'others?': list(part, 0, 11) },
   pie: { count: whole(3, 36), mirrored: yes, corner: DEGREES },
@@ -81,7 +81,7 @@ const FIELDS: Readonly<Record<Do, Fields>> = {
   bundle: { count: whole(1, 300), 'others?': list(object({ part, count: whole(0, 300) }), 0, 12), to: shape, seed: whole(0, 1_000_000) },
   stack: { part, side: among('right', 'top') },
   insert: { part, x: number(-5000, 5000), y: number(-5000, 5000), diameter: LENGTH, degrees: DEGREES },
-  reduce: { to: among('diameter', 'length'), value: LENGTH },
+  reduce: { to: among('diameter', 'length'), value: LENGTH, 'withEnds?': yes },
   trim: { each: number(0, 5000) },
   slice: { thickness: LENGTH },
 };

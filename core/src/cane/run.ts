@@ -4,7 +4,9 @@ import * as joining from './joining.js';
 import { partsOf } from './parts.js';
 import { MOST_STEPS, isBegin, type Begin, type Part, type Step, type Then } from './program.js';
 import * as shaping from './shaping.js';
-import type { CaneContext, CaneState, StepResult } from './state.js';
+import { trimsAfter } from './ends.js';
+import { spoiltAfter } from './spoil.js';
+import { withSpoilt, type CaneContext, type CaneState, type StepResult, type Unspoilt } from './state.js';
 import { templateState } from './template.js';
 
 /** A cane that another one uses, step by step; each is worked out once in a context. @throws Complaint `cane/itself`, `cane/missing` */
@@ -40,7 +42,7 @@ function lastOf(results: readonly StepResult[]): CaneState {
 function begin(step: Begin, context: CaneContext): CaneState {
   const parts = partsOf(step).map((p) => partState(p, context));
   switch (step.do) {
-    case 'cane': return parts[0] as CaneState;
+    case 'cane': return { ...(parts[0] as CaneState), spoilt: [], endsEach: 0 };
     case 'template': return templateState(step, parts, context);
     case 'log': return BEGIN.log(step, context);
     case 'block': return BEGIN.block(step, context);
@@ -50,7 +52,7 @@ function begin(step: Begin, context: CaneContext): CaneState {
   }
 }
 
-function then(state: CaneState, step: Then, context: CaneContext): CaneState {
+function then(state: CaneState, step: Then, context: CaneContext): Unspoilt {
   const parts = partsOf(step).map((p) => partState(p, context));
   switch (step.do) {
     case 'wrap': return shaping.wrap(state, step, context);
@@ -73,14 +75,28 @@ function then(state: CaneState, step: Then, context: CaneContext): CaneState {
   }
 }
 
+/** Ends that are cut off come off the length; a piece that is nothing but ends keeps a hair, since lengths are made to fit later. */
+function endsCut(state: CaneState, { ends }: CaneContext): CaneState {
+  const left = state.length - 2 * ends.share * state.endsEach;
+  return { ...state, length: Math.max(LEAST_LEFT * state.length, left), spoilt: [] };
+}
+const LEAST_LEFT = 0.001;
+
+function next(step: Step, before: CaneState, trimmed: boolean, context: CaneContext): CaneState {
+  const after = then(before, step as Then, context);
+  const state = withSpoilt(after, spoiltAfter(step, before, after));
+  return trimmed ? endsCut(state, context) : state;
+}
+
 /**
  * Works a cane out, step by step. A step that cannot be done carries its
  * complaint, and those after it have no state.
- * @param known the first steps, worked out before with the same context
+ * @param known the first steps, worked out before with the same context, and trimmed after the same steps
  */
 export function runSteps(steps: readonly Step[], context: CaneContext, known: readonly StepResult[] = []): StepResult[] {
   let state: CaneState | null = known.at(-1)?.state ?? null;
   let stopped = false;
+  const trims = trimsAfter(steps, context.ends.trimming);
   return steps.map((step, i): StepResult => {
     const before = known[i];
     if (before) return before;
@@ -89,7 +105,7 @@ export function runSteps(steps: readonly Step[], context: CaneContext, known: re
       if (i >= MOST_STEPS) throw complaint('cane/long', { most: MOST_STEPS });
       if (i === 0 && !isBegin(step)) throw complaint('cane/begin');
       if (i > 0 && isBegin(step)) throw complaint('cane/begin again', { step: i + 1 });
-      state = isBegin(step) ? begin(step, context) : then(state as CaneState, step, context);
+      state = isBegin(step) ? begin(step, context) : next(step, state as CaneState, trims[i] ?? false, context);
       return { step, state, wrong: null };
     } catch (error) {
       if (!(error instanceof Complaint)) throw error;

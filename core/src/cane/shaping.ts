@@ -1,11 +1,14 @@
 import { complaint, inBoth, showLength, type Mm } from '#core/units';
 import { beyond, reachOf, STEPS } from './direction.js';
-import { areaOf, clipped, diameterOf, mirrored, offset, outlineOf, scaled, turned, type Outline, type Point } from './outline.js';
+import { acrossOf } from './across.js';
+import { overlapped, spoiltByReducing } from './ends.js';
+import { areaOf, clipped, mirrored, offset, outlineOf, scaled, turned, type Outline, type Point } from './outline.js';
 import { positive } from './begin.js';
 import { pressOf, type Press } from './press.js';
 import { shapeOutline } from './shapes.js';
 import type { Shape, Then } from './program.js';
-import { measured, numberOf, sumOf, type CaneContext, type CaneState, type Sampler } from './state.js';
+import { numberOf, sumOf, type CaneContext, type CaneState, type Sampler } from './state.js';
+import { alike, partAmounts, withoutPlaces } from './unlike.js';
 import { wobbled } from './wobble.js';
 
 type Of<K extends Then['do']> = Extract<Then, { do: K }>;
@@ -59,18 +62,50 @@ export const mirror: Change<'mirror'> = (state) => {
   return { ...state, outline: mirrored(state.outline), sample: (x, y) => inner(-x, y) };
 };
 
-/** Volume is kept: as much longer as its face gets smaller. @throws Complaint `cane/larger`, `cane/shorter` */
-export const reduce: Change<'reduce'> = (state, { to, value }, context) => {
-  const now = to === 'diameter' ? diameterOf(state.outline) : state.length;
-  positive(value, to === 'diameter' ? 'The diameter' : 'The length');
-  const show = (mm: Mm): string => inBoth((system) => showLength(mm, system));
-  if (to === 'diameter' && value > now * (1 + 1e-9)) throw complaint('cane/larger', { now: show(now), wanted: show(value) });
-  if (to === 'length' && value < now * (1 - 1e-9)) throw complaint('cane/shorter', { now: show(now), wanted: show(value) });
-  const factor = to === 'diameter' ? value / now : Math.sqrt(now / value);
+/** Volume is kept: as much longer as its face gets smaller. @throws Complaint `cane/larger`, `cane/shorter`, `cane/ends` */
+export const reduce: Change<'reduce'> = (state, step, context) => {
+  const factor = step.to === 'diameter' ? factorAcross(state, step.value) : Math.sqrt(state.length / lengthWithEnds(state, step, context));
   const smaller = stretched(state, factor, factor);
   const reductions = state.reductions + 1;
   return { ...smaller, reductions, length: state.length / (factor * factor), sample: wobbled(smaller.sample, smaller.outline, reductions, context) };
 };
+
+const shown = (mm: Mm): string => inBoth((system) => showLength(mm, system));
+const HAIR = 1e-9;
+
+function factorAcross({ outline }: CaneState, value: Mm): number {
+  const now = acrossOf(outline);
+  if (positive(value, 'The diameter') > now * (1 + HAIR)) throw complaint('cane/larger', { now: shown(now), wanted: shown(value) });
+  return value / now;
+}
+
+/** How long a cane is without its spoilt ends, when it is reduced to a length with them. */
+function usableAt(state: CaneState, whole: Mm, { ends }: CaneContext): Mm {
+  const before = areaOf(state.outline);
+  const smaller = scaled(state.outline, Math.sqrt(state.length / whole));
+  const spoilt = overlapped([...state.spoilt.filter((s) => s.by === 'reducing'), spoiltByReducing(smaller, before)]);
+  return whole - (ends.share * spoilt) / areaOf(smaller);
+}
+
+/** The length with its ends that a reduction to a length comes to. */
+function lengthWithEnds(state: CaneState, { value, withEnds }: Of<'reduce'>, context: CaneContext): Mm {
+  const asked = positive(value, 'The length');
+  const lengthAt = (whole: Mm): Mm => (withEnds ? whole : usableAt(state, whole, context));
+  const now = lengthAt(state.length);
+  if (asked < now * (1 - HAIR)) throw complaint('cane/shorter', { now: shown(now), wanted: shown(asked) });
+  let [low, high] = [state.length, Math.max(state.length, asked)];
+  for (let tries = 0; lengthAt(high) < asked; tries++) {
+    if (tries > MOST_DOUBLINGS) throw complaint('cane/ends');
+    high *= 2;
+  }
+  for (let i = 0; i < HALVINGS; i++) {
+    const middle = (low + high) / 2;
+    if (lengthAt(middle) < asked) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
+}
+const [MOST_DOUBLINGS, HALVINGS] = [12, 60];
 
 /** @throws Complaint `cane/trim` */
 export const trim: Change<'trim'> = (state, { each }) => {
@@ -102,22 +137,39 @@ export const wrap: Change<'wrap'> = (state, { of, thickness }, context) => {
   return { ...state, outline, sample, amounts: sumOf([state.amounts, 1], [new Map([[index, area]]), 1]) };
 };
 
-/** Cut lengthwise through the middle in equal parts, of which all are alike where the face is. One of them goes on. */
-export const split: Change<'split'> = (state, { parts, degrees }) => {
-  if (!Number.isInteger(parts) || parts < 2 || parts > 24) throw complaint('cane/count', { what: 'The number of parts', low: 2, high: 24 });
-  const [from, to] = [(degrees * Math.PI) / 180, ((degrees + 360 / parts) * Math.PI) / 180];
+/** One of the parts of a lengthwise cut, as it is cut; `amounts` are still those of the whole. */
+function partOf(state: CaneState, { parts, degrees }: Of<'split'>, which: number): CaneState {
+  const cutAt = (n: number): number => ((degrees + (360 / parts) * n) * Math.PI) / 180;
+  const [from, to] = [cutAt(which), cutAt(which + 1)];
   // left of the first cut, right of the second
   let points: readonly Point[] = clipped(state.outline.points, Math.sin(from), -Math.cos(from), 0);
   if (parts > 2) points = clipped(points, -Math.sin(to), Math.cos(to), 0);
-  const { outline: piece, moved: [mx, my] } = outlineOf(points);
-  // each part is taken to be the mean of all of them, so that no clay is lost between the cuts
-  const mean = Math.sqrt(areaOf(state.outline) / parts / areaOf(piece));
-  const outline = scaled(piece, mean);
+  const { outline, moved: [mx, my] } = outlineOf(points);
   const inner = state.sample;
-  const sample: Sampler = (x, y) => inner(x / mean + mx, y / mean + my);
-  return { ...state, outline, sample, count: state.count * parts, amounts: measured(sample, outline) };
-};
+  return { ...state, outline, sample: (x, y) => inner(x + mx, y + my) };
+}
 
+/**
+ * Cut lengthwise through the middle in equal parts. Where they are alike all
+ * of them go on, each the mean of them, so that no clay is lost between the
+ * cuts; where they are not, the one that was chosen goes on.
+ * @throws Complaint `cane/count`, `cane/unlike`
+ */
+export const split: Change<'split'> = (state, step) => {
+  const { parts, keep } = step;
+  if (!Number.isInteger(parts) || parts < 2 || parts > 24) throw complaint('cane/count', { what: 'The number of parts', low: 2, high: 24 });
+  const amounts = partAmounts(state, parts, step.degrees);
+  if (alike(amounts)) {
+    const first = partOf(state, step, 0);
+    const mean = Math.sqrt(areaOf(state.outline) / parts / areaOf(first.outline));
+    const each = new Map([...state.amounts].map(([index, area]) => [index, area / parts]));
+    return { ...stretched(first, mean, mean), amounts: each, count: state.count * parts };
+  }
+  const kept = amounts[(keep ?? 0) - 1];
+  if (keep === undefined || !kept) throw complaint('cane/unlike', { parts });
+  const part = partOf(state, step, keep - 1);
+  return { ...part, amounts: withoutPlaces(kept, areaOf(part.outline)) };
+};
 
 /** Hands take a cane down by a quarter of its diameter at a time, then let it rest: an assumption. */
 const AT_A_TIME = 0.75;

@@ -42,11 +42,11 @@ export const STARTING_POINTS: readonly StartingPoint[] = [
   },
   {
     id: 'squash-loaf', name: 'Squash stripe loaf', words: 'two sheets stacked, halved and stacked again',
-    steps: (c) => ids([{ do: 'loaf', layers: [{ of: c.light, thickness: 3 }, { of: c.strong, thickness: 3 }], times: 2, width: 48, length: 60 }, across(4), { do: 'grid', rows: 4, columns: 1, turns: 'none' }, reduce(24)]),
+    steps: (c) => ids([{ do: 'loaf', layers: [{ of: c.light, thickness: 3 }, { of: c.strong, thickness: 3 }], times: 2, width: 48, length: 60 }, across(4), { do: 'grid', rows: 4, columns: 1, turns: 'none' }, reduce(19)]),
   },
   {
     id: 'checkerboard', name: 'Sowing board', words: 'a checkerboard of two colours, in a thin frame',
-    steps: (c) => ids([block(c.dark, 12, 12, 72), across(8), { do: 'grid', rows: 4, columns: 4, turns: 'none', others: [part('the light squares', [block(c.light, 12, 12, 9)])] }, wrap(c.dark, 1.6), reduce(26)]),
+    steps: (c) => ids([block(c.dark, 12, 12, 72), across(8), { do: 'grid', rows: 4, columns: 4, turns: 'none', others: [part('the light squares', [block(c.light, 12, 12, 9)])] }, wrap(c.dark, 1.6), reduce(19)]),
   },
   {
     id: 'leek-leaf', name: 'Leek leaf', words: 'a fade split by veins, pressed to a petal',
@@ -57,7 +57,7 @@ export const STARTING_POINTS: readonly StartingPoint[] = [
   },
   {
     id: 'pea-petal', name: 'Pea petal', words: 'quarters of a plug pressed square, joined, squared again, pressed to a petal',
-    steps: (c) => ids([plug(c.fade, 34, 70), wrap(c.dark, 1.4), { do: 'split', parts: 4, degrees: 0 }, press('triangle', 45), { do: 'pair', turned: 'mirror' }, press('square', 45), reduce(22), across(2), press('triangle', 45), { do: 'pair', turned: 'mirror' }, press('petal', 0, 0.55)]),
+    steps: (c) => ids([plug(c.fade, 34, 70), wrap(c.dark, 1.4), { do: 'split', parts: 4, degrees: 0 }, press('triangle', 45), { do: 'pair', turned: 'mirror' }, press('square', 45), reduce(18), across(2), press('triangle', 45), { do: 'pair', turned: 'mirror' }, press('petal', 0, 0.55)]),
   },
   {
     id: 'woven-basket', name: 'Woven basket', words: 'a wrapped plug quartered into bands, each quarter turned against its neighbour',
@@ -69,7 +69,7 @@ export const STARTING_POINTS: readonly StartingPoint[] = [
       plug(c.fade, 20, 80), wrap(c.light, 1.2),
       press('square'), { do: 'stack', side: 'right', part: part('the stripes', [{ do: 'loaf', layers: [{ of: c.light, thickness: 1.985 }, { of: c.strong, thickness: 1.985 }], times: 5, width: 12, length: 80 }]) },
       { do: 'stack', side: 'right', part: part('the dark half', [block(c.dark, 10, 19.85, 80)]) }, { do: 'insert', x: 6, y: 3, diameter: 7, degrees: 0, part: part('the eye', [log(c.light, 6, 50.6), wrap(c.strong, 1.4)]) },
-      press('triangle', 20), across(8), { do: 'pie', count: 8, mirrored: true, corner: 0 }, reduce(26),
+      press('triangle', 20), across(8), { do: 'pie', count: 8, mirrored: true, corner: 0 }, reduce(22),
     ]),
   },
   {
@@ -81,12 +81,12 @@ export const STARTING_POINTS: readonly StartingPoint[] = [
     steps: (c) => {
       const [first = c.light, ...rest] = c.glass;
       const snake = (of: MaterialKey, long: Mm): Loose[] => [log(of, 8, long), wrap(c.light, 0.5)];
-      return ids([...snake(first, 60), across(7), { do: 'bundle', count: 7, seed: 11, to: { shape: 'round' }, others: rest.map((of, i) => ({ part: part(`tint ${i + 2}`, snake(of, 60 / 7)), count: 6 })) }, wrap(c.light, 0.6), reduce(24)]);
+      return ids([...snake(first, 60), across(7), { do: 'bundle', count: 7, seed: 11, to: { shape: 'round' }, others: rest.map((of, i) => ({ part: part(`tint ${i + 2}`, snake(of, 60 / 7)), count: 6 })) }, wrap(c.light, 0.6), reduce(21)]);
     },
   },
   {
     id: 'radish', name: 'Radish with rim', words: 'pale flesh with rays of glass, a bright rim',
-    steps: (c) => ids([plug(c.fade, 30, 60, 'last'), { do: 'split', parts: 8, degrees: 0 }, press('triangle', 0), wrap(c.glass[0] ?? c.light, 0.25), across(8), { do: 'pie', count: 8, mirrored: false, corner: 0 }, press('round'), wrap(c.light, 0.8), wrap(c.strong, 1.6), reduce(20)]),
+    steps: (c) => ids([plug(c.fade, 30, 60, 'last'), { do: 'split', parts: 8, degrees: 0 }, press('triangle', 0), wrap(c.glass[0] ?? c.light, 0.25), { do: 'pie', count: 8, mirrored: false, corner: 0 }, press('round'), wrap(c.light, 0.8), wrap(c.strong, 1.6), reduce(20)]),
   },
   {
     id: 'corn-bundle', name: 'Corn bundle', words: 'grains around a pith, in their husk',

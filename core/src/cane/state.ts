@@ -1,4 +1,5 @@
 import type { Complaint, Mm, Mm2 } from '#core/units';
+import { USUAL_ENDS, overlapped, type EndsRule, type Spoilt } from './ends.js';
 import { beyond, reachOf } from './direction.js';
 import { areaOf, extentOf, type Outline } from './outline.js';
 import type { MaterialKey, Program, Step } from './program.js';
@@ -23,6 +24,10 @@ export interface CaneState {
   readonly amounts: ReadonlyMap<number, Mm2>;
   /** how often it was reduced, for hands that wobble */
   readonly reductions: number;
+  /** what each step since the last trim spoilt at the ends of one piece */
+  readonly spoilt: readonly Spoilt[];
+  /** mm of each end that were spoilt after this step, for a share of 1: before they were cut off */
+  readonly endsEach: Mm;
 }
 
 /** What a program is worked out with. */
@@ -34,6 +39,8 @@ export interface CaneContext {
   /** 0: hands of a machine; 1: honest hands */
   readonly wobble: number;
   readonly seed: number;
+  /** how ends are lost and when they are cut off */
+  readonly ends: EndsRule;
   /** canes that are being worked out, so that none can contain itself */
   readonly within: readonly string[];
   /** canes in it that were worked out: by their reference, or by the list of their steps */
@@ -48,7 +55,16 @@ export interface Done {
 /** A step and the cane after it; or why it cannot be done, and then nothing after it can. */
 export interface StepResult { readonly step: Step; readonly state: CaneState | null; readonly wrong: Complaint | null }
 
-export const contextOf = (library: CaneContext['library'] = () => undefined, wobble = 0, seed = 1): CaneContext => ({ materials: [], library, wobble, seed, within: [], done: { refs: new Map(), lists: new WeakMap() } });
+export const contextOf = (library: CaneContext['library'] = () => undefined, wobble = 0, seed = 1, ends: EndsRule = USUAL_ENDS): CaneContext =>
+  ({ materials: [], library, wobble, seed, ends, within: [], done: { refs: new Map(), lists: new WeakMap() } });
+
+/** A cane whose ends have not been thought of. */
+export type Unspoilt = Omit<CaneState, 'spoilt' | 'endsEach'>;
+
+/** A cane with what has been spoilt at its ends. */
+export function withSpoilt(state: Unspoilt, spoilt: readonly Spoilt[]): CaneState {
+  return { ...state, spoilt, endsEach: overlapped(spoilt) / areaOf(state.outline) / 2 };
+}
 
 export function numberOf({ materials }: CaneContext, key: MaterialKey): number {
   const known = materials.indexOf(key);
@@ -67,22 +83,30 @@ export function sumOf(...parts: readonly (readonly [ReadonlyMap<number, Mm2>, nu
 /** Points along each side of the grid that a face is measured with. */
 const GRID = 320;
 
-/** mm² of each material in a face, measured on a grid where it cannot be worked out; they sum to its area. */
-export function measured(sample: Sampler, outline: Outline): ReadonlyMap<number, Mm2> {
+/** Goes through a face on a grid, place by place. @returns how many places lie in it */
+export function eachPlace(sample: Sampler, outline: Outline, tell: (value: number, x: Mm, y: Mm) => void): number {
   const { left, bottom, width, height } = extentOf(outline);
   const reach = reachOf(outline);
-  const counts = new Map<number, number>();
   let whole = 0;
   for (let j = 0; j < GRID; j++) {
     const y = bottom + ((j + 0.5) / GRID) * height;
     for (let i = 0; i < GRID; i++) {
       const x = left + ((i + 0.5) / GRID) * width;
       if (beyond(reach, x, y) > 1) continue;
-      const index = Math.floor(sample(x, y));
-      counts.set(index, (counts.get(index) ?? 0) + 1);
+      tell(sample(x, y), x, y);
       whole++;
     }
   }
+  return whole;
+}
+
+/** mm² of each material in a face, measured on a grid where it cannot be worked out; they sum to its area. */
+export function measured(sample: Sampler, outline: Outline): ReadonlyMap<number, Mm2> {
+  const counts = new Map<number, number>();
+  const whole = eachPlace(sample, outline, (value) => {
+    const index = Math.floor(value);
+    counts.set(index, (counts.get(index) ?? 0) + 1);
+  });
   const area = areaOf(outline);
   return new Map([...counts].map(([index, n]) => [index, (n / Math.max(1, whole)) * area]));
 }

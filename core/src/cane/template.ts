@@ -1,8 +1,8 @@
-import { complaint } from '#core/units';
+import { complaint, type Mm2 } from '#core/units';
 import { positive } from './begin.js';
-import { areaOf, extentOf, outlineOf, signedArea, type Point } from './outline.js';
+import { areaOf, clipped, extentOf, outlineOf, signedArea, type Point } from './outline.js';
 import { pressedTo } from './shaping.js';
-import type { Begin, Region } from './program.js';
+import type { Begin, MaterialKey, Region } from './program.js';
 import { FADE, contextOf, measured, numberOf, type CaneContext, type CaneState, type Sampler } from './state.js';
 
 const MOST_REGIONS = 400;
@@ -21,6 +21,27 @@ function inside(points: Float64Array, x: number, y: number): boolean {
 
 interface Filled { readonly points: Float64Array; readonly left: number; readonly right: number; readonly bottom: number; readonly top: number; readonly sample: Sampler }
 
+/** Places along a fade between which it is taken to be straight. */
+const PLACES = 96;
+
+/**
+ * A fade pressed into a region: as much of the region lies before a place as
+ * of the fade, so that it holds of each colour what the blend holds.
+ * @param c,s the direction of the fade @returns the place, 0 to 1, at so many mm along that direction
+ */
+function evenFade(points: readonly Point[], c: number, s: number): (along: number) => number {
+  const all = points.map(([x, y]) => x * c + y * s);
+  const [from, to] = [Math.min(...all), Math.max(...all)];
+  const whole = signedArea(points);
+  const before = Array.from({ length: PLACES + 1 }, (_, k) => signedArea(clipped(points, c, s, from + ((to - from) * k) / PLACES)) / whole);
+  return (along) => {
+    const at = Math.min(PLACES, Math.max(0, ((along - from) / (to - from)) * PLACES));
+    const k = Math.min(PLACES - 1, Math.floor(at));
+    const [low, high] = [before[k] as number, before[k + 1] as number];
+    return Math.min(1, Math.max(0, low + (high - low) * (at - k)));
+  };
+}
+
 /** What fills a region, in the coordinates of the template. */
 function fillOf(region: Region, part: CaneState | undefined, context: CaneContext): Sampler {
   const { fill } = region;
@@ -31,9 +52,8 @@ function fillOf(region: Region, part: CaneState | undefined, context: CaneContex
   const [c, s] = [Math.cos((fill.degrees * Math.PI) / 180), Math.sin((fill.degrees * Math.PI) / 180)];
   if ('blend' in fill) {
     const index = numberOf(context, fill.blend);
-    const along = region.points.map(([x, y]) => x * c + y * s);
-    const [from, to] = [Math.min(...along), Math.max(...along)];
-    return (x, y) => index + FADE * Math.min(1, Math.max(0, (x * c + y * s - from) / (to - from)));
+    const place = evenFade(region.points, c, s);
+    return (x, y) => index + FADE * place(x * c + y * s);
   }
   if (!part) throw complaint('cane/missing');
   // another cane is pressed into the region, whatever its size
@@ -68,12 +88,20 @@ export function templateState({ regions, length }: Extract<Begin, { do: 'templat
     }
     return base.sample(px, py);
   };
-  return { outline, length, count: 1, sample, reductions: 0, amounts: measured(sample, outline) };
+  return { outline, length, count: 1, sample, reductions: 0, spoilt: [], endsEach: 0, amounts: measured(sample, outline) };
 }
 
-/** mm² of each region that is seen, others lying on it or not: counted on a grid. */
-export function seenAreas(step: Extract<Begin, { do: 'template' }>): { readonly region: Region; readonly area: number }[] {
+/**
+ * mm² of each clay that is laid in the regions of a template. Of plain clay
+ * only what is seen; a fade is pressed into the whole of its region, and what
+ * others cover of it is cut away.
+ */
+export function laidAreas(step: Extract<Begin, { do: 'template' }>): { readonly key: MaterialKey; readonly area: Mm2 }[] {
   const context = contextOf();
   const { amounts } = templateState({ ...step, regions: step.regions.map((r, i) => ({ ...r, fill: { of: String(i) } })) }, [], context);
-  return step.regions.map((region, i) => ({ region, area: amounts.get(context.materials.indexOf(String(i))) ?? 0 }));
+  return step.regions.flatMap(({ fill, points }, i) => {
+    if ('cane' in fill) return [];
+    if ('blend' in fill) return [{ key: fill.blend, area: Math.abs(signedArea(points)) }];
+    return [{ key: fill.of, area: amounts.get(context.materials.indexOf(String(i))) ?? 0 }];
+  });
 }

@@ -1,5 +1,6 @@
 import { gridUses } from './joining.js';
-import { areaOf, diameterOf, extentOf, signedArea } from './outline.js';
+import { acrossOf } from './across.js';
+import { areaOf, extentOf, signedArea } from './outline.js';
 import type { Part, Step } from './program.js';
 import { partsOf } from './parts.js';
 import { partState } from './run.js';
@@ -24,7 +25,7 @@ export function usesOf(step: Step, before: CaneState | null, context: CaneContex
     case 'pair': return { own: 2, parts: [] };
     case 'ring': return { own: step.count, parts: used([1]) };
     case 'bundle': return { own: step.count, parts: used((step.others ?? []).map((o) => o.count)) };
-    case 'insert': return { own: 1, parts: used([1], (p) => (step.diameter / diameterOf(p.outline)) ** 2) };
+    case 'insert': return { own: 1, parts: used([1], (p) => (step.diameter / acrossOf(p.outline)) ** 2) };
     case 'stack': {
       const side = ({ outline }: CaneState): number => extentOf(outline)[step.side === 'right' ? 'height' : 'width'];
       return { own: 1, parts: used([1], (p) => (before ? side(before) / side(p) : 1)) };

@@ -27,6 +27,13 @@ export function showLength(mm: Mm, system: UnitSystem, fine = false): string {
   return `${fine ? digits(mm, 2) : trimZeros(digits(mm, 1))} mm`;
 }
 
+/** From so many mm on hands reach a length to the whole one. */
+const WHOLE_MM = 10;
+
+/** A length that hands reach: `138 mm`, `7.4 mm`, `5.43 in`. */
+export const showLong = (mm: Mm, system: UnitSystem): string =>
+  showLength(system === 'metric' && mm >= WHOLE_MM ? Math.round(mm) : mm, system);
+
 /** Width by height: `145 × 95 mm`. */
 export function showSize(width: Mm, height: Mm, system: UnitSystem): string {
   const plain = (mm: Mm): string => showLength(mm, system).replace(/ (mm|in)$/, '');

@@ -1,7 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { randomUUID } from 'node:crypto';
 import { flatOf } from '#core/batch';
-import { checkWork, learnedEnds, usedIn, type Program, type Wanted } from '#core/cane';
+import { checkWork, learnedEnds, usedIn, type EndsRule, type Program, type TrimMade, type Wanted } from '#core/cane';
 import type { BlendInside, CaneAnswer, CaneCard, CaneDoneDto, CaneDto, CaneInside } from '#contract';
 import { checkVersion, inUse, notThere, refused, refusedAt } from '../access/problem.js';
 import { aside } from '../aside/aside.js';
@@ -25,11 +25,16 @@ function useOf(key: string): Use {
 /** ms that planning a cane may take; the limits of core keep it well below. */
 const MOST_PLANNING = 30_000;
 
+/** Of canes made before each trim was written down, both ends of the width they came to stand for a full reduction. */
+function trimsOf({ trims, lostMm, diameterMm }: Row<'entryCane'>): readonly TrimMade[] {
+  return trims ?? [{ lostMm, unitMm: 2 * diameterMm }];
+}
+
 const libraryOf = (inside: readonly CaneInside[]): ReadonlyMap<string, Program> => new Map(inside.map((c) => [c.revisionId, c.program]));
 
 /** mm³ of each material that went in; nothing where the steps cannot be done. */
-function volumesOf(program: Program, inside: readonly CaneInside[], wanted: Wanted): Promise<ReadonlyMap<string, number>> {
-  const task: ToPlan = { program, library: libraryOf(inside), wanted };
+function volumesOf(program: Program, inside: readonly CaneInside[], wanted: Wanted, ends: EndsRule): Promise<ReadonlyMap<string, number>> {
+  const task: ToPlan = { program, library: libraryOf(inside), wanted, ends };
   return aside<ReadonlyMap<string, number>>('canes/plan.worker.js', task, MOST_PLANNING);
 }
 
@@ -61,7 +66,7 @@ export class CanesService {
     const referenced = (await Promise.all([...new Set(mixIds)].map((m) => this.mixes.withAll(m)))).flat();
     return {
       ...cane, program, slices, sliceMm, trimming, ends, revision: number, revisionId, made: (await this.store.madeOf([revisionId])).has(revisionId),
-      canes, blends, referenced: [...new Map(referenced.map((r) => [r.id, r])).values()], learnedEnds: learnedEnds((await this.store.made()).map((m) => ({ lostMm: m.lostMm, diameterMm: m.diameterMm }))),
+      canes, blends, referenced: [...new Map(referenced.map((r) => [r.id, r])).values()], learnedEnds: await this.learned(),
     };
   }
 
@@ -113,7 +118,7 @@ export class CanesService {
     const { id: caneRevisionId, program, sliceMm, trimming, ends } = await this.newest(id);
     const inside = await this.inside(program);
     const all = [program, ...inside.map((c) => c.program)].flatMap((p) => usedIn(p.steps).materials);
-    const volumes = await volumesOf(program, inside, { slices: Math.max(1, dto.slices), thickness: sliceMm, ends: ends ?? 1, trimming });
+    const volumes = await volumesOf(program, inside, { slices: Math.max(1, dto.slices), thickness: sliceMm }, { share: ends ?? (await this.learned()).ends, trimming });
     await this.journal.change(changeId, async (draft) => {
       const cane = await draft.find('cane', id);
       if (!cane) throw notThere('This cane');
@@ -123,8 +128,9 @@ export class CanesService {
       await draft.put('entry', { id: dto.entryId, version: draft.version, batchId: null, madeOn: dto.madeOn, title: cane.name, note: dto.note, words: ['cane', ...names, ...clays].join(' ') });
       await takeClay(draft, this.studio, dto.entryId, dto.used);
       for (const key of new Set(all)) if (key.startsWith('mix:')) await draft.put('entryMix', { id: randomUUID(), entryId: dto.entryId, revisionId: key.slice(4), grams: ((volumes.get(key) ?? 0) * flatOf({ revision: key.slice(4) }, this.studio).density) / 1000 });
-      const { diameterMm, lengthMm, lostMm, slices } = dto;
-      await draft.put('entryCane', { id: randomUUID(), entryId: dto.entryId, caneRevisionId, diameterMm, lengthMm, lostMm, slices, pictureId: dto.pictureId ?? null });
+      const { diameterMm, lengthMm, trims, slices } = dto;
+      const lostMm = trims.at(-1)?.lostMm ?? 0;
+      await draft.put('entryCane', { id: randomUUID(), entryId: dto.entryId, caneRevisionId, diameterMm, lengthMm, lostMm, trims, slices, pictureId: dto.pictureId ?? null });
       draft.summary = `${cane.name} made`;
     });
     return { entryId: dto.entryId };
@@ -137,6 +143,11 @@ export class CanesService {
       const cane = revision && (await this.store.all()).find((c) => c.id === revision.caneId);
       return cane ? [{ caneId: cane.id, name: cane.name, number: revision.number, diameterMm, lengthMm, lostMm, slices, pictureId }] : [];
     }))).flat();
+  }
+
+  /** What ends took so far, of every cane that was made. */
+  private async learned(): Promise<CaneAnswer['learnedEnds']> {
+    return learnedEnds((await this.store.made()).flatMap(trimsOf));
   }
 
   private nameOf(key: string): string {

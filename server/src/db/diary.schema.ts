@@ -1,4 +1,5 @@
 import { integer, index, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import type { TrimMade } from '#core/cane';
 import type { Firmness } from '#core/clay';
 import type { Learned } from '#core/mix';
 import type { Conditioner } from '#core/sheet';
@@ -99,7 +100,10 @@ export const entryCanes = sqliteTable('entry_cane', {
   caneRevisionId: text('cane_revision_id').notNull().references(() => caneRevisions.id),
   diameterMm: real('diameter_mm').notNull(),
   lengthMm: real('length_mm').notNull(),
+  /** of both ends together, at the last trim */
   lostMm: real('lost_mm').notNull(),
+  /** each trim, with what would be lost for a share of 1; null of canes that were made before that was written down */
+  trims: text('trims', { mode: 'json' }).$type<readonly TrimMade[]>(),
   slices: integer('slices').notNull(),
   pictureId: text('picture_id').references(() => pictures.id),
 }, (t) => [index('entry_cane_entry').on(t.entryId), index('entry_cane_revision').on(t.caneRevisionId)]);

@@ -1,5 +1,6 @@
 import { Box, Flex, Grid, chakra } from '@chakra-ui/react';
-import { useState, type ReactElement, type ReactNode } from 'react';
+import type { ReactElement, ReactNode } from 'react';
+import { useBenchPlace } from '../state/benchPlace.js';
 import { useKeys } from '../state/keys.js';
 import { Action } from '../theme/pieces.js';
 import { Warning } from './Warning.js';
@@ -21,22 +22,26 @@ export interface BenchWords {
 }
 
 interface BenchStepsProps {
+  /** what is made, so that the place and the counts stay through a reload */
+  readonly what: string;
   readonly steps: readonly BenchWords[];
   readonly art?: ((at: number) => ReactNode) | undefined;
-  /** what comes after the last step; `counts` holds what was counted in each */
-  readonly finish: (counts: readonly number[], back: () => void) => ReactElement;
+  /** what comes after the last step; `counts` holds what was counted in each, `leave` forgets the place when it is written down */
+  readonly finish: (counts: readonly number[], back: () => void, leave: () => void) => ReactElement;
   /** for the hands of a person who wants to leave */
   readonly foot?: ReactNode;
 }
 
 /** Steps one at a time, for hands full of clay: one key goes on, or counts a pass. */
-export function BenchSteps({ steps, art, finish, foot }: BenchStepsProps): ReactElement {
-  const [at, setAt] = useState(0);
-  const [counts, setCounts] = useState<readonly number[]>([]);
+export function BenchSteps({ what, steps, art, finish, foot }: BenchStepsProps): ReactElement {
+  const place = useBenchPlace(what);
+  const { counts } = place;
+  const at = Math.min(place.at, steps.length);
   const step = steps[at];
   const count = counts[at] ?? 0;
   const counting = step?.about !== undefined;
-  const setCount = (n: number): void => { setCounts(steps.map((_, i) => (i === at ? n : counts[i] ?? 0))); };
+  const setCount = (n: number): void => { place.go({ at, counts: steps.map((_, i) => (i === at ? n : counts[i] ?? 0)) }); };
+  const setAt = (to: number): void => { place.go({ at: to, counts }); };
   const next = (): void => { if (step) setAt(at + 1); };
   const on = (): void => { if (counting) setCount(count + 1); else next(); };
   const back = (): void => { if (counting && count > 0) setCount(count - 1); else setAt(Math.max(0, at - 1)); };
@@ -45,7 +50,7 @@ export function BenchSteps({ steps, art, finish, foot }: BenchStepsProps): React
     { key: 'Backspace', does: 'One back', run: back },
     { key: 'Enter', does: 'Enough passes: go on', run: () => { if (counting && count > 0) next(); } },
   ]);
-  if (!step) return finish(counts, () => { setAt(steps.length - 1); });
+  if (!step) return finish(counts, () => { setAt(steps.length - 1); }, place.leave);
   const figure = counting ? String(count) : step.figure ?? String(at + 1);
   const of = counting ? `of about ${step.about} passes` : step.of ?? `of ${steps.length} steps`;
   return (

@@ -1,12 +1,12 @@
 import { expose, transfer } from 'comlink';
 import {
-  areaOf, checkWork, contextOf, diameterOf, extentOf, frameOf, judge, paintFace, planBackwards, runSteps, smoothRows, tracedFace,
-  type CaneContext, type JudgedMaterial, type Offcut, type Paint, type Program, type Step, type StepResult, type TracedArea, type Wanted, type Warning,
+  acrossOf, areaOf, checkWork, contextOf, extentOf, frameOf, judge, paintFace, planBackwards, runSteps, smoothRows, tracedFace, trimsAfter,
+  type CaneContext, type EndsRule, type JudgedMaterial, type Offcut, type Paint, type Program, type Stage, type Step, type StepResult, type TracedArea, type Wanted, type Warning,
 } from '#core/cane';
 import { attempt, orSentence } from '#core/units';
 
 /** A cane as it crosses to the worker. */
-export interface PlainCane { readonly steps: readonly Step[]; readonly library: Readonly<Record<string, Program>>; readonly wobble: number; readonly seed: number }
+export interface PlainCane { readonly steps: readonly Step[]; readonly library: Readonly<Record<string, Program>>; readonly wobble: number; readonly seed: number; readonly ends: EndsRule }
 
 /** A step worked out, in plain figures. */
 export interface PlainStep {
@@ -16,7 +16,8 @@ export interface PlainStep {
   readonly there: boolean;
   readonly width: number;
   readonly height: number;
-  readonly diameter: number;
+  /** as a ruler says it */
+  readonly across: number;
   readonly area: number;
   readonly length: number;
   readonly count: number;
@@ -31,7 +32,9 @@ export interface PlainPlan {
   readonly wraps: readonly { readonly step: Extract<Step, { do: 'wrap' }>; readonly path: readonly string[]; readonly count: number; readonly width: number; readonly length: number }[];
   readonly volumes: readonly (readonly [string, number])[];
   readonly offcuts: readonly { readonly why: Offcut['why']; readonly volumes: readonly (readonly [string, number])[] }[];
-  readonly stages: readonly { readonly length: number; readonly count: number }[];
+  readonly stages: readonly Stage[];
+  readonly pieces: number;
+  readonly each: number;
 }
 
 interface Loaded { readonly cane: PlainCane; readonly keys: readonly string[]; readonly context: CaneContext; readonly results: readonly StepResult[]; readonly stamps: readonly number[] }
@@ -52,14 +55,15 @@ let stamped = 0;
 const turn = (): Promise<void> => new Promise((resolve) => { setTimeout(resolve); });
 const plain = (context: CaneContext, amounts: ReadonlyMap<number, number>): [string, number][] => [...amounts].map(([index, v]) => [context.materials[index] ?? '', v]);
 const paintsOf = ({ context }: Loaded, paints: Readonly<Record<string, Paint>>): Paint[] => context.materials.map((key) => paints[key] ?? new Uint8Array([153, 153, 153]));
-const keysOf = ({ library, wobble, seed }: PlainCane): string => JSON.stringify([library, wobble, seed]);
+const keysOf = ({ library, wobble, seed, ends }: PlainCane): string => JSON.stringify([library, wobble, seed, ends]);
 
 /** Works a cane out anew from the first step that has changed. */
 function work(id: string, cane: PlainCane): Loaded {
   const before = loaded.get(id);
-  const keys = cane.steps.map((s) => JSON.stringify(s));
+  const trims = trimsAfter(cane.steps, cane.ends.trimming);
+  const keys = cane.steps.map((s, i) => JSON.stringify([s, trims[i]]));
   const same = before && keysOf(before.cane) === keysOf(cane);
-  const context = same ? before.context : contextOf((ref) => cane.library[ref], cane.wobble, cane.seed);
+  const context = same ? before.context : contextOf((ref) => cane.library[ref], cane.wobble, cane.seed, cane.ends);
   let kept = 0;
   while (same && kept < keys.length && keys[kept] === before.keys[kept] && before.results[kept]?.state) kept++;
   const results = resultsOf(cane.steps, context, same ? before.results.slice(0, kept) : []);
@@ -91,9 +95,9 @@ const worker = {
     const { results, context, stamps } = work(id, cane);
     return results.map(({ state, wrong }, i): PlainStep => {
       const stamp = stamps[i] ?? 0;
-      if (!state) return { stamp, wrong: wrong?.message ?? null, there: false, width: 0, height: 0, diameter: 0, area: 0, length: 0, count: 0, round: false, points: [], amounts: [] };
+      if (!state) return { stamp, wrong: wrong?.message ?? null, there: false, width: 0, height: 0, across: 0, area: 0, length: 0, count: 0, round: false, points: [], amounts: [] };
       const { width, height } = extentOf(state.outline);
-      return { stamp, wrong: null, there: true, width, height, diameter: diameterOf(state.outline), area: areaOf(state.outline), length: state.length, count: state.count, round: state.outline.round, points: state.outline.points, amounts: plain(context, state.amounts) };
+      return { stamp, wrong: null, there: true, width, height, across: acrossOf(state.outline), area: areaOf(state.outline), length: state.length, count: state.count, round: state.outline.round, points: state.outline.points, amounts: plain(context, state.amounts) };
     });
   },
 

@@ -1,10 +1,9 @@
 import { Box, Flex, Grid, chakra } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { create } from 'zustand';
-import { persist } from 'zustand/middleware';
 import type { BatchAnswer } from '#contract';
 import { Empty, Reading } from '../../parts/Empty.js';
+import { useBenchPlace } from '../../state/benchPlace.js';
 import { useKeys } from '../../state/keys.js';
 import { PAPERS, useUnits, useView } from '../../state/view.js';
 import { Action, Caption, Word } from '../../theme/pieces.js';
@@ -15,11 +14,6 @@ import { PaperCard } from './PaperCard.js';
 import { StepArt } from './StepArt.js';
 import { wordsOf } from './stepWords.js';
 import { Warning } from '../../parts/Warning.js';
-
-/** How far each batch has come at the bench, on this machine. */
-const useProgress = create<{ readonly at: Readonly<Record<string, number>>; readonly go: (batchId: string, to: number) => void }>()(
-  persist((set) => ({ at: {}, go: (batchId, to) => { set((s) => ({ at: { ...s.at, [batchId]: to } })); } }), { name: 'sledge-bench' }),
-);
 
 /** One step at a time, readable from a metre away. */
 export default function Bench(): ReactElement {
@@ -44,14 +38,15 @@ const Counter = chakra('button', { base: { background: 'tile', border: 'rule', w
 function Card({ batch }: { readonly batch: BatchAnswer }): ReactElement {
   const units = useUnits();
   const { paper, choosePaper } = useView();
-  const { at, go } = useProgress();
+  const place = useBenchPlace(`batch ${batch.id}`);
+  const go = (at: number): void => { place.go({ at, counts: [] }); };
   const { steps } = batch.plan;
-  const here = Math.min(at[batch.id] ?? 0, steps.length);
+  const here = Math.min(place.at, steps.length);
   const step = steps[here];
   const words = step && wordsOf(step, units);
   const next = steps[here + 1];
-  const on = (): void => { go(batch.id, Math.min(steps.length, here + 1)); };
-  const back = (): void => { go(batch.id, Math.max(0, here - 1)); };
+  const on = (): void => { go(Math.min(steps.length, here + 1)); };
+  const back = (): void => { go(Math.max(0, here - 1)); };
   const done = batch.doneEntryId !== null;
   const navigate = useNavigate();
   useKeys('Bench', [
@@ -71,7 +66,7 @@ function Card({ batch }: { readonly batch: BatchAnswer }): ReactElement {
     <>
       <Flex direction="column" height="100%" padding={5} gap={4} minHeight={0} overflowY="auto" css={{ '@media print': { display: 'none' } }}>
         <Flex gap={1} alignItems="flex-end" height="28px" flex="none" role="group" aria-label="All steps">
-          {steps.map((s, i) => <Box as="button" tabIndex={-1} aria-label={`Step ${i + 1}: ${wordsOf(s, units).title}`} aria-current={i === here ? 'step' : undefined} key={i} flex={1} height={i === here ? '18px' : '6px'} background={i <= here ? 'ink' : 'hairline'} onClick={() => { go(batch.id, i); }} />)}
+          {steps.map((s, i) => <Box as="button" tabIndex={-1} aria-label={`Step ${i + 1}: ${wordsOf(s, units).title}`} aria-current={i === here ? 'step' : undefined} key={i} flex={1} height={i === here ? '18px' : '6px'} background={i <= here ? 'ink' : 'hairline'} onClick={() => { go(i); }} />)}
         </Flex>
         <Flex justifyContent="space-between" alignItems="baseline"><Link to={`/batches/${batch.id}`}>{batch.name}</Link>{step && <span role="progressbar" aria-label="Steps" aria-valuemin={0} aria-valuemax={steps.length} aria-valuenow={here}>{here + 1} of {steps.length}</span>}</Flex>
         {step && words ? (
@@ -97,7 +92,7 @@ function Card({ batch }: { readonly batch: BatchAnswer }): ReactElement {
               {print}
             </Flex>
           </>
-        ) : <><DoneForm batch={batch} onBack={back} onDone={(entryId) => { go(batch.id, 0); void navigate(`/diary/${entryId}`); }} />{print}</>}
+        ) : <><DoneForm batch={batch} onBack={back} onDone={(entryId) => { place.leave(); void navigate(`/diary/${entryId}`); }} />{print}</>}
       </Flex>
       <PaperCard batch={batch} />
     </>

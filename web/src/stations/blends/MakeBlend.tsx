@@ -41,7 +41,7 @@ export function MakeBlend({ blend, worked, shelf, own }: MakeBlendProps): ReactE
   return (
     <Flex direction="column" gap={5} padding={5} overflowY="auto" minWidth={0}>
       <FadeStrip labs={worked.fade.labs} width={760} height={34} label="The blend" />
-      <BenchSteps steps={stepsOf(blend, worked, own, units)} finish={(counts, back) => <Done blend={blend} worked={worked} shelf={shelf} counted={counts.at(-1) ?? 0} onBack={back} onDone={(entryId) => { void navigate(`/diary/${entryId}`); }} />} />
+      <BenchSteps what={`blend ${blend.id}`} steps={stepsOf(blend, worked, own, units)} finish={(counts, back, leave) => <Done blend={blend} worked={worked} shelf={shelf} counted={counts.at(-1) ?? 0} onBack={back} onDone={(entryId) => { leave(); void navigate(`/diary/${entryId}`); }} />} />
     </Flex>
   );
 }

@@ -1,7 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useMemo, type ReactElement } from 'react';
 import { Link } from 'react-router';
-import { usedIn, type StartColours, type StartingPoint, type Step } from '#core/cane';
+import { USUAL_ENDS, usedIn, type StartColours, type StartingPoint, type Step } from '#core/cane';
 import type { BlendCard, CaneAnswer, CaneCard, RevisionAnswer, ShelfAnswer } from '#contract';
 import { usePigments } from '../../wire/pigments.js';
 import { Caption } from '../../theme/pieces.js';
@@ -40,7 +40,7 @@ export function StartFace({ start, colours, shelf, blends, referenced, onBegin }
   const steps = useMemo((): readonly Step[] => start.steps(JSON.parse(colourKey) as StartColours), [start, colourKey]);
   const inside = useMemo(() => ({ blends: blends.map((b) => ({ revisionId: b.revisionId, blendId: b.id, name: b.name, plan: b.plan })), referenced }), [blends, referenced]);
   const paints = useMemo(() => Object.fromEntries([...materialsOf(usedIn(steps).materials, inside, shelf, pigments)].map(([key, m]) => [key, m.paint])), [steps, inside, shelf, pigments]);
-  const plain = useMemo(() => ({ steps, library: {}, wobble: 0, seed: 1 }), [steps]);
+  const plain = useMemo(() => ({ steps, library: {}, wobble: 0, seed: 1, ends: USUAL_ENDS }), [steps]);
   const worked = useWorkedCane(`start ${start.id}`, plain);
   const at = worked?.steps.findLastIndex((s) => s.there) ?? 0;
   return (

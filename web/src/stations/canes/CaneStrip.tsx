@@ -2,7 +2,7 @@ import { Box } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
 import { Link } from 'react-router';
 import { TRIMMINGS, begunAt } from '#core/cane';
-import { readNumber, showLength, showMass } from '#core/units';
+import { readNumber, showLength, showLong, showMass } from '#core/units';
 import type { CaneAnswer, CaneDto, MachinesAnswer, ShelfAnswer } from '#contract';
 import { AmountBar } from '../../parts/AmountBar.js';
 import { Choice } from '../../parts/Choice.js';
@@ -10,21 +10,20 @@ import { Value } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
 import { useView } from '../../state/view.js';
 import { Caption, Key, Rule, Second, Strip, Word } from '../../theme/pieces.js';
-import { usePlan, type WorkedCane } from '../../workers/cane.js';
+import type { PlainPlan } from '../../workers/cane.worker.js';
 import { saveBuildSheet } from './buildSheet.js';
-import { gramsOf, pathWords, startWords, wantedOf, wrapWords } from './caneWords.js';
+import { gramsOf, pathWords, slicesWords, startWords, wrapWords } from './caneWords.js';
 import type { CaneMaterial } from './materials.js';
 import { Scrap } from './Scrap.js';
 
 /** mm: shorter than this nobody reduces a piece, and so long it is handy. Assumptions. */
 const [LEAST, HANDY] = [18, 50];
 
-interface CaneStripProps { readonly cane: CaneAnswer; readonly worked: WorkedCane | null; readonly materials: ReadonlyMap<string, CaneMaterial>; readonly shelf: ShelfAnswer; readonly machines: MachinesAnswer; readonly onChange: (part: Partial<CaneDto>) => void }
+interface CaneStripProps { readonly cane: CaneAnswer; readonly plan: PlainPlan | string | null; readonly materials: ReadonlyMap<string, CaneMaterial>; readonly shelf: ShelfAnswer; readonly machines: MachinesAnswer; readonly onChange: (part: Partial<CaneDto>) => void }
 
 /** The paper strip: clay to roll, what to begin with, what is lost. */
-export function CaneStrip({ cane, worked, materials, shelf, machines, onChange }: CaneStripProps): ReactElement {
+export function CaneStrip({ cane, plan, materials, shelf, machines, onChange }: CaneStripProps): ReactElement {
   const { units, coreMm } = useView();
-  const plan = usePlan(worked, wantedOf(cane));
   const own = machines.machines.find((m) => m.id === machines.setup.machineId);
   if (plan === null || plan === '') return <Strip />;
   if (typeof plan === 'string') return <Strip><Warning>{plan}</Warning></Strip>;
@@ -41,7 +40,7 @@ export function CaneStrip({ cane, worked, materials, shelf, machines, onChange }
     <Strip aria-label="Clay and what to begin with">
       <div>
         <Box as="h2" marginBottom={1}>Clay to roll</Box>
-        <Second>for {cane.slices} slices of {showLength(cane.sliceMm, units)}, ends lost</Second>
+        <Second>for {cane.slices} slices of {showLength(cane.sliceMm, units)}, ends lost{plan.pieces > 1 && `: ${slicesWords(plan, cane.slices)}`}</Second>
         <Box as="ul" marginTop={3}>
           {rows.map(([clayId, grams]) => {
             const short = Math.max(0, grams - left(clayId));
@@ -72,10 +71,10 @@ export function CaneStrip({ cane, worked, materials, shelf, machines, onChange }
           {plan.wraps.map((w, i) => <li key={`w${i}`}>{wrapWords(w, names, own, units)}{pathWords(w.path)}</li>)}
         </Box>
       </div>
-      {short !== null && <Box><Warning>A piece of {showLength(short, units)} is too short to work with.</Warning>{short < handy && cane.program.steps.some((s) => s.do === 'reduce' && s.to === 'diameter') && <Word fontSize="small" onClick={() => { onChange({ program: { ...cane.program, steps: begunAt(cane.program.steps, Math.sqrt(short / handy)) } }); }}>Begin it smaller, so that it is {showLength(Math.round(handy), units)} long</Word>}</Box>}
+      {short !== null && <Box><Warning>A piece of {showLength(short, units)} is too short to work with.</Warning>{short < handy && cane.program.steps.some((s) => s.do === 'reduce' && s.to === 'diameter') && <Word fontSize="small" onClick={() => { onChange({ program: { ...cane.program, steps: begunAt(cane.program.steps, Math.sqrt(short / handy)) } }); }}>Begin it smaller, so that it is {showLong(handy, units)} long</Word>}</Box>}
       <Rule />
       <Box fontSize="small" lineHeight={1.6}>
-        Ends are trimmed <Choice label="When ends are trimmed" value={cane.trimming} options={TRIMMINGS.map((value) => ({ value, text: value }))} onChange={(trimming) => { onChange({ trimming }); }} />, <Value label="Diameters lost at each end" text={(cane.ends ?? cane.learnedEnds.ends).toFixed(2).replace(/\.?0+$/, '')} read={(t) => readNumber(t).valueOf()} onChange={(ends) => { onChange({ ends }); }} /> diameters at each end {cane.ends == null ? <Caption>{cane.learnedEnds.from === 0 ? '(~ assumed)' : `(from ${cane.learnedEnds.from} made)`}</Caption> : <Word fontSize="caption" onClick={() => { onChange({ ends: null }); }}>as learned</Word>}
+        Ends are trimmed <Choice label="When ends are trimmed" value={cane.trimming} options={TRIMMINGS.map((value) => ({ value, text: value }))} onChange={(trimming) => { onChange({ trimming }); }} />, <Value label="Widths lost at each end" text={(cane.ends ?? cane.learnedEnds.ends).toFixed(2).replace(/\.?0+$/, '')} read={(t) => readNumber(t).valueOf()} onChange={(ends) => { onChange({ ends }); }} /> of its width at each end {cane.ends == null ? <Caption>{cane.learnedEnds.from === 0 ? '(~ assumed)' : `(from ${cane.learnedEnds.from} made)`}</Caption> : <Word fontSize="caption" onClick={() => { onChange({ ends: null }); }}>as learned</Word>}
       </Box>
       <Scrap plan={plan} materials={materials} units={units} />
       <Rule />

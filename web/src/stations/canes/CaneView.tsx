@@ -9,10 +9,11 @@ import { Warning } from '../../parts/Warning.js';
 import { useKeys } from '../../state/keys.js';
 import { useUnits } from '../../state/view.js';
 import { Second, Word } from '../../theme/pieces.js';
-import { useJudged } from '../../workers/cane.js';
+import { useJudged, usePlan } from '../../workers/cane.js';
 import { change, put, useRefusal } from '../../wire/save.js';
 import { AddStep } from './AddStep.js';
 import { CaneStrip } from './CaneStrip.js';
+import { wantedOf } from './caneWords.js';
 import { MakeCane } from './MakeCane.js';
 import { newStep, type Path } from './newStep.js';
 import { stepsAt, withSteps } from './parts.js';
@@ -49,6 +50,8 @@ export function CaneView({ cane, making, shelf, machines, blends, canes }: CaneV
   const bench = useCane(cane, steps, shelf, wobble);
   const { worked, materials, paints, judged } = bench;
   const { warnings, feature } = useJudged(worked, judged);
+  const plan = usePlan(here.length === 0 ? worked : null, wantedOf(cane));
+  const stages = here.length === 0 && plan !== null && typeof plan === 'object' && plan.stages.length >= steps.length - 1 ? plan.stages : null;
   const url = `/api/canes/${cane.id}`;
   const refusal = useRefusal(url);
   /** a step says already, in its own words, why it cannot be kept */
@@ -112,10 +115,10 @@ export function CaneView({ cane, making, shelf, machines, blends, canes }: CaneV
           </Flex>
         </Flex>
         {refusal && !refusal.sentenceFor('name') && !said && <Warning>{refusal.sentenceFor('program') ?? refusal.message}</Warning>}
-        <StepRow steps={steps} worked={worked} paints={paints} chosen={at} onChoose={setChosen} onAdd={() => { setChosen(steps.length - 1); setAdding(true); }} />
+        <StepRow steps={steps} worked={worked} stages={stages} paints={paints} chosen={at} onChoose={setChosen} onAdd={() => { setChosen(steps.length - 1); setAdding(true); }} />
         {adding && step && <AddStep after={`${at + 1} ${stepTitle(step, units)}`} onAdd={add} onCancel={() => { setAdding(false); }} />}
         {step && (
-          <StepBench cane={cane} bench={bench} steps={steps} at={at} wobble={wobble} trueSize={trueSize} blur={BLUR[seen]} feature={at === steps.length - 1 ? feature : null} shelf={shelf} blends={blends} canes={canes}
+          <StepBench cane={cane} bench={bench} steps={steps} at={at} wobble={wobble} trueSize={trueSize} blur={BLUR[seen]} feature={at === steps.length - 1 ? feature : null} stages={stages} shelf={shelf} blends={blends} canes={canes}
             onChange={edit} onOpen={(part) => { setPath([...here, { step: at, part }]); setChosen(0); }} onAdd={() => { setAdding(true); }} onMove={move} onCopy={copy} onRemove={remove}>
             {here.length === 0 && <Slices cane={cane} worked={worked} paints={paints} materials={materials} own={machines.machines.find((m) => m.id === machines.setup.machineId)} onChange={save} />}
             {here.length === 0 && warnings.map((w, i) => <Warning key={i}>{warningWords(w, name, units)}</Warning>)}
@@ -124,7 +127,7 @@ export function CaneView({ cane, making, shelf, machines, blends, canes }: CaneV
           </StepBench>
         )}
       </Flex>
-      <CaneStrip cane={cane} worked={here.length === 0 ? worked : null} materials={materials} shelf={shelf} machines={machines} onChange={save} />
+      <CaneStrip cane={cane} plan={here.length === 0 ? plan : null} materials={materials} shelf={shelf} machines={machines} onChange={save} />
     </Grid>
   );
 }

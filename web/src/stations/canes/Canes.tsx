@@ -80,7 +80,7 @@ export default function Canes(): ReactElement {
   }
   const taken = new Set(canes.data.map((c) => c.name.toLowerCase()));
   const keep = async (name: string, program: Program, more: Partial<CaneDto> = {}): Promise<void> => {
-    const dto: CaneDto = { id: crypto.randomUUID(), version: 0, name: free(name, taken), note: '', retired: false, program, slices: 20, sliceMm: 2.2, trimming: 'once at the end', ends: null, ...more };
+    const dto: CaneDto = { id: crypto.randomUUID(), version: 0, name: free(name, taken), note: '', retired: false, program, slices: 40, sliceMm: 2, trimming: 'once at the end', ends: null, ...more };
     if (await change('PUT', `/api/canes/${dto.id}`, dto)) void navigate(`/canes/${dto.id}`);
   };
   async function begin(name: string, steps: (c: StartColours) => Program['steps']): Promise<void> {

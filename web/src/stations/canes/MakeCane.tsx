@@ -1,9 +1,8 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import { Link, useNavigate } from 'react-router';
-import type { Paint } from '#core/cane';
-import { showLength } from '#core/units';
-import type { CaneAnswer, CaneDoneDto, MachinesAnswer, ShelfAnswer } from '#contract';
+import type { Paint, Stage, Step } from '#core/cane';
+import type { CaneAnswer, CaneDoneDto, CaneTrimDto, MachinesAnswer, ShelfAnswer } from '#contract';
 import { BenchSteps } from '../../parts/BenchSteps.js';
 import { ClayUsed, useClayUsed } from '../../parts/ClayUsed.js';
 import { Reading } from '../../parts/Empty.js';
@@ -17,7 +16,8 @@ import type { PlainPlan } from '../../workers/cane.worker.js';
 import { usePlan, type WorkedCane } from '../../workers/cane.js';
 import { change, useRefusal } from '../../wire/save.js';
 import { caneSteps } from './caneSteps.js';
-import { gramsOf, wantedOf } from './caneWords.js';
+import { gramsOf, isCut, wantedOf } from './caneWords.js';
+import { stepTitle } from './stepWords.js';
 import { Face } from './Face.js';
 import { NoPicture, keepPhotograph } from '../mixes/palettes/openPhotograph.js';
 import type { CaneMaterial } from './materials.js';
@@ -33,25 +33,30 @@ export function MakeCane({ cane, worked, materials, paints, shelf, machines }: M
   if (typeof plan === 'string') return <Flex direction="column" gap={4} padding={5}><Warning>{plan}</Warning><Link to={`/canes/${cane.id}`}>back to the cane</Link></Flex>;
   const own = machines.machines.find((m) => m.id === machines.setup.machineId);
   const { steps } = cane.program;
-  const words = caneSteps(steps, worked.steps.map((s) => s.diameter), plan, (key) => materials.get(key)?.name ?? '…', own, units, `${cane.slices} of ${showLength(cane.sliceMm, units)}`);
-  const before = plan.starts.length + plan.wraps.filter((w) => w.path.length > 0).length;
-  const faceAt = (at: number): number => Math.max(0, Math.min(steps.length - 1, at - before + 1));
+  const words = caneSteps(steps, worked.steps.map((s) => s.across), plan, (key) => materials.get(key)?.name ?? '…', own, units, cane);
   return (
     <Flex direction="column" padding={5} gap={4} height="100%" overflowY="auto">
       <Box fontSize="small">{cane.name}</Box>
-      <BenchSteps steps={words} art={(at) => <Face worked={worked} at={faceAt(at)} size={230} paints={paints} label="The face to reach" />} foot={<Link to={`/canes/${cane.id}`}>the plan</Link>}
-        finish={(_, back) => <Done cane={cane} plan={plan} worked={worked} materials={materials} paints={paints} shelf={shelf} onBack={back} onDone={(id) => { void navigate(`/diary/${id}`); }} />} />
+      <BenchSteps what={`cane ${cane.id}`} steps={words} art={(at) => <Face worked={worked} at={words[at]?.face ?? 0} size={230} paints={paints} label="The face to reach" />} foot={<Link to={`/canes/${cane.id}`}>the plan</Link>}
+        finish={(_, back, leave) => <Done cane={cane} plan={plan} worked={worked} materials={materials} paints={paints} shelf={shelf} onBack={back} onDone={(id) => { leave(); void navigate(`/diary/${id}`); }} />} />
     </Flex>
   );
 }
+
+const tenth = (mm: number): number => Math.round(mm * 10) / 10;
+
+/** What is cut off both ends of each piece after a step, as it was planned. */
+const trimOf = (stage: Stage, step: number): CaneTrimDto & { readonly step: number } => ({ step, lostMm: tenth(2 * stage.cut), unitMm: stage.unitMm });
 
 interface DoneProps extends Omit<MakeCaneProps, 'machines'> { readonly plan: PlainPlan; readonly onBack: () => void; readonly onDone: (entryId: string) => void }
 
 function Done({ cane, plan, worked, materials, paints, shelf, onBack, onDone }: DoneProps): ReactElement {
   const at = worked?.steps.findLastIndex((s) => s.there) ?? 0;
   const last = worked?.steps[at];
-  const diameter = last?.diameter ?? 10;
-  const [made, setMade] = useState({ diameterMm: Math.round(diameter * 10) / 10, lengthMm: Math.round(cane.slices * cane.sliceMm * 10) / 10, lostMm: Math.round(2 * diameter * (cane.ends ?? cane.learnedEnds.ends) * 10) / 10, slices: cane.slices });
+  const units = useUnits();
+  const whole = plan.pieces * plan.each * cane.sliceMm;
+  const [made, setMade] = useState({ diameterMm: tenth(last?.across ?? 10), lengthMm: tenth(whole), slices: cane.slices });
+  const [trims, setTrims] = useState(() => plan.stages.flatMap((stage, step) => (isCut(stage) ? [trimOf(stage, step)] : [])));
   const [pictureId, setPicture] = useState<string | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
   const path = `/api/canes/${cane.id}/done`;
@@ -68,14 +73,17 @@ function Done({ cane, plan, worked, materials, paints, shelf, onBack, onDone }: 
     }
   };
   const write = async (madeOn: string, note: string): Promise<void> => {
-    const dto: CaneDoneDto = { version: cane.version, entryId: crypto.randomUUID(), madeOn, note, used, ...made, pictureId };
+    const dto: CaneDoneDto = { version: cane.version, entryId: crypto.randomUUID(), madeOn, note, used, ...made, trims: trims.map(({ lostMm, unitMm }) => ({ lostMm, unitMm })), pictureId };
     const answer = await change<{ entryId: string }>('POST', path, dto);
     if (answer) onDone(answer.entryId);
   };
   return (
     <WriteDown refusal={refusal} onBack={onBack} onWrite={(madeOn, note) => { void write(madeOn, note); }}>
-      <Box fontSize="h2" lineHeight={1.7}>It came out <LengthValue label="Diameter it came out" value={made.diameterMm} onChange={(diameterMm) => { set({ diameterMm }); }} /> across and <LengthValue label="Length it came out" value={made.lengthMm} onChange={(lengthMm) => { set({ lengthMm }); }} /> long without its ends, which took <LengthValue label="Lost at both ends" value={made.lostMm} onChange={(lostMm) => { set({ lostMm }); }} /> together; <CountValue label="Slices that came of it" value={made.slices} onChange={(slices) => { if (Number.isInteger(slices) && slices >= 0) set({ slices }); }} /> slices.</Box>
-      <Caption>What the ends took is learned from: the next plan goes by it.</Caption>
+      <Box fontSize="h2" lineHeight={1.7}>It came out <LengthValue label="Diameter it came out" value={made.diameterMm} onChange={(diameterMm) => { set({ diameterMm }); }} /> across and <LengthValue label="Length it came out" value={made.lengthMm} onChange={(lengthMm) => { set({ lengthMm }); }} /> long without its ends{plan.pieces > 1 && `, ${plan.pieces} pieces together`}; <CountValue label="Slices that came of it" value={made.slices} onChange={(slices) => { if (Number.isInteger(slices) && slices >= 0) set({ slices }); }} /> slices.</Box>
+      {trims.map((trim, i) => (
+        <Box key={trim.step}>After <b>{stepTitle(cane.program.steps[trim.step] as Step, units)}</b> both ends took <LengthValue label={trims.length === 1 ? 'Lost at both ends' : `Lost at both ends, trim ${i + 1}`} value={trim.lostMm} onChange={(lostMm) => { setTrims(trims.map((t, k) => (k === i ? { ...t, lostMm } : t))); }} /> together{(plan.stages[trim.step]?.count ?? 1) > 1 && ' of each piece'}.</Box>
+      ))}
+      {trims.length > 0 && <Caption>What the ends took is learned from: the next plan goes by it.</Caption>}
       <Flex gap={5} alignItems="flex-end" wrap="wrap">
         <Box><Face worked={worked} at={at} size={130} paints={paints} label="The face as planned" /><Caption>as planned</Caption></Box>
         <Box>{pictureId !== null && <img src={`/api/pictures/${pictureId}`} alt="The face as it came out" style={{ width: 130, height: 130, objectFit: 'cover', display: 'block' }} />}

@@ -1,7 +1,7 @@
 import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useEffect, useMemo, useState, type ReactElement, type ReactNode } from 'react';
-import type { Step } from '#core/cane';
-import { showLength } from '#core/units';
+import { usable, type Stage, type Step } from '#core/cane';
+import { showLength, showLong } from '#core/units';
 import type { BlendCard, CaneAnswer, CaneCard, ShelfAnswer } from '#contract';
 import { Warning } from '../../parts/Warning.js';
 import { useUnits, useView } from '../../state/view.js';
@@ -9,6 +9,8 @@ import { Key, Second, Word } from '../../theme/pieces.js';
 import { useWorkedCane, type Judged } from '../../workers/cane.js';
 import { ByHand } from './ByHand.js';
 import { Face } from './Face.js';
+import { longWords } from './caneWords.js';
+import { withUsualValue } from './newStep.js';
 import { StepEditor } from './StepEditor.js';
 import { stepTitle } from './stepWords.js';
 import { Taper } from './Taper.js';
@@ -27,6 +29,8 @@ interface StepBenchProps {
   /** mm, by the eye */
   readonly blur: number;
   readonly feature: Judged['feature'];
+  /** of the plan, where there is one: as long as it is really made */
+  readonly stages: readonly Stage[] | null;
   readonly shelf: ShelfAnswer;
   readonly blends: readonly BlendCard[];
   readonly canes: readonly CaneCard[];
@@ -41,7 +45,7 @@ interface StepBenchProps {
 }
 
 /** One step: the large face after it beside its values. While one of them is dragged only this follows. */
-export function StepBench({ cane, bench, steps, at, wobble, trueSize, blur, feature, shelf, blends, canes, onChange, onOpen, onAdd, onMove, onCopy, onRemove, children }: StepBenchProps): ReactElement {
+export function StepBench({ cane, bench, steps, at, wobble, trueSize, blur, feature, stages, shelf, blends, canes, onChange, onOpen, onAdd, onMove, onCopy, onRemove, children }: StepBenchProps): ReactElement {
   const units = useUnits();
   const pxPerMm = useView((s) => s.pxPerMm);
   const { materials, paints } = bench;
@@ -55,20 +59,22 @@ export function StepBench({ cane, bench, steps, at, wobble, trueSize, blur, feat
   const step = dragged ?? steps[at];
   const figures = worked?.steps[at];
   const before = worked?.steps[at - 1];
+  const stage = stages?.[at];
   const side = figures?.there ? Math.max(figures.width, figures.height) : 0;
   const shown = trueSize && side > 0 ? Math.max(6, side * pxPerMm) : LARGE;
   const blendChoices = useMemo(() => blends.map((b) => ({ revisionId: b.revisionId, name: b.name })), [blends]);
   const caneChoices = useMemo(() => canes.filter((c) => c.id !== cane.id && !c.retired).map((c) => ({ revisionId: c.revisionId, name: c.name })), [canes, cane.id]);
   const still = steps[at];
+  const measured = bench.worked?.steps[at];
   // the sentence with its fields waits for the hand too: beside the handle stands what it is now
-  const editor = useMemo(() => still && <StepEditor key={still.id} step={still} materials={materials} blends={blendChoices} canes={caneChoices} insides={cane.canes} shelf={shelf} name={cane.name} onChange={onChange} onOpen={onOpen} />, [still, materials, blendChoices, caneChoices, cane.canes, shelf, cane.name, onChange, onOpen]);
+  const editor = useMemo(() => still && <StepEditor key={still.id} step={still} materials={materials} blends={blendChoices} canes={caneChoices} insides={cane.canes} shelf={shelf} name={cane.name} onChange={(next) => { onChange(withUsualValue(still, next, measured)); }} onOpen={onOpen} />, [still, measured, materials, blendChoices, caneChoices, cane.canes, shelf, cane.name, onChange, onOpen]);
   return (
     <Grid templateColumns="minmax(0, auto) minmax(260px, 1fr)" gap={6} alignItems="start">
       <Box>
         {figures?.there ? (
           <>
             <Box style={blur === 0 ? {} : { filter: `blur(${((blur / 2) * shown) / side}px)` }}><Face worked={worked} at={at} size={Math.round(shown)} paints={paints} coarse={dragged !== null} label={`The face after step ${at + 1}`} /></Box>
-            <Box fontSize="small" marginTop={2}>{figures.round ? `${showLength(figures.diameter, units)} across` : `${showLength(figures.width, units)} × ${showLength(figures.height, units)}`}, {showLength(Math.round(figures.length), units)} long{figures.count > 1 ? `, ${figures.count} of them` : ''} · {trueSize ? 'true size' : `${(shown / pxPerMm / side).toFixed(side > 30 ? 1 : 0)} : 1`}</Box>
+            <Box fontSize="small" marginTop={2}>{figures.round ? `${showLength(figures.across, units)} across` : `${showLength(figures.width, units)} × ${showLength(figures.height, units)}`}, {stage && !dragged ? longWords(stage, units) : `${showLong(figures.length, units)} long${figures.count > 1 ? `, ${figures.count} of them` : ''}`} · {trueSize ? 'true size' : `${(shown / pxPerMm / side).toFixed(side > 30 ? 1 : 0)} : 1`}</Box>
             {feature && <Second>narrowest: {showLength(feature.mm, units, true)} of {materials.get(feature.material)?.name ?? ''}</Second>}
           </>
         ) : <Box width={`${LARGE}px`}>{worked && <Warning>{worked.steps.find((s) => s.wrong !== null)?.wrong ?? 'A step before this one cannot be done.'}</Warning>}</Box>}
@@ -86,7 +92,7 @@ export function StepBench({ cane, bench, steps, at, wobble, trueSize, blur, feat
             </Flex>
           </Box>
         )}
-        {before?.there && step?.do === 'reduce' && step.to === 'diameter' && <Taper from={before.diameter} length={before.length} value={Math.min(step.value, before.diameter)} label="slide to reduce" onSlide={(value) => { setDragged({ ...step, value }); }} onSet={(value) => { onChange({ ...step, value }); }} />}
+        {before?.there && step?.do === 'reduce' && step.to === 'diameter' && <Taper from={before.across} length={stages?.[at - 1] ? usable(stages[at - 1] as Stage) : before.length} value={Math.min(step.value, before.across)} label="slide to reduce" onSlide={(value) => { setDragged({ ...step, value }); }} onSet={(value) => { onChange({ ...step, value }); }} />}
         {children}
       </Flex>
     </Grid>

@@ -50,7 +50,9 @@ export function StepEditor({ step, materials, blends, canes, insides, shelf, nam
     case 'squeeze': return <><Value label="How many times as wide" text={String(step.factor)} read={(t) => readNumber(t).valueOf()} onChange={(factor) => { set({ factor }); }} /> times as wide, and as much less high</>;
     case 'turn': return <>by {degrees('Turn', 'degrees', step.degrees)} to the left</>;
     case 'mirror': return <>left and right exchanged</>;
-    case 'split': return <>in {whole('The number of parts', 'parts', step.parts, 2, 24)} equal parts, the first cut at {degrees('Direction of the first cut', 'degrees', step.degrees)}</>;
+    case 'split': return (
+      <>in <Value label="The number of parts" text={String(step.parts)} read={count(2, 24, 'The number of parts')} onChange={(parts) => { onChange({ id: step.id, do: 'split', ...(step.name ? { name: step.name } : {}), parts, degrees: step.degrees }); }} /> equal parts, the first cut at {degrees('Direction of the first cut', 'degrees', step.degrees)}; <Choice label="Which parts go on" value={String(step.keep ?? 0)} options={[{ value: '0', text: 'all go on, as they are alike' }, ...Array.from({ length: step.parts }, (_, i) => ({ value: String(i + 1), text: `only part ${i + 1}, to the left of cut ${i + 1}` }))]} onChange={(keep) => { onChange({ id: step.id, do: 'split', ...(step.name ? { name: step.name } : {}), parts: step.parts, degrees: step.degrees, ...(keep === '0' ? {} : { keep: Number(keep) }) }); }} /></>
+    );
     case 'across': return <>in {whole('The number of pieces', 'pieces', step.pieces, 2, 400)} equal pieces</>;
     case 'grid': return (
       <>{whole('The number of rows', 'rows', step.rows, 1, 40)} rows of {whole('The number of columns', 'columns', step.columns, 1, 40)}, <Choice label="How neighbours are turned" value={step.turns} options={TURNS.map((value) => ({ value, text: TURN_WORDS[value] }))} onChange={(turns) => { set({ turns }); }} />
@@ -64,10 +66,16 @@ export function StepEditor({ step, materials, blends, canes, insides, shelf, nam
     );
     case 'stack': return <>{part(0, 'What is stacked')} <Choice label="Where it is stacked" value={step.side} options={[{ value: 'right', text: 'at the right' }, { value: 'top', text: 'on top' }]} onChange={(side) => { set({ side }); }} /></>;
     case 'insert': return <>{part(0, 'What is set in')}, {length('Diameter of the hole', 'diameter', step.diameter)} across, {offset('To the right of the middle', 'x', step.x)} right and {offset('Above the middle', 'y', step.y)} up, turned {degrees('Turn of what is set in', 'degrees', step.degrees)}</>;
-    case 'reduce': return <>to <LengthValue label="Reduce to" value={step.value} onChange={(value) => { set({ value }); }} /> <Choice label="Reduce by" value={step.to} options={[{ value: 'diameter', text: 'across' }, { value: 'length', text: 'long' }]} onChange={(to) => { set({ to }); }} /></>;
+    case 'reduce': return <>to <LengthValue label="Reduce to" value={step.value} onChange={(value) => { set({ value }); }} /> <Choice label="Reduce by" value={reducedBy(step)} options={REDUCED_BY} onChange={(by) => { set({ to: by === 'diameter' ? 'diameter' : 'length', withEnds: by === 'whole' ? true : undefined }); }} /></>;
     case 'trim': return <>{length('Cut off each end', 'each', step.each)} off each end</>;
     case 'slice': return <>{length('Thickness of a slice', 'thickness', step.thickness)} thick</>;
   }
+}
+
+const REDUCED_BY = [{ value: 'diameter', text: 'across' }, { value: 'length', text: 'long, without its ends' }, { value: 'whole', text: 'long, with its ends' }] as const;
+function reducedBy({ to, withEnds }: Extract<Step, { do: 'reduce' }>): (typeof REDUCED_BY)[number]['value'] {
+  if (to === 'diameter') return 'diameter';
+  return withEnds ? 'whole' : 'length';
 }
 
 function ratioOf(to: Shape, onChange: (to: Shape) => void): ReactElement | null {

@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
 import { reductionStages } from '#core/cane';
-import { showLength } from '#core/units';
+import { showLength, showLong } from '#core/units';
 import { Slide } from '../../parts/Slide.js';
 import { LengthValue } from '../../parts/Value.js';
 import { useUnits } from '../../state/view.js';
@@ -22,8 +22,8 @@ export function Taper({ from, length, value, label, onSlide, onSet }: TaperProps
   return (
     <Box>
       <Caption>{label}</Caption>
-      <Box fontFamily="heading"><Box as="span" fontSize="figure" fontWeight={700}><LengthValue label="Reduce the cane to" value={value} onChange={(mm) => { if (mm > 0 && mm <= from) onSet(mm); }} /></Box> <Second>across, then {showLength(Math.round(long), units)} long</Second></Box>
-      {stages.length > 1 && <Caption display="block">in stages: {stages.map((s) => `${showLength(s.diameter, units)} (${showLength(Math.round(s.length), units)} long)`).join(', ')}</Caption>}
+      <Box fontFamily="heading"><Box as="span" fontSize="figure" fontWeight={700}><LengthValue label="Reduce the cane to" value={value} onChange={(mm) => { if (mm > 0 && mm <= from) onSet(mm); }} /></Box> <Second>across, then {showLong(long, units)} long</Second></Box>
+      {stages.length > 1 && <Caption display="block">in stages: {stages.map((s) => `${showLength(s.diameter, units)} (${showLong(s.length, units)} long)`).join(', ')}</Caption>}
       <svg width={WIDTH} height="44" aria-hidden style={{ display: 'block', marginTop: 6 }}>
         <path d={`M8 2L${WIDTH - 8} ${22 - 20 * (low / from)}V${22 + 20 * (low / from)}L8 42Z`} fill="#f6f6f6" stroke="#141414" />
         <path d={`M${8 + share * (WIDTH - 16)} 0V44`} stroke="#141414" strokeWidth="4" />

@@ -4,7 +4,7 @@ import { PT, controlLine, paperPage, type PaperPage } from '../../parts/pdfPage.
 import { caneWorker } from '../../workers/cane.js';
 import type { PlainPlan } from '../../workers/cane.worker.js';
 import { saveFile } from '../mixes/exchange/saveFile.js';
-import { gramsOf, pathWords, startWords, wrapWords } from './caneWords.js';
+import { gramsOf, longWords, pathWords, slicesWords, startWords, wrapWords } from './caneWords.js';
 import type { CaneMaterial } from './materials.js';
 import { heapLine, heapsOf } from './scrapWords.js';
 import { stepTitle } from './stepWords.js';
@@ -36,7 +36,7 @@ export async function saveBuildSheet(cane: CaneAnswer, plan: PlainPlan, material
   const { mixed, total } = gramsOf(plan.volumes, materials);
   await line(cane.name, 18, true);
   y += 2;
-  await line(`${cane.slices} slices of ${showLength(cane.sliceMm, units)}, ${showMass(total, units)} of clay.`);
+  await line(`${slicesWords(plan, cane.slices)}, each ${showLength(cane.sliceMm, units)} thick; ${showMass(total, units)} of clay.`);
   if (mixed.length > 0) await line(`To make first: ${mixed.map(({ material, grams }) => `${material.name} ${showMass(grams, units)}`).join(', ')}.`);
   y += 3;
   await line('Start with', 13, true);
@@ -50,7 +50,7 @@ export async function saveBuildSheet(cane: CaneAnswer, plan: PlainPlan, material
   y += 1;
   const steps = cane.program.steps;
   for (let i = 0; i < steps.length; i += PER_ROW) {
-    await room(FACE + 22);
+    await room(FACE + 26);
     for (let k = 0; k < PER_ROW && i + k < steps.length; k++) {
       const step = steps[i + k];
       const picture = await caneWorker().png(cane.id, i + k, FACE_PX, paints);
@@ -61,9 +61,9 @@ export async function saveBuildSheet(cane: CaneAnswer, plan: PlainPlan, material
       }
       const stage = plan.stages[i + k];
       if (step) paper.text(`${i + k + 1} ${stepTitle(step, units)}`, x, y + FACE + 5, 8.5, true);
-      if (stage) paper.text(`${showLength(Math.round(stage.length), units)} long${stage.count > 1 ? `, ${stage.count} of them` : ''}`, x, y + FACE + 9.5, 8.5);
+      for (const [n, words] of (stage ? longWords(stage, units).split('; ') : []).entries()) paper.text(words, x, y + FACE + 9.5 + 4 * n, 8.5);
     }
-    y += FACE + 16;
+    y += FACE + 20;
   }
   await room(16);
   controlLine(paper, MARGIN, y + 4);

@@ -1,12 +1,29 @@
-import type { Trimming } from '#core/cane';
+import { usable, type Stage } from '#core/cane';
 import { thicknesses, translate } from '#core/sheet';
-import { showLength, showSize, type UnitSystem } from '#core/units';
+import { showLength, showLong, showSize, type UnitSystem } from '#core/units';
 import type { CaneAnswer, MachineDto } from '#contract';
 import type { PlainPlan } from '../../workers/cane.worker.js';
 import type { CaneMaterial } from './materials.js';
 
-export const wantedOf = (cane: CaneAnswer): { slices: number; thickness: number; ends: number; trimming: Trimming } =>
-  ({ slices: cane.slices, thickness: cane.sliceMm, ends: cane.ends ?? cane.learnedEnds.ends, trimming: cane.trimming });
+export const wantedOf = (cane: CaneAnswer): { slices: number; thickness: number } => ({ slices: cane.slices, thickness: cane.sliceMm });
+
+/** Ends shorter than this nobody cuts off. */
+const HAIR = 0.05;
+export const isCut = (stage: Stage): boolean => stage.cut > HAIR;
+
+/** How long a cane is after a step, and what is cut off it then: everywhere in these words. */
+export function longWords(stage: Stage, units: UnitSystem): string {
+  const pieces = stage.count > 1 ? `, ${stage.count} of them` : '';
+  const ends = isCut(stage) ? `; ${showLong(stage.cut, units)} cut off each end leave ${showLong(usable(stage), units)}` : '';
+  return `${showLong(stage.length, units)} long${pieces}${ends}`;
+}
+
+/** `40 slices`, or what each of several pieces gives. */
+export function slicesWords({ pieces, each }: Pick<PlainPlan, 'pieces' | 'each'>, wanted: number): string {
+  if (pieces === 1) return `${wanted} slice${wanted === 1 ? '' : 's'}`;
+  const spare = pieces * each - wanted;
+  return `${each} slice${each === 1 ? '' : 's'} from each of ${pieces} pieces${spare > 0 ? `, ${spare} more than ${wanted}` : ''}`;
+}
 
 /** Grams of every clay in some volumes, and of each mix and blend that is made of them first. */
 export function gramsOf(volumes: readonly (readonly [string, number])[], materials: ReadonlyMap<string, CaneMaterial>): { readonly perClay: Map<string, number>; readonly mixed: { readonly material: CaneMaterial; readonly grams: number }[]; readonly total: number } {
@@ -22,16 +39,17 @@ export const pathWords = (path: readonly string[]): string => (path.length === 0
 /** What one begins with, in words. */
 export function startWords(start: PlainPlan['starts'][number], names: (key: string) => string, own: MachineDto | undefined, units: UnitSystem): string {
   const mm = (x: number): string => showLength(x, units);
+  const long = (x: number): string => showLong(x, units);
   const { step, length, count } = start;
   const times = count > 1 ? `${count} × ` : '';
   const sheet = (thickness: number): string => `${showLength(thickness, units, true)}${settingWords(thickness, own)}`;
   switch (step.do) {
-    case 'log': return `${times}log of ${names(step.of)}, ${mm(step.diameter)} across, ${mm(length)} long`;
-    case 'block': return `${times}block of ${names(step.of)}, ${showSize(step.width, step.height, units)}, ${mm(length)} long`;
-    case 'plug': return `${times}plug of ${names(step.of)}, ${step.wound === 'rolled' ? `${mm(step.width)} across` : showSize(step.width, step.depth, units)}, ${mm(length)} long`;
+    case 'log': return `${times}log of ${names(step.of)}, ${mm(step.diameter)} across, ${long(length)} long`;
+    case 'block': return `${times}block of ${names(step.of)}, ${showSize(step.width, step.height, units)}, ${long(length)} long`;
+    case 'plug': return `${times}plug of ${names(step.of)}, ${step.wound === 'rolled' ? `${mm(step.width)} across` : showSize(step.width, step.depth, units)}, ${long(length)} long`;
     case 'roll': return `${times}jelly roll: ${step.layers.map((l) => `${names(l.of)} ${sheet(l.thickness)}`).join(', ')}; sheets of ${showSize(step.rolled, length, units)}`;
     case 'loaf': return `${times}loaf: ${step.times} × (${step.layers.map((l) => `${names(l.of)} ${sheet(l.thickness)}`).join(', ')}), sheets of ${showSize(step.width, length, units)}`;
-    case 'template': return `${times}template, ${mm(length)} long`;
+    case 'template': return `${times}template, ${long(length)} long`;
     default: return '';
   }
 }

@@ -10,7 +10,7 @@ const tenth = (mm: number): number => Math.max(0.1, Math.round(mm * 10) / 10);
 
 /** A step as hands would most likely take it now. `now`: the cane before it; null where it is the first. */
 export function newStep(kind: Do, now: PlainStep | null, { dark, light, blend }: Defaults): Step {
-  const { diameter, width, height, length } = now ?? { diameter: 24, width: 24, height: 24, length: 60 };
+  const { across: diameter, width, height, length } = now ?? { across: 24, width: 24, height: 24, length: 60 };
   switch (kind) {
     case 'log': return { id: id(), do: 'log', of: light, diameter: 24, length: 60 };
     case 'block': return { id: id(), do: 'block', of: light, width: 30, height: 20, length: 60 };
@@ -37,6 +37,17 @@ export function newStep(kind: Do, now: PlainStep | null, { dark, light, blend }:
     case 'trim': return { id: id(), do: 'trim', each: tenth(Math.min(diameter, length / 4)) };
     case 'slice': return { id: id(), do: 'slice', thickness: 2 };
   }
+}
+
+/**
+ * A step as it was edited. Reduced by another measure it stays as it is, told
+ * by that measure, so that what stands there at once can be done.
+ * @param now the cane after the step as it was
+ */
+export function withUsualValue(before: Step, next: Step, now: PlainStep | undefined): Step {
+  if (before.do !== 'reduce' || next.do !== 'reduce' || before.to === next.to || !now?.there) return next;
+  if (next.to === 'diameter') return { ...next, value: Math.floor(now.across * 10) / 10 };
+  return { ...next, value: Math.ceil(now.length * 10) / 10 };
 }
 
 /** The steps of a part of a part, down a path. */

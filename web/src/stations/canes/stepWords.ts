@@ -22,6 +22,8 @@ export const NEXT: readonly { readonly group: string; readonly kinds: readonly D
   { group: 'finish', kinds: ['reduce', 'trim', 'slice'] },
 ];
 
+const SPLIT_WORDS: Readonly<Record<number, string>> = { 2: 'Cut in half', 4: 'Cut in quarters' };
+
 /** A step in a few words, under its face. */
 export function stepTitle(step: Step, units: UnitSystem): string {
   const mm = (x: number): string => showLength(x, units);
@@ -39,7 +41,7 @@ export function stepTitle(step: Step, units: UnitSystem): string {
     case 'squeeze': return step.factor > 1 ? 'Flatten' : 'Squeeze high';
     case 'turn': return `Turn ${Math.round(step.degrees)}°`;
     case 'mirror': return 'Mirror';
-    case 'split': return step.parts === 2 ? 'Cut in half' : step.parts === 4 ? 'Cut in quarters' : `Cut in ${step.parts} wedges`;
+    case 'split': return `${SPLIT_WORDS[step.parts] ?? `Cut in ${step.parts} wedges`}${step.keep === undefined ? '' : `, part ${step.keep}`}`;
     case 'across': return `Cut across in ${step.pieces}`;
     case 'grid': return `Join ${step.rows} × ${step.columns}`;
     case 'pie': return `${step.count} wedges${step.mirrored ? ', mirrored' : ''}`;
@@ -48,7 +50,7 @@ export function stepTitle(step: Step, units: UnitSystem): string {
     case 'bundle': return `Bundle of ${step.count + (step.others ?? []).reduce((sum, o) => sum + o.count, 0)}`;
     case 'stack': return step.side === 'right' ? 'Stack beside' : 'Stack on top';
     case 'insert': return `Set in ${step.part.name ?? 'a cane'}`;
-    case 'reduce': return step.to === 'diameter' ? `Reduce to ${mm(step.value)}` : `Reduce to ${mm(step.value)} long`;
+    case 'reduce': return `Reduce to ${mm(step.value)}${step.to === 'diameter' ? '' : ` long${step.withEnds ? ' with its ends' : ''}`}`;
     case 'trim': return `Trim ${mm(step.each)}`;
     case 'slice': return `Slice ${mm(step.thickness)}`;
   }

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { usedIn, type JudgedMaterial, type Paint, type Program, type Step } from '#core/cane';
+import { usedIn, type EndsRule, type JudgedMaterial, type Paint, type Program, type Step } from '#core/cane';
 import type { CaneAnswer, ShelfAnswer } from '#contract';
 import { usePigments } from '../../wire/pigments.js';
 import type { PlainCane } from '../../workers/cane.worker.js';
@@ -22,6 +22,9 @@ export interface BenchCane {
   readonly judged: Readonly<Record<string, JudgedMaterial>>;
 }
 
+/** How its ends are lost: as was typed for it, or as was learned. */
+export const endsOf = ({ ends, learnedEnds, trimming }: Pick<CaneAnswer, 'ends' | 'learnedEnds' | 'trimming'>): EndsRule => ({ share: ends ?? learnedEnds.ends, trimming });
+
 /** A cane on the bench: worked out in the worker, with the colours it is painted in. */
 export function useCane(cane: CaneAnswer, steps: readonly Step[], shelf: ShelfAnswer, wobble: Wobble): BenchCane {
   const pigments = usePigments();
@@ -31,6 +34,7 @@ export function useCane(cane: CaneAnswer, steps: readonly Step[], shelf: ShelfAn
   const materials = useMemo(() => materialsOf(keys === '' ? [] : keys.split(' '), { blends, referenced }, shelf, pigments), [keys, blends, referenced, shelf, pigments]);
   const paints = useMemo(() => Object.fromEntries([...materials].map(([key, m]) => [key, m.paint])), [materials]);
   const judged = useMemo(() => Object.fromEntries([...materials].map(([key, { lab, hides, bakeC, old, crumbly }]) => [key, { lab, hides, bakeC, old, crumbly }])), [materials]);
-  const plain = useMemo((): PlainCane => ({ steps, library, wobble: WOBBLE[wobble], seed: 7 }), [steps, library, wobble]);
+  const { share, trimming } = endsOf(cane);
+  const plain = useMemo((): PlainCane => ({ steps, library, wobble: WOBBLE[wobble], seed: 7, ends: { share, trimming } }), [steps, library, wobble, share, trimming]);
   return { plain, worked: useWorkedCane(cane.id, plain), materials, paints, judged };
 }

@@ -48,8 +48,8 @@ export default function Condition(): ReactElement {
     return (
       <Flex direction="column" padding={5} height="100%" overflowY="auto" gap={4}>
         <Box fontSize="small">{clay.name} · {line?.name}</Box>
-        <BenchSteps steps={plan.steps.map((s) => conditionWords(s, units))} foot={<Link to={`/sheets/condition?${query.toString()}`}>the plan</Link>}
-          finish={(counts, back) => <Done shelf={shelf.data} dto={{ clayId: clay.id, firmness, months, roomC, school, grams }} counted={Math.max(...counts, 0)} onBack={back} onDone={(id) => { void navigate(`/diary/${id}`); }} />} />
+        <BenchSteps what={`conditioning ${clay.id}`} steps={plan.steps.map((s) => conditionWords(s, units))} foot={<Link to={`/sheets/condition?${query.toString()}`}>the plan</Link>}
+          finish={(counts, back, leave) => <Done shelf={shelf.data} dto={{ clayId: clay.id, firmness, months, roomC, school, grams }} counted={Math.max(...counts, 0)} onBack={back} onDone={(id) => { leave(); void navigate(`/diary/${id}`); }} />} />
       </Flex>
     );
   }

@@ -43,9 +43,9 @@ export default function RollSheet(): ReactElement {
   if (!own || !worked || worked.feeds.feeds.length === 0) return <Empty title="Nothing to roll yet" action="Plan it" onAction={() => { void navigate('/sheets'); }}>Say at the thickness ladder how thick the stack is and which setting it is to end at.</Empty>;
   return (
     <Flex direction="column" padding={5} height="100%" overflowY="auto">
-      <BenchSteps steps={rollWords(worked, roll.size, own.name, units)}
+      <BenchSteps what={'rolling'} steps={rollWords(worked, roll.size, own.name, units)}
         art={(at) => <Edges worked={worked} at={at} extra={1 + (worked.feeds.strips > 1 ? 1 : 0) + (worked.feeds.byHandTo === null ? 0 : 1)} />}
-        finish={(_, back) => <Done own={own} worked={worked} shelf={shelf.data} onBack={back} onDone={(id) => { void navigate(`/sheets/book/${id}`); }} />}
+        finish={(_, back, leave) => <Done own={own} worked={worked} shelf={shelf.data} onBack={back} onDone={(id) => { leave(); void navigate(`/sheets/book/${id}`); }} />}
         foot={<Word onClick={() => { void navigate('/sheets'); }}>the plan</Word>} />
     </Flex>
   );

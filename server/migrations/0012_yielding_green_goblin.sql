@@ -1,0 +1,1 @@
+ALTER TABLE `entry_cane` ADD `trims` text;
