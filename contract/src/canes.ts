@@ -43,6 +43,12 @@ export class CaneTrimDto {
   @Between('What was planned to be lost', 0, 20_000, 'mm') unitMm!: number;
 }
 
+/** So much of a plug or a rolled sheet of the book, along the cane. */
+export class CaneTakenDto {
+  @Id() sheetId!: string;
+  @Between('What was taken', 0, 20_000, 'mm') lengthMm!: number;
+}
+
 /** POST /api/canes/:id/done: what really happened. */
 export class CaneDoneDto {
   @Version() version!: number;
@@ -55,6 +61,8 @@ export class CaneDoneDto {
   @IsArray({ message: 'Say what was cut off the ends.' }) @ArrayMaxSize(80, { message: 'A cane has at most 80 steps.' }) @Things(() => CaneTrimDto) trims!: CaneTrimDto[];
   @Whole('The number of slices', 0, 5000) slices!: number;
   @Omittable() @Id() pictureId?: string | null;
+  /** plugs and sheets of the book that it was begun with; left out: none */
+  @Omittable() @IsArray({ message: 'What was taken from the sheet book is a list.' }) @ArrayMaxSize(80, { message: 'A cane has at most 80 steps.' }) @Things(() => CaneTakenDto) taken?: CaneTakenDto[] | null;
   @UsedList() used!: UsedDto[];
 }
 

@@ -185,3 +185,10 @@ test('starting points end in pieces that are all used', () => {
     expect([id, offcuts(plan, 'pieces'), offcuts(plan, 'more')]).toEqual([id, 0, 0]);
   }
 });
+
+test('a plug that lies there ready is counted once: as clay that goes in, and as what was made before', () => {
+  const plug: Loose = { do: 'plug', of: 'blend:f', wound: 'rolled', inside: 'first', width: 20, depth: 20, length: 50, made: 'p1' };
+  const plan = planBackwards(steps(plug, { do: 'wrap', of: 'clay:a', thickness: 1 }), { slices: 15, thickness: 2 }, rule(0.6));
+  expect(plan.made).toEqual([{ id: 'p1', length: expect.closeTo(30, 6), volumes: new Map([['blend:f', expect.closeTo(disc(20) * 30, 3)]]) }]);
+  expect(plan.volumes.get('blend:f')).toBeCloseTo(disc(20) * 30, 3);
+});

@@ -24,7 +24,7 @@ function planned(steps: readonly Step[]): { readonly plan: PlainPlan; readonly a
   const plan = planBackwards(steps, { slices: 40, thickness: 2 }, context);
   const plain = (amounts: ReadonlyMap<number, number>): [string, number][] => [...amounts].map(([i, v]) => [context.materials[i] ?? '', v]);
   return {
-    plan: { ...plan, volumes: [...plan.volumes], offcuts: plan.offcuts.map(({ why, volumes }) => ({ why, volumes: [...volumes] })), starts: plan.starts.map((s) => ({ ...s, amounts: plain(s.amounts) })) },
+    plan: { ...plan, volumes: [...plan.volumes], made: [], offcuts: plan.offcuts.map(({ why, volumes }) => ({ why, volumes: [...volumes] })), starts: plan.starts.map((s) => ({ ...s, amounts: plain(s.amounts) })) },
     across: runSteps(steps, contextOf()).map((r) => (r.state ? acrossOf(r.state.outline) : 0)),
   };
 }

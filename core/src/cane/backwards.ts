@@ -26,11 +26,16 @@ export interface WrapNeed { readonly step: Extract<Step, { do: 'wrap' }>; readon
 /** Ends, pieces too many, what a hole was cut from, or cane beyond what is wanted: a lump of clay that shows a face, mm³ by material. */
 export interface Offcut { readonly why: 'ends' | 'pieces' | 'hole' | 'more'; readonly volumes: ReadonlyMap<MaterialKey, number> }
 
+/** A plug or a sheet that was made before: so many mm of it are used, mm³ by material. */
+export interface MadeUse { readonly id: string; readonly length: Mm; readonly volumes: ReadonlyMap<MaterialKey, number> }
+
 export interface BackwardsPlan {
   readonly starts: readonly StartNeed[];
   readonly wraps: readonly WrapNeed[];
   /** mm³ of each material that goes in */
   readonly volumes: ReadonlyMap<MaterialKey, number>;
+  /** what of that lies there already, made before: so much of the length of each plug or sheet */
+  readonly made: readonly MadeUse[];
   /** what is left over besides the slices: all clay that goes in is in one or the other */
   readonly offcuts: readonly Offcut[];
   /** how long the cane has to be after each step, what is cut off its ends then, and how many pieces there are of it, in the order of the steps */
@@ -42,7 +47,7 @@ export interface BackwardsPlan {
 
 /** Share of an off-cut below which a clay in it is taken to come from counting. */
 const HAIR = 0.015;
-interface Gathered { readonly starts: StartNeed[]; readonly wraps: WrapNeed[]; readonly volumes: Map<number, number>; readonly offcuts: { readonly why: Offcut['why']; readonly volumes: ReadonlyMap<number, number> }[] }
+interface Gathered { readonly starts: StartNeed[]; readonly wraps: WrapNeed[]; readonly volumes: Map<number, number>; readonly made: { readonly id: string; readonly length: Mm; readonly amounts: ReadonlyMap<number, Mm2> }[]; readonly offcuts: { readonly why: Offcut['why']; readonly volumes: ReadonlyMap<number, number> }[] }
 
 const into = (sums: Map<number, number>, amounts: ReadonlyMap<number, number>, times: number): void => {
   for (const [index, area] of amounts) sums.set(index, (sums.get(index) ?? 0) + area * times);
@@ -109,6 +114,7 @@ function begun(step: Step, state: CaneState, parts: readonly PartUse[], { begin 
   if (step.do === 'cane') return;
   const all = begin.length * begin.count;
   out.starts.push({ step, path, count: begin.count, length: begin.length, amounts: state.amounts });
+  if ('made' in step && step.made !== undefined) out.made.push({ id: step.made, length: all, amounts: state.amounts });
   if (step.do !== 'template') { into(out.volumes, state.amounts, all); return; }
   // clay of the canes in it is counted with those, all of it: what other regions cover is cut away
   const laid = new Map<number, number>();
@@ -157,12 +163,13 @@ export function planBackwards(steps: readonly Step[], { slices, thickness }: Wan
   stateAt(results, results.length - 1);
   const { need, each } = sharedOut(results, slices, thickness, context);
   const row = rowOf(results, need, context);
-  const out: Gathered = { starts: [], wraps: [], volumes: new Map(), offcuts: [] };
+  const out: Gathered = { starts: [], wraps: [], volumes: new Map(), made: [], offcuts: [] };
   gather(results, row, context, [], out);
   off(out, 'more', stateAt(results, results.length - 1).amounts, need.count * need.length - slices * thickness);
   const named = (sums: ReadonlyMap<number, number>): Map<MaterialKey, number> => new Map([...sums].filter(([, v]) => Math.abs(v) > 1e-9).map(([index, v]) => [context.materials[index] ?? '', v]));
   return {
     starts: together(out.starts.reverse()), wraps: together(out.wraps.reverse()), volumes: named(out.volumes), offcuts: out.offcuts.map(({ why, volumes }) => ({ why, volumes: named(volumes) })),
+    made: out.made.map(({ id, length, amounts }) => ({ id, length, volumes: named(new Map([...amounts].map(([index, area]) => [index, area * length]))) })),
     stages: row.stages, pieces: need.count, each,
   };
 }

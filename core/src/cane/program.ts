@@ -25,13 +25,13 @@ export interface Region { readonly id: string; readonly name: string; readonly p
 
 interface Named { readonly id: string; readonly name?: string }
 
-/** Steps that begin a cane. Lengths are those of the piece of clay one begins with. */
+/** Steps that begin a cane. Lengths are those of the piece of clay one begins with. `made`: a plug or a sheet that lies there already, by its id in the sheet book. */
 export type Begin = Named & (
   | { readonly do: 'log'; readonly of: MaterialKey; readonly diameter: Mm; readonly length: Mm }
   | { readonly do: 'block'; readonly of: MaterialKey; readonly width: Mm; readonly height: Mm; readonly length: Mm }
-  | { readonly do: 'plug'; readonly of: MaterialKey; readonly wound: 'rolled' | 'fan'; readonly inside: 'first' | 'last'; readonly width: Mm; readonly depth: Mm; readonly length: Mm }
+  | { readonly do: 'plug'; readonly of: MaterialKey; readonly wound: 'rolled' | 'fan'; readonly inside: 'first' | 'last'; readonly width: Mm; readonly depth: Mm; readonly length: Mm; readonly made?: string }
   /** `rolled`: length of the sheets that are rolled up */
-  | { readonly do: 'roll'; readonly layers: readonly SheetLayer[]; readonly rolled: Mm; readonly length: Mm }
+  | { readonly do: 'roll'; readonly layers: readonly SheetLayer[]; readonly rolled: Mm; readonly length: Mm; readonly made?: string }
   /** sheets stacked so many times over */
   | { readonly do: 'loaf'; readonly layers: readonly SheetLayer[]; readonly times: number; readonly width: Mm; readonly length: Mm }
   | { readonly do: 'template'; readonly regions: readonly Region[]; readonly length: Mm }

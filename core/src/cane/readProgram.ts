@@ -62,8 +62,8 @@ const fill: Check = (value, where) => {
 const FIELDS: Readonly<Record<Do, Fields>> = {
   log: { of: key, diameter: LENGTH, length: LENGTH },
   block: { of: key, width: LENGTH, height: LENGTH, length: LENGTH },
-  plug: { of: key, wound: among('rolled', 'fan'), inside: among('first', 'last'), width: LENGTH, depth: LENGTH, length: LENGTH },
-  roll: { layers, rolled: LENGTH, length: LENGTH },
+  plug: { of: key, wound: among('rolled', 'fan'), inside: among('first', 'last'), width: LENGTH, depth: LENGTH, length: LENGTH, 'made?': text(80) },
+  roll: { layers, rolled: LENGTH, length: LENGTH, 'made?': text(80) },
   loaf: { layers, times: whole(1, 400), width: LENGTH, length: LENGTH },
   template: { regions: list(object({ id: text(80), name: text(80), points, fill }), 1, 400), length: LENGTH },
   cane: { part },

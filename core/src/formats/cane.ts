@@ -68,7 +68,9 @@ export function standAlone(file: CaneFile, key: (old: string) => string): Progra
         if (within.includes(value.ref)) throw complaint('cane/itself', { name: inner.name });
         return { name: inner.name, steps: exchange(inner.program.steps, '', [...within, value.ref]) };
       }
-      return Object.fromEntries(Object.entries(value).map(([k, item]) => [k, exchange(item, k, within)]));
+      // what lay ready on another bench does not lie on this one
+      const entries = Object.entries(value).filter(([k]) => k !== 'made');
+      return Object.fromEntries(entries.map(([k, item]) => [k, exchange(item, k, within)]));
     }
     return typeof value === 'string' && (name === 'of' || name === 'blend') ? key(value) : value;
   };

@@ -9,6 +9,7 @@ import { BlendsService } from '../blends/blends.service.js';
 import { Journal, type Row } from '../db/journal.js';
 import { MixesService } from '../mixes/mixes.service.js';
 import { Studio } from '../mixes/studio.js';
+import { takeSheets } from '../sheetBook/takeSheets.js';
 import { takeClay } from '../shelf/takeClay.js';
 import { CanesStore } from './canes.store.js';
 import type { ToPlan } from './plan.worker.js';
@@ -127,6 +128,7 @@ export class CanesService {
       const clays = dto.used.map((u) => this.studio.clay(u.clayId)?.name ?? '');
       await draft.put('entry', { id: dto.entryId, version: draft.version, batchId: null, madeOn: dto.madeOn, title: cane.name, note: dto.note, words: ['cane', ...names, ...clays].join(' ') });
       await takeClay(draft, this.studio, dto.entryId, dto.used);
+      await takeSheets(draft, dto.taken ?? []);
       for (const key of new Set(all)) if (key.startsWith('mix:')) await draft.put('entryMix', { id: randomUUID(), entryId: dto.entryId, revisionId: key.slice(4), grams: ((volumes.get(key) ?? 0) * flatOf({ revision: key.slice(4) }, this.studio).density) / 1000 });
       const { diameterMm, lengthMm, trims, slices } = dto;
       const lostMm = trims.at(-1)?.lostMm ?? 0;

@@ -32,6 +32,7 @@ export interface PlainPlan {
   readonly wraps: readonly { readonly step: Extract<Step, { do: 'wrap' }>; readonly path: readonly string[]; readonly count: number; readonly width: number; readonly length: number }[];
   readonly volumes: readonly (readonly [string, number])[];
   readonly offcuts: readonly { readonly why: Offcut['why']; readonly volumes: readonly (readonly [string, number])[] }[];
+  readonly made: readonly { readonly id: string; readonly length: number; readonly volumes: readonly (readonly [string, number])[] }[];
   readonly stages: readonly Stage[];
   readonly pieces: number;
   readonly each: number;
@@ -173,7 +174,7 @@ const worker = {
     return orSentence(() => {
       const plan = planBackwards(cane.cane.steps, wanted, cane.context);
       return {
-        ...plan, volumes: [...plan.volumes], offcuts: plan.offcuts.map(({ why, volumes }) => ({ why, volumes: [...volumes] })),
+        ...plan, volumes: [...plan.volumes], made: plan.made.map((m) => ({ ...m, volumes: [...m.volumes] })), offcuts: plan.offcuts.map(({ why, volumes }) => ({ why, volumes: [...volumes] })),
         starts: plan.starts.map((s) => ({ ...s, amounts: plain(cane.context, s.amounts) })),
       };
     });

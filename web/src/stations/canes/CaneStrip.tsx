@@ -12,8 +12,9 @@ import { useView } from '../../state/view.js';
 import { Caption, Key, Rule, Second, Strip, Word } from '../../theme/pieces.js';
 import type { PlainPlan } from '../../workers/cane.worker.js';
 import { saveBuildSheet } from './buildSheet.js';
-import { gramsOf, pathWords, slicesWords, startWords, wrapWords } from './caneWords.js';
+import { gramsOf, pathWords, slicesWords, startWords, volumesToRoll, wrapWords } from './caneWords.js';
 import type { CaneMaterial } from './materials.js';
+import { MadeThing, useThere } from './MadeThing.js';
 import { Scrap } from './Scrap.js';
 
 /** mm: shorter than this nobody reduces a piece, and so long it is handy. Assumptions. */
@@ -24,10 +25,11 @@ interface CaneStripProps { readonly cane: CaneAnswer; readonly plan: PlainPlan |
 /** The paper strip: clay to roll, what to begin with, what is lost. */
 export function CaneStrip({ cane, plan, materials, shelf, machines, onChange }: CaneStripProps): ReactElement {
   const { units, coreMm } = useView();
+  const there = useThere();
   const own = machines.machines.find((m) => m.id === machines.setup.machineId);
   if (plan === null || plan === '') return <Strip />;
   if (typeof plan === 'string') return <Strip><Warning>{plan}</Warning></Strip>;
-  const { perClay, mixed, total } = gramsOf(plan.volumes, materials);
+  const { perClay, mixed, total } = gramsOf(volumesToRoll(plan, there), materials);
   const names = (key: string): string => materials.get(key)?.name ?? '…';
   const left = (clayId: string): number => shelf.blocks.reduce((sum, b) => (b.clayId === clayId ? sum + b.leftGrams : sum), 0);
   const shortest = Math.min(Infinity, ...plan.starts.filter((s) => s.path.length === 0).map((s) => s.length));
@@ -67,11 +69,11 @@ export function CaneStrip({ cane, plan, materials, shelf, machines, onChange }: 
       <div>
         <Box as="h2" marginBottom={2}>Start with</Box>
         <Box as="ul" fontSize="small" lineHeight={1.45} css={{ '& li': { marginBottom: '6px' } }}>
-          {plan.starts.map((s, i) => <li key={i}>{startWords(s, names, own, units)}{pathWords(s.path)}</li>)}
+          {plan.starts.map((s, i) => <li key={i}>{startWords(s, names, own, units)}{pathWords(s.path)}{'made' in s.step && s.step.made !== undefined && <MadeThing id={s.step.made} needed={s.length * s.count} />}</li>)}
           {plan.wraps.map((w, i) => <li key={`w${i}`}>{wrapWords(w, names, own, units)}{pathWords(w.path)}</li>)}
         </Box>
       </div>
-      {short !== null && <Box><Warning>A piece of {showLength(short, units)} is too short to work with.</Warning>{short < handy && cane.program.steps.some((s) => s.do === 'reduce' && s.to === 'diameter') && <Word fontSize="small" onClick={() => { onChange({ program: { ...cane.program, steps: begunAt(cane.program.steps, Math.sqrt(short / handy)) } }); }}>Begin it smaller, so that it is {showLong(handy, units)} long</Word>}</Box>}
+      {short !== null && <Box><Warning>A piece of {showLength(short, units)} is too short to work with.</Warning>{short < handy && plan.made.length === 0 && cane.program.steps.some((s) => s.do === 'reduce' && s.to === 'diameter') && <Word fontSize="small" onClick={() => { onChange({ program: { ...cane.program, steps: begunAt(cane.program.steps, Math.sqrt(short / handy)) } }); }}>Begin it smaller, so that it is {showLong(handy, units)} long</Word>}</Box>}
       <Rule />
       <Box fontSize="small" lineHeight={1.6}>
         Ends are trimmed <Choice label="When ends are trimmed" value={cane.trimming} options={TRIMMINGS.map((value) => ({ value, text: value }))} onChange={(trimming) => { onChange({ trimming }); }} />, <Value label="Widths lost at each end" text={(cane.ends ?? cane.learnedEnds.ends).toFixed(2).replace(/\.?0+$/, '')} read={(t) => readNumber(t).valueOf()} onChange={(ends) => { onChange({ ends }); }} /> of its width at each end {cane.ends == null ? <Caption>{cane.learnedEnds.from === 0 ? '(~ assumed)' : `(from ${cane.learnedEnds.from} made)`}</Caption> : <Word fontSize="caption" onClick={() => { onChange({ ends: null }); }}>as learned</Word>}
@@ -79,7 +81,7 @@ export function CaneStrip({ cane, plan, materials, shelf, machines, onChange }: 
       <Scrap plan={plan} materials={materials} units={units} />
       <Rule />
       <Box fontWeight={600}><Link to={`/canes/${cane.id}/make`}>To the bench: make it</Link> <Key>B</Key></Box>
-      <Word fontSize="small" textAlign="left" onClick={() => { void saveBuildSheet(cane, plan, materials, own, coreMm, units); }}>Build sheet as PDF</Word>
+      <Word fontSize="small" textAlign="left" onClick={() => { void saveBuildSheet(cane, plan, there, materials, own, coreMm, units); }}>Build sheet as PDF</Word>
     </Strip>
   );
 }

@@ -16,9 +16,10 @@ import type { PlainPlan } from '../../workers/cane.worker.js';
 import { usePlan, type WorkedCane } from '../../workers/cane.js';
 import { change, useRefusal } from '../../wire/save.js';
 import { caneSteps } from './caneSteps.js';
-import { gramsOf, isCut, wantedOf } from './caneWords.js';
+import { gramsOf, isCut, takenOf, volumesToRoll, wantedOf } from './caneWords.js';
 import { stepTitle } from './stepWords.js';
 import { Face } from './Face.js';
+import { MadeThing, useThere } from './MadeThing.js';
 import { NoPicture, keepPhotograph } from '../mixes/palettes/openPhotograph.js';
 import type { CaneMaterial } from './materials.js';
 
@@ -54,6 +55,8 @@ function Done({ cane, plan, worked, materials, paints, shelf, onBack, onDone }: 
   const at = worked?.steps.findLastIndex((s) => s.there) ?? 0;
   const last = worked?.steps[at];
   const units = useUnits();
+  const there = useThere();
+  const taken = takenOf(plan, there).filter((t) => t.lengthMm > 0);
   const whole = plan.pieces * plan.each * cane.sliceMm;
   const [made, setMade] = useState({ diameterMm: tenth(last?.across ?? 10), lengthMm: tenth(whole), slices: cane.slices });
   const [trims, setTrims] = useState(() => plan.stages.flatMap((stage, step) => (isCut(stage) ? [trimOf(stage, step)] : [])));
@@ -61,7 +64,7 @@ function Done({ cane, plan, worked, materials, paints, shelf, onBack, onDone }: 
   const [wrong, setWrong] = useState<string | null>(null);
   const path = `/api/canes/${cane.id}/done`;
   const refusal = useRefusal(path);
-  const { used, say } = useClayUsed([...gramsOf(plan.volumes, materials).perClay].map(([clayId, grams]) => ({ clayId, grams })));
+  const { used, say } = useClayUsed([...gramsOf(volumesToRoll(plan, there), materials).perClay].map(([clayId, grams]) => ({ clayId, grams })));
   const set = (part: Partial<typeof made>): void => { setMade({ ...made, ...part }); };
   const photograph = async (file: File): Promise<void> => {
     setWrong(null);
@@ -73,7 +76,7 @@ function Done({ cane, plan, worked, materials, paints, shelf, onBack, onDone }: 
     }
   };
   const write = async (madeOn: string, note: string): Promise<void> => {
-    const dto: CaneDoneDto = { version: cane.version, entryId: crypto.randomUUID(), madeOn, note, used, ...made, trims: trims.map(({ lostMm, unitMm }) => ({ lostMm, unitMm })), pictureId };
+    const dto: CaneDoneDto = { version: cane.version, entryId: crypto.randomUUID(), madeOn, note, used, ...made, trims: trims.map(({ lostMm, unitMm }) => ({ lostMm, unitMm })), taken: taken.map(({ sheetId, lengthMm }) => ({ sheetId, lengthMm })), pictureId };
     const answer = await change<{ entryId: string }>('POST', path, dto);
     if (answer) onDone(answer.entryId);
   };
@@ -90,6 +93,7 @@ function Done({ cane, plan, worked, materials, paints, shelf, onBack, onDone }: 
           <FileWord label="Photograph of the face" accept="image/png,image/jpeg" onFile={(file) => { void photograph(file); }}>a photograph of the face</FileWord></Box>
       </Flex>
       {wrong !== null && <Warning>{wrong}</Warning>}
+      {taken.map((t) => <MadeThing key={t.sheetId} id={t.sheetId} needed={t.needed} />)}
       <ClayUsed used={used} say={say} shelf={shelf} refusal={refusal} />
     </WriteDown>
   );

@@ -27,6 +27,10 @@ export function StepEditor({ step, materials, blends, canes, insides, shelf, nam
   const units = useUnits();
   const set = (part: object): void => { onChange({ ...step, ...part } as Step); };
   const length = (label: string, field: string, value: number): ReactElement => <LengthValue label={label} value={value} onChange={(mm) => { set({ [field]: mm }); }} />;
+  /** another size or clay than that of what lies there ready: it has to be made anew */
+  const anew = (part: object): void => { set({ ...part, made: undefined }); };
+  const size = (label: string, field: string, value: number): ReactElement => <LengthValue label={label} value={value} onChange={(mm) => { anew({ [field]: mm }); }} />;
+  const ready = 'made' in step && step.made !== undefined && <> · it lies there ready: <Word onClick={() => { anew({}); }}>make a new one</Word></>;
   const whole = (label: string, field: string, value: number, low: number, high: number): ReactElement => <Value label={label} text={String(value)} read={count(low, high, label)} onChange={(n) => { set({ [field]: n }); }} />;
   const degrees = (label: string, field: string, value: number): ReactElement => <><Value label={label} text={String(Math.round(value * 10) / 10)} read={readDegrees} onChange={(n) => { set({ [field]: n }); }} />°</>;
   const offset = (label: string, field: string, value: number): ReactElement => <Value label={label} text={`${value < 0 ? '−' : ''}${showLength(Math.abs(value), units)}`} read={signed((text) => readLength(text, units))} onChange={(mm) => { set({ [field]: mm }); }} />;
@@ -37,11 +41,11 @@ export function StepEditor({ step, materials, blends, canes, insides, shelf, nam
     case 'log': return <>of {material(step.of)}, {length('Diameter of the log', 'diameter', step.diameter)} across, {length('Length of the log', 'length', step.length)} long</>;
     case 'block': return <>of {material(step.of)}, {length('Width of the block', 'width', step.width)} × {length('Height of the block', 'height', step.height)}, {length('Length of the block', 'length', step.length)} long</>;
     case 'plug': return (
-      <>of <Choice label="Blend of the plug" value={step.of} options={[...(blends.some((b) => `blend:${b.revisionId}` === step.of) ? [] : [{ value: step.of, text: materials.get(step.of)?.name ?? 'not there any more' }]), ...blends.map((b) => ({ value: `blend:${b.revisionId}`, text: b.name }))]} onChange={(of) => { set({ of }); }} />, <Choice label="How it is wound" value={step.wound} options={[{ value: 'rolled', text: 'rolled up' }, { value: 'fan', text: 'folded like a fan' }]} onChange={(wound) => { set({ wound }); }} />, {step.wound === 'rolled'
-        ? <><Choice label="Which end is inside" value={step.inside} options={[{ value: 'first', text: 'first colour inside' }, { value: 'last', text: 'last colour inside' }]} onChange={(inside) => { set({ inside }); }} />, {length('Diameter of the plug', 'width', step.width)} across</>
-        : <>{length('Width of the plug', 'width', step.width)} × {length('Depth of the plug', 'depth', step.depth)}</>}, {length('Length of the plug', 'length', step.length)} long</>
+      <>of <Choice label="Blend of the plug" value={step.of} options={[...(blends.some((b) => `blend:${b.revisionId}` === step.of) ? [] : [{ value: step.of, text: materials.get(step.of)?.name ?? 'not there any more' }]), ...blends.map((b) => ({ value: `blend:${b.revisionId}`, text: b.name }))]} onChange={(of) => { anew({ of }); }} />, <Choice label="How it is wound" value={step.wound} options={[{ value: 'rolled', text: 'rolled up' }, { value: 'fan', text: 'folded like a fan' }]} onChange={(wound) => { anew({ wound }); }} />, {step.wound === 'rolled'
+        ? <><Choice label="Which end is inside" value={step.inside} options={[{ value: 'first', text: 'first colour inside' }, { value: 'last', text: 'last colour inside' }]} onChange={(inside) => { anew({ inside }); }} />, {size('Diameter of the plug', 'width', step.width)} across</>
+        : <>{size('Width of the plug', 'width', step.width)} × {size('Depth of the plug', 'depth', step.depth)}</>}, {length('Length of the plug', 'length', step.length)} long{ready}</>
     );
-    case 'roll': return <>{length('Length of the sheets', 'rolled', step.rolled)} of sheet rolled up, {length('Length of the roll', 'length', step.length)} long; from the inside:<Layers layers={step.layers} materials={materials} onChange={(layers) => { set({ layers }); }} /></>;
+    case 'roll': return <>{size('Length of the sheets', 'rolled', step.rolled)} of sheet rolled up, {length('Length of the roll', 'length', step.length)} long; from the inside:<Layers layers={step.layers} materials={materials} onChange={(layers) => { anew({ layers }); }} />{ready}</>;
     case 'loaf': return <>stacked {whole('The number of stacks', 'times', step.times, 1, 400)} times over, {length('Width of the loaf', 'width', step.width)} wide, {length('Length of the loaf', 'length', step.length)} long; from the bottom:<Layers layers={step.layers} materials={materials} onChange={(layers) => { set({ layers }); }} /></>;
     case 'template': return <TemplateEditor step={step} materials={materials} blends={blends} canes={canes} insides={insides} shelf={shelf} name={name} onChange={onChange} onOpen={onOpen} />;
     case 'cane': return <>{part(0, 'The cane to begin with')}</>;

@@ -4,7 +4,7 @@ import { PT, controlLine, paperPage, type PaperPage } from '../../parts/pdfPage.
 import { caneWorker } from '../../workers/cane.js';
 import type { PlainPlan } from '../../workers/cane.worker.js';
 import { saveFile } from '../mixes/exchange/saveFile.js';
-import { gramsOf, longWords, pathWords, slicesWords, startWords, wrapWords } from './caneWords.js';
+import { gramsOf, longWords, pathWords, slicesWords, startWords, volumesToRoll, wrapWords } from './caneWords.js';
 import type { CaneMaterial } from './materials.js';
 import { heapLine, heapsOf } from './scrapWords.js';
 import { stepTitle } from './stepWords.js';
@@ -16,7 +16,7 @@ const FACE_PX = 240;
 const PER_ROW = 4;
 
 /** What to begin with, and every step with its face, on paper. */
-export async function saveBuildSheet(cane: CaneAnswer, plan: PlainPlan, materials: ReadonlyMap<string, CaneMaterial>, own: MachineDto | undefined, coreMm: number, units: UnitSystem): Promise<void> {
+export async function saveBuildSheet(cane: CaneAnswer, plan: PlainPlan, there: ReadonlyMap<string, number>, materials: ReadonlyMap<string, CaneMaterial>, own: MachineDto | undefined, coreMm: number, units: UnitSystem): Promise<void> {
   const names = (key: string): string => materials.get(key)?.name ?? '…';
   const paints = Object.fromEntries([...materials].map(([key, m]) => [key, m.paint]));
   let paper: PaperPage = await paperPage(WIDTH, HEIGHT);
@@ -33,7 +33,7 @@ export async function saveBuildSheet(cane: CaneAnswer, plan: PlainPlan, material
     paper.text(words, MARGIN, y, size, heavy);
     y += (size * 0.5) * Math.ceil(words.length / letters) + 1;
   };
-  const { mixed, total } = gramsOf(plan.volumes, materials);
+  const { mixed, total } = gramsOf(volumesToRoll(plan, there), materials);
   await line(cane.name, 18, true);
   y += 2;
   await line(`${slicesWords(plan, cane.slices)}, each ${showLength(cane.sliceMm, units)} thick; ${showMass(total, units)} of clay.`);

@@ -41,11 +41,11 @@ function reduceWords(step: Reduce, stage: Stage | undefined, units: UnitSystem):
   return `${across === '' ? '' : `${across}, `}${showLong(stage.length, units)} long${good}`;
 }
 
-const cutLine = (each: number, left: number, units: UnitSystem): string => `Cut ${showLong(each, units)} off each end, to the scrap of its colours: ${showLong(left, units)} are left.`;
+const cutLine = (each: number, left: number, units: UnitSystem): string => `Cut ${showLength(each, units)} off each end, to the scrap of its colours: ${showLong(left, units)} are left.`;
 
 /** Cutting the ends off, where the plan does so after a step. */
 const cutStep = (stage: Stage, units: UnitSystem): BenchWords => ({
-  title: 'Cut the ends off', line: cutLine(stage.cut, usable(stage), units), figure: showLong(stage.cut, units), of: stage.count > 1 ? `off each end of ${stage.count} pieces` : 'off each end',
+  title: 'Cut the ends off', line: cutLine(stage.cut, usable(stage), units), figure: showLength(stage.cut, units), of: stage.count > 1 ? `off each end of ${stage.count} pieces` : 'off each end',
 });
 
 const REST = 20;

@@ -14,7 +14,7 @@ export const isCut = (stage: Stage): boolean => stage.cut > HAIR;
 /** How long a cane is after a step, and what is cut off it then: everywhere in these words. */
 export function longWords(stage: Stage, units: UnitSystem): string {
   const pieces = stage.count > 1 ? `, ${stage.count} of them` : '';
-  const ends = isCut(stage) ? `; ${showLong(stage.cut, units)} cut off each end leave ${showLong(usable(stage), units)}` : '';
+  const ends = isCut(stage) ? `; ${showLength(stage.cut, units)} cut off each end leave ${showLong(usable(stage), units)}` : '';
   return `${showLong(stage.length, units)} long${pieces}${ends}`;
 }
 
@@ -23,6 +23,27 @@ export function slicesWords({ pieces, each }: Pick<PlainPlan, 'pieces' | 'each'>
   if (pieces === 1) return `${wanted} slice${wanted === 1 ? '' : 's'}`;
   const spare = pieces * each - wanted;
   return `${each} slice${each === 1 ? '' : 's'} from each of ${pieces} pieces${spare > 0 ? `, ${spare} more than ${wanted}` : ''}`;
+}
+
+type Volumes = readonly (readonly [string, number])[];
+/** Of something that lies there ready, so many mm are taken. */
+export interface Taken { readonly sheetId: string; readonly lengthMm: number; readonly needed: number }
+
+/** What is taken of things that lie there ready: what is needed, as far as it goes. @param there mm of each, by its id */
+export const takenOf = ({ made }: Pick<PlainPlan, 'made'>, there: ReadonlyMap<string, number>): Taken[] =>
+  made.map(({ id, length }) => ({ sheetId: id, needed: length, lengthMm: Math.min(length, there.get(id) ?? 0) }));
+
+/** Clay that has to be rolled: what goes in, but for what lies there already. */
+export function volumesToRoll({ volumes, made }: Pick<PlainPlan, 'volumes' | 'made'>, there: ReadonlyMap<string, number>): Volumes {
+  const ready = new Map<string, number>();
+  for (const { id, length, volumes: of } of made) {
+    const share = Math.min(1, (there.get(id) ?? 0) / length);
+    for (const [key, volume] of of) ready.set(key, (ready.get(key) ?? 0) + share * volume);
+  }
+  return volumes.flatMap(([key, volume]) => {
+    const left = volume - (ready.get(key) ?? 0);
+    return left > volume * 1e-6 ? [[key, left] as const] : [];
+  });
 }
 
 /** Grams of every clay in some volumes, and of each mix and blend that is made of them first. */

@@ -36,7 +36,7 @@ export function stepTitle(step: Step, units: UnitSystem): string {
     case 'loaf': return `Loaf, ${step.layers.length * step.times} stripes`;
     case 'template': return `Template, ${step.regions.length} region${step.regions.length === 1 ? '' : 's'}`;
     case 'cane': return step.part.name ?? 'A cane';
-    case 'wrap': return `Wrap ${mm(step.thickness)}`;
+    case 'wrap': return `Wrap ${showLength(step.thickness, units, true)}`;
     case 'press': return `Press to ${SHAPE_WORDS[step.to.shape]}`;
     case 'squeeze': return step.factor > 1 ? 'Flatten' : 'Squeeze high';
     case 'turn': return `Turn ${Math.round(step.degrees)}°`;

@@ -1,0 +1,25 @@
+import { inBoth, showLong } from '#core/units';
+import type { CaneTakenDto } from '#contract';
+import { refused } from '../access/problem.js';
+import type { Draft } from '../db/draft.js';
+
+/** mm of a plug that nobody keeps, and that hands do not miss. */
+const [SCRAP, HAIR] = [1, 0.5];
+
+/**
+ * Takes parts of plugs and rolled sheets out of the sheet book: what is left
+ * stays there with its weight, of next to nothing it is noted as used up.
+ * @throws ProblemException where one is not there, or is too short
+ */
+export async function takeSheets(draft: Draft, taken: readonly CaneTakenDto[]): Promise<void> {
+  for (const [i, { sheetId, lengthMm }] of taken.entries()) {
+    const sheet = await draft.find('sheet', sheetId);
+    if (!sheet || sheet.gone) throw refused(`${sheet?.name ?? 'What the cane was begun with'} is used up: it does not lie in the sheet book any more.`, `taken.${i}.sheetId`);
+    const side = sheet.form === 'sheet' ? 'widthMm' : 'lengthMm';
+    const left = sheet[side] - lengthMm;
+    if (left < -HAIR) throw refused(`There are only ${inBoth((u) => showLong(sheet[side], u))} of ${sheet.name}.`, `taken.${i}.lengthMm`);
+    const gone = left < SCRAP;
+    const rest = gone ? {} : { [side]: left, grams: (sheet.grams * left) / sheet[side] };
+    await draft.put('sheet', { ...sheet, ...rest, gone, version: draft.version });
+  }
+}
