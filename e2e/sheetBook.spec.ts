@@ -1,4 +1,4 @@
-import { edit, expect, station, test } from './sledge.js';
+import { edit, expect, onTo, station, test } from './sledge.js';
 
 test('an instruction for a machine that counts the other way: planned on mine, rolled at the bench, logged, and pieces cut from it', async ({ page, sledge }) => {
   await page.goto(`${sledge.url}/sheets`);
@@ -83,26 +83,57 @@ test('a blend of three colours: pure ends, a cut dragged, the compensated one, m
   expect((await download).suggestedFilename()).toBe('Pod fade.pdf');
 
   await page.keyboard.press('b');
-  for (const title of ['Roll Leek', 'Roll Corn', 'Roll Radish', 'Cut and swap']) {
-    await expect(page.getByRole('heading', { name: title, exact: true })).toBeVisible();
-    await page.keyboard.press('Space');
-  }
+  expect(await onTo(page, 'Fold and pass')).toEqual(expect.arrayContaining(['Condition Leek', 'Roll Leek', 'Roll Corn', 'Roll Radish', 'Cut and swap']));
   for (let i = 0; i < 11; i++) await page.keyboard.press('Space');
   await expect(page.locator('[data-passes]')).toHaveText('11');
   await page.keyboard.press('Enter');
+  await onTo(page, 'Done?');
+  // it lies there as it was rolled at last: one sheet
+  const [wide, long, thick] = await Promise.all(['Width', 'Length', 'Thickness'].map(async (side) => Number.parseFloat(await page.getByLabel(`${side} of the made blend`).inputValue()))) as [number, number, number];
   await page.getByRole('button', { name: 'Done, write it down' }).click();
   await expect(main).toContainText('free of streaks after 11 passes');
   await page.getByRole('link', { name: /in the sheet book/ }).click();
-  await expect(main).toContainText('a tape 30 mm wide');
+  const open = page.getByRole('region', { name: 'The open sheet' });
+  const grams = Number(/([\d.]+) g/.exec(await open.textContent() ?? '')?.[1]);
+  // grams = area × thickness × density
+  expect((wide * long * thick * 1.9) / 1000 / grams).toBeCloseTo(1, 1);
+  const tapeArea = async (): Promise<number> => { const [, width, length] = /tape ([\d.]+) mm wide, (\d+) mm long at/.exec(await open.textContent() ?? '') ?? []; return Number(width) * Number(length); };
+  await expect(open).toContainText('a tape');
+  const whole = await tapeArea();
+  // pieces are cut from it first: what is wound up is less by their rows
+  await edit(page, 'Cutter of the pieces', '12 mm');
+  await edit(page, 'How many were cut', '5');
+  await page.getByRole('button', { name: 'Cut', exact: true }).click();
+  await expect(open).toContainText('Cut from it');
+  const left = Number(/left: [\d.]+ × ([\d.]+) mm/.exec(await open.textContent() ?? '')?.[1]);
+  expect(left).toBeLessThan(long - 12);
+  await expect.poll(async () => (await tapeArea()) / whole).toBeCloseTo(left / long, 2);
   await page.getByRole('button', { name: 'It is rolled up' }).click();
   await expect(main).toContainText('Ready for a cane.');
   await expect(page.getByRole('heading', { name: 'Plugs, ready for a cane' })).toBeVisible();
   await expect(page.getByRole('button', { name: /^Pod fade, \d+(\.\d)? mm$/ })).toBeVisible();
+  const plugGrams = Number(/high, ([\d.]+) g/.exec(await open.textContent() ?? '')?.[1]);
+  expect(plugGrams / grams).toBeCloseTo(left / long, 1);
   const across = /(\d+(?:\.\d)?) mm across/.exec(await page.getByRole('region', { name: 'The open sheet' }).textContent() ?? '')?.[1] ?? '';
   await page.getByRole('button', { name: 'Begin a cane with it' }).click();
   await page.getByRole('button', { name: 'Pod fade, its plug' }).click();
   await expect(page.getByLabel('Name of the cane')).toHaveValue('Pod fade');
   expect(Number.parseFloat(await page.getByLabel('Diameter of the plug').inputValue())).toBeCloseTo(Number(across), 0);
+  // it is counted once: nothing of it has to be rolled, and it leaves the book
+  const strip = page.getByRole('region', { name: 'Clay and what to begin with' });
+  await edit(page, 'Number of slices', '5');
+  await expect(strip).toContainText('from Pod fade, which lies there ready');
+  await expect(strip).toContainText('0 g in all');
+  await page.getByRole('heading', { level: 2 }).first().click();
+  await page.keyboard.press('b');
+  await onTo(page, 'Done?');
+  await expect(page.getByRole('list', { name: 'Clay used' }).getByRole('textbox')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Done, write it down' }).click();
+  await page.goto(`${sledge.url}/sheets/book`);
+  await page.getByRole('button', { name: /^Pod fade, / }).click();
+  const rest = Number(/across, ([\d.]+) mm high/.exec(await open.textContent() ?? '')?.[1]);
+  expect(rest).toBeGreaterThan(3);
+  expect(rest).toBeLessThan(left);
 });
 
 test('conditioning by both schools, counted, and the next plan goes by it', async ({ page, sledge }) => {

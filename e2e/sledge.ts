@@ -89,3 +89,17 @@ export async function station(page: Page, name: string): Promise<void> {
   await page.keyboard.press(key);
   await expect(link).toHaveAttribute('aria-current', 'page');
 }
+
+/** At the bench: on with the space key, until a step with such a title is reached. Titles of all steps on the way, in order. */
+export async function onTo(page: Page, title: string | RegExp): Promise<string[]> {
+  const heading = page.locator('h1[data-step]');
+  const seen: string[] = [];
+  for (let i = 0; i < 60; i++) {
+    const now = await heading.first().innerText();
+    seen.push(now);
+    if (typeof title === 'string' ? now === title : title.test(now)) return seen;
+    await page.keyboard.press('Space');
+    await expect(heading.first()).not.toHaveText(now);
+  }
+  throw new Error(`${String(title)} was not reached: ${seen.join(', ')}`);
+}

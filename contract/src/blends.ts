@@ -1,4 +1,4 @@
-import { LAYOUTS, type CountedBlend, type LayoutKind } from '#core/blend';
+import { LAYOUTS, TURNINGS, type CountedBlend, type LayoutKind, type Turning } from '#core/blend';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn } from 'class-validator';
 import type { RevisionAnswer } from './mixes.js';
 import { UsedDto, UsedList } from './batches.js';
@@ -29,7 +29,6 @@ export const BLEND_CUTS = [...LAYOUTS, 'compensated', 'free'] as const;
 export type BlendCut = LayoutKind | 'compensated' | 'free';
 export const PLUGS = ['rolled', 'fan'] as const;
 export const INSIDES = ['first', 'last'] as const;
-export const TURNINGS = ['folded', 'rolled', 'cut'] as const;
 
 /** A cutter placed on the fade: its middle along it, and its size. */
 export class FadePieceDto {
@@ -58,13 +57,13 @@ export class BlendPlanDto {
   @Things(() => CutDto)
   cuts!: CutDto[];
   @Between('The width of the tape', 3, 500, 'mm') tapeWidth!: number;
-  /** setting the tape is rolled down to; null: the thinnest */
+  /** setting the tape is rolled down to; null: the thickest that leaves no steps in the plug */
   @Optional() @Id() tapeSettingId!: string | null;
   @IsIn(PLUGS, { message: 'A plug is rolled up or folded like a fan.' }) plug!: (typeof PLUGS)[number];
   @IsIn(INSIDES, { message: 'The first or the last colour is inside.' }) inside!: (typeof INSIDES)[number];
   @Between('The depth of the folds', 3, 300, 'mm') fanDepth!: number;
   /** how it is brought to the width of the tape; left out: folded */
-  @Omittable() @IsIn(TURNINGS, { message: 'A blend is folded, rolled up or cut to the width of the tape.' }) turning?: (typeof TURNINGS)[number] | null;
+  @Omittable() @IsIn(TURNINGS, { message: 'A blend is folded, rolled up or cut to the width of the tape.' }) turning?: Turning | null;
   /** which end of the tape goes between the rollers first; left out: the lighter one */
   @Omittable() @IsIn(INSIDES, { message: 'The first or the last colour goes in first.' }) lead?: (typeof INSIDES)[number] | null;
   /** pure colour added to one end of the tape */

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import {
-  LAYOUTS, areasOf, assumedKept, checkLayout, compensate, cutAt, faceArea, fadeOf, fanFold, forecast, fractionsAt, gradedSet, keptFrom, layoutOf, layoutsFor, outlinesOf, placeInPlug,
-  pureStretches, radiusOf, rollUp, rowsIn, shadeBetween, streakContrast, tapeOf, unevenness, wronglyFolded, type Cut, type Layout, type LayoutKind,
+  LAYOUTS, TURNINGS, areasOf, assumedKept, checkLayout, compensate, cutAt, faceArea, fadeOf, fanFold, finishedBlend, forecast, fractionsAt, gradedSet, keptFrom, largestStep, layersToRoll, layoutOf, layoutsFor, otherHalves, outlinesOf, placeInPlug,
+  pureStretches, radiusOf, rollUp, rowsIn, shadeBetween, streakContrast, tapeOf, turnedTo, unevenness, wronglyFolded, type Cut, type Layout, type LayoutKind,
 } from '#core/blend';
-import { deltaE, labOf, mixPigments, pigmentOf, type Pigment } from '#core/colour';
+import { deltaE, labOf, mixPigments, pigmentOf, type Lab, type Pigment } from '#core/colour';
 
 const mm = (min: number, max: number): fc.Arbitrary<number> => fc.double({ min, max, noNaN: true });
 const usual: fc.Arbitrary<Layout> = fc.record({ colours: fc.integer({ min: 2, max: 6 }), pick: fc.nat(9), width: mm(40, 300), height: mm(20, 120), pure: mm(0, 15) })
@@ -182,5 +182,48 @@ describe('tape, plug and pieces', () => {
     expect(() => gradedSet(fade, 9, 18, 2)).toThrow('9 pieces do not fit side by side on this blend; 6 do.');
     expect(() => gradedSet(fade, 0, 18, 2)).toThrow(/whole number/);
     expect([rowsIn(60, 18, 2), rowsIn(10, 18, 2)]).toEqual([2, 0]);
+  });
+});
+
+describe('turned to a tape', () => {
+  const size = fc.double({ min: 5, max: 200, noNaN: true });
+  const thin = fc.double({ min: 0.3, max: 6, noNaN: true });
+
+  test('the finished blend is one sheet with all the clay of its layers', () => {
+    fc.assert(fc.property(size, size, fc.integer({ min: 1, max: 8 }), thin, thin, (width, height, layers, mm, passMm) => {
+      const made = finishedBlend({ width, height, layers, mm }, passMm);
+      expect(made.width * made.length * made.mm).toBeCloseTo(width * height * layers * mm, 6);
+      expect([made.width, made.mm]).toEqual([width, passMm]);
+    }));
+  });
+
+  test('it keeps its clay however it is turned, and its width follows from that', () => {
+    fc.assert(fc.property(fc.constantFrom(...TURNINGS), size, thin, size, thin, (turning, length, mm, wanted, widest) => {
+      const turned = turnedTo(turning, { length, mm }, wanted, widest);
+      expect(turned.width * turned.mm).toBeCloseTo(length * mm, 6);
+      expect(length / turned.width / turned.parts).toBeCloseTo(turning === 'rolled' ? length / turned.width : 1, 9);
+      if (turning === 'rolled') expect(turned.mm).toBe(widest);
+      // no other number of parts comes nearer to what was wanted, but by halves
+      else expect(Math.abs(turned.parts - Math.max(1, length / wanted))).toBeLessThanOrEqual(0.5 + 1e-9);
+    }));
+  });
+
+  test('of an odd number of layers the other halves stay over', () => {
+    fc.assert(fc.property(fc.integer({ min: 1, max: 12 }), fc.double({ min: 1, max: 90, noNaN: true }), (layers, grams) => {
+      expect(layersToRoll(layers) % 2).toBe(0);
+      expect(grams + otherHalves(grams, layers)).toBeCloseTo((grams / layers) * layersToRoll(layers), 9);
+    }));
+    expect([otherHalves(10, 1), otherHalves(10, 2)]).toEqual([10, 0]);
+  });
+
+  test('steps between turns grow with the thickness of the tape, and with the contrast', () => {
+    const labs = (contrast: number): Lab[] => Array.from({ length: 200 }, (_, i) => ({ l: 30 + (contrast * i) / 199, a: 0, b: 0 }));
+    const step = (mm: number, contrast: number): number => largestStep(labs(contrast), rollUp({ width: 30, length: 1200 / mm, thickness: mm }, 'first'), mm);
+    expect(step(0.5, 40)).toBeLessThan(step(1, 40));
+    expect(step(1, 10)).toBeLessThan(step(1, 40));
+    // at the rim a turn lies 2τ/R of the fade beside the next
+    const radius = Math.sqrt(1200 / Math.PI);
+    const outer = (2 * 0.5) / radius;
+    expect(step(0.5, 40)).toBeCloseTo(deltaE({ l: 70, a: 0, b: 0 }, { l: 70 - 40 * (outer - (0.5 / radius) ** 2), a: 0, b: 0 }), 0);
   });
 });

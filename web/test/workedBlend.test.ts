@@ -23,11 +23,15 @@ test('the clay of a blend is all on its sheet: areas, layers and thickness, and 
     expect(colours.reduce((sum, c) => sum + c.area, 0)).toBeCloseTo(180 * 120, 6);
     // without a machine or a setting the sheets are assumed to be of 2 mm
     expect(setting === null ? mm : setting.mm).toBe(mm);
-    expect(setting === null).toBe(own === undefined || settingId === null);
+    expect(setting === null).toBe(own === undefined);
+    // a machine that is described later gives the setting nearest to that
+    if (settingId === null && setting) expect(Math.abs(setting.mm - 2)).toBeLessThan(0.3);
     if (setting === null) expect(mm).toBe(2);
     for (const c of colours) {
       expect(c.grams).toBeCloseTo((c.area * mm * layers * c.density) / 1000, 9);
-      expect(c.perClay.reduce((sum, p) => sum + p.grams, 0)).toBeCloseTo(c.grams, 9);
+      expect(c.perClay.reduce((sum, p) => sum + p.grams, 0)).toBeCloseTo(c.grams + c.over, 9);
+      // the other halves of an odd number of layers are rolled too
+      expect(c.over).toBeCloseTo(layers % 2 === 0 ? 0 : c.grams / layers, 9);
     }
     expect(grams).toBeCloseTo(colours.reduce((sum, c) => sum + c.grams, 0), 9);
   }), { numRuns: 25 });
@@ -37,8 +41,8 @@ test('the plug has the clay of the sheet, and every tape laid on it is as much a
   const of = (more: Partial<BlendPlanDto>): WorkedBlend => worked(plan(['Leek', 'Corn'], more), machine);
   const [one, three] = [of({}), of({ stack: 3 })];
   expect(three.grams / one.grams).toBeCloseTo(3, 9);
-  const volume = ({ plug }: WorkedBlend): number => (Math.PI / 4) * (plug as { diameter: number }).diameter ** 2 * 40;
-  expect(volume(one)).toBeCloseTo(180 * 120 * one.mm * 2, -1);
+  const volume = ({ plug }: WorkedBlend): number => (Math.PI / 4) * (plug as { diameter: number }).diameter ** 2 * plug.height;
+  expect(volume(one)).toBeCloseTo(180 * 120 * one.mm * 2, 3);
   expect(volume(three) / volume(one)).toBeCloseTo(3, 6);
   const more = of({ extraAt: 'last', extraMm: 100 });
   expect(more.extraGrams).toBeGreaterThan(0);
@@ -62,4 +66,20 @@ test('a colour may be a mix; one that is not known is said', () => {
   const base = coloursIn(blend(of, [mix]), SHELF, stated);
   expect(typeof base === 'string' ? base : base.map((c) => c.name)).toEqual(['Pod mix', 'Corn']);
   expect(coloursIn(blend(of), SHELF, stated)).toMatch(/^[A-Z].*\.$/);
+});
+
+test('the tape is the thickest that shows no steps, and its width is a part of the finished blend', () => {
+  for (const names of [['Leek', 'Corn'], ['Chalk', 'Soot'], ['Corn', 'Chalk']]) {
+    for (const turning of ['folded', 'rolled', 'cut'] as const) {
+      const { turning: { finished, turned, choices, tapeSetting, step }, tape, plug } = worked(plan(names, { turning }), machine);
+      expect(finished.width * finished.length * finished.mm).toBeCloseTo(180 * 120 * 2 * 2.0, -4);
+      expect(tape.width).toBe(turned.width);
+      expect(plug.height).toBe(turned.width);
+      const smooth = choices.filter((c) => c.step <= 2.5);
+      expect(tapeSetting?.id).toBe((smooth[0] ?? choices.at(-1))?.setting.id);
+      expect(step).toBeCloseTo(choices.find((c) => c.setting.id === tapeSetting?.id)?.step ?? 0, 9);
+      // thinner is never rougher
+      choices.slice(1).forEach((c, i) => { expect(c.step).toBeLessThanOrEqual((choices[i]?.step ?? 0) + 0.2); });
+    }
+  }
 });

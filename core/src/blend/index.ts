@@ -6,3 +6,5 @@ export * from './passes.js';
 export * from './pieces.js';
 export * from './strips.js';
 export * from './tape.js';
+export * from './steps.js';
+export * from './turned.js';

@@ -60,7 +60,7 @@ export function BenchSteps({ what, steps, art, finish, foot }: BenchStepsProps):
       </Flex>
       <Grid templateColumns="minmax(0, 1fr) 380px" gap={6}>
         <Flex direction="column" gap={4} minWidth={0}>
-          <Box as="h1" fontSize="54px" lineHeight={1.08}>{step.title}</Box>
+          <Box as="h1" fontSize="54px" lineHeight={1.08} data-step="">{step.title}</Box>
           <Box fontSize="22px" lineHeight={1.4}>{step.line}</Box>
           {step.caution != null && <Box maxWidth="560px"><Warning>{step.caution}</Warning></Box>}
           {art?.(at)}

@@ -23,7 +23,7 @@ export function WriteDown({ children, refusal, onWrite, onBack, disabled }: Writ
   const [madeOn, setMadeOn] = useState(today());
   return (
     <Flex {...UNSENT} direction="column" gap={4} maxWidth="760px">
-      <Box as="h1" fontSize="54px" lineHeight={1.08}>Done?</Box>
+      <Box as="h1" data-step="" fontSize="54px" lineHeight={1.08}>Done?</Box>
       {children}
       <Box>made on <Value label="Made on" text={showDate(madeOn)} read={(t) => readDay(t) ?? today()} onChange={setMadeOn} /></Box>
       <Note aria-label="Note for the diary" placeholder="How did it go? What to do next time?" value={note} onChange={(e) => { setNote(e.currentTarget.value); }} />

@@ -1,12 +1,13 @@
 import { Box } from '@chakra-ui/react';
 import { memo, type ReactElement } from 'react';
 import { Link } from 'react-router';
+import { layersToRoll } from '#core/blend';
 import { discVolume, feedPlan, thicknesses } from '#core/sheet';
 import { Fraction, showLength, showMass, showNumber, showSize } from '#core/units';
 import type { BenchSetupDto, BlendPlanDto, MachineDto, ShelfAnswer } from '#contract';
 import { Warning } from '../../parts/Warning.js';
 import { useUnits } from '../../state/view.js';
-import { Key, Rule, Second, Strip } from '../../theme/pieces.js';
+import { Key, Rule, Second, Strip, Word } from '../../theme/pieces.js';
 import { FadeStrip } from './FadeStrip.js';
 import { Pieces } from './Pieces.js';
 import type { WorkedBlend } from './workedBlend.js';
@@ -16,12 +17,13 @@ interface BlendStripProps { readonly plan: BlendPlanDto; readonly worked: Worked
 /** The paper strip: what to roll, in which order to work, and what it gives. */
 export const BlendStrip = memo(function BlendStrip({ plan, worked, own, shelf, setup, blendId, onChange }: BlendStripProps): ReactElement {
   const units = useUnits();
-  const { colours, mm, setting, passes, ruined, grams } = worked;
+  const { colours, mm, setting, passes, ruined, grams, over } = worked;
   const left = (clayId: string): number => shelf.blocks.reduce((sum, b) => (b.clayId === clayId ? sum + b.leftGrams : sum), 0);
   const need = new Map<string, number>();
   for (const { clayId, grams: g } of colours.flatMap((c) => c.perClay)) need.set(clayId, (need.get(clayId) ?? 0) + g);
   const short = [...need].filter(([id, g]) => g > left(id) + 0.05).map(([id, g]) => `${shelf.clays.find((c) => c.id === id)?.name ?? ''}, ${showMass(g - left(id), units)} short`);
   const tapes = plan.stack ?? 1;
+  const rectangles = layersToRoll(plan.layers * tapes) / 2;
   const discSetting = own ? thicknesses(own).find((s) => s.id === setup.discSettingId) : undefined;
   const disc = discSetting ? discVolume(setup.discMm, discSetting.mm) : null;
   const stack = 2 * plan.layers * mm;
@@ -31,8 +33,9 @@ export const BlendStrip = memo(function BlendStrip({ plan, worked, own, shelf, s
     <Strip>
       <div>
         <Box as="h2" marginBottom={2}>Sheets to roll</Box>
-        {colours.map((c, i) => <Box key={i} marginBottom={1}><b>{c.name}</b>, {yours}, {showSize(c.area / plan.height, plan.height, units)}{plan.layers * tapes > 1 ? ` × ${plan.layers * tapes}` : ''}<br /><Second>{showMass(c.grams, units)}{disc ? `, ${showNumber(new Fraction(Math.max(1, Math.round((4 * c.grams * 1000) / (c.density * disc))), 4))} discs` : ''}</Second></Box>)}
-        <Second>{disc && discSetting ? `discs of ${showLength(setup.discMm, units)} at your ${discSetting.label} · ` : ''}{showMass(grams, units)} in all{short.length === 0 ? ' · all on the shelf' : ''}</Second>
+        {colours.map((c, i) => <Box key={i} marginBottom={1}><b>{c.name}</b>, {yours}, {showSize((2 * c.area) / plan.height, plan.height, units)}{rectangles > 1 ? ` × ${rectangles}` : ''}<br /><Second>{showMass(c.grams + c.over, units)}{disc ? `, ${showNumber(new Fraction(Math.max(1, Math.round((4 * (c.grams + c.over) * 1000) / (c.density * disc))), 4))} discs` : ''}</Second></Box>)}
+        <Second>{disc && discSetting ? `discs of ${showLength(setup.discMm, units)} at your ${discSetting.label} · ` : ''}{showMass(grams + over, units)} in all{short.length === 0 ? ' · all on the shelf' : ''}</Second>
+        {over > 0.05 && <Box fontSize="small" marginTop={1}>One cut makes two layers: {showMass(over, units)} of it are the other halves and stay over. <Word onClick={() => { onChange({ layers: plan.layers + 1 }); }}>take {plan.layers + 1} layers</Word></Box>}
         {short.map((s) => <Warning key={s}>{s}</Warning>)}
       </div>
       <Rule />

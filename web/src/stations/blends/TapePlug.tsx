@@ -1,9 +1,9 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { memo, useCallback, type ReactElement } from 'react';
-import { MOST_STACKED, placeInPlug, radiusOf } from '#core/blend';
+import { MOST_STACKED, STEP_NOT_SEEN, placeInPlug, radiusOf, type RolledPlug } from '#core/blend';
 import { xyzOfHex } from '#core/colour';
 import { feedPlan } from '#core/sheet';
-import { complaint, readNumber, showLength, showMass, showSize } from '#core/units';
+import { complaint, readNumber, showLength, showLong, showMass, showSize, type UnitSystem } from '#core/units';
 import type { BlendPlanDto, MachineDto } from '#contract';
 import { Choice } from '../../parts/Choice.js';
 import { LengthValue, Value } from '../../parts/Value.js';
@@ -11,6 +11,7 @@ import { Warning } from '../../parts/Warning.js';
 import { useUnits } from '../../state/view.js';
 import { Caption, Second } from '../../theme/pieces.js';
 import { FadeStrip, PlugFace } from './FadeStrip.js';
+import type { TapeChoice } from './tapeMm.js';
 import type { WorkedBlend } from './workedBlend.js';
 
 const TURNED = [{ value: 'folded', text: 'folded' }, { value: 'rolled', text: 'rolled up' }, { value: 'cut', text: 'cut and stacked' }] as const;
@@ -22,6 +23,21 @@ function readTapes(text: string): number {
   if (!Number.isInteger(count) || count < 1 || count > MOST_STACKED) throw complaint('blend/stack');
   return count;
 }
+const MOST_PARTS = 40;
+/** @throws Complaint `cane/count`, `parts/unreadable` */
+function readParts(text: string): number {
+  const count = readNumber(text).valueOf();
+  if (!Number.isInteger(count) || count < 1 || count > MOST_PARTS) throw complaint('cane/count', { what: 'The number of parts', low: 1, high: MOST_PARTS });
+  return count;
+}
+/** What a thinner tape would bring, beside its setting. */
+const stepWords = (choice: TapeChoice | undefined): string => (choice ? `: steps of ΔE ${choice.step.toFixed(1)}` : ': thicker than the folded blend');
+
+/** How much of the plug the inner colour fills, by the area law. */
+function insideWords(colour: string, plug: RolledPlug, share: number, units: UnitSystem): string {
+  if (share < 0.005) return `only the very end of the tape is ${colour}: the middle shows a mix`;
+  return `${colour} alone is the first ${Math.round(100 * share)} % of the tape and fills the inner ${showLength(2 * radiusOf(plug, share), units)}`;
+}
 const lightnessOf = (hex: string): number => xyzOfHex(hex).y;
 const PLUGS = [{ value: 'rolled', text: 'rolled up' }, { value: 'fan', text: 'folded like a fan' }] as const;
 
@@ -30,11 +46,10 @@ interface TapePlugProps { readonly plan: BlendPlanDto; readonly worked: WorkedBl
 /** The blend turned, rolled long and thin, and wound up; with the face it gives. */
 export const TapePlug = memo(function TapePlug({ plan, worked, own, onChange }: TapePlugProps): ReactElement {
   const units = useUnits();
-  const { tape, tapeLabs, plug, colours, tapeSetting, settings } = worked;
+  const { tape, tapeLabs, plug, colours, turning, settings, pureInside } = worked;
+  const { tapeSetting, finished, turned } = turning;
   const [first, last] = [colours[0]?.name ?? '', colours.at(-1)?.name ?? ''];
-  // before it is rolled out the blend is folded to the width of the tape
-  const folded = (worked.mm * plan.layers * plan.height) / plan.tapeWidth;
-  const feeds = own && tapeSetting ? feedPlan({ machine: own, mm: folded, width: plan.tapeWidth, length: plan.width, settingId: tapeSetting.id, thinning: 'one at a time', turns: false }) : null;
+  const feeds = own && tapeSetting ? feedPlan({ machine: own, mm: turned.mm, width: turned.width, length: plan.width, settingId: tapeSetting.id, thinning: 'one at a time', turns: false }) : null;
   const placeAt = useCallback((x: number, y: number): number | null => {
     if (plug.kind === 'fan') return placeInPlug(plug, x);
     const r = 2 * Math.hypot(x - 0.5, y - 0.5);
@@ -48,14 +63,15 @@ export const TapePlug = memo(function TapePlug({ plan, worked, own, onChange }: 
     <>
       <Box minWidth={0}>
         <Box as="h2" marginBottom={2}>Tape</Box>
-        <Box fontSize="small" marginBottom={2}>turned, <Choice label="How it is brought to the width of the tape" value={plan.turning ?? 'folded'} options={TURNED} onChange={(turning) => { onChange({ turning }); }} /> to <LengthValue label="Width of the tape" value={plan.tapeWidth} onChange={(tapeWidth) => { onChange({ tapeWidth }); }} />{settings.length > 0 && <>, down to your <Choice label="Setting of the tape" value={tapeSetting?.id ?? ''} options={settings.map((s) => ({ value: s.id, text: s.label }))} onChange={(tapeSettingId) => { onChange({ tapeSettingId }); }} /></>}</Box>
+        <Box fontSize="small" marginBottom={2}>turned, <Choice label="How it is brought to the width of the tape" value={plan.turning ?? 'folded'} options={TURNED} onChange={(how) => { onChange({ turning: how }); }} /> {plan.turning === 'rolled' ? <>and flattened to your widest gap: <b>{showLength(turned.width, units)}</b> wide</> : <>in <Value label="Parts it is folded or cut in" text={String(turned.parts)} read={readParts} onChange={(parts) => { onChange({ tapeWidth: finished.length / parts }); }} />: <b>{showLength(turned.width, units)}</b> wide</>}{settings.length > 0 && <>, down to your <Choice label="Setting of the tape" value={tapeSetting?.id ?? ''} options={settings.map((s) => ({ value: s.id, text: `${s.label}${stepWords(turning.choices.find((c) => c.setting.id === s.id))}` }))} onChange={(tapeSettingId) => { onChange({ tapeSettingId }); }} /></>}</Box>
+        <Caption display="block" marginBottom={2}>{plan.tapeSettingId === null && turning.step <= STEP_NOT_SEEN ? 'the thickest whose turns leave no steps in the plug' : `its turns differ by ΔE ${turning.step.toFixed(1)} at most: ${turning.step <= STEP_NOT_SEEN ? 'no steps are seen' : 'steps are seen in the plug until it is reduced'}`}</Caption>
         <FadeStrip labs={tapeLabs} width={218} height={18} label="The tape" />
-        <Box fontSize="small" marginTop={1}>{showLength(tape.width, units)} × <b>{showLength(Math.round(tape.length), units)}</b> at {showLength(tape.thickness, units, true)}</Box>
+        <Box fontSize="small" marginTop={1}>{showLength(tape.width, units)} × <b>{showLong(tape.length, units)}</b> at {showLength(tape.thickness, units, true)}</Box>
         <Caption display="block"><Choice label="Which end goes in first" value={lead} options={leads} onChange={(next) => { onChange({ lead: next }); }} /> into the rollers first{plan.lead == null ? ': the light end leaves no trace on them' : ''}</Caption>
-        {plan.turning === 'cut' && <Caption display="block">cut across the fade? never: cut along it, in {Math.max(1, Math.round(plan.height / plan.tapeWidth))} strips, and lay them on each other, light on light</Caption>}
-        {feeds && feeds.feeds.length > 0 && <Caption display="block">{feeds.byHandTo !== null ? `by hand to ${showLength(feeds.byHandTo, units)}, then ` : ''}your {feeds.feeds.map((f) => `${f.setting.label} (${showLength(Math.round(f.length), units)})`).join(' · ')}, {showLength(plan.tapeWidth, units)} wide all the way</Caption>}
-        {own && plan.tapeWidth > own.rollerWidthMm * WIDE && plan.tapeWidth <= own.rollerWidthMm && <Warning>This wide it splits where it goes in: press the first end thin by hand.</Warning>}
-        {own && plan.tapeWidth > own.rollerWidthMm && <Warning>Your rollers are {showLength(own.rollerWidthMm, units)} wide: fold it narrower.</Warning>}
+        {plan.turning === 'cut' && <Caption display="block">cut across the fade? never: cut along it, in {turned.parts} strips, and lay them on each other, light on light</Caption>}
+        {feeds && feeds.feeds.length > 0 && <Caption display="block">{feeds.byHandTo !== null ? `by hand to ${showLength(feeds.byHandTo, units)}, then ` : ''}your {feeds.feeds.map((f) => `${f.setting.label} (${showLong(f.length, units)})`).join(' · ')}, {showLength(turned.width, units)} wide all the way</Caption>}
+        {own && turned.width > own.rollerWidthMm * WIDE && turned.width <= own.rollerWidthMm && <Warning>This wide it splits where it goes in: press the first end thin by hand.</Warning>}
+        {own && turned.width > own.rollerWidthMm && <Warning>Your rollers are {showLength(own.rollerWidthMm, units)} wide: fold it once more.</Warning>}
       </Box>
       <Flex gap={4} minWidth={0}>
         <PlugFace labs={tapeLabs} placeAt={placeAt} width={plug.kind === 'fan' ? 100 : 104} height={plug.kind === 'fan' ? Math.max(24, Math.min(104, (100 * plug.depth) / plug.width)) : 104} />
@@ -65,7 +81,7 @@ export const TapePlug = memo(function TapePlug({ plan, worked, own, onChange }: 
           {plug.kind === 'rolled' ? (
             <>, <Choice label="Which end is inside" value={plan.inside} options={insides} onChange={(inside) => { onChange({ inside }); }} />
               <Box>{showSize(plug.diameter, plug.height, units)}</Box>
-              <Second>{plan.inside === 'first' ? first : last} fills only the inner {showLength(2 * radiusOf(plug, 0.1), units)}: the first tenth of the tape</Second></>
+              <Second>{insideWords(plan.inside === 'first' ? first : last, plug, pureInside, units)}</Second></>
           ) : (
             <>, folds <LengthValue label="Depth of the folds" value={plan.fanDepth} onChange={(fanDepth) => { onChange({ fanDepth }); }} /> deep
               <Box>{showSize(plug.width, plug.depth, units)}, {showLength(plug.height, units)} high</Box>

@@ -1,17 +1,71 @@
-import type { Winding } from '#core/blend';
-import { thicknesses } from '#core/sheet';
-import type { BlendPlanDto, MachinesAnswer } from '#contract';
+import { STEP_NOT_SEEN, fadeWithEnd, finishedBlend, largestStep, turnedTo, windUp, type Fade, type FinishedBlend, type Turned, type Winding } from '#core/blend';
+import type { Lab } from '#core/colour';
+import { feedPlan, thicknesses, type SettingThickness } from '#core/sheet';
+import type { BlendPlanDto, MachineDto } from '#contract';
 
-/** mm of a tape where no machine is known: an assumption. */
-export const ASSUMED_TAPE = 0.6;
+/** mm of a tape, and of the widest gap, where no machine is known. Assumptions. */
+const [ASSUMED_TAPE, ASSUMED_WIDEST] = [0.6, 3];
 
-/** How thick the tape of a blend is rolled on one's own machine: the chosen setting, or the thinnest. */
-export function tapeMmOf(plan: BlendPlanDto, { machines, setup }: MachinesAnswer): number {
-  const own = machines.find((m) => m.id === setup.machineId);
-  const all = own ? thicknesses(own) : [];
-  return (all.find((s) => s.id === plan.tapeSettingId) ?? all.at(-1))?.mm ?? ASSUMED_TAPE;
+/** What is known of how a blend is rolled: its machine, and how thick each of its layers is. */
+export interface Rolled { readonly own: MachineDto | undefined; readonly settings: readonly SettingThickness[]; readonly setting: SettingThickness | null; readonly mm: number }
+
+/** How thick the blend is after its passes: fold first, each goes through the setting that its stack may reach. Without a machine it stays as thick as it was cut. */
+function passMmOf(plan: BlendPlanDto, { own, setting, mm }: Rolled): number {
+  const cut = mm * plan.layers;
+  if (!own || !setting) return cut;
+  const [first] = feedPlan({ machine: own, mm: 2 * cut, width: plan.width, length: plan.height / 2, settingId: setting.id, thinning: 'straight', turns: false }).feeds;
+  return first?.mm ?? cut;
 }
 
-/** How the plan of a blend has it wound up, its tape being so thick. */
-export const windingOf = ({ tapeWidth, extraAt, extraMm, stack, plug, inside, fanDepth }: BlendPlanDto, tapeMm: number): Winding =>
+/** A tape at a setting, the largest step of colour that its plug shows then, and whether it is as thin as the plan wants. */
+export interface TapeChoice { readonly setting: SettingThickness; readonly step: number }
+
+/** How a blend is turned and wound up. */
+export interface TapePlan {
+  readonly finished: FinishedBlend;
+  readonly turned: Turned;
+  readonly tapeSetting: SettingThickness | null;
+  readonly mm: number;
+  readonly step: number;
+  /** every setting that the tape can be rolled down to */
+  readonly choices: readonly TapeChoice[];
+  readonly labs: readonly Lab[];
+  readonly winding: Winding;
+}
+
+const windingOf = ({ extraAt, extraMm, stack, plug, inside, fanDepth }: BlendPlanDto, tapeWidth: number, tapeMm: number): Winding =>
   ({ tapeWidth, tapeMm, extra: extraAt ? { at: extraAt, length: extraMm ?? 0 } : null, tapes: stack ?? 1, plug, inside, fanDepth });
+
+/**
+ * From the blend as its passes leave it, or as it lies there, to its tape. Unless a setting was chosen it is the
+ * thickest whose plug shows no steps; where every one shows them, the thinnest.
+ * @param lies what is left of the finished blend; left out: all of it
+ */
+export function tapePlanOf(plan: BlendPlanDto, rolled: Rolled, fade: Fade, lies?: FinishedBlend): TapePlan {
+  const { settings } = rolled;
+  const finished = lies ?? finishedBlend({ width: plan.width, height: plan.height, layers: plan.layers, mm: rolled.mm }, passMmOf(plan, rolled));
+  const turned = turnedTo(plan.turning ?? 'folded', finished, plan.tapeWidth, settings[0]?.mm ?? ASSUMED_WIDEST);
+  const at = (mm: number): { readonly winding: Winding; readonly labs: readonly Lab[]; readonly step: number } => {
+    const winding = windingOf(plan, turned.width, mm);
+    const { plain, tape, plug } = windUp({ width: finished.width, height: finished.length, thickness: finished.mm }, winding);
+    const labs = fadeWithEnd(fade, plain, winding.extra);
+    return { winding, labs, step: largestStep(labs, plug, tape.thickness * winding.tapes) };
+  };
+  const choices = settings.filter((s) => s.mm <= turned.mm + 1e-9).map((setting): TapeChoice => ({ setting, step: at(setting.mm).step }));
+  const chosen = settings.find((s) => s.id === plan.tapeSettingId);
+  const smooth = choices.find((c) => c.step <= STEP_NOT_SEEN) ?? choices.at(-1);
+  const tapeSetting = chosen ?? smooth?.setting ?? null;
+  const mm = tapeSetting?.mm ?? ASSUMED_TAPE;
+  return { finished, turned, tapeSetting, mm, choices, ...at(mm) };
+}
+
+/** mm of the setting of its layers, where none was chosen: of the one nearest to it. An assumption. */
+const ASSUMED_LAYER = 2;
+
+/** The machine as it is described by now, and the setting of the layers of a plan on it. */
+export function rolledOn(plan: BlendPlanDto, own: MachineDto | undefined): Rolled {
+  const settings = own ? thicknesses(own) : [];
+  const nearest = [...settings].sort((a, b) => Math.abs(a.mm - ASSUMED_LAYER) - Math.abs(b.mm - ASSUMED_LAYER))[0];
+  const setting = settings.find((s) => s.id === plan.settingId) ?? nearest ?? null;
+  return { own, settings, setting, mm: setting?.mm ?? ASSUMED_LAYER };
+}

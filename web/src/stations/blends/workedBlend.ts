@@ -1,15 +1,13 @@
 import { flatOf } from '#core/batch';
-import { areasOf, compensate, fadeOf, fadeWithEnd, forecast, keptFrom, streakContrast, windUp, wronglyFolded, type Compensated, type Fade, type Forecast, type Layout, type Plug, type Tape } from '#core/blend';
+import { areasOf, compensate, fadeOf, forecast, keptFrom, otherHalves, pureStretches, streakContrast, windUp, wronglyFolded, type Compensated, type Fade, type Forecast, type Layout, type Plug, type Tape } from '#core/blend';
 import { hexOf, labOf, mixPigments, xyzOfLab, type Lab, type Pigment, type PigmentSource } from '#core/colour';
 import { pigmentOfMix } from '#core/mix';
-import { thicknesses, type SettingThickness } from '#core/sheet';
+import type { SettingThickness } from '#core/sheet';
 import { orSentence } from '#core/units';
 import type { BlendAnswer, BlendPlanDto, MachineDto, ShelfAnswer } from '#contract';
 import { bookOf } from '../../state/book.js';
-import { ASSUMED_TAPE, windingOf } from './tapeMm.js';
+import { rolledOn, tapePlanOf, type TapePlan } from './tapeMm.js';
 
-/** Sheets of a setting nobody chose: an assumption. */
-const ASSUMED_MM = 2;
 const SHOWN_PASSES = 20;
 
 /** One colour of a blend, worked out. */
@@ -19,6 +17,8 @@ export interface BlendColour {
   readonly pigment: Pigment;
   readonly density: number;
   readonly grams: number;
+  /** other halves of what is cut for an odd number of layers: rolled, and left over */
+  readonly over: number;
   /** mm² on the sheet */
   readonly area: number;
   readonly perClay: readonly { readonly clayId: string; readonly grams: number }[];
@@ -37,7 +37,9 @@ export interface WorkedBlend {
   readonly ruined: Fade;
   readonly passes: Forecast;
   readonly contrast: number;
-  readonly tapeSetting: SettingThickness | null;
+  readonly turning: TapePlan;
+  /** share of the tape that is the pure colour of the inner end of the plug; 0 where none is */
+  readonly pureInside: number;
   /** one of them, with the colour that is added at an end */
   readonly tape: Tape;
   /** colours along it */
@@ -46,13 +48,15 @@ export interface WorkedBlend {
   readonly extraGrams: number;
   readonly plug: Plug;
   readonly grams: number;
+  /** of all other halves */
+  readonly over: number;
 }
 
 /** The cuts of a plan, as core reads them. */
 export const layoutIn = ({ width, height, cuts }: Pick<BlendPlanDto, 'width' | 'height' | 'cuts'>): Layout => ({ width, height, cuts: cuts.map((c) => c.points) });
 
 /** A colour of the blend, before it is known how much of it. */
-type BaseColour = Omit<BlendColour, 'grams' | 'area' | 'perClay'> & { readonly shares: readonly { readonly clayId: string; readonly mass: number }[] };
+type BaseColour = Omit<BlendColour, 'grams' | 'over' | 'area' | 'perClay'> & { readonly shares: readonly { readonly clayId: string; readonly mass: number }[] };
 
 function colourIn(blend: BlendAnswer, shelf: ShelfAnswer, i: number, pigments: PigmentSource): BaseColour {
   const book = bookOf(shelf, blend.referenced);
@@ -72,35 +76,47 @@ export function compensatedIn(plan: BlendPlanDto, base: readonly BaseColour[]): 
   return { made, fade: fadeOf(made.layout, base.map((c) => c.pigment)) };
 }
 
+/** Share of the tape that shows the colour of the inner end alone: its pure stretch, and what was added there. */
+function pureInsideOf(plan: BlendPlanDto, layout: Layout, plain: Tape, tape: Tape): number {
+  const stretches = pureStretches(layout);
+  const inner = plan.inside === 'first' ? stretches.find((s) => s.from === 0) : stretches.find((s) => s.to === layout.width);
+  const pure = inner ? ((inner.to - inner.from) / layout.width) * plain.length : 0;
+  const added = plan.extraAt === plan.inside ? tape.length - plain.length : 0;
+  return (pure + added) / tape.length;
+}
+
 /** All that follows from the plan of a blend: grams, fade, passes, tape and plug. @param cuts as they are under the hand */
 export function workedBlend({ plan, counted }: Pick<BlendAnswer, 'plan' | 'counted'>, cuts: BlendPlanDto['cuts'], base: readonly BaseColour[], compensated: ReturnType<typeof compensatedIn>, own: MachineDto | undefined): WorkedBlend {
-  const settings = own ? thicknesses(own) : [];
-  const setting = settings.find((s) => s.id === plan.settingId) ?? null;
-  const mm = setting?.mm ?? ASSUMED_MM;
+  const rolled = rolledOn(plan, own);
+  const { settings, setting, mm } = rolled;
   const layout = layoutIn({ ...plan, cuts });
   const list = base.map((c) => c.pigment);
   const areas = areasOf(layout);
   const tapes = plan.stack ?? 1;
-  const extraMm = plan.extraAt ? plan.extraMm ?? 0 : 0;
-  const tapeSetting = settings.find((s) => s.id === plan.tapeSettingId) ?? settings.at(-1) ?? null;
-  const tapeMm = tapeSetting?.mm ?? ASSUMED_TAPE;
+  const fade = fadeOf(layout, list);
+  const turning = tapePlanOf(plan, rolled, fade);
+  const { finished, winding } = turning;
+  const extraMm = winding.extra?.length ?? 0;
+  const extraGrams = (density: number): number => (tapes * extraMm * winding.tapeWidth * turning.mm * density) / 1000;
   const colours = base.map(({ shares, ...c }, i): BlendColour => {
     const area = areas[i] ?? 0;
-    const more = extraMm > 0 && i === (plan.extraAt === 'last' ? base.length - 1 : 0) ? extraMm * plan.tapeWidth * tapeMm : 0;
-    const grams = (tapes * (area * mm * plan.layers + more) * c.density) / 1000;
-    return { ...c, area, grams, perClay: shares.map(({ clayId, mass }) => ({ clayId, grams: mass * grams })) };
+    const ended = i === (plan.extraAt === 'last' ? base.length - 1 : 0);
+    const cut = (tapes * area * mm * plan.layers * c.density) / 1000;
+    const grams = cut + (ended ? extraGrams(c.density) : 0);
+    const over = otherHalves(cut, tapes * plan.layers);
+    return { ...c, area, grams, over, perClay: shares.map(({ clayId, mass }) => ({ clayId, grams: mass * (grams + over) })) };
   });
   const contrast = streakContrast(list);
-  const winding = windingOf(plan, tapeMm);
-  const { plain, tape, plug } = windUp({ width: plan.width, height: plan.height, thickness: mm * plan.layers }, winding);
-  const fade = fadeOf(layout, list);
+  const { plain, tape, plug } = windUp({ width: finished.width, height: finished.length, thickness: finished.mm }, winding);
   const ended = plan.extraAt === 'last' ? base.at(-1) : base[0];
   return {
-    layout, colours, setting, settings, mm, contrast, tapeSetting, tape, fade,
-    tapeLabs: fadeWithEnd(fade, plain, winding.extra), extraGrams: (tapes * extraMm * plan.tapeWidth * tapeMm * (ended?.density ?? 0)) / 1000,
+    layout, colours, setting, settings, mm, contrast, turning, tape, fade,
+    pureInside: pureInsideOf(plan, layout, plain, tape),
+    tapeLabs: turning.labs, extraGrams: extraGrams(ended?.density ?? 0),
     compensated: compensated.made, compensatedFade: compensated.fade, ruined: wronglyFolded(layout, list),
     passes: forecast(contrast, keptFrom(counted), SHOWN_PASSES),
     plug,
     grams: colours.reduce((sum, c) => sum + c.grams, 0),
+    over: colours.reduce((sum, c) => sum + c.over, 0),
   };
 }
