@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import {
-  LAYOUTS, TURNINGS, areasOf, assumedKept, checkLayout, compensate, cutAt, faceArea, fadeOf, fanFold, finishedBlend, forecast, fractionsAt, gradedSet, keptFrom, largestStep, layersToRoll, layoutOf, layoutsFor, otherHalves, outlinesOf, placeInPlug,
-  pureStretches, radiusOf, rollUp, rowsIn, shadeBetween, streakContrast, tapeOf, turnedTo, unevenness, wronglyFolded, type Cut, type Layout, type LayoutKind,
+  LAYOUTS, TURNINGS, areasOf, assumedKept, checkLayout, compensate, cutAt, faceArea, fadeOf, fanFold, finishedBlend, forecast, fractionsAt, gradedSet, keptFrom, layersToRoll, layoutOf, layoutsFor, otherHalves, outlinesOf, placeInPlug,
+  pureStretches, radiusOf, rollUp, rowsIn, shadeBetween, streakContrast, tapeOf, turnSteps, turnedTo, unevenness, wronglyFolded, type Cut, type Layout, type LayoutKind,
 } from '#core/blend';
 import { deltaE, labOf, mixPigments, pigmentOf, type Lab, type Pigment } from '#core/colour';
 
@@ -218,7 +218,7 @@ describe('turned to a tape', () => {
 
   test('steps between turns grow with the thickness of the tape, and with the contrast', () => {
     const labs = (contrast: number): Lab[] => Array.from({ length: 200 }, (_, i) => ({ l: 30 + (contrast * i) / 199, a: 0, b: 0 }));
-    const step = (mm: number, contrast: number): number => largestStep(labs(contrast), rollUp({ width: 30, length: 1200 / mm, thickness: mm }, 'first'), mm);
+    const step = (mm: number, contrast: number): number => turnSteps(labs(contrast), rollUp({ width: 30, length: 1200 / mm, thickness: mm }, 'first'), mm).largest;
     expect(step(0.5, 40)).toBeLessThan(step(1, 40));
     expect(step(1, 10)).toBeLessThan(step(1, 40));
     // at the rim a turn lies 2τ/R of the fade beside the next

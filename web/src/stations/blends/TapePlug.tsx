@@ -11,7 +11,7 @@ import { Warning } from '../../parts/Warning.js';
 import { useUnits } from '../../state/view.js';
 import { Caption, Second } from '../../theme/pieces.js';
 import { FadeStrip, PlugFace } from './FadeStrip.js';
-import type { TapeChoice } from './tapeMm.js';
+import type { TapeChoice, TapePlan } from './tapeMm.js';
 import type { WorkedBlend } from './workedBlend.js';
 
 const TURNED = [{ value: 'folded', text: 'folded' }, { value: 'rolled', text: 'rolled up' }, { value: 'cut', text: 'cut and stacked' }] as const;
@@ -31,7 +31,13 @@ function readParts(text: string): number {
   return count;
 }
 /** What a thinner tape would bring, beside its setting. */
-const stepWords = (choice: TapeChoice | undefined): string => (choice ? `: steps of ΔE ${choice.step.toFixed(1)}` : ': thicker than the folded blend');
+const stepWords = (choice: TapeChoice | undefined): string => (choice ? `: steps of ΔE ${choice.steps.mean.toFixed(1)}` : ': thicker than the folded blend');
+
+function smoothWords({ steps, choices, tapeSetting }: TapePlan, usual: boolean): string {
+  if (steps.mean > STEP_NOT_SEEN) return 'steps are seen until it is reduced';
+  const thickest = usual && choices.find((c) => c.steps.mean <= STEP_NOT_SEEN)?.setting.id === tapeSetting?.id;
+  return thickest ? 'smooth, and no thinner than it needs to be' : 'smooth';
+}
 
 /** How much of the plug the inner colour fills, by the area law. */
 function insideWords(colour: string, plug: RolledPlug, share: number, units: UnitSystem): string {
@@ -64,7 +70,7 @@ export const TapePlug = memo(function TapePlug({ plan, worked, own, onChange }: 
       <Box minWidth={0}>
         <Box as="h2" marginBottom={2}>Tape</Box>
         <Box fontSize="small" marginBottom={2}>turned, <Choice label="How it is brought to the width of the tape" value={plan.turning ?? 'folded'} options={TURNED} onChange={(how) => { onChange({ turning: how }); }} /> {plan.turning === 'rolled' ? <>and flattened to your widest gap: <b>{showLength(turned.width, units)}</b> wide</> : <>in <Value label="Parts it is folded or cut in" text={String(turned.parts)} read={readParts} onChange={(parts) => { onChange({ tapeWidth: finished.length / parts }); }} />: <b>{showLength(turned.width, units)}</b> wide</>}{settings.length > 0 && <>, down to your <Choice label="Setting of the tape" value={tapeSetting?.id ?? ''} options={settings.map((s) => ({ value: s.id, text: `${s.label}${stepWords(turning.choices.find((c) => c.setting.id === s.id))}` }))} onChange={(tapeSettingId) => { onChange({ tapeSettingId }); }} /></>}</Box>
-        <Caption display="block" marginBottom={2}>{plan.tapeSettingId === null && turning.step <= STEP_NOT_SEEN ? 'the thickest whose turns leave no steps in the plug' : `its turns differ by ΔE ${turning.step.toFixed(1)} at most: ${turning.step <= STEP_NOT_SEEN ? 'no steps are seen' : 'steps are seen in the plug until it is reduced'}`}</Caption>
+        <Caption display="block" marginBottom={2}>its turns differ by ΔE {turning.steps.mean.toFixed(1)}, by {turning.steps.largest.toFixed(0)} where the fade is steepest: {smoothWords(turning, plan.tapeSettingId === null)}</Caption>
         <FadeStrip labs={tapeLabs} width={218} height={18} label="The tape" />
         <Box fontSize="small" marginTop={1}>{showLength(tape.width, units)} × <b>{showLong(tape.length, units)}</b> at {showLength(tape.thickness, units, true)}</Box>
         <Caption display="block"><Choice label="Which end goes in first" value={lead} options={leads} onChange={(next) => { onChange({ lead: next }); }} /> into the rollers first{plan.lead == null ? ': the light end leaves no trace on them' : ''}</Caption>

@@ -1,4 +1,4 @@
-import { STEP_NOT_SEEN, fadeWithEnd, finishedBlend, largestStep, turnedTo, windUp, type Fade, type FinishedBlend, type Turned, type Winding } from '#core/blend';
+import { STEP_NOT_SEEN, fadeWithEnd, finishedBlend, turnSteps, turnedTo, windUp, type Fade, type FinishedBlend, type TurnSteps, type Turned, type Winding } from '#core/blend';
 import type { Lab } from '#core/colour';
 import { feedPlan, thicknesses, type SettingThickness } from '#core/sheet';
 import type { BlendPlanDto, MachineDto } from '#contract';
@@ -17,8 +17,8 @@ function passMmOf(plan: BlendPlanDto, { own, setting, mm }: Rolled): number {
   return first?.mm ?? cut;
 }
 
-/** A tape at a setting, the largest step of colour that its plug shows then, and whether it is as thin as the plan wants. */
-export interface TapeChoice { readonly setting: SettingThickness; readonly step: number }
+/** A tape at a setting, and the steps of colour that its plug shows then. */
+export interface TapeChoice { readonly setting: SettingThickness; readonly steps: TurnSteps }
 
 /** How a blend is turned and wound up. */
 export interface TapePlan {
@@ -26,7 +26,7 @@ export interface TapePlan {
   readonly turned: Turned;
   readonly tapeSetting: SettingThickness | null;
   readonly mm: number;
-  readonly step: number;
+  readonly steps: TurnSteps;
   /** every setting that the tape can be rolled down to */
   readonly choices: readonly TapeChoice[];
   readonly labs: readonly Lab[];
@@ -45,15 +45,15 @@ export function tapePlanOf(plan: BlendPlanDto, rolled: Rolled, fade: Fade, lies?
   const { settings } = rolled;
   const finished = lies ?? finishedBlend({ width: plan.width, height: plan.height, layers: plan.layers, mm: rolled.mm }, passMmOf(plan, rolled));
   const turned = turnedTo(plan.turning ?? 'folded', finished, plan.tapeWidth, settings[0]?.mm ?? ASSUMED_WIDEST);
-  const at = (mm: number): { readonly winding: Winding; readonly labs: readonly Lab[]; readonly step: number } => {
+  const at = (mm: number): { readonly winding: Winding; readonly labs: readonly Lab[]; readonly steps: TurnSteps } => {
     const winding = windingOf(plan, turned.width, mm);
     const { plain, tape, plug } = windUp({ width: finished.width, height: finished.length, thickness: finished.mm }, winding);
     const labs = fadeWithEnd(fade, plain, winding.extra);
-    return { winding, labs, step: largestStep(labs, plug, tape.thickness * winding.tapes) };
+    return { winding, labs, steps: turnSteps(labs, plug, tape.thickness * winding.tapes) };
   };
-  const choices = settings.filter((s) => s.mm <= turned.mm + 1e-9).map((setting): TapeChoice => ({ setting, step: at(setting.mm).step }));
+  const choices = settings.filter((s) => s.mm <= turned.mm + 1e-9).map((setting): TapeChoice => ({ setting, steps: at(setting.mm).steps }));
   const chosen = settings.find((s) => s.id === plan.tapeSettingId);
-  const smooth = choices.find((c) => c.step <= STEP_NOT_SEEN) ?? choices.at(-1);
+  const smooth = choices.find((c) => c.steps.mean <= STEP_NOT_SEEN) ?? choices.at(-1);
   const tapeSetting = chosen ?? smooth?.setting ?? null;
   const mm = tapeSetting?.mm ?? ASSUMED_TAPE;
   return { finished, turned, tapeSetting, mm, choices, ...at(mm) };
