@@ -1,7 +1,7 @@
 import type { Kind } from '#core/clay';
 import type { BakeLoad, BenchStep, Layout, MixDemand, PiecePlan, ClayDemand } from '#core/batch';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn } from 'class-validator';
-import { Between, Id, IsoDate, Name, Optional, Text, Things, Version, Whole, all } from './rules.js';
+import { Between, Id, IsoDate, Name, Omittable, Optional, Text, Things, Version, Whole, all } from './rules.js';
 
 /** A layer of a piece: a clay or a revision of a mix, never both, at a setting. */
 export class LayerDto {
@@ -23,6 +23,8 @@ export class PieceDto {
   @Whole('The number of pieces', 1, 4000) count!: number;
   @Whole('The number of spares', 0, 1000) spare!: number;
   @Between('The bridge', 0, 50, 'mm') bridgeMm!: number;
+  /** at each edge of a sheet that comes out ragged; null or left out: none */
+  @Omittable() @Between('The ragged edge', 0, 100, 'mm') edgeMm?: number | null;
   @Between('The width of the sheet', 5, 2000, 'mm') sheetWidthMm!: number;
   @Between('The length of the sheet', 5, 3000, 'mm') sheetLengthMm!: number;
   /** from the bottom to the top */

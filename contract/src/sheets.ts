@@ -1,6 +1,6 @@
 import { READING_WAYS, type ReadingWay } from '#core/sheet';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsNumber, Max, Min } from 'class-validator';
-import { Between, Id, IsoDate, Name, Omittable, Optional, Text, Things, Version } from './rules.js';
+import { Between, Id, IsoDate, Name, Omittable, Optional, Text, Things, Version, Whole } from './rules.js';
 
 export class SettingDto {
   @Id() id!: string;
@@ -53,6 +53,9 @@ export class BenchSetupDto {
   @Min(0.2, { each: true, message: 'A guide has a thickness from 0.2 to 30 mm.' })
   @Max(30, { each: true, message: 'A guide has a thickness from 0.2 to 30 mm.' })
   guides?: number[] | null;
+  /** own working setting and own number of passes for conditioning; null or left out: the usual ones */
+  @Omittable() @Id() conditionSettingId?: string | null;
+  @Omittable() @Whole('The number of passes', 2, 200) conditionPasses?: number | null;
   @Text(8) currency!: string;
 }
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { Complaint, Fraction } from '#core/units';
 import {
-  againstShelf, bakeLoads, benchSteps, cutterArea, cutterBox, cuttingLayout, demandOf, mostOn, planBatch, takeFrom, toCut, type Cutter, type PieceOrder,
+  againstShelf, bakeLoads, benchSteps, cutterArea, cutterBox, cuttingLayout, demandOf, lotsOf, mostOn, planBatch, takeFrom, toCut, type Cutter, type PieceOrder,
 } from '#core/batch';
 import type { Block } from '#core/clay';
 import { pigmentsWith } from '#core/mix';
@@ -179,5 +179,32 @@ describe('a batch', () => {
   test('complaints of core are sentences', () => {
     expect(plan.pieces.every((p) => p.wrong === null || /^[A-Z].*\.$/.test(p.wrong))).toBe(true);
     expect(() => planBatch({ pieces: [piece('x', { count: 0.5 })], book, blocks, measuring: { discVolume: null } })).not.toThrow(Complaint);
+  });
+});
+
+describe('blocks of several ages', () => {
+  const block = (id: string, madeOn: string | null, leftGrams: number): Block => ({ id, clayId: 'c', netGrams: 57, leftGrams, madeOn, price: null }) as unknown as Block;
+  test('each is treated by its own age, oldest first, and what has to be bought is new', () => {
+    fc.assert(fc.property(fc.array(fc.tuple(fc.integer({ min: 2018, max: 2026 }), fc.integer({ min: 1, max: 57 })), { maxLength: 5 }), fc.integer({ min: 1, max: 300 }), (there, grams) => {
+      const blocks = there.map(([year, left], i) => block(String(i), `${year}-11-27`, left));
+      const lots = lotsOf(blocks, grams, '2026-11-27');
+      expect(lots.reduce((sum, l) => sum + l.grams, 0)).toBeCloseTo(grams, 9);
+      const ages = lots.filter((l) => !l.bought).map((l) => l.months ?? 0);
+      expect(ages).toEqual([...ages].sort((a, b) => b - a));
+      const short = grams - there.reduce((sum, [, left]) => sum + left, 0);
+      expect(lots.filter((l) => l.bought)).toEqual(short > 0.05 ? [{ grams: expect.closeTo(short, 9), months: 0, bought: true }] : []);
+    }));
+    expect(lotsOf([block('a', '2020-11-27', 10), block('b', null, 30)], 20, '2026-11-27')).toEqual([{ grams: 10, months: 72, bought: false }, { grams: 10, months: null, bought: false }]);
+  });
+
+  test('ragged edges are rolled and not cut from', () => {
+    fc.assert(fc.property(fc.integer({ min: 1, max: 60 }), fc.double({ min: 0, max: 12, noNaN: true }), (count, edge) => {
+      const cutter = { shape: 'round' as const, diameter: 18 };
+      const inside = cuttingLayout(cutter, count, { width: 110 - 2 * edge, length: 200 - 2 * edge, bridge: 2 });
+      const ragged = cuttingLayout(cutter, count, { width: 110, length: 200, bridge: 2, edge });
+      expect([ragged.width, ragged.length]).toEqual([expect.closeTo(inside.width + 2 * edge, 9), expect.closeTo(inside.length + 2 * edge, 9)]);
+      expect([...ragged.centres]).toEqual([...inside.centres].map((at) => expect.closeTo(at + edge, 9)));
+      expect(ragged.scrap).toBeGreaterThanOrEqual(inside.scrap - 1e-9);
+    }), { numRuns: 20 });
   });
 });

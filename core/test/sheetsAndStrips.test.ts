@@ -79,13 +79,21 @@ describe('conditioning', () => {
   const input: fc.Arbitrary<ConditionInput> = fc.record({
     lineId: fc.constant('l'), firmness: fc.constantFrom(...FIRMNESSES), months: fc.option(fc.integer({ min: 0, max: 120 })), grams: mm(5, 400), roomC: mm(5, 35),
     school: fc.constantFrom(...SCHOOLS_OF_CONDITIONING), machine: fc.constantFrom(machine([reading('0', 3), reading('9', 0.5)]), null), counted: fc.constant([]),
+    ownPasses: fc.option(fc.integer({ min: 2, max: 60 })), workingSettingId: fc.constant(null),
   });
 
   test('ends with a fold that is tried; older clay and a colder room are more work', () => {
     fc.assert(fc.property(input, (given) => {
       const plan = conditionPlan(given);
       expect(plan.steps.some((s) => s.kind === 'try fold')).toBe(true);
-      expect(plan.from).toBe(0);
+      expect(plan.because.from).toBe(0);
+      // nothing is capped, and what makes the number is said
+      const { base, own, age, room, school, amount } = plan.because;
+      expect([plan.passes, own]).toEqual([Math.max(2, Math.round(base * age * room * school * amount)), given.ownPasses !== null]);
+      // worked in portions: half a block, a quarter of one that crumbles
+      expect(given.grams / plan.portions).toBeLessThanOrEqual(given.firmness === 'crumbly' ? 14.26 : 28.51);
+      if (given.firmness === 'crumbly') expect(plan.steps.some((s) => s.kind === 'slice')).toBe(false);
+      if (given.roomC < 16) expect(plan.steps.some((s) => s.kind === 'warm')).toBe(true);
       expect(plan.warnings.includes('reverts')).toBe(given.firmness === 'crumbly');
       expect(conditionPlan({ ...given, roomC: Math.max(1, given.roomC - 8) }).passes).toBeGreaterThanOrEqual(plan.passes);
       expect(conditionPlan({ ...given, months: (given.months ?? 12) + 36 }).passes).toBeGreaterThanOrEqual(plan.passes);
@@ -95,10 +103,10 @@ describe('conditioning', () => {
   });
 
   test('the schools differ as they do at the table', () => {
-    const given: ConditionInput = { lineId: 'l', firmness: 'crumbly', months: 6, grams: 57, roomC: 21, school: 'thin slices', machine: machine([]), counted: [] };
+    const given: ConditionInput = { lineId: 'l', firmness: 'crumbly', months: 6, grams: 57, roomC: 21, school: 'thin slices', machine: machine([]), counted: [], ownPasses: null, workingSettingId: null };
     const kinds = (part: Partial<ConditionInput>): string[] => conditionPlan({ ...given, ...part }).steps.map((s) => s.kind);
-    expect(kinds({})).toEqual(['warm', 'knock', 'slice', 'step up', 'pass', 'try fold']);
-    expect(kinds({ school: 'thick slices' })).toEqual(['warm', 'knock', 'press', 'pass', 'try fold']);
+    expect(kinds({})).toEqual(['warm', 'knock', 'crumble', 'step up', 'pass', 'try fold']);
+    expect(kinds({ school: 'thick slices' })).toEqual(['warm', 'knock', 'crumble', 'press', 'pass', 'try fold']);
     expect(kinds({ firmness: 'soft' })).toEqual(['slice', 'pass', 'try fold']);
     expect(kinds({ firmness: 'soft', roomC: 31 })).toEqual(['cool', 'slice', 'pass', 'try fold', 'rest']);
     expect(conditionPlan({ ...given, firmness: 'soft', roomC: 31 }).warnings).toContain('soft in heat');
@@ -107,19 +115,33 @@ describe('conditioning', () => {
     expect(refusal(() => conditionPlan({ ...given, grams: 0 }))).toContain('more than zero');
   });
 
+  test('careful makers’ 20 to 30 passes for every line, fewer for a small piece, and one’s own number and setting once', () => {
+    const fresh = (more: Partial<ConditionInput>) => conditionPlan({ lineId: 'l', firmness: 'soft', months: 6, grams: 28.5, roomC: 21, school: 'thin slices', machine: machine([]), counted: [], ownPasses: null, workingSettingId: null, ...more });
+    for (const firmness of FIRMNESSES) {
+      expect(fresh({ firmness, grams: 14 }).passes).toBeGreaterThan(14);
+      for (const passes of [fresh({ firmness }).passes]) expect([passes >= 20, passes <= 30]).toEqual([true, true]);
+    }
+    const [ten, whole] = [fresh({ grams: 10 }), fresh({ grams: 57 })];
+    expect(ten.passes * ten.portions).toBeLessThan(whole.passes * whole.portions);
+    expect(fresh({ ownPasses: 25 }).passes).toBe(25);
+    expect(fresh({ school: 'by hand', months: 100, roomC: 12, firmness: 'crumbly', grams: 14.25 }).passes).toBeGreaterThan(80);
+    const worked = fresh({ workingSettingId: '2' }).steps.find((s) => s.kind === 'pass');
+    expect(worked?.kind === 'pass' && worked.setting.id).toBe('2');
+  });
+
   test('goes by what was counted of the line, and only of that', () => {
     const circumstances = { firmness: 'firm' as const, months: 12, roomC: 21, school: 'thin slices' as const };
-    const took = (passes: number, lineId = 'l') => ({ ...circumstances, lineId, passes });
-    const plan = (counted: ConditionInput['counted']) => conditionPlan({ ...circumstances, lineId: 'l', grams: 57, machine: machine([]), counted });
+    const took = (passes: number, lineId = 'l') => ({ ...circumstances, lineId, passes, grams: 57 });
+    const plan = (counted: ConditionInput['counted']) => conditionPlan({ ...circumstances, lineId: 'l', grams: 57, machine: machine([]), counted, ownPasses: null, workingSettingId: null });
     const before = plan([]).passes;
     fc.assert(fc.property(fc.integer({ min: 2, max: 60 }), fc.integer({ min: 1, max: 9 }), (passes, times) => {
       const after = plan(Array.from({ length: times }, () => took(passes)));
-      expect(after.from).toBe(times);
+      expect(after.because.from).toBe(times);
       expect(Math.sign(after.passes - before) * Math.sign(passes - before)).toBeGreaterThanOrEqual(0);
       expect(Math.abs(after.passes - passes)).toBeLessThanOrEqual(Math.abs(before - passes));
     }));
-    expect(plan([took(40, 'other')])).toMatchObject({ passes: before, from: 0 });
-    expect(learnedFactor('l', [])).toEqual({ factor: 1, from: 0 });
+    expect(plan([took(40, 'other')])).toMatchObject({ passes: before, because: { from: 0 } });
+    expect(learnedFactor('l', [], null)).toEqual({ factor: 1, from: 0 });
   });
 });
 
@@ -175,11 +197,24 @@ describe('what else becomes of a blend', () => {
     expect(fadeWithEnd(fade, t, null)).toBe(fade.labs);
   });
 
+  test('strips differ to the eye, are makeable in quarter discs, or there are fewer', () => {
+    const hex = fc.tuple(fc.integer({ min: 20, max: 240 }), fc.integer({ min: 20, max: 240 }), fc.integer({ min: 20, max: 240 })).map((c) => c.map((v) => v.toString(16).padStart(2, '0')).join('').toUpperCase());
+    fc.assert(fc.property(hex, hex, fc.double({ min: 0.3, max: 8, noNaN: true }), fc.integer({ min: 3, max: 15 }), (one, other, strong, count) => {
+      const made = stripsOf(layoutOf('pure ends', 2, 140, 60, 14), [pigmentOf(one, strong), pigmentOf(other, 1)], count);
+      expect(made.length).toBeLessThanOrEqual(count);
+      made.forEach((s, i) => {
+        expect(s.quarters.every((q) => Number.isInteger(q) && q >= 0)).toBe(true);
+        if (i > 0 && made.length > 2) expect(s.step).toBeGreaterThanOrEqual(1.5);
+      });
+    }), { numRuns: 40 });
+  });
+
   test('strips begin and end pure, and are what their discs say', () => {
     fc.assert(fc.property(fc.integer({ min: 3, max: 15 }), fc.constantFrom(0.05, 0.1, 0.2), (count, strength) => {
       const list = [pigmentOf('7B1E4B', strength), pigmentOf('F1EEE4', 1)];
       const strips = stripsOf(layoutOf('pure ends', 2, 120, 60, 10), list, count);
-      expect(strips).toHaveLength(count);
+      // of a strong colour not every strip can be made: there are a few fewer
+      expect(strips.length).toBeGreaterThanOrEqual(Math.ceil(0.7 * count));
       expect(strips[0]?.quarters).toEqual([4, 0]);
       expect(strips.at(-1)?.quarters).toEqual([0, 4]);
       const way = strips.reduce((sum, s) => sum + s.step, 0);

@@ -168,8 +168,8 @@ const MODELS: Readonly<Record<string, (given: Given) => unknown>> = {
     readings: read.map(([settingId, takenOn, mm], i) => ({ id: String(i), settingId, takenOn, mm, sigmaMm: 0.02, way: 'calipers' })),
   }),
   conditionPlan: ({ firmness, months, grams, roomC, school, took }) => {
-    const { passes, steps, warnings } = conditionPlan({ lineId: 'own', firmness, months, grams, roomC, school, machine: BENCH, counted: took.map((passes) => ({ lineId: 'own', firmness, months, roomC, school, passes })) });
-    return { passes, steps: steps.map((s) => s.kind), warnings };
+    const { passes, portions, steps, warnings } = conditionPlan({ lineId: 'own', firmness, months, grams, roomC, school, machine: BENCH, counted: took.map((passes) => ({ lineId: 'own', firmness, months, roomC, school, passes, grams })), ownPasses: null, workingSettingId: null });
+    return { passes, portions, steps: steps.map((s) => s.kind), warnings };
   },
   sheetLeft: ({ sheet: [widthMm, lengthMm], cutter: [width, height], count, bridge }) => {
     const { length, pieces, scrap } = sheetLeft({ widthMm, lengthMm }, [{ cutter: cutterOf(width, height ?? null), count, bridge }]);

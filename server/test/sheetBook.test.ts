@@ -96,7 +96,7 @@ test('what conditioning took is kept by line, and stands in the diary', async ()
   const { chalk } = await smallShelf(api);
   const dto: ConditionedDto = { entryId: randomUUID(), clayId: chalk.id, firmness: 'firm', months: 14, roomC: 18, school: 'thin slices', passes: 21, grams: 57, madeOn: '2026-11-26', note: 'cold hands' };
   expect((await api.ask('POST', '/api/conditioned', dto)).status).toBe(200);
-  expect((await api.get<ConditionedAnswer>('/api/conditioned')).body).toEqual([{ lineId: chalk.lineId, firmness: 'firm', months: 14, roomC: 18, school: 'thin slices', passes: 21 }]);
+  expect((await api.get<ConditionedAnswer>('/api/conditioned')).body).toEqual([{ lineId: chalk.lineId, firmness: 'firm', months: 14, roomC: 18, school: 'thin slices', passes: 21, grams: 57 }]);
   const entry = (await api.get<DiaryAnswer>(`/api/diary/${dto.entryId}`)).body;
   expect([entry.title, entry.conditioned[0]?.passes, entry.note]).toEqual([`${chalk.name} conditioned`, 21, 'cold hands']);
   expect((await api.ask('POST', '/api/conditioned', { ...dto, passes: 0 })).status).toBe(422);

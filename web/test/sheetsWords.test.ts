@@ -30,7 +30,7 @@ describe('conditioning in words', () => {
       for (const school of SCHOOLS_OF_CONDITIONING) {
         for (const roomC of [10, 21, 32]) {
           for (const own of [machine, null]) {
-            const { steps } = conditionPlan({ lineId: 'l', firmness, months: 70, grams: 130, roomC, school, machine: own, counted: [] });
+            const { steps } = conditionPlan({ lineId: 'l', firmness, months: 70, grams: 130, roomC, school, machine: own, counted: [], ownPasses: null, workingSettingId: null });
             for (const step of steps) {
               const words = conditionWords(step, units);
               expect(`${words.title} ${words.line}`).not.toMatch(/undefined|NaN/);

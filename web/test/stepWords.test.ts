@@ -15,7 +15,7 @@ const layout = fc.record({
 const how = fc.record({ minutes: fc.double({ min: 1, max: 300, noNaN: true }), warmFirst: fc.boolean(), useSameDay: fc.boolean(), softener: fc.boolean() });
 const celsius = fc.integer({ min: 100, max: 150 });
 const step: fc.Arbitrary<PlainStep> = fc.oneof<fc.Arbitrary<PlainStep>[]>(
-  fc.record({ kind: fc.constant('condition' as const), clay: material, grams, months: fc.option(fc.integer({ min: 0, max: 100 }), { nil: null }), how }),
+  fc.record({ kind: fc.constant('condition' as const), clay: material, grams, months: fc.option(fc.integer({ min: 0, max: 100 }), { nil: null }), bought: fc.boolean(), lots: fc.integer({ min: 1, max: 3 }), how }),
   fc.record({ kind: fc.constant('mix' as const), mix: material, made: grams, discError: fc.double({ min: 0, max: 4, noNaN: true }), portions: fc.array(fc.tuple(material, grams, discs).map(([m, g, d]) => ({ ...m, grams: g, discs: d })), { minLength: 1, maxLength: 3 }) }),
   fc.record({ kind: fc.constant('roll' as const), sheet: material, pieceId: name, pieceName: name, machineName: fc.constant('Bench roller'), settingLabel: fc.constantFrom('0', '4', '½'), mm, assumed: fc.boolean(), width: mm, length: mm, sheets: fc.integer({ min: 1, max: 4 }), grams }),
   fc.record({ kind: fc.constant('stack' as const), pieceId: name, pieceName: name, layers: fc.array(material, { minLength: 2, maxLength: 4 }), sheets: fc.integer({ min: 1, max: 3 }) }),
@@ -44,7 +44,7 @@ test('nothing of a step is empty, unfinished or no number', () => {
 
 test('each kind in its own words', () => {
   const chalk = { of: { clay: 'c' }, name: 'Chalk', hex: 'F1EEE4' };
-  expect(text({ kind: 'condition', clay: chalk, grams: 28.3, months: 62, how: { minutes: 33, warmFirst: true, useSameDay: true, softener: true } }, 'metric'))
+  expect(text({ kind: 'condition', clay: chalk, grams: 28.3, months: 62, bought: false, lots: 1, how: { minutes: 33, warmFirst: true, useSameDay: true, softener: true } }, 'metric'))
     .toBe('Condition Chalk | 5 years 2 months old. | Warm it wrapped, 20 minutes in a pocket. | Work in a little softener. | Thin slices at a middle setting, sides folded to the middle, until a fold does not crack. | Use it the same day: it goes back to crumbs. | 28.3 g | ~33 min of work | ');
   expect(text({ kind: 'mix', mix: { ...chalk, name: 'Beet ring' }, made: 32.3, discError: 1.2, portions: [{ ...chalk, grams: 25.8, discs: '1' }] }, 'metric'))
     .toBe('Mix Beet ring | 1 disc Chalk, 25.8 g | Fold and pass until no streak is left. | 32.3 g | in all | Quarter discs move this colour by ΔE 1.2. Weigh it where that matters.');

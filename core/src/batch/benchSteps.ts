@@ -1,5 +1,5 @@
 import type { PigmentSource } from '#core/colour';
-import { conditioningOf, ageInMonths, type Block, type Conditioning } from '#core/clay';
+import { conditioningOf, type Block, type Conditioning } from '#core/clay';
 import { colourOf, idOf, type Book, type Source } from '#core/mix';
 import type { Celsius, Grams, Minutes, Mm } from '#core/units';
 import type { Cutter } from './cutter.js';
@@ -7,14 +7,14 @@ import { flatOf, type Portion } from './demand.js';
 import type { Layout } from './layout.js';
 import { toCut, type LayerOrder, type PieceOrder } from './order.js';
 import type { BatchPlan, PiecePlan } from './plan.js';
-import { inOrderOfUse } from './shelf.js';
+import { lotsOf } from './shelf.js';
 
 /** What a step works on: its name and its raw colour, as it lies on the bench. */
 export interface Material { readonly of: Source; readonly name: string; readonly hex: string }
 
 /** One step at the bench. Words and units are put to it where it is shown. */
 export type BenchStep =
-  | { readonly kind: 'condition'; readonly clay: Material; readonly grams: Grams; readonly months: number | null; readonly how: Conditioning }
+  | { readonly kind: 'condition'; readonly clay: Material; readonly grams: Grams; readonly months: number | null; /** it has to be bought first */ readonly bought: boolean; /** of so many lots of this clay */ readonly lots: number; readonly how: Conditioning }
   | { readonly kind: 'mix'; readonly mix: Material; readonly made: Grams; readonly discError: number; readonly portions: readonly (Material & Pick<Portion, 'grams'> & { readonly discs: string | null })[] }
   | { readonly kind: 'roll'; readonly sheet: Material; readonly pieceId: string; readonly pieceName: string; readonly machineName: string; readonly settingLabel: string; readonly mm: Mm; readonly assumed: boolean; readonly width: Mm; readonly length: Mm; readonly sheets: number; readonly grams: Grams }
   | { readonly kind: 'stack'; readonly pieceId: string; readonly pieceName: string; readonly layers: readonly Material[]; readonly sheets: number }
@@ -57,15 +57,13 @@ export function benchSteps(input: StepsInput): BenchStep[] {
   const lightFirst = <T>(items: readonly T[], source: (item: T) => Source): T[] =>
     [...items].sort((a, b) => material(source(b)).lightness - material(source(a)).lightness);
 
-  const condition = lightFirst(plan.clays, (c) => ({ clay: c.clayId })).map((c): BenchStep => {
-    const clay = book.clay(c.clayId);
-    const oldest = inOrderOfUse(input.blocks.filter((b) => b.clayId === c.clayId && b.leftGrams > 0))[0];
-    const months = oldest?.madeOn ? ageInMonths(oldest.madeOn, input.today) : null;
-    const firmness = book.line(clay?.lineId ?? '')?.firmness ?? 'medium';
-    return {
-      kind: 'condition', clay: plain({ clay: c.clayId }), grams: c.grams, months,
-      how: conditioningOf(firmness, months, c.grams),
-    };
+  const condition = lightFirst(plan.clays, (c) => ({ clay: c.clayId })).flatMap((c): BenchStep[] => {
+    const firmness = book.line(book.clay(c.clayId)?.lineId ?? '')?.firmness ?? 'medium';
+    const lots = lotsOf(input.blocks.filter((b) => b.clayId === c.clayId), c.grams, input.today);
+    return lots.map(({ grams, months, bought }) => ({
+      kind: 'condition', clay: plain({ clay: c.clayId }), grams, months, bought, lots: lots.length,
+      how: conditioningOf(firmness, months, grams),
+    }));
   });
   const mix = plan.demand.mixes.filter((m) => 'revision' in m.of).map((m): BenchStep => ({
     kind: 'mix', mix: plain(m.of), made: m.made, discError: m.discError,

@@ -9,6 +9,8 @@ export interface SheetLimits {
   readonly width: Mm;
   readonly length: Mm;
   readonly bridge: Mm;
+  /** at each edge, of a sheet that comes out ragged: rolled, and not cut from; left out: none */
+  readonly edge?: Mm;
 }
 
 /** Where to cut on each of `sheets` equal sheets. */
@@ -73,7 +75,9 @@ function isBetter(one: Tried, other: Tried | null, least: Least): boolean {
  * @param mostSheets on no more sheets than these
  * @throws Complaint `cutter/larger` where not even one piece fits on a sheet
  */
-export function cuttingLayout(cutter: Cutter, count: number, limits: SheetLimits, mostSheets = Infinity, least: Least = 'clay'): Layout {
+export function cuttingLayout(cutter: Cutter, count: number, sheet: SheetLimits, mostSheets = Infinity, least: Least = 'clay'): Layout {
+  const edge = sheet.edge ?? 0;
+  const limits = { ...sheet, width: sheet.width - 2 * edge, length: sheet.length - 2 * edge };
   let best: Tried | null = null;
   const all = holding(cutter, limits);
   const fewest = Math.ceil(count / Math.max(1, mostOf(all)));
@@ -86,13 +90,14 @@ export function cuttingLayout(cutter: Cutter, count: number, limits: SheetLimits
   }
   if (!best) {
     throw complaint('cutter/larger', {
-      cutter: inBoth((system) => showCutter(cutter, system)), sheet: inBoth((system) => showSize(limits.width, limits.length, system)),
+      cutter: inBoth((system) => showCutter(cutter, system)), sheet: inBoth((system) => showSize(Math.max(0, limits.width), Math.max(0, limits.length), system)),
     });
   }
-  const { grid, sheets, perSheet, width, length } = best;
+  const { grid, sheets, perSheet } = best;
+  const [width, length] = [best.width + 2 * edge, best.length + 2 * edge];
   return {
     pattern: grid.pattern, turned: grid.turned, width, length, perSheet, sheets,
-    centres: centresOf(grid, rowsFor(grid, perSheet), perSheet),
+    centres: centresOf(grid, rowsFor(grid, perSheet), perSheet).map((at) => at + edge),
     scrap: 1 - (cutterArea(cutter) * count) / (width * length * sheets),
   };
 }

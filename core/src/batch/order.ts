@@ -21,6 +21,8 @@ export interface PieceOrder {
   readonly count: number;
   readonly spare: number;
   readonly bridgeMm: Mm;
+  /** at each edge of a sheet that comes out ragged */
+  readonly edgeMm?: Mm;
   readonly sheetWidthMm: Mm;
   readonly sheetLengthMm: Mm;
   readonly layers: readonly LayerOrder[];

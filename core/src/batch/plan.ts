@@ -50,7 +50,7 @@ function planPiece(piece: PieceOrder, book: Book): PiecePlan {
     if (!Number.isInteger(count) || count < 1 || count > 5000) throw complaint('count/whole');
     const width = Math.min(piece.sheetWidthMm, ...piece.layers.map((l) => l.rollerWidthMm));
     const layout = cuttingLayout(
-      piece.cutter, count, { width, length: piece.sheetLengthMm, bridge: piece.bridgeMm },
+      piece.cutter, count, { width, length: piece.sheetLengthMm, bridge: piece.bridgeMm, edge: piece.edgeMm ?? 0 },
     );
     const area = layout.width * layout.length * layout.sheets;
     const layers = piece.layers.map(({ of, mm }) => ({ of, grams: massOfSheet(area, mm, flatOf(of, book).density) }));

@@ -1,4 +1,4 @@
-import { ASSUMED_BLOCK_GRAMS, type Block } from '#core/clay';
+import { ASSUMED_BLOCK_GRAMS, ageInMonths, type Block } from '#core/clay';
 import type { Grams } from '#core/units';
 
 /** Grams to take off one block. */
@@ -28,6 +28,30 @@ export function takeFrom(blocks: readonly Block[], grams: Grams): { takings: Tak
     left -= taken;
   }
   return { takings, short: left > ROUNDING ? left : 0 };
+}
+
+/** Part of an amount that is of one age. */
+export interface Lot { readonly grams: Grams; /** of the block; null: nobody knows */ readonly months: number | null; /** it has to be bought, and is new then */ readonly bought: boolean }
+
+/**
+ * The ages of an amount of one clay: of each block that is used for it,
+ * oldest first, as they lie on the shelf; what has to be bought is new.
+ * @param today ISO date
+ */
+export function lotsOf(blocks: readonly Block[], grams: Grams, today: string): Lot[] {
+  const { takings, short } = takeFrom(blocks, grams);
+  const lots = takings.map((taking): Lot => {
+    const madeOn = blocks.find((b) => b.id === taking.blockId)?.madeOn ?? null;
+    return { grams: taking.grams, months: madeOn === null ? null : ageInMonths(madeOn, today), bought: false };
+  });
+  if (short > 0) lots.push({ grams: short, months: 0, bought: true });
+  const together = new Map<string, Lot>();
+  for (const lot of lots) {
+    const key = `${lot.months} ${lot.bought}`;
+    const before = together.get(key);
+    together.set(key, before ? { ...before, grams: before.grams + lot.grams } : lot);
+  }
+  return [...together.values()];
 }
 
 /** What an amount of one clay means for the shelf. Money is in the person's own currency. */

@@ -17,6 +17,10 @@ const [FEWEST, MOST] = [3, 15];
 const MOST_QUARTERS = 64;
 /** ΔE00 by which a simpler mix may miss what is wanted. */
 const NEAR = 0.8;
+/** ΔE00 from which two strips side by side are seen as different: an assumption. */
+const TOLD = 1.5;
+
+type Made = Pick<Strip, 'quarters' | 'lab'>;
 
 /** Quarter discs that sum to a total and have shares near those wanted: largest remainders. */
 function rounded(shares: readonly number[], total: number): number[] {
@@ -30,7 +34,7 @@ function rounded(shares: readonly number[], total: number): number[] {
 }
 
 /** The fewest quarter discs that come near the wanted colour; where none does, those that come nearest. */
-function makeable(pigments: readonly Pigment[], shares: readonly number[]): Pick<Strip, 'quarters' | 'lab'> {
+function makeable(pigments: readonly Pigment[], shares: readonly number[]): Made {
   const wanted = labOf(mixPigments(pigments, shares));
   let best: { readonly quarters: readonly number[]; readonly lab: Lab; readonly off: number } | null = null;
   // whole discs before halves before quarters, so that a pure end is one disc
@@ -48,7 +52,7 @@ function makeable(pigments: readonly Pigment[], shares: readonly number[]): Pick
  * Strips of stepped parts laid side by side instead of a fade, for those
  * without a machine: equally far apart to the eye, then rounded to
  * quarter discs.
- * @param count strips, the pure ends among them @throws Complaint `ladder/count`
+ * @param count strips, the pure ends among them; fewer where quarter discs cannot make so many that differ @throws Complaint `ladder/count`
  */
 export function stripsOf(layout: Layout, pigments: readonly Pigment[], count: number): Strip[] {
   if (!Number.isInteger(count) || count < FEWEST || count > MOST) throw complaint('ladder/count');
@@ -56,7 +60,7 @@ export function stripsOf(layout: Layout, pigments: readonly Pigment[], count: nu
   const gone = [0];
   for (let i = 1; i < labs.length; i++) gone.push((gone[i - 1] as number) + deltaE(labs[i - 1] as Lab, labs[i] as Lab));
   const way = gone.at(-1) ?? 0;
-  const strips: Strip[] = [];
+  const strips: Made[] = [];
   for (let k = 0; k < count; k++) {
     const wanted = (way * k) / (count - 1);
     const after = Math.max(1, gone.findIndex((g) => g >= wanted - 1e-9));
@@ -64,8 +68,18 @@ export function stripsOf(layout: Layout, pigments: readonly Pigment[], count: nu
     const place = way === 0 ? k / (count - 1) : (after - 1 + (high > low ? (wanted - low) / (high - low) : 0)) / (labs.length - 1);
     const ends = k === 0 ? fractionsAt(layout, 0) : k === count - 1 ? fractionsAt(layout, width) : fractionsAt(layout, place * width);
     const { quarters, lab } = makeable(pigments, ends);
-    const before = strips.at(-1);
-    strips.push({ quarters, lab, step: before ? deltaE(before.lab, lab) : 0 });
+    strips.push({ quarters, lab });
   }
-  return strips;
+  return toldApart(strips);
+}
+
+/** Strips that the eye tells from their neighbours; where quarter discs give the same again, fewer. The ends stay. */
+function toldApart(strips: readonly Made[]): Strip[] {
+  const [first, last] = [strips[0] as Made, strips.at(-1) as Made];
+  const kept: Strip[] = [{ ...first, step: 0 }];
+  for (const strip of strips.slice(1, -1)) {
+    const step = deltaE((kept.at(-1) as Strip).lab, strip.lab);
+    if (step >= TOLD && deltaE(strip.lab, last.lab) >= TOLD) kept.push({ ...strip, step });
+  }
+  return [...kept, { ...last, step: deltaE((kept.at(-1) as Strip).lab, last.lab) }];
 }

@@ -20,10 +20,20 @@ export const ladder = (ends: readonly [Pigment, Pigment], parts: readonly Ratio[
   parts.map((units) => ({ units, lab: labAt(ends, units) }));
 
 const SAMPLES = 600;
-/** Makeable rungs: what halves up to eight parts allow, and pinches beyond. */
+/** Parts of a mix that is thinned twice by the same: one part to so many, and one part of that to so many again. */
+const TWICE = [8, 9, 10, 11, 12, 13, 15, 17, 20, 24, 30, 40];
+const partsTwice = (n: number): number => (n + 1) ** 2 - 1;
+/** Makeable rungs: what halves up to eight parts allow, pinches beyond, and what is thinned twice. */
 const MAKEABLE: readonly Ratio[] = [
-  ...ratios(2), ...[16, 20, 24, 32, 48, 64].flatMap((n): Ratio[] => [[n, 1], [1, n]]),
+  ...ratios(2), ...[16, 20, 24, 28, 32, 40, 48, 56, 64, ...TWICE.map(partsTwice)].flatMap((n): Ratio[] => [[n, 1], [1, n]]),
 ].sort((x, y) => (x[1] ?? 0) / unitsOf(x) - (y[1] ?? 0) / unitsOf(y));
+/** Where a rung is made by thinning twice: one part to so many, and one part of that to so many again; null where it is not. */
+export function thinnedTwice(units: Ratio): number | null {
+  const parts = units.filter((n) => n > 0);
+  if (Math.min(...parts) !== 1 || parts.length !== 2) return null;
+  return TWICE.find((n) => partsTwice(n) === Math.max(...parts)) ?? null;
+}
+
 /** A simpler ratio is taken where it is farther from the even step by no more than this. */
 const TOLERATED = 0.6;
 
@@ -124,10 +134,11 @@ export function cuttingSheet(ends: readonly Pigment[], rungs: readonly Rung[], d
 
 const MOST_DISCS = 200;
 
-/** The fewest discs in a rung at which quarter discs move no colour by more than `most`, or null where it takes over 200. */
+/** The fewest discs in a rung at which quarter discs move no colour by more than `most`, or null where it takes over 200; those that are thinned twice are no matter of discs. */
 export function fewestDiscs(ends: readonly Pigment[], rungs: readonly Rung[], most: number): number | null {
+  const punched = rungs.filter((r) => thinnedTwice(r.units) === null);
   for (let discs = 1; discs <= MOST_DISCS; discs++) {
-    if (cuttingSheet(ends, rungs, discs).errors.every((error) => error <= most)) return discs;
+    if (cuttingSheet(ends, punched, discs).errors.every((error) => error <= most)) return discs;
   }
   return null;
 }

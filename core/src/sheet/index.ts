@@ -1,5 +1,6 @@
 export * from './card.js';
 export * from './condition.js';
+export * from './conditionPasses.js';
 export * from './feed.js';
 export * from './instruction.js';
 export * from './machine.js';

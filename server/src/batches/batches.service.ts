@@ -41,7 +41,7 @@ export class BatchesService {
       await draft.put('batch', { id: dto.id, name: dto.name.trim(), note: dto.note, dueOn: dto.dueOn, version: draft.version });
       const before = await this.store.piecesOf(dto.id);
       draft.replace('piece', before, dto.pieces.map(({ layers: _, ...piece }, position) => ({
-        ...piece, heightMm: piece.shape === 'round' ? null : piece.heightMm ?? piece.widthMm, position, batchId: dto.id,
+        ...piece, edgeMm: piece.edgeMm ?? null, heightMm: piece.shape === 'round' ? null : piece.heightMm ?? piece.widthMm, position, batchId: dto.id,
       })));
       draft.replace('layer', await this.store.layersOf(before.map((p) => p.id)), dto.pieces.flatMap((piece) =>
         piece.layers.map((layer, position) => ({ ...layer, position, pieceId: piece.id }))));

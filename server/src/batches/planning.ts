@@ -87,7 +87,7 @@ function orderOf(piece: PieceDto, gaps: ReadonlyMap<string, Gap>): PieceOrder {
   return {
     id: piece.id, name: piece.name, count: piece.count, spare: piece.spare,
     cutter: cutterOf(piece.widthMm, piece.shape === 'round' ? null : piece.heightMm ?? piece.widthMm),
-    bridgeMm: piece.bridgeMm, sheetWidthMm: piece.sheetWidthMm, sheetLengthMm: piece.sheetLengthMm,
+    bridgeMm: piece.bridgeMm, edgeMm: piece.edgeMm ?? 0, sheetWidthMm: piece.sheetWidthMm, sheetLengthMm: piece.sheetLengthMm,
     layers: piece.layers.flatMap((layer) => {
       const gap = gaps.get(layer.settingId);
       return gap ? [{

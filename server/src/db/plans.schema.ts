@@ -171,6 +171,8 @@ export const benchSetup = sqliteTable('bench_setup', {
   cardMm: real('card_mm'),
   roomC: real('room_c'),
   guides: text('guides', { mode: 'json' }).$type<number[]>(),
+  conditionSettingId: text('condition_setting_id').references(() => settings.id),
+  conditionPasses: integer('condition_passes'),
   currency: text('currency').notNull(),
 });
 
@@ -192,6 +194,7 @@ export const pieces = sqliteTable('piece', {
   count: integer('count').notNull(),
   spare: integer('spare').notNull(),
   bridgeMm: real('bridge_mm').notNull(),
+  edgeMm: real('edge_mm'),
   sheetWidthMm: real('sheet_width_mm').notNull(),
   sheetLengthMm: real('sheet_length_mm').notNull(),
 }, (t) => [index('piece_batch').on(t.batchId)]);

@@ -32,7 +32,7 @@ export class SheetBookService {
   }
 
   async conditioned(): Promise<ConditionedAnswer> {
-    return (await this.store.conditioned()).map(({ lineId, firmness, months, roomC, school, passes }) => ({ lineId, firmness, months, roomC, school, passes }));
+    return (await this.store.conditioned()).map(({ lineId, firmness, months, roomC, school, passes, grams }) => ({ lineId, firmness, months, roomC, school, passes, grams }));
   }
 
   async conditionedIn(entryId: string): Promise<readonly { clayId: string; name: string; school: string; passes: number; roomC: number }[]> {

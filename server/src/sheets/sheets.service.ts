@@ -8,7 +8,15 @@ import { BENCH_ID, SheetsStore } from './sheets.store.js';
 
 /** What a window did not send stays as it was. */
 const given = (dto: BenchSetupDto): BenchSetupDto => Object.fromEntries(Object.entries(dto).filter(([, value]) => value !== undefined)) as unknown as BenchSetupDto;
-const setupRow = (setup: BenchSetupDto): Row<'benchSetup'> => ({ ...setup, cardMm: setup.cardMm ?? null, roomC: setup.roomC ?? null, guides: setup.guides ?? null, id: BENCH_ID });
+const setupRow = (setup: BenchSetupDto): Row<'benchSetup'> => ({ ...setup, cardMm: setup.cardMm ?? null, roomC: setup.roomC ?? null, guides: setup.guides ?? null, conditionSettingId: setup.conditionSettingId ?? null, conditionPasses: setup.conditionPasses ?? null, id: BENCH_ID });
+
+/** What is measured with, without settings that are taken off a dial; the same where none of them is used. */
+function withoutSettings(setup: BenchSetupDto, gone: readonly string[]): BenchSetupDto {
+  const lost = (id: string | null | undefined): boolean => id != null && gone.includes(id);
+  const [disc, condition] = [lost(setup.discSettingId), lost(setup.conditionSettingId)];
+  if (!disc && !condition) return setup;
+  return { ...setup, discSettingId: disc ? null : setup.discSettingId, conditionSettingId: condition ? null : setup.conditionSettingId ?? null };
+}
 
 @Injectable()
 export class SheetsService {
@@ -43,10 +51,9 @@ export class SheetsService {
       draft.replace('setting', before, settings.map(({ id, label }, position) => ({ id, label, position, machineId: dto.id })));
       draft.replace('reading', await this.store.readingsOf(before.map((s) => s.id)), readings.map((r) => ({ ...r, takenOn: r.takenOn ?? null })));
       const setup = await this.store.setup();
-      const discGone = gone.some((s) => s.id === setup.discSettingId);
-      if (setup.machineId === null || discGone) {
-        const discSettingId = discGone ? null : setup.discSettingId;
-        await draft.put('benchSetup', { ...setupRow(setup), machineId: setup.machineId ?? dto.id, discSettingId, version: draft.version });
+      const kept = withoutSettings(setup, gone.map((s) => s.id));
+      if (setup.machineId === null || kept !== setup) {
+        await draft.put('benchSetup', { ...setupRow(kept), machineId: setup.machineId ?? dto.id, version: draft.version });
       }
       draft.summary = stored ? `changed the machine ${dto.name.trim()}` : `new machine ${dto.name.trim()}`;
     });
@@ -64,10 +71,10 @@ export class SheetsService {
       const uses = await this.store.usesOf(settings.map((s) => s.id));
       if (uses.length > 0) throw inUse(`${machine.name} is used by ${uses.join(', ')}. Choose another machine there first.`);
       const setup = await this.store.setup();
-      if (setup.machineId === id || settings.some((s) => s.id === setup.discSettingId)) {
+      const kept = withoutSettings(setup, settings.map((s) => s.id));
+      if (setup.machineId === id || kept !== setup) {
         const machineId = setup.machineId === id ? null : setup.machineId;
-        const discSettingId = settings.some((s) => s.id === setup.discSettingId) ? null : setup.discSettingId;
-        await draft.put('benchSetup', { ...setupRow(setup), machineId, discSettingId, version: draft.version });
+        await draft.put('benchSetup', { ...setupRow(kept), machineId, version: draft.version });
       }
       draft.remove('reading', await this.store.readingsOf(settings.map((s) => s.id)));
       draft.remove('setting', settings);
@@ -84,6 +91,9 @@ export class SheetsService {
       if (dto.machineId !== null && !all.some((m) => m.id === dto.machineId)) throw refused('This machine is not there any more.', 'machineId');
       if (dto.discSettingId !== null && !all.some((m) => m.settings.some((s) => s.id === dto.discSettingId))) {
         throw refused('This setting is not there any more.', 'discSettingId');
+      }
+      if (dto.conditionSettingId != null && !all.some((m) => m.settings.some((s) => s.id === dto.conditionSettingId))) {
+        throw refused('This setting is not there any more.', 'conditionSettingId');
       }
       await draft.put('benchSetup', { ...setupRow({ ...stored, ...given(dto) }), version: draft.version });
       draft.summary = 'changed what you measure with';

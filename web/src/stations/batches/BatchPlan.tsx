@@ -34,7 +34,7 @@ export function BatchPlan({ batch, machines }: { readonly batch: BatchAnswer; re
     if (!own || !usual) return;
     const piece: PieceDto = {
       id: crypto.randomUUID(), name: `Piece ${batch.pieces.length + 1}`, shape: 'round', widthMm: 20, heightMm: null, count: 10, spare: 1,
-      bridgeMm: 2, sheetWidthMm: Math.min(110, own.rollerWidthMm), sheetLengthMm: 200,
+      bridgeMm: 2, edgeMm: batch.pieces.at(-1)?.edgeMm ?? 0, sheetWidthMm: Math.min(110, own.rollerWidthMm), sheetLengthMm: 200,
       layers: [{ id: crypto.randomUUID(), clayId, revisionId, settingId: usual.id }],
     };
     save({ pieces: [...batch.pieces, piece] });

@@ -35,7 +35,7 @@ export function Piece({ piece, plan, materials, settings, disabled, refused, onC
   const hex = materials[top?.clayId ?? top?.revisionId ?? '']?.hex ?? 'dddddd';
   const layout = plan && plan.wrong === null ? plan.layout : null;
   const size = piece.heightMm === null ? showLength(piece.widthMm, units) : showSize(piece.widthMm, piece.heightMm, units);
-  const others = refused.filter((r) => !['name', 'widthMm', 'count', 'spare', 'bridgeMm', 'sheetWidthMm', 'sheetLengthMm'].includes(r.field));
+  const others = refused.filter((r) => !['name', 'widthMm', 'count', 'spare', 'bridgeMm', 'edgeMm', 'sheetWidthMm', 'sheetLengthMm'].includes(r.field));
   return (
     <Grid as="section" aria-label={piece.name} templateColumns="minmax(0, 1fr) minmax(0, 1fr)" gap={5} borderTop="rule" paddingTop={4}>
       <Flex direction="column" gap={2} minWidth={0}>
@@ -50,7 +50,7 @@ export function Piece({ piece, plan, materials, settings, disabled, refused, onC
         {plan?.wrong !== null && plan !== undefined && <Warning>{plan.wrong}</Warning>}
         {others.map((r) => <Warning key={r.field}>{r.sentence}</Warning>)}
         <Second>
-          bridge <LengthValue label="Bridge of clay between cuts" value={piece.bridgeMm} disabled={disabled} refusal={says('bridgeMm')} onChange={(bridgeMm) => { set({ bridgeMm }); }} />,
+          bridge <LengthValue label="Bridge of clay between cuts" value={piece.bridgeMm} disabled={disabled} refusal={says('bridgeMm')} onChange={(bridgeMm) => { set({ bridgeMm }); }} />, ragged edges <LengthValue label="Ragged edge of the sheets" value={piece.edgeMm ?? 0} disabled={disabled} refusal={says('edgeMm')} onChange={(edgeMm) => { set({ edgeMm }); }} />,
           sheets at most <Value label="Largest sheet" text={showSize(piece.sheetWidthMm, piece.sheetLengthMm, units)} disabled={disabled} refusal={says('sheetWidthMm') ?? says('sheetLengthMm')}
             read={(text) => readSize(text, units)} onChange={({ width, height }) => { set({ sheetWidthMm: width, sheetLengthMm: height ?? width }); }} />
         </Second>

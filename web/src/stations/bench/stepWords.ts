@@ -22,16 +22,23 @@ const listed = (names: readonly string[]): string =>
 
 type Worded<K extends PlainStep['kind']> = (step: Extract<PlainStep, { kind: K }>, units: UnitSystem) => StepWords;
 
-const condition: Worded<'condition'> = ({ clay, grams, months, how }, units) => ({
-  title: `Condition ${clay.name}`,
+/** Which part of the clay it is, where blocks of several ages go in. */
+function lotWords({ months, bought, lots }: Extract<PlainStep, { kind: 'condition' }>): string[] {
+  if (bought) return ['New clay, which has to be bought.'];
+  if (lots > 1) return [months === null ? 'The block without a date.' : `The block that is ${showAge(months)} old.`];
+  return months !== null && months >= 18 ? [`${showAge(months)} old.`] : [];
+}
+
+const condition: Worded<'condition'> = (step, units) => ({
+  title: `Condition ${step.clay.name}`,
   lines: [
-    ...(months !== null && months >= 18 ? [`${showAge(months)} old.`] : []),
-    ...(how.warmFirst ? ['Warm it wrapped, 20 minutes in a pocket.'] : []),
-    ...(how.softener ? ['Work in a little softener.'] : []),
+    ...lotWords(step),
+    ...(step.how.warmFirst ? ['Warm it wrapped, 20 minutes in a pocket.'] : []),
+    ...(step.how.softener ? ['Work in a little softener.'] : []),
     'Thin slices at a middle setting, sides folded to the middle, until a fold does not crack.',
-    ...(how.useSameDay ? ['Use it the same day: it goes back to crumbs.'] : []),
+    ...(step.how.useSameDay ? ['Use it the same day: it goes back to crumbs.'] : []),
   ],
-  figure: showMass(grams, units), of: `~${showMinutes(how.minutes)} of work`, caution: null,
+  figure: showMass(step.grams, units), of: `~${showMinutes(step.how.minutes)} of work`, caution: null,
 });
 
 const mix: Worded<'mix'> = ({ mix: { name }, made, portions, discError }, units) => ({

@@ -30,6 +30,7 @@ export function Strips({ worked: { layout, colours } }: { readonly worked: Worke
               </Box>
             ))}
           </Flex>
+          {strips.length < count && <Caption display="block" marginTop={1}>Quarter discs make only {strips.length} that look different: between them the strong colour leaves no room for more.</Caption>}
           <Second>in discs; mixed each by itself, rolled to equal strips, laid side by side and rolled over once · steps of ΔE {Math.min(...strips.slice(1).map((s) => s.step)).toFixed(1)} to {Math.max(...strips.slice(1).map((s) => s.step)).toFixed(1)}</Second>
         </>
       )}

@@ -2,7 +2,7 @@ import { Box, Flex, Grid, chakra } from '@chakra-ui/react';
 import { useMemo, useState, type ReactElement } from 'react';
 import { flatOf } from '#core/batch';
 import { hexOf, labOf, mixPigments, xyzOfLab, type Pigment, type PigmentSource } from '#core/colour';
-import { cuttingSheet, equalLadder, fewestDiscs, pigmentOfMix, usualLadder, type Flat, type Rung } from '#core/mix';
+import { cuttingSheet, equalLadder, fewestDiscs, pigmentOfMix, thinnedTwice, usualLadder, type Flat, type Rung } from '#core/mix';
 import { Fraction, attempt, complaint, readNumber, showNumber } from '#core/units';
 import type { RevisionAnswer, ShelfAnswer } from '#contract';
 import { Choice } from '../../parts/Choice.js';
@@ -69,7 +69,7 @@ export function Ladder({ name, revisionId, flat, shelf }: LadderProps): ReactEle
     void make(`${one.of.name} ${one.n} to ${two.n} ${two.of.name}`.slice(0, 80), [one, two].map(({ n, of }) => ({ parts: String(n), clayId: of.clayId, revisionId: of.revisionId })));
   };
   const sheet = 'rungs' in worked ? cuttingSheet(worked.ends, worked.rungs, discs) : null;
-  const missed = sheet ? sheet.errors.flatMap((error, i) => (error > SEEN ? [i + 1] : [])) : [];
+  const missed = sheet ? sheet.errors.flatMap((error, i) => (error > SEEN && thinnedTwice(('rungs' in worked ? worked.rungs[i]?.units : undefined) ?? []) === null ? [i + 1] : [])) : [];
   const needed = missed.length > 0 && 'rungs' in worked ? fewestDiscs(worked.ends, worked.rungs, SEEN) : null;
   return (
     <Box as="section" aria-label="Ladder">
@@ -85,6 +85,7 @@ export function Ladder({ name, revisionId, flat, shelf }: LadderProps): ReactEle
         <Grid as="ol" gridAutoFlow="column" gridAutoColumns="minmax(0, 1fr)" aria-label="Steps">
           {worked.rungs.map((rung, i) => {
             const [one, two] = partsIn(rung);
+            const twice = thinnedTwice(rung.units);
             const laid = (sheet?.rungs[i] ?? []).filter((d) => d.compare(0) > 0);
             // a pure rung shows its place on both sides: 1:0, 0:1
             const ratio = one && two ? `${one.n}:${two.n}` : i === 0 ? '1:0' : i === worked.rungs.length - 1 ? '0:1' : '0:1:0';
@@ -92,7 +93,7 @@ export function Ladder({ name, revisionId, flat, shelf }: LadderProps): ReactEle
               <Box as="li" key={rung.units.join()} textAlign="center" listStyleType="none">
                 <RungButton aria-label={`Make a mix of ${[one, two].flatMap((p) => (p ? [`${p.n} ${p.of.name}`] : [])).join(' to ')}`} title="make this mix" disabled={!two} style={{ background: `#${hexOf(xyzOfLab(rung.lab))}` }} onClick={() => { put(rung); }} />
                 <Box fontWeight={700} fontSize={worked.rungs.length > 11 ? 'caption' : 'small'} marginTop={1}>{ratio}</Box>
-                <Caption>{laid.map(showNumber).join(' + ')}</Caption>
+                <Caption>{twice === null ? laid.map(showNumber).join(' + ') : `1 to ${twice}, then 1 of that to ${twice}`}</Caption>
               </Box>
             );
           })}

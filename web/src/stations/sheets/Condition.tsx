@@ -1,23 +1,24 @@
 import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
-import { ageInMonths, showAge } from '#core/clay';
-import { SCHOOLS_OF_CONDITIONING, USUAL_ROOM, conditionPlan, type ConditionStep, type Conditioner } from '#core/sheet';
-import { orSentence, showMass } from '#core/units';
-import type { ConditionedDto, ShelfAnswer } from '#contract';
+import { inOrderOfUse, lotsOf, type Lot } from '#core/batch';
+import { showAge } from '#core/clay';
+import { SCHOOLS_OF_CONDITIONING, USUAL_ROOM, conditionPlan, thicknesses, type ConditionStep, type Conditioner } from '#core/sheet';
+import { complaint, orSentence, readNumber, showMass } from '#core/units';
+import type { BenchSetupDto, ConditionedDto, ShelfAnswer } from '#contract';
 import { BenchSteps } from '../../parts/BenchSteps.js';
 import { Choice } from '../../parts/Choice.js';
 import { Empty, Reading } from '../../parts/Empty.js';
-import { CountValue, MassValue, TemperatureValue } from '../../parts/Value.js';
+import { CountValue, MassValue, TemperatureValue, Value } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
 import { WriteDown } from '../../parts/WriteDown.js';
 import { useKeys } from '../../state/keys.js';
 import { today } from '../../state/today.js';
 import { useUnits } from '../../state/view.js';
-import { Key, Second } from '../../theme/pieces.js';
+import { Key, Second, Word } from '../../theme/pieces.js';
 import { useConditioned, useMachines, useShelf } from '../../wire/queries.js';
 import { change, useRefusal } from '../../wire/save.js';
-import { SCHOOL_WORDS, WARNING_WORDS, conditionWords } from './conditionWords.js';
+import { SCHOOL_WORDS, WARNING_WORDS, becauseWords, conditionWords } from './conditionWords.js';
 import { SheetsHead } from './SheetsHead.js';
 
 /** How clay of the shelf is made to fold without cracking: the plan, and at the bench. */
@@ -34,16 +35,21 @@ export default function Condition(): ReactElement {
   const clay = clays.find((c) => c.id === query.get('clay')) ?? clays[0];
   if (!clay) return <Box padding={5}><SheetsHead title="Conditioning" /><Empty title="No clay to condition yet" action="Go to the shelf" onAction={() => { void navigate('/shelf'); }}>Put a block on the shelf: its line and its age decide how much work it is.</Empty></Box>;
   const line = shelf.data.lines.find((l) => l.id === clay.lineId);
-  const block = shelf.data.blocks.filter((b) => b.clayId === clay.id && b.leftGrams > 0)[0];
-  const months = block?.madeOn ? ageInMonths(block.madeOn, today()) : null;
-  const grams = Number(query.get('grams') ?? 0) || Math.min(57, block?.leftGrams ?? 57);
+  const blocks = shelf.data.blocks.filter((b) => b.clayId === clay.id);
+  const first = inOrderOfUse(blocks.filter((b) => b.leftGrams > 0))[0];
+  const wanted = Number(query.get('grams') ?? 0) || Math.min(57, first?.leftGrams ?? 57);
+  // each block has its age: they are conditioned one after the other
+  const lots = lotsOf(blocks, wanted, today());
+  const lot = lots[Number(query.get('lot') ?? 0)] ?? lots[0];
+  const months = lot?.months ?? null;
+  const grams = lot?.grams ?? wanted;
   const school = SCHOOLS_OF_CONDITIONING.find((s) => s === query.get('school')) ?? 'thin slices';
   const { setup } = machines.data;
   const machine = machines.data.machines.find((m) => m.id === setup.machineId) ?? null;
   const roomC = setup.roomC ?? USUAL_ROOM;
   const set = (key: string, value: string): void => { const next = new URLSearchParams(query); next.set(key, value); setQuery(next, { replace: true }); };
   const firmness = line?.firmness ?? 'medium';
-  const plan = orSentence(() => conditionPlan({ lineId: clay.lineId, firmness, months, grams, roomC, school, machine, counted: counted.data }));
+  const plan = orSentence(() => conditionPlan({ lineId: clay.lineId, firmness, months, grams, roomC, school, machine, counted: counted.data, ownPasses: setup.conditionPasses ?? null, workingSettingId: setup.conditionSettingId ?? null }));
   if (making && typeof plan !== 'string') {
     return (
       <Flex direction="column" padding={5} height="100%" overflowY="auto" gap={4}>
@@ -53,13 +59,20 @@ export default function Condition(): ReactElement {
       </Flex>
     );
   }
-  const own = counted.data.filter((c) => c.lineId === clay.lineId).length;
+  const settings = machine ? thicknesses(machine) : [];
+  const saveSetup = (part: Partial<BenchSetupDto>): void => { void change('PUT', '/api/bench', { ...setup, ...part }); };
   return (
     <Box padding={5} height="100%" overflowY="auto">
       <SheetsHead title="Conditioning" />
       <Box fontSize="h3" lineHeight={1.7} marginBottom={4} maxWidth="860px">
-        <MassValue label="How much clay" value={grams} onChange={(g) => { if (g > 0) set('grams', String(g)); }} /> of <Choice label="Clay to condition" value={clay.id} options={clays.map((c) => ({ value: c.id, text: `${c.name}, ${shelf.data.lines.find((l) => l.id === c.lineId)?.name ?? ''}` }))} onChange={(id) => { set('clay', id); }} /> ({firmness}{months === null ? ', of unknown age' : `, ${showAge(months)} old`}), in a room of {setup.roomC == null ? '~' : ''}<TemperatureValue label="How warm the room is" value={roomC} onChange={(c) => { void change('PUT', '/api/bench', { ...setup, roomC: c }); }} />, <Choice label="How it is conditioned" value={machine ? school : 'by hand'} options={SCHOOLS_OF_CONDITIONING.map((value) => ({ value, text: SCHOOL_WORDS[value] }))} onChange={(s) => { set('school', s); }} />
+        <MassValue label="How much clay" value={wanted} onChange={(g) => { if (g > 0) set('grams', String(g)); }} /> of <Choice label="Clay to condition" value={clay.id} options={clays.map((c) => ({ value: c.id, text: `${c.name}, ${shelf.data.lines.find((l) => l.id === c.lineId)?.name ?? ''}` }))} onChange={(id) => { set('clay', id); }} /> ({firmness}{months === null ? ', of unknown age' : `, ${showAge(months)} old`}), in a room of {setup.roomC == null ? '~' : ''}<TemperatureValue label="How warm the room is" value={roomC} onChange={(c) => { saveSetup({ roomC: c }); }} />, <Choice label="How it is conditioned" value={machine ? school : 'by hand'} options={SCHOOLS_OF_CONDITIONING.map((value) => ({ value, text: SCHOOL_WORDS[value] }))} onChange={(s) => { set('school', s); }} />
+        {settings.length > 0 && <>; your working setting is <Choice label="Your working setting" value={setup.conditionSettingId ?? ''} options={[{ value: '', text: 'the usual one' }, ...settings.map((s) => ({ value: s.id, text: s.label }))]} onChange={(id) => { saveSetup({ conditionSettingId: id === '' ? null : id }); }} /></>}, your number of passes <Value label="Your number of passes" text={setup.conditionPasses == null ? 'not said' : String(setup.conditionPasses)} read={readPasses} onChange={(conditionPasses) => { saveSetup({ conditionPasses }); }} />
       </Box>
+      {lots.length > 1 && (
+        <Flex gap={4} wrap="wrap" marginBottom={4} role="group" aria-label="Blocks it comes from">
+          {lots.map((l, i) => <Word key={i} aria-pressed={l === lot} fontWeight={l === lot ? 700 : undefined} onClick={() => { set('lot', String(i)); }}>{showMass(l.grams, units)} {lotName(l)}</Word>)}
+        </Flex>
+      )}
       {typeof plan === 'string' ? <Warning>{plan}</Warning> : (
         <>
           <Flex as="ol" wrap="wrap" gap={5} aria-label="What to do" alignItems="stretch">
@@ -68,14 +81,14 @@ export default function Condition(): ReactElement {
               return (
                 <Flex as="li" key={i} direction="column" width="196px" gap={2}>
                   <Flex height="92px" alignItems="flex-end"><StepPicture step={s} hex={clay.rawHex} /></Flex>
-                  <Box borderTop="rule" paddingTop={2}><b>{i + 1} {title}</b>{about !== undefined && <Box fontSize="figure" fontWeight={700} lineHeight={1.2}>{plan.from === 0 ? '~' : ''}{about} ×</Box>}{about === undefined && figure !== undefined && <Box fontSize="figure" fontWeight={700} lineHeight={1.2}>{figure} <Second>{of}</Second></Box>}</Box>
+                  <Box borderTop="rule" paddingTop={2}><b>{i + 1} {title}</b>{about !== undefined && <Box fontSize="figure" fontWeight={700} lineHeight={1.2}>{plan.because.from === 0 && !plan.because.own ? '~' : ''}{about} ×</Box>}{about === undefined && figure !== undefined && <Box fontSize="figure" fontWeight={700} lineHeight={1.2}>{figure} <Second>{of}</Second></Box>}</Box>
                   <Box fontSize="small" lineHeight={1.4}>{what}</Box>
                 </Flex>
               );
             })}
           </Flex>
           <Grid gap={2} marginTop={5} maxWidth="680px">
-            <Second>{own === 0 ? `Nobody has counted ${line?.name ?? 'this line'} yet: the passes are an assumption until you write down what it took.` : `From what ${own === 1 ? 'one conditioning' : `${own} conditionings`} of ${line?.name ?? 'this line'} took.`}</Second>
+            <Second>{becauseWords(plan, line?.name ?? 'this line')}{plan.because.from === 0 ? ' Write down what it really took: the next plan goes by that.' : ''}</Second>
             {plan.warnings.map((w) => <Warning key={w}>{WARNING_WORDS[w]}</Warning>)}
           </Grid>
           <Box fontWeight={600} marginTop={5}><Link to={`/sheets/condition/make?${query.toString()}`}>To the bench: condition it</Link> <Key>B</Key></Box>
@@ -83,6 +96,20 @@ export default function Condition(): ReactElement {
       )}
     </Box>
   );
+}
+
+/** Which block a part of the clay comes from. */
+function lotName({ months, bought }: Lot): string {
+  if (bought) return 'of new clay, to be bought';
+  return months === null ? 'of the block without a date' : `of the block that is ${showAge(months)} old`;
+}
+
+/** A number of passes, or nothing for the usual one. @throws Complaint `parts/unreadable`, `cane/count` */
+function readPasses(text: string): number | null {
+  if (/^\s*(not said)?\s*$/.test(text)) return null;
+  const passes = readNumber(text).valueOf();
+  if (!Number.isInteger(passes) || passes < 2 || passes > 200) throw complaint('cane/count', { what: 'The number of passes', low: 2, high: 200 });
+  return passes;
 }
 
 /** The clay at a step: a block, slices, a folded sheet, a rope. */

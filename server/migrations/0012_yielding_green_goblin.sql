@@ -1,1 +1,0 @@
-ALTER TABLE `entry_cane` ADD `trims` text;
