@@ -154,7 +154,7 @@ test('conditioning by both schools, counted, and the next plan goes by it', asyn
   await page.getByRole('heading', { name: 'Conditioning' }).click();
   await page.keyboard.press('b');
   await expect(page.getByRole('heading', { name: 'Warm it' })).toBeVisible();
-  for (const title of ['Knock it flat', 'A little softener', 'Press it together', /^Pass at your/]) {
+  for (const title of ['Knock it flat', 'A little softener', 'Break it small', 'Press it together', /^Pass at your/]) {
     await page.keyboard.press('Space');
     await expect(page.getByRole('heading', { name: title })).toBeVisible();
   }

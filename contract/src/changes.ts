@@ -21,6 +21,8 @@ export interface Problem {
   readonly fields?: readonly { readonly field: string; readonly sentence: string }[];
   /** place in typed text, 0-based */
   readonly at?: number;
+  /** what could be typed instead, where it has several meanings */
+  readonly choices?: readonly string[];
   /** the thing as it is now, where another window changed it first */
   readonly current?: unknown;
   /** under which a failure inside stands in the log */

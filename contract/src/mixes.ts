@@ -46,6 +46,8 @@ export class NotationDto {
 }
 
 export interface NotationAnswer {
+  /** by mass where it was given in grams; null: nothing was said */
+  readonly basis: Basis | null;
   readonly ingredients: readonly IngredientDto[];
   readonly referenced: readonly RevisionAnswer[];
 }

@@ -36,6 +36,13 @@ export class MachineDto {
 }
 
 /** PUT /api/bench: what this maker measures with. */
+/** Something of one's own that thicknesses are measured with, by name. */
+export class GaugeDto {
+  @Name('What you measure with') name!: string;
+  @Between('Its thickness', 0.02, 50, 'mm') mm!: number;
+  @Between('How sure it is', 0, 10, 'mm') sigmaMm!: number;
+}
+
 export class BenchSetupDto {
   @Version() version!: number;
   @Optional() @Id() machineId!: string | null;
@@ -53,6 +60,12 @@ export class BenchSetupDto {
   @Min(0.2, { each: true, message: 'A guide has a thickness from 0.2 to 30 mm.' })
   @Max(30, { each: true, message: 'A guide has a thickness from 0.2 to 30 mm.' })
   guides?: number[] | null;
+  /** other things that thicknesses are measured with: a card of another packet, a coin; null or left out: none */
+  @Omittable()
+  @IsArray({ message: 'What you measure with is a list.' })
+  @ArrayMaxSize(40, { message: 'At most 40 things to measure with.' })
+  @Things(() => GaugeDto)
+  gauges?: GaugeDto[] | null;
   /** own working setting and own number of passes for conditioning; null or left out: the usual ones */
   @Omittable() @Id() conditionSettingId?: string | null;
   @Omittable() @Whole('The number of passes', 2, 200) conditionPasses?: number | null;

@@ -83,7 +83,7 @@ describe('measures', () => {
 
   test('a number with two meanings is asked about, not taken for one of them', () => {
     expect(refusal(() => readMass('1,173 g', 'metric'))).toBe('number/ambiguous');
-    expect(() => readLength('2,125 in', 'imperial')).toThrow('“2,125” could be 2.125 or 2125. Write it one of those two ways.');
+    expect(() => readLength('2,125 in', 'imperial')).toThrow('“2,125” could be 2.125 or 2125. Which is it?');
   });
 
   test.each([[0.04, 'metric', '0.04 g'], [0.1, 'imperial', '0.0035 oz'], [0.14, 'metric', '0.14 g'], [1173, 'metric', '1173 g'], [999.96, 'metric', '1000 g'], [14.25, 'metric', '14.3 g'], [0, 'metric', '0 g'], [14.1747, 'imperial', '0.50 oz'], [100, 'metric', '100 g']] as const)('%s g is shown as it is weighed (%s)', (grams, units, text) => {

@@ -2,6 +2,7 @@ export * from './correct.js';
 export * from './colourOf.js';
 export * from './flatten.js';
 export * from './ladder.js';
+export { nearestNames, readRecipe, type SaidRecipe } from './language.js';
 export * from './normalForm.js';
 export * from './notation.js';
 export * from './recipe.js';

@@ -1,7 +1,9 @@
-import { Complaint, complaint, readLength, readNumber, type Mm, type UnitSystem } from '#core/units';
+import { Complaint, complaint, inBoth, readLength, showLength, type Mm, type UnitSystem } from '#core/units';
 import { ASSUMED_CARD, CARD_SPREAD, MEASURED_CARD_SPREAD } from './card.js';
-import { dialLabels, type Machine } from './machine.js';
+import type { Machine } from './machine.js';
 import { thicknesses, type SettingThickness } from './thickness.js';
+import { strangeDial, strangeRank } from './strangeDial.js';
+import { LABEL, PLACE, isWide, phraseOf, type Phrase } from './phrase.js';
 
 /** A thickness somebody asks for: where it comes from and how sure it is. */
 export interface Asked {
@@ -14,6 +16,9 @@ export interface Asked {
   readonly assumed: boolean;
 }
 
+/** Something of one's own that thicknesses are measured with: a card of another packet, a coin. */
+export interface Gauge { readonly name: string; readonly mm: Mm; readonly sigmaMm: Mm }
+
 /** What an instruction is read with. */
 export interface Reader {
   readonly machines: readonly Machine[];
@@ -22,113 +27,231 @@ export interface Reader {
   /** thickness of a playing card; null: nobody has measured one */
   readonly cardMm: Mm | null;
   readonly system: UnitSystem;
+  readonly gauges?: readonly Gauge[];
+  /** what was read before, for `same as last`; null or left out: nothing */
+  readonly last?: Asked | null;
 }
 
-/** Settings of a machine of which nothing is said: an assumption. */
-const USUAL_SETTINGS = 9;
-const MOST_SETTINGS = 20;
 const MOST_LAYERS = 12;
+/** Nobody rolls clay thinner or thicker than this. Assumptions. */
+export const THINNEST_SHEET: Mm = 0.1;
+export const THICKEST_SHEET: Mm = 30;
 
-const COUNTS = ['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve'];
-const ORDINALS = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth', 'ninth', 'tenth'];
-const COUNT = `${COUNTS.join('|')}|\\d+`;
+/** A way of saying a thickness; null where this is another one. */
+type Way = (phrase: Phrase, reader: Reader, said: string) => Asked | null;
 
-const countOf = (text: string): number => (COUNTS.includes(text.toLowerCase()) ? COUNTS.indexOf(text.toLowerCase()) + 1 : Number(text));
-const named = (text: string): string => text.trim().toLowerCase().replace(/^(the|my|your)\s+/, '');
-
-function findMachine(name: string, machines: readonly Machine[]): Machine {
-  const wanted = named(name);
-  const exact = machines.filter((m) => m.name.toLowerCase() === wanted);
-  const loose = machines.filter((m) => m.name.toLowerCase().includes(wanted));
-  const found = exact[0] ?? (loose.length === 1 ? loose[0] : undefined);
-  if (!found) throw complaint('machine/unknown', { name: name.trim(), machines: machines.map((m) => m.name).join(', ') || 'none' });
-  return found;
-}
+const fromSetting = (setting: SettingThickness, machine: Machine | null): Asked =>
+  ({ mm: setting.mm, sigmaMm: setting.sigmaMm, machine, label: machine ? setting.label : null, assumed: machine === null || setting.knowledge === 'assumed' });
+const scaled = (asked: Asked, factor: number): Asked => ({ ...asked, mm: asked.mm * factor, sigmaMm: asked.sigmaMm * factor, label: null });
 
 function settingOf(label: string, machine: Machine): Asked {
   const all = thicknesses(machine);
-  const found = all.find((s) => s.label.toLowerCase() === label.toLowerCase());
+  const wanted = label.replace(/ ?1\/2$/, '½').replace(/\s/g, '').toLowerCase();
+  const found = all.find((s) => s.label.replace(/\s/g, '').toLowerCase() === wanted);
   if (!found) throw complaint('setting/unknown', { label, machine: machine.name, labels: all.map((s) => s.label).join(', ') });
-  return { mm: found.mm, sigmaMm: found.sigmaMm, machine, label: found.label, assumed: found.knowledge === 'assumed' };
+  return fromSetting(found, machine);
 }
 
-/** The settings of a machine that nobody has: only what its dial looks like is known. */
-const strange = (labels: readonly string[]): SettingThickness[] =>
-  thicknesses({ id: '', name: '', rollerWidthMm: 145, settings: labels.map((label) => ({ id: label, label })), readings: [] });
-const assumedAt = (all: readonly SettingThickness[], at: number): Asked | null => {
-  const setting = all[at];
-  return setting ? { mm: setting.mm, sigmaMm: setting.sigmaMm, machine: null, label: null, assumed: true } : null;
+/** `same as last`, `as before` */
+const sameAgain: Way = ({ text }, { last }) => {
+  if (!/^(?:the )?(?:same(?: (?:setting|thickness|one))?(?: as)?(?: (?:the )?(?:last|before|previous|above))?(?: (?:time|one|sheet|again))?|same again|as (?:before|last time|above)|ditto)$/.test(text)) return null;
+  if (!last) throw complaint('instruction/last');
+  return last;
 };
 
-/** `third thickest`, `second thinnest of nine`. */
-function byRank(text: string): Asked | null {
-  const found = new RegExp(`^(?:the\\s+)?(?:(${ORDINALS.join('|')}|\\d+(?:st|nd|rd|th))\\s+)?(thickest|widest|thinnest|finest)(?:\\s+setting)?(?:\\s+of\\s+(${COUNT}))?$`, 'i').exec(text);
+/** A thing, and several of it. */
+const namesOf = (name: string): string[] => [name, `${name}s`, `${name}es`, name.replace(/y$/, 'ies')];
+
+/** `5 cards`, `a stack of 5 playing cards`, `4 of the packet card` */
+const byCards: Way = ({ text }, { cardMm, gauges = [] }) => {
+  const counted = /^(?:(?:a |the )?(?:stack|pile|deck|thickness) of )?(?:(\d+|an?) )?(?:of )?(?:the |my |your )?(.+?)(?: (?:thick|high|deep|thickness))?$/.exec(text);
+  const thing = counted?.[2]?.replace(/'s$/, '');
+  if (!counted || thing === undefined) return null;
+  const [, number] = counted;
+  const count = number === undefined || /^an?$/.test(number) ? 1 : Number(number);
+  const own = gauges.find((g) => namesOf(g.name.toLowerCase()).includes(thing));
+  if (own) return { mm: count * own.mm, sigmaMm: count * own.sigmaMm, machine: null, label: null, assumed: false };
+  if (!/^(?:playing )?cards?$/.test(thing)) return null;
+  const mm = cardMm ?? ASSUMED_CARD;
+  return { mm: count * mm, sigmaMm: count * mm * (cardMm === null ? CARD_SPREAD : MEASURED_CARD_SPREAD), machine: null, label: null, assumed: cardMm === null };
+};
+
+/** `one thinner than my 3`, `2 settings thicker than Bench roller 4`, `one down from the thickest` */
+const byNeighbour: Way = ({ text, machines }, reader) => {
+  const found = /^(?:the )?(\d+|an?|next)\s*(?:settings?|steps?|notch(?:es)?|stops?|clicks?|numbers?)?\s*(?:(thinner|finer|narrower|thicker|wider) than|(down|below) from|(below)) (.+)$/.exec(text);
   if (!found) return null;
-  const rank = found[1] === undefined ? 1 : ORDINALS.includes(found[1].toLowerCase()) ? ORDINALS.indexOf(found[1].toLowerCase()) + 1 : parseInt(found[1], 10);
-  const count = found[3] === undefined ? USUAL_SETTINGS : countOf(found[3]);
-  if (count < 2 || count > MOST_SETTINGS || rank > count) throw complaint('instruction/rank', { rank, count });
-  const fromWidest = /thickest|widest/i.test(found[2] ?? '');
-  return assumedAt(strange(Array.from({ length: count }, (_, i) => String(i))), fromWidest ? rank - 1 : count - rank);
-}
+  const inner = read({ text: found[5] ?? '', machines }, reader, found[5] ?? '');
+  // how much thinner than a length nobody says
+  if (!inner?.machine || inner.label === null) return null;
+  const all = thicknesses(inner.machine);
+  const at = all.findIndex((s) => s.label === inner.label);
+  const by = (Number(found[1]) || 1) * (/thicker|wider/.test(found[2] ?? '') ? -1 : 1);
+  const setting = all[at + by];
+  if (!setting) throw complaint('instruction/beyond', { machine: inner.machine.name, end: by < 0 ? 'widest' : 'thinnest', label: (by < 0 ? all[0] : all.at(-1))?.label ?? '' });
+  return fromSetting(setting, inner.machine);
+};
 
-/** `3 where 0 is widest, ten settings`, `4 on a machine where 7 is the thickest`. */
-function byDial(text: string): Asked | null {
-  const found = new RegExp(`^(?:setting\\s+)?(\\S+)\\s+(?:on\\s+(?:a|the)\\s+machine\\s+)?where\\s+(\\S+)\\s+is\\s+(?:the\\s+)?(widest|thickest|thinnest|finest)(?:,?\\s*(?:of|with|and)?\\s*(${COUNT})\\s+settings?)?$`, 'i').exec(text);
+const MULTIPLES: Readonly<Record<string, number>> = { twice: 2, double: 2, thrice: 3, triple: 3, '1/2': 0.5 };
+
+/** `4 layers of my 3`, `twice my 3`, `half as thick as 2 mm`, `my 3 doubled` */
+const byLayers: Way = ({ text, machines }, reader) => {
+  const layered = /^(\d+)\s*(?:(?:layers?|sheets?|thicknesses|pieces|plies|times|×|x)(?: (?:of|at|on))?|×|x)\s*(.+)$/.exec(text);
+  const multiple = /^(twice|double|thrice|triple|1\/2)(?: (?:as thick as|the thickness of|of))? (.+)$/.exec(text);
+  const doubled = /^(.+?),? doubled$/.exec(text);
+  const count = layered ? Number(layered[1]) : MULTIPLES[multiple?.[1] ?? ''] ?? 2;
+  const of = layered?.[2] ?? multiple?.[2] ?? doubled?.[1];
+  if (of === undefined) return null;
+  if (count === 0 || count > MOST_LAYERS) throw complaint('unit/range', { what: 'The number of layers', low: '1', high: String(MOST_LAYERS) });
+  // half an inch is a length
+  if (count === 0.5 && /^(?:an? )?(?:inch|in|mm|cm|")/.test(of)) return null;
+  const one = read({ text: of, machines }, reader, of);
+  return one && scaled(one, count);
+};
+
+/** `thickest`, `3rd thickest`, `next to the thinnest of 9`, `the widest but one`, `the middle setting` */
+const byRank: Way = ({ text, machines }, { own }) => {
+  const tail = '(?: (?:setting|gap|opening|one))?(?: (?:on|of) (?:my machine|mine|(@\\d)))?(?:,? (?:(?:out )?of (?:an? )?(?:dial of |machine (?:of|with) )?|(?:on|of) an? (?:pasta )?machine (?:of|with) |on an? )(\\d+)(?:[ -]settings?)?(?: machine)?)?';
+  const plain = new RegExp(`^(?:the |your |my )?(?:(\\d+)th[ -])?(?:most )?(${PLACE})${tail}$`).exec(text);
+  const next = new RegExp(`^(?:the )?(?:next|(\\d+)th)[ -](?:one )?(?:to|from|after)[ -](?:the )?(${PLACE})${tail}$`).exec(text);
+  const butOne = new RegExp(`^(?:the )?()(${PLACE})(?: setting)? but (?:1|one)${tail}$`).exec(text);
+  const middle = new RegExp(`^(?:the |an? )?(?:middle|medium|mid|middling)()()(?: (?:setting|thickness))?${tail.replace('(?: (?:setting|gap|opening|one))?', '')}$`).exec(text);
+  const found = plain ?? next ?? butOne ?? middle;
   if (!found) return null;
-  const [, label = '', end = '', which = '', said] = found;
-  const [at, from] = [readNumber(label).valueOf(), readNumber(end).valueOf()];
-  const endIsWidest = /widest|thickest/i.test(which);
-  // a dial that begins at 0 or 1 counts up from there; one that begins higher counts down to 1
-  const count = said === undefined ? (from > 1 ? Math.round(from) : USUAL_SETTINGS + (from === 0 ? 1 : 0)) : countOf(said);
-  if (count < 2 || count > MOST_SETTINGS) throw complaint('instruction/rank', { rank: at, count });
-  const other = from > 1 ? from - count + 1 : from + count - 1;
-  const labels = endIsWidest ? dialLabels(String(from), String(Math.max(0, other)), '1') : dialLabels(String(Math.max(0, other)), String(from), '1');
-  const place = labels.indexOf(String(at));
-  if (place < 0) throw complaint('setting/unknown', { label, machine: 'Such a machine', labels: labels.join(', ') });
-  return assumedAt(strange(labels), place);
+  const [, said, place = '', named, count] = found;
+  const machine = named === undefined ? own : machines[Number(named.slice(1))] ?? null;
+  const onOne = /mine|my machine|@/.test(text) || /^my /.test(text);
+  if (middle) {
+    if (!machine) throw complaint('instruction/machine');
+    const all = thicknesses(machine);
+    return fromSetting(all[Math.floor((all.length - 1) / 2)] as SettingThickness, machine);
+  }
+  const rank = Number(said || (plain ? 1 : 2));
+  // the widest is one's own widest; further ranks mean those of a dial that one does not have
+  const ownEnd = rank === 1 && count === undefined;
+  if (machine && (onOne || ownEnd)) {
+    const all = thicknesses(machine);
+    const setting = all[isWide(place) ? rank - 1 : all.length - rank];
+    if (!setting) throw complaint('instruction/rank', { rank, count: all.length });
+    return fromSetting(setting, machine);
+  }
+  return fromSetting(strangeRank(rank, isWide(place), count === undefined ? undefined : Number(count)), null);
+};
+
+/** `my 3`, `setting 3 of Bench roller`, `Bench roller, 3`, `3 on mine` */
+const bySetting: Way = ({ text, machines }, { own }) => {
+  const mark = '(?:(?:setting|position|dial|notch|mark|stop) )?#?';
+  const mine = new RegExp(`^(?:my|your|own|mine,?) ${mark}(${LABEL})$|^${mark}(${LABEL}) (?:on|of|at) (?:mine|my machine|my own|my dial)$`).exec(text);
+  if (mine) {
+    if (!own) throw complaint('instruction/machine');
+    return settingOf(mine[1] ?? mine[2] ?? '', own);
+  }
+  const of = new RegExp(`^${mark}(${LABEL}|[a-z])(?:th (?:setting|position))?,? (?:(?:of|on|at|in|with) )?(@\\d)$|^(@\\d),?:? (?:(?:at|on) )?${mark}(${LABEL}|[a-z])$`).exec(text);
+  const machine = of && machines[Number((of[2] ?? of[3] ?? '@0').slice(1))];
+  return machine ? settingOf(of[1] ?? of[4] ?? '', machine) : null;
+};
+
+/** `3 of blue`: a machine by a part of its name. @throws Complaint `machine/unknown`, `setting/unknown` */
+const byLooseName: Way = ({ text }, { machines }) => {
+  const found = new RegExp(`^(?:(?:setting|position) )?#?(${LABEL}) (?:of|on|at) (?:the |my |your )?([a-z].*)$`).exec(text);
+  if (!found?.[1] || found[2] === undefined || /\bmachine\b|\bcards?\b|\binch|^an?\b/.test(found[2])) return null;
+  const wanted = found[2];
+  const loose = machines.filter((m) => m.name.toLowerCase().includes(wanted));
+  const [only] = loose;
+  if (!only || loose.length > 1) throw complaint('machine/unknown', { name: wanted, machines: machines.map((m) => m.name).join(', ') || 'none' });
+  return settingOf(found[1], only);
+};
+
+const byDial: Way = ({ text }, _, said) => {
+  const setting = strangeDial(text, said);
+  return setting && fromSetting(setting, null);
+};
+
+/** A number of which nobody says whose it is: each reading of it is offered. */
+const byNumber: Way = ({ text }, { own, system }, said) => {
+  const found = new RegExp(`^(?:the )?((?:setting|position|dial|notch|mark|stop) #?|#)?(${LABEL}|\\d+/\\d+)(?:(th)(?: (?:setting|position|notch|stop))?)?$`).exec(text);
+  if (!found) return null;
+  const [, mark, number = '', ranked] = found;
+  const bare = mark === undefined && ranked === undefined;
+  const fraction = number.includes('/');
+  const whole = /^\d+$/.test(number);
+  if (bare && !whole && !fraction) return null;
+  const units = fraction ? ['mm', 'in'] : [system === 'metric' ? 'mm' : 'in'];
+  const lengths = bare ? units.map((unit) => `${number} ${unit}`).filter((text_) => isSheet(readLength(text_, 'metric'))) : [];
+  const mine = own && !fraction && thicknesses(own).some((s) => s.label === number) ? [`my ${number}`] : [];
+  const theirs = whole ? [...(Number(number) > 0 ? [`${number} where 1 is thickest`] : []), `${number} where 0 is thickest`] : [];
+  const choices = [...lengths, ...mine, ...theirs];
+  // a sixteenth of a millimetre is no sheet, so that it is one of an inch
+  const [only] = choices;
+  if (fraction && only !== undefined && choices.length === 1) return byLength({ text: only, machines: [] }, { machines: [], own, system, cardMm: null }, said);
+  throw complaint('instruction/ambiguous', { text: said, choices });
+};
+
+/** A length that lies another way is no thickness. */
+const LYING = /\b(?:wide|long|across|high|deep|diameter)$/;
+const byLength: Way = ({ text }, { system }) => (LYING.test(text) ? null : { mm: readLength(text, system), sigmaMm: 0, machine: null, label: null, assumed: false });
+
+const WAYS: readonly Way[] = [sameAgain, byCards, byNeighbour, byRank, byDial, byLayers, bySetting, byNumber, byLooseName, byLength];
+
+function read(phrase: Phrase, reader: Reader, said: string): Asked | null {
+  for (const way of WAYS) {
+    const asked = way(phrase, reader, said);
+    if (asked) return asked;
+  }
+  return null;
 }
 
-/** `four layers of my 3`, `2 sheets of 1.5 mm`. */
-function byLayers(text: string, reader: Reader): Asked | null {
-  const found = new RegExp(`^(${COUNT})\\s*(?:layers?|sheets?|times|×|x)\\s+(?:of\\s+)?(.+)$`, 'i').exec(text);
-  if (!found?.[1] || !found[2]) return null;
-  const count = countOf(found[1]);
-  if (count < 1 || count > MOST_LAYERS) throw complaint('unit/range', { what: 'The number of layers', low: '1', high: String(MOST_LAYERS) });
-  const one = readInstruction(found[2], reader);
-  return { ...one, mm: one.mm * count, sigmaMm: one.sigmaMm * count };
+const isSheet = (mm: Mm): boolean => mm >= THINNEST_SHEET && mm <= THICKEST_SHEET;
+
+/** A thickness that is one of a sheet. @throws Complaint `amount/positive`, `thickness/range` */
+function checked(asked: Asked): Asked {
+  if (!(asked.mm > 0)) throw complaint('amount/positive', { what: 'A thickness' });
+  if (!isSheet(asked.mm)) throw complaint('thickness/range', { mm: inBoth((u) => showLength(asked.mm, u, true)), low: inBoth((u) => showLength(THINNEST_SHEET, u)), high: inBoth((u) => showLength(THICKEST_SHEET, u)) });
+  return asked;
 }
 
-function byCards(text: string, cardMm: Mm | null): Asked | null {
-  const found = new RegExp(`^(${COUNT})\\s+(?:playing\\s+)?cards?(?:\\s+thick)?$`, 'i').exec(text);
-  if (!found?.[1]) return null;
-  const count = countOf(found[1]);
-  const one = cardMm ?? ASSUMED_CARD;
-  return { mm: count * one, sigmaMm: count * one * (cardMm === null ? CARD_SPREAD : MEASURED_CARD_SPREAD), machine: null, label: null, assumed: cardMm === null };
-}
-
-/** `my 3`, `setting 3`, `setting 3 of Blue travel crank`, `3 on the blue`. */
-function bySetting(text: string, { machines, own }: Reader): Asked | null {
-  const mine = /^(?:(?:my|your)\s+(?:setting\s+)?|setting\s+)(\S+(?:\s\d+\/\d+)?)$/i.exec(text);
-  if (mine?.[1] !== undefined && own) return settingOf(mine[1], own);
-  const setting = /^(?:setting\s+)?(\S+(?:\s\d+\/\d+)?)\s+(?:of|on|at)\s+(.+)$/i.exec(text);
-  return setting?.[1] !== undefined && setting[2] !== undefined ? settingOf(setting[1], findMachine(setting[2], machines)) : null;
-}
-
-/**
- * Reads a thickness as instructions say it: a length, a setting of a machine
- * that is known here or only described, a rank on the dial, cards, layers.
- * @throws Complaint `thickness/unreadable`, `setting/unknown`, `machine/unknown`, `instruction/rank`, `unit/empty`, `unit/range`, `amount/positive`
- */
-export function readInstruction(text: string, reader: Reader): Asked {
-  const said = text.trim().replace(/\s+/g, ' ');
-  if (said === '') throw complaint('unit/empty');
+/** What cannot be read is said in one sentence, whichever part of it failed. */
+function orUnreadable<T>(said: string, work: () => T): T {
   try {
-    const found = byCards(said, reader.cardMm) ?? byRank(said) ?? byDial(said) ?? byLayers(said, reader) ?? bySetting(said, reader);
-    const asked = found ?? { mm: readLength(said, reader.system), sigmaMm: 0, machine: null, label: null, assumed: false };
-    if (!(asked.mm > 0)) throw complaint('amount/positive', { what: 'A thickness' });
-    return asked;
+    return work();
   } catch (error) {
     const unread = error instanceof Complaint && (error.code === 'unit/unreadable' || error.code === 'parts/unreadable' || error.code === 'machine/dial');
     throw unread ? complaint('thickness/unreadable', { text: said }) : error;
   }
+}
+
+/**
+ * Reads a thickness as instructions say it: a length, a setting of a machine
+ * that is known here or only described, a rank on the dial, cards and other
+ * things one measures with, layers, or one thing beside another. A number of
+ * which nobody says whose it is has several meanings.
+ * @throws Complaint `thickness/unreadable`, `thickness/range`, `instruction/…`, `setting/unknown`, `machine/unknown`, `unit/empty`, `unit/range`, `amount/positive`
+ */
+export function readInstruction(text: string, reader: Reader): Asked {
+  const said = text.trim().replace(/\s+/g, ' ');
+  if (said === '') throw complaint('unit/empty');
+  return orUnreadable(said, () => {
+    const asked = read(phraseOf(said, reader.machines), reader, said);
+    if (!asked) throw complaint('thickness/unreadable', { text: said });
+    return checked(asked);
+  });
+}
+
+/**
+ * Reads a thickness where one says one's own: as {@link readInstruction},
+ * but a setting is one's own, and a number is a length, unless it stands on
+ * one's own dial too.
+ * @throws Complaint as there
+ */
+export function readThickness(text: string, reader: Reader): Mm {
+  const said = text.trim().replace(/\s+/g, ' ');
+  const { text: plain } = phraseOf(said, reader.machines);
+  const own = new RegExp(`^(?:(?:setting|position) #?|#)(${LABEL})$`).exec(plain);
+  if (own?.[1] !== undefined && reader.own) return readInstruction(`my ${own[1]}`, reader).mm;
+  const bare = new RegExp(`^(${LABEL})$`).exec(plain)?.[1];
+  const onDial = bare !== undefined && reader.own !== null && thicknesses(reader.own).some((s) => s.label === bare);
+  if (bare === undefined || (!onDial && /^\d/.test(bare) === false)) return readInstruction(said, reader).mm;
+  const unit = reader.system === 'metric' ? 'mm' : 'in';
+  if (!onDial) return orUnreadable(said, () => checked(byLength({ text: bare, machines: [] }, reader, said) as Asked)).mm;
+  const length = isSheet(readLength(bare, reader.system)) ? [`${bare} ${unit}`] : [];
+  throw complaint('instruction/ambiguous', { text: said, choices: [...length, `my ${bare}`] });
 }

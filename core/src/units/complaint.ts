@@ -9,8 +9,8 @@ const SENTENCES = {
     `“${d.text}” cannot be read as ${d.wanted}.`,
   'unit/range': (d: { what: string; low: string; high: string }) =>
     `${d.what} has to be between ${d.low} and ${d.high}.`,
-  'number/ambiguous': (d: { text: string; decimal: string; thousands: string }) =>
-    `“${d.text}” could be ${d.decimal} or ${d.thousands}. Write it one of those two ways.`,
+  'number/ambiguous': (d: { text: string; choices: readonly string[] }) =>
+    `“${d.text}” could be ${d.choices.join(' or ')}. Which is it?`,
   'date/unreadable': (d: { text: string }) =>
     `“${d.text}” cannot be read as a date code. Write 2024-09, 15.09.2024, 240915, 24W37 or 24-259.`,
   'date/ambiguous': (d: { text: string; month: string; week: string }) =>
@@ -22,10 +22,15 @@ const SENTENCES = {
   'notation/empty': () => 'Write the parts, for example: 2 Beetroot + 1 Chalk.',
   'notation/unexpected': (d: { found: string; at: number; wanted: string }) =>
     `At place ${d.at + 1}: found “${d.found}” where ${d.wanted} should be.`,
-  'notation/unknown': (d: { name: string }) =>
-    `“${d.name}” is neither a clay on your shelf nor a mix of yours.`,
-  'notation/ambiguous': (d: { name: string; choices: string }) =>
-    `“${d.name}” could be ${d.choices}. Write it with its line.`,
+  'notation/unknown': (d: { name: string; near?: readonly string[]; choices?: readonly string[] }) =>
+    `“${d.name}” is neither a clay on your shelf nor a mix of yours.${d.near !== undefined && d.near.length > 0 ? ` Did you mean ${d.near.join(', or ')}?` : ''}`,
+  'notation/shares': (d: { amounts: number; things: number }) => `There are ${d.amounts} amounts for ${d.things} clays or mixes. Write one amount for each.`,
+  'notation/parts': (d: { text: string }) => `In “${d.text}” it is not clear which amount goes with what. Write it as in: 2 Beetroot + 1 Chalk.`,
+  'notation/units': (d: { units: string }) => `Here stand ${d.units} side by side, and these cannot be added. Write all amounts in the same way.`,
+  'notation/rest': () => 'The rest can only be one of them, beside per cent that leave something over.',
+  'notation/per cent': (d: { sum: number }) => `These add up to ${Math.round(d.sum * 10) / 10} %, not to 100 %. Write what is missing, or parts instead.`,
+  'notation/ambiguous': (d: { name: string; choices: readonly string[] }) =>
+    `“${d.name}” could be ${d.choices.join(' or ')}. Write it with its line.`,
   'parts/none': () => 'A mix needs at least one clay.',
   'parts/zero': (d: { name: string }) =>
     `${d.name} has zero parts. Take it out, or give it a part.`,
@@ -56,6 +61,12 @@ const SENTENCES = {
     `${d.machine} has no setting ${d.label}. Its dial has ${d.labels}.`,
   'thickness/unreadable': (d: { text: string }) =>
     `“${d.text}” is not a thickness. Write 1.5 mm, 1/16 in, 5 cards, third thickest, four layers of my 3, a setting as in: setting 3 of Bench roller, or one of a dial as in: 4 where 7 is widest.`,
+  'thickness/range': (d: { mm: string; low: string; high: string }) => `No sheet is ${d.mm} thick: they are from ${d.low} to ${d.high}.`,
+  'instruction/ambiguous': (d: { text: string; choices: readonly string[] }) => (d.choices.length === 1 ? `“${d.text}” alone says too little. Is it ${d.choices.join('')}?` : `“${d.text}” has several meanings: ${d.choices.join(', or ')}. Which is it?`),
+  'instruction/which': (d: { text: string; choices: readonly string[] }) => `Which setting of it? “${d.text}” says what its dial is like.`,
+  'instruction/last': () => 'Nothing was said before, so there is nothing to be the same as.',
+  'instruction/machine': () => 'You have no machine of your own here yet, so nobody knows your settings. Describe it first.',
+  'instruction/beyond': (d: { machine: string; end: string; label: string }) => `${d.machine} goes no further: ${d.label} is its ${d.end} setting.`,
   'instruction/rank': (d: { rank: number; count: number }) => `There is no setting ${d.rank} on a dial of ${d.count}.`,
   'machine/unknown': (d: { name: string; machines: string }) =>
     `There is no machine called “${d.name}”. Yours: ${d.machines}.`,
@@ -125,16 +136,24 @@ const SENTENCES = {
 export type ComplaintCode = keyof typeof SENTENCES;
 type Details<C extends ComplaintCode> = Parameters<(typeof SENTENCES)[C]>[0];
 
-/** A sentence for a person. `at` is a place (0-based) in typed text, where there is one. */
+/** A sentence for a person. `at` is a place (0-based) in typed text, where there is one; `choices` what could be typed instead, where it has several meanings. */
 export class Complaint extends Error {
   readonly at: number | undefined;
   readonly code: ComplaintCode;
-  constructor(code: ComplaintCode, sentence: string, at?: number) {
+  readonly choices: readonly string[];
+  constructor(code: ComplaintCode, sentence: string, at?: number, choices: readonly string[] = []) {
     super(sentence);
     this.name = 'Complaint';
     this.code = code;
+    this.choices = choices;
     this.at = at;
   }
+}
+
+/** What could be typed instead, among the details of a complaint. */
+function choicesIn(details: unknown): readonly string[] {
+  const { choices } = (details ?? {}) as { choices?: unknown };
+  return Array.isArray(choices) ? choices.map(String) : [];
 }
 
 /** Makes the complaint `code` with the details its sentence asks for. */
@@ -147,7 +166,8 @@ export function complaint<C extends ComplaintCode>(
     details !== undefined && 'at' in (details as object)
       ? (details as { at: number }).at
       : undefined;
-  return new Complaint(code, sentence, at);
+  const choices = choicesIn(details);
+  return new Complaint(code, sentence, at, choices);
 }
 
 /** What some work gives or, where it complains, what is made of the complaint. Any other error goes through. */

@@ -5,3 +5,4 @@ export * from './measures.js';
 export { NUMBER_PATTERN, readNumber, showNumber } from './number.js';
 export * from './read.js';
 export * from './show.js';
+export * from './words.js';

@@ -28,7 +28,7 @@ const TWO_MEANINGS = /^[1-9]\d{0,2},\d{3}$/;
 /** Digits with one dot at most, whatever marks they were written with. @throws Complaint `number/ambiguous` */
 function plainDecimal(text: string): string {
   if (TWO_MEANINGS.test(text)) {
-    throw complaint('number/ambiguous', { text, decimal: text.replace(',', '.'), thousands: text.replace(',', '') });
+    throw complaint('number/ambiguous', { text, choices: [text.replace(',', '.'), text.replace(',', '')] });
   }
   const joined = text.replace(new RegExp(GAP, 'gu'), '');
   const [comma, dot] = [joined.lastIndexOf(','), joined.lastIndexOf('.')];

@@ -40,7 +40,7 @@ const make = (status: number, title: string, detail: string, more: object = {}):
 /** What the person can mend, or what is wrong with the request; null for a failure of ours or of the disk. */
 function ofTheRequest(error: unknown): Problem | null {
   if (error instanceof Complaint) {
-    return make(422, 'This cannot be read', error.message, error.at === undefined ? {} : { at: error.at });
+    return make(422, 'This cannot be read', error.message, { ...(error.at === undefined ? {} : { at: error.at }), ...(error.choices.length === 0 ? {} : { choices: error.choices }) });
   }
   if (error instanceof OtherRow) {
     return make(409, 'Changed since', 'This cannot be taken back any more: what it changed has become something else.');

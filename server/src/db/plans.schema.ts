@@ -171,6 +171,7 @@ export const benchSetup = sqliteTable('bench_setup', {
   cardMm: real('card_mm'),
   roomC: real('room_c'),
   guides: text('guides', { mode: 'json' }).$type<number[]>(),
+  gauges: text('gauges', { mode: 'json' }).$type<{ name: string; mm: number; sigmaMm: number }[]>(),
   conditionSettingId: text('condition_setting_id').references(() => settings.id),
   conditionPasses: integer('condition_passes'),
   currency: text('currency').notNull(),

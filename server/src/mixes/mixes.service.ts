@@ -1,13 +1,13 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { randomUUID } from 'node:crypto';
 import { readNumber } from '#core/units';
-import { checkParts, flattenNew, openBrackets, parseNotation, restsOn, type Recipe } from '#core/mix';
+import { checkParts, flattenNew, openBrackets, readRecipe, restsOn, type Recipe } from '#core/mix';
 import type { ChipDto, IngredientDto, MixAnswer, MixDto, NotationAnswer, RevisionAnswer } from '#contract';
 import { checkVersion, inUse, notThere, refused, refusedAt } from '../access/problem.js';
 import { Journal, type Draft, type Row } from '../db/journal.js';
 import { Board } from './board.js';
 import { MixesStore } from './mixes.store.js';
-import { meaningOf } from './names.js';
+import { meantIn, namesIn } from './names.js';
 import { Studio } from './studio.js';
 
 @Injectable()
@@ -43,11 +43,12 @@ export class MixesService {
 
   /** Understands typed notation with the names on the shelf and the board. */
   async read(text: string): Promise<NotationAnswer> {
-    const terms = openBrackets(parseNotation(text));
-    const ingredients = terms.map(({ parts, of }) => ({ parts: parts.toFraction(), ...meaningOf(of, this.studio) }));
+    const { terms: said, basis } = readRecipe(text, namesIn(this.studio));
+    const terms = openBrackets(said);
+    const ingredients = terms.map(({ parts, of }) => ({ parts: parts.toFraction(), ...meantIn(text, of, this.studio) }));
     checkParts(terms.map(({ parts, of }) => ({ parts, name: of.name })));
     const recipe = this.toRecipe('volume', ingredients);
-    return { ingredients, referenced: await this.answers([...restsOn(recipe, this.studio)]) };
+    return { basis, ingredients, referenced: await this.answers([...restsOn(recipe, this.studio)]) };
   }
 
   async save(changeId: string, dto: MixDto): Promise<MixAnswer> {

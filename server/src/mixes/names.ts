@@ -1,9 +1,15 @@
-import { complaint } from '#core/units';
+import { Complaint, attempt, complaint } from '#core/units';
 import type { Named } from '#core/mix';
 import type { Studio } from './studio.js';
 
 /** What a written name means: the id of a clay, or of a revision. */
 export type Meant = { readonly clayId: string; readonly revisionId: null } | { readonly clayId: null; readonly revisionId: string };
+
+/** Everything that can be named in a recipe: clays, alone and with their line, and mixes. */
+export function namesIn(studio: Studio): string[] {
+  const clays = studio.all('clay').flatMap((clay) => [clay.name, `${clay.name} of ${studio.line(clay.lineId)?.name ?? ''}`]);
+  return [...clays, ...studio.all('mix').map((mix) => mix.name)];
+}
 
 /**
  * Finds what a name in the notation stands for. A clay may be written with
@@ -28,6 +34,16 @@ export function meaningOf({ name, revision }: Named, studio: Studio): Meant {
   const clays = inUse.length > 0 ? inUse : all;
   const [only, second] = clays;
   if (!only) throw complaint('notation/unknown', { name });
-  if (second) throw complaint('notation/ambiguous', { name, choices: clays.map((c) => full(c.id)).join(' or ') });
+  if (second) throw complaint('notation/ambiguous', { name, choices: clays.map((c) => full(c.id)) });
   return { clayId: only.id, revisionId: null };
+}
+
+/** As {@link meaningOf}; of a name with several meanings, the whole text with each of them is what could be typed instead. */
+export function meantIn(text: string, named: Named, studio: Studio): Meant {
+  return attempt(() => meaningOf(named, studio), (wrong) => {
+    if (wrong.code !== 'notation/ambiguous') throw wrong;
+    const at = text.toLowerCase().indexOf(named.name.toLowerCase());
+    const choices = at < 0 ? [] : wrong.choices.map((full) => `${text.slice(0, at)}${full}${text.slice(at + named.name.length)}`);
+    throw new Complaint(wrong.code, wrong.message, wrong.at, choices);
+  });
 }

@@ -8,7 +8,7 @@ import { BENCH_ID, SheetsStore } from './sheets.store.js';
 
 /** What a window did not send stays as it was. */
 const given = (dto: BenchSetupDto): BenchSetupDto => Object.fromEntries(Object.entries(dto).filter(([, value]) => value !== undefined)) as unknown as BenchSetupDto;
-const setupRow = (setup: BenchSetupDto): Row<'benchSetup'> => ({ ...setup, cardMm: setup.cardMm ?? null, roomC: setup.roomC ?? null, guides: setup.guides ?? null, conditionSettingId: setup.conditionSettingId ?? null, conditionPasses: setup.conditionPasses ?? null, id: BENCH_ID });
+const setupRow = (setup: BenchSetupDto): Row<'benchSetup'> => ({ ...setup, cardMm: setup.cardMm ?? null, roomC: setup.roomC ?? null, guides: setup.guides ?? null, gauges: setup.gauges ?? null, conditionSettingId: setup.conditionSettingId ?? null, conditionPasses: setup.conditionPasses ?? null, id: BENCH_ID });
 
 /** What is measured with, without settings that are taken off a dial; the same where none of them is used. */
 function withoutSettings(setup: BenchSetupDto, gone: readonly string[]): BenchSetupDto {

@@ -1,11 +1,12 @@
 import { Box } from '@chakra-ui/react';
 import { useEffect, useId, useState, type ReactElement } from 'react';
-import { attempt, readLength, readMass, readNumber, readTemperature, showLength, showMass, showTemperature } from '#core/units';
+import { attempt, readLength, readMass, readNumber, readTemperature, showLength, showMass, showTemperature, withDigits, type Complaint } from '#core/units';
 import { useUnits } from '../state/view.js';
 import { Inline } from '../theme/pieces.js';
+import { Meanings } from './Meanings.js';
 import { Warning } from './Warning.js';
 
-interface ValueProps<T> {
+export interface ValueProps<T> {
   readonly label: string;
   /** as it stands in the sentence */
   readonly text: string;
@@ -23,19 +24,22 @@ interface ValueProps<T> {
 /** A value edited where it stands: Enter or leaving keeps it, Escape lets it go. Wrong input stays, with a sentence. */
 export function Value<T>({ label, text, read, onChange, refusal, placeholder, disabled, measures }: ValueProps<T>): ReactElement {
   const [typed, setTyped] = useState<string | null>(null);
-  const [wrong, setWrong] = useState<string | null>(null);
+  const [wrong, setWrong] = useState<Complaint | null>(null);
   const id = useId();
   useEffect(() => { setWrong(null); }, [text]);
-  const keep = (): void => {
-    if (typed === null || typed === text) { setTyped(null); return; }
+  const take = (said: string): void => {
     attempt(() => {
-      const value = read(typed);
+      const value = read(said);
       setTyped(null);
       setWrong(null);
       onChange(value);
-    }, (wrong) => { setWrong(wrong.message); });
+    }, (complaint) => { setTyped(said); setWrong(complaint); });
   };
-  const sentence = wrong ?? refusal;
+  const keep = (): void => {
+    if (typed === null || typed === text) { setTyped(null); return; }
+    take(typed);
+  };
+  const sentence = wrong?.message ?? refusal;
   return (
     <>
       <Inline
@@ -49,7 +53,7 @@ export function Value<T>({ label, text, read, onChange, refusal, placeholder, di
           if (e.key === 'Escape') { setTyped(null); setWrong(null); }
         }}
       />
-      {sentence !== undefined && <Box as="span" display="block" id={id}><Warning>{sentence}</Warning></Box>}
+      {sentence !== undefined && <Box as="span" display="block" id={id}><Warning>{sentence}</Warning>{wrong && <Meanings choices={wrong.choices} onChoose={take} />}</Box>}
     </>
   );
 }
@@ -72,7 +76,7 @@ export function TemperatureValue({ value, ...rest }: Measured): ReactElement {
 }
 
 export function CountValue({ value, ...rest }: Measured): ReactElement {
-  return <Value {...rest} text={String(value)} read={(text) => readNumber(text).valueOf()} />;
+  return <Value {...rest} text={String(value)} read={(text) => readNumber(withDigits(text)).valueOf()} />;
 }
 
 export function TextValue({ value, ...rest }: Omit<ValueProps<string>, 'text' | 'read'> & { readonly value: string }): ReactElement {

@@ -8,6 +8,7 @@ import type { BlendAnswer, BlendDoneDto, MachineDto, SheetDto, ShelfAnswer } fro
 import { BenchSteps, type BenchWords } from '../../parts/BenchSteps.js';
 import { Choice } from '../../parts/Choice.js';
 import { ClayUsed, useClayUsed } from '../../parts/ClayUsed.js';
+import { ThicknessValue } from '../../parts/Thickness.js';
 import { CountValue, LengthValue } from '../../parts/Value.js';
 import { WriteDown } from '../../parts/WriteDown.js';
 import { useUnits } from '../../state/view.js';
@@ -127,7 +128,7 @@ function Done({ blend, worked, shelf, counted, onBack, onDone }: DoneProps): Rea
       <ClayUsed used={used} say={say} shelf={shelf} refusal={refusal} />
       {worked.over > 0.05 && <Box>The other halves, {showMass(worked.over, units)}: <Choice label="What becomes of the other halves" value={over} options={OVERS} onChange={setOver} /></Box>}
       <Box>For the sheet book: <Choice label="What is kept of the blend" value={kept} options={KEPT} onChange={setKept} /></Box>
-      {kept === 'sheet' && <Box>It lies there <LengthValue label="Width of the made blend" value={lies.width} onChange={(width) => { setLies({ ...lies, width }); }} /> × <LengthValue label="Length of the made blend" value={lies.length} onChange={(length) => { setLies({ ...lies, length }); }} />, <LengthValue label="Thickness of the made blend" fine value={lies.mm} onChange={(mm) => { if (mm > 0) setLies({ ...lies, mm, length: (lies.length * lies.mm) / mm }); }} /> thick{tapes > 1 ? `, ${tapes} of it` : ''}.</Box>}
+      {kept === 'sheet' && <Box>It lies there <LengthValue label="Width of the made blend" value={lies.width} onChange={(width) => { setLies({ ...lies, width }); }} /> × <LengthValue label="Length of the made blend" value={lies.length} onChange={(length) => { setLies({ ...lies, length }); }} />, <ThicknessValue label="Thickness of the made blend" value={lies.mm} onChange={(mm) => { if (mm > 0) setLies({ ...lies, mm, length: (lies.length * lies.mm) / mm }); }} /> thick{tapes > 1 ? `, ${tapes} of it` : ''}.</Box>}
       <Caption>The passes are learned from: the next forecast goes by them.</Caption>
     </WriteDown>
   );

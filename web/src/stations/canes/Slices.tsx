@@ -5,7 +5,8 @@ import { showMass } from '#core/units';
 import { thicknesses } from '#core/sheet';
 import type { CaneAnswer, CaneDto, MachineDto } from '#contract';
 import { Choice } from '../../parts/Choice.js';
-import { CountValue, LengthValue } from '../../parts/Value.js';
+import { ThicknessValue } from '../../parts/Thickness.js';
+import { CountValue } from '../../parts/Value.js';
 import { useUnits, useView } from '../../state/view.js';
 import { Caption } from '../../theme/pieces.js';
 import type { WorkedCane } from '../../workers/cane.js';
@@ -33,7 +34,7 @@ export function Slices({ cane, worked, paints, materials, own, onChange }: Slice
       <Caption>as slices, at true size on this screen</Caption>
       <Flex gap={4} alignItems="center" marginTop={2} wrap="wrap">
         {px <= 320 && Array.from({ length: shown }, (_, i) => <Face key={i} worked={worked} at={at} size={px} paints={paints} label="A slice at true size" />)}
-        <Box><b><CountValue label="Number of slices" value={cane.slices} onChange={(slices) => { onChange({ slices }); }} /> slices</b><br />of <LengthValue label="Thickness of the slices" value={cane.sliceMm} onChange={(sliceMm) => { onChange({ sliceMm }); }} /><br />{showMass(grams, units)} each{settings.length > 0 && <><br /><Choice label="Slices a little thicker than a setting" value="" options={[{ value: '', text: 'to be rolled at …' }, ...settings.map((s) => ({ value: s.id, text: `to be rolled at ${s.label}` }))]} onChange={(id) => { const s = settings.find((x) => x.id === id); if (s) onChange({ sliceMm: Math.round(s.mm * (1 + MORE) * 100) / 100 }); }} /></>}</Box>
+        <Box><b><CountValue label="Number of slices" value={cane.slices} onChange={(slices) => { onChange({ slices }); }} /> slices</b><br />of <ThicknessValue label="Thickness of the slices" value={cane.sliceMm} onChange={(sliceMm) => { onChange({ sliceMm }); }} /><br />{showMass(grams, units)} each{settings.length > 0 && <><br /><Choice label="Slices a little thicker than a setting" value="" options={[{ value: '', text: 'to be rolled at …' }, ...settings.map((s) => ({ value: s.id, text: `to be rolled at ${s.label}` }))]} onChange={(id) => { const s = settings.find((x) => x.id === id); if (s) onChange({ sliceMm: Math.round(s.mm * (1 + MORE) * 100) / 100 }); }} /></>}</Box>
       </Flex>
     </Box>
   );

@@ -5,6 +5,7 @@ import { complaint, readLength, readNumber, showLength } from '#core/units';
 import type { CaneInside } from '#contract';
 import { Choice } from '../../parts/Choice.js';
 import { CountValue, LengthValue, Value } from '../../parts/Value.js';
+import { ThicknessValue } from '../../parts/Thickness.js';
 import { useUnits } from '../../state/view.js';
 import { Caption, Word } from '../../theme/pieces.js';
 import type { CaneMaterial } from './materials.js';
@@ -49,7 +50,7 @@ export function StepEditor({ step, materials, blends, canes, insides, shelf, nam
     case 'loaf': return <>stacked {whole('The number of stacks', 'times', step.times, 1, 400)} times over, {length('Width of the loaf', 'width', step.width)} wide, {length('Length of the loaf', 'length', step.length)} long; from the bottom:<Layers layers={step.layers} materials={materials} onChange={(layers) => { set({ layers }); }} /></>;
     case 'template': return <TemplateEditor step={step} materials={materials} blends={blends} canes={canes} insides={insides} shelf={shelf} name={name} onChange={onChange} onOpen={onOpen} />;
     case 'cane': return <>{part(0, 'The cane to begin with')}</>;
-    case 'wrap': return <>with {material(step.of)}, {length('Thickness of the wrap', 'thickness', step.thickness)} thick</>;
+    case 'wrap': return <>with {material(step.of)}, <ThicknessValue label="Thickness of the wrap" value={step.thickness} onChange={(thickness) => { set({ thickness }); }} /> thick</>;
     case 'press': return <>to <Choice label="Shape" value={step.to.shape} options={SHAPES.filter((s) => s !== 'drawn' || step.to.shape === 'drawn').map((value) => ({ value, text: SHAPE_WORDS[value] }))} onChange={(shape) => { set({ to: { shape } }); }} />{ratioOf(step.to, (to) => { set({ to }); })}, turned {degrees('Turn of the press', 'turn', step.turn)}</>;
     case 'squeeze': return <><Value label="How many times as wide" text={String(step.factor)} read={(t) => readNumber(t).valueOf()} onChange={(factor) => { set({ factor }); }} /> times as wide, and as much less high</>;
     case 'turn': return <>by {degrees('Turn', 'degrees', step.degrees)} to the left</>;
@@ -72,7 +73,7 @@ export function StepEditor({ step, materials, blends, canes, insides, shelf, nam
     case 'insert': return <>{part(0, 'What is set in')}, {length('Diameter of the hole', 'diameter', step.diameter)} across, {offset('To the right of the middle', 'x', step.x)} right and {offset('Above the middle', 'y', step.y)} up, turned {degrees('Turn of what is set in', 'degrees', step.degrees)}</>;
     case 'reduce': return <>to <LengthValue label="Reduce to" value={step.value} onChange={(value) => { set({ value }); }} /> <Choice label="Reduce by" value={reducedBy(step)} options={REDUCED_BY} onChange={(by) => { set({ to: by === 'diameter' ? 'diameter' : 'length', withEnds: by === 'whole' ? true : undefined }); }} /></>;
     case 'trim': return <>{length('Cut off each end', 'each', step.each)} off each end</>;
-    case 'slice': return <>{length('Thickness of a slice', 'thickness', step.thickness)} thick</>;
+    case 'slice': return <><ThicknessValue label="Thickness of a slice" value={step.thickness} onChange={(thickness) => { set({ thickness }); }} /> thick</>;
   }
 }
 
@@ -92,7 +93,7 @@ function Layers({ layers, materials, onChange }: { readonly layers: readonly She
   return (
     <>
       {layers.map((l, i) => (
-        <Box key={i}><Of of={l.of} materials={materials} label={`Sheet ${i + 1}`} onPick={(of) => { onChange(layers.map((x, k) => (k === i ? { ...x, of } : x))); }} />, <LengthValue label={`Thickness of sheet ${i + 1}`} fine value={l.thickness} onChange={(thickness) => { onChange(layers.map((x, k) => (k === i ? { ...x, thickness } : x))); }} />{layers.length > 1 && <> · <Word aria-label={`Take sheet ${i + 1} out`} onClick={() => { onChange(layers.filter((_, k) => k !== i)); }}>out</Word></>}</Box>
+        <Box key={i}><Of of={l.of} materials={materials} label={`Sheet ${i + 1}`} onPick={(of) => { onChange(layers.map((x, k) => (k === i ? { ...x, of } : x))); }} />, <ThicknessValue label={`Thickness of sheet ${i + 1}`} value={l.thickness} onChange={(thickness) => { onChange(layers.map((x, k) => (k === i ? { ...x, thickness } : x))); }} />{layers.length > 1 && <> · <Word aria-label={`Take sheet ${i + 1} out`} onClick={() => { onChange(layers.filter((_, k) => k !== i)); }}>out</Word></>}</Box>
       ))}
       {layers.length < 12 && <Word fontSize="small" onClick={() => { const last = layers.at(-1); if (last) onChange([...layers, last]); }}>another sheet</Word>}
     </>

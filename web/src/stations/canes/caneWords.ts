@@ -63,7 +63,7 @@ export function startWords(start: PlainPlan['starts'][number], names: (key: stri
   const long = (x: number): string => showLong(x, units);
   const { step, length, count } = start;
   const times = count > 1 ? `${count} × ` : '';
-  const sheet = (thickness: number): string => `${showLength(thickness, units, true)}${settingWords(thickness, own)}`;
+  const sheet = (thickness: number): string => `${showLength(thickness, units, true)}${settingWords(thickness, own, units)}`;
   switch (step.do) {
     case 'log': return `${times}log of ${names(step.of)}, ${mm(step.diameter)} across, ${long(length)} long`;
     case 'block': return `${times}block of ${names(step.of)}, ${showSize(step.width, step.height, units)}, ${long(length)} long`;
@@ -75,12 +75,17 @@ export function startWords(start: PlainPlan['starts'][number], names: (key: stri
   }
 }
 
-/** `, your 4`: the setting of one's own machine for a sheet. */
-function settingWords(thickness: number, own: MachineDto | undefined): string {
+/** Shares of a thickness: off by less a setting is the same, off by more it is not on the machine. Assumptions. */
+const [SAME, NOT_THERE] = [0.03, 0.25];
+
+/** `(your 4)`: the setting of one's own machine for a sheet, and how far off it is. */
+function settingWords(thickness: number, own: MachineDto | undefined, units: UnitSystem): string {
   if (!own || thicknesses(own).length === 0) return '';
-  const { setting, layers } = translate({ mm: thickness, sigmaMm: 0 }, own);
-  return layers === 1 ? ` (your ${setting.label})` : ` (${layers} of your ${setting.label})`;
+  const { setting, layers, errorMm } = translate({ mm: thickness, sigmaMm: 0 }, own);
+  if (Math.abs(errorMm) > NOT_THERE * thickness) return ` (not on your machine: your ${setting.label} is ${showLength(setting.mm, units, true)})`;
+  const off = Math.abs(errorMm) < SAME * thickness ? '' : `, ${showLength(Math.abs(errorMm), units, true)} ${errorMm > 0 ? 'thicker' : 'thinner'}`;
+  return layers === 1 ? ` (your ${setting.label}${off})` : ` (${layers} of your ${setting.label}${off})`;
 }
 
 export const wrapWords = (wrap: PlainPlan['wraps'][number], names: (key: string) => string, own: MachineDto | undefined, units: UnitSystem): string =>
-  `${wrap.count > 1 ? `${wrap.count} × ` : ''}sheet of ${names(wrap.step.of)}, ${showLength(wrap.step.thickness, units, true)}${settingWords(wrap.step.thickness, own)}, ${showSize(wrap.width, wrap.length, units)}`;
+  `${wrap.count > 1 ? `${wrap.count} × ` : ''}sheet of ${names(wrap.step.of)}, ${showLength(wrap.step.thickness, units, true)}${settingWords(wrap.step.thickness, own, units)}, ${showSize(wrap.width, wrap.length, units)}`;

@@ -72,7 +72,7 @@ export function MixingTile({ mix, shelf }: MixingTileProps): ReactElement {
     <Flex direction="column" gap={4} padding={5} overflowY="auto" minWidth={0}>
       <Flex alignItems="baseline" gap={4} wrap="wrap">
         <h1><TextValue label="Name of the mix" value={mix.name} refusal={refusal?.sentenceFor('name')} onChange={(name) => { save({ name }); }} /></h1>
-        <Box fontSize="h2" fontFamily="heading"><NotationField notation={notation} disabled={old} onRead={(answer) => { setPicked(answer.referenced); save({ ingredients: [...answer.ingredients] }); }} /></Box>
+        <Box fontSize="h2" fontFamily="heading"><NotationField notation={notation} disabled={old} onRead={(answer) => { setPicked(answer.referenced); save({ ingredients: [...answer.ingredients], ...(answer.basis === null ? {} : { basis: answer.basis }) }); }} /></Box>
         <Box marginLeft="auto"><Second>{mix.revisions.length > 1 || shown.made ? `revision ${shown.number}` : ''}{shown.made ? ', made: a change begins a new one' : ''}{mix.retired ? ' · retired' : ''}</Second></Box>
       </Flex>
       {fieldWrong !== null && <Warning>{fieldWrong}</Warning>}

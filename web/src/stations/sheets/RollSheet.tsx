@@ -9,6 +9,7 @@ import { BenchSteps, type BenchWords } from '../../parts/BenchSteps.js';
 import { ClayUsed, useClayUsed, type Planned } from '../../parts/ClayUsed.js';
 import { Empty, Reading } from '../../parts/Empty.js';
 import { MaterialPicker, type Picked } from '../../parts/MaterialPicker.js';
+import { ThicknessValue } from '../../parts/Thickness.js';
 import { LengthValue, TextValue } from '../../parts/Value.js';
 import { WriteDown } from '../../parts/WriteDown.js';
 import { bookOf } from '../../state/book.js';
@@ -104,7 +105,7 @@ function Done({ own, worked, shelf, onBack, onDone }: DoneProps): ReactElement {
       {picking && <MaterialPicker label="What the sheet is made of" onPick={(p) => { void pick(p); }} onCancel={() => { setPicking(made === null); }} />}
       {made && (
         <>
-          <Box fontSize="h2">It came out <LengthValue label="Width of the rolled sheet" value={sizes.width} onChange={(width) => { setSizes({ ...sizes, width }); }} /> × <LengthValue label="Length of the rolled sheet" value={sizes.length} onChange={(length) => { setSizes({ ...sizes, length }); }} />, <LengthValue label="Thickness of the rolled sheet" fine value={sizes.mm} onChange={(mm) => { setSizes({ ...sizes, mm }); }} /> thick. In the book it is called <TextValue label="Name in the sheet book" value={name} refusal={refusal?.sentenceFor('sheet.name')} onChange={setName} />.</Box>
+          <Box fontSize="h2">It came out <LengthValue label="Width of the rolled sheet" value={sizes.width} onChange={(width) => { setSizes({ ...sizes, width }); }} /> × <LengthValue label="Length of the rolled sheet" value={sizes.length} onChange={(length) => { setSizes({ ...sizes, length }); }} />, <ThicknessValue label="Thickness of the rolled sheet" value={sizes.mm} onChange={(mm) => { setSizes({ ...sizes, mm }); }} /> thick. In the book it is called <TextValue label="Name in the sheet book" value={name} refusal={refusal?.sentenceFor('sheet.name')} onChange={setName} />.</Box>
           <ClayUsed used={used} say={say} shelf={shelf} refusal={refusal} />
         </>
       )}

@@ -5,6 +5,7 @@ import { cutterArea, cutterOf, mostOn, showCutter, type Cutter } from '#core/bat
 import { readSize, showArea, showLength, showMass, showSize } from '#core/units';
 import type { SheetAnswer } from '#contract';
 import { Empty, Reading } from '../../parts/Empty.js';
+import { ThicknessValue } from '../../parts/Thickness.js';
 import { CountValue, LengthValue, TextValue, Value } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
 import { useKeys } from '../../state/keys.js';
@@ -94,7 +95,7 @@ function OneSheet({ sheet, cutter, bridge }: OneSheetProps): ReactElement {
       </div>
       {flat ? (
         <Box lineHeight={1.6}>
-          {sheet.layers > 1 ? `${sheet.layers} layers of ` : ''}<LengthValue label="Thickness of the sheet" fine value={sheet.mm} onChange={(mm) => { save({ mm }); }} />{sheet.rolledAt !== '' ? `, rolled at ${sheet.rolledAt}` : ''}
+          {sheet.layers > 1 ? `${sheet.layers} layers of ` : ''}<ThicknessValue label="Thickness of the sheet" value={sheet.mm} onChange={(mm) => { save({ mm }); }} />{sheet.rolledAt !== '' ? `, rolled at ${sheet.rolledAt}` : ''}
           <br /><LengthValue label="Width of the made sheet" value={sheet.widthMm} refusal={refusal?.sentenceFor('widthMm')} onChange={(widthMm) => { save({ widthMm }); }} /> × <LengthValue label="Length of the made sheet" value={sheet.lengthMm} refusal={refusal?.sentenceFor('lengthMm')} onChange={(lengthMm) => { save({ lengthMm }); }} />, {showMass(sheet.grams, units)}
           <br /><b>left: {showSize(sheet.widthMm, left.length, units)}</b>, {showMass(perArea * sheet.widthMm * left.length, units)}
         </Box>

@@ -1,16 +1,18 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useEffect, useMemo, useState, type ReactElement } from 'react';
 import { ASSUMED_CARD, readInstruction, translate, type Answer, type Asked } from '#core/sheet';
-import { attempt, showLength } from '#core/units';
+import { attempt, showLength, type Complaint } from '#core/units';
 import type { BenchSetupDto, MachineDto } from '#contract';
 import { LengthValue } from '../../parts/Value.js';
+import { Meanings } from '../../parts/Meanings.js';
 import { Warning } from '../../parts/Warning.js';
 import { useUnits } from '../../state/view.js';
 import { Caption, Field } from '../../theme/pieces.js';
 import { change } from '../../wire/save.js';
+import { GaugeList } from './Gauges.js';
 import { useRollPlan } from './rollPlan.js';
 
-type Said = { readonly asked: Asked; readonly answer: Answer } | { readonly wrong: string } | null;
+type Said = { readonly asked: Asked; readonly answer: Answer } | { readonly wrong: Complaint } | null;
 const COUNT = ['', 'one sheet', 'two sheets', 'three sheets', 'four sheets', 'five sheets', 'six sheets'];
 
 interface TranslatorProps { readonly machines: readonly MachineDto[]; readonly own: MachineDto; readonly setup: BenchSetupDto; readonly onAsked: (mm: number | null) => void }
@@ -19,14 +21,17 @@ interface TranslatorProps { readonly machines: readonly MachineDto[]; readonly o
 export function Translator({ machines, own, setup, onAsked }: TranslatorProps): ReactElement {
   const units = useUnits();
   const [text, setText] = useState('');
+  const [last, setLast] = useState<Asked | null>(null);
   const said = useMemo((): Said => {
     if (text.trim() === '') return null;
     return attempt(() => {
-      const asked = readInstruction(text, { machines, own, cardMm: setup.cardMm ?? null, system: units });
+      const asked = readInstruction(text, { machines, own, cardMm: setup.cardMm ?? null, system: units, gauges: setup.gauges ?? [], last });
       return { asked, answer: translate(asked, own) };
-    }, (wrong) => ({ wrong: wrong.message }));
-  }, [text, machines, own, setup.cardMm, units]);
+    }, (wrong) => ({ wrong }));
+  }, [text, machines, own, setup.cardMm, setup.gauges, units, last]);
   const mm = said && 'asked' in said ? said.asked.mm : null;
+  // what was understood is what the next one may be the same as, once the field is left
+  const keep = (): void => { if (said && 'asked' in said) setLast(said.asked); };
   const plan = useRollPlan((s) => s.plan);
   const answerId = said && 'answer' in said && said.answer.layers === 1 ? said.answer.setting.id : null;
   useEffect(() => { onAsked(mm); }, [mm, onAsked]);
@@ -36,10 +41,11 @@ export function Translator({ machines, own, setup, onAsked }: TranslatorProps): 
   return (
     <div>
       <Box as="h2" marginBottom={2}>What do they say?</Box>
-      <Field data-find aria-label="A thickness as somebody else says it" value={text} onChange={(e) => { setText(e.currentTarget.value); }} placeholder={other ? `${other.settings[1]?.label ?? '3'} of ${other.name}` : '1.5 mm, 1/16 in'} />
-      {said === null && <Caption>1/16 in · third thickest · 5 cards · four layers of my {own.settings[1]?.label}{other ? ` · ${other.settings[1]?.label ?? ''} of ${other.name}` : ''} · 4 where 7 is widest</Caption>}
+      <Field data-find aria-label="A thickness as somebody else says it" value={text} onBlur={keep} onChange={(e) => { setText(e.currentTarget.value); }} placeholder={other ? `${other.settings[1]?.label ?? '3'} of ${other.name}` : '1.5 mm, 1/16 in'} />
+      {said === null && <Caption>1/16 in · next to thickest · 5 cards · four layers of my {own.settings[1]?.label}{other ? ` · ${other.settings[1]?.label ?? ''} of ${other.name}` : ''} · 4 where 7 is widest · same as last</Caption>}
       <Box fontSize="small" marginTop={1}>a card is {setup.cardMm == null ? '~' : ''}<LengthValue label="Thickness of a card" fine value={setup.cardMm ?? ASSUMED_CARD} onChange={(cardMm) => { void change('PUT', '/api/bench', { ...setup, cardMm }); }} /> thick</Box>
-      {said && 'wrong' in said && <Warning>{said.wrong}</Warning>}
+      <GaugeList setup={setup} />
+      {said && 'wrong' in said && <><Warning>{said.wrong.message}</Warning><Meanings choices={said.wrong.choices} onChoose={setText} /></>}
       {said && 'answer' in said && <Told asked={said.asked} answer={said.answer} own={own} />}
     </div>
   );
