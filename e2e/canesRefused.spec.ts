@@ -68,7 +68,7 @@ test('a cane in inches, and its faces as files; a large one can be stopped', asy
   const main = page.getByRole('main');
   await expect(page.getByRole('img', { name: 'The face after step 12' })).toBeVisible();
   await page.keyboard.press('u');
-  await expect(main).toContainText(/1\.2\d in × 1\.2\d in/);
+  await expect(main).toContainText(/1\.4\d in × 1\.4\d in/);
   await expect(main).not.toContainText(/\d mm/);
   const strip = page.getByRole('region', { name: 'Clay and what to begin with' });
   await expect(strip).toContainText(/oz in all/);
@@ -78,7 +78,7 @@ test('a cane in inches, and its faces as files; a large one can be stopped', asy
   await expect(strip).toContainText(/sheet of Aubergine, 0\.06\d in/);
   await page.getByRole('button', { name: /^Step 2: Wrap/ }).click();
   await page.keyboard.press('u');
-  await expect(page.getByLabel('Thickness of the wrap')).toHaveValue('1.6 mm');
+  await expect(page.getByLabel('Thickness of the wrap')).toHaveValue('1.59 mm');
   await page.getByLabel('Size of the picture').selectOption('512');
   const small = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Face as PNG' }).click();

@@ -1,7 +1,8 @@
 import { showLength, type Mm, type UnitSystem } from '#core/units';
+import { dialCurve, type Estimate, type Known } from './dialCurve.js';
 import { fallingFit } from './isotonic.js';
 import type { Machine, Reading, Setting } from './machine.js';
-import { monotoneCubic } from './monotoneCubic.js';
+import { withoutSuspects } from './suspects.js';
 import { withoutWear } from './wear.js';
 
 export type Knowledge = 'measured' | 'interpolated' | 'assumed';
@@ -16,11 +17,8 @@ export interface SettingThickness extends Setting {
 /** Gaps of a machine nobody has measured: even steps in log thickness between these. Assumptions. */
 const ASSUMED_WIDEST: Mm = 3;
 const ASSUMED_THINNEST: Mm = 0.45;
-/** Relative uncertainty of an assumed setting, and of one worked out between two measured ones. */
+/** Relative uncertainty of a setting with nothing measured around it. */
 const ASSUMED_SPREAD = 0.2;
-const BETWEEN_SPREAD = 0.04;
-
-interface Known { readonly index: number; readonly mm: number; readonly sigma: number }
 
 /** Several readings of one setting, combined by inverse variance. */
 function combine(index: number, readings: readonly Reading[]): Known {
@@ -42,41 +40,36 @@ function knownSettings(machine: Machine): Known[] {
   });
 }
 
-/** log thickness along the dial from what is known of it. */
-function curve(known: readonly Known[], count: number): (index: number) => number {
-  const assumedStep = Math.log(ASSUMED_THINNEST / ASSUMED_WIDEST) / (count - 1);
-  const [first, ...rest] = known;
-  if (!first) return (index) => Math.log(ASSUMED_WIDEST) + assumedStep * index;
-  if (rest.length === 0) return (index) => Math.log(first.mm) + assumedStep * (index - first.index);
-  return monotoneCubic(known.map((k) => k.index), known.map((k) => Math.log(k.mm)));
+/** What is assumed along a dial with one reading, or none: even ratios. */
+function assumedAlong([only]: readonly Known[], count: number): (index: number) => Estimate {
+  const step = Math.log(ASSUMED_THINNEST / ASSUMED_WIDEST) / (count - 1);
+  const [from, at] = only ? [only.mm, only.index] : [ASSUMED_WIDEST, 0];
+  return (index) => {
+    const mm = from * Math.exp(step * (index - at));
+    return { mm, sigma: mm * ASSUMED_SPREAD };
+  };
 }
 
 /**
  * The thickness of every setting of a machine in dial order (docs/models.md
  * §4): readings combined by uncertainty, carried along where the machine
- * surely wears; where they contradict each other
- * the closest falling sequence; between them a monotone cubic in log
- * thickness; outside them, or with fewer than two, an assumption.
- * Never rises along the dial.
+ * surely wears; a reading that contradicts the others is left out, and its
+ * setting worked out like one that nobody measured; between readings the mean
+ * of several ways a dial may run; with fewer than two an assumption. Never
+ * rises along the dial.
  */
 export function thicknesses(machine: Machine): SettingThickness[] {
-  const known = knownSettings(machine);
-  const fitted = fallingFit(known.map((k) => Math.log(k.mm)), known.map((k) => (k.mm / k.sigma) ** 2));
-  const smooth = known.map((k, i) => ({ ...k, mm: Math.exp(fitted[i] ?? 0) }));
-  const log = curve(smooth, machine.settings.length);
-  const low = smooth[0]?.index ?? Infinity;
-  const high = smooth.at(-1)?.index ?? -Infinity;
-  return machine.settings.map((setting, index) => {
-    const own = smooth.find((k) => k.index === index);
+  const { kept } = withoutSuspects(knownSettings(machine));
+  const curve = kept.length < 2 ? assumedAlong(kept, machine.settings.length) : dialCurve(kept);
+  const [low, high] = [kept[0]?.index ?? Infinity, kept.at(-1)?.index ?? -Infinity];
+  const all = machine.settings.map((setting, index): SettingThickness => {
+    const own = kept.find((k) => k.index === index);
     if (own) return { ...setting, mm: own.mm, sigmaMm: own.sigma, knowledge: 'measured' };
-    const mm = Math.exp(log(index));
-    const between = index > low && index < high;
-    return {
-      ...setting, mm,
-      sigmaMm: mm * (between ? BETWEEN_SPREAD : ASSUMED_SPREAD),
-      knowledge: between ? 'interpolated' : 'assumed',
-    };
+    const { mm, sigma } = curve(index);
+    return { ...setting, mm, sigmaMm: sigma, knowledge: index > low && index < high ? 'interpolated' : 'assumed' };
   });
+  const falling = fallingFit(all.map((s) => s.mm), all.map((s) => 1 / s.sigmaMm ** 2));
+  return all.map((s, i) => ({ ...s, mm: falling[i] ?? s.mm }));
 }
 
 /** Two neighbouring measured settings whose readings run the wrong way, and the one that fits the rest less. */
@@ -88,24 +81,18 @@ export interface Contradiction {
 
 /**
  * Readings that make a later setting thicker than an earlier one. The
- * suspect is the setting whose reading lies farther, in its own
- * uncertainty, from the falling sequence that fits all.
+ * suspect is the one without which a smooth curve fits the others best.
  */
 export function contradictions(machine: Machine): Contradiction[] {
   const known = knownSettings(machine);
-  const fitted = thicknesses(machine);
-  const strain = (k: Known): number => Math.abs(k.mm - (fitted[k.index]?.mm ?? k.mm)) / k.sigma;
+  const { doubted } = withoutSuspects(known);
   return known.slice(1).flatMap((later, i) => {
     const earlier = known[i];
     const [thicker, thinner] = [machine.settings[earlier?.index ?? -1], machine.settings[later.index]];
     if (!earlier || !thicker || !thinner || later.mm <= earlier.mm) return [];
     const as = (setting: Setting, k: Known): SettingThickness =>
       ({ ...setting, mm: k.mm, sigmaMm: k.sigma, knowledge: 'measured' });
-    return [{
-      thicker: as(thicker, earlier),
-      thinner: as(thinner, later),
-      suspect: strain(later) > strain(earlier) ? thinner.id : thicker.id,
-    }];
+    return [{ thicker: as(thicker, earlier), thinner: as(thinner, later), suspect: doubted.has(later.index) ? thinner.id : thicker.id }];
   });
 }
 
