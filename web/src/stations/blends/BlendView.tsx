@@ -6,11 +6,12 @@ import { attempt, showLength } from '#core/units';
 import type { BlendAnswer, BlendColourDto, BlendCut, BlendDto, BlendPlanDto, MachinesAnswer, ShelfAnswer } from '#contract';
 import { Choice } from '../../parts/Choice.js';
 import { MaterialPicker, type Picked } from '../../parts/MaterialPicker.js';
+import { PaperChoice } from '../../parts/PaperChoice.js';
 import { CountValue, LengthValue, TextValue } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
 import { useKeys } from '../../state/keys.js';
 import { useTile } from '../../state/tile.js';
-import { useUnits } from '../../state/view.js';
+import { useUnits, useView } from '../../state/view.js';
 import { Caption, Key, Second, Word } from '../../theme/pieces.js';
 import { change, put, useRefusal } from '../../wire/save.js';
 import { BlendStrip } from './BlendStrip.js';
@@ -36,6 +37,7 @@ interface BlendViewProps { readonly blend: BlendAnswer; /** at the bench */ read
 /** One blend: its cuts, the fade they give, and what becomes of it. */
 export function BlendView({ blend, making, machines, shelf }: BlendViewProps): ReactElement {
   const units = useUnits();
+  const paper = useView((s) => s.paper);
   const navigate = useNavigate();
   const { plan } = blend;
   const own = machines.machines.find((m) => m.id === machines.setup.machineId);
@@ -140,7 +142,7 @@ export function BlendView({ blend, making, machines, shelf }: BlendViewProps): R
             <PassBars contrast={rest.contrast} counted={blend.counted.length} passes={rest.passes} />
             <TapePlug plan={plan} worked={rest} own={own} onChange={replan} />
           </Grid>
-          <Second><Word onClick={() => { window.print(); }}>Print the paper template</Word> <Key>P</Key> · template as <Word aria-label="Template as SVG" onClick={() => { saveTemplate(blend.name, layout, colours); }}>SVG</Word> · <Word aria-label="Template as PDF" onClick={() => { void savePdf(blend.name, layout, colours, `${plan.layers} layers of ${sheet}`, units); }}>PDF</Word></Second>
+          <Second><Word onClick={() => { window.print(); }}>Print the paper template</Word> <Key>P</Key> · template as <Word aria-label="Template as SVG" onClick={() => { saveTemplate(blend.name, layout, colours); }}>SVG</Word> · <Word aria-label="Template as PDF" onClick={() => { void savePdf(blend.name, layout, colours, `${plan.layers} layers of ${sheet}`, units, paper); }}>PDF</Word> · on <PaperChoice label="Paper of the template" /></Second>
           <Grid flex="none" borderTop="rule" paddingTop={4} templateColumns="minmax(0, 1.2fr) minmax(0, 1fr)" gap={5}>
             <Strips worked={rest} />
             <Marry blend={blend} shelf={shelf} own={own} />

@@ -6,6 +6,7 @@ import { readNumber, showLength, showLong, showMass } from '#core/units';
 import type { CaneAnswer, CaneDto, MachinesAnswer, ShelfAnswer } from '#contract';
 import { AmountBar } from '../../parts/AmountBar.js';
 import { Choice } from '../../parts/Choice.js';
+import { PaperChoice } from '../../parts/PaperChoice.js';
 import { Value } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
 import { useView } from '../../state/view.js';
@@ -24,7 +25,7 @@ interface CaneStripProps { readonly cane: CaneAnswer; readonly plan: PlainPlan |
 
 /** The paper strip: clay to roll, what to begin with, what is lost. */
 export function CaneStrip({ cane, plan, materials, shelf, machines, onChange }: CaneStripProps): ReactElement {
-  const { units, coreMm } = useView();
+  const { units, coreMm, paper } = useView();
   const there = useThere();
   const own = machines.machines.find((m) => m.id === machines.setup.machineId);
   if (plan === null || plan === '') return <Strip />;
@@ -81,7 +82,7 @@ export function CaneStrip({ cane, plan, materials, shelf, machines, onChange }: 
       <Scrap plan={plan} materials={materials} units={units} />
       <Rule />
       <Box fontWeight={600}><Link to={`/canes/${cane.id}/make`}>To the bench: make it</Link> <Key>B</Key></Box>
-      <Word fontSize="small" textAlign="left" onClick={() => { void saveBuildSheet(cane, plan, there, materials, own, coreMm, units); }}>Build sheet as PDF</Word>
+      <Word fontSize="small" textAlign="left" onClick={() => { void saveBuildSheet(cane, plan, there, materials, own, coreMm, units, paper); }}>Build sheet as PDF</Word><Box fontSize="small">on <PaperChoice label="Paper of the build sheet" /></Box>
     </Strip>
   );
 }

@@ -8,7 +8,8 @@ import { Choice } from '../../parts/Choice.js';
 import { FileWord } from '../../parts/FileWord.js';
 import { CountValue, LengthValue, Value } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
-import { useUnits } from '../../state/view.js';
+import { PaperChoice } from '../../parts/PaperChoice.js';
+import { useUnits, useView } from '../../state/view.js';
 import { Caption, Second, Word } from '../../theme/pieces.js';
 import { pictureWorker } from '../../workers/picture.js';
 import { NotRead, readAside } from '../../workers/reading.js';
@@ -32,6 +33,7 @@ function nearestClay(hex: string, shelf: ShelfAnswer): string {
 /** A template: a drawing or a picture decides the regions, each gets a mix, a blend or a cane. */
 export function TemplateEditor({ step, materials, blends, canes, shelf, name, onChange, onOpen }: EditorProps<Template>): ReactElement {
   const units = useUnits();
+  const paper = useView((s) => s.paper);
   const [notes, setNotes] = useState<readonly string[]>([]);
   const [wrong, setWrong] = useState<string | null>(null);
   const [colours, setColours] = useState(5);
@@ -88,7 +90,7 @@ export function TemplateEditor({ step, materials, blends, canes, shelf, name, on
         <br /><Word aria-expanded={drawing} onClick={() => { setDrawing(!drawing); }}>{drawing ? 'enough drawn' : 'draw outlines'}</Word>
         {drawing && <Suspense fallback={null}><DrawPad regions={step.regions} colourOf={colourOf} onDraw={draw} /></Suspense>}
         <FitBeside step={step} canes={canes} onHeight={(height) => { resize((width * height) / heightOf(step)); }} />
-        <Word onClick={() => { void saveTemplatePdf(name, step, materials, units); }}>the template on paper, at true size</Word>
+        <Word onClick={() => { void saveTemplatePdf(name, step, materials, units, paper); }}>the template on paper, at true size</Word> on <PaperChoice label="Paper of the template" />
       </Box>
       {wrong !== null && <Warning>{wrong}</Warning>}
       {notes.map((n) => <Caption key={n} display="block">{n}</Caption>)}
