@@ -1,6 +1,7 @@
 import { apart, seenDifference, TOLD_APART, type Lab } from '#core/colour';
 import type { Mm } from '#core/units';
 import { mapOf } from './face.js';
+import { beyond, reachOf } from './direction.js';
 import { diameterOf } from './outline.js';
 import type { CaneContext, CaneState, StepResult } from './state.js';
 import { usesOf } from './uses.js';
@@ -32,6 +33,34 @@ export type Warning =
 
 /** `neighbours`: materials that lie side by side, by their numbers, the lower first */
 export interface Features { readonly least: Mm; readonly material: number; readonly at: readonly [number, number]; readonly byMaterial: ReadonlyMap<number, Mm>; readonly neighbours: readonly (readonly [number, number])[] }
+
+/** Places on each side of the tenth percentile whose widths are measured exactly; the middle one counts. */
+const NEAR = 7;
+/** How exactly an edge is found, as a share of a step of the map, and how many steps it is looked for. */
+const [EXACT, FARTHEST] = [1 / 64, MAP];
+
+/** mm from a place to where another material begins, one way: found by halves, so that the grid does not show. */
+function reachTo({ sample }: Pick<CaneState, 'sample'>, edge: Float64Array, index: number, [x, y]: readonly [number, number], [dx, dy]: readonly [number, number], step: Mm): Mm {
+  const same = (far: Mm): boolean => {
+    const [px, py] = [x + dx * far, y + dy * far];
+    return beyond(edge, px, py) <= 1 && Math.floor(sample(px, py)) === index;
+  };
+  let low = 0;
+  for (let n = 1; n <= FARTHEST && same(n * step); n++) low = n * step;
+  let high = low + step;
+  while (high - low > step * EXACT) {
+    const middle = (low + high) / 2;
+    if (same(middle)) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
+}
+
+/** The shorter of the widths of a material through a place, across and up. */
+function widthAt(state: Pick<CaneState, 'sample'>, edge: Float64Array, index: number, at: readonly [number, number], step: Mm): Mm {
+  const through = (dx: number, dy: number): Mm => reachTo(state, edge, index, at, [dx, dy], step) + reachTo(state, edge, index, at, [-dx, -dy], step);
+  return Math.min(through(1, 0), through(0, 1));
+}
 
 /**
  * The narrowest thing of each material in a face: the tenth percentile of
@@ -67,14 +96,17 @@ export function featuresOf(state: Pick<CaneState, 'outline' | 'sample'>): Featur
     runs.set(index, list);
   }
   const byMaterial = new Map<number, Mm>();
+  const edge = reachOf(state.outline);
   let [least, material, where] = [Infinity, -1, 0];
   for (const [index, list] of runs) {
     if (list.length < 12) continue;
     list.sort((a, b) => a.length - b.length);
-    const tenth = list[Math.floor(list.length / 10)] as { length: number; place: number };
-    const mm = tenth.length * frame.mm;
+    const tenth = Math.floor(list.length / 10);
+    const near = list.slice(Math.max(0, tenth - NEAR), tenth + NEAR + 1);
+    const exact = near.map(({ place }) => ({ place, mm: widthAt(state, edge, index, [frame.left + (place % MAP) * frame.mm, frame.top - Math.floor(place / MAP) * frame.mm], frame.mm) })).sort((a, b) => a.mm - b.mm);
+    const { mm, place } = exact[Math.floor(exact.length / 2)] as { mm: Mm; place: number };
     byMaterial.set(index, mm);
-    if (mm < least) [least, material, where] = [mm, index, tenth.place];
+    if (mm < least) [least, material, where] = [mm, index, place];
   }
   return { least, material, byMaterial, neighbours: neighboursIn(values), at: [frame.left + (where % MAP) * frame.mm, frame.top - Math.floor(where / MAP) * frame.mm] };
 }

@@ -1,3 +1,4 @@
+import { namedColour } from './named.js';
 import { complaint } from '#core/units';
 import { labOf, xyzOfLab, type Lab, type Xyz } from './lab.js';
 
@@ -17,13 +18,14 @@ const decode = (v: number): number => (v <= 0.04045 ? v / 12.92 : ((v + 0.055) /
 const encode = (v: number): number => (v <= 0.0031308 ? 12.92 * v : 1.055 * v ** (1 / 2.4) - 0.055);
 
 /**
- * Six hex digits (with or without `#`) to the digits in capitals.
+ * Six hex digits (with or without `#`), or a plain word for a colour, to the digits in capitals.
  * @throws Complaint `colour/unreadable`
  */
 export function readHex(text: string): string {
   const found = /^#?([0-9a-f]{6})$/i.exec(text.trim());
-  if (!found?.[1]) throw complaint('colour/unreadable', { text: text.trim() });
-  return found[1].toUpperCase();
+  const hex = found?.[1]?.toUpperCase() ?? namedColour(text);
+  if (hex === null) throw complaint('colour/unreadable', { text: text.trim() });
+  return hex;
 }
 
 /** Linear-light R, G, B in 0..1 of six hex digits. @throws Complaint `colour/unreadable` */

@@ -16,7 +16,7 @@ const SENTENCES = {
   'date/ambiguous': (d: { text: string; month: string; week: string }) =>
     `“${d.text}” could be ${d.month} or ${d.week}. Write 20${d.text.slice(0, 2)}-${d.text.slice(2)} for the month, ${d.text.slice(0, 2)}W${d.text.slice(2)} for the week.`,
   'colour/unreadable': (d: { text: string }) =>
-    `“${d.text}” is not a colour. Write six digits as in 7B1E4B, or L*, a* and b* as in 52 41 -8.`,
+    `“${d.text}” is not a colour. Write six digits as in 7B1E4B, L*, a* and b* as in 52 41 -8, or a plain word as in dark green.`,
   'colour/range': (d: { text: string }) =>
     `“${d.text}” is no colour of a surface: L* runs from 0 to 100, a* and b* from -128 to 128.`,
   'notation/empty': () => 'Write the parts, for example: 2 Beetroot + 1 Chalk.',

@@ -3,6 +3,7 @@ import { plainToInstance } from 'class-transformer';
 import { validate, type ValidationError } from 'class-validator';
 import { useId, type ReactElement } from 'react';
 import { useForm, type FieldErrors, type Resolver } from 'react-hook-form';
+import { readHex } from '#core/colour';
 import { attempt, readLength, readMass, readNumber, readTemperature, type UnitSystem } from '#core/units';
 import { readDateCode } from '#core/clay';
 import { useUnits } from '../state/view.js';
@@ -33,7 +34,7 @@ const READERS: Readonly<Record<FieldKind, (text: string, units: UnitSystem) => u
   length: readLength,
   temperature: readTemperature,
   number: (text) => readNumber(text).valueOf(),
-  colour: (text) => text.trim().replace(/^#/, '').toUpperCase(),
+  colour: readHex,
   date: (text) => readDateCode(text),
 };
 
@@ -72,7 +73,10 @@ function resolverOf<D extends object>({ type, fields, complete, check, checkFiel
     attempt(() => { check?.(entered); }, (wrong) => { errors[checkField ?? ''] ??= { type: 'rule', message: wrong.message }; });
     const dto: object = plainToInstance(type, { ...entered, ...complete(entered) });
     for (const error of await validate(dto)) {
-      const name = fields.some((f) => f.name === error.property) ? error.property : fields[0]?.name ?? '';
+      const field = fields.find((f) => f.name === error.property);
+      // what may stay empty and is, follows from another field: that one has its sentence
+      if (field?.optional && (values[field.name] ?? '').trim() === '' && Object.keys(errors).length > 0) continue;
+      const name = field?.name ?? fields[0]?.name ?? '';
       errors[name] ??= { type: 'rule', message: sentenceOf(error) };
     }
     return Object.keys(errors).length > 0 ? { values: {}, errors } : { values: dto as Values, errors: {} };

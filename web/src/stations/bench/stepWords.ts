@@ -1,3 +1,4 @@
+import { mixTitle } from '../../parts/making.js';
 import { showCutter } from '#core/batch';
 import { showAge } from '#core/clay';
 import {
@@ -42,7 +43,7 @@ const condition: Worded<'condition'> = (step, units) => ({
 });
 
 const mix: Worded<'mix'> = ({ mix: { name }, made, portions, discError }, units) => ({
-  title: `Mix ${name}`,
+  title: mixTitle(name),
   lines: [
     ...portions.map((p) => (p.discs === null ? `${showMass(p.grams, units)} ${p.name}` : `${showNumber(new Fraction(p.discs))} ${p.discs === '1' ? 'disc' : 'discs'} ${p.name}, ${showMass(p.grams, units)}`)),
     'Fold and pass until no streak is left.',

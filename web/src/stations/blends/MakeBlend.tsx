@@ -8,6 +8,7 @@ import type { BlendAnswer, BlendDoneDto, MachineDto, SheetDto, ShelfAnswer } fro
 import { BenchSteps, type BenchWords } from '../../parts/BenchSteps.js';
 import { Choice } from '../../parts/Choice.js';
 import { ClayUsed, useClayUsed } from '../../parts/ClayUsed.js';
+import { mixTitle } from '../../parts/making.js';
 import { ThicknessValue } from '../../parts/Thickness.js';
 import { CountValue, LengthValue } from '../../parts/Value.js';
 import { WriteDown } from '../../parts/WriteDown.js';
@@ -38,7 +39,7 @@ function readySteps({ blend: { plan }, worked, shelf, units }: Bench): BenchWord
   const mix = worked.colours.flatMap((c, i): BenchWords[] => {
     if (plan.colours[i]?.revisionId == null) return [];
     const of = c.perClay.map((p) => `${showMass(p.grams, units)} ${shelf.clays.find((x) => x.id === p.clayId)?.name ?? ''}`).join(' and ');
-    return [{ title: `Mix ${c.name}`, line: `${of}, until no streak is left. Make a chip of it.`, figure: showMass(c.grams + c.over, units), of: `of ${c.name}` }];
+    return [{ title: mixTitle(c.name), line: `${of}, until no streak is left. Make a chip of it.`, figure: showMass(c.grams + c.over, units), of: `of ${c.name}` }];
   });
   return [...condition, ...mix];
 }

@@ -16,7 +16,10 @@ function beginWith(item: Carried, sheets: readonly SheetAnswer[], blends: readon
   const blend = blends.find((b) => b.id === (sheet ? sheet.blendId : item.id));
   const of = blend ? `blend:${blend.revisionId}` : sheet?.clayId ? `clay:${sheet.clayId}` : sheet?.revisionId ? `mix:${sheet.revisionId}` : null;
   if (of === null) return null;
-  if (!sheet) return { id: id(), do: 'plug', of, wound: 'rolled', inside: blend?.plan.inside ?? 'first', width: ROD, depth: ROD, length: LONG };
+  if (!sheet) {
+    const fan = blend?.plan.plug === 'fan';
+    return { id: id(), do: 'plug', of, wound: fan ? 'fan' : 'rolled', inside: blend?.plan.inside ?? 'first', width: ROD, depth: fan ? blend.plan.fanDepth : ROD, length: LONG };
+  }
   if (sheet.form !== 'sheet') return { id: id(), do: 'plug', of, wound: sheet.form === 'fan' ? 'fan' : 'rolled', inside: sheet.inside ?? 'first', width: sheet.widthMm, depth: sheet.mm, length: sheet.lengthMm, made: sheet.id };
   return { id: id(), do: 'roll', layers: [{ of, thickness: sheet.mm }], rolled: sheet.lengthMm, length: sheet.widthMm, made: sheet.id };
 }

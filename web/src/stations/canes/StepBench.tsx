@@ -44,6 +44,19 @@ interface StepBenchProps {
   readonly children: ReactNode;
 }
 
+/** Where there is no face after a step: what is wrong, or, while it is being worked out, the last face there is. */
+function NoFace({ worked, at, steps, paints }: { readonly worked: BenchCane['worked']; readonly at: number; readonly steps: number; readonly paints: BenchCane['paints'] }): ReactElement {
+  const wrong = worked?.steps.find((s) => s.wrong !== null)?.wrong;
+  const computing = !worked || worked.steps.length !== steps;
+  const before = worked?.steps.findLastIndex((s, i) => s.there && i <= at) ?? -1;
+  return (
+    <Box width={`${LARGE}px`}>
+      {before >= 0 && <Box opacity={0.5}><Face worked={worked} at={before} size={LARGE} paints={paints} label={`The face after step ${before + 1}`} /></Box>}
+      {computing ? <Second aria-live="polite">being worked out …</Second> : <Warning>{wrong ?? 'A step before this one cannot be done.'}</Warning>}
+    </Box>
+  );
+}
+
 /** One step: the large face after it beside its values. While one of them is dragged only this follows. */
 export function StepBench({ cane, bench, steps, at, wobble, trueSize, blur, feature, stages, shelf, blends, canes, onChange, onOpen, onAdd, onMove, onCopy, onRemove, children }: StepBenchProps): ReactElement {
   const units = useUnits();
@@ -77,7 +90,7 @@ export function StepBench({ cane, bench, steps, at, wobble, trueSize, blur, feat
             <Box fontSize="small" marginTop={2}>{figures.round ? `${showLength(figures.across, units)} across` : `${showLength(figures.width, units)} × ${showLength(figures.height, units)}`}, {stage && !dragged ? longWords(stage, units) : `${showLong(figures.length, units)} long${figures.count > 1 ? `, ${figures.count} of them` : ''}`} · {trueSize ? 'true size' : `${(shown / pxPerMm / side).toFixed(side > 30 ? 1 : 0)} : 1`}</Box>
             {feature && <Second>narrowest: {showLength(feature.mm, units, true)} of {materials.get(feature.material)?.name ?? ''}</Second>}
           </>
-        ) : <Box width={`${LARGE}px`}>{worked && <Warning>{worked.steps.find((s) => s.wrong !== null)?.wrong ?? 'A step before this one cannot be done.'}</Warning>}</Box>}
+        ) : <NoFace worked={worked} at={at} steps={steps.length} paints={paints} />}
       </Box>
       <Flex direction="column" gap={4} minWidth={0}>
         {step && (

@@ -4,6 +4,7 @@ import type { Paint } from '#core/cane';
 import { showLength } from '#core/units';
 import { Choice } from '../../parts/Choice.js';
 import { LengthValue } from '../../parts/Value.js';
+import { Warning } from '../../parts/Warning.js';
 import { useUnits } from '../../state/view.js';
 import { Caption } from '../../theme/pieces.js';
 import { useFace, type WorkedCane } from '../../workers/cane.js';
@@ -12,6 +13,8 @@ const LAID = [{ value: 'rows', text: 'in rows' }, { value: 'gaps', text: 'in the
 type Laid = (typeof LAID)[number]['value'];
 const FACE = 160;
 const [WIDTH, HEIGHT] = [330, 200];
+
+const slicesWords = (count: number): string => (count === 1 ? 'one slice' : `${count} slices`);
 
 interface TilingProps { readonly worked: WorkedCane; readonly at: number; readonly paints: Readonly<Record<string, Paint>> }
 
@@ -58,8 +61,9 @@ export function Tiling({ worked, at, paints }: TilingProps): ReactElement | null
   return (
     <Box borderTop="rule" paddingTop={3}>
       <Box fontSize="small">Slices laid <Choice label="How slices are laid" value={laid} options={LAID} onChange={setLaid} />, <LengthValue label="Width of the slab" value={across} onChange={(mm) => { if (mm >= 2 && mm <= 2000) setAcross(mm); }} /> across</Box>
+      {laid !== 'bead' && across < figures.width && <Warning>A slice is {showLength(figures.width, units)} wide, and so wider than this slab: part of one is all that fits.</Warning>}
       <Flex marginTop={2}><canvas ref={canvas} width={WIDTH} height={HEIGHT} role="img" aria-label={`Slices ${LAID.find((l) => l.value === laid)?.text ?? ''}`} style={{ width: WIDTH, height: HEIGHT }} /></Flex>
-      <Caption>{laid === 'bead' ? `a bead of ${showLength((across * HEIGHT) / WIDTH, units)}` : `${Math.ceil((across / figures.width) * ((across * HEIGHT) / WIDTH / figures.height))} slices`}</Caption>
+      <Caption>{laid === 'bead' ? `a bead of ${showLength((across * HEIGHT) / WIDTH, units)}` : slicesWords(Math.ceil((across / figures.width) * ((across * HEIGHT) / WIDTH / figures.height)))}</Caption>
     </Box>
   );
 }

@@ -101,7 +101,7 @@ function Entry({ entry }: { readonly entry: DiaryAnswer }): ReactElement {
       {entry.canes.map((c) => (
         <Flex key={c.caneId} gap={4} alignItems="flex-end">
           {c.pictureId !== null && <img src={`/api/pictures/${c.pictureId}`} alt="The face as it came out" style={{ width: 150, height: 150, objectFit: 'cover' }} />}
-          <Box><Link to={`/canes/${c.caneId}`}><b>{c.name}</b></Link> <Caption>revision {c.number}</Caption><br />{showLength(c.diameterMm, units)} across, {showLength(c.lengthMm, units)} long; its ends took {showLength(c.lostMm, units)} · {c.slices} slices</Box>
+          <Box><Link to={`/canes/${c.caneId}`}><b>{c.name}</b></Link> <Caption>revision {c.number}</Caption><br />{showLength(c.diameterMm, units)} across, {showLength(c.lengthMm, units)} long; its ends took {showLength(c.lostMm, units)} · {c.slices} {c.slices === 1 ? 'slice' : 'slices'}</Box>
         </Flex>
       ))}
       {entry.sheets.map((s) => (

@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
 import { Link } from 'react-router';
 import { SCHOOLS_OF_THINNING, type Feed } from '#core/sheet';
-import { complaint, readSize, showLength, showSize } from '#core/units';
+import { complaint, readSize, showLength, showSize, type UnitSystem } from '#core/units';
 import type { MachineDto } from '#contract';
 import { Choice } from '../../parts/Choice.js';
 import { CountValue, Value } from '../../parts/Value.js';
@@ -41,11 +41,18 @@ export function FeedPlan({ own }: { readonly own: MachineDto }): ReactElement {
         </Flex>
       )}
       {strips > 1 && <Warning>At {showLength(size.width, units)} it is wider than your rollers: cut it in {strips} strips first.</Warning>}
+      {turns && feeds.some((f, i) => i > 0 && !f.turned) && <Warning>{turnWords(feeds, own.rollerWidthMm, units)}</Warning>}
       {byHandTo !== null && <Warning>Too thick for your machine: roll it by hand to {showLength(byHandTo, units, true)} first.</Warning>}
       <Box fontWeight={600} marginTop={2}><Link to="/sheets/roll">To the bench: roll it</Link></Box>
       <Caption>fold first or to the side, never last · each pass at most halves it</Caption>
     </div>
   );
+}
+
+/** Where quarter turns were asked for and cannot be. */
+function turnWords(feeds: readonly Feed[], rollerMm: number, units: UnitSystem): string {
+  const first = feeds.findIndex((f, i) => i > 0 && !f.turned);
+  return `From ${feeds[first]?.setting.label ?? ''} on it is longer than your rollers are wide (${showLength(rollerMm, units)}), so that it cannot be turned any more: the pattern is stretched one way from there. Begin with a shorter stack, or cut it in two.`;
 }
 
 function Edge({ title, mm, size }: { readonly title: string; readonly mm: number; readonly size: string }): ReactElement {
