@@ -33,7 +33,7 @@ test('what a cane cannot be is said where it stands, and nothing of it is lost',
   await test.step('sizes of nothing, and what is larger than it was', async () => {
     await page.getByRole('button', { name: /^Step 2: Wrap/ }).click();
     await edit(page, 'Thickness of the wrap', '0 mm');
-    await expect(main).toContainText('The wrap has to be more than zero.');
+    await expect(main).toContainText('A thickness has to be more than zero.');
     await expect(main).not.toContainText('This is no cane');
     await edit(page, 'Thickness of the wrap', '0.7 mm');
     await page.getByRole('button', { name: /^Step 8: Reduce/ }).click();

@@ -26,7 +26,7 @@ test('what cannot be is said where it was typed, and stays there to be mended', 
   await page.getByRole('list', { name: chips }).getByRole('link', { name: 'Squash flesh' }).click();
   const main = page.getByRole('main');
   for (const [text, sentence] of [
-    ['2 Squash + 1 Marrow', '“Marrow” is neither a clay on your shelf nor a mix of yours.'], ['2 Squash +', 'At place 11: found “the end” where the name of a clay or a mix should be.'],
+    ['2 Squash + 1 Marrow', '“Marrow” is neither a clay on your shelf nor a mix of yours.'], ['2 Squash +', 'At place 11: found “the end” where a clay or a mix should be.'],
     ['0 Squash + 1 Chalk', 'Squash has zero parts.'], ['99999 Squash', 'more than 10,000 parts'],
   ] as const) {
     await edit(page, 'Recipe in notation', text);

@@ -167,7 +167,7 @@ test('conditioning by both schools, counted, and the next plan goes by it', asyn
   await expect(main).toContainText('folded without a crack after 9 passes');
   await page.goBack();
   await page.goto(`${sledge.url}/sheets/condition?clay=${oldrow ?? ''}&school=thick+slices`);
-  await expect(main).toContainText('From what one conditioning');
+  await expect(main).toContainText('after what one conditioning');
   expect(await passes()).toBeLessThan(before);
 });
 
