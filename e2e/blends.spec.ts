@@ -4,7 +4,7 @@ import { edit, expect, onTo, saved, station, test } from './sledge.js';
 test('a three-colour blend with pure ends: drag a cut, take the compensated one, and print the template', async ({ page, sledge }) => {
   await page.goto(sledge.url);
   await station(page, 'Blends');
-  await expect(page.getByRole('heading', { name: 'Choose a blend' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: '3 fades' })).toBeVisible();
   await page.keyboard.press('n');
   await expect(page.getByLabel('Name of the blend')).toHaveValue('New blend');
   await edit(page, 'Name of the blend', 'Frost fade');

@@ -6,7 +6,7 @@ const CARD = { x: 45, y: 392 };
 test('a photograph becomes a palette, each colour finds its mix, and the mixing sheet is printed', async ({ page, sledge }) => {
   await page.goto(sledge.url);
   await station(page, 'Mixes');
-  await expect(page.getByRole('heading', { name: 'Choose a chip' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Chip board' })).toBeVisible();
   await page.keyboard.press('v');
   await expect(page.getByRole('heading', { name: 'Colours of a photograph' })).toBeVisible();
   await expect(page.getByRole('list', { name: 'Palettes' }).getByRole('link')).toHaveCount(1);

@@ -32,3 +32,11 @@ export interface Problem {
 /** Header with the id of a change. Sent twice, it is carried out once. */
 export const CHANGE_HEADER = 'x-sledge-change';
 export const DEFAULT_PORT = 5417;
+
+/** GET and POST /api/garden: a kitchen garden to look round in, on data that is thrown away. */
+export interface GardenAnswer {
+  /** the address to go back to, where this is such a garden; null: it is one's own Sledge */
+  readonly back: string | null;
+  /** where the garden is, once it was asked for */
+  readonly address: string | null;
+}

@@ -36,6 +36,8 @@ export class SheetDto {
   @ArrayMaxSize(40, { message: 'At most 40 kinds of pieces from one sheet.' })
   @Things(() => SheetCutDto)
   cuts!: SheetCutDto[];
+  /** machine and setting in words, where it was rolled again; null or left out: as before */
+  @Omittable() @Text(120) rolledAt?: string | null;
   /** used up, or thrown to the scrap */
   @IsBoolean({ message: 'Say whether the sheet is used up.' }) gone!: boolean;
   /** of a plug: which end of the fade is inside */

@@ -27,6 +27,7 @@ import { DiaryModule } from './diary/diary.module.js';
 import { EventsModule } from './events/events.module.js';
 import { ExchangeModule } from './exchange/exchange.module.js';
 import { LearningModule } from './learning/learning.module.js';
+import { LookRoundModule } from './lookRound/lookRound.module.js';
 import { MixesModule } from './mixes/mixes.module.js';
 import { PalettesModule } from './palettes/palettes.module.js';
 import { SheetsModule } from './sheets/sheets.module.js';
@@ -50,7 +51,7 @@ class AppModule {
       module: AppModule,
       imports: [
         DbModule.at(file), EventsModule, ArchiveModule.with(startAnew), MixesModule, PalettesModule, ShelfModule, SheetsModule, BlendsModule,
-        CanesModule, SheetBookModule, BatchesModule, DiaryModule, LearningModule, DevicesModule, ExchangeModule, ChangesModule,
+        CanesModule, SheetBookModule, BatchesModule, DiaryModule, LearningModule, DevicesModule, ExchangeModule, LookRoundModule, ChangesModule,
       ],
       controllers: [HealthController],
     };

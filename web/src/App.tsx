@@ -5,6 +5,7 @@ import { Textures } from './parts/texture.js';
 import { KeyList } from './parts/KeyList.js';
 import { Saving } from './parts/Saving.js';
 import { Bars } from './parts/Bars.js';
+import { GardenBar } from './parts/GardenBar.js';
 import { Tile } from './parts/Tile.js';
 import { useKeys } from './state/keys.js';
 import { useView } from './state/view.js';
@@ -61,7 +62,7 @@ export function App(): ReactElement {
         <Switch onClick={() => { void navigate('/copies'); }} aria-label="Copies of your data" title="Keep a copy of your data, or take one up (shift Y)">Copies</Switch>
         <Switch onClick={() => { keyList.current?.showModal(); }} aria-label="Keys"><Wide>Keys</Wide> <Key>?</Key></Switch>
       </Flex>
-      <Bars />
+      <Box gridRow={2}><GardenBar /><Bars /></Box>
       <Grid templateColumns="1fr 92px" minHeight={0} gridRow={3} css={{ '@media print': { display: 'block' } }}>
         <Box as="main" minWidth={0} minHeight={0} css={{ containerType: 'inline-size', '@media print': { containerType: 'normal' } }}><Outlet /></Box>
         <Tile />

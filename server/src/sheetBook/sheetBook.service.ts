@@ -45,7 +45,7 @@ export class SheetBookService {
       if (!stored) throw notThere('This sheet');
       await checkVersion(stored.name, stored.version, dto.version, () => this.answer({ ...stored, madeOn: '' }));
       checkSheet(dto);
-      await draft.put('sheet', { ...stored, ...sheetRow(dto), version: draft.version });
+      await draft.put('sheet', { ...stored, ...sheetRow(dto), rolledAt: dto.rolledAt ?? stored.rolledAt, version: draft.version });
       draft.summary = dto.gone && !stored.gone ? `${dto.name.trim()} is used up` : dto.form !== 'sheet' && stored.form === 'sheet' ? `wound ${dto.name.trim()} up` : `changed the sheet ${dto.name.trim()}`;
     });
     return this.one(dto.id);

@@ -1,7 +1,6 @@
 import { QueryClient, keepPreviousData, notifyManager, useInfiniteQuery, useQuery, type UseQueryResult } from '@tanstack/react-query';
 import type {
-  ArchiveAnswer, BatchAnswer, BatchCard, BlendAnswer, BlendCard, CaneAnswer, CaneCard, ChangesAnswer, ConditionedAnswer, DiaryAnswer, LearningAnswer, MachinesAnswer, MixAnswer, MixListAnswer, UsedInAnswer, PaletteCard, PaletteDto, SheetAnswer, ShelfAnswer,
-} from '#contract';
+  ArchiveAnswer, BatchAnswer, BatchCard, BlendAnswer, BlendCard, CaneAnswer, CaneCard, ChangesAnswer, ConditionedAnswer, DiaryAnswer, LearningAnswer, MachinesAnswer, MixAnswer, MixListAnswer, UsedInAnswer, PaletteCard, PaletteDto, SheetAnswer, ShelfAnswer, GardenAnswer } from '#contract';
 import { NoAnswer, ask } from './ask.js';
 import { changesMade, isQuiet, resume, whenSettled } from './outbox.js';
 import { own } from './own.js';
@@ -71,6 +70,7 @@ export const useBatches = (): UseQueryResult<readonly BatchCard[]> => useRead('/
 export const useBatch = (id: string | undefined): UseQueryResult<BatchAnswer> => useRead(`/api/batches/${id ?? ''}`, id !== undefined);
 export const useEntry = (id: string | undefined): UseQueryResult<DiaryAnswer> => useRead(`/api/diary/${id ?? ''}`, id !== undefined);
 export const useLearning = (): UseQueryResult<LearningAnswer> => useRead('/api/learning');
+export const useGarden = (): UseQueryResult<GardenAnswer> => useRead('/api/garden');
 export const usePalettes = (): UseQueryResult<readonly PaletteCard[]> => useRead('/api/palettes');
 export const usePalette = (id: string | undefined): UseQueryResult<PaletteDto> => useRead(`/api/palettes/${id ?? ''}`, id !== undefined);
 export const useBlends = (): UseQueryResult<readonly BlendCard[]> => useRead('/api/blends');

@@ -9,6 +9,7 @@ import { Caption, Plus, Word } from '../../theme/pieces.js';
 import { RowLink } from '../../parts/RowLink.js';
 import { useBatch, useBatches, useMachines } from '../../wire/queries.js';
 import { change } from '../../wire/save.js';
+import { AllBatches } from './AllBatches.js';
 import { BatchPlan } from './BatchPlan.js';
 
 /** Batches and what the open one takes. */
@@ -41,7 +42,7 @@ export default function Batches(): ReactElement {
         {finished.length > 0 && <Box padding={3}><Word fontSize="small" onClick={() => { setDone(!done); }}>{done ? 'Hide the done ones' : `${finished.length} done`}</Word></Box>}
         {done && finished.map((b) => <OneRow key={b.id} batch={b} open={b.id === batchId} />)}
       </Flex>
-      {batchId === undefined ? <Empty title="Choose a batch" action="Or plan a new one" onAction={() => { void add(); }}>Its pieces, the clay they take and the order of the work appear here.</Empty>
+      {batchId === undefined ? <AllBatches waiting={waiting} />
         : batch.data ? <BatchPlan key={batch.data.id} batch={batch.data} machines={machines.data} /> : <Reading error={batch.error} />}
     </Grid>
   );

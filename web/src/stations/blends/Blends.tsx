@@ -10,6 +10,7 @@ import { Caption, Plus, Word } from '../../theme/pieces.js';
 import { useBlendOf, useBlends, useMachines, useShelf } from '../../wire/queries.js';
 import { change } from '../../wire/save.js';
 import { BlendView } from './BlendView.js';
+import { Fades } from './Fades.js';
 
 const [WIDTH, HEIGHT, PURE] = [140, 60, 14];
 
@@ -61,7 +62,7 @@ export default function Blends(): ReactElement {
         {retired.length > 0 && <Box padding={3}><Word fontSize="small" onClick={() => { setShown(!shown); }}>{shown ? 'Hide the retired ones' : `${retired.length} retired`}</Word></Box>}
         {shown && retired.map((b) => <OneRow key={b.id} blend={b} open={b.id === blendId} />)}
       </Flex>
-      {blendId === undefined ? <Empty title="Choose a blend" action="Or plan a new one" onAction={() => { void add(); }}>Its cuts, the fade they give, the passes, tape and plug appear here.</Empty>
+      {blendId === undefined ? <Fades blends={blends.data.filter((b) => !b.retired)} />
         : blend.data ? <BlendView key={blend.data.id} blend={blend.data} making={detail === 'make'} machines={machines.data} shelf={shelf.data} /> : <Reading error={blend.error} />}
     </Grid>
   );

@@ -25,7 +25,9 @@ export default function Diary(): ReactElement {
   const [seen, setSeen] = useState<readonly [number, number]>([0, 0]);
   const onSeen = useCallback((from: number, to: number) => { setSeen([from, to]); }, []);
   const found = useLongDiary(asked, seen);
-  const entry = useEntry(entryId);
+  // nothing chosen: what was made last
+  const newest = found.at(0)?.id;
+  const entry = useEntry(entryId ?? newest);
   const { total } = found;
   if (found.reading) return <Reading error={found.error} />;
   if (total === 0 && search === '') {
@@ -40,12 +42,12 @@ export default function Diary(): ReactElement {
         </Box>
         <LongList label="Entries" total={total} lanes={1} height={ENTRY_ROW} onSeen={onSeen} of={asked} keyOf={(place) => found.at(place)?.id} row={(place) => {
           const e = found.at(place);
-          return e ? <EntryRow entry={e} chosen={e.id === entryId} /> : null;
+          return e ? <EntryRow entry={e} chosen={e.id === (entryId ?? newest)} /> : null;
         }}>
           {total === 0 && <Box padding={4}><Caption>Nothing in the diary is like that.</Caption></Box>}
         </LongList>
       </Grid>
-      {entryId === undefined ? <Empty title="Choose a day">Everything that was made stands on the left, the newest first.</Empty>
+      {entryId === undefined && newest === undefined ? <Empty title="Nothing like that">Nothing in the diary is like what you are looking for.</Empty>
         : entry.data ? <Entry key={entry.data.id} entry={entry.data} /> : <Reading error={entry.error} />}
     </Grid>
   );

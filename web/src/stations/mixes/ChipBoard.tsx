@@ -6,6 +6,7 @@ import type { MixCard, MixSort } from '#contract';
 import { Chip } from '../../parts/Chip.js';
 import { Choice } from '../../parts/Choice.js';
 import { LongList } from '../../parts/LongList.js';
+import { useWidth } from '../../parts/useWidth.js';
 import { MassValue } from '../../parts/Value.js';
 import { useUnits } from '../../state/view.js';
 import { Caption, Field, Key, Plus, Word } from '../../theme/pieces.js';
@@ -22,8 +23,13 @@ const Hook = chakra(Link, {
   base: { display: 'block', textDecoration: 'none', padding: '5px', border: '3px solid transparent', minWidth: 0, _hover: { borderColor: 'hairline' }, '&&&[aria-current=page]': { borderColor: 'ink' } },
 });
 
-/** Every mix as a chip with its ratio. */
-export function ChipBoard({ chosen }: { readonly chosen: string | undefined }): ReactElement {
+/** px that a chip takes side by side with others. */
+const LANE = 126;
+
+/** Every mix as a chip with its ratio: beside the one that is open, or over the whole width. */
+export function ChipBoard({ chosen, wide = false }: { readonly chosen: string | undefined; readonly wide?: boolean }): ReactElement {
+  const [frame, width] = useWidth<HTMLDivElement>();
+  const lanes = wide ? Math.max(2, Math.floor((width - 16) / LANE)) : 2;
   const units = useUnits();
   const [search, setSearch] = useState('');
   const [sort, setSort] = useState<MixSort>('hue');
@@ -40,16 +46,16 @@ export function ChipBoard({ chosen }: { readonly chosen: string | undefined }): 
     return card ? <OneChip card={card} chosen={card.id === chosen} now={now ? showMass(card.possibleGrams, units) : null} /> : null;
   };
   return (
-    <Grid templateRows="auto 1fr" minHeight={0} background="paper" borderRight="rule" css={{ '@media print': { display: 'none' } }}>
+    <Grid ref={frame} templateRows="auto 1fr" height="100%" minHeight={0} minWidth={0} background="paper" borderRight="rule" css={{ '@media print': { display: 'none' } }}>
       <Box padding={4} borderBottom="hair">
-        <Flex gap={2} marginBottom={3}>
+        <Flex gap={2} marginBottom={3} maxWidth="420px">
           <Field data-find aria-label="Find a mix by its name or by a clay" placeholder="a name, a clay" value={search} onChange={(e) => { setSearch(e.currentTarget.value); }} onKeyDown={(e) => { if (e.key === 'Escape') setSearch(''); }} />
           <Link to="/mixes/new" aria-label="New mix" tabIndex={-1}><Plus as="span" display="grid" placeItems="center" width="38px" height="38px" title="new mix">+</Plus></Link>
         </Flex>
-        <Grid templateColumns="1fr 1fr" columnGap={3} rowGap={1} fontSize="small" marginBottom={3}>
-          {TOOLS.map(([to, text, key]) => <Flex key={to} justifyContent="space-between" alignItems="baseline"><Link to={`/mixes/${to}`} aria-current={chosen === to ? 'page' : undefined}>{text}</Link><Key>{key}</Key></Flex>)}
+        <Grid templateColumns={wide ? `repeat(${TOOLS.length}, auto)` : '1fr 1fr'} justifyContent={wide ? 'start' : undefined} columnGap={wide ? 5 : 3} rowGap={1} fontSize="small" marginBottom={3}>
+          {TOOLS.map(([to, text, key]) => <Flex key={to} justifyContent="space-between" alignItems="baseline" gap={2}><Link to={`/mixes/${to}`} aria-current={chosen === to ? 'page' : undefined}>{text}</Link><Key>{key}</Key></Flex>)}
         </Grid>
-        <Flex justifyContent="space-between" alignItems="baseline">
+        <Flex justifyContent={wide ? 'start' : 'space-between'} gap={4} alignItems="baseline">
           <h2>Chip board</h2>
           <Caption>{total} {total === 1 ? 'mix' : 'mixes'} · <Choice label="Order of the chips" value={sort} options={SORTS} onChange={setSort} /></Caption>
         </Flex>
@@ -58,7 +64,7 @@ export function ChipBoard({ chosen }: { readonly chosen: string | undefined }): 
           {' · '}<Word onClick={() => { setRetired(!retired); }}>{retired ? 'not retired' : 'retired'}</Word>
         </Box>
       </Box>
-      <LongList label="Chips" total={total} lanes={2} height={CHIP_ROW} row={chip} keyOf={(place) => board.at(place)?.id} onSeen={onSeen} of={JSON.stringify(query)} background="bench" padding={8}>
+      <LongList key={lanes} label="Chips" total={total} lanes={lanes} height={CHIP_ROW} row={chip} keyOf={(place) => board.at(place)?.id} onSeen={onSeen} of={JSON.stringify(query)} background="bench" padding={8}>
         {total === 0 && !board.reading && <Box padding={3}><Caption>{nothingLike(retired, search !== '' || now)}</Caption></Box>}
       </LongList>
     </Grid>

@@ -43,9 +43,9 @@ export default function Mixes(): ReactElement {
   if (shelf.data.clays.length === 0) {
     return <Empty title="No clay to mix yet" action="Go to the shelf" onAction={() => { void navigate('/shelf'); }}>A mix is made of clays. Put the first ones on the shelf, then stack their discs here.</Empty>;
   }
-  const nothing = first.total === 0
-    ? <Empty title="No mix yet" action="Make the first mix" onAction={() => { void navigate('/mixes/new'); }}>Stack discs of two clays and see the chip before you cut any.</Empty>
-    : <Empty title="Choose a chip" action="Or make a new mix" onAction={() => { void navigate('/mixes/new'); }}>Its recipe comes apart into discs here, to be changed, made larger or made again.</Empty>;
+  // nothing chosen: the chips themselves, over the whole width
+  if (mixId === undefined && first.total > 0) return <ChipBoard chosen={undefined} wide />;
+  const nothing = <Empty title="No mix yet" action="Make the first mix" onAction={() => { void navigate('/mixes/new'); }}>Stack discs of two clays and see the chip before you cut any.</Empty>;
   return (
     <Grid templateColumns="268px 1fr" height="100%" minHeight={0} css={{ '@media print': { display: 'block' } }}>
       <ChipBoard chosen={mixId} />

@@ -71,7 +71,7 @@ export function Ladder({ machines, setup, chosen, settingId, pointed, trueSize, 
         {equals ? <><b>{equals.edge.words}</b>, {equals.edge.knowledge === 'assumed' ? '~' : ''}{show(equals.edge.mm)}, is {equals.near.map((n, i) => <span key={n.edge.id}>{i > 0 && ' · '}{n.edge.words.toLowerCase().startsWith('setting') ? `${n.edge.label} of ${n.rung.name}` : n.edge.words.toLowerCase()}{Math.abs(n.off) < 0.005 ? ', the same' : ` (${show(Math.abs(n.off))} ${n.off > 0 ? 'thicker' : 'thinner'})`}</span>)}</>
           : 'Point at an edge to see its equals on the others.'}
       </p>
-      <svg width={width} height={HEIGHT + TOP + 64} role="group" aria-label="Thickness ladder" style={{ flex: 'none', maxWidth: 'none', display: 'block' }} onPointerLeave={() => { setAt(null); }}>
+      <svg width={width} height={HEIGHT + TOP + 64} viewBox={`0 0 ${width} ${HEIGHT + TOP + 64}`} role="group" aria-label="Thickness ladder" style={{ flex: 'none', maxWidth: trueSize ? 'none' : '100%', height: trueSize ? undefined : 'auto', display: 'block' }} onPointerLeave={() => { setAt(null); }}>
         <g transform={`translate(0 ${TOP})`} fontSize="13">
           {ticks.map((i) => (
             <g key={i}><path d={`M${LEFT} ${y(i * step)}H${width}`} stroke="#a9a9a9" /><text x={LEFT - 10} y={y(i * step) + 4} textAnchor="end" fill="#141414">{tickWords(i)}</text></g>

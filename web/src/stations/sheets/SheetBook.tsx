@@ -16,8 +16,9 @@ import { Action, Caption, Key, Rule, Second, Strip, Word } from '../../theme/pie
 import { useSheets } from '../../wire/queries.js';
 import { change, useRefusal } from '../../wire/save.js';
 import { MadeSheet } from './MadeSheet.js';
+import { RollThinner } from './RollThinner.js';
 import { SheetsHead } from './SheetsHead.js';
-import { leftOfSheet, sentSheet } from './sheetWords.js';
+import { leftOfSheet, retyped, sentSheet } from './sheetWords.js';
 import { WindUp } from './WindUp.js';
 
 interface Wanted { readonly width: number; readonly height: number | null; readonly bridge: number }
@@ -95,7 +96,7 @@ function OneSheet({ sheet, cutter, bridge }: OneSheetProps): ReactElement {
       </div>
       {flat ? (
         <Box lineHeight={1.6}>
-          {sheet.layers > 1 ? `${sheet.layers} layers of ` : ''}<ThicknessValue label="Thickness of the sheet" value={sheet.mm} onChange={(mm) => { save({ mm }); }} />{sheet.rolledAt !== '' ? `, rolled at ${sheet.rolledAt}` : ''}
+          {sheet.layers > 1 ? `${sheet.layers} layers of ` : ''}<ThicknessValue label="Thickness of the sheet" value={sheet.mm} onChange={(mm) => { save(retyped(sheet, mm)); }} />{sheet.rolledAt !== '' ? `, rolled at ${sheet.rolledAt}` : ''}
           <br /><LengthValue label="Width of the made sheet" value={sheet.widthMm} refusal={refusal?.sentenceFor('widthMm')} onChange={(widthMm) => { save({ widthMm }); }} /> × <LengthValue label="Length of the made sheet" value={sheet.lengthMm} refusal={refusal?.sentenceFor('lengthMm')} onChange={(lengthMm) => { save({ lengthMm }); }} />, {showMass(sheet.grams, units)}
           <br /><b>left: {showSize(sheet.widthMm, left.length, units)}</b>, {showMass(perArea * sheet.widthMm * left.length, units)}
         </Box>
@@ -111,6 +112,7 @@ function OneSheet({ sheet, cutter, bridge }: OneSheetProps): ReactElement {
           <Second>{showArea(left.pieces, units)} of pieces, {showMass(perArea * left.scrap, units)} scrap between them</Second>
         </div>
       )}
+      {flat && !sheet.gone && <RollThinner sheet={sheet} onRolled={(made) => { void change('PUT', path, made); }} />}
       {flat && !sheet.gone && (
         <div>
           <Box as="h2" marginBottom={2}>Cut pieces</Box>

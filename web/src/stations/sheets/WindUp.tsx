@@ -1,8 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { useMemo, type ReactElement } from 'react';
-import { showCutter, cutterOf } from '#core/batch';
 import { fadeOf, stacked, windUp } from '#core/blend';
-import { showLength, showLong, showSize, type UnitSystem } from '#core/units';
+import { showLength, showLong, showSize } from '#core/units';
 import type { BlendAnswer, MachinesAnswer, ShelfAnswer, SheetAnswer, SheetDto } from '#contract';
 import { useUnits } from '../../state/view.js';
 import { Action, Caption } from '../../theme/pieces.js';
@@ -11,7 +10,7 @@ import { useBlendOf, useMachines, useShelf } from '../../wire/queries.js';
 import { plugSheet } from '../blends/plugSheet.js';
 import { rolledOn, tapePlanOf } from '../blends/tapeMm.js';
 import { coloursIn, layoutIn } from '../blends/workedBlend.js';
-import { leftOfSheet, sentSheet } from './sheetWords.js';
+import { cutWords, leftOfSheet, sentSheet } from './sheetWords.js';
 
 interface WindUpProps { readonly sheet: SheetAnswer; readonly blendId: string; readonly onWind: (made: SheetDto) => void }
 
@@ -22,10 +21,6 @@ export function WindUp({ sheet, blendId, onWind }: WindUpProps): ReactElement | 
   if (!blend.data || !machines.data || !shelf.data) return null;
   return <Winding sheet={sheet} blend={blend.data} machines={machines.data} shelf={shelf.data} onWind={onWind} />;
 }
-
-/** Pieces that were cut before, for the note: the plug has no more place for them. */
-const cutWords = (sheet: SheetAnswer, units: UnitSystem): string =>
-  sheet.cuts.map((c) => `${c.count} of ${showCutter(cutterOf(c.widthMm, c.heightMm), units)}`).join(', ');
 
 interface WindingProps { readonly sheet: SheetAnswer; readonly blend: BlendAnswer; readonly machines: MachinesAnswer; readonly shelf: ShelfAnswer; readonly onWind: (made: SheetDto) => void }
 

@@ -4,6 +4,7 @@ import { useNavigate, useParams } from 'react-router';
 import { showMass } from '#core/units';
 import type { ShelfAnswer } from '#contract';
 import { Empty, Reading } from '../../parts/Empty.js';
+import { LookRound } from '../../parts/GardenBar.js';
 import { useKeys } from '../../state/keys.js';
 import { useUnits } from '../../state/view.js';
 import { Second, Strip, Word } from '../../theme/pieces.js';
@@ -46,7 +47,7 @@ export default function Shelf(): ReactElement {
     <Grid templateColumns={data.lines.length === 0 && !form ? '1fr' : '1fr 300px'} height="100%" minHeight={0}>
       <Box overflowY="auto" padding={5} minWidth={0}>
         {data.lines.length === 0
-          ? <Empty title="Nothing on the shelf yet" action="Put a line of clay here" onAction={() => { setAdding({ what: 'line' }); }}>Begin with the clay you use most: its line and what the packet says, then its colours, then the blocks you have.</Empty>
+          ? <Empty title="Nothing on the shelf yet" action="Put a line of clay here" onAction={() => { setAdding({ what: 'line' }); }}>Begin with the clay you use most: its line and what the packet says, then its colours, then the blocks you have.<LookRound /></Empty>
           : <Rows data={data} chosen={clayId} onChoose={choose} onAdd={setAdding} />}
       </Box>
       {(data.lines.length > 0 || form) && <Strip aria-label="Chosen clay">

@@ -1,0 +1,6 @@
+import { Module } from '@nestjs/common';
+import { LookRoundController } from './lookRound.controller.js';
+import { LookRoundService } from './lookRound.service.js';
+
+@Module({ controllers: [LookRoundController], providers: [LookRoundService] })
+export class LookRoundModule {}
