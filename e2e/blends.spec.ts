@@ -60,8 +60,12 @@ test('a three-colour blend with pure ends: drag a cut, take the compensated one,
   expect(svg).toContain('width="140mm" height="60mm"');
   expect([...svg.matchAll(/<polygon/g)]).toHaveLength(3);
   await page.emulateMedia({ media: 'print' });
-  const paper = await page.locator('[data-template]').boundingBox();
-  expect([Math.round(((paper?.width ?? 0) * 25.4) / 96), Math.round(((paper?.height ?? 0) * 25.4) / 96)]).toEqual([140, 60]);
+  // two tiles of true size, the second with what the first has not and 8 mm to lay them over each other
+  const tiles = await page.locator('[data-template]').all();
+  const boxes = await Promise.all(tiles.map((tile) => tile.boundingBox()));
+  const inMm = (pixels: number | undefined): number => Math.round(((pixels ?? 0) * 25.4) / 96);
+  expect(boxes.map((box) => inMm(box?.height))).toEqual([60, 60]);
+  expect(boxes.reduce((sum, box) => sum + inMm(box?.width), 0) - 8).toBe(140);
   await page.emulateMedia({ media: null });
   await page.reload();
   await expect(page.getByLabel('How it is cut')).toHaveValue('compensated');
@@ -69,7 +73,7 @@ test('a three-colour blend with pure ends: drag a cut, take the compensated one,
 
 test('made at the bench: passes counted by space, written down, learned from, and the plan is frozen', async ({ page, sledge }) => {
   await page.goto(`${sledge.url}/blends`);
-  await page.getByRole('link', { name: /Beet fade/ }).click();
+  await page.getByRole('link', { name: 'Open Beet fade' }).click();
   const forecast = page.getByRole('img', { name: /Streaks are just not seen after/ });
   const before = Number(/after (\d+) passes/.exec(await forecast.getAttribute('aria-label') ?? '')?.[1]);
   await expect(page.getByRole('main')).toContainText('with what your last blend took');
@@ -107,14 +111,14 @@ test('made at the bench: passes counted by space, written down, learned from, an
   await expect(page.getByText('Beet fade was made and stands in the diary. Retire it instead.').first()).toBeVisible();
   await page.getByRole('button', { name: 'Retire' }).click();
   await expect(page.getByRole('button', { name: '1 retired' })).toBeVisible();
-  await expect(page.getByRole('link', { name: /Beet fade/ })).toHaveCount(0);
+  await expect(page.getByRole('link', { name: 'Open Beet fade' })).toHaveCount(0);
   await page.getByRole('button', { name: 'Bring it back' }).click();
-  await expect(page.getByRole('link', { name: /Beet fade/ })).toHaveCount(1);
+  await expect(page.getByRole('link', { name: 'Open Beet fade' })).toHaveCount(1);
 });
 
 test('what cannot be cut is said, and a blend in inches', async ({ page, sledge }) => {
   await page.goto(`${sledge.url}/blends`);
-  await page.getByRole('link', { name: /Pod fade/ }).click();
+  await page.getByRole('link', { name: 'Open Pod fade' }).click();
   await edit(page, 'Pure ends', '80 mm');
   await expect(page.getByText('Pure ends this wide leave no room for a fade between them.')).toBeVisible();
   await edit(page, 'Width of the sheet', '6 in');

@@ -1,10 +1,11 @@
 import type { Clay } from '#core/clay';
-import type { Evidence, Learned } from '#core/mix';
+import { CURVE_TERMS, type Evidence, type Learned } from '#core/mix';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsNumber, IsString, Matches, Max, Min } from 'class-validator';
 import { Between, Id, Things, Whole } from './rules.js';
 
 /** Each term of a learned curve, in natural logarithms of K/S: beyond this nothing finite would come of it. */
 const MOST_CURVE = 20;
+const LENGTH = `A learned curve has ${CURVE_TERMS} numbers.`;
 
 /** What was learned of one clay; the numbers are those of core's `LearnedClay`. */
 export class LearnedClayDto {
@@ -14,8 +15,8 @@ export class LearnedClayDto {
   @Max(MOST_CURVE, { each: true, message: 'A learned curve is further off than any clay can be.' })
   @Min(-MOST_CURVE, { each: true, message: 'A learned curve is further off than any clay can be.' })
   @IsArray({ message: 'A learned curve is a list of numbers.' })
-  @ArrayMinSize(6, { message: 'A learned curve has six numbers.' })
-  @ArrayMaxSize(6, { message: 'A learned curve has six numbers.' })
+  @ArrayMinSize(CURVE_TERMS, { message: LENGTH })
+  @ArrayMaxSize(CURVE_TERMS, { message: LENGTH })
   @IsNumber({ allowNaN: false, allowInfinity: false }, { each: true, message: 'A learned curve is a list of numbers.' })
   curve!: number[];
   @Whole('The number of chips', 0, 1_000_000) chips!: number;

@@ -1,16 +1,16 @@
 import type { Clay } from '#core/clay';
 import { normalFrom } from '#core/units';
 import { BANDS, WEIGHTS, deltaEFrame, hexOf, labOf, xyzOfLab, type Lab } from '#core/colour';
+import { oscillators, type Hidden } from './oscillators.js';
 
 /**
  * A studio whose clays nobody knows: two-constant Kubelka–Munk pigments with
- * curves of their own for absorption and for scattering (sums of sigmoids
- * and bells, nothing of Sledge's upsampling), strengths from 0.2 to 5, and a
- * surface that reflects (J. L. Saunderson, 1942). What Sledge is told of
+ * curves of their own for absorption and for scattering (what absorbs by
+ * photon energy: nothing of Sledge's upsampling or of the shapes it
+ * expects), strengths from 0.2 to 5, and a surface that reflects
+ * (J. L. Saunderson, 1942). What Sledge is told of
  * them is the colour of each pure clay, and chips as a reader reads them.
  */
-interface Hidden { readonly k: Float64Array; readonly s: Float64Array }
-
 export interface Mixed { readonly of: readonly number[]; readonly parts: readonly number[] }
 
 /** Saunderson's constants for a matt plastic; a reader keeps half of what is reflected outside out. */
@@ -23,33 +23,6 @@ export interface HiddenStudio {
   readonly truth: (mix: Mixed) => Lab;
   /** what a reader reads of it: ΔE00 0.5 of noise */
   readonly read: (mix: Mixed) => Lab;
-}
-
-const sigmoid = (x: number): number => 1 / (1 + Math.exp(-x));
-const bell = (x: number): number => Math.exp(-x * x / 2);
-
-function hidden(random: () => number, kind: number): Hidden {
-  const between = (low: number, high: number): number => low + (high - low) * random();
-  const strength = Math.exp(between(Math.log(0.2), Math.log(5)));
-  const k = new Float64Array(BANDS);
-  const s = new Float64Array(BANDS);
-  const edge = between(440, 640);
-  const width = between(8, 24);
-  const rising = random() < 0.75;
-  const high = Math.exp(between(Math.log(0.6), Math.log(6)));
-  const floor = Math.exp(between(Math.log(0.004), Math.log(0.05)));
-  const bells = Array.from({ length: 2 }, () => ({ at: between(400, 700), width: between(20, 50), height: Math.exp(between(Math.log(0.03), Math.log(2))) }));
-  const slope = between(-0.25, 0.25);
-  for (let band = 0; band < BANDS; band++) {
-    const nm = 380 + 10 * band;
-    const step = sigmoid(((rising ? -1 : 1) * (nm - edge)) / width);
-    let absorbs = floor + high * step + bells.reduce((sum, b) => sum + b.height * bell((nm - b.at) / b.width), 0);
-    if (kind === 0) absorbs = 0.003 + 0.05 * sigmoid((415 - nm) / 12);
-    if (kind === 1) absorbs = 12 + 3 * sigmoid((nm - 560) / 60);
-    k[band] = strength * absorbs;
-    s[band] = strength * Math.exp(slope * ((nm - 555) / 175)) * (1 + (kind > 1 ? 0.2 * bell((nm - edge) / 40) : 0));
-  }
-  return { k, s };
 }
 
 function labOfMix(hiddens: readonly Hidden[], { of, parts }: Mixed): Lab {
@@ -85,7 +58,7 @@ export function hiddenStudio(count: number, random: () => number): HiddenStudio 
   const hiddens: Hidden[] = [];
   const colours: Lab[] = [];
   while (hiddens.length < count) {
-    const one = hidden(random, hiddens.length);
+    const one = oscillators(random, hiddens.length);
     const lab = labOfMix([one], { of: [0], parts: [1] });
     // a shelf has no two clays of one colour, and its dull ones are mixed, not bought
     const apart = colours.every((c) => Math.hypot(c.l - lab.l, c.a - lab.a, c.b - lab.b) > 22);

@@ -95,7 +95,7 @@ describe('tables as people have them', () => {
     expect(content.faults).toEqual([
       { row: 3, sentence: 'This mix has no name.' }, { row: 4, sentence: 'This mix has no recipe.' }, { row: 5, sentence: '“by eye” is no basis. Write volume or mass.' },
     ]);
-    const colours = readFile('c.csv', bytes('name,colour,share\nbeet,7B1E4B,0.5\nleek,green,\npea,93B84C,7\n'));
+    const colours = readFile('c.csv', bytes('name,colour,share\nbeet,7B1E4B,0.5\nleek,greenish mush,\npea,93B84C,7\n'));
     expect(colours.faults.map((f) => f.row)).toEqual([3, 4]);
   });
 

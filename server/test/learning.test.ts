@@ -61,8 +61,8 @@ test('a lesson of chips that have changed meanwhile is refused', async () => {
 
 test.each<[string, (dto: LearningDto) => unknown, RegExp]>([
   ['no key', (dto) => ({ ...dto, key: 'x' }), /which chips/],
-  ['a short curve', (dto) => ({ ...dto, clays: [{ ...dto.clays[0], curve: [1] }] }), /six numbers/],
-  ['a curve of words', (dto) => ({ ...dto, clays: [{ ...dto.clays[0], curve: ['a', 1, 1, 1, 1, 1] }] }), /list of numbers/],
+  ['a short curve', (dto) => ({ ...dto, clays: [{ ...dto.clays[0], curve: [1] }] }), /has 9 numbers/],
+  ['a curve of words', (dto) => ({ ...dto, clays: [{ ...dto.clays[0], curve: ['a', 1, 1, 1, 1, 1, 1, 1, 1] }] }), /list of numbers/],
   ['an endless strength', (dto) => ({ ...dto, clays: [{ ...dto.clays[0], logStrength: 99 }] }), /The learned strength/],
   ['no list', (dto) => ({ ...dto, clays: 'all' }), /clays/],
 ])('%s is refused', async (_, wrong, sentence) => {

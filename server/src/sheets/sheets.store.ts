@@ -7,7 +7,7 @@ import type { Db } from '../db/dataFile.js';
 import { batches, benchSetup, blendRevisions, blends, layers, machines, pieces, readings, settings } from '../db/schema.js';
 
 export const BENCH_ID = 'bench';
-const NO_SETUP: BenchSetupDto = { version: 0, machineId: null, discMm: 20, discSettingId: null, cardMm: null, roomC: null, guides: null, currency: '' };
+const NO_SETUP: BenchSetupDto = { version: 0, machineId: null, discMm: 20, discSettingId: null, cardMm: null, roomC: null, guides: null, gauges: null, conditionSettingId: null, conditionPasses: null, currency: '' };
 
 @Injectable()
 export class SheetsStore {

@@ -2,7 +2,7 @@ import { BANDS, type Pigment } from '#core/colour';
 import type { LearnedClay } from './evidence.js';
 
 /** How many terms the correction of a K/S curve has. */
-export const TERMS = 6;
+export const TERMS = 9;
 /** How far each term of the logarithm of K/S may go: an assumption, smoother ones farther. */
 export const SIGMA_OF_TERM = Array.from({ length: TERMS }, (_, term) => 0.45 / (1 + 0.15 * term));
 

@@ -1,6 +1,7 @@
 import { strengthOf, type Clay } from '#core/clay';
 import { choleskyInPlace, choleskyInverse, choleskySolve, deltaE, deltaEFrame, statedPigment, type Frame, type Lab, type Pigment, type Stage } from '#core/colour';
-import { SIGMA_OF_TERM, TERMS, correctedPigment } from './curves.js';
+import { TERMS, correctedPigment } from './curves.js';
+import { expectedOf, type Expected } from './expected.js';
 import { SIGMA_OF_CHIP, SIGMA_STATED, sigmaOfStrength, type Evidence, type Learned } from './evidence.js';
 import { UNKNOWNS, addInformation, sandwich, seenThrough, sensitivity, sightOf } from './sensitivity.js';
 
@@ -34,14 +35,20 @@ const FREEDOM = 4;
 class Fit {
   readonly size: number;
   private readonly stated: Readonly<Record<Stage, readonly Pigment[]>>;
-  private readonly prior: Float64Array;
+  private readonly ofStrength: readonly number[];
+  private readonly expected: readonly Expected[];
+  /** every strength at its default, every curve as pigments of that colour have it on average */
+  readonly begin: Float64Array;
   readonly rows: readonly Row[];
   private readonly own: readonly Row[];
 
   constructor(clays: readonly Clay[], evidence: readonly Evidence[]) {
     this.size = clays.length * UNKNOWNS;
     this.stated = { baked: clays.map((c) => statedPigment(c, 'baked')), raw: clays.map((c) => statedPigment(c, 'raw')) };
-    this.prior = Float64Array.from({ length: this.size }, (_, k) => 1 / (k % UNKNOWNS === 0 ? sigmaOfStrength(clays[Math.floor(k / UNKNOWNS)] as Clay) : SIGMA_OF_TERM[(k % UNKNOWNS) - 1] ?? 1) ** 2);
+    this.ofStrength = clays.map((clay) => 1 / sigmaOfStrength(clay) ** 2);
+    this.expected = clays.map(expectedOf);
+    this.begin = new Float64Array(this.size);
+    this.expected.forEach(({ mean }, i) => { this.begin.set(mean, i * UNKNOWNS + 1); });
     const places = new Map(clays.map((c, i) => [c.id, i]));
     this.rows = evidence.map(({ shares, stage, lab, way }): Row => ({
       of: shares.map((s) => places.get(s.clayId) ?? -1), volumes: shares.map((s) => s.volume), stage, lab, frame: deltaEFrame(lab), sigma: SIGMA_OF_CHIP[way],
@@ -71,11 +78,21 @@ class Fit {
     return this.rows.map((row) => Fit.square(row, this.look(row, x).lab));
   }
 
+  /** How far the terms of a clay are from what is expected of them. */
+  private offExpected(i: number, x: Float64Array): Float64Array {
+    const { mean } = this.expected[i] as Expected;
+    return mean.map((m, t) => (x[i * UNKNOWNS + 1 + t] as number) - m);
+  }
+
   private cost(x: Float64Array, weights: readonly number[]): number {
     let sum = 0;
     this.rows.forEach((row, i) => { sum += (weights[i] as number) * Fit.square(row, this.look(row, x).lab); });
     for (const row of this.own) sum += Fit.square(row, this.look(row, x).lab);
-    for (let k = 0; k < this.size; k++) sum += (this.prior[k] as number) * (x[k] as number) ** 2;
+    this.ofStrength.forEach((certain, i) => { sum += certain * (x[i * UNKNOWNS] as number) ** 2; });
+    this.expected.forEach(({ precision }, i) => {
+      const off = this.offExpected(i, x);
+      for (let s = 0; s < TERMS; s++) for (let t = 0; t < TERMS; t++) sum += (precision[s * TERMS + t] as number) * (off[s] as number) * (off[t] as number);
+    });
     return sum;
   }
 
@@ -96,11 +113,26 @@ class Fit {
     };
     this.rows.forEach((row, i) => { add(row, weights[i] as number); });
     for (const row of this.own) add(row, 1);
-    for (let k = 0; k < this.size; k++) {
-      information[k * this.size + k] = (information[k * this.size + k] as number) + (this.prior[k] as number);
-      pull[k] = (pull[k] as number) - (this.prior[k] as number) * (x[k] as number);
-    }
+    this.addExpected(x, information, pull);
     return { information, pull };
+  }
+
+  private addExpected(x: Float64Array, information: Float64Array, pull: Float64Array): void {
+    this.ofStrength.forEach((certain, i) => {
+      const at = i * UNKNOWNS;
+      information[at * this.size + at] = (information[at * this.size + at] as number) + certain;
+      pull[at] = (pull[at] as number) - certain * (x[at] as number);
+    });
+    this.expected.forEach(({ precision }, i) => {
+      const off = this.offExpected(i, x);
+      const at = i * UNKNOWNS + 1;
+      for (let s = 0; s < TERMS; s++) for (let t = 0; t < TERMS; t++) {
+        const certain = precision[s * TERMS + t] as number;
+        const to = (at + s) * this.size + at + t;
+        information[to] = (information[to] as number) + certain;
+        pull[at + s] = (pull[at + s] as number) - certain * (off[t] as number);
+      }
+    });
   }
 
   /** Levenberg and Marquardt's damped least squares. */
@@ -153,7 +185,8 @@ class Fit {
 /**
  * Learns from logged chips how strong each clay really is and how its curve
  * differs from the smoothest one: damped least squares on ΔE00 with priors
- * at the defaults and at the stated colours (docs/models.md §4). A chip that
+ * at the default strengths, at the stated colours, and at the curves that
+ * pigments of such a colour have (docs/models.md §4). A chip that
  * does not fit the others counts less (Student weights), so that it is
  * pointed at and not averaged in.
  * @param clays all on the shelf; chips with a clay that is not among them are left out
@@ -164,7 +197,7 @@ export function learn(clays: readonly Clay[], evidence: readonly Evidence[]): Le
   const fit = new Fit(clays, usable);
   let weights = usable.map(() => 1);
   const start = new Float64Array(fit.size);
-  let x = usable.length === 0 ? start : fit.solve(start, weights);
+  let x = usable.length === 0 ? start : fit.solve(fit.begin, weights);
   for (let round = 0; round < ROBUST_ROUNDS && usable.length > 2; round++) {
     weights = fit.squares(x).map((square) => Math.min(1, (FREEDOM + 3) / (FREEDOM + square)));
     x = fit.solve(x, weights);
