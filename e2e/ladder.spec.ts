@@ -9,7 +9,7 @@ test('a ladder from a mix to another: usual parts, equal steps, what to punch, a
   await expect(rungs).toHaveCount(9);
   await expect(rungs.nth(1)).toContainText('8:1');
   await expect(rungs.nth(1)).toContainText('3½ + ½');
-  await expect(own).toContainText('punch 18 of Cabbage vein and 18 of Chalk.');
+  await expect(own).toContainText('18 discs of Cabbage vein and 18 discs of Chalk.');
 
   await own.getByLabel('Steps of the ladder').selectOption('equal steps');
   await expect(rungs).toHaveCount(7);
@@ -18,9 +18,9 @@ test('a ladder from a mix to another: usual parts, equal steps, what to punch, a
   await edit(page, 'Number of steps', '5');
   await expect(rungs).toHaveCount(5);
   await expect(own).toContainText(/Quarter discs miss step .* by more than the eye lets pass/);
-  const before = await own.getByText('punch').textContent();
+  const before = await own.getByText('all punched with one cutter').textContent();
   await edit(page, 'Discs in each step', '12');
-  await expect(own.getByText('punch')).not.toHaveText(before ?? '');
+  await expect(own.getByText('all punched with one cutter')).not.toHaveText(before ?? '');
   await edit(page, 'Discs in each step', 'a few');
   await expect(own).toContainText('is not a number of parts');
 
@@ -45,7 +45,7 @@ test('through three mixes, and the triangle between them by keyboard', async ({ 
   await page.keyboard.press('Enter');
   await expect(own.getByRole('listitem')).toHaveCount(17);
   await expect(own.getByRole('listitem').nth(8)).toContainText('0:1:0');
-  await expect(own).toContainText('punch 18 of Cabbage vein, 32 of Chalk and 18 of Pea pod.');
+  await expect(own).toContainText('18 discs of Cabbage vein, 32 discs of Chalk and 18 discs of Pea pod.');
   await own.getByLabel('Steps of the ladder').selectOption('equal steps');
   await edit(page, 'Number of steps', '4');
   await expect(own).toContainText('A ladder through three mixes has at least five steps.');

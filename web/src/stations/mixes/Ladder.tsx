@@ -99,12 +99,14 @@ export function Ladder({ name, revisionId, flat, shelf }: LadderProps): ReactEle
           })}
         </Grid>
       )}
-      {sheet && <Box fontSize="small" marginTop={1}>With <Value label="Discs in each step" text={showNumber(new Fraction(discs))} read={readDiscs} onChange={setDiscs} /> discs in each step, punch {inWords(mixes.map((m, i) => `${showNumber(sheet.total[i] ?? new Fraction(0))} of ${m.name}`))}.</Box>}
+      {sheet && <Box fontSize="small" marginTop={1}>With <Value label="Discs in each step" text={showNumber(new Fraction(discs))} read={readDiscs} onChange={setDiscs} /> discs in each step, all punched with one cutter out of sheets of one setting: {inWords(mixes.map((m, i) => discWords(sheet.total[i] ?? new Fraction(0), m.name)))}.</Box>}
       {missed.length > 0 && <Warning>Quarter discs miss step {missed.join(', ')} by more than the eye lets pass{needed === null ? '; weigh those' : `: lay ${needed} discs in each step, or weigh those`}.</Warning>}
       {wrong !== null && <Warning>{wrong}</Warning>}
     </Box>
   );
 }
+
+const discWords = (count: Fraction, name: string): string => `${showNumber(count)} ${count.compare(1) > 0 ? 'discs' : 'disc'} of ${name}`;
 
 const inWords = (list: readonly string[]): string => (list.length < 2 ? list.join('') : `${list.slice(0, -1).join(', ')} and ${list.at(-1) ?? ''}`);
 
