@@ -8,9 +8,9 @@ test('chips that were made: logged, beside the prediction, and the recipe they w
   await page.getByRole('list', { name: 'Chips' }).getByRole('link', { name: 'Swede' }).click();
   const chips = page.getByRole('region', { name: 'Chips you made' });
   await expect(chips).toContainText('None yet.');
-  await chips.getByLabel('How the chip reads').fill('orange');
+  await chips.getByLabel('How the chip reads').fill('reddish mush');
   await page.keyboard.press('Enter');
-  await expect(chips).toContainText('“orange” is not a colour');
+  await expect(chips).toContainText('“reddish mush” is not a colour');
   await chips.getByLabel('How the chip reads').fill('74,5; 30; 41,5');
   await edit(page, 'Chip made on', '3 Nov 2026');
   await chips.getByRole('button', { name: 'Log it' }).click();

@@ -26,7 +26,7 @@ test('drop earrings from the demo shelf, and all of it after a restart', async (
 
   await test.step('the batch offers the newer recipe, plans with it and draws the cuts', async () => {
     await station(page, 'Batches');
-    await page.getByRole('link', { name: /Beetroot-ring drop earrings/ }).click();
+    await page.getByRole('link', { name: /Beetroot-ring drop earrings/ }).first().click();
     await page.getByRole('region', { name: 'Drop' }).getByRole('button', { name: 'Use it' }).click();
     await expect(page.getByText('has a newer recipe')).toHaveCount(0);
     await expect(page.getByRole('img', { name: /Cutting layout: 26 on a sheet/ })).toHaveCount(2);
@@ -63,7 +63,7 @@ test('drop earrings from the demo shelf, and all of it after a restart', async (
     await expect(page.getByRole('main').getByText(/ g in \d+ blocks/)).toHaveText(shelfBefore ?? '');
     await page.goto(`${sledge.url}/diary`);
     await page.getByLabel('Find in the diary').fill('twelve pairs');
-    await page.getByRole('link', { name: /Beetroot-ring drop earrings/ }).click();
+    await page.getByRole('link', { name: /Beetroot-ring drop earrings/ }).first().click();
     await expect(page.getByRole('main')).toContainText('26 Drop (18 mm round)');
     await expect(page.getByRole('link', { name: /Radish skin.*revision 2/ })).toBeVisible();
     await expect(page.getByRole('main')).toContainText('15 g');

@@ -28,6 +28,13 @@ async function openFirst(page: Page, name: (typeof STATIONS)[number]): Promise<v
   await page.waitForTimeout(250);
 }
 
+/** Buttons of a station beside the one that leads to the garden. */
+async function ownButtons(page: Page): Promise<number> {
+  const buttons = page.getByRole('main').getByRole('button');
+  const garden = buttons.filter({ hasText: 'Look round in the kitchen garden first' });
+  return (await buttons.count()) - (await garden.count());
+}
+
 test.describe('with nothing in it', () => {
   test.use({ data: 'empty' });
 
@@ -36,7 +43,7 @@ test.describe('with nothing in it', () => {
     for (const name of STATIONS) {
       await station(page, name);
       await expect(page.getByRole('main').getByRole('heading', { level: 1 })).toBeVisible();
-      await expect(page.getByRole('main').getByRole('button')).toHaveCount(1);
+      await expect.poll(() => ownButtons(page)).toBe(1);
       expect(await chromaOf(page), name).toBeLessThan(6);
     }
     await station(page, 'Shelf');

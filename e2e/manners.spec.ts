@@ -60,7 +60,7 @@ test('what cannot be is said where it was typed, and stays there to be mended', 
   await expect(strip).toContainText('could be September 2024 or week 9 of 2024');
 
   await station(page, 'Batches');
-  await page.getByRole('link', { name: /Leek-leaf hoops/ }).click();
+  await page.getByRole('link', { name: /Leek-leaf hoops/ }).first().click();
   await edit(page, 'Size of the cutter', '300 mm');
   await expect(page.getByRole('region', { name: 'Leaf' })).toContainText('A cutter of 300 mm round (11.81 in round) does not fit on a sheet of 110 × 200 mm');
 });

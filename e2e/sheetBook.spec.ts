@@ -65,7 +65,7 @@ test('an instruction for a machine that counts the other way: planned on mine, r
 test('a blend of three colours: pure ends, a cut dragged, the compensated one, made, rolled up, and ready for a cane', async ({ page, sledge }) => {
   await page.goto(`${sledge.url}/blends`);
   const main = page.getByRole('main');
-  await page.getByRole('link', { name: /Pod fade/ }).click();
+  await page.getByRole('link', { name: 'Open Pod fade' }).click();
   await page.getByLabel('How it is cut').selectOption('pure ends');
   await expect(main).toContainText('pure, 14 mm');
   const point = page.getByRole('slider', { name: 'Cut 1, point 1' });
@@ -174,7 +174,7 @@ test('conditioning by both schools, counted, and the next plan goes by it', asyn
 test('strips without a machine, two blends married, colour added, and what cannot be', async ({ page, sledge }) => {
   await page.goto(`${sledge.url}/blends`);
   const main = page.getByRole('main');
-  await page.getByRole('link', { name: /Straw fade/ }).click();
+  await page.getByRole('link', { name: 'Open Straw fade' }).click();
   await edit(page, 'Number of strips', '5');
   const strips = page.getByRole('list', { name: 'Strips' }).getByRole('listitem');
   await expect(strips).toHaveCount(5);

@@ -140,7 +140,7 @@ test('six windows with reader, calipers and scale all go on working', async ({ p
 
 test('what is done at the bench on a state that was changed elsewhere says so, and can be written down again', async ({ page, context, sledge }) => {
   await page.goto(`${sledge.url}/batches`);
-  await page.getByRole('link', { name: /Squash-stripe baubles/ }).click();
+  await page.getByRole('link', { name: /Squash-stripe baubles/ }).first().click();
   await page.getByRole('button', { name: 'To the bench' }).click();
   await page.getByRole('progressbar').waitFor();
   const done = page.getByRole('button', { name: 'Done, write it down' });
@@ -148,7 +148,7 @@ test('what is done at the bench on a state that was changed elsewhere says so, a
   await expect(done).toBeVisible();
   const other = await context.newPage();
   await other.goto(`${sledge.url}/batches`);
-  await other.getByRole('link', { name: /Squash-stripe baubles/ }).click();
+  await other.getByRole('link', { name: /Squash-stripe baubles/ }).first().click();
   let letGo: () => void = () => undefined;
   const gone = new Promise<void>((resolve) => { letGo = resolve; });
   await page.route('**/api/batches/*/done', async (route) => { await gone; await route.continue(); });

@@ -1,7 +1,7 @@
 import { BANDS, WEIGHTS, choleskyInPlace, choleskyInverse, choleskySolve, labOf, mixPigments, statedPigment, type Lab } from '#core/colour';
 import type { Clay } from '#core/clay';
 import { CURVES, SIGMA_OF_TERM, TERMS } from './curves.js';
-import { shapes, type Shape } from './shapes.js';
+import { offsetOf, shapes, type Shape } from './shapes.js';
 
 /** What is expected of the terms of a clay's curve before a chip of it is made: their mean, and the inverse of their covariance (TERMS²). */
 export interface Expected { readonly mean: Float64Array; readonly precision: Float64Array }
@@ -32,32 +32,31 @@ const NORMAL: Float64Array = (() => {
   return all;
 })();
 
-interface Known { readonly lab: Lab; readonly terms: Float64Array }
+/** Those that were asked for; most of them never are. */
+const known = new WeakMap<Shape, Float64Array>();
 
 /** A shape in the terms that come nearest to it where the eye sees. */
-function inTerms({ lab, offset }: Shape): Known {
+function inTerms(shape: Shape): Float64Array {
+  const before = known.get(shape);
+  if (before) return before;
+  const offset = offsetOf(shape);
   const terms = Float64Array.from({ length: TERMS }, (_, term) => together(curve(term), (band) => offset[band] as number));
   choleskySolve(NORMAL, TERMS, terms);
-  return { lab, terms };
-}
-
-let known: readonly Known[] | null = null;
-function all(): readonly Known[] {
-  known ??= shapes().map(inTerms);
-  return known;
+  known.set(shape, terms);
+  return terms;
 }
 
 interface Neighbour { readonly terms: Float64Array; readonly weight: number }
 
 /** The pigments nearest in colour; their weights add up to 1. */
 function neighbours(lab: Lab): Neighbour[] {
-  const nearest = all()
-    .map(({ lab: own, terms }) => ({ terms, away: Math.hypot(own.l - lab.l, own.a - lab.a, own.b - lab.b) }))
+  const nearest = shapes()
+    .map((shape) => ({ shape, away: Math.hypot(shape.lab.l - lab.l, shape.lab.a - lab.a, shape.lab.b - lab.b) }))
     .sort((a, b) => a.away - b.away).slice(0, NEIGHBOURS);
   const width = Math.max(NEAR, (nearest.at(-1)?.away ?? 0) / 1.5);
   const weights = nearest.map(({ away }) => Math.exp(-0.5 * (away / width) ** 2));
   const whole = weights.reduce((a, b) => a + b, 0);
-  return nearest.map(({ terms }, i) => ({ terms, weight: (weights[i] as number) / whole }));
+  return nearest.map(({ shape }, i) => ({ terms: inTerms(shape), weight: (weights[i] as number) / whole }));
 }
 
 /** Weighted mean of what a function finds in each. */

@@ -6,4 +6,4 @@ export { CHIP_WAYS, SIGMA_OF_CHIP, type ChipWay, type Evidence, type Learned, ty
 export { learn, learnedStrength, type Lesson, type Residual } from './learn.js';
 export { matchedPigment } from './matched.js';
 export { nextChips, type NextChip, type Proposal } from './nextChip.js';
-export { shapes, type Shape } from './shapes.js';
+export { offsetOf, shapes, type Shape } from './shapes.js';

@@ -1,8 +1,8 @@
-import { BANDS, WEIGHTS, hexOf, kOverS, labOf, reflectance, reflectanceOf, xyzOfLab, type Lab } from '#core/colour';
+import { BANDS, WEIGHTS, hexOf, kOverS, labOf, reflectance, reflectanceOf, xyzOfHex, xyzOfLab, type Lab } from '#core/colour';
 import { seeded } from '#core/units';
 
-/** A pigment as it could be: its colour, and by how much the logarithm of its K/S differs from the smoothest curve of that colour. */
-export interface Shape { readonly lab: Lab; readonly offset: Float64Array }
+/** A pigment as it could be: its colour, and its reflectance in the 36 bands. */
+export interface Shape { readonly lab: Lab; readonly curve: Float64Array }
 
 /** So many are made up; some have colours that no screen shows and are left out. */
 const MADE_UP = 1600;
@@ -46,11 +46,16 @@ const away = (one: Lab, other: Lab): number => Math.hypot(one.l - other.l, one.a
 function shape(random: () => number): Shape | null {
   const own = madeUp(random);
   const share = random();
-  const read = own.map((q) => asRead(q, share));
-  const lab = labOfCurve(read);
+  const curve = own.map((q) => asRead(q, share));
+  const lab = labOfCurve(curve);
+  const shown = labOf(xyzOfHex(hexOf(xyzOfLab(lab))));
+  return away(shown, lab) > 1 ? null : { lab, curve };
+}
+
+/** By how much the logarithm of its K/S differs from the smoothest curve of its colour; 36 bands. */
+export function offsetOf({ lab, curve }: Shape): Float64Array {
   const smooth = reflectanceOf(hexOf(xyzOfLab(lab)));
-  if (away(labOfCurve(smooth), lab) > 1) return null;
-  return { lab, offset: read.map((r, band) => Math.log(kOverS(r) / kOverS(smooth[band] as number))) };
+  return curve.map((r, band) => Math.log(kOverS(r) / kOverS(smooth[band] as number)));
 }
 
 let known: readonly Shape[] | null = null;
