@@ -2,7 +2,7 @@ import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { layoutOf } from '#core/blend';
-import type { BlendAnswer, BlendCard, BlendDto, MachinesAnswer, ShelfAnswer } from '#contract';
+import type { BlendAnswer, BlendCard, BlendDto, ClayDto, MachinesAnswer, ShelfAnswer } from '#contract';
 import { Empty, Reading } from '../../parts/Empty.js';
 import { RowLink } from '../../parts/RowLink.js';
 import { useKeys } from '../../state/keys.js';
@@ -14,9 +14,16 @@ import { Fades } from './Fades.js';
 
 const [WIDTH, HEIGHT, PURE] = [140, 60, 14];
 
+/** Clays that a first blend could be of: opaque ones, or any where there are not two of these. */
+function fading(shelf: ShelfAnswer): readonly ClayDto[] {
+  const own = shelf.clays.filter((c) => !c.retired);
+  const opaque = own.filter((c) => c.kind === 'opaque');
+  return opaque.length < 2 ? own : opaque;
+}
+
 /** A new blend of the first two clays of the shelf that lie far apart, ready to be changed. */
 function newBlend(shelf: ShelfAnswer, machines: MachinesAnswer, taken: ReadonlySet<string>): BlendDto | null {
-  const [one, other] = shelf.clays.filter((c) => !c.retired && c.kind === 'opaque').filter((_, i, all) => i === 0 || i === Math.min(2, all.length - 1));
+  const [one, other] = fading(shelf).filter((_, i, all) => i === 0 || i === Math.min(2, all.length - 1));
   if (!one || !other) return null;
   const own = machines.machines.find((m) => m.id === machines.setup.machineId);
   let name = 'New blend';
@@ -47,7 +54,7 @@ export default function Blends(): ReactElement {
   };
   useKeys('Blends', [{ key: 'n', does: 'New blend', run: () => { void add(); } }]);
   if (!blends.data || !shelf.data || !machines.data) return <Reading error={blends.error ?? shelf.error ?? machines.error} />;
-  if (shelf.data.clays.filter((c) => c.kind === 'opaque').length < 2) {
+  if (fading(shelf.data).length < 2) {
     return <Empty title="No clay to blend yet" action="Go to the shelf" onAction={() => { void navigate('/shelf'); }}>A blend fades from one colour to another. Put two clays on the shelf, then see the fade here before you cut.</Empty>;
   }
   if (blends.data.length === 0) {
