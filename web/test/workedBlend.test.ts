@@ -72,8 +72,8 @@ test('a colour may be a mix; one that is not known is said', () => {
 test('the tape is the thickest that shows no steps, and its width is a part of the finished blend', () => {
   for (const names of [['Leek', 'Corn'], ['Chalk', 'Soot'], ['Corn', 'Chalk']]) {
     for (const turning of ['folded', 'rolled', 'cut'] as const) {
-      const { turning: { finished, turned, choices, tapeSetting, steps }, tape, plug } = worked(plan(names, { turning }), machine);
-      expect(finished.width * finished.length * finished.mm).toBeCloseTo(180 * 120 * 2 * 2.0, -4);
+      const { mm, turning: { finished, turned, choices, tapeSetting, steps }, tape, plug } = worked(plan(names, { turning }), machine);
+      expect(finished.width * finished.length * finished.mm).toBeCloseTo(180 * 120 * 2 * mm, -2);
       expect(tape.width).toBe(turned.width);
       expect(plug.height).toBe(turned.width);
       const smooth = choices.filter((c) => c.steps.mean <= 2.5);

@@ -41,7 +41,7 @@ function sharesOf(known: readonly Known[]): number[] {
 }
 const SHARPNESS = 3;
 /** Dials that run evenly are the commonest by so much. An assumption. */
-const BEFORE = [3, 1, 1, 1];
+const BEFORE = [8, 1, 1, 1];
 
 /** Between two readings a dial may bend: so much of the fall between them, at the middle. Beyond them so much of a step for each step. Assumptions, tuned on dials of many kinds. */
 const [BEND, BEYOND] = [0.08, 0.35];
