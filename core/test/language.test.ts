@@ -75,6 +75,15 @@ describe('instructions, as people write them', () => {
     ['3 mm wide', 'thickness/unreadable'], ['5 cards wide', 'thickness/unreadable'], ['one thicker than my 0', 'instruction/beyond'], ['1 in 16', 'thickness/unreadable'], ['between my 3 and my 4', 'thickness/unreadable'], ['a machine where 9 is thinnest and 0 widest', 'instruction/which'], ['9 where 7 is widest', 'setting/unknown'],
   ])('%s is nothing else', (text, code) => { expect(wrong(() => readInstruction(text, reader)).code).toBe(code); });
 
+  test.each<[string, number]>([['three layers of #4', 3 * 1.52], ['twice 4', 2 * 1.52], ['2 sheets of setting 4', 2 * 1.52]])('%s: each meaning keeps what stands around the number', (text, mm) => {
+    const { choices } = wrong(() => readInstruction(text, reader));
+    expect(choices.map((choice) => readInstruction(choice, reader).mm)).toContainEqual(expect.closeTo(mm, 6));
+    expect(choices).not.toContain('my 4');
+  });
+  test('of the neighbour of a number only those meanings are offered that have neighbours', () => {
+    expect(wrong(() => readInstruction('one thinner than #4', reader)).choices).toEqual(['1 thinner than my 4']);
+  });
+
   test('where one says one’s own, a setting is one’s own and a number a length, unless it stands on the dial too', () => {
     expect(['1.5', 'my 4', 'setting 4', '5 cards', '12', 'thickest'].map((t) => readThickness(t, reader))).toEqual([1.5, 1.52, 1.52, 1.45, 12, 3.2].map((mm) => expect.closeTo(mm, 6)));
     expect(wrong(() => readThickness('4', reader)).choices).toEqual(['4 mm', 'my 4']);

@@ -76,11 +76,36 @@ const byCards: Way = ({ text }, { cardMm, gauges = [] }) => {
   return { mm: count * mm, sigmaMm: count * mm * (cardMm === null ? CARD_SPREAD : MEASURED_CARD_SPREAD), machine: null, label: null, assumed: cardMm === null };
 };
 
+function means(phrase: Phrase, reader: Reader): boolean {
+  try {
+    return read(phrase, reader, phrase.text) !== null;
+  } catch (error) {
+    if (error instanceof Complaint) return false;
+    throw error;
+  }
+}
+
+/**
+ * Reads a part of what was said. Where that part has several meanings, each
+ * is offered within all that was said, as far as it means something there.
+ */
+function readInside(text: string, part: string, machines: readonly Machine[], reader: Reader): Asked | null {
+  try {
+    return read({ text: part, machines }, reader, part);
+  } catch (error) {
+    if (!(error instanceof Complaint) || error.choices.length === 0) throw error;
+    const at = text.lastIndexOf(part);
+    const whole = error.choices.map((choice) => `${text.slice(0, at)}${choice}${text.slice(at + part.length)}`);
+    const choices = whole.filter((choice) => means({ text: choice, machines }, reader));
+    throw new Complaint(error.code, error.message, error.at, choices);
+  }
+}
+
 /** `one thinner than my 3`, `2 settings thicker than Bench roller 4`, `one down from the thickest` */
 const byNeighbour: Way = ({ text, machines }, reader) => {
   const found = /^(?:the )?(\d+|an?|next)\s*(?:settings?|steps?|notch(?:es)?|stops?|clicks?|numbers?)?\s*(?:(thinner|finer|narrower|thicker|wider) than|(down|below) from|(below)) (.+)$/.exec(text);
   if (!found) return null;
-  const inner = read({ text: found[5] ?? '', machines }, reader, found[5] ?? '');
+  const inner = readInside(text, found[5] ?? '', machines, reader);
   // how much thinner than a length nobody says
   if (!inner?.machine || inner.label === null) return null;
   const all = thicknesses(inner.machine);
@@ -104,7 +129,7 @@ const byLayers: Way = ({ text, machines }, reader) => {
   if (count === 0 || count > MOST_LAYERS) throw complaint('unit/range', { what: 'The number of layers', low: '1', high: String(MOST_LAYERS) });
   // half an inch is a length
   if (count === 0.5 && /^(?:an? )?(?:inch|in|mm|cm|")/.test(of)) return null;
-  const one = read({ text: of, machines }, reader, of);
+  const one = readInside(text, of, machines, reader);
   return one && scaled(one, count);
 };
 
