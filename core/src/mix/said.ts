@@ -1,4 +1,4 @@
-import { Fraction, GRAMS_PER_OUNCE, NUMBER_PATTERN, complaint, readNumber, withDigits } from '#core/units';
+import { Fraction, GRAMS_PER_OUNCE, NUMBER_PATTERN, complaint, literally, namesOf, readNumber, withDigits } from '#core/units';
 
 /** What the amounts of a recipe are counted in. */
 export type Counted = 'parts' | 'per cent' | 'grams' | 'ounces' | 'discs';
@@ -36,14 +36,12 @@ const EQUAL = /^(?:1 part (?:of )?each(?: of)?\b|equal (?:parts|amounts|shares)(
 const REST = /^(?:the )?(?:rest|remainder)\b(?: of it)?(?: is)?/i;
 const WORD = /^[\p{L}\p{M}][\p{L}\p{M}\d'’-]*/u;
 
-const plural = (name: string): string[] => [name, `${name}s`, `${name}es`, name.replace(/y$/, 'ies')];
-
 /** The longest of the names that a text begins with, whole words only. */
 function nameAt(text: string, names: Names): { readonly name: string; readonly length: number } | null {
   const small = text.toLowerCase();
   let best: { readonly name: string; readonly length: number } | null = null;
   for (const name of names) {
-    for (const written of plural(name)) {
+    for (const written of namesOf(name)) {
       const follows = small[written.length] ?? '';
       if (small.startsWith(written) && !/[\p{L}\p{M}\d]/u.test(follows) && written.length > (best?.length ?? 0)) best = { name, length: written.length };
     }
@@ -173,7 +171,7 @@ class Cutter {
 /** Written numbers as digits, but not in names: each of those stays as it is. */
 function digitsIn(text: string, names: Names): string {
   const kept: string[] = [];
-  const pattern = [...names].sort((a, b) => b.length - a.length).map((n) => n.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')).filter((n) => /\b(?:one|two|three|four|five|six|seven|eight|nine|ten|half|quarter|third|eighth|zero|\w+teen|\w+ty)\b/i.test(n));
+  const pattern = [...names].sort((a, b) => b.length - a.length).map(literally).filter((n) => /\b(?:one|two|three|four|five|six|seven|eight|nine|ten|half|quarter|third|eighth|zero|\w+teen|\w+ty)\b/i.test(n));
   const masked = pattern.length === 0 ? text : text.replace(new RegExp(`(?<![\\p{L}\\d])(?:${pattern.join('|')})(?![\\p{L}\\d])`, 'giu'), (name) => `\ue000${kept.push(name) - 1}\ue001`);
   const lines = masked.split('\n').map((line) => withDigits(line)).join('\n');
   return lines.replace(/\ue000(\d+)\ue001/g, (_, i: string) => kept[Number(i)] ?? '');

@@ -1,4 +1,4 @@
-import { Complaint, complaint, inBoth, readLength, showLength, type Mm, type UnitSystem } from '#core/units';
+import { Complaint, complaint, inBoth, namesOf, readLength, showLength, type Mm, type UnitSystem } from '#core/units';
 import { ASSUMED_CARD, CARD_SPREAD, MEASURED_CARD_SPREAD } from './card.js';
 import type { Machine } from './machine.js';
 import { thicknesses, type SettingThickness } from './thickness.js';
@@ -58,9 +58,6 @@ const sameAgain: Way = ({ text }, { last }) => {
   if (!last) throw complaint('instruction/last');
   return last;
 };
-
-/** A thing, and several of it. */
-const namesOf = (name: string): string[] => [name, `${name}s`, `${name}es`, name.replace(/y$/, 'ies')];
 
 /** `5 cards`, `a stack of 5 playing cards`, `4 of the packet card` */
 const byCards: Way = ({ text }, { cardMm, gauges = [] }) => {

@@ -1,4 +1,4 @@
-import { ORDINALS, withDigits, withoutRoughly } from '#core/units';
+import { ORDINALS, literally, withDigits, withoutRoughly } from '#core/units';
 import type { Machine } from './machine.js';
 
 /** An instruction in one way of writing, with the machines that it names taken out: `@0` stands for the first of them. */
@@ -7,12 +7,10 @@ export interface Phrase { readonly text: string; readonly machines: readonly Mac
 export const WIDE = 'thickest|widest|largest|biggest|heaviest';
 export const THIN = 'thinnest|finest|narrowest|smallest';
 /** A place on a dial, from one of its ends. */
-const PLACE = `${WIDE}|${THIN}`;
+export const PLACE = `${WIDE}|${THIN}`;
 /** The number of a setting: whole, or with a half click. */
 export const LABEL = '\\d+(?:\\.\\d+| ?½| 1/2)?|½';
 const BEFORE_ORDINAL = `(?=[ -](?:${PLACE}|setting|from|to|notch|position|number|stop|click|one)\\b)`;
-
-const escaped = (name: string): string => name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
 
 /** `third` before a place on a dial is the 3rd, not a third of something. */
 function withRanks(text: string): string {
@@ -27,7 +25,7 @@ export function phraseOf(said: string, machines: readonly Machine[]): Phrase {
   const named: Machine[] = [];
   let text = said.trim().replace(/\s+/g, ' ').replace(/[“”„″]|''|’’/g, '"').replace(/[‘’]/g, "'");
   for (const machine of [...machines].sort((a, b) => b.name.length - a.name.length)) {
-    const found = new RegExp(`(?<![\\p{L}\\d])(?:the |my |your )?${escaped(machine.name)}(?![\\p{L}\\d])`, 'iu');
+    const found = new RegExp(`(?<![\\p{L}\\d])(?:the |my |your )?${literally(machine.name)}(?![\\p{L}\\d])`, 'iu');
     if (machine.name.trim() === '' || !found.test(text)) continue;
     text = text.replace(found, `@${named.length}`);
     named.push(machine);
@@ -41,4 +39,3 @@ export function phraseOf(said: string, machines: readonly Machine[]): Phrase {
 }
 
 export const isWide = (place: string): boolean => new RegExp(`^(?:${WIDE})$`).test(place);
-export { PLACE };

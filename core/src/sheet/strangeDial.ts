@@ -7,9 +7,7 @@ import { LABEL, PLACE, isWide } from './phrase.js';
 const USUAL_SETTINGS = 9;
 const MOST_SETTINGS = 20;
 
-/** A setting of a machine that nobody here has: only its dial is known. */
-export interface Strange { readonly setting: SettingThickness }
-
+/** Settings of a machine that nobody here has: only its dial is known. */
 const strange = (labels: readonly string[]): SettingThickness[] =>
   thicknesses({ id: '', name: '', rollerWidthMm: 145, settings: labels.map((label) => ({ id: label, label })), readings: [] });
 

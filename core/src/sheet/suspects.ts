@@ -1,26 +1,27 @@
+import { choleskyInPlace, choleskySolve } from '#core/colour';
 import type { Known } from './dialCurve.js';
 
 /** Rising by more than this of their uncertainty, readings contradict the dial. */
 const RISES = 1e-9;
+
+/** Keeps the system solvable where readings hardly differ. */
+const EASE = 1e-9;
 
 /** Least squares of a polynomial by its normal equations; the degree is small. @returns its value at x */
 function polynomial(xs: readonly number[], ys: readonly number[], weights: readonly number[], degree: number): (x: number) => number {
   const n = degree + 1;
   const [middle, half] = [(Math.max(...xs) + Math.min(...xs)) / 2, Math.max(1e-9, (Math.max(...xs) - Math.min(...xs)) / 2)];
   const powers = (x: number): number[] => Array.from({ length: n }, (_, k) => ((x - middle) / half) ** k);
-  const rows = Array.from({ length: n }, (_, i) => [...Array.from({ length: n }, (__, j) => xs.reduce((sum, x, k) => sum + (weights[k] as number) * (powers(x)[i] as number) * (powers(x)[j] as number), i === j ? 1e-9 : 0)), xs.reduce((sum, x, k) => sum + (weights[k] as number) * (powers(x)[i] as number) * (ys[k] as number), 0)]);
-  for (let i = 0; i < n; i++) {
-    for (let j = i + 1; j < n; j++) {
-      const factor = (rows[j]?.[i] as number) / (rows[i]?.[i] as number);
-      for (let k = i; k <= n; k++) (rows[j] as number[])[k] = (rows[j]?.[k] as number) - factor * (rows[i]?.[k] as number);
-    }
-  }
-  const solved: number[] = [];
-  for (let i = n - 1; i >= 0; i--) {
-    let sum = rows[i]?.[n] as number;
-    for (let j = i + 1; j < n; j++) sum -= (rows[i]?.[j] as number) * (solved[j] as number);
-    solved[i] = sum / (rows[i]?.[i] as number);
-  }
+  const rows = xs.map(powers);
+  const weighed = (value: (k: number) => number): number => xs.reduce((sum, _, k) => sum + (weights[k] as number) * value(k), 0);
+  const power = (k: number, i: number): number => rows[k]?.[i] as number;
+  const normal = Float64Array.from({ length: n * n }, (_, at) => {
+    const [i, j] = [Math.floor(at / n), at % n];
+    return weighed((k) => power(k, i) * power(k, j)) + (i === j ? EASE : 0);
+  });
+  const solved = Float64Array.from({ length: n }, (_, i) => weighed((k) => power(k, i) * (ys[k] as number)));
+  choleskyInPlace(normal, n);
+  choleskySolve(normal, n, solved);
   return (x) => powers(x).reduce((sum, p, k) => sum + p * (solved[k] as number), 0);
 }
 

@@ -43,3 +43,9 @@ export function withoutRoughly(text: string): string {
   const trimmed = text.trim().replace(BEFORE, '').replace(AFTER, '');
   return trimmed === text.trim() ? trimmed : withoutRoughly(trimmed);
 }
+
+/** A name for one thing and for several of it, as people write it. */
+export const namesOf = (name: string): string[] => [name, `${name}s`, `${name}es`, name.replace(/y$/, 'ies')];
+
+/** A text to be looked for as it stands, within a pattern. */
+export const literally = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');

@@ -1,7 +1,7 @@
 import { BANDS, WEIGHTS, choleskyInPlace, choleskyInverse, choleskySolve, labOf, mixPigments, statedPigment, type Lab } from '#core/colour';
 import type { Clay } from '#core/clay';
 import { CURVES, SIGMA_OF_TERM, TERMS } from './curves.js';
-import { offsetOf, shapes, type Shape } from './shapes.js';
+import { away, offsetOf, shapes, type Shape } from './shapes.js';
 
 /** What is expected of the terms of a clay's curve before a chip of it is made: their mean, and the inverse of their covariance (TERMS²). */
 export interface Expected { readonly mean: Float64Array; readonly precision: Float64Array }
@@ -51,10 +51,10 @@ interface Neighbour { readonly terms: Float64Array; readonly weight: number }
 /** The pigments nearest in colour; their weights add up to 1. */
 function neighbours(lab: Lab): Neighbour[] {
   const nearest = shapes()
-    .map((shape) => ({ shape, away: Math.hypot(shape.lab.l - lab.l, shape.lab.a - lab.a, shape.lab.b - lab.b) }))
-    .sort((a, b) => a.away - b.away).slice(0, NEIGHBOURS);
-  const width = Math.max(NEAR, (nearest.at(-1)?.away ?? 0) / 1.5);
-  const weights = nearest.map(({ away }) => Math.exp(-0.5 * (away / width) ** 2));
+    .map((shape) => ({ shape, off: away(shape.lab, lab) }))
+    .sort((a, b) => a.off - b.off).slice(0, NEIGHBOURS);
+  const width = Math.max(NEAR, (nearest.at(-1)?.off ?? 0) / 1.5);
+  const weights = nearest.map(({ off }) => Math.exp(-0.5 * (off / width) ** 2));
   const whole = weights.reduce((a, b) => a + b, 0);
   return nearest.map(({ shape }, i) => ({ terms: inTerms(shape), weight: (weights[i] as number) / whole }));
 }

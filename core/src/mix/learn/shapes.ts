@@ -1,4 +1,4 @@
-import { BANDS, WEIGHTS, hexOf, kOverS, labOf, reflectance, reflectanceOf, xyzOfHex, xyzOfLab, type Lab } from '#core/colour';
+import { BANDS, hexOf, kOverS, labOf, mixPigments, reflectance, reflectanceOf, xyzOfHex, xyzOfLab, type Lab } from '#core/colour';
 import { seeded } from '#core/units';
 
 /** A pigment as it could be: its colour, and its reflectance in the 36 bands. */
@@ -36,12 +36,10 @@ function asRead(q: number, share: number): number {
   return SURFACE.outside * share + through;
 }
 
-function labOfCurve(curve: Float64Array): Lab {
-  const [x, y, z] = [0, 1, 2].map((row) => curve.reduce((sum, r, band) => sum + (WEIGHTS[row * BANDS + band] as number) * r, 0)) as [number, number, number];
-  return labOf({ x, y, z });
-}
+const labOfCurve = (curve: Float64Array): Lab => labOf(mixPigments([{ scattering: 1, absorption: curve.map(kOverS) }], [1]));
 
-const away = (one: Lab, other: Lab): number => Math.hypot(one.l - other.l, one.a - other.a, one.b - other.b);
+/** Straight L*a*b* distance. */
+export const away = (one: Lab, other: Lab): number => Math.hypot(one.l - other.l, one.a - other.a, one.b - other.b);
 
 function shape(random: () => number): Shape | null {
   const own = madeUp(random);
