@@ -9,7 +9,9 @@ const CORE = ['units', 'clay', 'colour', 'picture', 'mix', 'sheet', 'blend', 'ca
 
 /** `*` stands for anything; everything else for itself. */
 const pattern = (text) => text.replace(/[.+?^${}()|[\]\\/]/g, '\\$&').replaceAll('*', '.*');
-const forbid = (names, message) => ({ 'no-restricted-imports': ['error', { patterns: [{ regex: `^(${names.map(pattern).join('|')})$`, message }] }] });
+const forbid = (names, message) => ({
+  'no-restricted-imports': ['error', { patterns: [{ regex: `^(${names.map(pattern).join('|')})$`, message }] }],
+});
 const NODE = ['node:*', '@nestjs/*', 'drizzle-orm*', '@libsql/*'];
 const SCREEN = ['react*', '@chakra-ui/*', 'zustand*'];
 
@@ -27,27 +29,72 @@ export default tseslint.config(
   ...tseslint.configs.recommended,
   {
     plugins: { 'import-x': importX },
-    settings: { 'import-x/resolver-next': [createTypeScriptImportResolver({ noWarnOnMultipleProjects: true, project: ['tsconfig.json', 'web/tsconfig.json'] })] },
+    settings: {
+      'import-x/resolver-next': [
+        createTypeScriptImportResolver({
+          noWarnOnMultipleProjects: true,
+          project: ['tsconfig.json', 'web/tsconfig.json'],
+        }),
+      ],
+    },
     rules: {
       'import-x/no-cycle': 'error',
       '@typescript-eslint/no-explicit-any': 'error',
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       '@typescript-eslint/consistent-type-imports': 'off',
       'max-lines': ['error', { max: 260, skipBlankLines: true, skipComments: true }],
+      'max-len': ['error', { code: 120 }],
+      'max-lines-per-function': ['error', { max: 60, skipBlankLines: true, skipComments: true }],
+      'no-nested-ternary': 'error',
     },
   },
-  { files: ['**/*.mjs', '**/*.config.js'], languageOptions: { globals: { process: 'readonly', console: 'readonly', fetch: 'readonly', performance: 'readonly', Buffer: 'readonly', setTimeout: 'readonly', AbortSignal: 'readonly', URL: 'readonly', crypto: 'readonly', setImmediate: 'readonly', TextEncoder: 'readonly', TextDecoder: 'readonly', clearTimeout: 'readonly', document: 'readonly' } } },
+  {
+    files: ['**/*.mjs', '**/*.config.js'],
+    languageOptions: {
+      globals: {
+        process: 'readonly',
+        console: 'readonly',
+        fetch: 'readonly',
+        performance: 'readonly',
+        Buffer: 'readonly',
+        setTimeout: 'readonly',
+        AbortSignal: 'readonly',
+        URL: 'readonly',
+        crypto: 'readonly',
+        setImmediate: 'readonly',
+        TextEncoder: 'readonly',
+        TextDecoder: 'readonly',
+        clearTimeout: 'readonly',
+        document: 'readonly',
+      },
+    },
+  },
   ...coreRules,
-  { files: ['contract/src/**/*.ts'], rules: forbid([...NODE, ...SCREEN, '#demo', '*/server/*', '*/web/*'], 'The contract rests on core alone.') },
-  { files: ['server/src/**/*.ts'], rules: forbid([...SCREEN, '*/web/*', '../../../core/*', '../../../contract/*'], 'The server rests on contract and core, by their own names.') },
-  { files: ['demo/src/**/*.ts'], rules: forbid([...NODE.slice(1), ...SCREEN, '*/server/*', '*/web/*'], 'The scenario is data of the contract.') },
+  {
+    files: ['contract/src/**/*.ts'],
+    rules: forbid([...NODE, ...SCREEN, '#demo', '*/server/*', '*/web/*'], 'The contract rests on core alone.'),
+  },
+  {
+    files: ['server/src/**/*.ts'],
+    rules: forbid(
+      [...SCREEN, '*/web/*', '../../../core/*', '../../../contract/*'],
+      'The server rests on contract and core, by their own names.',
+    ),
+  },
+  {
+    files: ['demo/src/**/*.ts'],
+    rules: forbid([...NODE.slice(1), ...SCREEN, '*/server/*', '*/web/*'], 'The scenario is data of the contract.'),
+  },
   {
     files: ['web/src/**/*.{ts,tsx}'],
     plugins: { 'react-hooks': reactHooks },
     rules: {
       'react-hooks/rules-of-hooks': 'error',
       'react-hooks/exhaustive-deps': 'error',
-      ...forbid([...NODE, '#demo', '*/server/*', '../../../../core/*', '../../../../contract/*'], 'The web rests on contract and core, by their own names.'),
+      ...forbid(
+        [...NODE, '#demo', '*/server/*', '../../../../core/*', '../../../../contract/*'],
+        'The web rests on contract and core, by their own names.',
+      ),
     },
   },
   { files: ['**/*.test.ts', 'e2e/**/*.ts'], rules: { 'no-restricted-imports': 'off' } },

@@ -1,8 +1,15 @@
 /** Unit and server tests, run as ES modules straight from the sources. */
-const swc = ['@swc/jest', {
-  jsc: { parser: { syntax: 'typescript', decorators: true }, transform: { legacyDecorator: true, decoratorMetadata: true, useDefineForClassFields: false }, target: 'es2022' },
-  module: { type: 'es6' },
-}];
+const swc = [
+  '@swc/jest',
+  {
+    jsc: {
+      parser: { syntax: 'typescript', decorators: true },
+      transform: { legacyDecorator: true, decoratorMetadata: true, useDefineForClassFields: false },
+      target: 'es2022',
+    },
+    module: { type: 'es6' },
+  },
+];
 
 export default {
   testEnvironment: 'node',

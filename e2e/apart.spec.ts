@@ -17,7 +17,9 @@ test('colours in a stack: the weak pair is named, the change that helps is made'
   await lay('Leek');
   await expect(page.getByText('weakest pair')).toHaveCount(0);
   await lay('Radish');
-  await expect(layers.first()).toContainText(/and Radish: lost under the lamp \(ΔL\* \d\), ΔE \d+; run together below 0\.\d\d mm/);
+  await expect(layers.first()).toContainText(
+    /and Radish: lost under the lamp \(ΔL\* \d\), ΔE \d+; run together below 0\.\d\d mm/,
+  );
   await expect(page.getByText('Leek and Radish are the weakest pair')).toBeVisible();
   await expect(page.getByText(/A thin sheet of (Chalk|Soot) between them helps most/)).toBeVisible();
   await page.getByRole('button', { name: 'Do it' }).click();

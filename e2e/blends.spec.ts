@@ -1,7 +1,10 @@
 import { readFileSync } from 'node:fs';
 import { edit, expect, onTo, saved, station, test } from './sledge.js';
 
-test('a three-colour blend with pure ends: drag a cut, take the compensated one, and print the template', async ({ page, sledge }) => {
+test('a three-colour blend with pure ends: drag a cut, take the compensated one, and print the template', async ({
+  page,
+  sledge,
+}) => {
   await page.goto(sledge.url);
   await station(page, 'Blends');
   await expect(page.getByRole('heading', { name: '3 fades' })).toBeVisible();
@@ -49,13 +52,18 @@ test('a three-colour blend with pure ends: drag a cut, take the compensated one,
   await expect(page.getByRole('main')).toContainText(/\d+ folds, from side to side/);
   await page.getByLabel('How the tape is wound up').selectOption('rolled up');
   await page.getByLabel('Which end is inside').selectOption({ label: 'Outer leek inside' });
-  await expect(page.getByRole('main')).toContainText(/Outer leek alone is the first \d+ % of the tape and fills the inner \d+/);
+  await expect(page.getByRole('main')).toContainText(
+    /Outer leek alone is the first \d+ % of the tape and fills the inner \d+/,
+  );
   await edit(page, 'Pieces along the fade', '9');
   await expect(page.getByText('9 pieces do not fit side by side on this blend; 6 do.')).toBeVisible();
   await edit(page, 'Pieces along the fade', '6');
   await expect(page.getByText('2 rows of them on the sheet')).toBeVisible();
 
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'template as SVG' }).click()]);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'template as SVG' }).click(),
+  ]);
   const svg = readFileSync(await download.path(), 'utf8');
   expect(svg).toContain('width="140mm" height="60mm"');
   expect([...svg.matchAll(/<polygon/g)]).toHaveLength(3);
@@ -71,17 +79,28 @@ test('a three-colour blend with pure ends: drag a cut, take the compensated one,
   await expect(page.getByLabel('How it is cut')).toHaveValue('compensated');
 });
 
-test('made at the bench: passes counted by space, written down, learned from, and the plan is frozen', async ({ page, sledge }) => {
+test('made at the bench: passes counted by space, written down, learned from, and the plan is frozen', async ({
+  page,
+  sledge,
+}) => {
   await page.goto(`${sledge.url}/blends`);
   await page.getByRole('link', { name: 'Open Beet fade' }).click();
   const forecast = page.getByRole('img', { name: /Streaks are just not seen after/ });
-  const before = Number(/after (\d+) passes/.exec(await forecast.getAttribute('aria-label') ?? '')?.[1]);
+  const before = Number(/after (\d+) passes/.exec((await forecast.getAttribute('aria-label')) ?? '')?.[1]);
   await expect(page.getByRole('main')).toContainText('with what your last blend took');
   await page.getByRole('heading', { name: 'Order' }).click();
   await page.keyboard.press('b');
   // from the block on: clay is made ready, mixes are mixed, then sheets are rolled
   const seen = await onTo(page, 'Fold and pass');
-  expect(seen).toEqual(expect.arrayContaining(['Condition Beetroot', 'Mix Radish flesh', 'Roll Beetroot', 'Roll Radish flesh', 'Cut and swap']));
+  expect(seen).toEqual(
+    expect.arrayContaining([
+      'Condition Beetroot',
+      'Mix Radish flesh',
+      'Roll Beetroot',
+      'Roll Radish flesh',
+      'Cut and swap',
+    ]),
+  );
   for (let i = 1; i <= 7; i++) {
     await page.keyboard.press('Space');
     await expect(page.locator('[data-passes]')).toHaveText(String(i));
@@ -102,7 +121,7 @@ test('made at the bench: passes counted by space, written down, learned from, an
   await page.getByRole('link', { name: /free of streaks/ }).click();
   await expect(page.getByRole('main')).toContainText('revision 1, made: a change begins a new one');
   await expect(page.getByRole('main')).toContainText('with what your 2 blends took');
-  const after = Number(/after (\d+) passes/.exec(await forecast.getAttribute('aria-label') ?? '')?.[1]);
+  const after = Number(/after (\d+) passes/.exec((await forecast.getAttribute('aria-label')) ?? '')?.[1]);
   expect(after).toBeLessThan(before);
   await edit(page, 'Height of the sheet', '70 mm');
   await expect(page.getByRole('main')).toContainText('revision 2');

@@ -1,7 +1,10 @@
 import { readFile } from 'node:fs/promises';
 import { edit, expect, saved, station, test } from './sledge.js';
 
-test('the woven basket from a blend made earlier: reduced, warned, mended, planned backwards, made, and its ends learned from', async ({ page, sledge }) => {
+test('the woven basket from a blend made earlier: reduced, warned, mended, planned backwards, made, and its ends learned from', async ({
+  page,
+  sledge,
+}) => {
   test.setTimeout(300_000);
   await page.goto(`${sledge.url}/shelf`);
   await station(page, 'Canes');
@@ -13,7 +16,9 @@ test('the woven basket from a blend made earlier: reduced, warned, mended, plann
     await page.getByRole('button', { name: /^Step 1: Plug/ }).click();
     await page.getByLabel('Blend of the plug').selectOption({ label: 'Straw fade' });
     await expect(main).toContainText('1 Plug');
-    await expect(page.getByRole('region', { name: 'Clay and what to begin with' })).toContainText('plug of Straw fade, 26 mm across');
+    await expect(page.getByRole('region', { name: 'Clay and what to begin with' })).toContainText(
+      'plug of Straw fade, 26 mm across',
+    );
   });
   await test.step('reduced too far: a warning says what, and what to do', async () => {
     await page.getByRole('button', { name: /^Step 12/ }).click();
@@ -40,7 +45,7 @@ test('the woven basket from a blend made earlier: reduced, warned, mended, plann
   await test.step('60 slices planned backwards, in both systems', async () => {
     await edit(page, 'Number of slices', '60');
     await expect(strip).toContainText('for 60 slices of 2 mm');
-    const grams = async (): Promise<number> => Number(/([\d.]+) g in all/.exec(await strip.textContent() ?? '')?.[1]);
+    const grams = async (): Promise<number> => Number(/([\d.]+) g in all/.exec((await strip.textContent()) ?? '')?.[1]);
     await expect.poll(grams).toBeGreaterThan(120);
     const before = await grams();
     await edit(page, 'Number of slices', '30');
@@ -61,9 +66,13 @@ test('the woven basket from a blend made earlier: reduced, warned, mended, plann
     await main.getByRole('heading', { level: 2 }).first().click();
     await page.keyboard.press('b');
     await expect(page.getByRole('heading', { name: 'Begin' })).toBeVisible();
-    for (let i = 0; i < 40 && !(await page.getByRole('heading', { name: 'Done?' }).isVisible()); i++) await page.keyboard.press('Space');
+    for (let i = 0; i < 40 && !(await page.getByRole('heading', { name: 'Done?' }).isVisible()); i++)
+      await page.keyboard.press('Space');
     await edit(page, 'Lost at both ends', '96 mm');
-    for (const field of await page.getByRole('list', { name: 'Clay used' }).getByRole('textbox').all()) { await field.fill('5 g'); await field.press('Enter'); }
+    for (const field of await page.getByRole('list', { name: 'Clay used' }).getByRole('textbox').all()) {
+      await field.fill('5 g');
+      await field.press('Enter');
+    }
     await page.getByRole('button', { name: 'Done, write it down' }).click();
     await expect(main).toContainText('its ends took 96 mm');
     await page.getByRole('link', { name: 'Woven basket', exact: true }).click();
@@ -80,7 +89,9 @@ test('a cane by keys alone, in another cane, out as a file and in again', async 
   await expect(page.getByLabel('Name of the cane')).toHaveValue('Log');
   const steps = page.getByRole('list', { name: 'Steps of the cane' }).getByRole('button', { name: /^Step/ });
   await page.keyboard.press('a');
-  await expect(page.getByRole('dialog', { name: 'What comes next' }).getByRole('button', { name: 'Wrap' })).toBeFocused();
+  await expect(
+    page.getByRole('dialog', { name: 'What comes next' }).getByRole('button', { name: 'Wrap' }),
+  ).toBeFocused();
   await page.keyboard.press('Enter');
   await expect(steps).toHaveCount(2);
   await page.getByRole('heading', { level: 2 }).first().click();
@@ -114,7 +125,13 @@ test('a cane by keys alone, in another cane, out as a file and in again', async 
   const file = await (await download).path();
   await expect(page.getByRole('button', { name: 'Copy the steps of What is set in' })).toBeVisible();
   await page.getByRole('button', { name: 'all canes' }).click();
-  await page.getByLabel('A cane from a file').setInputFiles({ name: 'broken.json', mimeType: 'application/json', buffer: Buffer.from('{"kind":"cane","version":7}') });
+  await page
+    .getByLabel('A cane from a file')
+    .setInputFiles({
+      name: 'broken.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from('{"kind":"cane","version":7}'),
+    });
   await expect(page.getByText(/broken.json: This cane was written by a newer Sledge/)).toBeVisible();
   await page.getByLabel('A cane from a file').setInputFiles(file);
   await expect(page.getByLabel('Name of the cane')).toHaveValue('Log 2');
@@ -147,7 +164,10 @@ test('an SVG template, filled with mixes and a speckle cane, and its clay list',
   // the colours of the drawing found the nearest clays
   await expect(regions.nth(0)).toContainText('Chalk');
   await expect(regions.nth(1)).toContainText('pod');
-  await regions.nth(1).getByRole('button', { name: /^Clay or mix of pod/ }).click();
+  await regions
+    .nth(1)
+    .getByRole('button', { name: /^Clay or mix of pod/ })
+    .click();
   await page.getByRole('combobox', { name: 'Clay or mix of pod' }).fill('Outer leek');
   await page.keyboard.press('Enter');
   await expect(regions.nth(1).getByRole('button', { name: 'Clay or mix of pod: Outer leek' })).toBeVisible();
@@ -179,7 +199,12 @@ test('an SVG template, filled with mixes and a speckle cane, and its clay list',
   if (!pad) throw new Error('no pad');
   await page.mouse.move(pad.x + 20, pad.y + 20);
   await page.mouse.down();
-  for (const [dx, dy] of [[60, 22], [62, 50], [24, 52]] as const) await page.mouse.move(pad.x + dx, pad.y + dy, { steps: 4 });
+  for (const [dx, dy] of [
+    [60, 22],
+    [62, 50],
+    [24, 52],
+  ] as const)
+    await page.mouse.move(pad.x + dx, pad.y + dy, { steps: 4 });
   await page.mouse.up();
   await expect(page.getByLabel('Regions', { exact: true })).toContainText(/drawn 5|[2-5] regions/);
   await edit(page, 'Corners of a region', '0,0 3,0');
@@ -199,7 +224,10 @@ test('an SVG template, filled with mixes and a speckle cane, and its clay list',
   await expect(main).toContainText('both are 36 mm high, they fit');
 });
 
-test('a value is dragged while the face is looked at: it follows, is kept once, and one undo brings it back', async ({ page, sledge }) => {
+test('a value is dragged while the face is looked at: it follows, is kept once, and one undo brings it back', async ({
+  page,
+  sledge,
+}) => {
   await page.goto(`${sledge.url}/canes`);
   await page.getByRole('link', { name: /Beetroot ring/ }).click();
   const main = page.getByRole('main');

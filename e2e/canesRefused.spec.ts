@@ -46,15 +46,29 @@ test('what a cane cannot be is said where it stands, and nothing of it is lost',
     await station(page, 'Shelf');
     await page.getByRole('button', { name: /^Corn/ }).first().click();
     await page.getByRole('button', { name: 'Take off the shelf' }).click();
-    await expect(page.getByRole('region', { name: 'Chosen clay' }).getByText(/Corn is used by .*the cane Garden speckle/)).toBeVisible();
+    await expect(
+      page.getByRole('region', { name: 'Chosen clay' }).getByText(/Corn is used by .*the cane Garden speckle/),
+    ).toBeVisible();
   });
   await test.step('a file that is none, or of another kind', async () => {
     await station(page, 'Canes');
     await expect(page.getByRole('link', { name: /steps$/ }).first()).toBeVisible();
     const before = await page.getByRole('link', { name: /steps$/ }).count();
-    const bring = (text: string): Promise<void> => page.getByLabel('A cane from a file').setInputFiles({ name: 'row.json', mimeType: 'application/json', buffer: Buffer.from(text) });
-    const melted = JSON.stringify({ kind: 'cane', version: 1, name: 'Row', program: { version: 1, steps: [{ id: 'a', do: 'melt' }] } });
-    for (const [text, sentence] of [['peas', /row.json: This is no cane: the file is not JSON/], ['{"kind":"palette"}', /row.json: .*does not say that it is one/], [melted, /row.json: .*“melt”.* at steps 1/]] as const) {
+    const bring = (text: string): Promise<void> =>
+      page
+        .getByLabel('A cane from a file')
+        .setInputFiles({ name: 'row.json', mimeType: 'application/json', buffer: Buffer.from(text) });
+    const melted = JSON.stringify({
+      kind: 'cane',
+      version: 1,
+      name: 'Row',
+      program: { version: 1, steps: [{ id: 'a', do: 'melt' }] },
+    });
+    for (const [text, sentence] of [
+      ['peas', /row.json: This is no cane: the file is not JSON/],
+      ['{"kind":"palette"}', /row.json: .*does not say that it is one/],
+      [melted, /row.json: .*“melt”.* at steps 1/],
+    ] as const) {
       await bring(text);
       await expect(page.getByText(sentence)).toBeVisible();
     }

@@ -3,7 +3,10 @@ import { LINEAR, NO_CAST, neutralGains, recast } from '#core/picture';
 import { pngOf } from '#demo';
 import { edit, expect, saved, test } from './sledge.js';
 
-test('chips that were made: logged, beside the prediction, and the recipe they were made of stays', async ({ page, sledge }) => {
+test('chips that were made: logged, beside the prediction, and the recipe they were made of stays', async ({
+  page,
+  sledge,
+}) => {
   await page.goto(`${sledge.url}/mixes`);
   await page.getByRole('list', { name: 'Chips' }).getByRole('link', { name: 'Swede' }).click();
   const chips = page.getByRole('region', { name: 'Chips you made' });
@@ -48,7 +51,10 @@ test('a chip is read out of a photograph of it: something grey first, then the c
   await file.setInputFiles({ name: 'turnip.png', mimeType: 'image/png', buffer: Buffer.from('turnip') });
   await expect(chips).toContainText('turnip.png cannot be read as a picture.');
   // a grey card beside a chip, both under a warm lamp
-  const [card, clay] = [[180, 160, 120], [200, 110, 50]] as const;
+  const [card, clay] = [
+    [180, 160, 120],
+    [200, 110, 50],
+  ] as const;
   const [width, height] = [80, 40];
   const pixels = Array.from({ length: width * height }, (_, i) => (i % width < width / 2 ? card : clay)).flat();
   await file.setInputFiles({ name: 'chip.png', mimeType: 'image/png', buffer: pngOf(pixels, width, height) });
@@ -61,7 +67,8 @@ test('a chip is read out of a photograph of it: something grey first, then the c
   await picture.click({ position: { x: (box.width * 3) / 4, y: box.height / 2 } });
   const reads = chips.getByLabel('How the chip reads');
   await expect(reads).toHaveValue(/^\S+ \S+ \S+$/);
-  const linear = (rgb: readonly number[]): [number, number, number] => [0, 1, 2].map((c) => LINEAR[rgb[c] ?? 0] ?? 0) as [number, number, number];
+  const linear = (rgb: readonly number[]): [number, number, number] =>
+    [0, 1, 2].map((c) => LINEAR[rgb[c] ?? 0] ?? 0) as [number, number, number];
   const wanted = recast(labOfLinear(linear(clay)), NO_CAST, neutralGains(linear(card)));
   expect(deltaE(readColour(await reads.inputValue()), wanted)).toBeLessThan(1);
   await expect(chips.getByTestId('off')).toContainText(/ΔE \d+\.\d from the prediction/);

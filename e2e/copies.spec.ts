@@ -1,6 +1,9 @@
 import { edit, expect, saved, station, test } from './sledge.js';
 
-test('a copy is kept, saved elsewhere, taken up again, and what was there meanwhile is not lost', async ({ page, sledge }, info) => {
+test('a copy is kept, saved elsewhere, taken up again, and what was there meanwhile is not lost', async ({
+  page,
+  sledge,
+}, info) => {
   await page.goto(`${sledge.url}/mixes`);
   const chips = page.getByRole('list', { name: 'Chips' });
   await chips.getByRole('link', { name: 'Swede' }).click();
@@ -9,8 +12,13 @@ test('a copy is kept, saved elsewhere, taken up again, and what was there meanwh
   await page.keyboard.press('k');
   await page.getByLabel('Name of the copy').fill('before the market');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('region', { name: 'Keep a copy' })).toContainText('whole and checked: 14 clays, 21 mixes, 6 batches');
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Save before the market elsewhere' }).click()]);
+  await expect(page.getByRole('region', { name: 'Keep a copy' })).toContainText(
+    'whole and checked: 14 clays, 21 mixes, 6 batches',
+  );
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Save before the market elsewhere' }).click(),
+  ]);
   const elsewhere = info.outputPath('before the market.db');
   await download.saveAs(elsewhere);
 
@@ -52,7 +60,13 @@ test('a copy is kept, saved elsewhere, taken up again, and what was there meanwh
 
 test('what is no copy of Sledge is refused in a sentence, and nothing changes', async ({ page, sledge }) => {
   await page.goto(`${sledge.url}/copies`);
-  await page.getByLabel('Copy to take up').setInputFiles({ name: 'seeds.db', mimeType: 'application/octet-stream', buffer: Buffer.from('beetroot\n'.repeat(60)) });
+  await page
+    .getByLabel('Copy to take up')
+    .setInputFiles({
+      name: 'seeds.db',
+      mimeType: 'application/octet-stream',
+      buffer: Buffer.from('beetroot\n'.repeat(60)),
+    });
   await page.getByRole('button', { name: 'Take it up' }).click();
   await expect(page.getByRole('main')).toContainText('This file is not a database of Sledge');
   await station(page, 'Shelf');

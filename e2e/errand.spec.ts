@@ -12,7 +12,10 @@ test('from an empty shelf to a diary entry', async ({ page, sledge }) => {
     await page.getByLabel('How it feels').selectOption('firm');
     await page.getByLabel('Bake at').fill('265 °F');
     await page.keyboard.press('Enter');
-    for (const [name, hex, code] of [['Chalk', 'F1EEE4', '24-259'], ['Beetroot', '#7b1e4b', '26W08']] as const) {
+    for (const [name, hex, code] of [
+      ['Chalk', 'F1EEE4', '24-259'],
+      ['Beetroot', '#7b1e4b', '26W08'],
+    ] as const) {
       const colour = page.getByRole('form', { name: 'A colour' });
       if (name === 'Beetroot') await page.getByRole('button', { name: 'Another colour of Hearth Firm' }).click();
       await colour.getByLabel('Name of the colour').fill(name);
@@ -37,7 +40,11 @@ test('from an empty shelf to a diary entry', async ({ page, sledge }) => {
     await page.getByRole('button', { name: 'Describe your machine' }).click();
     await page.getByLabel('What you call it').fill('Bench roller');
     await page.keyboard.press('Enter');
-    for (const [setting, reading] of [['0', '3.2 mm'], ['4', '1/16 in'], ['9', '0,42']] as const) {
+    for (const [setting, reading] of [
+      ['0', '3.2 mm'],
+      ['4', '1/16 in'],
+      ['9', '0,42'],
+    ] as const) {
       await page.getByLabel('Setting to measure').selectOption({ label: setting });
       await page.getByLabel(`Reading of setting ${setting}`).fill(reading);
       await page.keyboard.press('Enter');
@@ -92,7 +99,14 @@ test('from an empty shelf to a diary entry', async ({ page, sledge }) => {
 
   await test.step('the bench, step by step with space, and done', async () => {
     await page.getByRole('button', { name: 'To the bench' }).click();
-    const titles = ['Condition Chalk', 'Condition Beetroot', 'Mix Beet ring', 'Roll Beet ring', 'Cut Piece 1', 'Bake Hearth Firm'];
+    const titles = [
+      'Condition Chalk',
+      'Condition Beetroot',
+      'Mix Beet ring',
+      'Roll Beet ring',
+      'Cut Piece 1',
+      'Bake Hearth Firm',
+    ];
     for (const title of titles) {
       await expect(page.getByRole('heading', { level: 1 }).first()).toHaveText(title);
       await page.keyboard.press('Space');

@@ -4,7 +4,8 @@ test('a colour from elsewhere, the mix for it, and that mix on the board', async
   await page.goto(`${sledge.url}/mixes`);
   await expect(page.getByRole('list', { name: 'Chips' })).toContainText('Swede');
   // what the chips on the board teach is learned in this window first, and changes all colours a little
-  const learned = async (): Promise<unknown> => ((await (await page.request.get(`${sledge.url}/api/learning`)).json()) as { learned: unknown }).learned;
+  const learned = async (): Promise<unknown> =>
+    ((await (await page.request.get(`${sledge.url}/api/learning`)).json()) as { learned: unknown }).learned;
   await expect.poll(learned).not.toBeNull();
   await page.reload();
   await expect(page.getByRole('list', { name: 'Chips' })).toContainText('Swede');
@@ -40,8 +41,14 @@ test('a colour from elsewhere, the mix for it, and that mix on the board', async
 
   await test.step('colours typed in other ways, and ones that cannot be', async () => {
     await edit(page, 'Colour to find', '52,3; -80; 20');
-    await expect(page.getByText(/None of these clays reaches this colour\. The nearest that they come is ΔE \d/)).toBeVisible();
-    for (const [text, sentence] of [['beetroot', 'is not a colour. Write six digits'], ['120 0 0', 'L* runs from 0 to 100'], ['', '']] as const) {
+    await expect(
+      page.getByText(/None of these clays reaches this colour\. The nearest that they come is ΔE \d/),
+    ).toBeVisible();
+    for (const [text, sentence] of [
+      ['beetroot', 'is not a colour. Write six digits'],
+      ['120 0 0', 'L* runs from 0 to 100'],
+      ['', ''],
+    ] as const) {
       await edit(page, 'Colour to find', text);
       if (sentence !== '') await expect(page.getByRole('main')).toContainText(sentence);
     }

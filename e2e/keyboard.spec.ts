@@ -2,7 +2,11 @@ import type { Page } from '@playwright/test';
 import { expect, saved, test } from './sledge.js';
 
 /** Goes on with Tab until the thing has the focus, as somebody without a mouse does. */
-async function tabTo(page: Page, name: RegExp | string, role: 'button' | 'link' | 'textbox' | 'combobox' = 'button'): Promise<void> {
+async function tabTo(
+  page: Page,
+  name: RegExp | string,
+  role: 'button' | 'link' | 'textbox' | 'combobox' = 'button',
+): Promise<void> {
   const wanted = page.getByRole(role, { name }).first();
   await expect(wanted).toBeVisible();
   for (let i = 0; i < 150; i++) {

@@ -26,7 +26,10 @@ test('drop earrings from the demo shelf, and all of it after a restart', async (
 
   await test.step('the batch offers the newer recipe, plans with it and draws the cuts', async () => {
     await station(page, 'Batches');
-    await page.getByRole('link', { name: /Beetroot-ring drop earrings/ }).first().click();
+    await page
+      .getByRole('link', { name: /Beetroot-ring drop earrings/ })
+      .first()
+      .click();
     await page.getByRole('region', { name: 'Drop' }).getByRole('button', { name: 'Use it' }).click();
     await expect(page.getByText('has a newer recipe')).toHaveCount(0);
     await expect(page.getByRole('img', { name: /Cutting layout: 26 on a sheet/ })).toHaveCount(2);
@@ -53,7 +56,10 @@ test('drop earrings from the demo shelf, and all of it after a restart', async (
     await page.getByRole('button', { name: 'Done, write it down' }).click();
     await expect(page.getByLabel('Note', { exact: true })).toHaveValue('Twelve pairs, rings a little thin.');
     await station(page, 'Shelf');
-    return page.getByRole('main').getByText(/ g in \d+ blocks/).textContent();
+    return page
+      .getByRole('main')
+      .getByText(/ g in \d+ blocks/)
+      .textContent();
   });
 
   await test.step('killed and started again, everything is where it was', async () => {
@@ -63,7 +69,10 @@ test('drop earrings from the demo shelf, and all of it after a restart', async (
     await expect(page.getByRole('main').getByText(/ g in \d+ blocks/)).toHaveText(shelfBefore ?? '');
     await page.goto(`${sledge.url}/diary`);
     await page.getByLabel('Find in the diary').fill('twelve pairs');
-    await page.getByRole('link', { name: /Beetroot-ring drop earrings/ }).first().click();
+    await page
+      .getByRole('link', { name: /Beetroot-ring drop earrings/ })
+      .first()
+      .click();
     await expect(page.getByRole('main')).toContainText('26 Drop (18 mm round)');
     await expect(page.getByRole('link', { name: /Radish skin.*revision 2/ })).toBeVisible();
     await expect(page.getByRole('main')).toContainText('15 g');
@@ -79,7 +88,10 @@ test('the other machine’s settings, in words, millimetres and inches', async (
   await page.goto(`${sledge.url}/sheets`);
   const said = page.getByLabel('A thickness as somebody else says it');
   for (const [text, answer, words] of [
-    ['setting 4 of Blue travel crank', '4', '0.02 mm thicker'], ['1/16 in', '4', '0.07 mm thinner'], ['2,9 mm', '1', '0.09 mm thinner'], ['6.4 mm', '0', 'two sheets of it, stacked'],
+    ['setting 4 of Blue travel crank', '4', '0.02 mm thicker'],
+    ['1/16 in', '4', '0.07 mm thinner'],
+    ['2,9 mm', '1', '0.09 mm thinner'],
+    ['6.4 mm', '0', 'two sheets of it, stacked'],
   ] as const) {
     await said.fill(text);
     await expect(page.locator('[data-answer]')).toHaveText(answer);

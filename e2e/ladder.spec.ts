@@ -1,6 +1,9 @@
 import { edit, expect, saved, test } from './sledge.js';
 
-test('a ladder from a mix to another: usual parts, equal steps, what to punch, and a rung on the board', async ({ page, sledge }) => {
+test('a ladder from a mix to another: usual parts, equal steps, what to punch, and a rung on the board', async ({
+  page,
+  sledge,
+}) => {
   await page.goto(`${sledge.url}/mixes`);
   await page.getByRole('list', { name: 'Chips' }).getByRole('link', { name: 'Cabbage vein 3 Aubergine' }).click();
   const own = page.getByRole('region', { name: 'Ladder' });

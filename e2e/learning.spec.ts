@@ -7,21 +7,26 @@ const open = async (page: Page, name: string): Promise<void> => {
   await expect(page.getByLabel('Name of the mix')).toHaveValue(name);
 };
 /** How far a reading is from the prediction. */
-const off = async (page: Page): Promise<number> => Number(/ΔE ([\d.]+) from the prediction/.exec(await chips(page).getByTestId('off').innerText())?.[1]);
-const fromWanted = async (page: Page): Promise<number> => Number(/([\d.]+) from what is wanted/.exec(await chips(page).getByTestId('off').innerText())?.[1]);
+const off = async (page: Page): Promise<number> =>
+  Number(/ΔE ([\d.]+) from the prediction/.exec(await chips(page).getByTestId('off').innerText())?.[1]);
+const fromWanted = async (page: Page): Promise<number> =>
+  Number(/([\d.]+) from what is wanted/.exec(await chips(page).getByTestId('off').innerText())?.[1]);
 
 async function read(page: Page): Promise<void> {
   await expect(chips(page)).toBeVisible();
   const connect = chips(page).getByRole('button', { name: 'Connect the reader' });
-  if (await connect.count() > 0) await connect.click();
+  if ((await connect.count()) > 0) await connect.click();
   const button = chips(page).getByRole('button', { name: /Read the chip|Calibrate on white/ });
   await expect(button).toBeVisible();
-  if (await button.innerText() === 'Calibrate on white') await button.click();
+  if ((await button.innerText()) === 'Calibrate on white') await button.click();
   await chips(page).getByRole('button', { name: 'Read the chip' }).click();
   await expect(chips(page)).toContainText(/mean of 3 readings|lost its connection/);
 }
 
-test('mix, read the chip, find it off, correct it, log it, and the next mix is predicted better', async ({ page, sledge }) => {
+test('mix, read the chip, find it off, correct it, log it, and the next mix is predicted better', async ({
+  page,
+  sledge,
+}) => {
   await page.goto(`${sledge.url}/mixes`);
   await open(page, 'Pea pod');
   await expect(chips(page)).toContainText('None yet.');
@@ -67,9 +72,16 @@ test('mix, read the chip, find it off, correct it, log it, and the next mix is p
   await expect(page.getByRole('main')).toContainText('predicted as your chips taught');
 });
 
-test('what the chips taught, in plain words: strengths, a contradiction, the next chip; with and without', async ({ page, sledge }) => {
+test('what the chips taught, in plain words: strengths, a contradiction, the next chip; with and without', async ({
+  page,
+  sledge,
+}) => {
   await page.goto(`${sledge.url}/mixes`);
-  const ring = page.getByRole('list', { name: 'Chips' }).getByRole('link', { name: 'Beet ring' }).locator('div').first();
+  const ring = page
+    .getByRole('list', { name: 'Chips' })
+    .getByRole('link', { name: 'Beet ring' })
+    .locator('div')
+    .first();
   await expect(ring).toBeVisible();
   await page.keyboard.press('t');
   await expect(page.getByRole('heading', { name: 'What your chips taught' })).toBeVisible();
@@ -95,8 +107,15 @@ test('what the chips taught, in plain words: strengths, a contradiction, the nex
   await expect.poll(() => ring.evaluate((chip) => getComputedStyle(chip).backgroundColor)).toBe(learned);
 
   // the chip that contradicts is struck out, and the contradiction is gone
-  await page.getByText(/Two chips of Beet ring/).getByRole('link').click();
-  await chips(page).getByRole('listitem').filter({ hasText: '2 November' }).getByRole('button', { name: 'strike out' }).click();
+  await page
+    .getByText(/Two chips of Beet ring/)
+    .getByRole('link')
+    .click();
+  await chips(page)
+    .getByRole('listitem')
+    .filter({ hasText: '2 November' })
+    .getByRole('button', { name: 'strike out' })
+    .click();
   await saved(page);
   await page.keyboard.press('t');
   await expect(list).toHaveCount(10);

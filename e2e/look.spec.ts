@@ -13,7 +13,9 @@ const PAGES = ['sheets/book', 'sheets/condition', 'sheets/roll', 'canes'] as con
 async function barriers(page: Page): Promise<string[]> {
   await page.evaluate(AXE);
   return page.evaluate(async () => {
-    const { axe } = window as unknown as { axe: { run: (options: object) => Promise<{ violations: { id: string; nodes: { html: string }[] }[] }> } };
+    const { axe } = window as unknown as {
+      axe: { run: (options: object) => Promise<{ violations: { id: string; nodes: { html: string }[] }[] }> };
+    };
     const { violations } = await axe.run({ runOnly: ['wcag2a', 'wcag2aa'] });
     return violations.flatMap(({ id, nodes }) => nodes.map((n) => `${id}: ${n.html.slice(0, 160)}`));
   });
@@ -67,8 +69,14 @@ test('colour is clay, and the lamp check takes even that', async ({ page, sledge
   }
 });
 
-for (const [width, height] of [[1280, 800], [1024, 768]] as const) {
-  test(`at ${width} × ${height} nothing is cut off at the side, and a screen reader finds its way`, async ({ page, sledge }) => {
+for (const [width, height] of [
+  [1280, 800],
+  [1024, 768],
+] as const) {
+  test(`at ${width} × ${height} nothing is cut off at the side, and a screen reader finds its way`, async ({
+    page,
+    sledge,
+  }) => {
     await page.setViewportSize({ width, height });
     await page.goto(sledge.url);
     for (const name of STATIONS) {

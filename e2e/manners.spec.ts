@@ -26,8 +26,10 @@ test('what cannot be is said where it was typed, and stays there to be mended', 
   await page.getByRole('list', { name: chips }).getByRole('link', { name: 'Squash flesh' }).click();
   const main = page.getByRole('main');
   for (const [text, sentence] of [
-    ['2 Squash + 1 Marrow', '“Marrow” is neither a clay on your shelf nor a mix of yours.'], ['2 Squash +', 'At place 11: found “the end” where a clay or a mix should be.'],
-    ['0 Squash + 1 Chalk', 'Squash has zero parts.'], ['99999 Squash', 'more than 10,000 parts'],
+    ['2 Squash + 1 Marrow', '“Marrow” is neither a clay on your shelf nor a mix of yours.'],
+    ['2 Squash +', 'At place 11: found “the end” where a clay or a mix should be.'],
+    ['0 Squash + 1 Chalk', 'Squash has zero parts.'],
+    ['99999 Squash', 'more than 10,000 parts'],
   ] as const) {
     await edit(page, 'Recipe in notation', text);
     await expect(main).toContainText(sentence);
@@ -60,9 +62,14 @@ test('what cannot be is said where it was typed, and stays there to be mended', 
   await expect(strip).toContainText('could be September 2024 or week 9 of 2024');
 
   await station(page, 'Batches');
-  await page.getByRole('link', { name: /Leek-leaf hoops/ }).first().click();
+  await page
+    .getByRole('link', { name: /Leek-leaf hoops/ })
+    .first()
+    .click();
   await edit(page, 'Size of the cutter', '300 mm');
-  await expect(page.getByRole('region', { name: 'Leaf' })).toContainText('A cutter of 300 mm round (11.81 in round) does not fit on a sheet of 110 × 200 mm');
+  await expect(page.getByRole('region', { name: 'Leaf' })).toContainText(
+    'A cutter of 300 mm round (11.81 in round) does not fit on a sheet of 110 × 200 mm',
+  );
 });
 
 test('inches, ounces and Fahrenheit everywhere, and back', async ({ page, sledge }) => {
@@ -95,7 +102,8 @@ test('the list of keys, and a key for every station', async ({ page, sledge }) =
   await expect(page.getByRole('heading', { name: 'On the shelf' })).toBeVisible();
   await page.keyboard.press('?');
   const list = page.getByRole('dialog', { name: 'Keys' });
-  for (const words of ['Undo', 'Millimetres or inches', 'Lamp check', 'New colour']) await expect(list).toContainText(words);
+  for (const words of ['Undo', 'Millimetres or inches', 'Lamp check', 'New colour'])
+    await expect(list).toContainText(words);
   await page.keyboard.press('Escape');
   await expect(list).toBeHidden();
   for (const [key, name] of ['Shelf', 'Mixes', 'Sheets', 'Blends', 'Canes', 'Batches', 'Bench', 'Diary'].entries()) {

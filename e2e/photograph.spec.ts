@@ -3,14 +3,19 @@ import { edit, expect, saved, station, test } from './sledge.js';
 
 const CARD = { x: 45, y: 392 };
 
-test('a photograph becomes a palette, each colour finds its mix, and the mixing sheet is printed', async ({ page, sledge }) => {
+test('a photograph becomes a palette, each colour finds its mix, and the mixing sheet is printed', async ({
+  page,
+  sledge,
+}) => {
   await page.goto(sledge.url);
   await station(page, 'Mixes');
   await expect(page.getByRole('heading', { name: 'Chip board' })).toBeVisible();
   await page.keyboard.press('v');
   await expect(page.getByRole('heading', { name: 'Colours of a photograph' })).toBeVisible();
   await expect(page.getByRole('list', { name: 'Palettes' }).getByRole('link')).toHaveCount(1);
-  await page.getByLabel('Photograph to open').setInputFiles({ name: 'market_stall.png', mimeType: 'image/png', buffer: photograph() });
+  await page
+    .getByLabel('Photograph to open')
+    .setInputFiles({ name: 'market_stall.png', mimeType: 'image/png', buffer: photograph() });
   await expect(page.getByLabel('Name of the palette')).toHaveValue('market stall');
   const colours = page.getByRole('list', { name: 'Colours of the palette' }).getByRole('listitem');
   await expect(colours).toHaveCount(6);
@@ -68,12 +73,18 @@ test('a photograph becomes a palette, each colour finds its mix, and the mixing 
   await expect(page.getByText('27 mixes')).toBeVisible({ timeout: 30_000 });
 });
 
-test('a colour of the palette is taken to the search, and the palette goes and comes back', async ({ page, sledge }) => {
+test('a colour of the palette is taken to the search, and the palette goes and comes back', async ({
+  page,
+  sledge,
+}) => {
   await page.goto(`${sledge.url}/mixes/photograph`);
   await page.getByRole('list', { name: 'Palettes' }).getByRole('link').click();
   const colours = page.getByRole('list', { name: 'Colours of the palette' }).getByRole('listitem');
   await expect(colours).toHaveCount(7);
-  await colours.nth(2).getByRole('button', { name: /^Take .* out$/ }).click();
+  await colours
+    .nth(2)
+    .getByRole('button', { name: /^Take .* out$/ })
+    .click();
   await expect(colours).toHaveCount(6);
   await saved(page);
   await page.getByRole('button', { name: 'Undo' }).click();
@@ -89,11 +100,40 @@ test('a colour of the palette is taken to the search, and the palette goes and c
 
 /** A JPEG with the Exif flag that says how the camera was held. */
 function turned(jpeg: Buffer, orientation: number): Buffer {
-  const exif = Buffer.from([0xff, 0xe1, 0, 34, ...Buffer.from('Exif\0\0MM\0*', 'latin1'), 0, 0, 0, 8, 0, 1, 0x01, 0x12, 0, 3, 0, 0, 0, 1, 0, orientation, 0, 0, 0, 0, 0, 0]);
+  const exif = Buffer.from([
+    0xff,
+    0xe1,
+    0,
+    34,
+    ...Buffer.from('Exif\0\0MM\0*', 'latin1'),
+    0,
+    0,
+    0,
+    8,
+    0,
+    1,
+    0x01,
+    0x12,
+    0,
+    3,
+    0,
+    0,
+    0,
+    1,
+    0,
+    orientation,
+    0,
+    0,
+    0,
+    0,
+    0,
+    0,
+  ]);
   return Buffer.concat([jpeg.subarray(0, 2), exif, jpeg.subarray(2)]);
 }
 /** Sixteen pixels of 0 % cyan, 100 % magenta, 100 % yellow, 0 % black, as a JPEG of four inks. */
-const CMYK = '/9j/7gAOQWRvYmUAZAAAAAAC/9sAQwAFAwQEBAMFBAQEBQUFBgcMCAcHBwcPCwsJDBEPEhIRDxERExYcFxMUGhURERghGBodHR8fHxMXIiQiHiQcHh8e/9sAQwEFBQUHBgcOCAgOHhQRFB4eHh4eHh4eHh4eHh4eHh4eHh4eHh4eHh4eHh4eHh4eHh4eHh4eHh4eHh4eHh4eHh4e/8AAFAgABAAEBAEiAAIRAQMRAQQiAP/EABYAAQEBAAAAAAAAAAAAAAAAAAAHCP/EABQQAQAAAAAAAAAAAAAAAAAAAAD/xAAVAQEBAAAAAAAAAAAAAAAAAAAHCP/EABQRAQAAAAAAAAAAAAAAAAAAAAD/2gAOBAEAAhEDEQQAAD8AqQBFRk2WA//Z';
+const CMYK =
+  '/9j/7gAOQWRvYmUAZAAAAAAC/9sAQwAFAwQEBAMFBAQEBQUFBgcMCAcHBwcPCwsJDBEPEhIRDxERExYcFxMUGhURERghGBodHR8fHxMXIiQiHiQcHh8e/9sAQwEFBQUHBgcOCAgOHhQRFB4eHh4eHh4eHh4eHh4eHh4eHh4eHh4eHh4eHh4eHh4eHh4eHh4eHh4eHh4eHh4eHh4e/8AAFAgABAAEBAEiAAIRAQMRAQQiAP/EABYAAQEBAAAAAAAAAAAAAAAAAAAHCP/EABQQAQAAAAAAAAAAAAAAAAAAAAD/xAAVAQEBAAAAAAAAAAAAAAAAAAAHCP/EABQRAQAAAAAAAAAAAAAAAAAAAAD/2gAOBAEAAhEDEQQAAD8AqQBFRk2WA//Z';
 
 test('pictures of every kind, and files that are none', async ({ page, sledge }) => {
   await page.goto(`${sledge.url}/mixes/photograph`);
@@ -103,7 +143,9 @@ test('pictures of every kind, and files that are none', async ({ page, sledge })
   };
   const colours = page.getByRole('list', { name: 'Colours of the palette' }).getByRole('listitem');
   for (const [name, buffer, sentence] of [
-    ['broken.png', Buffer.from('a turnip'), 'broken.png cannot be read as a picture.'], ['cut.png', photograph().subarray(0, 90), 'cut.png cannot be read'], ['nothing.jpg', Buffer.alloc(0), 'nothing.jpg is empty.'],
+    ['broken.png', Buffer.from('a turnip'), 'broken.png cannot be read as a picture.'],
+    ['cut.png', photograph().subarray(0, 90), 'cut.png cannot be read'],
+    ['nothing.jpg', Buffer.alloc(0), 'nothing.jpg is empty.'],
   ] as const) {
     await open(name, buffer);
     await expect(page.getByRole('main')).toContainText(sentence);
@@ -111,9 +153,20 @@ test('pictures of every kind, and files that are none', async ({ page, sledge })
   await open('one pixel.png', pngOf([0x7b, 0x1e, 0x4b], 1, 1));
   await expect(colours).toHaveCount(1);
   await expect(colours.first()).toContainText('100 %');
-  await open('deep.png', pngOf(Array.from({ length: 48 }, (_, i) => [0x93 * 257, 0xb8 * 257, 0x4c * 257][i % 3] ?? 0), 4, 4, 16));
+  await open(
+    'deep.png',
+    pngOf(
+      Array.from({ length: 48 }, (_, i) => [0x93 * 257, 0xb8 * 257, 0x4c * 257][i % 3] ?? 0),
+      4,
+      4,
+      16,
+    ),
+  );
   await expect(colours).toHaveCount(1);
-  await expect(colours.first().getByRole('link', { name: 'find' })).toHaveAttribute('href', /colour=70\.\d -2\d\.\d 4\d\.\d/);
+  await expect(colours.first().getByRole('link', { name: 'find' })).toHaveAttribute(
+    'href',
+    /colour=70\.\d -2\d\.\d 4\d\.\d/,
+  );
   await open('inks.jpg', Buffer.from(CMYK, 'base64'), 'image/jpeg');
   await expect(colours).toHaveCount(1);
 
@@ -125,7 +178,9 @@ test('pictures of every kind, and files that are none', async ({ page, sledge })
     context.fillRect(0, 0, 60, 20);
     context.fillStyle = '#E7712C';
     context.fillRect(0, 0, 20, 20);
-    return Array.from(new Uint8Array(await (await canvas.convertToBlob({ type: 'image/jpeg', quality: 1 })).arrayBuffer()));
+    return Array.from(
+      new Uint8Array(await (await canvas.convertToBlob({ type: 'image/jpeg', quality: 1 })).arrayBuffer()),
+    );
   });
   await open('turned.jpg', turned(Buffer.from(jpeg), 6), 'image/jpeg');
   await expect(colours.first()).toBeVisible();

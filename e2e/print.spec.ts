@@ -2,10 +2,16 @@ import { expect, test } from './sledge.js';
 
 const POINTS_PER_MM = 72 / 25.4;
 
-for (const [paper, width, height] of [['A5', 148, 210], ['Letter', 215.9, 279.4]] as const) {
+for (const [paper, width, height] of [
+  ['A5', 148, 210],
+  ['Letter', 215.9, 279.4],
+] as const) {
   test(`the bench card on ${paper}, with a control line of 50 mm`, async ({ page, sledge }) => {
     await page.goto(`${sledge.url}/batches`);
-    await page.getByRole('link', { name: /Red-cabbage pendants/ }).first().click();
+    await page
+      .getByRole('link', { name: /Red-cabbage pendants/ })
+      .first()
+      .click();
     await page.getByRole('button', { name: 'To the bench' }).click();
     await page.getByLabel('Paper').selectOption(paper);
     await page.emulateMedia({ media: 'print' });

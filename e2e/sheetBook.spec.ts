@@ -1,6 +1,9 @@
 import { edit, expect, onTo, station, test } from './sledge.js';
 
-test('an instruction for a machine that counts the other way: planned on mine, rolled at the bench, logged, and pieces cut from it', async ({ page, sledge }) => {
+test('an instruction for a machine that counts the other way: planned on mine, rolled at the bench, logged, and pieces cut from it', async ({
+  page,
+  sledge,
+}) => {
   await page.goto(`${sledge.url}/sheets`);
   const main = page.getByRole('main');
   await test.step('what they say is understood, and is what the plan leads to', async () => {
@@ -16,7 +19,15 @@ test('an instruction for a machine that counts the other way: planned on mine, r
   await test.step('at the bench, by keys alone', async () => {
     await page.getByRole('link', { name: 'To the bench: roll it' }).focus();
     await page.keyboard.press('Enter');
-    for (const title of ['Lay the stack', 'Roll it by hand', 'Setting 0', 'Setting 1', 'Setting 2', 'Setting 3', 'Setting 4']) {
+    for (const title of [
+      'Lay the stack',
+      'Roll it by hand',
+      'Setting 0',
+      'Setting 1',
+      'Setting 2',
+      'Setting 3',
+      'Setting 4',
+    ]) {
       await expect(page.getByRole('heading', { name: title, exact: true })).toBeVisible();
       await page.keyboard.press('Space');
     }
@@ -50,10 +61,10 @@ test('an instruction for a machine that counts the other way: planned on mine, r
     await edit(page, 'Cutter of the pieces', '30 mm');
     await edit(page, 'How many were cut', '4');
     const fits = page.getByText(/still fit, /);
-    const before = parseInt(await fits.textContent() ?? '', 10);
+    const before = parseInt((await fits.textContent()) ?? '', 10);
     await page.getByRole('button', { name: 'Cut', exact: true }).click();
     await expect(main).toContainText('4 of 30 mm round');
-    await expect.poll(async () => parseInt(await fits.textContent() ?? '', 10)).toBeLessThan(before);
+    await expect.poll(async () => parseInt((await fits.textContent()) ?? '', 10)).toBeLessThan(before);
     await page.getByRole('button', { name: 'Undo' }).click();
     await expect(main).not.toContainText('4 of 30 mm round');
     await page.getByRole('heading', { name: 'Sheet book' }).click();
@@ -62,7 +73,10 @@ test('an instruction for a machine that counts the other way: planned on mine, r
   });
 });
 
-test('a blend of three colours: pure ends, a cut dragged, the compensated one, made, rolled up, and ready for a cane', async ({ page, sledge }) => {
+test('a blend of three colours: pure ends, a cut dragged, the compensated one, made, rolled up, and ready for a cane', async ({
+  page,
+  sledge,
+}) => {
   await page.goto(`${sledge.url}/blends`);
   const main = page.getByRole('main');
   await page.getByRole('link', { name: 'Open Pod fade' }).click();
@@ -83,21 +97,30 @@ test('a blend of three colours: pure ends, a cut dragged, the compensated one, m
   expect((await download).suggestedFilename()).toBe('Pod fade.pdf');
 
   await page.keyboard.press('b');
-  expect(await onTo(page, 'Fold and pass')).toEqual(expect.arrayContaining(['Condition Leek', 'Roll Leek', 'Roll Corn', 'Roll Radish', 'Cut and swap']));
+  expect(await onTo(page, 'Fold and pass')).toEqual(
+    expect.arrayContaining(['Condition Leek', 'Roll Leek', 'Roll Corn', 'Roll Radish', 'Cut and swap']),
+  );
   for (let i = 0; i < 11; i++) await page.keyboard.press('Space');
   await expect(page.locator('[data-passes]')).toHaveText('11');
   await page.keyboard.press('Enter');
   await onTo(page, 'Done?');
   // it lies there as it was rolled at last: one sheet
-  const [wide, long, thick] = await Promise.all(['Width', 'Length', 'Thickness'].map(async (side) => Number.parseFloat(await page.getByLabel(`${side} of the made blend`).inputValue()))) as [number, number, number];
+  const [wide, long, thick] = (await Promise.all(
+    ['Width', 'Length', 'Thickness'].map(async (side) =>
+      Number.parseFloat(await page.getByLabel(`${side} of the made blend`).inputValue()),
+    ),
+  )) as [number, number, number];
   await page.getByRole('button', { name: 'Done, write it down' }).click();
   await expect(main).toContainText('free of streaks after 11 passes');
   await page.getByRole('link', { name: /in the sheet book/ }).click();
   const open = page.getByRole('region', { name: 'The open sheet' });
-  const grams = Number(/([\d.]+) g/.exec(await open.textContent() ?? '')?.[1]);
+  const grams = Number(/([\d.]+) g/.exec((await open.textContent()) ?? '')?.[1]);
   // grams = area × thickness × density
   expect((wide * long * thick * 1.9) / 1000 / grams).toBeCloseTo(1, 1);
-  const tapeArea = async (): Promise<number> => { const [, width, length] = /tape ([\d.]+) mm wide, (\d+) mm long at/.exec(await open.textContent() ?? '') ?? []; return Number(width) * Number(length); };
+  const tapeArea = async (): Promise<number> => {
+    const [, width, length] = /tape ([\d.]+) mm wide, (\d+) mm long at/.exec((await open.textContent()) ?? '') ?? [];
+    return Number(width) * Number(length);
+  };
   await expect(open).toContainText('a tape');
   const whole = await tapeArea();
   // pieces are cut from it first: what is wound up is less by their rows
@@ -105,16 +128,19 @@ test('a blend of three colours: pure ends, a cut dragged, the compensated one, m
   await edit(page, 'How many were cut', '5');
   await page.getByRole('button', { name: 'Cut', exact: true }).click();
   await expect(open).toContainText('Cut from it');
-  const left = Number(/left: [\d.]+ × ([\d.]+) mm/.exec(await open.textContent() ?? '')?.[1]);
+  const left = Number(/left: [\d.]+ × ([\d.]+) mm/.exec((await open.textContent()) ?? '')?.[1]);
   expect(left).toBeLessThan(long - 12);
   await expect.poll(async () => (await tapeArea()) / whole).toBeCloseTo(left / long, 2);
   await page.getByRole('button', { name: 'It is rolled up' }).click();
   await expect(main).toContainText('Ready for a cane.');
   await expect(page.getByRole('heading', { name: 'Plugs, ready for a cane' })).toBeVisible();
   await expect(page.getByRole('button', { name: /^Pod fade, \d+(\.\d)? mm$/ })).toBeVisible();
-  const plugGrams = Number(/high, ([\d.]+) g/.exec(await open.textContent() ?? '')?.[1]);
+  const plugGrams = Number(/high, ([\d.]+) g/.exec((await open.textContent()) ?? '')?.[1]);
   expect(plugGrams / grams).toBeCloseTo(left / long, 1);
-  const across = /(\d+(?:\.\d)?) mm across/.exec(await page.getByRole('region', { name: 'The open sheet' }).textContent() ?? '')?.[1] ?? '';
+  const across =
+    /(\d+(?:\.\d)?) mm across/.exec(
+      (await page.getByRole('region', { name: 'The open sheet' }).textContent()) ?? '',
+    )?.[1] ?? '';
   await page.getByRole('button', { name: 'Begin a cane with it' }).click();
   await page.getByRole('button', { name: 'Pod fade, its plug' }).click();
   await expect(page.getByLabel('Name of the cane')).toHaveValue('Pod fade');
@@ -131,7 +157,7 @@ test('a blend of three colours: pure ends, a cut dragged, the compensated one, m
   await page.getByRole('button', { name: 'Done, write it down' }).click();
   await page.goto(`${sledge.url}/sheets/book`);
   await page.getByRole('button', { name: /^Pod fade, / }).click();
-  const rest = Number(/across, ([\d.]+) mm high/.exec(await open.textContent() ?? '')?.[1]);
+  const rest = Number(/across, ([\d.]+) mm high/.exec((await open.textContent()) ?? '')?.[1]);
   expect(rest).toBeGreaterThan(3);
   expect(rest).toBeLessThan(left);
 });
@@ -141,7 +167,11 @@ test('conditioning by both schools, counted, and the next plan goes by it', asyn
   await station(page, 'Sheets');
   await page.getByRole('link', { name: 'conditioning' }).click();
   const main = page.getByRole('main');
-  const oldrow = await page.getByLabel('Clay to condition').locator('option', { hasText: 'Oldrow Crumble' }).first().getAttribute('value');
+  const oldrow = await page
+    .getByLabel('Clay to condition')
+    .locator('option', { hasText: 'Oldrow Crumble' })
+    .first()
+    .getAttribute('value');
   await page.getByLabel('Clay to condition').selectOption(oldrow);
   await expect(main).toContainText('Thinnest first, then step up');
   await expect(main).toContainText('Crumbly clay goes back to crumbs');
@@ -149,7 +179,8 @@ test('conditioning by both schools, counted, and the next plan goes by it', asyn
   await expect(main).toContainText('Press it together');
   await edit(page, 'How warm the room is', '12 °C');
   await expect(main).toContainText('In a cold room all clay is harder');
-  const passes = async (): Promise<number> => Number(/(\d+) ×/.exec(await page.getByRole('list', { name: 'What to do' }).textContent() ?? '')?.[1]);
+  const passes = async (): Promise<number> =>
+    Number(/(\d+) ×/.exec((await page.getByRole('list', { name: 'What to do' }).textContent()) ?? '')?.[1]);
   const before = await passes();
   await page.getByRole('heading', { name: 'Conditioning' }).click();
   await page.keyboard.press('b');

@@ -5,8 +5,12 @@ test('instructions as people write them, and the way from a stack to the setting
   const field = page.getByLabel('A thickness as somebody else says it');
   const main = page.getByRole('main');
   for (const [text, setting, words] of [
-    ['setting 3 on a machine where 0 is widest, ten settings', '4', 'theirs ~1.59 mm'], ['third thickest', '3', 'theirs ~1.87 mm'], ['1/16 in', '4', 'theirs 1.59 mm'], ['5 cards', '4', 'theirs 1.45 mm'],
-    ['four layers of my 4', '0', 'two sheets of it, stacked'], ['4 of blue', '4', '0.02 mm thicker'],
+    ['setting 3 on a machine where 0 is widest, ten settings', '4', 'theirs ~1.59 mm'],
+    ['third thickest', '3', 'theirs ~1.87 mm'],
+    ['1/16 in', '4', 'theirs 1.59 mm'],
+    ['5 cards', '4', 'theirs 1.45 mm'],
+    ['four layers of my 4', '0', 'two sheets of it, stacked'],
+    ['4 of blue', '4', '0.02 mm thicker'],
   ] as const) {
     await field.fill(text);
     await expect(page.locator('[data-answer]')).toHaveText(setting);

@@ -20,7 +20,9 @@ export class Sledge {
 
   /** Starts; after the first time at the same address. */
   async start(): Promise<void> {
-    const child = spawn(process.execPath, [join('scripts', SCRIPTS[this.data])], { env: { ...process.env, SLEDGE_DATA: this.folder, SLEDGE_PORT: String(this.port) } });
+    const child = spawn(process.execPath, [join('scripts', SCRIPTS[this.data])], {
+      env: { ...process.env, SLEDGE_DATA: this.folder, SLEDGE_PORT: String(this.port) },
+    });
     this.child = child;
     this.port = await new Promise<number>((resolve, reject) => {
       let text = '';
@@ -31,7 +33,9 @@ export class Sledge {
       };
       child.stdout.on('data', hear);
       child.stderr.on('data', hear);
-      child.on('exit', () => { reject(new Error(`Sledge did not start: ${text}`)); });
+      child.on('exit', () => {
+        reject(new Error(`Sledge did not start: ${text}`));
+      });
     });
   }
 
@@ -39,7 +43,12 @@ export class Sledge {
     const { child } = this;
     this.child = null;
     if (!child || child.exitCode !== null) return;
-    await new Promise<void>((resolve) => { child.on('exit', () => { resolve(); }); child.kill(signal); });
+    await new Promise<void>((resolve) => {
+      child.on('exit', () => {
+        resolve();
+      });
+      child.kill(signal);
+    });
   }
 
   async remove(): Promise<void> {
@@ -48,7 +57,11 @@ export class Sledge {
   }
 }
 
-interface Fixtures { readonly data: keyof typeof SCRIPTS; readonly sledge: Sledge; readonly faults: string[] }
+interface Fixtures {
+  readonly data: keyof typeof SCRIPTS;
+  readonly sledge: Sledge;
+  readonly faults: string[];
+}
 
 /** `data`: an empty database, or the kitchen garden. No test may leave an error in the console. */
 export const test = base.extend<Fixtures>({
@@ -59,12 +72,17 @@ export const test = base.extend<Fixtures>({
     await use(sledge);
     await sledge.remove();
   },
-  faults: [async ({ page }, use) => {
-    const faults: string[] = [];
-    page.on('pageerror', (error) => { faults.push(error.message); });
-    await use(faults);
-    expect(faults, 'errors in the page').toEqual([]);
-  }, { auto: true }],
+  faults: [
+    async ({ page }, use) => {
+      const faults: string[] = [];
+      page.on('pageerror', (error) => {
+        faults.push(error.message);
+      });
+      await use(faults);
+      expect(faults, 'errors in the page').toEqual([]);
+    },
+    { auto: true },
+  ],
 });
 
 export { expect };

@@ -56,7 +56,10 @@ test('a radish with forty slices, from the discs to the diary, its grams balance
     await edit(page, 'Lost at both ends', '25 mm');
     const used = page.getByRole('list', { name: 'Clay used' });
     const fields = await used.getByRole('textbox').all();
-    const sum = (await Promise.all(fields.map(async (f) => Number.parseFloat(await f.inputValue())))).reduce((a, b) => a + b, 0);
+    const sum = (await Promise.all(fields.map(async (f) => Number.parseFloat(await f.inputValue())))).reduce(
+      (a, b) => a + b,
+      0,
+    );
     await page.getByRole('button', { name: 'Done, write it down' }).click();
     await expect(main).toContainText('its ends took 25 mm');
     await expect(main.getByRole('heading', { name: 'Clay used' })).toBeVisible();
@@ -77,7 +80,10 @@ test('a whole evening in inches and ounces, with decimal commas', async ({ page,
   const main = page.getByRole('main');
   await test.step('the shelf: two ounces and a half off a block', async () => {
     await expect(main).toContainText(/oz in \d+ blocks/);
-    await page.getByRole('button', { name: /^Chalk/ }).first().click();
+    await page
+      .getByRole('button', { name: /^Chalk/ })
+      .first()
+      .click();
     await page.getByRole('textbox', { name: 'Weight of Chalk to take or add' }).fill('0,5 oz');
     await page.keyboard.press('Enter');
     await saved(page);
@@ -132,7 +138,9 @@ test.describe('with nothing of one’s own yet', () => {
     test.setTimeout(120_000);
     await page.goto(sledge.url);
     await page.getByRole('button', { name: 'Look round in the kitchen garden first' }).click();
-    await expect(page.getByRole('note', { name: 'Looking round' })).toContainText('nothing of it is kept', { timeout: 60_000 });
+    await expect(page.getByRole('note', { name: 'Looking round' })).toContainText('nothing of it is kept', {
+      timeout: 60_000,
+    });
     await expect(page.getByRole('heading', { name: 'On the shelf' })).toBeVisible();
     expect(new URL(page.url()).origin).not.toBe(new URL(sledge.url).origin);
     await page.getByRole('link', { name: 'Back to your own shelf' }).click();

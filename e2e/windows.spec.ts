@@ -19,7 +19,9 @@ async function openSwede(window: Page, url: string): Promise<void> {
 /** Holds back what a window writes, until it is let go: meanwhile another one may write. */
 async function held(window: Page, method: string): Promise<() => void> {
   let letGo: () => void = () => undefined;
-  const gone = new Promise<void>((resolve) => { letGo = resolve; });
+  const gone = new Promise<void>((resolve) => {
+    letGo = resolve;
+  });
   await window.route('**/api/mixes/*', async (route) => {
     if (route.request().method() === method) await gone;
     await route.continue();
@@ -27,7 +29,11 @@ async function held(window: Page, method: string): Promise<() => void> {
   return letGo;
 }
 
-test('what one window changes the other one shows; at the same time in the same field, one is chosen and the rest is joined', async ({ page, context, sledge }) => {
+test('what one window changes the other one shows; at the same time in the same field, one is chosen and the rest is joined', async ({
+  page,
+  context,
+  sledge,
+}) => {
   const other = await context.newPage();
   for (const window of [page, other]) await openSwede(window, sledge.url);
   await edit(other, 'Recipe in notation', '5 Chalk + 1 Carrot');
@@ -51,7 +57,11 @@ test('what one window changes the other one shows; at the same time in the same 
   await expect(page.getByLabel('Note on the mix')).toHaveValue('for the far hedge');
 });
 
-test('two clashes at once are chosen one after the other; what does not touch is joined without a question', async ({ page, context, sledge }) => {
+test('two clashes at once are chosen one after the other; what does not touch is joined without a question', async ({
+  page,
+  context,
+  sledge,
+}) => {
   const other = await context.newPage();
   for (const window of [page, other]) await openSwede(window, sledge.url);
   const letGo = await held(page, 'PUT');
@@ -80,7 +90,8 @@ test('two clashes at once are chosen one after the other; what does not touch is
   await told.getByRole('button', { name: 'Keep this one' }).click();
   await expect(told).toHaveCount(0);
   await saved(page);
-  for (const name of ['Rutabaga', 'New tin', 'Turnip leaf']) await expect(board(other).getByRole('link', { name })).toBeVisible();
+  for (const name of ['Rutabaga', 'New tin', 'Turnip leaf'])
+    await expect(board(other).getByRole('link', { name })).toBeVisible();
   await expect(other.getByLabel('Note on the mix')).toHaveValue('joined');
 });
 
@@ -104,7 +115,11 @@ test('undo names the change of another window and waits for a yes', async ({ pag
   await expect(recipe(other)).toHaveValue('7 Chalk + 1 Carrot');
 });
 
-test('what cannot be taken away because it was changed elsewhere says so, shows what is there, and can be done again', async ({ page, context, sledge }) => {
+test('what cannot be taken away because it was changed elsewhere says so, shows what is there, and can be done again', async ({
+  page,
+  context,
+  sledge,
+}) => {
   const other = await context.newPage();
   for (const window of [page, other]) {
     await window.goto(`${sledge.url}/mixes`);
@@ -138,20 +153,35 @@ test('six windows with reader, calipers and scale all go on working', async ({ p
   }
 });
 
-test('what is done at the bench on a state that was changed elsewhere says so, and can be written down again', async ({ page, context, sledge }) => {
+test('what is done at the bench on a state that was changed elsewhere says so, and can be written down again', async ({
+  page,
+  context,
+  sledge,
+}) => {
   await page.goto(`${sledge.url}/batches`);
-  await page.getByRole('link', { name: /Squash-stripe baubles/ }).first().click();
+  await page
+    .getByRole('link', { name: /Squash-stripe baubles/ })
+    .first()
+    .click();
   await page.getByRole('button', { name: 'To the bench' }).click();
   await page.getByRole('progressbar').waitFor();
   const done = page.getByRole('button', { name: 'Done, write it down' });
-  for (let steps = 0; steps < 80 && await done.count() === 0; steps++) await page.keyboard.press('Space');
+  for (let steps = 0; steps < 80 && (await done.count()) === 0; steps++) await page.keyboard.press('Space');
   await expect(done).toBeVisible();
   const other = await context.newPage();
   await other.goto(`${sledge.url}/batches`);
-  await other.getByRole('link', { name: /Squash-stripe baubles/ }).first().click();
+  await other
+    .getByRole('link', { name: /Squash-stripe baubles/ })
+    .first()
+    .click();
   let letGo: () => void = () => undefined;
-  const gone = new Promise<void>((resolve) => { letGo = resolve; });
-  await page.route('**/api/batches/*/done', async (route) => { await gone; await route.continue(); });
+  const gone = new Promise<void>((resolve) => {
+    letGo = resolve;
+  });
+  await page.route('**/api/batches/*/done', async (route) => {
+    await gone;
+    await route.continue();
+  });
   await page.getByLabel('Note for the diary').fill('stripes held');
   await done.click();
   await edit(other, 'Name of the batch', 'Squash baubles');
@@ -164,9 +194,15 @@ test('what is done at the bench on a state that was changed elsewhere says so, a
   await expect(page).toHaveURL(/diary/);
 });
 
-test('what is being typed goes with a reload, and a form that was not sent asks before it is lost', async ({ page, sledge }) => {
+test('what is being typed goes with a reload, and a form that was not sent asks before it is lost', async ({
+  page,
+  sledge,
+}) => {
   const asked: string[] = [];
-  page.on('dialog', (dialog) => { asked.push(dialog.type()); void dialog.accept(); });
+  page.on('dialog', (dialog) => {
+    asked.push(dialog.type());
+    void dialog.accept();
+  });
   await openSwede(page, sledge.url);
   const note = page.getByLabel('Note on the mix');
   await note.fill('for the far hedge');

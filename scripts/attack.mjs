@@ -11,8 +11,11 @@ const { requests } = await import('./attack/requests.mjs');
 const { windows } = await import('./attack/windows.mjs');
 
 const TABLES = {
-  requests: { run: requests, long: 10_000, short: 1500 }, files: { run: files, long: 2000, short: 100 }, windows: { run: windows, long: 3000, short: 250 },
-  kills: { run: kills, long: 1000, short: 8 }, load: { run: load, long: 60, short: 0 },
+  requests: { run: requests, long: 10_000, short: 1500 },
+  files: { run: files, long: 2000, short: 100 },
+  windows: { run: windows, long: 3000, short: 250 },
+  kills: { run: kills, long: 1000, short: 8 },
+  load: { run: load, long: 60, short: 0 },
 };
 const given = process.argv.slice(2);
 const short = given.includes('--short');
@@ -33,7 +36,9 @@ for (const [name, { run, ...counts }] of Object.entries(TABLES)) {
   for (const { what, value, most } of figures) {
     const good = most === undefined || value <= most;
     if (!good) missed += 1;
-    console.log(`  ${what.padEnd(width)}  ${String(value).padStart(10)}  ${most === undefined ? '' : `at most ${most}: ${good ? 'kept' : 'NOT KEPT'}`}`);
+    console.log(
+      `  ${what.padEnd(width)}  ${String(value).padStart(10)}  ${most === undefined ? '' : `at most ${most}: ${good ? 'kept' : 'NOT KEPT'}`}`,
+    );
   }
   for (const detail of details.slice(0, 30)) console.log(`    ${detail.slice(0, 900)}`);
 }

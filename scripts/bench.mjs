@@ -53,22 +53,40 @@ async function ofBoard() {
   return {
     title: 'Board of 10,000 mixes in the browser, medians',
     figures: [
-      below('first chip, right after the start of Sledge and of the browser', first, 'ms', 1000), below('first chip after that', again, 'ms', 1000),
-      below('a word typed to chips found', atTop, 'ms', 300), below('the same at the end of the board', atEnd, 'ms', 300), { what: 'chips drawn', value: drawn, unit: '' },
+      below('first chip, right after the start of Sledge and of the browser', first, 'ms', 1000),
+      below('first chip after that', again, 'ms', 1000),
+      below('a word typed to chips found', atTop, 'ms', 300),
+      below('the same at the end of the board', atEnd, 'ms', 300),
+      { what: 'chips drawn', value: drawn, unit: '' },
     ],
   };
 }
 
 const spectral = await import('spectral.js');
 /** Mixes sRGB colours as the package spectral.js does. */
-const bySpectral = (hexes, parts) => spectral.mix(...hexes.map((hex, i) => [new spectral.Color(`#${hex}`), parts[i]])).toString({ format: 'hex' }).slice(1);
+const bySpectral = (hexes, parts) =>
+  spectral
+    .mix(...hexes.map((hex, i) => [new spectral.Color(`#${hex}`), parts[i]]))
+    .toString({ format: 'hex' })
+    .slice(1);
 /** The same as a function that only mixes: the colours are made before. */
 const spectralMixer = (hexes, parts) => {
   const colours = hexes.map((hex, i) => [new spectral.Color(`#${hex}`), parts[i]]);
   return () => spectral.mix(...colours).sRGB[0];
 };
 
-const TABLES = { learn: () => learning(() => performance.now(), bySpectral),  mixes: () => predictions(() => performance.now(), spectralMixer), curves: () => upsampling(() => performance.now()), blend: () => blending(() => performance.now()), dials: () => dials(), canes: () => caning(() => performance.now()), find: () => finding(() => performance.now()), start: ofStart, api: ofApi, board: ofBoard };
+const TABLES = {
+  learn: () => learning(() => performance.now(), bySpectral),
+  mixes: () => predictions(() => performance.now(), spectralMixer),
+  curves: () => upsampling(() => performance.now()),
+  blend: () => blending(() => performance.now()),
+  dials: () => dials(),
+  canes: () => caning(() => performance.now()),
+  find: () => finding(() => performance.now()),
+  start: ofStart,
+  api: ofApi,
+  board: ofBoard,
+};
 const wanted = process.argv.slice(2);
 const shown = (value) => (value >= 1000 ? Math.round(value).toLocaleString('en') : value.toPrecision(3));
 const tables = [];
@@ -80,7 +98,9 @@ for (const [name, make] of Object.entries(TABLES)) {
   console.log(`\n${table.title}`);
   const width = Math.max(...table.figures.map((f) => f.what.length));
   for (const { what, value, unit, goal, met } of table.figures) {
-    console.log(`  ${what.padEnd(width)}  ${shown(value).padStart(10)} ${unit.padEnd(8)}  ${goal ? `goal ${goal}: ${met ? 'met' : 'missed'}` : ''}`);
+    console.log(
+      `  ${what.padEnd(width)}  ${shown(value).padStart(10)} ${unit.padEnd(8)}  ${goal ? `goal ${goal}: ${met ? 'met' : 'missed'}` : ''}`,
+    );
   }
 }
 writeFileSync(join(root, 'dist', 'bench.json'), JSON.stringify(tables, null, 2));

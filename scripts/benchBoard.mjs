@@ -43,7 +43,9 @@ export async function boardFigures({ fill, started, ended, seeded, median }) {
   for (const word of WORDS) {
     await page.locator('[data-find]').fill('');
     await page.getByText('10000 mixes').waitFor();
-    await list.evaluate((rows) => { rows.parentElement.scrollTop = rows.parentElement.scrollHeight; });
+    await list.evaluate((rows) => {
+      rows.parentElement.scrollTop = rows.parentElement.scrollHeight;
+    });
     await page.locator('[aria-posinset="10000"] a').waitFor();
     const began = performance.now();
     const before = await list.innerText();

@@ -6,7 +6,18 @@ import { fileURLToPath } from 'node:url';
 
 export const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 const npm = process.platform === 'win32' ? 'npm.cmd' : 'npm';
-const SOURCES = ['core/src', 'core/bench', 'contract/src', 'server/src', 'server/bench', 'demo/src', 'web', 'package-lock.json', 'tsconfig.base.json', 'tsconfig.server.json'];
+const SOURCES = [
+  'core/src',
+  'core/bench',
+  'contract/src',
+  'server/src',
+  'server/bench',
+  'demo/src',
+  'web',
+  'package-lock.json',
+  'tsconfig.base.json',
+  'tsconfig.server.json',
+];
 const stamp = join(root, 'dist', '.built');
 
 /** Runs a program in the project's folder; ends this one with its code where it fails. */

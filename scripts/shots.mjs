@@ -8,7 +8,10 @@ import { build, install, root } from './prepare.mjs';
 install();
 build();
 const missing = bringChromium();
-if (missing) { console.error(missing); process.exit(1); }
+if (missing) {
+  console.error(missing);
+  process.exit(1);
+}
 const { chromium } = await import('@playwright/test');
 const { serve } = await import('../dist/server/src/app.js');
 const { loadDemo } = await import('../dist/server/src/loadDemo.js');
@@ -19,24 +22,44 @@ process.chdir(folder);
 const { app, port } = await serve(join('kitchen garden', 'sledge.db'), 0);
 await loadDemo(app);
 const browser = await chromium.launch({ executablePath: findChromium() ?? undefined, args: CHROMIUM_FLAGS });
-const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, locale: 'en-GB', reducedMotion: 'reduce' });
+const context = await browser.newContext({
+  viewport: { width: 1280, height: 800 },
+  locale: 'en-GB',
+  reducedMotion: 'reduce',
+});
 const page = await context.newPage();
 const shots = join(root, 'docs', 'screenshots');
 mkdirSync(shots, { recursive: true });
 
-const open = async (path) => { await page.goto(`http://127.0.0.1:${port}/${path}`); await page.getByRole('main').waitFor(); };
+const open = async (path) => {
+  await page.goto(`http://127.0.0.1:${port}/${path}`);
+  await page.getByRole('main').waitFor();
+};
 const card = (name) => page.getByRole('link', { name }).first().click();
 /** What is done before each picture. */
 const VIEWS = {
-  shelf: async () => { await open('shelf'); await page.getByRole('button', { name: /^Carrot/ }).click(); },
-  mixes: async () => { await open('mixes'); await card('Radish skin'); await page.getByRole('button', { name: /carry/ }).click(); await card('Outer leek'); await page.getByRole('button', { name: /carry/ }).click(); await card('Radish skin'); },
+  shelf: async () => {
+    await open('shelf');
+    await page.getByRole('button', { name: /^Carrot/ }).click();
+  },
+  mixes: async () => {
+    await open('mixes');
+    await card('Radish skin');
+    await page.getByRole('button', { name: /carry/ }).click();
+    await card('Outer leek');
+    await page.getByRole('button', { name: /carry/ }).click();
+    await card('Radish skin');
+  },
   find: async () => {
     await open('mixes/find');
     await page.getByLabel('Colour to find').fill('A8503C');
     await page.keyboard.press('Enter');
     await page.locator('[data-search=done]').waitFor();
   },
-  taught: async () => { await open('mixes/taught'); await page.getByRole('list', { name: 'Chips and their predictions' }).waitFor(); },
+  taught: async () => {
+    await open('mixes/taught');
+    await page.getByRole('list', { name: 'Chips and their predictions' }).waitFor();
+  },
   correct: async () => {
     await open('mixes');
     await page.getByRole('list', { name: 'Chips' }).getByRole('link', { name: 'Old tin' }).click();
@@ -67,31 +90,58 @@ const VIEWS = {
     await page.emulateMedia({ media: null });
     await page.setViewportSize({ width: 1280, height: 800 });
     await open('mixes/apart');
-    await page.getByRole('list', { name: /^Stack/ }).getByText('Radish skin', { exact: true }).waitFor();
+    await page
+      .getByRole('list', { name: /^Stack/ })
+      .getByText('Radish skin', { exact: true })
+      .waitFor();
     for (const name of ['Outer leek', 'Radish skin', 'Beet ring', 'Cabbage vein']) {
       // what lies on the tile is in the stack already
-      if (await page.getByRole('list', { name: /^Stack/ }).getByText(name, { exact: true }).count() > 0) continue;
+      if (
+        (await page
+          .getByRole('list', { name: /^Stack/ })
+          .getByText(name, { exact: true })
+          .count()) > 0
+      )
+        continue;
       await page.getByRole('button', { name: /Lay down|Another colour/ }).click();
       await page.getByRole('combobox', { name: 'Colour to add to the stack' }).fill(name);
       await page.keyboard.press('Enter');
-      await page.getByRole('list', { name: /^Stack/ }).getByText(name, { exact: true }).waitFor();
+      await page
+        .getByRole('list', { name: /^Stack/ })
+        .getByText(name, { exact: true })
+        .waitFor();
     }
   },
-  sheets: async () => { await open('sheets'); await page.getByLabel('A thickness as somebody else says it').fill('third thickest'); },
-  blends: async () => { await open('blends'); await card(/Pod fade/); await page.getByRole('img', { name: 'The fade that results' }).waitFor(); await page.keyboard.press('e'); await page.getByText('as cut: compensated').waitFor(); },
+  sheets: async () => {
+    await open('sheets');
+    await page.getByLabel('A thickness as somebody else says it').fill('third thickest');
+  },
+  blends: async () => {
+    await open('blends');
+    await card(/Pod fade/);
+    await page.getByRole('img', { name: 'The fade that results' }).waitFor();
+    await page.keyboard.press('e');
+    await page.getByText('as cut: compensated').waitFor();
+  },
   canes: async () => {
     await open('canes');
     await card('Woven basket, straw');
     await page.locator('canvas[data-painted]').nth(8).waitFor();
     await page.waitForTimeout(2500);
   },
-  batches: async () => { await open('batches'); await card(/Beetroot-ring drop earrings/); },
+  batches: async () => {
+    await open('batches');
+    await card(/Beetroot-ring drop earrings/);
+  },
   bench: async () => {
     await page.getByRole('button', { name: 'To the bench' }).click();
     await page.getByRole('heading', { name: 'Condition Chalk' }).waitFor();
     for (let i = 0; i < 3; i++) await page.keyboard.press('Space');
   },
-  diary: async () => { await open('diary'); await card(/Pea-pod ornaments/); },
+  diary: async () => {
+    await open('diary');
+    await card(/Pea-pod ornaments/);
+  },
   copies: async () => {
     await open('copies');
     await page.getByLabel('Name of the copy').fill('before the market');

@@ -9,7 +9,10 @@ const results = join(root, 'test-results');
 const counts = { passed: 0, failed: 0 };
 
 function node(args, environment = {}) {
-  return spawnSync(process.execPath, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...environment } }).status === 0;
+  return (
+    spawnSync(process.execPath, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...environment } })
+      .status === 0
+  );
 }
 
 function check(title, work) {
@@ -29,21 +32,35 @@ function suite(title, file, work, count) {
 install();
 rmSync(results, { recursive: true, force: true });
 mkdirSync(results, { recursive: true });
+check('format', () => node([tool('prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.']));
 check('lint', () => node([tool('eslint/bin/eslint.js'), '.']));
-check('types', () => ['tsconfig.json', 'web/tsconfig.json', 'e2e/tsconfig.json'].every((project) => node([tool('typescript/bin/tsc'), '-p', project])));
+check('types', () =>
+  ['tsconfig.json', 'web/tsconfig.json', 'e2e/tsconfig.json'].every((project) =>
+    node([tool('typescript/bin/tsc'), '-p', project]),
+  ),
+);
 build();
 
 const unit = join(results, 'unit.json');
-suite('unit and server tests', unit,
-  () => node([tool('jest/bin/jest.js'), '--json', `--outputFile=${unit}`], { NODE_OPTIONS: '--experimental-vm-modules --no-warnings' }),
-  (r) => ({ passed: r.numPassedTests, failed: r.numFailedTests + r.numRuntimeErrorTestSuites }));
+suite(
+  'unit and server tests',
+  unit,
+  () =>
+    node([tool('jest/bin/jest.js'), '--json', `--outputFile=${unit}`], {
+      NODE_OPTIONS: '--experimental-vm-modules --no-warnings',
+    }),
+  (r) => ({ passed: r.numPassedTests, failed: r.numFailedTests + r.numRuntimeErrorTestSuites }),
+);
 
 check('attack, short form', () => node([join(root, 'scripts', 'attack.mjs'), '--short']));
 
 const missing = bringChromium();
-suite('end-to-end tests', join(results, 'e2e.json'),
+suite(
+  'end-to-end tests',
+  join(results, 'e2e.json'),
   () => (missing ? (console.error(missing), false) : node([tool('@playwright/test/cli.js'), 'test'])),
-  (r) => ({ passed: r.stats.expected + r.stats.flaky, failed: r.stats.unexpected }));
+  (r) => ({ passed: r.stats.expected + r.stats.flaky, failed: r.stats.unexpected }),
+);
 
 console.log(`\n${counts.passed} passed, ${counts.failed} failed`);
 process.exitCode = counts.failed === 0 ? 0 : 1;

@@ -32,16 +32,27 @@ export interface ArchiveAnswer {
 }
 
 /** POST /api/archive/copies, and the answer of POST /api/archive/look. */
-export interface CheckedCopy { readonly name: string; readonly bytes: number; readonly holds: CopyContents }
+export interface CheckedCopy {
+  readonly name: string;
+  readonly bytes: number;
+  readonly holds: CopyContents;
+}
 
-const CopyName = (): PropertyDecorator => all(
-  IsString({ message: 'A copy needs a name.' }),
-  Matches(/\S/, { message: 'A copy needs a name.' }),
-  MaxLength(80, { message: 'The name of a copy has at most 80 letters.' }),
-  Matches(/^[\p{L}\p{N} ,_()-]+$/u, { message: 'The name of a copy has letters, digits, spaces, commas, brackets and hyphens.' }),
-);
+const CopyName = (): PropertyDecorator =>
+  all(
+    IsString({ message: 'A copy needs a name.' }),
+    Matches(/\S/, { message: 'A copy needs a name.' }),
+    MaxLength(80, { message: 'The name of a copy has at most 80 letters.' }),
+    Matches(/^[\p{L}\p{N} ,_()-]+$/u, {
+      message: 'The name of a copy has letters, digits, spaces, commas, brackets and hyphens.',
+    }),
+  );
 
 /** POST /api/archive/copies */
-export class KeepCopyDto { @CopyName() name!: string; }
+export class KeepCopyDto {
+  @CopyName() name!: string;
+}
 /** POST /api/archive/take-up: a copy of the folder. DELETE takes the name in the address. */
-export class TakeUpDto { @CopyName() name!: string; }
+export class TakeUpDto {
+  @CopyName() name!: string;
+}

@@ -55,9 +55,12 @@ export class UsedDto {
 }
 
 /** The rule for a list of them. */
-export const UsedList = (): PropertyDecorator => all(
-  IsArray({ message: 'Say how much of each clay was used.' }), ArrayMaxSize(400, { message: 'At most 400 clays.' }), Things(() => UsedDto),
-);
+export const UsedList = (): PropertyDecorator =>
+  all(
+    IsArray({ message: 'Say how much of each clay was used.' }),
+    ArrayMaxSize(400, { message: 'At most 400 clays.' }),
+    Things(() => UsedDto),
+  );
 
 /** POST /api/batches/:id/done */
 export class DoneDto {
@@ -69,11 +72,17 @@ export class DoneDto {
 }
 
 /** Typed arrays and exact fractions become plain ones on the wire. */
-export type Plain<T> =
-  T extends number | string | boolean | null ? T : T extends Float64Array ? readonly number[]
-    : T extends { toFraction: unknown } ? string
-      : T extends readonly (infer U)[] ? readonly Plain<U>[]
-        : T extends object ? { readonly [K in keyof T]: Plain<T[K]> } : T;
+export type Plain<T> = T extends number | string | boolean | null
+  ? T
+  : T extends Float64Array
+    ? readonly number[]
+    : T extends { toFraction: unknown }
+      ? string
+      : T extends readonly (infer U)[]
+        ? readonly Plain<U>[]
+        : T extends object
+          ? { readonly [K in keyof T]: Plain<T[K]> }
+          : T;
 
 export type PlainLayout = Plain<Layout>;
 export type PlainStep = Plain<BenchStep>;
@@ -81,7 +90,13 @@ export type PlainStep = Plain<BenchStep>;
 export interface PlanAnswer {
   readonly pieces: readonly Plain<PiecePlan>[];
   readonly mixes: readonly (Plain<MixDemand> & { readonly name: string })[];
-  readonly clays: readonly (ClayDemand & { readonly name: string; readonly lineName: string; readonly kind: Kind; readonly hex: string; readonly discs: string | null })[];
+  readonly clays: readonly (ClayDemand & {
+    readonly name: string;
+    readonly lineName: string;
+    readonly kind: Kind;
+    readonly hex: string;
+    readonly discs: string | null;
+  })[];
   readonly loads: readonly BakeLoad[];
   readonly totalGrams: number;
   readonly scrapGrams: number;
@@ -89,7 +104,9 @@ export interface PlanAnswer {
   readonly buyCost: number | null;
   readonly steps: readonly PlainStep[];
   /** colour and name of every clay or revision that a layer shows, by its id; `newer`: its mix has this newer revision */
-  readonly materials: Readonly<Record<string, { readonly name: string; readonly hex: string; readonly newer: string | null }>>;
+  readonly materials: Readonly<
+    Record<string, { readonly name: string; readonly hex: string; readonly newer: string | null }>
+  >;
 }
 
 /** GET /api/batches/:id */

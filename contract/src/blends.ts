@@ -49,7 +49,10 @@ export class BlendPlanDto {
   @Whole('The number of layers', 1, 8) layers!: number;
   /** of one's own machine; null: no setting chosen, the sheets are assumed to be 2 mm */
   @Optional() @Id() settingId!: string | null;
-  @IsIn(BLEND_CUTS, { message: 'A blend is cut corner to corner, with pure ends, as a diamond, a V or teardrops, compensated or freely.' }) kind!: BlendCut;
+  @IsIn(BLEND_CUTS, {
+    message: 'A blend is cut corner to corner, with pure ends, as a diamond, a V or teardrops, compensated or freely.',
+  })
+  kind!: BlendCut;
   @Between('The pure ends', 0, 900, 'mm') pure!: number;
   @IsArray({ message: 'A blend has a list of cuts.' })
   @ArrayMinSize(1, { message: 'A blend has a cut between every two colours.' })
@@ -63,11 +66,15 @@ export class BlendPlanDto {
   @IsIn(INSIDES, { message: 'The first or the last colour is inside.' }) inside!: (typeof INSIDES)[number];
   @Between('The depth of the folds', 3, 300, 'mm') fanDepth!: number;
   /** how it is brought to the width of the tape; left out: folded */
-  @Omittable() @IsIn(TURNINGS, { message: 'A blend is folded, rolled up or cut to the width of the tape.' }) turning?: Turning | null;
+  @Omittable()
+  @IsIn(TURNINGS, { message: 'A blend is folded, rolled up or cut to the width of the tape.' })
+  turning?: Turning | null;
   /** which end of the tape goes between the rollers first; left out: the lighter one */
-  @Omittable() @IsIn(INSIDES, { message: 'The first or the last colour goes in first.' }) lead?: (typeof INSIDES)[number] | null;
+  @Omittable() @IsIn(INSIDES, { message: 'The first or the last colour goes in first.' }) lead?:
+    (typeof INSIDES)[number] | null;
   /** pure colour added to one end of the tape */
-  @Omittable() @IsIn(INSIDES, { message: 'Colour is added at the first or the last end.' }) extraAt?: (typeof INSIDES)[number] | null;
+  @Omittable() @IsIn(INSIDES, { message: 'Colour is added at the first or the last end.' }) extraAt?:
+    (typeof INSIDES)[number] | null;
   @Omittable() @Between('The extra colour', 0, 2000, 'mm') extraMm?: number | null;
   /** equal tapes laid on each other before they are wound up; left out: one */
   @Omittable() @Whole('The number of tapes', 1, 12) stack?: number | null;

@@ -17,10 +17,14 @@ function programWrong(value: unknown): string | null {
 }
 
 /** The steps of a cane, as docs/formats.md describes them. */
-const Steps = (): PropertyDecorator => ValidateBy({
-  name: 'program',
-  validator: { validate: (value: unknown) => programWrong(value) === null, defaultMessage: (args) => programWrong(args?.value) ?? '' },
-});
+const Steps = (): PropertyDecorator =>
+  ValidateBy({
+    name: 'program',
+    validator: {
+      validate: (value: unknown) => programWrong(value) === null,
+      defaultMessage: (args) => programWrong(args?.value) ?? '',
+    },
+  });
 
 /** PUT /api/canes/:id */
 export class CaneDto {
@@ -58,18 +62,36 @@ export class CaneDoneDto {
   @Between('The diameter', 0.5, 500, 'mm') diameterMm!: number;
   @Between('The length', 0.5, 20_000, 'mm') lengthMm!: number;
   /** in the order of the steps */
-  @IsArray({ message: 'Say what was cut off the ends.' }) @ArrayMaxSize(80, { message: 'A cane has at most 80 steps.' }) @Things(() => CaneTrimDto) trims!: CaneTrimDto[];
+  @IsArray({ message: 'Say what was cut off the ends.' })
+  @ArrayMaxSize(80, { message: 'A cane has at most 80 steps.' })
+  @Things(() => CaneTrimDto)
+  trims!: CaneTrimDto[];
   @Whole('The number of slices', 0, 5000) slices!: number;
   @Omittable() @Id() pictureId?: string | null;
   /** plugs and sheets of the book that it was begun with; left out: none */
-  @Omittable() @IsArray({ message: 'What was taken from the sheet book is a list.' }) @ArrayMaxSize(80, { message: 'A cane has at most 80 steps.' }) @Things(() => CaneTakenDto) taken?: CaneTakenDto[] | null;
+  @Omittable()
+  @IsArray({ message: 'What was taken from the sheet book is a list.' })
+  @ArrayMaxSize(80, { message: 'A cane has at most 80 steps.' })
+  @Things(() => CaneTakenDto)
+  taken?: CaneTakenDto[] | null;
   @UsedList() used!: UsedDto[];
 }
 
 /** A cane that others can take in, by the id of its revision. */
-export interface CaneInside { readonly revisionId: string; readonly caneId: string; readonly name: string; readonly program: Program; readonly newest: boolean }
+export interface CaneInside {
+  readonly revisionId: string;
+  readonly caneId: string;
+  readonly name: string;
+  readonly program: Program;
+  readonly newest: boolean;
+}
 /** A blend that a plug is of, by the id of its revision. */
-export interface BlendInside { readonly revisionId: string; readonly blendId: string; readonly name: string; readonly plan: BlendPlanDto }
+export interface BlendInside {
+  readonly revisionId: string;
+  readonly blendId: string;
+  readonly name: string;
+  readonly plan: BlendPlanDto;
+}
 
 /** GET /api/canes */
 export interface CaneCard {

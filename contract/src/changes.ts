@@ -1,5 +1,9 @@
 /** A change by its id, in words, with the time it was made. */
-export interface ChangeName { readonly id: string; readonly summary: string; readonly at: string }
+export interface ChangeName {
+  readonly id: string;
+  readonly summary: string;
+  readonly at: string;
+}
 
 /** GET /api/changes, and the answer of POST /api/undo and /api/redo. */
 export interface ChangesAnswer {

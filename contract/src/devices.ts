@@ -27,7 +27,8 @@ export const GAUGE_ERRANDS = ['read', 'zero', 'unit', 'hold'] as const;
  */
 export class GaugeErrandDto {
   @Id() id!: string;
-  @IsIn(GAUGE_ERRANDS, { message: 'Calipers and scales read, are set to zero, change their unit, or hold.' }) errand!: (typeof GAUGE_ERRANDS)[number];
+  @IsIn(GAUGE_ERRANDS, { message: 'Calipers and scales read, are set to zero, change their unit, or hold.' })
+  errand!: (typeof GAUGE_ERRANDS)[number];
   /** mm or g */
   @Optional() @Between('What lies there', 0, 100_000, '') about!: number | null;
   @Optional() @Id() settingId!: string | null;
@@ -35,12 +36,29 @@ export class GaugeErrandDto {
 
 /** What calipers and a scale say, each as one server-sent event. A reading is in the unit that they are switched to. */
 export type GaugeSays =
-  | { readonly says: 'state'; readonly standIn: boolean; readonly unit: 'mm' | 'in' | 'g' | 'oz'; readonly held: boolean; /** readings since it was set to zero; null: never */ readonly sinceZero: number | null }
-  | { readonly says: 'reading'; /** null: its own button was pressed */ readonly errand: string | null; readonly value: number; readonly unit: 'mm' | 'in' | 'g' | 'oz' }
+  | {
+      readonly says: 'state';
+      readonly standIn: boolean;
+      readonly unit: 'mm' | 'in' | 'g' | 'oz';
+      readonly held: boolean;
+      /** readings since it was set to zero; null: never */ readonly sinceZero: number | null;
+    }
+  | {
+      readonly says: 'reading';
+      /** null: its own button was pressed */ readonly errand: string | null;
+      readonly value: number;
+      readonly unit: 'mm' | 'in' | 'g' | 'oz';
+    }
   | { readonly says: 'refused'; readonly errand: string; readonly why: string };
 
 /** What a reader says, each as one server-sent event. */
 export type ReaderSays =
-  | { readonly says: 'state'; readonly standIn: boolean; readonly calibrated: boolean; /** since it was calibrated */ readonly readings: number; readonly readingsLeft: number }
+  | {
+      readonly says: 'state';
+      readonly standIn: boolean;
+      readonly calibrated: boolean;
+      /** since it was calibrated */ readonly readings: number;
+      readonly readingsLeft: number;
+    }
   | { readonly says: 'reading'; readonly errand: string; readonly l: number; readonly a: number; readonly b: number }
   | { readonly says: 'refused'; readonly errand: string; readonly why: string };

@@ -21,18 +21,61 @@ export interface DiaryCard {
 export const MOST_FOUND = 120;
 
 /** GET /api/diary?search=&offset=&limit= */
-export interface DiaryListAnswer { readonly total: number; readonly entries: readonly DiaryCard[] }
+export interface DiaryListAnswer {
+  readonly total: number;
+  readonly entries: readonly DiaryCard[];
+}
 
 /** GET /api/diary/:id */
 export interface DiaryAnswer extends DiaryCard {
   readonly pieces: readonly { readonly name: string; readonly count: number; readonly cutter: Cutter }[];
   readonly mixes: readonly {
-    readonly revisionId: string; readonly mixId: string; readonly name: string; readonly number: number;
-    readonly notation: string; readonly hex: string; readonly grams: number;
+    readonly revisionId: string;
+    readonly mixId: string;
+    readonly name: string;
+    readonly number: number;
+    readonly notation: string;
+    readonly hex: string;
+    readonly grams: number;
   }[];
-  readonly blends: readonly { readonly blendId: string; readonly name: string; readonly number: number; readonly passes: number; readonly hexes: readonly string[] }[];
-  readonly canes: readonly { readonly caneId: string; readonly name: string; readonly number: number; readonly diameterMm: number; readonly lengthMm: number; readonly lostMm: number; readonly slices: number; readonly pictureId: string | null }[];
-  readonly sheets: readonly { readonly sheetId: string; readonly name: string; readonly rolledAt: string; readonly mm: number; readonly widthMm: number; readonly lengthMm: number; readonly form: 'sheet' | 'plug' | 'fan'; readonly hexes: readonly string[] }[];
-  readonly conditioned: readonly { readonly clayId: string; readonly name: string; readonly school: string; readonly passes: number; readonly roomC: number }[];
-  readonly clays: readonly { readonly clayId: string; readonly name: string; readonly hex: string; readonly grams: number }[];
+  readonly blends: readonly {
+    readonly blendId: string;
+    readonly name: string;
+    readonly number: number;
+    readonly passes: number;
+    readonly hexes: readonly string[];
+  }[];
+  readonly canes: readonly {
+    readonly caneId: string;
+    readonly name: string;
+    readonly number: number;
+    readonly diameterMm: number;
+    readonly lengthMm: number;
+    readonly lostMm: number;
+    readonly slices: number;
+    readonly pictureId: string | null;
+  }[];
+  readonly sheets: readonly {
+    readonly sheetId: string;
+    readonly name: string;
+    readonly rolledAt: string;
+    readonly mm: number;
+    readonly widthMm: number;
+    readonly lengthMm: number;
+    readonly form: 'sheet' | 'plug' | 'fan';
+    readonly hexes: readonly string[];
+  }[];
+  readonly conditioned: readonly {
+    readonly clayId: string;
+    readonly name: string;
+    readonly school: string;
+    readonly passes: number;
+    readonly roomC: number;
+  }[];
+  readonly clays: readonly {
+    readonly clayId: string;
+    readonly name: string;
+    readonly hex: string;
+    readonly grams: number;
+  }[];
 }

@@ -23,7 +23,13 @@ export class TakeInDto {
 }
 
 export interface TakeInAnswer {
-  readonly mixes: readonly { readonly row: number; readonly name: string; readonly notation: string; readonly hex: string; /** it is on the board already, the same */ readonly there: boolean }[];
+  readonly mixes: readonly {
+    readonly row: number;
+    readonly name: string;
+    readonly notation: string;
+    readonly hex: string;
+    /** it is on the board already, the same */ readonly there: boolean;
+  }[];
   readonly faults: readonly Fault[];
   /** how many were taken in; null: none yet */
   readonly taken: number | null;

@@ -102,6 +102,9 @@ export interface MixCard {
 }
 
 /** GET /api/mixes?search=&now=&sort=&offset=&limit= */
-export interface MixListAnswer { readonly total: number; readonly cards: readonly MixCard[] }
+export interface MixListAnswer {
+  readonly total: number;
+  readonly cards: readonly MixCard[];
+}
 export const MIX_SORTS = ['hue', 'name', 'newest'] as const;
 export type MixSort = (typeof MIX_SORTS)[number];

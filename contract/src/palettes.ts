@@ -49,5 +49,10 @@ export interface PaletteCard {
   readonly id: string;
   readonly name: string;
   readonly pictureId: string | null;
-  readonly colours: readonly { readonly l: number; readonly a: number; readonly b: number; readonly share: number | null }[];
+  readonly colours: readonly {
+    readonly l: number;
+    readonly a: number;
+    readonly b: number;
+    readonly share: number | null;
+  }[];
 }

@@ -25,7 +25,8 @@ export class SheetDto {
   @Name('A sheet') name!: string;
   @Text(2000) note!: string;
   /** lying flat; a blend can be wound up to a plug (`widthMm` its diameter, `lengthMm` its height) or folded like a fan */
-  @IsIn(SHEET_FORMS, { message: 'It lies flat, is rolled up to a plug, or folded like a fan.' }) form!: (typeof SHEET_FORMS)[number];
+  @IsIn(SHEET_FORMS, { message: 'It lies flat, is rolled up to a plug, or folded like a fan.' })
+  form!: (typeof SHEET_FORMS)[number];
   @Between('The width', 1, 2000, 'mm') widthMm!: number;
   @Between('The length', 1, 20_000, 'mm') lengthMm!: number;
   /** of one layer; of a plug folded like a fan its depth */
@@ -41,7 +42,8 @@ export class SheetDto {
   /** used up, or thrown to the scrap */
   @IsBoolean({ message: 'Say whether the sheet is used up.' }) gone!: boolean;
   /** of a plug: which end of the fade is inside */
-  @Omittable() @IsIn(['first', 'last'], { message: 'The first or the last colour is inside.' }) inside?: 'first' | 'last' | null;
+  @Omittable() @IsIn(['first', 'last'], { message: 'The first or the last colour is inside.' }) inside?:
+    'first' | 'last' | null;
 }
 
 /** POST /api/sheets/:id/rolled: a sheet that was made just now, and the clay that went into it. */

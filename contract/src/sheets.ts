@@ -56,7 +56,10 @@ export class BenchSetupDto {
   @Omittable()
   @IsArray({ message: 'Roller guides are a list of thicknesses.' })
   @ArrayMaxSize(20, { message: 'At most 20 pairs of guides.' })
-  @IsNumber({ allowNaN: false, allowInfinity: false }, { each: true, message: 'A guide has a thickness from 0.2 to 30 mm.' })
+  @IsNumber(
+    { allowNaN: false, allowInfinity: false },
+    { each: true, message: 'A guide has a thickness from 0.2 to 30 mm.' },
+  )
   @Min(0.2, { each: true, message: 'A guide has a thickness from 0.2 to 30 mm.' })
   @Max(30, { each: true, message: 'A guide has a thickness from 0.2 to 30 mm.' })
   guides?: number[] | null;

@@ -47,7 +47,13 @@ export interface ShelfAnswer {
   readonly blocks: readonly BlockDto[];
 }
 
-export interface MixName { readonly id: string; readonly name: string }
+export interface MixName {
+  readonly id: string;
+  readonly name: string;
+}
 
 /** GET /api/clays/:id/used-in: the mixes that a clay is in directly, by name; of very many only the first. */
-export interface UsedInAnswer { readonly total: number; readonly mixes: readonly MixName[] }
+export interface UsedInAnswer {
+  readonly total: number;
+  readonly mixes: readonly MixName[];
+}

@@ -9,9 +9,15 @@ export type DeviceSays =
   | { readonly of: Gauge; readonly says: GaugeSays | { readonly says: 'lost' } };
 
 /** Something was changed, here or in another window. `change`: the id that the request had. */
-export interface ChangeSays { readonly of: 'change'; readonly change: string }
+export interface ChangeSays {
+  readonly of: 'change';
+  readonly change: string;
+}
 /** First on every connection. `start` is another one whenever Sledge was started anew, or took up other data. */
-export interface HelloSays { readonly of: 'sledge'; readonly start: string }
+export interface HelloSays {
+  readonly of: 'sledge';
+  readonly start: string;
+}
 
 /** What GET /api/events says, each as one server-sent event. */
 export type StreamSays = HelloSays | ChangeSays | DeviceSays;

@@ -9,7 +9,12 @@ const FADES = 400;
 /** The compensated cut of strong with weak colours against corner to corner, and how fast a fade is worked out. */
 export function blending(clock: () => number): Table {
   const random = seeded(21);
-  const hex = (low: number, high: number): string => Array.from({ length: 3 }, () => Math.floor(low + random() * (high - low)).toString(16).padStart(2, '0')).join('');
+  const hex = (low: number, high: number): string =>
+    Array.from({ length: 3 }, () =>
+      Math.floor(low + random() * (high - low))
+        .toString(16)
+        .padStart(2, '0'),
+    ).join('');
   const gains: number[] = [];
   while (gains.length < PAIRS) {
     const pair = [pigmentOf(hex(20, 160), 2 + 3 * random()), pigmentOf(hex(120, 245), 0.2 + 0.6 * random())];
@@ -30,8 +35,20 @@ export function blending(clock: () => number): Table {
   return {
     title: `Blends: ${PAIRS} random pairs of a strong and a weak colour`,
     figures: [
-      { what: 'unevenness that the compensated cut takes away, median', value: gain, unit: '%', goal: '>= 40', met: gain >= 40 },
-      { what: 'a fade of three colours, worked out', value: median(times), unit: 'ms', goal: '< 16', met: median(times) < 16 },
+      {
+        what: 'unevenness that the compensated cut takes away, median',
+        value: gain,
+        unit: '%',
+        goal: '>= 40',
+        met: gain >= 40,
+      },
+      {
+        what: 'a fade of three colours, worked out',
+        value: median(times),
+        unit: 'ms',
+        goal: '< 16',
+        met: median(times) < 16,
+      },
     ],
   };
 }

@@ -1,12 +1,49 @@
 import {
-  STARTING_POINTS, bundleCells, circle, contextOf, frameOf, isBegin, paintFace, planBackwards, pressOf, runSteps, scaled, shapeOutline, smoothRows, sunflower, throughPress,
-  type CaneContext, type CaneState, type Frame, type Paint, type Point, type StartColours, type Step, type StepResult,
+  STARTING_POINTS,
+  bundleCells,
+  circle,
+  contextOf,
+  frameOf,
+  isBegin,
+  paintFace,
+  planBackwards,
+  pressOf,
+  runSteps,
+  scaled,
+  shapeOutline,
+  smoothRows,
+  sunflower,
+  throughPress,
+  type CaneContext,
+  type CaneState,
+  type Frame,
+  type Paint,
+  type Point,
+  type StartColours,
+  type Step,
+  type StepResult,
 } from '#core/cane';
 import { seeded } from '#core/units';
 import { median, type Table } from './measure.js';
 
-const COLOURS: StartColours = { dark: 'clay:dark', light: 'clay:light', strong: 'clay:strong', second: 'clay:second', glass: ['clay:g1', 'clay:g2', 'clay:g3', 'clay:g4'], fade: 'blend:fade' };
-const GREYS: Readonly<Record<string, number>> = { 'clay:dark': 20, 'clay:light': 235, 'clay:strong': 90, 'clay:second': 140, 'clay:g1': 200, 'clay:g2': 170, 'clay:g3': 120, 'clay:g4': 60 };
+const COLOURS: StartColours = {
+  dark: 'clay:dark',
+  light: 'clay:light',
+  strong: 'clay:strong',
+  second: 'clay:second',
+  glass: ['clay:g1', 'clay:g2', 'clay:g3', 'clay:g4'],
+  fade: 'blend:fade',
+};
+const GREYS: Readonly<Record<string, number>> = {
+  'clay:dark': 20,
+  'clay:light': 235,
+  'clay:strong': 90,
+  'clay:second': 140,
+  'clay:g1': 200,
+  'clay:g2': 170,
+  'clay:g3': 120,
+  'clay:g4': 60,
+};
 const SIZE = 512;
 /** Side at which errors are compared: the reference takes 64 places a pixel. */
 const SMALL = 192;
@@ -15,7 +52,10 @@ const SMOOTH = 2;
 const REFERENCE = 8;
 const ROUNDS = 3;
 
-const greyPaint = (key: string): Paint => (key.startsWith('blend') ? Uint8Array.from({ length: 768 }, (_, i) => 40 + (Math.floor(i / 3) * 180) / 255) : Uint8Array.from([0, 0, 0].fill(GREYS[key] ?? 128)));
+const greyPaint = (key: string): Paint =>
+  key.startsWith('blend')
+    ? Uint8Array.from({ length: 768 }, (_, i) => 40 + (Math.floor(i / 3) * 180) / 255)
+    : Uint8Array.from([0, 0, 0].fill(GREYS[key] ?? 128));
 const last = (steps: readonly Step[], context: CaneContext): CaneState => {
   const state = runSteps(steps, context).at(-1)?.state;
   if (!state) throw new Error('A starting point cannot be done.');
@@ -32,15 +72,34 @@ function painted(state: CaneState, paints: readonly Paint[], frame: Frame, block
 
 /** Each pixel the mean of 8 × 8 places: what a face really looks like at that size. */
 function reference(state: CaneState, paints: readonly Paint[], frame: Frame): Float32Array {
-  const fine: Frame = { mm: frame.mm / REFERENCE, width: frame.width * REFERENCE, height: REFERENCE, left: frame.left - (frame.mm * (REFERENCE - 1)) / (2 * REFERENCE), top: 0 };
+  const fine: Frame = {
+    mm: frame.mm / REFERENCE,
+    width: frame.width * REFERENCE,
+    height: REFERENCE,
+    left: frame.left - (frame.mm * (REFERENCE - 1)) / (2 * REFERENCE),
+    top: 0,
+  };
   const out = new Float32Array(frame.width * frame.height);
   const strip = new Uint8ClampedArray(4 * fine.width * REFERENCE);
   for (let j = 0; j < frame.height; j++) {
     strip.fill(0);
-    paintFace(state, paints, { ...fine, top: frame.top - j * frame.mm + (frame.mm * (REFERENCE - 1)) / (2 * REFERENCE) }, { from: 0, to: REFERENCE }, strip);
+    paintFace(
+      state,
+      paints,
+      { ...fine, top: frame.top - j * frame.mm + (frame.mm * (REFERENCE - 1)) / (2 * REFERENCE) },
+      { from: 0, to: REFERENCE },
+      strip,
+    );
     for (let i = 0; i < frame.width; i++) {
       let [sum, n] = [0, 0];
-      for (let v = 0; v < REFERENCE; v++) for (let u = 0; u < REFERENCE; u++) { const at = 4 * (v * fine.width + i * REFERENCE + u); if ((strip[at + 3] ?? 0) > 0) { sum += strip[at] ?? 0; n++; } }
+      for (let v = 0; v < REFERENCE; v++)
+        for (let u = 0; u < REFERENCE; u++) {
+          const at = 4 * (v * fine.width + i * REFERENCE + u);
+          if ((strip[at + 3] ?? 0) > 0) {
+            sum += strip[at] ?? 0;
+            n++;
+          }
+        }
       out[j * frame.width + i] = n === REFERENCE ** 2 ? sum / n : -1;
     }
   }
@@ -51,7 +110,13 @@ function reference(state: CaneState, paints: readonly Paint[], frame: Frame): Fl
 const GREY = 1000;
 
 /** The same cane by a raster that is resampled at each step (bilinear, of the same size). */
-function resampled(steps: readonly Step[], context: CaneContext, paints: () => readonly Paint[], clock: () => number, size: number): { readonly grey: Float32Array; readonly ms: number } {
+function resampled(
+  steps: readonly Step[],
+  context: CaneContext,
+  paints: () => readonly Paint[],
+  clock: () => number,
+  size: number,
+): { readonly grey: Float32Array; readonly ms: number } {
   let ms = 0;
   let known: readonly Paint[] = [];
   const greyAt = (value: number): number => {
@@ -59,31 +124,41 @@ function resampled(steps: readonly Step[], context: CaneContext, paints: () => r
     const index = Math.floor(value);
     if (index >= known.length) known = paints();
     const paint = known[index];
-    return paint ? paint[paint.length === 3 ? 0 : 3 * Math.floor((value - index) * 256)] ?? 0 : 0;
+    return paint ? (paint[paint.length === 3 ? 0 : 3 * Math.floor((value - index) * 256)] ?? 0) : 0;
   };
   let state: CaneState | null = null;
   let grey = new Float32Array(0);
   for (const step of steps) {
     // a step is carried out on what the raster of the step before shows
     const before: CaneState | null = state;
-    const results: StepResult[] = before ? runSteps([steps[0] as Step, step], context, [{ step: steps[0] as Step, state: before, wrong: null }]) : runSteps([step], context);
+    const results: StepResult[] = before
+      ? runSteps([steps[0] as Step, step], context, [{ step: steps[0] as Step, state: before, wrong: null }])
+      : runSteps([step], context);
     const now: CaneState | null | undefined = results.at(-1)?.state;
     if (!now || (before && isBegin(step))) throw new Error('A starting point cannot be done.');
     const f = frameOf(now.outline, size);
     const g = new Float32Array(size * size);
     // only the rasters count, not what the steps need besides
     const start = clock();
-    for (let j = 0; j < size; j++) for (let i = 0; i < size; i++) g[j * size + i] = greyAt(now.sample(f.left + i * f.mm, f.top - j * f.mm));
+    for (let j = 0; j < size; j++)
+      for (let i = 0; i < size; i++) g[j * size + i] = greyAt(now.sample(f.left + i * f.mm, f.top - j * f.mm));
     ms += clock() - start;
     grey = g;
     state = {
       ...now,
       sample: (x, y) => {
-        const [px, py] = [Math.min(size - 1.001, Math.max(0, (x - f.left) / f.mm)), Math.min(size - 1.001, Math.max(0, (f.top - y) / f.mm))];
+        const [px, py] = [
+          Math.min(size - 1.001, Math.max(0, (x - f.left) / f.mm)),
+          Math.min(size - 1.001, Math.max(0, (f.top - y) / f.mm)),
+        ];
         const [i, j] = [Math.floor(px), Math.floor(py)];
         const [u, v] = [px - i, py - j];
         const at = j * size + i;
-        return GREY + (1 - v) * ((1 - u) * (g[at] as number) + u * (g[at + 1] as number)) + v * ((1 - u) * (g[at + size] as number) + u * (g[at + size + 1] as number));
+        return (
+          GREY +
+          (1 - v) * ((1 - u) * (g[at] as number) + u * (g[at + 1] as number)) +
+          v * ((1 - u) * (g[at + size] as number) + u * (g[at + size + 1] as number))
+        );
       },
     };
   }
@@ -92,7 +167,11 @@ function resampled(steps: readonly Step[], context: CaneContext, paints: () => r
 
 function timed<T>(clock: () => number, work: () => T, rounds = ROUNDS): { readonly ms: number; readonly result: T } {
   let result = work();
-  const times = Array.from({ length: rounds }, () => { const start = clock(); result = work(); return clock() - start; });
+  const times = Array.from({ length: rounds }, () => {
+    const start = clock();
+    result = work();
+    return clock() - start;
+  });
   return { ms: median(times), result };
 }
 
@@ -118,7 +197,12 @@ export function caning(clock: () => number): Table {
     const own = painted(state, paints, small, SMOOTH);
     const otherContext = contextOf();
     const other = resampled(steps, otherContext, () => otherContext.materials.map(greyPaint), clock, SMALL).grey;
-    const off = (at: (k: number) => number): number => mean(Array.from(truth, (t, k) => (t < 0 ? NaN : Math.abs(Math.round(t) - Math.round(at(k))))).filter((v) => !Number.isNaN(v)));
+    const off = (at: (k: number) => number): number =>
+      mean(
+        Array.from(truth, (t, k) => (t < 0 ? NaN : Math.abs(Math.round(t) - Math.round(at(k))))).filter(
+          (v) => !Number.isNaN(v),
+        ),
+      );
     const [a, b] = [off((k) => own[4 * k] ?? 0), off((k) => other[k] ?? 0)];
     ratios.push(smooth.ms / raster.ms);
     ours.push(a);
@@ -131,12 +215,21 @@ export function caning(clock: () => number): Table {
   const places = sunflower(60).map(([x, y]): Point => [x * 17, y * 17]);
   const bundle = timed(clock, () => bundleCells(outline, areas, places), 5);
   const basket = STARTING_POINTS.find((s) => s.id === 'woven-basket')?.steps(COLOURS) ?? [];
-  const twenty = [...basket, ...Array.from({ length: 20 - basket.length }, (_, i): Step => ({ id: `x${i}`, do: 'turn', degrees: 3 }))];
+  const twenty = [
+    ...basket,
+    ...Array.from({ length: 20 - basket.length }, (_, i): Step => ({ id: `x${i}`, do: 'turn', degrees: 3 })),
+  ];
   const back = timed(clock, () => planBackwards(twenty, { slices: 60, thickness: 2 }, contextOf()), 5);
   const press = pressOf(scaled(shapeOutline({ shape: 'square' }), 10), shapeOutline({ shape: 'triangle' }), 30);
   const x = throughPress((px) => px, press);
   if (!Number.isFinite(x(1, 1))) throw new Error('No press.');
-  const within = (what: string, value: number, unit: string, most: number): Table['figures'][number] => ({ what, value, unit, goal: `≤ ${most}`, met: value <= most });
+  const within = (what: string, value: number, unit: string, most: number): Table['figures'][number] => ({
+    what,
+    value,
+    unit,
+    goal: `≤ ${most}`,
+    met: value <= most,
+  });
   return {
     title: `Canes: the ${STARTING_POINTS.length} starting points at ${SIZE} × ${SIZE}, beside a raster that is resampled at each step`,
     figures: [

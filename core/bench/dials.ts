@@ -10,14 +10,26 @@ const MEASURED = [0, 3, 6, 9];
 
 /** True thicknesses of dials of three kinds, falling from about 3 mm. */
 const KINDS: Readonly<Record<string, (random: () => number) => number[]>> = {
-  geometric: (random) => { const [top, low] = [2.6 + random(), 0.35 + 0.25 * random()]; return Array.from({ length: SETTINGS }, (_, i) => top * (low / top) ** (i / (SETTINGS - 1))); },
-  linear: (random) => { const [top, low] = [2.6 + random(), 0.35 + 0.25 * random()]; return Array.from({ length: SETTINGS }, (_, i) => top + ((low - top) * i) / (SETTINGS - 1)); },
+  geometric: (random) => {
+    const [top, low] = [2.6 + random(), 0.35 + 0.25 * random()];
+    return Array.from({ length: SETTINGS }, (_, i) => top * (low / top) ** (i / (SETTINGS - 1)));
+  },
+  linear: (random) => {
+    const [top, low] = [2.6 + random(), 0.35 + 0.25 * random()];
+    return Array.from({ length: SETTINGS }, (_, i) => top + ((low - top) * i) / (SETTINGS - 1));
+  },
   irregular: (random) => {
     const steps = Array.from({ length: SETTINGS - 1 }, () => 0.7 + 0.6 * random());
     const whole = steps.reduce((a, b) => a + b, 0);
     const [top, low] = [2.6 + random(), 0.35 + 0.25 * random()];
     let gone = 0;
-    return [top, ...steps.map((s) => { gone += s; return top * (low / top) ** (gone / whole); })];
+    return [
+      top,
+      ...steps.map((s) => {
+        gone += s;
+        return top * (low / top) ** (gone / whole);
+      }),
+    ];
   },
 };
 
@@ -33,7 +45,10 @@ export function dials(): Table {
       const truth = make(random);
       const read = MEASURED.map((i) => ({ i, mm: Math.max(0.1, (truth[i] ?? 0) + NOISE * normal()) }));
       const machine: Machine = {
-        id: 'm', name: kind, rollerWidthMm: 145, settings: labels.map((label) => ({ id: label, label })),
+        id: 'm',
+        name: kind,
+        rollerWidthMm: 145,
+        settings: labels.map((label) => ({ id: label, label })),
         readings: read.map(({ i, mm }) => ({ id: `r${i}`, settingId: String(i), mm, sigmaMm: NOISE, way: 'calipers' })),
       };
       thicknesses(machine).forEach((s, i) => {
@@ -50,5 +65,8 @@ export function dials(): Table {
       { what: `${kind} dials, straight lines between the readings`, value: median(lines), unit: 'mm' },
     ];
   });
-  return { title: `Settings nobody measured: 4 readings of ${SETTINGS}, ± ${NOISE} mm, ${DIALS} dials of each kind`, figures };
+  return {
+    title: `Settings nobody measured: 4 readings of ${SETTINGS}, ± ${NOISE} mm, ${DIALS} dials of each kind`,
+    figures,
+  };
 }

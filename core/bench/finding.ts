@@ -9,8 +9,18 @@ const TARGETS = 9;
 /** Finding a mix among 48 clays, and plain enumeration of a part of the same mixes with the same prediction. */
 export function finding(clock: () => number): Table {
   const random = seeded(3);
-  const hex = (): string => Array.from({ length: 3 }, () => Math.floor(20 + random() * 220).toString(16).padStart(2, '0')).join('');
-  const clays: Candidate[] = Array.from({ length: CLAYS }, (_, i) => ({ id: String(i), pigment: pigmentOf(hex(), 1), density: 1.9, left: 57 }));
+  const hex = (): string =>
+    Array.from({ length: 3 }, () =>
+      Math.floor(20 + random() * 220)
+        .toString(16)
+        .padStart(2, '0'),
+    ).join('');
+  const clays: Candidate[] = Array.from({ length: CLAYS }, (_, i) => ({
+    id: String(i),
+    pigment: pigmentOf(hex(), 1),
+    density: 1.9,
+    left: 57,
+  }));
   const targets = Array.from({ length: TARGETS }, () => labOf(xyzOfHex(hex())));
   const whole: number[] = [];
   const first: number[] = [];
@@ -30,17 +40,20 @@ export function finding(clock: () => number): Table {
   let tried = 0;
   let least = Infinity;
   const start = clock();
-  for (const a of few) for (const b of few) for (const c of few) {
-    if (!(a.id < b.id && b.id < c.id)) continue;
-    const pigments = [a.pigment, b.pigment, c.pigment];
-    for (const units of three) {
-      const lab = labOf(mixPigments(pigments, units));
-      least = Math.min(least, ciede2000(target.l, target.a, target.b, lab.l, lab.a, lab.b));
-      tried++;
-    }
-  }
+  for (const a of few)
+    for (const b of few)
+      for (const c of few) {
+        if (!(a.id < b.id && b.id < c.id)) continue;
+        const pigments = [a.pigment, b.pigment, c.pigment];
+        for (const units of three) {
+          const lab = labOf(mixPigments(pigments, units));
+          least = Math.min(least, ciede2000(target.l, target.a, target.b, lab.l, lab.a, lab.b));
+          tried++;
+        }
+      }
   const each = (clock() - start) / tried;
-  const all = CLAYS + (CLAYS * (CLAYS - 1) / 2) * ratios(2).length + (CLAYS * (CLAYS - 1) * (CLAYS - 2) / 6) * three.length;
+  const all =
+    CLAYS + ((CLAYS * (CLAYS - 1)) / 2) * ratios(2).length + ((CLAYS * (CLAYS - 1) * (CLAYS - 2)) / 6) * three.length;
   if (!Number.isFinite(least)) throw new Error('Nothing was tried.');
   const exact = median(whole);
   return {
@@ -51,7 +64,13 @@ export function finding(clock: () => number): Table {
       { what: 'slowest exact answer', value: Math.max(...whole), unit: 'ms' },
       { what: 'all mixes', value: all, unit: 'mixes' },
       { what: `plain enumeration of all, from ${tried.toLocaleString('en')} of them`, value: all * each, unit: 'ms' },
-      { what: 'times faster than plain enumeration', value: (all * each) / exact, unit: 'times', goal: '>= 10', met: (all * each) / exact >= 10 },
+      {
+        what: 'times faster than plain enumeration',
+        value: (all * each) / exact,
+        unit: 'times',
+        goal: '>= 10',
+        met: (all * each) / exact >= 10,
+      },
     ],
   };
 }

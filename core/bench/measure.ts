@@ -8,7 +8,10 @@ export interface Figure {
   readonly met?: boolean;
 }
 
-export interface Table { readonly title: string; readonly figures: readonly Figure[] }
+export interface Table {
+  readonly title: string;
+  readonly figures: readonly Figure[];
+}
 
 /** The middle of a list of numbers; of an even one the mean of the two in the middle. */
 export function median(values: readonly number[]): number {

@@ -1,7 +1,10 @@
 import { BANDS } from '#core/colour';
 
 /** Absorption and scattering of a pigment, one number for each of the 36 bands. */
-export interface Hidden { readonly k: Float64Array; readonly s: Float64Array }
+export interface Hidden {
+  readonly k: Float64Array;
+  readonly s: Float64Array;
+}
 
 /** Photon energy of a band in electronvolts. */
 const energyOf = (band: number): number => 1239.84 / (380 + 10 * band);
@@ -9,12 +12,19 @@ const energyOf = (band: number): number => 1239.84 / (380 + 10 * band);
 type Between = (low: number, high: number) => number;
 type Absorbs = (energy: number) => number;
 
-const logBetween = (between: Between, low: number, high: number): number => Math.exp(between(Math.log(low), Math.log(high)));
+const logBetween = (between: Between, low: number, high: number): number =>
+  Math.exp(between(Math.log(low), Math.log(high)));
 
 /** A semiconductor: an exponential tail below the gap (F. Urbach, 1953), a square root above it (J. Tauc, 1966). */
 function semiconductor(between: Between): Absorbs {
-  const [gap, tail, height, rise] = [between(1.95, 2.75), between(0.03, 0.075), logBetween(between, 0.8, 6), between(0.3, 1.5)];
-  return (energy) => (energy < gap ? height * Math.exp((energy - gap) / tail) : height * (1 + rise * Math.sqrt(energy - gap)));
+  const [gap, tail, height, rise] = [
+    between(1.95, 2.75),
+    between(0.03, 0.075),
+    logBetween(between, 0.8, 6),
+    between(0.3, 1.5),
+  ];
+  return (energy) =>
+    energy < gap ? height * Math.exp((energy - gap) / tail) : height * (1 + rise * Math.sqrt(energy - gap));
 }
 
 /** A dye: a band with its vibrations above it, each a line of H. Lorentz's shape with the far wings cut (exponent 3/2), and one in the violet. */
@@ -24,15 +34,23 @@ function dye(between: Between): Absorbs {
   const [violet, violetHeight] = [between(3.1, 3.7), logBetween(between, 0.2, 2.5)];
   const line = (energy: number, at: number, wide: number): number => (1 + ((energy - at) / wide) ** 2) ** -1.5;
   return (energy) => {
-    const band = [0, 1, 2].reduce((sum, n) => sum + ratio ** n * line(energy, centre + n * spacing, width * (1 + 0.3 * n)), 0);
+    const band = [0, 1, 2].reduce(
+      (sum, n) => sum + ratio ** n * line(energy, centre + n * spacing, width * (1 + 0.3 * n)),
+      0,
+    );
     return height * band + violetHeight * line(energy, violet, 0.35);
   };
 }
 
 /** Metal ions: two broad transitions. */
 function ions(between: Between): Absorbs {
-  const bands = [0, 1].map((n) => ({ at: between(1.6, 2.3) + n * between(0.6, 1), width: between(0.15, 0.32), height: logBetween(between, 0.3, 4) }));
-  return (energy) => bands.reduce((sum, { at, width, height }) => sum + height * Math.exp(-(((energy - at) / width) ** 2)), 0);
+  const bands = [0, 1].map((n) => ({
+    at: between(1.6, 2.3) + n * between(0.6, 1),
+    width: between(0.15, 0.32),
+    height: logBetween(between, 0.3, 4),
+  }));
+  return (energy) =>
+    bands.reduce((sum, { at, width, height }) => sum + height * Math.exp(-(((energy - at) / width) ** 2)), 0);
 }
 
 const COLOURED = [semiconductor, dye, dye, semiconductor, ions];

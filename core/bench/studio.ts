@@ -11,7 +11,10 @@ import { oscillators, type Hidden } from './oscillators.js';
  * (J. L. Saunderson, 1942). What Sledge is told of
  * them is the colour of each pure clay, and chips as a reader reads them.
  */
-export interface Mixed { readonly of: readonly number[]; readonly parts: readonly number[] }
+export interface Mixed {
+  readonly of: readonly number[];
+  readonly parts: readonly number[];
+}
 
 /** Saunderson's constants for a matt plastic; a reader keeps half of what is reflected outside out. */
 const OUTSIDE = 0.04;
@@ -68,7 +71,15 @@ export function hiddenStudio(count: number, random: () => number): HiddenStudio 
   }
   const clays = colours.map((lab, i): Clay => {
     const hex = hexOf(xyzOfLab(lab));
-    return { id: `clay ${i}`, lineId: 'line', name: `Clay ${i}`, kind: 'opaque', rawHex: hex, bakedHex: hex, strength: null };
+    return {
+      id: `clay ${i}`,
+      lineId: 'line',
+      name: `Clay ${i}`,
+      kind: 'opaque',
+      rawHex: hex,
+      bakedHex: hex,
+      strength: null,
+    };
   });
   const truth = (mix: Mixed): Lab => labOfMix(hiddens, mix);
   return { clays, truth, read: (mix) => noisy(truth(mix), 0.5, random) };

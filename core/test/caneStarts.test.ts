@@ -1,4 +1,22 @@
-import { ASSUMED_ENDS, STARTING_POINTS, areaOf, begunAt, beyond, contextOf, diameterOf, extentOf, partsOf, planBackwards, reachOf, readProgram, usable, usedIn, type BackwardsPlan, type Stage, type Step } from '#core/cane';
+import {
+  ASSUMED_ENDS,
+  STARTING_POINTS,
+  areaOf,
+  begunAt,
+  beyond,
+  contextOf,
+  diameterOf,
+  extentOf,
+  partsOf,
+  planBackwards,
+  reachOf,
+  readProgram,
+  usable,
+  usedIn,
+  type BackwardsPlan,
+  type Stage,
+  type Step,
+} from '#core/cane';
 import { readCane, standAlone, writeCane } from '#core/formats';
 import { seeded } from '#core/units';
 import { COLOURS, last, log, steps } from './canes.js';
@@ -27,7 +45,8 @@ describe.each(STARTING_POINTS.map((s) => [s.id, s] as const))('the starting poin
     }
     const area = areaOf(state.outline);
     expect([...state.amounts.values()].reduce((a, b) => a + b, 0) / area).toBeCloseTo(1, 3);
-    for (const [index, amount] of state.amounts) expect(Math.abs(amount / area - (counts.get(index) ?? 0) / whole)).toBeLessThan(0.005);
+    for (const [index, amount] of state.amounts)
+      expect(Math.abs(amount / area - (counts.get(index) ?? 0) / whole)).toBeLessThan(0.005);
     expect([...counts.keys()].every((index) => state.amounts.has(index))).toBe(true);
   });
 
@@ -48,7 +67,11 @@ describe.each(STARTING_POINTS.map((s) => [s.id, s] as const))('the starting poin
     expect(ends / given).toBeGreaterThan(0.1);
     expect(ends / given).toBeLessThan(0.25);
     if (list.length > 8) return;
-    const each = planBackwards(list, wanted, contextOf(undefined, 0, 1, { share: ASSUMED_ENDS, trimming: 'at every reduction' }));
+    const each = planBackwards(
+      list,
+      wanted,
+      contextOf(undefined, 0, 1, { share: ASSUMED_ENDS, trimming: 'at every reduction' }),
+    );
     expect(cutOf(each)).toBeGreaterThanOrEqual(cutOf(plan) - 1e-6);
   });
 });
@@ -67,7 +90,24 @@ test('begun smaller, a cane comes out as before, only longer', () => {
 describe('documents', () => {
   test('a cane goes out and comes in the same; what it takes in is copied, and materials get other names', () => {
     const inner = { name: 'Eye', program: { version: 1 as const, steps: steps(log('clay:b', 6)) } };
-    const file = { name: 'Peacock', program: { version: 1 as const, steps: steps(log('clay:a', 30), { do: 'insert', part: { ref: 'r1', name: 'Eye' }, x: 0, y: 0, diameter: 8, degrees: 0 }) }, canes: { r1: inner }, materials: { 'clay:a': { name: 'Leek', hexes: ['4F7F45'] }, 'clay:b': { name: 'Corn', hexes: ['F0CB55'] } }, slices: 30, sliceMm: 2 };
+    const file = {
+      name: 'Peacock',
+      program: {
+        version: 1 as const,
+        steps: steps(log('clay:a', 30), {
+          do: 'insert',
+          part: { ref: 'r1', name: 'Eye' },
+          x: 0,
+          y: 0,
+          diameter: 8,
+          degrees: 0,
+        }),
+      },
+      canes: { r1: inner },
+      materials: { 'clay:a': { name: 'Leek', hexes: ['4F7F45'] }, 'clay:b': { name: 'Corn', hexes: ['F0CB55'] } },
+      slices: 30,
+      sliceMm: 2,
+    };
     expect(readCane(writeCane(file))).toEqual(file);
     const alone = standAlone(file, (key) => `${key}x`);
     expect(usedIn(alone.steps)).toEqual({ materials: ['clay:ax', 'clay:bx'], canes: [] });
@@ -75,12 +115,31 @@ describe('documents', () => {
   });
 
   test.each<[string, unknown, RegExp]>([
-    ['no JSON', '{', /not JSON/], ['another document', '{"kind":"palette"}', /does not say that it is one/], ['a newer one', '{"kind":"cane","version":9}', /newer Sledge/],
-    ['an unknown step', { steps: [{ id: 'a', do: 'melt' }] }, /does not know \(“melt”\) at steps 1/], ['a size of nothing', { steps: [{ id: 'a', do: 'log', of: 'clay:a', diameter: 0, length: 9 }] }, /at steps 1, diameter/],
-    ['a step without clay first', { steps: [{ id: 'a', do: 'mirror' }] }, /does not begin with clay/], ['more than it should have', { steps: [{ id: 'a', do: 'log', of: 'clay:a', diameter: 9, length: 9, run: 'x' }] }, /“run” is not known/],
-    ['a cane that is missing', { steps: [{ id: 'a', do: 'cane', part: { ref: 'zz' } }] }, /“zz” that it takes in is missing/],
+    ['no JSON', '{', /not JSON/],
+    ['another document', '{"kind":"palette"}', /does not say that it is one/],
+    ['a newer one', '{"kind":"cane","version":9}', /newer Sledge/],
+    ['an unknown step', { steps: [{ id: 'a', do: 'melt' }] }, /does not know \(“melt”\) at steps 1/],
+    [
+      'a size of nothing',
+      { steps: [{ id: 'a', do: 'log', of: 'clay:a', diameter: 0, length: 9 }] },
+      /at steps 1, diameter/,
+    ],
+    ['a step without clay first', { steps: [{ id: 'a', do: 'mirror' }] }, /does not begin with clay/],
+    [
+      'more than it should have',
+      { steps: [{ id: 'a', do: 'log', of: 'clay:a', diameter: 9, length: 9, run: 'x' }] },
+      /“run” is not known/,
+    ],
+    [
+      'a cane that is missing',
+      { steps: [{ id: 'a', do: 'cane', part: { ref: 'zz' } }] },
+      /“zz” that it takes in is missing/,
+    ],
   ])('%s is refused in a sentence with its place', (_, given, words) => {
-    const text = typeof given === 'string' ? given : JSON.stringify({ kind: 'cane', version: 1, name: 'X', program: { version: 1, ...(given as object) } });
+    const text =
+      typeof given === 'string'
+        ? given
+        : JSON.stringify({ kind: 'cane', version: 1, name: 'X', program: { version: 1, ...(given as object) } });
     expect(() => readCane(text)).toThrow(words);
   });
 });

@@ -1,11 +1,36 @@
-import { beyond, contextOf, extentOf, reachOf, runSteps, type CaneContext, type CaneState, type MaterialKey, type Outline, type Point, type StartColours, type Step } from '#core/cane';
+import {
+  beyond,
+  contextOf,
+  extentOf,
+  reachOf,
+  runSteps,
+  type CaneContext,
+  type CaneState,
+  type MaterialKey,
+  type Outline,
+  type Point,
+  type StartColours,
+  type Step,
+} from '#core/cane';
 import { Complaint, seeded } from '#core/units';
 
 /** What the tests of canes share. */
-export const COLOURS: StartColours = { dark: 'clay:dark', light: 'clay:light', strong: 'clay:strong', second: 'clay:second', glass: ['clay:g1', 'clay:g2', 'clay:g3', 'clay:g4'], fade: 'blend:fade' };
+export const COLOURS: StartColours = {
+  dark: 'clay:dark',
+  light: 'clay:light',
+  strong: 'clay:strong',
+  second: 'clay:second',
+  glass: ['clay:g1', 'clay:g2', 'clay:g3', 'clay:g4'],
+  fade: 'blend:fade',
+};
 export type Loose = Step extends infer S ? (S extends { readonly id: string } ? Omit<S, 'id'> : never) : never;
 export const steps = (...all: readonly Loose[]): Step[] => all.map((s, i) => ({ ...s, id: `s${i}` }) as Step);
-export const log = (of: MaterialKey = 'clay:a', diameter = 20, length = 60): Loose => ({ do: 'log', of, diameter, length });
+export const log = (of: MaterialKey = 'clay:a', diameter = 20, length = 60): Loose => ({
+  do: 'log',
+  of,
+  diameter,
+  length,
+});
 /** A context in which no ends are cut off: all clay stays. */
 export const withoutEnds = (): CaneContext => contextOf(undefined, 0, 1, { share: 0, trimming: 'once at the end' });
 export function last(list: readonly Step[], context = withoutEnds()): CaneState {
@@ -16,7 +41,12 @@ export function last(list: readonly Step[], context = withoutEnds()): CaneState 
 }
 /** The code of what was refused. */
 export const refusal = (work: () => unknown): string => {
-  try { work(); } catch (error) { if (error instanceof Complaint) return error.code; throw error; }
+  try {
+    work();
+  } catch (error) {
+    if (error instanceof Complaint) return error.code;
+    throw error;
+  }
   throw new Error('nothing was refused');
 };
 /** So many points by chance within an outline. */

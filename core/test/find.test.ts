@@ -4,9 +4,18 @@ import { find, ratios, unitsOf, type Candidate, type FindInput, type Found } fro
 
 const hex = fc.integer({ min: 0, max: 0xffffff }).map((n) => n.toString(16).padStart(6, '0').toUpperCase());
 const strength = fc.constantFrom(1, 1, 0.06, 0.8, 2.5);
-const candidate = fc.tuple(hex, strength, fc.double({ min: 1.5, max: 2.2, noNaN: true }), fc.double({ min: 0, max: 60, noNaN: true }));
-const shelf = (most: number): fc.Arbitrary<Candidate[]> => fc.array(candidate, { minLength: 1, maxLength: most })
-  .map((rows) => rows.map(([h, s, density, left], i) => ({ id: `clay${i}`, pigment: pigmentOf(h, s), density, left })));
+const candidate = fc.tuple(
+  hex,
+  strength,
+  fc.double({ min: 1.5, max: 2.2, noNaN: true }),
+  fc.double({ min: 0, max: 60, noNaN: true }),
+);
+const shelf = (most: number): fc.Arbitrary<Candidate[]> =>
+  fc
+    .array(candidate, { minLength: 1, maxLength: most })
+    .map((rows) =>
+      rows.map(([h, s, density, left], i) => ({ id: `clay${i}`, pigment: pigmentOf(h, s), density, left })),
+    );
 const target: fc.Arbitrary<Lab> = hex.map((h) => labOf(mixPigments([pigmentOf(h, 1)], [1])));
 
 const last = (input: FindInput): readonly Found[] => {
@@ -18,17 +27,27 @@ const last = (input: FindInput): readonly Found[] => {
 function plainly({ clays, target: t, grams, locked, mostClays }: FindInput): Map<string, number> {
   const best = new Map<string, number>();
   const all = clays.map((_, i) => i);
-  const groups = [...all.map((i) => [i]), ...all.flatMap((i) => all.slice(i + 1).map((j) => [i, j])), ...all.flatMap((i) => all.slice(i + 1).flatMap((j) => all.slice(j + 1).map((k) => [i, j, k])))];
+  const groups = [
+    ...all.map((i) => [i]),
+    ...all.flatMap((i) => all.slice(i + 1).map((j) => [i, j])),
+    ...all.flatMap((i) => all.slice(i + 1).flatMap((j) => all.slice(j + 1).map((k) => [i, j, k]))),
+  ];
   for (const of of groups) {
     if (of.length > mostClays || !locked.every((id) => of.some((i) => clays[i]?.id === id))) continue;
     for (const units of ratios(of.length as 1 | 2 | 3)) {
       const weights = of.map((i, k) => (units[k] ?? 0) * (clays[i]?.density ?? 0));
       const mass = weights.reduce((a, b) => a + b, 0);
       if (grams > 0 && of.some((i, k) => (grams * (weights[k] ?? 0)) / mass > (clays[i]?.left ?? 0) + 1e-9)) continue;
-      const lab = labOf(mixPigments(of.flatMap((i) => clays[i]?.pigment ?? []), units));
+      const lab = labOf(
+        mixPigments(
+          of.flatMap((i) => clays[i]?.pigment ?? []),
+          units,
+        ),
+      );
       const d = ciede2000(t.l, t.a, t.b, lab.l, lab.a, lab.b);
       const few = unitsOf(units) <= (of.length === 2 ? 4 : 5) || of.length === 1;
-      for (const name of [`${of.length} any`, ...(few ? [`${of.length} few`] : [])]) best.set(name, Math.min(best.get(name) ?? Infinity, d));
+      for (const name of [`${of.length} any`, ...(few ? [`${of.length} few`] : [])])
+        best.set(name, Math.min(best.get(name) ?? Infinity, d));
     }
   }
   return best;
@@ -36,40 +55,64 @@ function plainly({ clays, target: t, grams, locked, mostClays }: FindInput): Map
 
 describe('finding a mix', () => {
   test('is exact: each answer is the best of its kind, as if every mix had been tried', () => {
-    fc.assert(fc.property(shelf(12), target, fc.constantFrom(0, 0, 20), fc.nat(11), fc.constantFrom(1 as const, 2 as const, 3 as const, 3 as const), (clays, t, grams, lock, mostClays) => {
-      const locked = lock < clays.length && lock % 3 === 0 ? [`clay${lock}`] : [];
-      const input = { target: t, clays, grams, locked, mostClays };
-      const found = last(input);
-      const best = plainly(input);
-      const all = [...best.values()];
-      expect(found.length === 0).toBe(all.length === 0);
-      // the short list gives up what is closer by less than 0.05
-      if (found.length > 0) expect(found.at(-1)?.deltaE).toBeLessThanOrEqual(Math.min(...all) + 0.05);
-      for (const { clayIds, units, deltaE, lab } of found) {
-        expect(ciede2000(t.l, t.a, t.b, lab.l, lab.a, lab.b)).toBeCloseTo(deltaE, 9);
-        const few = unitsOf(units) <= (clayIds.length === 2 ? 4 : 5);
-        expect(deltaE).toBeCloseTo(best.get(`${clayIds.length} ${few && clayIds.length > 1 && deltaE > (best.get(`${clayIds.length} any`) ?? 0) + 1e-9 ? 'few' : 'any'}`) ?? NaN, 9);
-        for (const id of locked) expect(clayIds).toContain(id);
-      }
-    }), { numRuns: 14 });
+    fc.assert(
+      fc.property(
+        shelf(12),
+        target,
+        fc.constantFrom(0, 0, 20),
+        fc.nat(11),
+        fc.constantFrom(1 as const, 2 as const, 3 as const, 3 as const),
+        (clays, t, grams, lock, mostClays) => {
+          const locked = lock < clays.length && lock % 3 === 0 ? [`clay${lock}`] : [];
+          const input = { target: t, clays, grams, locked, mostClays };
+          const found = last(input);
+          const best = plainly(input);
+          const all = [...best.values()];
+          expect(found.length === 0).toBe(all.length === 0);
+          // the short list gives up what is closer by less than 0.05
+          if (found.length > 0) expect(found.at(-1)?.deltaE).toBeLessThanOrEqual(Math.min(...all) + 0.05);
+          for (const { clayIds, units, deltaE, lab } of found) {
+            expect(ciede2000(t.l, t.a, t.b, lab.l, lab.a, lab.b)).toBeCloseTo(deltaE, 9);
+            const few = unitsOf(units) <= (clayIds.length === 2 ? 4 : 5);
+            expect(deltaE).toBeCloseTo(
+              best.get(
+                `${clayIds.length} ${few && clayIds.length > 1 && deltaE > (best.get(`${clayIds.length} any`) ?? 0) + 1e-9 ? 'few' : 'any'}`,
+              ) ?? NaN,
+              9,
+            );
+            for (const id of locked) expect(clayIds).toContain(id);
+          }
+        },
+      ),
+      { numRuns: 14 },
+    );
   });
 
   test('the list goes from simple to close', () => {
-    fc.assert(fc.property(shelf(9), target, (clays, t) => {
-      const found = last({ target: t, clays, grams: 0, locked: [], mostClays: 3 });
-      found.forEach((f, i) => {
-        const before = found[i - 1];
-        if (!before) return;
-        expect(f.deltaE).toBeLessThan(before.deltaE);
-        expect(f.clayIds.length).toBeGreaterThanOrEqual(before.clayIds.length);
-      });
-    }), { numRuns: 12 });
+    fc.assert(
+      fc.property(shelf(9), target, (clays, t) => {
+        const found = last({ target: t, clays, grams: 0, locked: [], mostClays: 3 });
+        found.forEach((f, i) => {
+          const before = found[i - 1];
+          if (!before) return;
+          expect(f.deltaE).toBeLessThan(before.deltaE);
+          expect(f.clayIds.length).toBeGreaterThanOrEqual(before.clayIds.length);
+        });
+      }),
+      { numRuns: 12 },
+    );
   });
 
   test('a clay that is the target is found alone; one that has to be in is in; unknown or too many locks find nothing', () => {
-    const clays = ['F1EEE4', '7B1E4B', '4F7F45'].map((h, i): Candidate => ({ id: h, pigment: pigmentOf(h, 1), density: 1.9, left: i === 1 ? 5 : 57 }));
+    const clays = ['F1EEE4', '7B1E4B', '4F7F45'].map((h, i): Candidate => ({
+      id: h,
+      pigment: pigmentOf(h, 1),
+      density: 1.9,
+      left: i === 1 ? 5 : 57,
+    }));
     const beet = labOf(mixPigments([pigmentOf('7B1E4B', 1)], [1]));
-    const ask = (more: Partial<FindInput>): readonly Found[] => last({ target: beet, clays, grams: 0, locked: [], mostClays: 3, ...more });
+    const ask = (more: Partial<FindInput>): readonly Found[] =>
+      last({ target: beet, clays, grams: 0, locked: [], mostClays: 3, ...more });
     expect(ask({})).toMatchObject([{ clayIds: ['7B1E4B'], units: [1], deltaE: expect.closeTo(0, 6) }]);
     expect(ask({ locked: ['F1EEE4'] }).every((f) => f.clayIds.includes('F1EEE4'))).toBe(true);
     expect(ask({ grams: 20 }).every((f) => f.clayIds.length > 1 || f.clayIds[0] !== '7B1E4B')).toBe(true);

@@ -1,5 +1,14 @@
 import fc from 'fast-check';
-import { bakeLoads, cutterArea, cutterBox, cutterOf, checkCutter, minutesFor, showCutter, type BakeItem } from '#core/batch';
+import {
+  bakeLoads,
+  cutterArea,
+  cutterBox,
+  cutterOf,
+  checkCutter,
+  minutesFor,
+  showCutter,
+  type BakeItem,
+} from '#core/batch';
 import { FIRMNESSES, conditioningOf, strengthOf, type Line } from '#core/clay';
 import type { Book } from '#core/mix';
 
@@ -9,62 +18,112 @@ const firmness = fc.constantFrom(...FIRMNESSES);
 
 describe('conditioning', () => {
   test('takes no less for more clay, for older clay, and for firmer clay', () => {
-    fc.assert(fc.property(firmness, fc.integer({ min: 0, max: 100 }), fc.integer({ min: 0, max: 100 }), grams, grams, (f, age, more, g, extra) => {
-      const now = conditioningOf(f, age, g).minutes;
-      expect(now).toBeGreaterThan(0);
-      expect(conditioningOf(f, age + more, g).minutes).toBeGreaterThanOrEqual(now);
-      expect(conditioningOf(f, age, g + extra).minutes).toBeGreaterThanOrEqual(now);
-      const firmer = FIRMNESSES[FIRMNESSES.indexOf(f) + 1];
-      if (firmer) expect(conditioningOf(firmer, age, g).minutes).toBeGreaterThan(now);
-    }));
+    fc.assert(
+      fc.property(
+        firmness,
+        fc.integer({ min: 0, max: 100 }),
+        fc.integer({ min: 0, max: 100 }),
+        grams,
+        grams,
+        (f, age, more, g, extra) => {
+          const now = conditioningOf(f, age, g).minutes;
+          expect(now).toBeGreaterThan(0);
+          expect(conditioningOf(f, age + more, g).minutes).toBeGreaterThanOrEqual(now);
+          expect(conditioningOf(f, age, g + extra).minutes).toBeGreaterThanOrEqual(now);
+          const firmer = FIRMNESSES[FIRMNESSES.indexOf(f) + 1];
+          if (firmer) expect(conditioningOf(firmer, age, g).minutes).toBeGreaterThan(now);
+        },
+      ),
+    );
   });
 
   test('crumbly clay is used the same day, soft fresh clay needs nothing special, unknown age is no old age', () => {
-    fc.assert(fc.property(months, grams, (age, g) => { expect(conditioningOf('crumbly', age, g).useSameDay).toBe(true); }));
+    fc.assert(
+      fc.property(months, grams, (age, g) => {
+        expect(conditioningOf('crumbly', age, g).useSameDay).toBe(true);
+      }),
+    );
     expect(conditioningOf('soft', 3, 57)).toEqual({ minutes: 4, warmFirst: false, useSameDay: false, softener: false });
     expect(conditioningOf('firm', null, 57).minutes).toBe(conditioningOf('firm', 12, 57).minutes);
   });
 });
 
 const line: fc.Arbitrary<Line> = fc.record({
-  id: fc.constantFrom('a', 'b', 'c'), name: fc.constant('Line'), firmness, density: fc.constant(1.9), bakeC: fc.integer({ min: 100, max: 150 }),
-  bakeMinutes: fc.integer({ min: 10, max: 60 }), bakePerMm: fc.integer({ min: 3, max: 10 }), maxC: fc.integer({ min: 150, max: 180 }),
+  id: fc.constantFrom('a', 'b', 'c'),
+  name: fc.constant('Line'),
+  firmness,
+  density: fc.constant(1.9),
+  bakeC: fc.integer({ min: 100, max: 150 }),
+  bakeMinutes: fc.integer({ min: 10, max: 60 }),
+  bakePerMm: fc.integer({ min: 3, max: 10 }),
+  maxC: fc.integer({ min: 150, max: 180 }),
 });
 const item: fc.Arbitrary<BakeItem> = fc.record({
-  pieceId: fc.uuid(), count: fc.integer({ min: 1, max: 50 }), mm: fc.double({ min: 0.4, max: 30, noNaN: true }), lines: fc.array(fc.constantFrom('a', 'b', 'c'), { minLength: 1, maxLength: 4 }),
+  pieceId: fc.uuid(),
+  count: fc.integer({ min: 1, max: 50 }),
+  mm: fc.double({ min: 0.4, max: 30, noNaN: true }),
+  lines: fc.array(fc.constantFrom('a', 'b', 'c'), { minLength: 1, maxLength: 4 }),
 });
 
 describe('baking', () => {
   test('every piece goes into one load, never too hot for any of its lines, never too short for its thickness', () => {
-    fc.assert(fc.property(fc.uniqueArray(line, { selector: (l) => l.id, minLength: 3, maxLength: 3 }), fc.array(item, { minLength: 1, maxLength: 10 }), (lines, items) => {
-      const book: Book = { line: (id) => lines.find((l) => l.id === id), clay: () => undefined, recipe: () => undefined, nameOf: () => '' };
-      const loads = bakeLoads(items, book);
-      expect(loads.flatMap((l) => l.pieces.map((p) => p.pieceId)).sort()).toEqual(items.map((i) => i.pieceId).sort());
-      for (const load of loads) {
-        for (const { pieceId } of load.pieces) {
-          const own = items.find((i) => i.pieceId === pieceId);
-          for (const id of own?.lines ?? []) {
-            const packet = lines.find((l) => l.id === id);
-            expect(load.celsius).toBeLessThanOrEqual(packet?.maxC ?? 0);
-            expect(load.minutes).toBeGreaterThanOrEqual(packet ? minutesFor(packet, own?.mm ?? 0) : Infinity);
+    fc.assert(
+      fc.property(
+        fc.uniqueArray(line, { selector: (l) => l.id, minLength: 3, maxLength: 3 }),
+        fc.array(item, { minLength: 1, maxLength: 10 }),
+        (lines, items) => {
+          const book: Book = {
+            line: (id) => lines.find((l) => l.id === id),
+            clay: () => undefined,
+            recipe: () => undefined,
+            nameOf: () => '',
+          };
+          const loads = bakeLoads(items, book);
+          expect(loads.flatMap((l) => l.pieces.map((p) => p.pieceId)).sort()).toEqual(
+            items.map((i) => i.pieceId).sort(),
+          );
+          for (const load of loads) {
+            for (const { pieceId } of load.pieces) {
+              const own = items.find((i) => i.pieceId === pieceId);
+              for (const id of own?.lines ?? []) {
+                const packet = lines.find((l) => l.id === id);
+                expect(load.celsius).toBeLessThanOrEqual(packet?.maxC ?? 0);
+                expect(load.minutes).toBeGreaterThanOrEqual(packet ? minutesFor(packet, own?.mm ?? 0) : Infinity);
+              }
+            }
           }
-        }
-      }
-      expect(loads.map((l) => l.celsius)).toEqual(loads.map((l) => l.celsius).sort((a, b) => a - b));
-    }), { numRuns: 60 });
+          expect(loads.map((l) => l.celsius)).toEqual(loads.map((l) => l.celsius).sort((a, b) => a - b));
+        },
+      ),
+      { numRuns: 60 },
+    );
   });
 });
 
 test('a cutter fits its box, in its own words', () => {
-  fc.assert(fc.property(fc.double({ min: 1, max: 500, noNaN: true }), fc.option(fc.double({ min: 1, max: 500, noNaN: true }), { nil: null }), (width, height) => {
-    const cutter = cutterOf(width, height);
-    const box = cutterBox(cutter);
-    expect(cutterArea(cutter)).toBeLessThanOrEqual(box.width * box.height + 1e-9);
-    expect(cutter.shape).toBe(height === null ? 'round' : 'rectangle');
-    expect(() => { checkCutter(cutter); }).not.toThrow();
-  }));
-  expect([showCutter(cutterOf(18, null), 'metric'), showCutter(cutterOf(25.4, 50.8), 'imperial')]).toEqual(['18 mm round', '1 × 2 in']);
-  for (const wrong of [0, -1, NaN, 501]) expect(() => { checkCutter(cutterOf(wrong, null)); }).toThrow(/between 1 mm \(0\.04 in\) and 500 mm/);
+  fc.assert(
+    fc.property(
+      fc.double({ min: 1, max: 500, noNaN: true }),
+      fc.option(fc.double({ min: 1, max: 500, noNaN: true }), { nil: null }),
+      (width, height) => {
+        const cutter = cutterOf(width, height);
+        const box = cutterBox(cutter);
+        expect(cutterArea(cutter)).toBeLessThanOrEqual(box.width * box.height + 1e-9);
+        expect(cutter.shape).toBe(height === null ? 'round' : 'rectangle');
+        expect(() => {
+          checkCutter(cutter);
+        }).not.toThrow();
+      },
+    ),
+  );
+  expect([showCutter(cutterOf(18, null), 'metric'), showCutter(cutterOf(25.4, 50.8), 'imperial')]).toEqual([
+    '18 mm round',
+    '1 × 2 in',
+  ]);
+  for (const wrong of [0, -1, NaN, 501])
+    expect(() => {
+      checkCutter(cutterOf(wrong, null));
+    }).toThrow(/between 1 mm \(0\.04 in\) and 500 mm/);
 });
 
 test('a strength that was measured goes before the one of its kind', () => {

@@ -1,31 +1,77 @@
 import fc from 'fast-check';
 import { cutterArea, cutterBox, cutterOf, mostOn, sheetLeft } from '#core/batch';
-import { fadeOf, fadeWithEnd, fanFold, faceArea, layoutOf, lengthened, marry, rollUp, stacked, stripsOf, tapeOf } from '#core/blend';
+import {
+  fadeOf,
+  fadeWithEnd,
+  fanFold,
+  faceArea,
+  layoutOf,
+  lengthened,
+  marry,
+  rollUp,
+  stacked,
+  stripsOf,
+  tapeOf,
+} from '#core/blend';
 import { FIRMNESSES } from '#core/clay';
 import { labOf, mixPigments, pigmentOf } from '#core/colour';
 import {
-  ASSUMED_CARD, SCHOOLS_OF_CONDITIONING, conditionPlan, dialLabels, gaugedByCards, gaugedByDisc, gaugedByStack, learnedFactor, thicknesses, translate, wearOf, type ConditionInput, type Machine, type Reading,
+  ASSUMED_CARD,
+  SCHOOLS_OF_CONDITIONING,
+  conditionPlan,
+  dialLabels,
+  gaugedByCards,
+  gaugedByDisc,
+  gaugedByStack,
+  learnedFactor,
+  thicknesses,
+  translate,
+  wearOf,
+  type ConditionInput,
+  type Machine,
+  type Reading,
 } from '#core/sheet';
 import { Complaint } from '#core/units';
 
 const refusal = (work: () => unknown): string => {
-  try { work(); } catch (error) { if (error instanceof Complaint) return error.message; throw error; }
+  try {
+    work();
+  } catch (error) {
+    if (error instanceof Complaint) return error.message;
+    throw error;
+  }
   throw new Error('nothing was refused');
 };
 const mm = (min: number, max: number): fc.Arbitrary<number> => fc.double({ min, max, noNaN: true });
-const reading = (settingId: string, value: number, more: Partial<Reading> = {}): Reading => ({ id: `${settingId} ${value}`, settingId, mm: value, sigmaMm: 0.03, way: 'calipers', ...more });
-const machine = (readings: readonly Reading[], count = 10): Machine =>
-  ({ id: 'm', name: 'Bench roller', rollerWidthMm: 145, settings: dialLabels('0', String(count - 1), '1').map((label) => ({ id: label, label })), readings });
+const reading = (settingId: string, value: number, more: Partial<Reading> = {}): Reading => ({
+  id: `${settingId} ${value}`,
+  settingId,
+  mm: value,
+  sigmaMm: 0.03,
+  way: 'calipers',
+  ...more,
+});
+const machine = (readings: readonly Reading[], count = 10): Machine => ({
+  id: 'm',
+  name: 'Bench roller',
+  rollerWidthMm: 145,
+  settings: dialLabels('0', String(count - 1), '1').map((label) => ({ id: label, label })),
+  readings,
+});
 
 describe('readings as they are taken', () => {
   test('a weighed disc gives the thickness it was cut from, and a stack the mean of its layers', () => {
-    fc.assert(fc.property(mm(0.3, 6), mm(8, 60), mm(1.2, 2.4), fc.integer({ min: 1, max: 12 }), (t, d, density, n) => {
-      const mass = (density * t * Math.PI * d * d) / 4000;
-      expect(gaugedByDisc(mass, d, density, true).mm).toBeCloseTo(t, 9);
-      expect(gaugedByDisc(mass, d, density, false).sigmaMm).toBeGreaterThan(gaugedByDisc(mass, d, density, true).sigmaMm);
-      expect(gaugedByStack(n, n * t).mm).toBeCloseTo(t, 9);
-      expect(gaugedByStack(n, n * t).sigmaMm).toBeLessThanOrEqual(gaugedByStack(1, t).sigmaMm);
-    }));
+    fc.assert(
+      fc.property(mm(0.3, 6), mm(8, 60), mm(1.2, 2.4), fc.integer({ min: 1, max: 12 }), (t, d, density, n) => {
+        const mass = (density * t * Math.PI * d * d) / 4000;
+        expect(gaugedByDisc(mass, d, density, true).mm).toBeCloseTo(t, 9);
+        expect(gaugedByDisc(mass, d, density, false).sigmaMm).toBeGreaterThan(
+          gaugedByDisc(mass, d, density, true).sigmaMm,
+        );
+        expect(gaugedByStack(n, n * t).mm).toBeCloseTo(t, 9);
+        expect(gaugedByStack(n, n * t).sigmaMm).toBeLessThanOrEqual(gaugedByStack(1, t).sigmaMm);
+      }),
+    );
   });
 
   test('cards are as sure as the card is', () => {
@@ -40,83 +86,155 @@ describe('readings as they are taken', () => {
 
 describe('wear', () => {
   test('is found where it is, and every reading is carried to the newest day', () => {
-    fc.assert(fc.property(mm(-0.06, 0.06), mm(1, 3), (perYear, first) => {
-      fc.pre(Math.abs(perYear) > 0.02);
-      const years = 2;
-      const then = (value: number): number => value * Math.exp(-perYear * years);
-      const m = machine([...['1', '3', '5'].flatMap((s, i) => [reading(s, first * 0.7 ** i, { takenOn: '2026-06-01', sigmaMm: 0.005 }), reading(s, then(first * 0.7 ** i), { id: `old${s}`, takenOn: '2024-06-01', sigmaMm: 0.005 })])]);
-      const wear = wearOf(m);
-      expect(wear?.perYear).toBeCloseTo(perYear, 3);
-      expect(wear).toMatchObject({ sure: true, from: '2024-06-01', to: '2026-06-01' });
-      expect(thicknesses(m)[1]?.mm).toBeCloseTo(first, 3);
-    }));
+    fc.assert(
+      fc.property(mm(-0.06, 0.06), mm(1, 3), (perYear, first) => {
+        fc.pre(Math.abs(perYear) > 0.02);
+        const years = 2;
+        const then = (value: number): number => value * Math.exp(-perYear * years);
+        const m = machine([
+          ...['1', '3', '5'].flatMap((s, i) => [
+            reading(s, first * 0.7 ** i, { takenOn: '2026-06-01', sigmaMm: 0.005 }),
+            reading(s, then(first * 0.7 ** i), { id: `old${s}`, takenOn: '2024-06-01', sigmaMm: 0.005 }),
+          ]),
+        ]);
+        const wear = wearOf(m);
+        expect(wear?.perYear).toBeCloseTo(perYear, 3);
+        expect(wear).toMatchObject({ sure: true, from: '2024-06-01', to: '2026-06-01' });
+        expect(thicknesses(m)[1]?.mm).toBeCloseTo(first, 3);
+      }),
+    );
   });
 
   test('is not made out of noise, of one reading, or of readings of one day', () => {
-    expect(wearOf(machine([reading('1', 2, { takenOn: '2026-06-01' }), reading('3', 1.5, { takenOn: '2024-06-01' })]))).toBeNull();
+    expect(
+      wearOf(machine([reading('1', 2, { takenOn: '2026-06-01' }), reading('3', 1.5, { takenOn: '2024-06-01' })])),
+    ).toBeNull();
     expect(wearOf(machine([reading('1', 2), reading('1', 2.2)]))).toBeNull();
-    expect(wearOf(machine([reading('1', 2, { takenOn: '2026-06-01' }), reading('1', 2.2, { takenOn: '2026-06-20' })]))).toBeNull();
-    expect(wearOf(machine([reading('1', 2, { takenOn: '2026-06-01' }), reading('1', 2.01, { takenOn: '2024-06-01' })]))).toMatchObject({ sure: false });
+    expect(
+      wearOf(machine([reading('1', 2, { takenOn: '2026-06-01' }), reading('1', 2.2, { takenOn: '2026-06-20' })])),
+    ).toBeNull();
+    expect(
+      wearOf(machine([reading('1', 2, { takenOn: '2026-06-01' }), reading('1', 2.01, { takenOn: '2024-06-01' })])),
+    ).toMatchObject({ sure: false });
   });
 });
 
 test('to another machine and back is within the stated error', () => {
-  const dial = fc.record({ widest: mm(2.2, 3.6), ratio: mm(0.72, 0.9), count: fc.integer({ min: 6, max: 12 }) })
-    .map(({ widest, ratio, count }) => machine(Array.from({ length: count }, (_, i) => reading(String(i), widest * ratio ** i)), count));
-  fc.assert(fc.property(dial, dial, fc.nat(11), (one, other, pick) => {
-    const asked = thicknesses(one)[pick % one.settings.length];
-    if (!asked) throw new Error('no setting');
-    const there = translate(asked, other);
-    const back = translate({ mm: there.setting.mm * there.layers, sigmaMm: there.setting.sigmaMm * there.layers }, one);
-    const off = back.setting.mm * back.layers - asked.mm;
-    expect(off).toBeCloseTo(there.errorMm + back.errorMm, 9);
-    expect(Math.abs(back.errorMm)).toBeLessThanOrEqual(Math.abs(there.errorMm) + 1e-9);
-    expect(Math.abs(off)).toBeLessThanOrEqual(2 * Math.abs(there.errorMm) + 1e-9);
-  }));
+  const dial = fc
+    .record({ widest: mm(2.2, 3.6), ratio: mm(0.72, 0.9), count: fc.integer({ min: 6, max: 12 }) })
+    .map(({ widest, ratio, count }) =>
+      machine(
+        Array.from({ length: count }, (_, i) => reading(String(i), widest * ratio ** i)),
+        count,
+      ),
+    );
+  fc.assert(
+    fc.property(dial, dial, fc.nat(11), (one, other, pick) => {
+      const asked = thicknesses(one)[pick % one.settings.length];
+      if (!asked) throw new Error('no setting');
+      const there = translate(asked, other);
+      const back = translate(
+        { mm: there.setting.mm * there.layers, sigmaMm: there.setting.sigmaMm * there.layers },
+        one,
+      );
+      const off = back.setting.mm * back.layers - asked.mm;
+      expect(off).toBeCloseTo(there.errorMm + back.errorMm, 9);
+      expect(Math.abs(back.errorMm)).toBeLessThanOrEqual(Math.abs(there.errorMm) + 1e-9);
+      expect(Math.abs(off)).toBeLessThanOrEqual(2 * Math.abs(there.errorMm) + 1e-9);
+    }),
+  );
 });
 
 describe('conditioning', () => {
   const input: fc.Arbitrary<ConditionInput> = fc.record({
-    lineId: fc.constant('l'), firmness: fc.constantFrom(...FIRMNESSES), months: fc.option(fc.integer({ min: 0, max: 120 })), grams: mm(5, 400), roomC: mm(5, 35),
-    school: fc.constantFrom(...SCHOOLS_OF_CONDITIONING), machine: fc.constantFrom(machine([reading('0', 3), reading('9', 0.5)]), null), counted: fc.constant([]),
-    ownPasses: fc.option(fc.integer({ min: 2, max: 60 })), workingSettingId: fc.constant(null),
+    lineId: fc.constant('l'),
+    firmness: fc.constantFrom(...FIRMNESSES),
+    months: fc.option(fc.integer({ min: 0, max: 120 })),
+    grams: mm(5, 400),
+    roomC: mm(5, 35),
+    school: fc.constantFrom(...SCHOOLS_OF_CONDITIONING),
+    machine: fc.constantFrom(machine([reading('0', 3), reading('9', 0.5)]), null),
+    counted: fc.constant([]),
+    ownPasses: fc.option(fc.integer({ min: 2, max: 60 })),
+    workingSettingId: fc.constant(null),
   });
 
   test('ends with a fold that is tried; older clay and a colder room are more work', () => {
-    fc.assert(fc.property(input, (given) => {
-      const plan = conditionPlan(given);
-      expect(plan.steps.some((s) => s.kind === 'try fold')).toBe(true);
-      expect(plan.because.from).toBe(0);
-      // nothing is capped, and what makes the number is said
-      const { base, own, age, room, school, amount } = plan.because;
-      expect([plan.passes, own]).toEqual([Math.max(2, Math.round(base * age * room * school * amount)), given.ownPasses !== null]);
-      // worked in portions: half a block, a quarter of one that crumbles
-      expect(given.grams / plan.portions).toBeLessThanOrEqual(given.firmness === 'crumbly' ? 14.26 : 28.51);
-      if (given.firmness === 'crumbly') expect(plan.steps.some((s) => s.kind === 'slice')).toBe(false);
-      if (given.roomC < 16) expect(plan.steps.some((s) => s.kind === 'warm')).toBe(true);
-      expect(plan.warnings.includes('reverts')).toBe(given.firmness === 'crumbly');
-      expect(conditionPlan({ ...given, roomC: Math.max(1, given.roomC - 8) }).passes).toBeGreaterThanOrEqual(plan.passes);
-      expect(conditionPlan({ ...given, months: (given.months ?? 12) + 36 }).passes).toBeGreaterThanOrEqual(plan.passes);
-      for (const s of plan.steps) if (s.kind === 'slice' && given.machine) expect(s.mm).toBeLessThanOrEqual((thicknesses(given.machine)[0]?.mm ?? 0) + 1e-9);
-      if (given.machine === null) expect(plan.steps.some((s) => s.kind === 'knead')).toBe(true);
-    }));
+    fc.assert(
+      fc.property(input, (given) => {
+        const plan = conditionPlan(given);
+        expect(plan.steps.some((s) => s.kind === 'try fold')).toBe(true);
+        expect(plan.because.from).toBe(0);
+        // nothing is capped, and what makes the number is said
+        const { base, own, age, room, school, amount } = plan.because;
+        expect([plan.passes, own]).toEqual([
+          Math.max(2, Math.round(base * age * room * school * amount)),
+          given.ownPasses !== null,
+        ]);
+        // worked in portions: half a block, a quarter of one that crumbles
+        expect(given.grams / plan.portions).toBeLessThanOrEqual(given.firmness === 'crumbly' ? 14.26 : 28.51);
+        if (given.firmness === 'crumbly') expect(plan.steps.some((s) => s.kind === 'slice')).toBe(false);
+        if (given.roomC < 16) expect(plan.steps.some((s) => s.kind === 'warm')).toBe(true);
+        expect(plan.warnings.includes('reverts')).toBe(given.firmness === 'crumbly');
+        expect(conditionPlan({ ...given, roomC: Math.max(1, given.roomC - 8) }).passes).toBeGreaterThanOrEqual(
+          plan.passes,
+        );
+        expect(conditionPlan({ ...given, months: (given.months ?? 12) + 36 }).passes).toBeGreaterThanOrEqual(
+          plan.passes,
+        );
+        for (const s of plan.steps)
+          if (s.kind === 'slice' && given.machine)
+            expect(s.mm).toBeLessThanOrEqual((thicknesses(given.machine)[0]?.mm ?? 0) + 1e-9);
+        if (given.machine === null) expect(plan.steps.some((s) => s.kind === 'knead')).toBe(true);
+      }),
+    );
   });
 
   test('the schools differ as they do at the table', () => {
-    const given: ConditionInput = { lineId: 'l', firmness: 'crumbly', months: 6, grams: 57, roomC: 21, school: 'thin slices', machine: machine([]), counted: [], ownPasses: null, workingSettingId: null };
-    const kinds = (part: Partial<ConditionInput>): string[] => conditionPlan({ ...given, ...part }).steps.map((s) => s.kind);
+    const given: ConditionInput = {
+      lineId: 'l',
+      firmness: 'crumbly',
+      months: 6,
+      grams: 57,
+      roomC: 21,
+      school: 'thin slices',
+      machine: machine([]),
+      counted: [],
+      ownPasses: null,
+      workingSettingId: null,
+    };
+    const kinds = (part: Partial<ConditionInput>): string[] =>
+      conditionPlan({ ...given, ...part }).steps.map((s) => s.kind);
     expect(kinds({})).toEqual(['warm', 'knock', 'crumble', 'step up', 'pass', 'try fold']);
     expect(kinds({ school: 'thick slices' })).toEqual(['warm', 'knock', 'crumble', 'press', 'pass', 'try fold']);
     expect(kinds({ firmness: 'soft' })).toEqual(['slice', 'pass', 'try fold']);
     expect(kinds({ firmness: 'soft', roomC: 31 })).toEqual(['cool', 'slice', 'pass', 'try fold', 'rest']);
     expect(conditionPlan({ ...given, firmness: 'soft', roomC: 31 }).warnings).toContain('soft in heat');
-    expect(conditionPlan({ ...given, roomC: 10, months: 60 }).warnings).toEqual(['reverts', 'cold', 'very old', 'hands']);
+    expect(conditionPlan({ ...given, roomC: 10, months: 60 }).warnings).toEqual([
+      'reverts',
+      'cold',
+      'very old',
+      'hands',
+    ]);
     expect(refusal(() => conditionPlan({ ...given, roomC: 60 }))).toContain('The room has to be between');
     expect(refusal(() => conditionPlan({ ...given, grams: 0 }))).toContain('more than zero');
   });
 
   test('careful makers’ 20 to 30 passes for every line, fewer for a small piece, and one’s own number and setting once', () => {
-    const fresh = (more: Partial<ConditionInput>) => conditionPlan({ lineId: 'l', firmness: 'soft', months: 6, grams: 28.5, roomC: 21, school: 'thin slices', machine: machine([]), counted: [], ownPasses: null, workingSettingId: null, ...more });
+    const fresh = (more: Partial<ConditionInput>) =>
+      conditionPlan({
+        lineId: 'l',
+        firmness: 'soft',
+        months: 6,
+        grams: 28.5,
+        roomC: 21,
+        school: 'thin slices',
+        machine: machine([]),
+        counted: [],
+        ownPasses: null,
+        workingSettingId: null,
+        ...more,
+      });
     for (const firmness of FIRMNESSES) {
       expect(fresh({ firmness, grams: 14 }).passes).toBeGreaterThan(14);
       for (const passes of [fresh({ firmness }).passes]) expect([passes >= 20, passes <= 30]).toEqual([true, true]);
@@ -124,7 +242,9 @@ describe('conditioning', () => {
     const [ten, whole] = [fresh({ grams: 10 }), fresh({ grams: 57 })];
     expect(ten.passes * ten.portions).toBeLessThan(whole.passes * whole.portions);
     expect(fresh({ ownPasses: 25 }).passes).toBe(25);
-    expect(fresh({ school: 'by hand', months: 100, roomC: 12, firmness: 'crumbly', grams: 14.25 }).passes).toBeGreaterThan(80);
+    expect(
+      fresh({ school: 'by hand', months: 100, roomC: 12, firmness: 'crumbly', grams: 14.25 }).passes,
+    ).toBeGreaterThan(80);
     const worked = fresh({ workingSettingId: '2' }).steps.find((s) => s.kind === 'pass');
     expect(worked?.kind === 'pass' && worked.setting.id).toBe('2');
   });
@@ -132,58 +252,89 @@ describe('conditioning', () => {
   test('goes by what was counted of the line, and only of that', () => {
     const circumstances = { firmness: 'firm' as const, months: 12, roomC: 21, school: 'thin slices' as const };
     const took = (passes: number, lineId = 'l') => ({ ...circumstances, lineId, passes, grams: 57 });
-    const plan = (counted: ConditionInput['counted']) => conditionPlan({ ...circumstances, lineId: 'l', grams: 57, machine: machine([]), counted, ownPasses: null, workingSettingId: null });
+    const plan = (counted: ConditionInput['counted']) =>
+      conditionPlan({
+        ...circumstances,
+        lineId: 'l',
+        grams: 57,
+        machine: machine([]),
+        counted,
+        ownPasses: null,
+        workingSettingId: null,
+      });
     const before = plan([]).passes;
-    fc.assert(fc.property(fc.integer({ min: 2, max: 60 }), fc.integer({ min: 1, max: 9 }), (passes, times) => {
-      const after = plan(Array.from({ length: times }, () => took(passes)));
-      expect(after.because.from).toBe(times);
-      expect(Math.sign(after.passes - before) * Math.sign(passes - before)).toBeGreaterThanOrEqual(0);
-      expect(Math.abs(after.passes - passes)).toBeLessThanOrEqual(Math.abs(before - passes));
-    }));
+    fc.assert(
+      fc.property(fc.integer({ min: 2, max: 60 }), fc.integer({ min: 1, max: 9 }), (passes, times) => {
+        const after = plan(Array.from({ length: times }, () => took(passes)));
+        expect(after.because.from).toBe(times);
+        expect(Math.sign(after.passes - before) * Math.sign(passes - before)).toBeGreaterThanOrEqual(0);
+        expect(Math.abs(after.passes - passes)).toBeLessThanOrEqual(Math.abs(before - passes));
+      }),
+    );
     expect(plan([took(40, 'other')])).toMatchObject({ passes: before, because: { from: 0 } });
     expect(learnedFactor('l', [], null)).toEqual({ factor: 1, from: 0 });
   });
 });
 
 describe('what is left of a sheet', () => {
-  const cut = fc.record({ width: mm(6, 40), height: fc.option(mm(6, 40)), count: fc.integer({ min: 1, max: 8 }), bridge: mm(0, 3) })
+  const cut = fc
+    .record({ width: mm(6, 40), height: fc.option(mm(6, 40)), count: fc.integer({ min: 1, max: 8 }), bridge: mm(0, 3) })
     .map(({ width, height, count, bridge }) => ({ cutter: cutterOf(width, height), count, bridge }));
 
   test('pieces, scrap and the rest are the whole sheet; what fits can be cut, and one more cannot', () => {
-    fc.assert(fc.property(fc.array(cut, { maxLength: 3 }), (cuts) => {
-      const sheet = { widthMm: 145, lengthMm: 900 };
-      const left = sheetLeft(sheet, cuts);
-      expect(left.pieces + left.scrap + left.length * sheet.widthMm).toBeCloseTo(sheet.widthMm * sheet.lengthMm, 6);
-      expect(left.pieces).toBeCloseTo(cuts.reduce((sum, c) => sum + c.count * cutterArea(c.cutter), 0), 6);
-      expect(left.scrap).toBeGreaterThan(-1e-6);
-      for (const band of left.bands) {
-        expect(band.layout.perSheet).toBe(band.count);
-        expect(band.from + band.layout.length).toBeLessThanOrEqual(sheet.lengthMm + 1e-6);
-      }
-      const [first] = cuts;
-      if (!first) return;
-      const fits = mostOn(first.cutter, { width: sheet.widthMm, length: left.length, bridge: first.bridge });
-      if (fits > 0 && fits < 4000) expect(sheetLeft(sheet, [...cuts, { ...first, count: fits }]).length).toBeGreaterThanOrEqual(0);
-      expect(refusal(() => sheetLeft(sheet, [...cuts, { ...first, count: fits + 1 }]))).toContain(`; ${fits} do.`);
-    }), { numRuns: 60 });
+    fc.assert(
+      fc.property(fc.array(cut, { maxLength: 3 }), (cuts) => {
+        const sheet = { widthMm: 145, lengthMm: 900 };
+        const left = sheetLeft(sheet, cuts);
+        expect(left.pieces + left.scrap + left.length * sheet.widthMm).toBeCloseTo(sheet.widthMm * sheet.lengthMm, 6);
+        expect(left.pieces).toBeCloseTo(
+          cuts.reduce((sum, c) => sum + c.count * cutterArea(c.cutter), 0),
+          6,
+        );
+        expect(left.scrap).toBeGreaterThan(-1e-6);
+        for (const band of left.bands) {
+          expect(band.layout.perSheet).toBe(band.count);
+          expect(band.from + band.layout.length).toBeLessThanOrEqual(sheet.lengthMm + 1e-6);
+        }
+        const [first] = cuts;
+        if (!first) return;
+        const fits = mostOn(first.cutter, { width: sheet.widthMm, length: left.length, bridge: first.bridge });
+        if (fits > 0 && fits < 4000)
+          expect(sheetLeft(sheet, [...cuts, { ...first, count: fits }]).length).toBeGreaterThanOrEqual(0);
+        expect(refusal(() => sheetLeft(sheet, [...cuts, { ...first, count: fits + 1 }]))).toContain(`; ${fits} do.`);
+      }),
+      { numRuns: 60 },
+    );
   });
 
   test('a piece larger than the sheet does not fit on it', () => {
-    expect(refusal(() => sheetLeft({ widthMm: 50, lengthMm: 60 }, [{ cutter: cutterOf(70, null), count: 1, bridge: 2 }]))).toContain('0 do');
+    expect(
+      refusal(() => sheetLeft({ widthMm: 50, lengthMm: 60 }, [{ cutter: cutterOf(70, null), count: 1, bridge: 2 }])),
+    ).toContain('0 do');
     expect(cutterBox(cutterOf(70, null)).width).toBe(70);
   });
 });
 
 describe('what else becomes of a blend', () => {
-  const tape = fc.record({ width: mm(40, 200), height: mm(20, 90), thickness: mm(1, 6), to: mm(10, 60), at: mm(0.3, 2) })
+  const tape = fc
+    .record({ width: mm(40, 200), height: mm(20, 90), thickness: mm(1, 6), to: mm(10, 60), at: mm(0.3, 2) })
     .map(({ to, at, ...blend }) => ({ blend, tape: tapeOf(blend, to, at) }));
 
   test('colour added and tapes laid on each other keep all volume in the plug', () => {
-    fc.assert(fc.property(tape, mm(0, 300), fc.integer({ min: 1, max: 12 }), mm(5, 40), ({ blend, tape: t }, more, count, depth) => {
-      const wound = stacked(lengthened(t, { at: 'last', length: more }), count);
-      const volume = count * (blend.width * blend.height * blend.thickness + more * t.width * t.thickness);
-      for (const plug of [rollUp(wound, 'first'), fanFold(wound, depth)]) expect(Math.abs((faceArea(plug) * plug.height) / volume - 1)).toBeLessThan(1e-9);
-    }));
+    fc.assert(
+      fc.property(
+        tape,
+        mm(0, 300),
+        fc.integer({ min: 1, max: 12 }),
+        mm(5, 40),
+        ({ blend, tape: t }, more, count, depth) => {
+          const wound = stacked(lengthened(t, { at: 'last', length: more }), count);
+          const volume = count * (blend.width * blend.height * blend.thickness + more * t.width * t.thickness);
+          for (const plug of [rollUp(wound, 'first'), fanFold(wound, depth)])
+            expect(Math.abs((faceArea(plug) * plug.height) / volume - 1)).toBeLessThan(1e-9);
+        },
+      ),
+    );
     expect(refusal(() => stacked({ width: 1, length: 1, thickness: 1 }, 0))).toContain('From one to 12 tapes');
   });
 
@@ -198,31 +349,54 @@ describe('what else becomes of a blend', () => {
   });
 
   test('strips differ to the eye, are makeable in quarter discs, or there are fewer', () => {
-    const hex = fc.tuple(fc.integer({ min: 20, max: 240 }), fc.integer({ min: 20, max: 240 }), fc.integer({ min: 20, max: 240 })).map((c) => c.map((v) => v.toString(16).padStart(2, '0')).join('').toUpperCase());
-    fc.assert(fc.property(hex, hex, fc.double({ min: 0.3, max: 8, noNaN: true }), fc.integer({ min: 3, max: 15 }), (one, other, strong, count) => {
-      const made = stripsOf(layoutOf('pure ends', 2, 140, 60, 14), [pigmentOf(one, strong), pigmentOf(other, 1)], count);
-      expect(made.length).toBeLessThanOrEqual(count);
-      made.forEach((s, i) => {
-        expect(s.quarters.every((q) => Number.isInteger(q) && q >= 0)).toBe(true);
-        if (i > 0 && made.length > 2) expect(s.step).toBeGreaterThanOrEqual(1.5);
-      });
-    }), { numRuns: 40 });
+    const hex = fc
+      .tuple(fc.integer({ min: 20, max: 240 }), fc.integer({ min: 20, max: 240 }), fc.integer({ min: 20, max: 240 }))
+      .map((c) =>
+        c
+          .map((v) => v.toString(16).padStart(2, '0'))
+          .join('')
+          .toUpperCase(),
+      );
+    fc.assert(
+      fc.property(
+        hex,
+        hex,
+        fc.double({ min: 0.3, max: 8, noNaN: true }),
+        fc.integer({ min: 3, max: 15 }),
+        (one, other, strong, count) => {
+          const made = stripsOf(
+            layoutOf('pure ends', 2, 140, 60, 14),
+            [pigmentOf(one, strong), pigmentOf(other, 1)],
+            count,
+          );
+          expect(made.length).toBeLessThanOrEqual(count);
+          made.forEach((s, i) => {
+            expect(s.quarters.every((q) => Number.isInteger(q) && q >= 0)).toBe(true);
+            if (i > 0 && made.length > 2) expect(s.step).toBeGreaterThanOrEqual(1.5);
+          });
+        },
+      ),
+      { numRuns: 40 },
+    );
   });
 
   test('strips begin and end pure, and are what their discs say', () => {
-    fc.assert(fc.property(fc.integer({ min: 3, max: 15 }), fc.constantFrom(0.05, 0.1, 0.2), (count, strength) => {
-      const list = [pigmentOf('7B1E4B', strength), pigmentOf('F1EEE4', 1)];
-      const strips = stripsOf(layoutOf('pure ends', 2, 120, 60, 10), list, count);
-      // of a strong colour not every strip can be made: there are a few fewer
-      expect(strips.length).toBeGreaterThanOrEqual(Math.ceil(0.7 * count));
-      expect(strips[0]?.quarters).toEqual([4, 0]);
-      expect(strips.at(-1)?.quarters).toEqual([0, 4]);
-      const way = strips.reduce((sum, s) => sum + s.step, 0);
-      for (const s of strips.slice(1)) {
-        expect(s.lab).toEqual(labOf(mixPigments(list, s.quarters)));
-        expect(s.step).toBeLessThan((2.2 * way) / (count - 1) + 2);
-      }
-    }), { numRuns: 25 });
+    fc.assert(
+      fc.property(fc.integer({ min: 3, max: 15 }), fc.constantFrom(0.05, 0.1, 0.2), (count, strength) => {
+        const list = [pigmentOf('7B1E4B', strength), pigmentOf('F1EEE4', 1)];
+        const strips = stripsOf(layoutOf('pure ends', 2, 120, 60, 10), list, count);
+        // of a strong colour not every strip can be made: there are a few fewer
+        expect(strips.length).toBeGreaterThanOrEqual(Math.ceil(0.7 * count));
+        expect(strips[0]?.quarters).toEqual([4, 0]);
+        expect(strips.at(-1)?.quarters).toEqual([0, 4]);
+        const way = strips.reduce((sum, s) => sum + s.step, 0);
+        for (const s of strips.slice(1)) {
+          expect(s.lab).toEqual(labOf(mixPigments(list, s.quarters)));
+          expect(s.step).toBeLessThan((2.2 * way) / (count - 1) + 2);
+        }
+      }),
+      { numRuns: 25 },
+    );
     expect(refusal(() => stripsOf(layoutOf('corner', 2, 100, 50, 0), two, 2))).toContain('from 3 to 15 steps');
   });
 

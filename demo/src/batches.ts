@@ -20,26 +20,79 @@ interface BatchRow {
   readonly done: { readonly on: string; readonly note: string } | null;
 }
 
-const batch = (name: string, dueOn: string | null, note: string, pieces: readonly PieceRow[], done: BatchRow['done'] = null): BatchRow =>
-  ({ id: idOf(`batch ${name}`), name, note, dueOn, pieces, done });
+const batch = (
+  name: string,
+  dueOn: string | null,
+  note: string,
+  pieces: readonly PieceRow[],
+  done: BatchRow['done'] = null,
+): BatchRow => ({ id: idOf(`batch ${name}`), name, note, dueOn, pieces, done });
 
 export const batches: readonly BatchRow[] = [
-  batch('Radish-slice brooches, trial', '2026-10-20', '', [
-    { name: 'Slice', size: [28], count: 6, spare: 1, layers: [['Radish skin', '6'], ['Radish flesh', '4']] },
-  ], { on: '2026-10-18', note: 'Edges a little soft. Cut through film next time.' }),
-  batch('Pea-pod ornaments, trial', '2026-11-05', '', [
-    { name: 'Pod half', size: [14, 60], count: 4, spare: 0, layers: [['Pea pod', '4']] },
-    { name: 'Pea', size: [9], count: 12, spare: 2, layers: [['Young leek', '0']] },
-  ], { on: '2026-11-02', note: 'Five peas look better than three.' }),
+  batch(
+    'Radish-slice brooches, trial',
+    '2026-10-20',
+    '',
+    [
+      {
+        name: 'Slice',
+        size: [28],
+        count: 6,
+        spare: 1,
+        layers: [
+          ['Radish skin', '6'],
+          ['Radish flesh', '4'],
+        ],
+      },
+    ],
+    { on: '2026-10-18', note: 'Edges a little soft. Cut through film next time.' },
+  ),
+  batch(
+    'Pea-pod ornaments, trial',
+    '2026-11-05',
+    '',
+    [
+      { name: 'Pod half', size: [14, 60], count: 4, spare: 0, layers: [['Pea pod', '4']] },
+      { name: 'Pea', size: [9], count: 12, spare: 2, layers: [['Young leek', '0']] },
+    ],
+    { on: '2026-11-02', note: 'Five peas look better than three.' },
+  ),
   batch('Beetroot-ring drop earrings', '2026-12-11', 'twelve pairs for the midwinter market', [
-    { name: 'Drop', size: [18], count: 24, spare: 2, layers: [['Radish skin', '6'], ['Beet ring', '4']] },
+    {
+      name: 'Drop',
+      size: [18],
+      count: 24,
+      spare: 2,
+      layers: [
+        ['Radish skin', '6'],
+        ['Beet ring', '4'],
+      ],
+    },
     { name: 'Stud', size: [8], count: 24, spare: 2, layers: [['Beetroot', '3']] },
   ]),
   batch('Leek-leaf hoops', '2026-12-11', '', [
-    { name: 'Leaf', size: [9, 62], count: 16, spare: 2, layers: [['Corn milk', '7'], ['Outer leek', '6']] },
+    {
+      name: 'Leaf',
+      size: [9, 62],
+      count: 16,
+      spare: 2,
+      layers: [
+        ['Corn milk', '7'],
+        ['Outer leek', '6'],
+      ],
+    },
   ]),
   batch('Red-cabbage pendants', '2026-12-11', 'the lace comes later', [
-    { name: 'Pendant', size: [32], count: 10, spare: 1, layers: [['Cabbage vein', '4'], ['Cabbage leaf', '6']] },
+    {
+      name: 'Pendant',
+      size: [32],
+      count: 10,
+      spare: 1,
+      layers: [
+        ['Cabbage vein', '4'],
+        ['Cabbage leaf', '6'],
+      ],
+    },
   ]),
   batch('Squash-stripe baubles', null, '', [
     { name: 'Stripe', size: [8, 95], count: 24, spare: 0, layers: [['Squash flesh', '6']] },

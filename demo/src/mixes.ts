@@ -1,5 +1,10 @@
 /** The chip board: name, recipe in notation, and the basis where it is weighed. Later ones may use earlier ones. */
-export const mixes: readonly { readonly name: string; readonly notation: string; readonly basis: 'volume' | 'mass'; readonly note: string }[] = [
+export const mixes: readonly {
+  readonly name: string;
+  readonly notation: string;
+  readonly basis: 'volume' | 'mass';
+  readonly note: string;
+}[] = [
   { name: 'Radish skin', notation: '3 Radish + 1 Beetroot + ½ Chalk', basis: 'volume', note: '' },
   { name: 'Radish flesh', notation: '12 Chalk + ¼ Radish', basis: 'volume', note: 'a breath of pink, no more' },
   { name: 'Squash flesh', notation: '2 Squash + 1 Chalk', basis: 'volume', note: '' },
@@ -20,5 +25,10 @@ export const mixes: readonly { readonly name: string; readonly notation: string;
   { name: 'Turnip top', notation: '2 Turnip + 1 Radish', basis: 'volume', note: '' },
   { name: 'Pumpkin seed', notation: '4 Chalk + 1 Corn + ¼ Carrot', basis: 'volume', note: '' },
   { name: 'Garden soil', notation: '2 Soot + 1 Carrot', basis: 'volume', note: '' },
-  { name: 'Basket straw', notation: '20 Corn + 10 Squash + 12 Chalk', basis: 'mass', note: 'weighed, for the big basket' },
+  {
+    name: 'Basket straw',
+    notation: '20 Corn + 10 Squash + 12 Chalk',
+    basis: 'mass',
+    note: 'weighed, for the big basket',
+  },
 ];

@@ -28,15 +28,21 @@ function chunk(type: string, data: Uint8Array): Buffer {
 export function pngOf(rgb: ArrayLike<number>, width: number, height: number, bits: 8 | 16 = 8): Buffer {
   const bytes = bits / 8;
   const raw = Buffer.alloc(height * (1 + width * 3 * bytes));
-  for (let y = 0; y < height; y++) for (let i = 0; i < width * 3; i++) {
-    const at = y * (1 + width * 3 * bytes) + 1 + i * bytes;
-    const value = rgb[y * width * 3 + i] ?? 0;
-    if (bits === 16) raw.writeUInt16BE(value, at);
-    else raw[at] = value;
-  }
+  for (let y = 0; y < height; y++)
+    for (let i = 0; i < width * 3; i++) {
+      const at = y * (1 + width * 3 * bytes) + 1 + i * bytes;
+      const value = rgb[y * width * 3 + i] ?? 0;
+      if (bits === 16) raw.writeUInt16BE(value, at);
+      else raw[at] = value;
+    }
   const header = Buffer.alloc(13);
   header.writeUInt32BE(width, 0);
   header.writeUInt32BE(height, 4);
   header.set([bits, 2, 0, 0, 0], 8);
-  return Buffer.concat([Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]), chunk('IHDR', header), chunk('IDAT', deflateSync(raw, { level: 7 })), chunk('IEND', new Uint8Array())]);
+  return Buffer.concat([
+    Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]),
+    chunk('IHDR', header),
+    chunk('IDAT', deflateSync(raw, { level: 7 })),
+    chunk('IEND', new Uint8Array()),
+  ]);
 }

@@ -58,14 +58,40 @@ const BLOCKS: readonly BlockRow[] = [
   ['Aubergine', 15, '2022-11', '2022-11-01', 2.4],
 ];
 
-export const lines: readonly LineDto[] = LINES.map(([name, firmness, density, densityMeasured, bakeC, bakeMinutes, maxC]) => ({
-  id: idOf(`line ${name}`), version: 0, name, firmness, density, densityMeasured, bakeC, bakeMinutes, bakePerMm: 6, maxC,
-}));
+export const lines: readonly LineDto[] = LINES.map(
+  ([name, firmness, density, densityMeasured, bakeC, bakeMinutes, maxC]) => ({
+    id: idOf(`line ${name}`),
+    version: 0,
+    name,
+    firmness,
+    density,
+    densityMeasured,
+    bakeC,
+    bakeMinutes,
+    bakePerMm: 6,
+    maxC,
+  }),
+);
 
 export const clays: readonly ClayDto[] = CLAYS.map(([line, name, kind, rawHex, bakedHex]) => ({
-  id: idOf(`clay ${name}`), version: 0, lineId: idOf(`line ${line}`), name, kind, rawHex, bakedHex, strength: null, retired: false,
+  id: idOf(`clay ${name}`),
+  version: 0,
+  lineId: idOf(`line ${line}`),
+  name,
+  kind,
+  rawHex,
+  bakedHex,
+  strength: null,
+  retired: false,
 }));
 
 export const blocks: readonly BlockDto[] = BLOCKS.map(([clay, leftGrams, dateCode, madeOn, price], i) => ({
-  id: idOf(`block ${i}`), version: 0, clayId: idOf(`clay ${clay}`), netGrams: 57, leftGrams, madeOn, dateCode, price,
+  id: idOf(`block ${i}`),
+  version: 0,
+  clayId: idOf(`clay ${clay}`),
+  netGrams: 57,
+  leftGrams,
+  madeOn,
+  dateCode,
+  price,
 }));

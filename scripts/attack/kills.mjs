@@ -7,9 +7,39 @@ import { root } from '../prepare.mjs';
 import { chanceOf } from './chance.mjs';
 import { ask, launch, pause, up } from './sledge.mjs';
 
-const line = (name) => ({ id: crypto.randomUUID(), version: 0, name, firmness: 'medium', density: 1.9, densityMeasured: false, bakeC: 130, bakeMinutes: 30, bakePerMm: 6, maxC: 150 });
-const clay = (lineId, name) => ({ id: crypto.randomUUID(), version: 0, lineId, name, kind: 'opaque', rawHex: 'F1EEE4', bakedHex: 'F1EEE4', strength: null, retired: false });
-const block = (clayId, leftGrams) => ({ id: crypto.randomUUID(), version: 0, clayId, netGrams: 57, leftGrams, madeOn: null, dateCode: '', price: null });
+const line = (name) => ({
+  id: crypto.randomUUID(),
+  version: 0,
+  name,
+  firmness: 'medium',
+  density: 1.9,
+  densityMeasured: false,
+  bakeC: 130,
+  bakeMinutes: 30,
+  bakePerMm: 6,
+  maxC: 150,
+});
+const clay = (lineId, name) => ({
+  id: crypto.randomUUID(),
+  version: 0,
+  lineId,
+  name,
+  kind: 'opaque',
+  rawHex: 'F1EEE4',
+  bakedHex: 'F1EEE4',
+  strength: null,
+  retired: false,
+});
+const block = (clayId, leftGrams) => ({
+  id: crypto.randomUUID(),
+  version: 0,
+  clayId,
+  netGrams: 57,
+  leftGrams,
+  madeOn: null,
+  dateCode: '',
+  price: null,
+});
 
 /** What was answered, to be there afterwards: blocks by what is left of them. Those that were asked and not answered may be or not. */
 class Ledger {
@@ -18,7 +48,10 @@ class Ledger {
   async put(url, dto) {
     this.maybe.set(dto.id, [...(this.maybe.get(dto.id) ?? []), dto.leftGrams]);
     const { status, body } = await ask(url, 'PUT', `/api/blocks/${dto.id}`, dto);
-    if (status === 200) { this.sure.set(dto.id, body); this.maybe.delete(dto.id); }
+    if (status === 200) {
+      this.sure.set(dto.id, body);
+      this.maybe.delete(dto.id);
+    }
     return status;
   }
   /** What is not as it has to be. */
@@ -31,7 +64,8 @@ class Ledger {
       const found = there.get(id);
       const may = [dto.leftGrams, ...(this.maybe.get(id) ?? [])];
       if (!found) faults.push(`a block that was answered is gone`);
-      else if (!may.includes(found.leftGrams)) faults.push(`a block has ${found.leftGrams} g instead of ${may.join(' or ')} g`);
+      else if (!may.includes(found.leftGrams))
+        faults.push(`a block has ${found.leftGrams} g instead of ${may.join(' or ')} g`);
       if (found) this.sure.set(id, found);
     }
     this.maybe.clear();
@@ -47,14 +81,20 @@ function hurt(url, ledger, clayId, chance, copies) {
       const old = chance.often(0.5) ? chance.pick([...ledger.sure.values()]) : undefined;
       const dto = old ? { ...old, leftGrams: chance.whole(57) } : block(clayId, chance.whole(57));
       if (old && ledger.maybe.has(old.id)) continue;
-      if (await ledger.put(url, dto) === 0) return;
+      if ((await ledger.put(url, dto)) === 0) return;
     }
   };
   const copying = async () => {
-    while (on && copies) if ((await ask(url, 'POST', '/api/archive/copies', { name: `copy ${crypto.randomUUID()}` })).status === 0) return;
+    while (on && copies)
+      if ((await ask(url, 'POST', '/api/archive/copies', { name: `copy ${crypto.randomUUID()}` })).status === 0) return;
   };
   const all = Promise.all([one(), one(), one(), copying()]);
-  return { stop: async () => { on = false; await all; } };
+  return {
+    stop: async () => {
+      on = false;
+      await all;
+    },
+  };
 }
 
 /** One folder whose Sledge is killed again and again while it writes. */
@@ -77,7 +117,9 @@ async function duringWrites(kills, chance, copies, found) {
     for (const fault of await ledger.faults(sledge.url)) found.lost.push(`kill ${i} while writing: ${fault}`);
     const { body } = await ask(sledge.url, 'GET', '/api/archive');
     for (const notice of body.notices) found.half.push(`kill ${i} while writing: ${notice}`);
-    if (copies) for (const name of readdirSync(join(folder, 'copies')).filter((f) => f.startsWith('copy'))) rmSync(join(folder, 'copies', name));
+    if (copies)
+      for (const name of readdirSync(join(folder, 'copies')).filter((f) => f.startsWith('copy')))
+        rmSync(join(folder, 'copies', name));
     found.kills += 1;
   }
   await sledge.end('SIGTERM');
@@ -95,7 +137,8 @@ async function duringStart(kills, chance, prepare, options, whole, found, what) 
     const next = await up(folder, options);
     const { body: shelf } = await ask(next.url, 'GET', '/api/shelf');
     const { body: mixes } = await ask(next.url, 'GET', '/api/mixes');
-    if (shelf.clays?.length !== whole.clays || mixes.total !== whole.mixes) found.half.push(`kill ${i} during ${what}: ${shelf.clays?.length} clays, ${mixes.total} mixes`);
+    if (shelf.clays?.length !== whole.clays || mixes.total !== whole.mixes)
+      found.half.push(`kill ${i} during ${what}: ${shelf.clays?.length} clays, ${mixes.total} mixes`);
     await next.end('SIGKILL');
     rmSync(folder, { recursive: true, force: true });
     found.kills += 1;
@@ -117,7 +160,8 @@ async function duringTakingUp(kills, chance, found) {
     sledge = await up(folder);
     const { body: after } = await ask(sledge.url, 'GET', '/api/shelf');
     const [old, copied] = [after.lines.length === before.lines.length, after.lines.length === 5];
-    if (after.clays.length !== 14 || !(old || copied)) found.half.push(`kill ${i} while taking up: ${after.lines.length} lines, ${after.clays.length} clays`);
+    if (after.clays.length !== 14 || !(old || copied))
+      found.half.push(`kill ${i} while taking up: ${after.lines.length} lines, ${after.clays.length} clays`);
     found.kills += 1;
   }
   await sledge.end('SIGTERM');
@@ -132,7 +176,10 @@ export async function kills(seed, count) {
   const found = { kills: 0, answered: 0, lost: [], half: [] };
   const share = (part) => Math.max(1, Math.round(count * part));
   const versions = readdirSync(KEPT).sort();
-  const older = (folder, i) => { mkdirSync(folder, { recursive: true }); writeFileSync(join(folder, 'sledge.db'), gunzipSync(readFileSync(join(KEPT, versions[i % versions.length])))); };
+  const older = (folder, i) => {
+    mkdirSync(folder, { recursive: true });
+    writeFileSync(join(folder, 'sledge.db'), gunzipSync(readFileSync(join(KEPT, versions[i % versions.length]))));
+  };
   const garden = { clays: 14, mixes: 21 };
   await Promise.all([
     duringWrites(share(0.4), chance, false, found),
@@ -146,8 +193,10 @@ export async function kills(seed, count) {
   return {
     title: `Kills, seed ${seed}`,
     figures: [
-      { what: 'kills', value: found.kills }, { what: 'answered changes under way', value: found.answered },
-      { what: 'answered changes lost', value: found.lost.length, most: 0 }, { what: 'half ones', value: found.half.length, most: 0 },
+      { what: 'kills', value: found.kills },
+      { what: 'answered changes under way', value: found.answered },
+      { what: 'answered changes lost', value: found.lost.length, most: 0 },
+      { what: 'half ones', value: found.half.length, most: 0 },
     ],
     details: [...found.lost, ...found.half],
   };

@@ -10,11 +10,21 @@ const text = (bytes) => new TextDecoder().decode(bytes);
 function readAndPlan(bytes) {
   const file = readCane(text(bytes));
   const program = readProgram(JSON.parse(JSON.stringify(standAlone(file, (key) => key))));
-  planBackwards(program.steps, { slices: file.slices, thickness: file.sliceMm, ends: 1, trimming: 'once at the end' }, contextOf());
+  planBackwards(
+    program.steps,
+    { slices: file.slices, thickness: file.sliceMm, ends: 1, trimming: 'once at the end' },
+    contextOf(),
+  );
   return { cane: file.name, bytes: JSON.stringify(program).length };
 }
 
-const READERS = { cane: readAndPlan, svg: (bytes) => { const drawn = readSvg(text(bytes)); return { regions: drawn.regions.length, bytes: JSON.stringify(drawn).length }; } };
+const READERS = {
+  cane: readAndPlan,
+  svg: (bytes) => {
+    const drawn = readSvg(text(bytes));
+    return { regions: drawn.regions.length, bytes: JSON.stringify(drawn).length };
+  },
+};
 
 parentPort.on('message', ({ name, bytes }) => {
   const ending = name.split('.').at(-1);

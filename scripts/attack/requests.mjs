@@ -7,33 +7,210 @@ import * as contract from '../../dist/contract/src/index.js';
 import { chanceOf } from './chance.mjs';
 import { ask, up } from './sledge.mjs';
 
-
 /** Every address that takes a body, with its class and a thing of the garden to begin with. */
 const WRITES = [
-  ['PUT', '/api/lines/:id', 'LineDto', (g) => g.shelf.lines], ['PUT', '/api/clays/:id', 'ClayDto', (g) => g.shelf.clays], ['PUT', '/api/blocks/:id', 'BlockDto', (g) => g.shelf.blocks],
-  ['PUT', '/api/mixes/:id', 'MixDto', (g) => g.mixes], ['PUT', '/api/chips/:id', 'ChipDto', (g) => g.chips], ['POST', '/api/notation', 'NotationDto', () => [{ text: '2 Beetroot + 1 (1 Chalk + ½ Leek)' }]],
-  ['PUT', '/api/machines/:id', 'MachineDto', (g) => g.machines.machines], ['PUT', '/api/bench', 'BenchSetupDto', (g) => [g.machines.setup]],
-  ['PUT', '/api/blends/:id', 'BlendDto', (g) => g.blends], ['POST', '/api/blends/:id/done', 'BlendDoneDto', (g) => g.blends.map((b) => ({ id: b.id, version: b.version, entryId: crypto.randomUUID(), madeOn: '2026-11-01', note: '', passes: 12, used: [], sheet: null }))],
-  ['PUT', '/api/canes/:id', 'CaneDto', (g) => g.canes], ['POST', '/api/canes/:id/done', 'CaneDoneDto', (g) => g.canes.map((c) => ({ id: c.id, version: c.version, entryId: crypto.randomUUID(), madeOn: '2026-11-01', note: '', diameterMm: 18, lengthMm: 90, lostMm: 20, slices: 20, pictureId: g.pictures[0], used: [] }))],
-  ['PUT', '/api/batches/:id', 'BatchDto', (g) => g.batches], ['POST', '/api/batches/:id/done', 'DoneDto', (g) => g.batches.map((b) => ({ id: b.id, version: b.version, entryId: crypto.randomUUID(), madeOn: '2026-11-01', note: '', used: b.plan.clays.map(({ clayId, grams }) => ({ clayId, grams })) }))],
-  ['PUT', '/api/sheets/:id', 'SheetDto', (g) => g.sheets], ['POST', '/api/sheets/:id/rolled', 'RolledDto', (g) => g.sheets.map((s) => { const id = crypto.randomUUID(); return { id, sheet: { ...s, id, version: 0 }, clayId: s.clayId, revisionId: s.revisionId, rolledAt: '4', entryId: crypto.randomUUID(), madeOn: '2026-11-01', note: '', used: [] }; })],
-  ['POST', '/api/conditioned', 'ConditionedDto', (g) => [{ entryId: crypto.randomUUID(), clayId: g.shelf.clays[0].id, firmness: 'firm', months: 4, roomC: 20, school: 'thin slices', passes: 12, grams: 20, madeOn: '2026-11-01', note: '' }]],
-  ['PUT', '/api/diary/:id', 'DiaryNoteDto', (g) => g.entries], ['PUT', '/api/palettes/:id', 'PaletteDto', (g) => g.palettes], ['PUT', '/api/pictures/:id', 'PictureDto', () => [{ id: crypto.randomUUID(), type: 'image/png', width: 1, height: 1, data: 'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNkYPhfz0AEYBxVSF+FAP5FDvcfRYWgAAAAAElFTkSuQmCC' }]],
-  ['POST', '/api/exchange/mixes', 'TakeInDto', () => [{ mixes: [{ row: 2, name: 'Marrow', recipe: '1 Chalk + 2 Pea', basis: 'volume', note: '' }, { row: 3, name: 'Marrow rind', recipe: '1 Marrow + 2 Leek', basis: 'mass', note: '' }], sure: true }]],
-  ['PUT', '/api/learning/use', 'UseLearnedDto', () => [{ use: true }]], ['PUT', '/api/learning', 'LearningDto', (g) => [{ key: g.learning.key, clays: g.shelf.clays.slice(0, 3).map((c) => ({ clayId: c.id, logStrength: 0.1, sigma: 0.2, curve: [0, 0, 0, 0], chips: 2 })) }]],
-  ['POST', '/api/undo', 'StepDto', () => [{ expects: null }]], ['POST', '/api/redo', 'StepDto', () => [{}]],
-  ['POST', '/api/devices/reader/ask', 'ReaderErrandDto', (g) => g.mixes.map((m) => ({ id: crypto.randomUUID(), errand: 'read', revisionId: m.revisionId, stage: 'baked' }))],
-  ['POST', '/api/devices/scale/ask', 'GaugeErrandDto', () => [{ id: crypto.randomUUID(), errand: 'read', about: 12, settingId: null }]],
+  ['PUT', '/api/lines/:id', 'LineDto', (g) => g.shelf.lines],
+  ['PUT', '/api/clays/:id', 'ClayDto', (g) => g.shelf.clays],
+  ['PUT', '/api/blocks/:id', 'BlockDto', (g) => g.shelf.blocks],
+  ['PUT', '/api/mixes/:id', 'MixDto', (g) => g.mixes],
+  ['PUT', '/api/chips/:id', 'ChipDto', (g) => g.chips],
+  ['POST', '/api/notation', 'NotationDto', () => [{ text: '2 Beetroot + 1 (1 Chalk + ½ Leek)' }]],
+  ['PUT', '/api/machines/:id', 'MachineDto', (g) => g.machines.machines],
+  ['PUT', '/api/bench', 'BenchSetupDto', (g) => [g.machines.setup]],
+  ['PUT', '/api/blends/:id', 'BlendDto', (g) => g.blends],
+  [
+    'POST',
+    '/api/blends/:id/done',
+    'BlendDoneDto',
+    (g) =>
+      g.blends.map((b) => ({
+        id: b.id,
+        version: b.version,
+        entryId: crypto.randomUUID(),
+        madeOn: '2026-11-01',
+        note: '',
+        passes: 12,
+        used: [],
+        sheet: null,
+      })),
+  ],
+  ['PUT', '/api/canes/:id', 'CaneDto', (g) => g.canes],
+  [
+    'POST',
+    '/api/canes/:id/done',
+    'CaneDoneDto',
+    (g) =>
+      g.canes.map((c) => ({
+        id: c.id,
+        version: c.version,
+        entryId: crypto.randomUUID(),
+        madeOn: '2026-11-01',
+        note: '',
+        diameterMm: 18,
+        lengthMm: 90,
+        lostMm: 20,
+        slices: 20,
+        pictureId: g.pictures[0],
+        used: [],
+      })),
+  ],
+  ['PUT', '/api/batches/:id', 'BatchDto', (g) => g.batches],
+  [
+    'POST',
+    '/api/batches/:id/done',
+    'DoneDto',
+    (g) =>
+      g.batches.map((b) => ({
+        id: b.id,
+        version: b.version,
+        entryId: crypto.randomUUID(),
+        madeOn: '2026-11-01',
+        note: '',
+        used: b.plan.clays.map(({ clayId, grams }) => ({ clayId, grams })),
+      })),
+  ],
+  ['PUT', '/api/sheets/:id', 'SheetDto', (g) => g.sheets],
+  [
+    'POST',
+    '/api/sheets/:id/rolled',
+    'RolledDto',
+    (g) =>
+      g.sheets.map((s) => {
+        const id = crypto.randomUUID();
+        return {
+          id,
+          sheet: { ...s, id, version: 0 },
+          clayId: s.clayId,
+          revisionId: s.revisionId,
+          rolledAt: '4',
+          entryId: crypto.randomUUID(),
+          madeOn: '2026-11-01',
+          note: '',
+          used: [],
+        };
+      }),
+  ],
+  [
+    'POST',
+    '/api/conditioned',
+    'ConditionedDto',
+    (g) => [
+      {
+        entryId: crypto.randomUUID(),
+        clayId: g.shelf.clays[0].id,
+        firmness: 'firm',
+        months: 4,
+        roomC: 20,
+        school: 'thin slices',
+        passes: 12,
+        grams: 20,
+        madeOn: '2026-11-01',
+        note: '',
+      },
+    ],
+  ],
+  ['PUT', '/api/diary/:id', 'DiaryNoteDto', (g) => g.entries],
+  ['PUT', '/api/palettes/:id', 'PaletteDto', (g) => g.palettes],
+  [
+    'PUT',
+    '/api/pictures/:id',
+    'PictureDto',
+    () => [
+      {
+        id: crypto.randomUUID(),
+        type: 'image/png',
+        width: 1,
+        height: 1,
+        data: 'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNkYPhfz0AEYBxVSF+FAP5FDvcfRYWgAAAAAElFTkSuQmCC',
+      },
+    ],
+  ],
+  [
+    'POST',
+    '/api/exchange/mixes',
+    'TakeInDto',
+    () => [
+      {
+        mixes: [
+          { row: 2, name: 'Marrow', recipe: '1 Chalk + 2 Pea', basis: 'volume', note: '' },
+          { row: 3, name: 'Marrow rind', recipe: '1 Marrow + 2 Leek', basis: 'mass', note: '' },
+        ],
+        sure: true,
+      },
+    ],
+  ],
+  ['PUT', '/api/learning/use', 'UseLearnedDto', () => [{ use: true }]],
+  [
+    'PUT',
+    '/api/learning',
+    'LearningDto',
+    (g) => [
+      {
+        key: g.learning.key,
+        clays: g.shelf.clays
+          .slice(0, 3)
+          .map((c) => ({ clayId: c.id, logStrength: 0.1, sigma: 0.2, curve: [0, 0, 0, 0], chips: 2 })),
+      },
+    ],
+  ],
+  ['POST', '/api/undo', 'StepDto', () => [{ expects: null }]],
+  ['POST', '/api/redo', 'StepDto', () => [{}]],
+  [
+    'POST',
+    '/api/devices/reader/ask',
+    'ReaderErrandDto',
+    (g) => g.mixes.map((m) => ({ id: crypto.randomUUID(), errand: 'read', revisionId: m.revisionId, stage: 'baked' })),
+  ],
+  [
+    'POST',
+    '/api/devices/scale/ask',
+    'GaugeErrandDto',
+    () => [{ id: crypto.randomUUID(), errand: 'read', about: 12, settingId: null }],
+  ],
   ['POST', '/api/archive/copies', 'KeepCopyDto', () => [{ name: `copy ${crypto.randomUUID().slice(0, 4)}` }]],
 ];
-const DELETES = ['lines', 'clays', 'blocks', 'mixes', 'chips', 'machines', 'blends', 'canes', 'batches', 'palettes', 'archive/copies'];
-const READS = ['shelf', 'mixes', 'machines', 'blends', 'canes', 'batches', 'sheets', 'conditioned', 'diary', 'palettes', 'learning', 'changes', 'archive', 'exchange/mixes', 'pictures', 'revisions', 'nothing'];
+const DELETES = [
+  'lines',
+  'clays',
+  'blocks',
+  'mixes',
+  'chips',
+  'machines',
+  'blends',
+  'canes',
+  'batches',
+  'palettes',
+  'archive/copies',
+];
+const READS = [
+  'shelf',
+  'mixes',
+  'machines',
+  'blends',
+  'canes',
+  'batches',
+  'sheets',
+  'conditioned',
+  'diary',
+  'palettes',
+  'learning',
+  'changes',
+  'archive',
+  'exchange/mixes',
+  'pictures',
+  'revisions',
+  'nothing',
+];
 
 /** Fields that a class of the contract has, as its rules say. */
 function fieldsOf(name) {
   const type = contract[name];
   if (!type) throw new Error(`The contract has no ${name}.`);
-  return new Set(getMetadataStorage().getTargetValidationMetadatas(type, '', false, false).map((m) => m.propertyName));
+  return new Set(
+    getMetadataStorage()
+      .getTargetValidationMetadatas(type, '', false, false)
+      .map((m) => m.propertyName),
+  );
 }
 
 const withFields = (thing, fields) => Object.fromEntries(Object.entries(thing).filter(([key]) => fields.has(key)));
@@ -43,11 +220,23 @@ async function garden(url) {
   const get = async (path) => (await ask(url, 'GET', `/api/${path}`)).body;
   const each = async (kind, list) => Promise.all(list.map(({ id }) => get(`${kind}/${id}`)));
   const mixCards = (await get('mixes?limit=500')).cards;
-  const mixes = (await each('mixes', mixCards)).map((m) => ({ ...m.revisions.at(-1), ...m, revisionId: m.revisions.at(-1).id }));
+  const mixes = (await each('mixes', mixCards)).map((m) => ({
+    ...m.revisions.at(-1),
+    ...m,
+    revisionId: m.revisions.at(-1).id,
+  }));
   return {
-    shelf: await get('shelf'), mixes, chips: mixes.flatMap((m) => m.chips), machines: await get('machines'), learning: await get('learning'),
-    blends: await each('blends', await get('blends')), canes: await each('canes', await get('canes')), batches: await each('batches', await get('batches')),
-    sheets: await get('sheets'), entries: await each('diary', (await get('diary')).entries), palettes: await each('palettes', await get('palettes')),
+    shelf: await get('shelf'),
+    mixes,
+    chips: mixes.flatMap((m) => m.chips),
+    machines: await get('machines'),
+    learning: await get('learning'),
+    blends: await each('blends', await get('blends')),
+    canes: await each('canes', await get('canes')),
+    batches: await each('batches', await get('batches')),
+    sheets: await get('sheets'),
+    entries: await each('diary', (await get('diary')).entries),
+    palettes: await each('palettes', await get('palettes')),
     pictures: (await get('palettes')).map((p) => p.pictureId),
   };
 }
@@ -64,10 +253,45 @@ const deep = (n) => `${'['.repeat(n)}${']'.repeat(n)}`;
 /** What a value becomes that somebody has got wrong. */
 function strange(chance, ids) {
   return chance.pick([
-    () => null, () => '', () => ' ', () => 'x'.repeat(1 + chance.whole(9000)), () => -1, () => 0, () => 1e308, () => -0.5, () => 2 ** 53, () => 0.1 + 0.2, () => true, () => [], () => ({}),
-    () => [null], () => [[[[]]]], () => chance.pick(ids), () => chance.pick(ids), () => chance.pick(ids), () => crypto.randomUUID(), () => 'constructor', () => '__proto__', () => '2026-02-31', () => '9999-99-99', () => '0000-00-00',
-    () => 'Chalk', () => '\u0000', () => '\ud800', () => '1/0', () => '1/999999999999999999999', () => '(((((1 Chalk)))))', () => `clay:${chance.pick(ids)}`, () => `mix:${chance.pick(ids)}`, () => `blend:${chance.pick(ids)}`,
-    () => JSON.parse(deep(60)), () => 'NaN', () => '-', () => '½', () => ({ constructor: 1, toString: 2 }), () => Array.from({ length: 300 }, (_, i) => i),
+    () => null,
+    () => '',
+    () => ' ',
+    () => 'x'.repeat(1 + chance.whole(9000)),
+    () => -1,
+    () => 0,
+    () => 1e308,
+    () => -0.5,
+    () => 2 ** 53,
+    () => 0.1 + 0.2,
+    () => true,
+    () => [],
+    () => ({}),
+    () => [null],
+    () => [[[[]]]],
+    () => chance.pick(ids),
+    () => chance.pick(ids),
+    () => chance.pick(ids),
+    () => crypto.randomUUID(),
+    () => 'constructor',
+    () => '__proto__',
+    () => '2026-02-31',
+    () => '9999-99-99',
+    () => '0000-00-00',
+    () => 'Chalk',
+    () => '\u0000',
+    () => '\ud800',
+    () => '1/0',
+    () => '1/999999999999999999999',
+    () => '(((((1 Chalk)))))',
+    () => `clay:${chance.pick(ids)}`,
+    () => `mix:${chance.pick(ids)}`,
+    () => `blend:${chance.pick(ids)}`,
+    () => JSON.parse(deep(60)),
+    () => 'NaN',
+    () => '-',
+    () => '½',
+    () => ({ constructor: 1, toString: 2 }),
+    () => Array.from({ length: 300 }, (_, i) => i),
   ])();
 }
 
@@ -79,32 +303,86 @@ function changed(value, chance, ids) {
   if (keys.length === 0) return strange(chance, ids);
   const key = chance.pick(keys);
   const what = chance.next();
-  if (what < 0.08) { if (Array.isArray(copy)) copy.splice(Number(key), 1); else delete copy[key]; } else if (what < 0.14 && Array.isArray(copy)) copy.push(copy[Number(key)]);
-  else if (what < 0.17) { if (!Array.isArray(copy)) copy[chance.pick(['constructor', 'extra', '__proto__x'])] = strange(chance, ids); } else copy[key] = changed(copy[key], chance, ids);
+  if (what < 0.08) {
+    if (Array.isArray(copy)) copy.splice(Number(key), 1);
+    else delete copy[key];
+  } else if (what < 0.14 && Array.isArray(copy)) copy.push(copy[Number(key)]);
+  else if (what < 0.17) {
+    if (!Array.isArray(copy)) copy[chance.pick(['constructor', 'extra', '__proto__x'])] = strange(chance, ids);
+  } else copy[key] = changed(copy[key], chance, ids);
   return copy;
 }
 
-const strangeQuery = (chance, ids) => chance.pick([
-  '', '?version=1', '?version=x', '?version=1&version=2', '?search=a&search=b', '?search[]=a', '?search[a][b]=c', '?offset=-1&limit=1e9', '?offset=NaN', '?limit=1&limit=2', '?now=Infinity', '?sort=__proto__', '?search=%00', '?search=%22%27*', '?search=a*%20OR%20b', '?search=NEAR(', `?search=${'x'.repeat(3000)}`, '?search=%ud800', '?search=%F0%9F%A5%95', `?version=${chance.whole(400)}`, `?id=${chance.pick(ids)}`,
-]);
+const strangeQuery = (chance, ids) =>
+  chance.pick([
+    '',
+    '?version=1',
+    '?version=x',
+    '?version=1&version=2',
+    '?search=a&search=b',
+    '?search[]=a',
+    '?search[a][b]=c',
+    '?offset=-1&limit=1e9',
+    '?offset=NaN',
+    '?limit=1&limit=2',
+    '?now=Infinity',
+    '?sort=__proto__',
+    '?search=%00',
+    '?search=%22%27*',
+    '?search=a*%20OR%20b',
+    '?search=NEAR(',
+    `?search=${'x'.repeat(3000)}`,
+    '?search=%ud800',
+    '?search=%F0%9F%A5%95',
+    `?version=${chance.whole(400)}`,
+    `?id=${chance.pick(ids)}`,
+  ]);
 
 function oneRequest(chance, things, ids) {
   const kind = chance.next();
-  if (kind < 0.12) return ['GET', `/api/${chance.pick(READS)}${chance.often(0.6) ? `/${chance.pick([chance.pick(ids), 'x', '%00', '..%2f..%2fetc', 'constructor', '%E0%A4%A'])}` : ''}${strangeQuery(chance, ids)}`, undefined];
-  if (kind < 0.2) return ['DELETE', `/api/${chance.pick(DELETES)}/${chance.pick(ids)}${strangeQuery(chance, ids)}`, undefined];
+  if (kind < 0.12)
+    return [
+      'GET',
+      `/api/${chance.pick(READS)}${chance.often(0.6) ? `/${chance.pick([chance.pick(ids), 'x', '%00', '..%2f..%2fetc', 'constructor', '%E0%A4%A'])}` : ''}${strangeQuery(chance, ids)}`,
+      undefined,
+    ];
+  if (kind < 0.2)
+    return ['DELETE', `/api/${chance.pick(DELETES)}/${chance.pick(ids)}${strangeQuery(chance, ids)}`, undefined];
   const [method, path, type, from] = chance.pick(WRITES);
   const thing = chance.pick(from(things)) ?? {};
   let body = withFields(thing, type.fields);
   for (let n = chance.whole(4); n > 0; n--) body = changed(body, chance, ids);
-  if (chance.often(0.03)) return [method, path.replace(':id', thing.id ?? chance.pick(ids)), chance.pick(['', 'null', '[]', '"x"', '{', deep(100_000), `{"a":${deep(5000)}}`, '{"__proto__":{"id":"x"}}', '1e999'])];
-  const id = chance.often(0.8) && typeof body === 'object' && body !== null && typeof body.id === 'string' ? body.id : thing.id ?? chance.pick(ids);
+  if (chance.often(0.03))
+    return [
+      method,
+      path.replace(':id', thing.id ?? chance.pick(ids)),
+      chance.pick([
+        '',
+        'null',
+        '[]',
+        '"x"',
+        '{',
+        deep(100_000),
+        `{"a":${deep(5000)}}`,
+        '{"__proto__":{"id":"x"}}',
+        '1e999',
+      ]),
+    ];
+  const id =
+    chance.often(0.8) && typeof body === 'object' && body !== null && typeof body.id === 'string'
+      ? body.id
+      : (thing.id ?? chance.pick(ids));
   return [method, path.replace(':id', encodeURIComponent(id.isWellFormed() ? id : 'x')), body];
 }
 
 /** Everything that is there can be opened. */
 async function unopened(url) {
   const wrong = [];
-  const check = async (path) => { const { status, body } = await ask(url, 'GET', path); if (status !== 200) wrong.push(`${path} answers with ${status}`); return body; };
+  const check = async (path) => {
+    const { status, body } = await ask(url, 'GET', path);
+    if (status !== 200) wrong.push(`${path} answers with ${status}`);
+    return body;
+  };
   await check('/api/shelf');
   await check('/api/machines');
   await check('/api/sheets');
@@ -112,7 +390,8 @@ async function unopened(url) {
   await check('/api/conditioned');
   await check('/api/exchange/mixes');
   for (const { id } of (await check('/api/mixes?limit=500')).cards ?? []) await check(`/api/mixes/${id}`);
-  for (const kind of ['blends', 'canes', 'batches', 'palettes']) for (const { id } of await check(`/api/${kind}`)) await check(`/api/${kind}/${id}`);
+  for (const kind of ['blends', 'canes', 'batches', 'palettes'])
+    for (const { id } of await check(`/api/${kind}`)) await check(`/api/${kind}/${id}`);
   for (const { id } of (await check('/api/diary')).entries ?? []) await check(`/api/diary/${id}`);
   return wrong;
 }
@@ -130,7 +409,10 @@ export async function requests(seed, count, most) {
   let ids = [...idsIn(things)];
   for (let i = 0; i < count; i++) {
     // what was changed meanwhile is the ground for what comes
-    if (i % 400 === 399) { things = await garden(sledge.url); ids = [...new Set([...ids.slice(-3000), ...idsIn(things)])]; }
+    if (i % 400 === 399) {
+      things = await garden(sledge.url);
+      ids = [...new Set([...ids.slice(-3000), ...idsIn(things)])];
+    }
     const [method, path, body] = oneRequest(chance, things, ids);
     const { status, body: answer, ms } = await ask(sledge.url, method, path, body);
     statuses.set(Math.floor(status / 100), (statuses.get(Math.floor(status / 100)) ?? 0) + 1);
@@ -141,13 +423,23 @@ export async function requests(seed, count, most) {
   }
   const wrong = await unopened(sledge.url);
   await sledge.end('SIGTERM');
-  const log = (() => { try { return readFileSync(join(folder, 'sledge.log'), 'utf8'); } catch { return ''; } })();
+  const log = (() => {
+    try {
+      return readFileSync(join(folder, 'sledge.log'), 'utf8');
+    } catch {
+      return '';
+    }
+  })();
   rmSync(folder, { recursive: true, force: true });
   return {
     title: `Changed requests, seed ${seed}`,
     figures: [
-      { what: 'requests', value: count }, { what: 'answered with 2xx', value: statuses.get(2) ?? 0 }, { what: 'refused with 4xx', value: statuses.get(4) ?? 0 },
-      { what: '500 and above, or none', value: faults.length, most: 0 }, { what: `over ${most / 1000} s`, value: slow.length, most: 0 }, { what: 'things that cannot be opened afterwards', value: wrong.length, most: 0 },
+      { what: 'requests', value: count },
+      { what: 'answered with 2xx', value: statuses.get(2) ?? 0 },
+      { what: 'refused with 4xx', value: statuses.get(4) ?? 0 },
+      { what: '500 and above, or none', value: faults.length, most: 0 },
+      { what: `over ${most / 1000} s`, value: slow.length, most: 0 },
+      { what: 'things that cannot be opened afterwards', value: wrong.length, most: 0 },
     ],
     details: [...faults, ...slow, ...wrong, ...(faults.length > 0 ? [log.slice(0, 12_000)] : [])],
   };

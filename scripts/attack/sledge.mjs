@@ -12,11 +12,17 @@ const GARDEN = `const { start } = await import(${JSON.stringify(main)}); const {
 /** Starts one; `url` resolves when it answers, or to null where it ended before. */
 export function launch(folder, { garden = false } = {}) {
   const child = spawn(process.execPath, ['--input-type=module', '-e', garden ? GARDEN : PLAIN], {
-    env: { ...process.env, SLEDGE_DATA: folder, SLEDGE_PORT: '0', NODE_OPTIONS: '' }, stdio: ['ignore', 'pipe', 'pipe'],
+    env: { ...process.env, SLEDGE_DATA: folder, SLEDGE_PORT: '0', NODE_OPTIONS: '' },
+    stdio: ['ignore', 'pipe', 'pipe'],
   });
   let said = '';
   let gone = false;
-  const ended = new Promise((resolve) => { child.on('exit', () => { gone = true; resolve(); }); });
+  const ended = new Promise((resolve) => {
+    child.on('exit', () => {
+      gone = true;
+      resolve();
+    });
+  });
   const url = new Promise((resolve) => {
     const hear = (chunk) => {
       said += chunk.toString();
@@ -25,9 +31,14 @@ export function launch(folder, { garden = false } = {}) {
     };
     child.stdout.on('data', hear);
     child.stderr.on('data', hear);
-    child.on('exit', () => { resolve(null); });
+    child.on('exit', () => {
+      resolve(null);
+    });
   });
-  const end = async (signal) => { if (!gone) child.kill(signal); await ended; };
+  const end = async (signal) => {
+    if (!gone) child.kill(signal);
+    await ended;
+  };
   return { child, url, said: () => said, end };
 }
 
@@ -46,14 +57,25 @@ export async function ask(url, method, path, body, change = crypto.randomUUID())
   const began = performance.now();
   const text = body === undefined || typeof body === 'string' ? body : JSON.stringify(body);
   try {
-    const response = await fetch(`${url}${path}`, { method, headers: { 'content-type': 'application/json', [CHANGE]: change }, ...(text === undefined ? {} : { body: text }) });
+    const response = await fetch(`${url}${path}`, {
+      method,
+      headers: { 'content-type': 'application/json', [CHANGE]: change },
+      ...(text === undefined ? {} : { body: text }),
+    });
     const answer = await response.text();
     let value = null;
-    try { value = JSON.parse(answer); } catch { value = answer; }
+    try {
+      value = JSON.parse(answer);
+    } catch {
+      value = answer;
+    }
     return { status: response.status, body: value, ms: performance.now() - began };
   } catch {
     return { status: 0, body: null, ms: performance.now() - began };
   }
 }
 
-export const pause = (ms) => new Promise((resolve) => { setTimeout(resolve, ms); });
+export const pause = (ms) =>
+  new Promise((resolve) => {
+    setTimeout(resolve, ms);
+  });

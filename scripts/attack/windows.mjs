@@ -5,7 +5,18 @@ import { join } from 'node:path';
 import { chanceOf } from './chance.mjs';
 import { ask, up } from './sledge.mjs';
 
-const line = (name) => ({ id: crypto.randomUUID(), version: 0, name, firmness: 'medium', density: 1.9, densityMeasured: false, bakeC: 130, bakeMinutes: 30, bakePerMm: 6, maxC: 150 });
+const line = (name) => ({
+  id: crypto.randomUUID(),
+  version: 0,
+  name,
+  firmness: 'medium',
+  density: 1.9,
+  densityMeasured: false,
+  bakeC: 130,
+  bakeMinutes: 30,
+  bakePerMm: 6,
+  maxC: 150,
+});
 
 /** @param count steps of both windows together @returns a table */
 export async function windows(seed, count) {
@@ -19,7 +30,9 @@ export async function windows(seed, count) {
   let undone = [];
   const seen = [new Map(), new Map()];
   const told = { written: 0, refused: 0, back: 0, asked: 0 };
-  const check = (good, what) => { if (!good) wrong.push(what); };
+  const check = (good, what) => {
+    if (!good) wrong.push(what);
+  };
   for (let i = 0; i < 4; i++) {
     const own = line(`Line ${i}`);
     const change = crypto.randomUUID();
@@ -31,7 +44,8 @@ export async function windows(seed, count) {
   const read = async (window) => {
     const { body } = await ask(sledge.url, 'GET', '/api/shelf');
     check(body.lines.length === now.size, `the shelf has ${body.lines.length} lines, the model ${now.size}`);
-    for (const l of body.lines) check(l.density === now.get(l.id), `${l.name} has ${l.density}, the model ${now.get(l.id)}`);
+    for (const l of body.lines)
+      check(l.density === now.get(l.id), `${l.name} has ${l.density}, the model ${now.get(l.id)}`);
     seen[window] = new Map(body.lines.map((l) => [l.id, l]));
   };
   const stepBack = async (way, window) => {
@@ -39,30 +53,55 @@ export async function windows(seed, count) {
     const newest = list.at(-1);
     const expects = chance.often(0.6) ? newest?.change : chance.pick([...done, ...undone])?.change;
     const { body } = await ask(sledge.url, 'POST', `/api/${way}`, { expects: expects ?? crypto.randomUUID() });
-    if (!newest || expects !== newest.change) { check(body.did === null, `${way} did “${body.did}” although another change was meant`); told.asked += 1; return; }
+    if (!newest || expects !== newest.change) {
+      check(body.did === null, `${way} did “${body.did}” although another change was meant`);
+      told.asked += 1;
+      return;
+    }
     check(body.did !== null, `${way} did nothing although the newest change was meant`);
     list.pop();
     (way === 'undo' ? undone : done).push(newest);
     const value = way === 'undo' ? newest.was : newest.is;
-    if (value === undefined) now.delete(newest.id); else now.set(newest.id, value);
+    if (value === undefined) now.delete(newest.id);
+    else now.set(newest.id, value);
     told.back += 1;
     await read(window);
   };
   for (let i = 0; i < count; i++) {
     const window = chance.whole(2);
     const what = chance.next();
-    if (what < 0.25) { await read(window); continue; }
-    if (what < 0.4) { await stepBack('undo', window); continue; }
-    if (what < 0.48) { await stepBack('redo', window); continue; }
+    if (what < 0.25) {
+      await read(window);
+      continue;
+    }
+    if (what < 0.4) {
+      await stepBack('undo', window);
+      continue;
+    }
+    if (what < 0.48) {
+      await stepBack('redo', window);
+      continue;
+    }
     const mine = chance.pick([...seen[window].values()]);
-    if (!mine) { await read(window); continue; }
+    if (!mine) {
+      await read(window);
+      continue;
+    }
     const body = { ...mine, density: Math.round((0.8 + chance.next()) * 1e6) / 1e6 };
     const change = crypto.randomUUID();
     const answer = await ask(sledge.url, 'PUT', `/api/lines/${mine.id}`, body, change);
     // sent again, as where an answer was lost: it counts once
-    const again = chance.often(0.2) && answer.status === 200 ? await ask(sledge.url, 'PUT', `/api/lines/${mine.id}`, body, change) : null;
-    if (again) check(again.status === 200 && again.body.version === answer.body.version, 'a change that was sent twice counts twice');
-    const newest = now.has(mine.id) && (await ask(sledge.url, 'GET', '/api/shelf')).body.lines.find((l) => l.id === mine.id);
+    const again =
+      chance.often(0.2) && answer.status === 200
+        ? await ask(sledge.url, 'PUT', `/api/lines/${mine.id}`, body, change)
+        : null;
+    if (again)
+      check(
+        again.status === 200 && again.body.version === answer.body.version,
+        'a change that was sent twice counts twice',
+      );
+    const newest =
+      now.has(mine.id) && (await ask(sledge.url, 'GET', '/api/shelf')).body.lines.find((l) => l.id === mine.id);
     if (answer.status === 200) {
       check(newest?.density === body.density, 'a change that was answered is not there');
       done.push({ change, id: mine.id, was: now.get(mine.id), is: body.density });
@@ -83,7 +122,11 @@ export async function windows(seed, count) {
   return {
     title: `Two windows against a plain model, seed ${seed}`,
     figures: [
-      { what: 'steps', value: count }, { what: 'changes written', value: told.written }, { what: 'stale ones refused', value: told.refused }, { what: 'taken back or done again', value: told.back }, { what: 'not done, as another one was meant', value: told.asked },
+      { what: 'steps', value: count },
+      { what: 'changes written', value: told.written },
+      { what: 'stale ones refused', value: told.refused },
+      { what: 'taken back or done again', value: told.back },
+      { what: 'not done, as another one was meant', value: told.asked },
       { what: 'differences from the model', value: wrong.length, most: 0 },
     ],
     details: wrong,

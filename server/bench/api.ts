@@ -9,8 +9,17 @@ import { projectRoot } from '../src/db/root.js';
 import { ENTRIES, MIXES, fill, type Filled } from './fill.js';
 
 /** Times of one kind of request, in milliseconds, round by round. */
-export interface Times { readonly what: string; readonly rounds: readonly (readonly number[])[] }
-export interface Load { readonly kinds: readonly Times[]; readonly requests: number; readonly megabytes: number; readonly mixes: number; readonly entries: number }
+export interface Times {
+  readonly what: string;
+  readonly rounds: readonly (readonly number[])[];
+}
+export interface Load {
+  readonly kinds: readonly Times[];
+  readonly requests: number;
+  readonly megabytes: number;
+  readonly mixes: number;
+  readonly entries: number;
+}
 
 const CONNECTIONS = 8;
 const PER_KIND = 400;
@@ -18,11 +27,16 @@ const ROUNDS = 3;
 const REQUESTS = 10_000;
 const WORDS = ['beet', 'leek', 'squash dro', 'pendant', 'romanesco', 'swede bead', 'cabbage carrot', 'radish'];
 
-interface Child { readonly child: ChildProcess; readonly port: number }
+interface Child {
+  readonly child: ChildProcess;
+  readonly port: number;
+}
 
 /** Starts Sledge as `npm start` does, on a folder. */
 export function started(data: string): Promise<Child> {
-  const child = spawn(process.execPath, [join(projectRoot(), 'scripts', 'start.mjs')], { env: { ...process.env, SLEDGE_DATA: data, SLEDGE_PORT: '0' } });
+  const child = spawn(process.execPath, [join(projectRoot(), 'scripts', 'start.mjs')], {
+    env: { ...process.env, SLEDGE_DATA: data, SLEDGE_PORT: '0' },
+  });
   return new Promise((resolve, reject) => {
     let text = '';
     child.stdout.on('data', (chunk: Buffer) => {
@@ -30,21 +44,28 @@ export function started(data: string): Promise<Child> {
       const found = /127\.0\.0\.1:(\d+)/.exec(text);
       if (found) resolve({ child, port: Number(found[1]) });
     });
-    child.on('exit', () => { reject(new Error(text)); });
+    child.on('exit', () => {
+      reject(new Error(text));
+    });
   });
 }
 
-export const ended = (child: ChildProcess): Promise<void> => new Promise((resolve) => {
-  child.on('exit', () => { resolve(); });
-  child.kill();
-});
+export const ended = (child: ChildProcess): Promise<void> =>
+  new Promise((resolve) => {
+    child.on('exit', () => {
+      resolve();
+    });
+    child.kill();
+  });
 
 function ask(agent: Agent, port: number, method: string, path: string, body?: unknown): Promise<string> {
   return new Promise((resolve, reject) => {
     const headers = { 'content-type': 'application/json', [CHANGE_HEADER]: randomUUID() };
     const sent = request({ host: '127.0.0.1', port, agent, method, path, headers }, (response) => {
       let text = '';
-      response.on('data', (chunk: Buffer) => { text += chunk.toString(); });
+      response.on('data', (chunk: Buffer) => {
+        text += chunk.toString();
+      });
       response.on('end', () => {
         if (response.statusCode === 200) resolve(text);
         else reject(new Error(`${method} ${path}: ${response.statusCode ?? 0} ${text}`));
@@ -78,13 +99,19 @@ function kindsOf({ mixIds, clayIds, entryIds }: Filled, random: () => number): R
     // each request saves a mix of its own, so that none is refused for another's
     'save a mix': {
       prepare: async (agent, port, from, to) => {
-        for (let i = from; i < to; i++) read.set(i, JSON.parse(await ask(agent, port, 'GET', `/api/mixes/${mixIds[i] ?? ''}`)) as MixAnswer);
+        for (let i = from; i < to; i++)
+          read.set(i, JSON.parse(await ask(agent, port, 'GET', `/api/mixes/${mixIds[i] ?? ''}`)) as MixAnswer);
       },
       request: (agent, port, i) => {
         const mix = read.get(i);
         if (!mix) throw new Error('This mix was not read.');
         const dto: MixDto = {
-          id: mix.id, version: mix.version, name: mix.name, note: '', retired: false, basis: 'volume',
+          id: mix.id,
+          version: mix.version,
+          name: mix.name,
+          note: '',
+          retired: false,
+          basis: 'volume',
           ingredients: [{ parts: String(1 + (i % 9)), clayId: pick(clayIds), revisionId: null }],
         };
         return ask(agent, port, 'PUT', `/api/mixes/${mix.id}`, dto);
@@ -97,17 +124,24 @@ async function under8(kind: Kind, agent: Agent, port: number, count: number, fro
   const times: number[] = [];
   let next = from;
   await kind.prepare?.(agent, port, from, from + count);
-  await Promise.all(Array.from({ length: CONNECTIONS }, async () => {
-    while (next < from + count) {
-      const start = performance.now();
-      await kind.request(agent, port, next++);
-      times.push(performance.now() - start);
-    }
-  }));
+  await Promise.all(
+    Array.from({ length: CONNECTIONS }, async () => {
+      while (next < from + count) {
+        const start = performance.now();
+        await kind.request(agent, port, next++);
+        times.push(performance.now() - start);
+      }
+    }),
+  );
   return times;
 }
 
-const rssOf = (pid: number): number => Number(spawnSync('ps', ['-o', 'rss=', '-p', String(pid)]).stdout.toString().trim()) / 1024;
+const rssOf = (pid: number): number =>
+  Number(
+    spawnSync('ps', ['-o', 'rss=', '-p', String(pid)])
+      .stdout.toString()
+      .trim(),
+  ) / 1024;
 
 /** The API of a filled database under eight connections, and the memory of the server after 10,000 requests. */
 export async function load(random: () => number): Promise<Load> {
@@ -127,7 +161,9 @@ export async function load(random: () => number): Promise<Load> {
       at += PER_KIND;
       sent += kinds.length * PER_KIND;
     }
-    kinds.forEach(([what], k) => { measured.push({ what, rounds: rounds[k] ?? [] }); });
+    kinds.forEach(([what], k) => {
+      measured.push({ what, rounds: rounds[k] ?? [] });
+    });
     return { kinds: measured, requests: sent, megabytes: rssOf(child.pid ?? 0), mixes: MIXES, entries: ENTRIES };
   } finally {
     agent.destroy();

@@ -6,10 +6,27 @@ export const MIXES = 10_000;
 export const ENTRIES = 50_000;
 const CLAYS = 24;
 const AT_ONCE = 500;
-const VEGETABLES = ['Beetroot', 'Leek', 'Pea', 'Squash', 'Radish', 'Carrot', 'Turnip', 'Aubergine', 'Corn', 'Romanesco', 'Swede', 'Cabbage'];
+const VEGETABLES = [
+  'Beetroot',
+  'Leek',
+  'Pea',
+  'Squash',
+  'Radish',
+  'Carrot',
+  'Turnip',
+  'Aubergine',
+  'Corn',
+  'Romanesco',
+  'Swede',
+  'Cabbage',
+];
 const PIECES = ['drop', 'hoop', 'pendant', 'bauble', 'brooch', 'bead', 'ornament'];
 
-export interface Filled { readonly mixIds: readonly string[]; readonly clayIds: readonly string[]; readonly entryIds: readonly string[] }
+export interface Filled {
+  readonly mixIds: readonly string[];
+  readonly clayIds: readonly string[];
+  readonly entryIds: readonly string[];
+}
 
 /** A database as a maker has it after very many years. @param random numbers in [0, 1) */
 export async function fill(file: string, random: () => number): Promise<Filled> {
@@ -21,18 +38,60 @@ export async function fill(file: string, random: () => number): Promise<Filled> 
   const clayIds = Array.from({ length: CLAYS }, () => randomUUID());
   const mixIds = Array.from({ length: MIXES }, () => randomUUID());
   const entryIds = Array.from({ length: ENTRIES }, () => randomUUID());
-  const hex = (): string => Math.floor(random() * 0xffffff).toString(16).padStart(6, '0').toUpperCase();
-  await db.insert(lines).values({ id: lineId, version: 1, name: 'Hearth Firm', firmness: 'firm', density: 1.9, densityMeasured: false, bakeC: 130, bakeMinutes: 30, bakePerMm: 6, maxC: 150 });
-  await db.insert(clays).values(clayIds.map((id, i) => ({ id, version: 1, lineId, name: `Clay ${i}`, kind: 'opaque' as const, rawHex: hex(), bakedHex: hex(), strength: null, retired: false })));
+  const hex = (): string =>
+    Math.floor(random() * 0xffffff)
+      .toString(16)
+      .padStart(6, '0')
+      .toUpperCase();
+  await db
+    .insert(lines)
+    .values({
+      id: lineId,
+      version: 1,
+      name: 'Hearth Firm',
+      firmness: 'firm',
+      density: 1.9,
+      densityMeasured: false,
+      bakeC: 130,
+      bakeMinutes: 30,
+      bakePerMm: 6,
+      maxC: 150,
+    });
+  await db
+    .insert(clays)
+    .values(
+      clayIds.map((id, i) => ({
+        id,
+        version: 1,
+        lineId,
+        name: `Clay ${i}`,
+        kind: 'opaque' as const,
+        rawHex: hex(),
+        bakedHex: hex(),
+        strength: null,
+        retired: false,
+      })),
+    );
   for (let from = 0; from < MIXES; from += AT_ONCE) {
     const ids = mixIds.slice(from, from + AT_ONCE);
     const parts = ids.flatMap((id) => {
       const from3 = Math.floor(random() * CLAYS);
-      return [0, 1, 2].map((position) => ({ id: randomUUID(), revisionId: `r${id}`, position, parts: String(1 + Math.floor(random() * 8)), clayId: clayIds[(from3 + position * 5) % CLAYS] ?? null, innerId: null }));
+      return [0, 1, 2].map((position) => ({
+        id: randomUUID(),
+        revisionId: `r${id}`,
+        position,
+        parts: String(1 + Math.floor(random() * 8)),
+        clayId: clayIds[(from3 + position * 5) % CLAYS] ?? null,
+        innerId: null,
+      }));
     });
     await db.batch([
       db.insert(mixes).values(ids.map((id, i) => ({ id, version: 1, name: name(from + i), note: '', retired: false }))),
-      db.insert(revisions).values(ids.map((id) => ({ id: `r${id}`, mixId: id, number: 1, basis: 'volume' as const, createdAt: '2026-01-01' }))),
+      db
+        .insert(revisions)
+        .values(
+          ids.map((id) => ({ id: `r${id}`, mixId: id, number: 1, basis: 'volume' as const, createdAt: '2026-01-01' })),
+        ),
       db.insert(ingredients).values(parts),
     ]);
   }
@@ -40,11 +99,21 @@ export async function fill(file: string, random: () => number): Promise<Filled> 
     const ids = entryIds.slice(from, from + AT_ONCE);
     const rows = ids.map((id, i) => {
       const day = new Date(Date.UTC(2016, 0, 1 + Math.floor((from + i) / 14))).toISOString().slice(0, 10);
-      return { id, version: 1, batchId: null, madeOn: day, title: `${pick(VEGETABLES)} ${pick(PIECES)}s`, note: `batch ${from + i}, ${pick(VEGETABLES).toLowerCase()} on top`, words: `${pick(VEGETABLES)} ${pick(PIECES)}` };
+      return {
+        id,
+        version: 1,
+        batchId: null,
+        madeOn: day,
+        title: `${pick(VEGETABLES)} ${pick(PIECES)}s`,
+        note: `batch ${from + i}, ${pick(VEGETABLES).toLowerCase()} on top`,
+        words: `${pick(VEGETABLES)} ${pick(PIECES)}`,
+      };
     });
     await db.batch([
       db.insert(entries).values(rows),
-      db.insert(entryMixes).values(ids.map((entryId) => ({ id: randomUUID(), entryId, revisionId: `r${pick(mixIds)}`, grams: 40 }))),
+      db
+        .insert(entryMixes)
+        .values(ids.map((entryId) => ({ id: randomUUID(), entryId, revisionId: `r${pick(mixIds)}`, grams: 40 }))),
     ]);
   }
   await db.insert(counters).values({ id: 'version', value: 1 });

@@ -3,7 +3,10 @@ import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { projectRoot } from '../src/db/root.js';
 
-interface Chunk { readonly file: string; readonly imports?: readonly string[] }
+interface Chunk {
+  readonly file: string;
+  readonly imports?: readonly string[];
+}
 
 /** Bytes of script, gzipped, that the browser has to load to show a station of the built web application. */
 export function pageWeight(station: string): number {
@@ -18,5 +21,7 @@ export function pageWeight(station: string): number {
   };
   visit('index.html');
   visit(`src/stations/${station}.tsx`);
-  return [...seen].filter((file) => file.endsWith('.js')).reduce((sum, file) => sum + gzipSync(readFileSync(join(web, file))).length, 0);
+  return [...seen]
+    .filter((file) => file.endsWith('.js'))
+    .reduce((sum, file) => sum + gzipSync(readFileSync(join(web, file))).length, 0);
 }

@@ -50,8 +50,23 @@ class AppModule {
     return {
       module: AppModule,
       imports: [
-        DbModule.at(file), EventsModule, ArchiveModule.with(startAnew), MixesModule, PalettesModule, ShelfModule, SheetsModule, BlendsModule,
-        CanesModule, SheetBookModule, BatchesModule, DiaryModule, LearningModule, DevicesModule, ExchangeModule, LookRoundModule, ChangesModule,
+        DbModule.at(file),
+        EventsModule,
+        ArchiveModule.with(startAnew),
+        MixesModule,
+        PalettesModule,
+        ShelfModule,
+        SheetsModule,
+        BlendsModule,
+        CanesModule,
+        SheetBookModule,
+        BatchesModule,
+        DiaryModule,
+        LearningModule,
+        DevicesModule,
+        ExchangeModule,
+        LookRoundModule,
+        ChangesModule,
       ],
       controllers: [HealthController],
     };
@@ -64,8 +79,13 @@ function webPages(app: NestExpressApplication): void {
   if (!existsSync(join(pages, 'index.html'))) return;
   const files = express.static(pages, { index: false, maxAge: '1y', immutable: true });
   app.use((request: Request, response: Response, next: NextFunction) => {
-    if (request.method !== 'GET' || request.path.startsWith('/api/')) { next(); return; }
-    files(request, response, () => { response.set('Cache-Control', 'no-store').sendFile(join(pages, 'index.html')); });
+    if (request.method !== 'GET' || request.path.startsWith('/api/')) {
+      next();
+      return;
+    }
+    files(request, response, () => {
+      response.set('Cache-Control', 'no-store').sendFile(join(pages, 'index.html'));
+    });
   });
 }
 
@@ -75,17 +95,25 @@ export interface Running {
   readonly app: NestExpressApplication;
 }
 
-const addressOf = (app: NestExpressApplication): AddressInfo => (app.getHttpServer() as { address(): AddressInfo }).address();
+const addressOf = (app: NestExpressApplication): AddressInfo =>
+  (app.getHttpServer() as { address(): AddressInfo }).address();
 
 /** The parameters of an address; of one that stands there twice, the first. */
 function firstOfEach(query: string): Record<string, string> {
   return Object.fromEntries([...new URLSearchParams(query)].reverse());
 }
 
-async function create(file: string, log: FileLog, port: () => number, startAnew: StartAnew): Promise<NestExpressApplication> {
+async function create(
+  file: string,
+  log: FileLog,
+  port: () => number,
+  startAnew: StartAnew,
+): Promise<NestExpressApplication> {
   const app = await NestFactory.create<NestExpressApplication>(AppModule.at(file, startAnew), {
     // until it answers, whoever starts it says in a sentence what is wrong
-    logger: false, abortOnError: false, bodyParser: false,
+    logger: false,
+    abortOnError: false,
+    bodyParser: false,
     // the streams stay open; they are not waited for
     forceCloseConnections: true,
   });
@@ -93,17 +121,21 @@ async function create(file: string, log: FileLog, port: () => number, startAnew:
   // each parameter once, as text
   app.set('query parser', firstOfEach);
   app.use(sameMachine(port));
-  app.use(helmet({
-    contentSecurityPolicy: {
-      directives: { 'style-src': ["'self'", "'unsafe-inline'"], 'upgrade-insecure-requests': null },
-    },
-    strictTransportSecurity: false,
-  }));
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        directives: { 'style-src': ["'self'", "'unsafe-inline'"], 'upgrade-insecure-requests': null },
+      },
+      strictTransportSecurity: false,
+    }),
+  );
   webPages(app);
   app.use(express.json({ limit: BODY_LIMIT, verify: refuseDeep }));
   app.useGlobalPipes(validation());
   app.useGlobalFilters(new ProblemFilter(log));
-  app.get(Journal).onFailure((error) => { log.fault(error, 'after a change was written'); });
+  app.get(Journal).onFailure((error) => {
+    log.fault(error, 'after a change was written');
+  });
   app.enableShutdownHooks();
   return app;
 }
@@ -146,5 +178,10 @@ export async function serve(file: string, port: number): Promise<Running> {
   };
   let app = await start();
   listening = await listen(app, log, port);
-  return { port: listening, get app() { return app; } };
+  return {
+    port: listening,
+    get app() {
+      return app;
+    },
+  };
 }

@@ -14,6 +14,10 @@ async function end(): Promise<void> {
   rmSync(folder, { recursive: true, force: true });
   process.exit(0);
 }
-process.once('disconnect', () => { void end(); });
-process.once('SIGTERM', () => { void end(); });
+process.once('disconnect', () => {
+  void end();
+});
+process.once('SIGTERM', () => {
+  void end();
+});
 process.send?.(port);

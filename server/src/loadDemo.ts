@@ -2,7 +2,27 @@ import { randomUUID } from 'node:crypto';
 import { existsSync, rmSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import type { INestApplicationContext } from '@nestjs/common';
-import { CUTTING, MADE_BLEND, PALETTE, PALETTE_CAST, PHOTOGRAPH, batches, blends, blocks, canes, chips, clays, conditionings, idOf, lines, machines, mixes, photograph, setup, sheetBook } from '#demo';
+import {
+  CUTTING,
+  MADE_BLEND,
+  PALETTE,
+  PALETTE_CAST,
+  PHOTOGRAPH,
+  batches,
+  blends,
+  blocks,
+  canes,
+  chips,
+  clays,
+  conditionings,
+  idOf,
+  lines,
+  machines,
+  mixes,
+  photograph,
+  setup,
+  sheetBook,
+} from '#demo';
 import type { BatchDto, LayerDto } from '#contract';
 import { BatchesService } from './batches/batches.service.js';
 import { PROGRAM_VERSION, STARTING_POINTS } from '#core/cane';
@@ -28,7 +48,12 @@ const made = randomUUID;
 export async function loadDemo(app: INestApplicationContext): Promise<void> {
   const studio = app.get(Studio);
   if (studio.all('line').length > 0) return;
-  const [shelf, sheets, mixing, batching] = [app.get(ShelfService), app.get(SheetsService), app.get(MixesService), app.get(BatchesService)];
+  const [shelf, sheets, mixing, batching] = [
+    app.get(ShelfService),
+    app.get(SheetsService),
+    app.get(MixesService),
+    app.get(BatchesService),
+  ];
   for (const line of lines) await shelf.saveLine(made(), line);
   for (const clay of clays) await shelf.saveClay(made(), clay);
   for (const block of blocks) await shelf.saveBlock(made(), block);
@@ -38,74 +63,241 @@ export async function loadDemo(app: INestApplicationContext): Promise<void> {
   for (const { name, notation, basis, note } of mixes) {
     const { ingredients } = await mixing.read(notation);
     await mixing.save(made(), {
-      id: idOf(`mix ${name}`), version: 0, name, note, basis, retired: false, ingredients: [...ingredients],
+      id: idOf(`mix ${name}`),
+      version: 0,
+      name,
+      note,
+      basis,
+      retired: false,
+      ingredients: [...ingredients],
     });
   }
-  for (const { mix, on, stage, lab: [l, a, b], way } of chips) {
+  for (const {
+    mix,
+    on,
+    stage,
+    lab: [l, a, b],
+    way,
+  } of chips) {
     const revisionId = studio.newest(idOf(`mix ${mix}`))?.id ?? '';
-    await mixing.saveChip(made(), { id: idOf(`chip ${mix} ${on} ${stage}`), version: 0, revisionId, madeOn: on, stage, l, a, b, way });
+    await mixing.saveChip(made(), {
+      id: idOf(`chip ${mix} ${on} ${stage}`),
+      version: 0,
+      revisionId,
+      madeOn: on,
+      stage,
+      l,
+      a,
+      b,
+      way,
+    });
   }
   const pictureId = idOf('photograph');
-  await app.get(PalettesService).keepPicture({ id: pictureId, type: 'image/png', ...PHOTOGRAPH, data: photograph().toString('base64') });
-  await app.get(PalettesService).save(made(), {
-    id: idOf('palette'), version: 0, name: 'Cut for the stock pot', note: '', pictureId, ...PALETTE_CAST,
-    swatches: PALETTE.map(({ name, lab: [l, a, b], share }, i) => ({ id: idOf(`swatch ${i}`), name, l, a, b, share })),
-  });
+  await app
+    .get(PalettesService)
+    .keepPicture({ id: pictureId, type: 'image/png', ...PHOTOGRAPH, data: photograph().toString('base64') });
+  await app
+    .get(PalettesService)
+    .save(made(), {
+      id: idOf('palette'),
+      version: 0,
+      name: 'Cut for the stock pot',
+      note: '',
+      pictureId,
+      ...PALETTE_CAST,
+      swatches: PALETTE.map(({ name, lab: [l, a, b], share }, i) => ({
+        id: idOf(`swatch ${i}`),
+        name,
+        l,
+        a,
+        b,
+        share,
+      })),
+    });
   const layer = (of: string, setting: string, id: string): LayerDto => {
     const revisionId = studio.newest(idOf(`mix ${of}`))?.id ?? null;
-    return { id, settingId: idOf(`Bench roller ${setting}`), revisionId, clayId: revisionId === null ? idOf(`clay ${of}`) : null };
+    return {
+      id,
+      settingId: idOf(`Bench roller ${setting}`),
+      revisionId,
+      clayId: revisionId === null ? idOf(`clay ${of}`) : null,
+    };
   };
   // the newest stands first
   for (const { name, colours, kind, width, height, pure, setting, note, cuts } of blends) {
     await app.get(BlendsService).save(made(), {
-      id: idOf(`blend ${name}`), version: 0, name, note, retired: false,
+      id: idOf(`blend ${name}`),
+      version: 0,
+      name,
+      note,
+      retired: false,
       plan: {
-        colours: colours.map((of) => { const { clayId, revisionId } = layer(of, setting, ''); return { clayId, revisionId }; }),
-        width, height, layers: 2, settingId: idOf(`Bench roller ${setting}`), kind, pure, cuts, tapeWidth: 30, tapeSettingId: idOf('Bench roller 8'), plug: 'rolled', inside: 'first', fanDepth: 20,
+        colours: colours.map((of) => {
+          const { clayId, revisionId } = layer(of, setting, '');
+          return { clayId, revisionId };
+        }),
+        width,
+        height,
+        layers: 2,
+        settingId: idOf(`Bench roller ${setting}`),
+        kind,
+        pure,
+        cuts,
+        tapeWidth: 30,
+        tapeSettingId: idOf('Bench roller 8'),
+        plug: 'rolled',
+        inside: 'first',
+        fanDepth: 20,
       },
     });
   }
   for (const row of batches) {
     const dto: BatchDto = {
-      id: row.id, version: 0, name: row.name, note: row.note, dueOn: row.dueOn,
+      id: row.id,
+      version: 0,
+      name: row.name,
+      note: row.note,
+      dueOn: row.dueOn,
       pieces: row.pieces.map(({ name, size: [widthMm, heightMm], count, spare, layers }) => ({
-        id: idOf(`${row.name} ${name}`), name, count, spare, ...CUTTING,
-        shape: heightMm === undefined ? 'round' : 'rectangle', widthMm, heightMm: heightMm ?? null,
+        id: idOf(`${row.name} ${name}`),
+        name,
+        count,
+        spare,
+        ...CUTTING,
+        shape: heightMm === undefined ? 'round' : 'rectangle',
+        widthMm,
+        heightMm: heightMm ?? null,
         layers: layers.map(([of, setting], i) => layer(of, setting, idOf(`${row.name} ${name} ${i}`))),
       })),
     };
     const saved = await batching.save(made(), dto);
     if (row.done) {
       await batching.done(made(), row.id, {
-        version: saved.version, entryId: idOf(`entry ${row.name}`), madeOn: row.done.on, note: row.done.note,
+        version: saved.version,
+        entryId: idOf(`entry ${row.name}`),
+        madeOn: row.done.on,
+        note: row.done.note,
         used: saved.plan.clays.map(({ clayId, grams }) => ({ clayId, grams: Math.round(grams * 10) / 10 })),
       });
     }
   }
-  for (const { of, setting, mm, size: [widthMm, lengthMm], on, grams, note, cuts } of sheetBook) {
+  for (const {
+    of,
+    setting,
+    mm,
+    size: [widthMm, lengthMm],
+    on,
+    grams,
+    note,
+    cuts,
+  } of sheetBook) {
     const { clayId, revisionId } = layer(of, setting, '');
-    await app.get(SheetBookService).rolled(made(), {
-      sheet: {
-        id: idOf(`sheet ${of}`), version: 0, name: `${of}, ${setting}`, note: '', form: 'sheet', widthMm, lengthMm, mm, layers: 1, grams, gone: false,
-        cuts: cuts.map(({ size: [width, height], count }, i) => ({ id: idOf(`sheet ${of} ${i}`), name: '', shape: height === undefined ? 'round' : 'rectangle', widthMm: width, heightMm: height ?? null, count, bridgeMm: 2 })),
-      },
-      clayId, revisionId, rolledAt: `${setting} of Bench roller`, entryId: idOf(`entry sheet ${of}`), madeOn: on, note, used: [],
-    });
+    await app
+      .get(SheetBookService)
+      .rolled(made(), {
+        sheet: {
+          id: idOf(`sheet ${of}`),
+          version: 0,
+          name: `${of}, ${setting}`,
+          note: '',
+          form: 'sheet',
+          widthMm,
+          lengthMm,
+          mm,
+          layers: 1,
+          grams,
+          gone: false,
+          cuts: cuts.map(({ size: [width, height], count }, i) => ({
+            id: idOf(`sheet ${of} ${i}`),
+            name: '',
+            shape: height === undefined ? 'round' : 'rectangle',
+            widthMm: width,
+            heightMm: height ?? null,
+            count,
+            bridgeMm: 2,
+          })),
+        },
+        clayId,
+        revisionId,
+        rolledAt: `${setting} of Bench roller`,
+        entryId: idOf(`entry sheet ${of}`),
+        madeOn: on,
+        note,
+        used: [],
+      });
   }
-  for (const { clay, on, ...rest } of conditionings) await app.get(SheetBookService).writeConditioned(made(), { ...rest, clayId: idOf(`clay ${clay}`), firmness: lines.find((l) => l.id === clays.find((c) => c.id === idOf(`clay ${clay}`))?.lineId)?.firmness ?? 'medium', school: 'thin slices', madeOn: on, entryId: idOf(`entry conditioned ${clay}`) });
+  for (const { clay, on, ...rest } of conditionings)
+    await app
+      .get(SheetBookService)
+      .writeConditioned(made(), {
+        ...rest,
+        clayId: idOf(`clay ${clay}`),
+        firmness:
+          lines.find((l) => l.id === clays.find((c) => c.id === idOf(`clay ${clay}`))?.lineId)?.firmness ?? 'medium',
+        school: 'thin slices',
+        madeOn: on,
+        entryId: idOf(`entry conditioned ${clay}`),
+      });
   const straw = await app.get(BlendsService).open(idOf(`blend ${MADE_BLEND.name}`));
-  await app.get(BlendsService).done(made(), straw.id, {
-    version: straw.version, entryId: idOf(`entry ${MADE_BLEND.name}`), madeOn: MADE_BLEND.on, note: 'rolled up at once', passes: MADE_BLEND.passes, used: [],
-    sheet: { id: idOf(`plug ${MADE_BLEND.name}`), version: 0, name: MADE_BLEND.name, note: '', form: 'plug', widthMm: MADE_BLEND.diameter, lengthMm: MADE_BLEND.height, mm: MADE_BLEND.diameter, layers: 1, grams: MADE_BLEND.grams, cuts: [], gone: false, inside: 'first' },
-  });
-  const keyOf = (of: string): string => { const { clayId, revisionId } = layer(of, '3', ''); return clayId === null ? `mix:${revisionId ?? ''}` : `clay:${clayId}`; };
+  await app
+    .get(BlendsService)
+    .done(made(), straw.id, {
+      version: straw.version,
+      entryId: idOf(`entry ${MADE_BLEND.name}`),
+      madeOn: MADE_BLEND.on,
+      note: 'rolled up at once',
+      passes: MADE_BLEND.passes,
+      used: [],
+      sheet: {
+        id: idOf(`plug ${MADE_BLEND.name}`),
+        version: 0,
+        name: MADE_BLEND.name,
+        note: '',
+        form: 'plug',
+        widthMm: MADE_BLEND.diameter,
+        lengthMm: MADE_BLEND.height,
+        mm: MADE_BLEND.diameter,
+        layers: 1,
+        grams: MADE_BLEND.grams,
+        cuts: [],
+        gone: false,
+        inside: 'first',
+      },
+    });
+  const keyOf = (of: string): string => {
+    const { clayId, revisionId } = layer(of, '3', '');
+    return clayId === null ? `mix:${revisionId ?? ''}` : `clay:${clayId}`;
+  };
   for (const { name, start, slices, sliceMm, note, fade, dark, light, strong } of canes) {
     const revisionId = (await app.get(BlendsService).cards()).find((b) => b.name === fade)?.revisionId ?? '';
-    const steps = STARTING_POINTS.find((s) => s.id === start)?.steps({ dark: keyOf(dark), light: keyOf(light), strong: keyOf(strong), second: keyOf(dark), glass: [keyOf('Clearpane')], fade: `blend:${revisionId}` }) ?? [];
-    await app.get(CanesService).save(made(), { id: idOf(`cane ${name}`), version: 0, name, note, retired: false, program: { version: PROGRAM_VERSION, steps }, slices, sliceMm, trimming: 'once at the end', ends: null });
+    const steps =
+      STARTING_POINTS.find((s) => s.id === start)?.steps({
+        dark: keyOf(dark),
+        light: keyOf(light),
+        strong: keyOf(strong),
+        second: keyOf(dark),
+        glass: [keyOf('Clearpane')],
+        fade: `blend:${revisionId}`,
+      }) ?? [];
+    await app
+      .get(CanesService)
+      .save(made(), {
+        id: idOf(`cane ${name}`),
+        version: 0,
+        name,
+        note,
+        retired: false,
+        program: { version: PROGRAM_VERSION, steps },
+        slices,
+        sliceMm,
+        trimming: 'once at the end',
+        ends: null,
+      });
   }
   // the scenario is a beginning: nothing before it to take back
-  await app.get(Journal).beside(async () => { await app.get(DataFile).db.delete(changes); });
+  await app.get(Journal).beside(async () => {
+    await app.get(DataFile).db.delete(changes);
+  });
 }
 
 /** Whether there is anything in a database that somebody would miss. */
@@ -126,7 +318,7 @@ async function holdsAnything(file: string): Promise<boolean> {
  * @throws UnusableDatabase, RunningAlready
  */
 export async function makeDemo(file: string): Promise<void> {
-  if (existsSync(file) && await holdsAnything(file)) return;
+  if (existsSync(file) && (await holdsAnything(file))) return;
   const folder = join(dirname(file), '.demo-half');
   rmSync(folder, { recursive: true, force: true });
   const half = join(folder, 'sledge.db');

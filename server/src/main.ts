@@ -22,7 +22,8 @@ export function dataFolder(): string {
 function sentenceOf(error: unknown, port: number): string | null {
   if (error instanceof UnusableDatabase) return error.message;
   const { code } = error as NodeJS.ErrnoException;
-  if (code === 'EADDRINUSE') return `Port ${port} is taken, by another program or by a Sledge with other data. Set SLEDGE_PORT to another one.`;
+  if (code === 'EADDRINUSE')
+    return `Port ${port} is taken, by another program or by a Sledge with other data. Set SLEDGE_PORT to another one.`;
   if (code === 'EACCES') return `Port ${port} cannot be used without more rights. Set SLEDGE_PORT to another one.`;
   return null;
 }
@@ -44,7 +45,10 @@ export async function start(prepare?: (file: string) => Promise<void>): Promise<
     for (const notice of running.app.get(DataFile).notices) console.warn(notice);
     console.log(`Sledge is at http://127.0.0.1:${running.port}  (data: ${file})`);
   } catch (error) {
-    if (error instanceof RunningAlready) { console.log(error.message); return; }
+    if (error instanceof RunningAlready) {
+      console.log(error.message);
+      return;
+    }
     const sentence = sentenceOf(error, port);
     if (sentence === null) throw error;
     console.error(sentence);

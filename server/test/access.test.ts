@@ -3,18 +3,28 @@ import { CHANGE_HEADER, type Problem } from '#contract';
 import { Api, line } from './api.js';
 
 let api: Api;
-beforeAll(async () => { api = await Api.open(); });
+beforeAll(async () => {
+  api = await Api.open();
+});
 afterAll(() => api.close());
 
-interface Raw { readonly status: number; readonly type: string; readonly text: string }
+interface Raw {
+  readonly status: number;
+  readonly type: string;
+  readonly text: string;
+}
 
 /** A request with headers that a browser's fetch would not let through. */
 function raw(path: string, headers: Record<string, string>, method = 'GET', body = ''): Promise<Raw> {
   return new Promise((resolve, reject) => {
     const sent = request({ host: '127.0.0.1', port: api.running.port, path, method, headers }, (response) => {
       let text = '';
-      response.on('data', (chunk: Buffer) => { text += chunk.toString(); });
-      response.on('end', () => { resolve({ status: response.statusCode ?? 0, type: response.headers['content-type'] ?? '', text }); });
+      response.on('data', (chunk: Buffer) => {
+        text += chunk.toString();
+      });
+      response.on('end', () => {
+        resolve({ status: response.statusCode ?? 0, type: response.headers['content-type'] ?? '', text });
+      });
     });
     sent.on('error', reject);
     sent.end(body);
@@ -26,8 +36,12 @@ test('health answers', async () => {
 });
 
 test.each([
-  [{ host: 'sledge.example' }], [{ host: '127.0.0.1:1' }], [{ host: 'localhost.example:5417' }],
-  [{ origin: 'http://kitchen.example' }], [{ origin: 'null' }], [{ origin: 'https://127.0.0.1' }],
+  [{ host: 'sledge.example' }],
+  [{ host: '127.0.0.1:1' }],
+  [{ host: 'localhost.example:5417' }],
+  [{ origin: 'http://kitchen.example' }],
+  [{ origin: 'null' }],
+  [{ origin: 'https://127.0.0.1' }],
 ])('a foreign address is refused: %p', async (headers) => {
   const answer = await raw('/api/health', headers);
   expect([answer.status, answer.type.startsWith('application/problem+json')]).toEqual([403, true]);
@@ -54,11 +68,17 @@ test('a change without an id of its own, and an address that speaks of another t
   const dto = line('Nameless');
   const headers = { 'content-type': 'application/json', host: `127.0.0.1:${api.running.port}` };
   expect((await raw(`/api/lines/${dto.id}`, headers, 'PUT', JSON.stringify(dto))).status).toBe(400);
-  expect((await raw(`/api/lines/${dto.id}`, { ...headers, [CHANGE_HEADER]: 'x' }, 'PUT', JSON.stringify(dto))).status).toBe(400);
+  expect(
+    (await raw(`/api/lines/${dto.id}`, { ...headers, [CHANGE_HEADER]: 'x' }, 'PUT', JSON.stringify(dto))).status,
+  ).toBe(400);
   expect((await api.ask<Problem>('PUT', `/api/lines/${line('y').id}`, dto)).body.detail).toMatch(/different things/);
 });
 
 test('what is not there is said as a problem', async () => {
   const gone = await api.get<Problem>('/api/nowhere');
-  expect([gone.status, gone.type.startsWith('application/problem+json'), gone.body.detail]).toEqual([404, true, 'There is nothing at this address.']);
+  expect([gone.status, gone.type.startsWith('application/problem+json'), gone.body.detail]).toEqual([
+    404,
+    true,
+    'There is nothing at this address.',
+  ]);
 });

@@ -1,5 +1,16 @@
 import { randomUUID } from 'node:crypto';
-import { chmodSync, copyFileSync, existsSync, mkdirSync, mkdtempSync, readFileSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import {
+  chmodSync,
+  copyFileSync,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readFileSync,
+  readdirSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { createClient } from '@libsql/client';
@@ -10,8 +21,14 @@ import { Api, clay, line, mix, smallShelf } from './api.js';
 import { ended, said, started } from './processes.js';
 
 const folder = mkdtempSync(join(tmpdir(), 'sledge-archive-'));
-afterAll(() => { rmSync(folder, { recursive: true }); });
-const place = (name: string): string => { const path = join(folder, name); mkdirSync(path); return path; };
+afterAll(() => {
+  rmSync(folder, { recursive: true });
+});
+const place = (name: string): string => {
+  const path = join(folder, name);
+  mkdirSync(path);
+  return path;
+};
 
 async function put(url: string, kind: string, dto: { id: string }): Promise<void> {
   const headers = { 'content-type': 'application/json', [CHANGE_HEADER]: randomUUID() };
@@ -55,13 +72,13 @@ test('an older copy beside later changes is opened as it is; the changes are kep
   await ended(first.child, 'SIGTERM');
   copyFileSync(file, join(data, 'copy.db'));
   const second = await started(data);
-  const { clays } = await (await fetch(`${second.url}/api/shelf`)).json() as ShelfAnswer;
+  const { clays } = (await (await fetch(`${second.url}/api/shelf`)).json()) as ShelfAnswer;
   for (let i = 0; i < 12; i++) await put(second.url, 'mixes', mix(`Later ${i}`, ['2', { clay: clays[0]?.id ?? '' }]));
   await ended(second.child, 'SIGKILL');
   expect(statSync(`${file}-wal`).size).toBeGreaterThan(0);
   copyFileSync(join(data, 'copy.db'), file);
   const third = await started(data);
-  const { notices } = await (await fetch(`${third.url}/api/archive`)).json() as ArchiveAnswer;
+  const { notices } = (await (await fetch(`${third.url}/api/archive`)).json()) as ArchiveAnswer;
   await ended(third.child, 'SIGTERM');
   expect(notices).toEqual([expect.stringContaining('belong to another state of it')]);
   expect(readdirSync(data).filter((f) => f.includes('-wal.aside'))).toHaveLength(1);
@@ -74,7 +91,7 @@ test('changes that an unorderly end left are taken in where they belong, also wh
   const names = await fortyMixes(url);
   await ended(child, 'SIGKILL');
   const again = await started(data);
-  const { notices } = await (await fetch(`${again.url}/api/archive`)).json() as ArchiveAnswer;
+  const { notices } = (await (await fetch(`${again.url}/api/archive`)).json()) as ArchiveAnswer;
   await ended(again.child, 'SIGTERM');
   expect([notices, await namesIn(join(data, 'sledge.db'))]).toEqual([[], names]);
 });
@@ -83,7 +100,11 @@ test('a second Sledge on the same data says where the first one is and changes n
   const data = place('twice');
   const { child, url } = await started(data);
   const second = await said({ SLEDGE_DATA: data, SLEDGE_PORT: '0' });
-  expect([second.code, second.out, second.error]).toEqual([0, expect.stringContaining(`Sledge is running already, at ${url}`), '']);
+  expect([second.code, second.out, second.error]).toEqual([
+    0,
+    expect.stringContaining(`Sledge is running already, at ${url}`),
+    '',
+  ]);
   expect((await fetch(`${url}/api/health`)).status).toBe(200);
   await ended(child, 'SIGKILL');
   const third = await started(data);
@@ -106,8 +127,10 @@ test('a folder, a damaged file, a foreign one and a folder without rights are re
   const file = place('file');
   writeFileSync(join(file, 'data'), 'leek');
   const cases: readonly (readonly [string, RegExp])[] = [
-    [asFolder, /is a folder; a file is wanted there/], [foreign, /belongs to another program\. It was not touched/],
-    [damaged, /is damaged\. It was not changed\. The newest copies lie in/], [join(file, 'data'), /is a file; a folder is wanted there/],
+    [asFolder, /is a folder; a file is wanted there/],
+    [foreign, /belongs to another program\. It was not touched/],
+    [damaged, /is damaged\. It was not changed\. The newest copies lie in/],
+    [join(file, 'data'), /is a file; a folder is wanted there/],
   ];
   for (const [data, sentence] of cases) {
     const { code, error } = await said({ SLEDGE_DATA: data, SLEDGE_PORT: '0' });
@@ -117,7 +140,8 @@ test('a folder, a damaged file, a foreign one and a folder without rights are re
   expect(readFileSync(join(foreign, 'sledge.db')).equals(before)).toBe(true);
   const locked = place('locked');
   chmodSync(locked, 0o500);
-  if (process.getuid?.() !== 0) expect((await said({ SLEDGE_DATA: locked, SLEDGE_PORT: '0' })).error).toMatch(/no right to read and write/);
+  if (process.getuid?.() !== 0)
+    expect((await said({ SLEDGE_DATA: locked, SLEDGE_PORT: '0' })).error).toMatch(/no right to read and write/);
   chmodSync(locked, 0o700);
 });
 
@@ -128,20 +152,25 @@ test('a demo that is cut off leaves nothing half', async () => {
   await new Promise<void>((resolve) => {
     const look = setInterval(() => {
       const half = join(data, '.demo-half', 'sledge.db-wal');
-      if (existsSync(half) && statSync(half).size > 400_000) { clearInterval(look); resolve(); }
+      if (existsSync(half) && statSync(half).size > 400_000) {
+        clearInterval(look);
+        resolve();
+      }
     }, 5);
   });
   expect(existsSync(join(data, 'sledge.db'))).toBe(false);
   await ended((await child).child, 'SIGKILL').catch(() => undefined);
   const again = await started(data, 'demo.mjs');
-  const { clays } = await (await fetch(`${again.url}/api/shelf`)).json() as ShelfAnswer;
+  const { clays } = (await (await fetch(`${again.url}/api/shelf`)).json()) as ShelfAnswer;
   await ended(again.child, 'SIGTERM');
   expect([clays.length, existsSync(join(data, '.demo-half'))]).toEqual([14, false]);
 });
 
 describe('copies while it runs', () => {
   let api: Api;
-  beforeAll(async () => { api = await Api.open(); });
+  beforeAll(async () => {
+    api = await Api.open();
+  });
   afterAll(() => api.close());
   const all = async (): Promise<ArchiveAnswer> => (await api.get<ArchiveAnswer>('/api/archive')).body;
 
@@ -149,11 +178,17 @@ describe('copies while it runs', () => {
     const { chalk } = await smallShelf(api);
     await api.put('mixes', mix('Outer leek', ['1', { clay: chalk.id }]));
     const kept = await api.ask<CheckedCopy>('POST', '/api/archive/copies', { name: 'before the market' });
-    expect([kept.status, kept.body.holds]).toEqual([200, { clays: 2, mixes: 1, batches: 0, entries: 0, lastEntry: null }]);
+    expect([kept.status, kept.body.holds]).toEqual([
+      200,
+      { clays: 2, mixes: 1, batches: 0, entries: 0, lastEntry: null },
+    ]);
     const twice = await api.ask<Problem>('POST', '/api/archive/copies', { name: 'before the market' });
     expect([twice.status, twice.body.detail]).toEqual([422, expect.stringContaining('already')]);
-    for (const name of ['', '../up', 'a/b', '.'.repeat(90)]) expect((await api.ask('POST', '/api/archive/copies', { name })).status).toBe(422);
-    const response = await fetch(`http://127.0.0.1:${api.running.port}/api/archive/copies/${encodeURIComponent('before the market')}`);
+    for (const name of ['', '../up', 'a/b', '.'.repeat(90)])
+      expect((await api.ask('POST', '/api/archive/copies', { name })).status).toBe(422);
+    const response = await fetch(
+      `http://127.0.0.1:${api.running.port}/api/archive/copies/${encodeURIComponent('before the market')}`,
+    );
     const path = join(folder, 'download.db');
     writeFileSync(path, Buffer.from(await response.arrayBuffer()));
     expect(await namesIn(path)).toEqual(['Outer leek']);
@@ -178,14 +213,16 @@ describe('copies while it runs', () => {
   });
 
   test('what is there is kept before every taking up, also where as many changes led to something else; versions only grow', async () => {
-    const takenUp = async (): Promise<number> => (await all()).copies.filter((c) => c.name.includes('before taking up')).length;
+    const takenUp = async (): Promise<number> =>
+      (await all()).copies.filter((c) => c.name.includes('before taking up')).length;
     const fromCopy = async (name: string): Promise<void> => {
       await api.ask('POST', '/api/archive/take-up', { name: 'before the market' });
       await waited(async () => (await api.get('/api/mixes')).body);
       const { clays } = (await api.get<ShelfAnswer>('/api/shelf')).body;
       await api.put('mixes', mix(name, ['1', { clay: clays[0]?.id ?? '' }]));
     };
-    const versionOf = async (): Promise<number> => Math.max(...(await api.get<ShelfAnswer>('/api/shelf')).body.lines.map((l) => l.version));
+    const versionOf = async (): Promise<number> =>
+      Math.max(...(await api.get<ShelfAnswer>('/api/shelf')).body.lines.map((l) => l.version));
     const before = await takenUp();
     await api.put('lines', line('Clearpane'));
     const newest = await versionOf();
@@ -197,8 +234,12 @@ describe('copies while it runs', () => {
 
   test('what is no whole database of Sledge is not taken up, and all is as it was', async () => {
     const send = async (bytes: Buffer): Promise<readonly [number, string]> => {
-      const response = await fetch(`http://127.0.0.1:${api.running.port}/api/archive/take-up-file`, { method: 'POST', headers: { 'content-type': 'application/octet-stream' }, body: new Uint8Array(bytes) });
-      return [response.status, (await response.json() as Problem).detail];
+      const response = await fetch(`http://127.0.0.1:${api.running.port}/api/archive/take-up-file`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/octet-stream' },
+        body: new Uint8Array(bytes),
+      });
+      return [response.status, ((await response.json()) as Problem).detail];
     };
     const good = readFileSync(join((await all()).folder, 'before the market.db'));
     const half = good.subarray(0, Math.floor(good.length / 2));
@@ -234,7 +275,9 @@ async function waited<T>(ask: () => Promise<T>): Promise<T> {
       return await ask();
     } catch (error) {
       if (tries > 200) throw error;
-      await new Promise((resolve) => { setTimeout(resolve, 50); });
+      await new Promise((resolve) => {
+        setTimeout(resolve, 50);
+      });
     }
   }
 }

@@ -1,5 +1,18 @@
 import { randomUUID } from 'node:crypto';
-import type { BatchAnswer, BatchDto, DiaryAnswer, DiaryListAnswer, DoneDto, MachineDto, MachinesAnswer, MixAnswer, MixDto, PieceDto, Problem, ShelfAnswer } from '#contract';
+import type {
+  BatchAnswer,
+  BatchDto,
+  DiaryAnswer,
+  DiaryListAnswer,
+  DoneDto,
+  MachineDto,
+  MachinesAnswer,
+  MixAnswer,
+  MixDto,
+  PieceDto,
+  Problem,
+  ShelfAnswer,
+} from '#contract';
 import { Api, machine, mix, smallShelf } from './api.js';
 
 let api: Api;
@@ -12,11 +25,29 @@ afterAll(() => api.close());
 
 const setting = (label: string): string => roller.settings.find((s) => s.label === label)?.id ?? '';
 const piece = (revisionId: string, more: Partial<PieceDto> = {}): PieceDto => ({
-  id: randomUUID(), name: 'Drop', shape: 'round', widthMm: 18, heightMm: null, count: 10, spare: 1, bridgeMm: 2, sheetWidthMm: 110, sheetLengthMm: 200,
-  layers: [{ id: randomUUID(), clayId: null, revisionId, settingId: setting('6') }], ...more,
+  id: randomUUID(),
+  name: 'Drop',
+  shape: 'round',
+  widthMm: 18,
+  heightMm: null,
+  count: 10,
+  spare: 1,
+  bridgeMm: 2,
+  sheetWidthMm: 110,
+  sheetLengthMm: 200,
+  layers: [{ id: randomUUID(), clayId: null, revisionId, settingId: setting('6') }],
+  ...more,
 });
-const batch = (...pieces: PieceDto[]): BatchDto => ({ id: randomUUID(), version: 0, name: `Drops ${randomUUID().slice(0, 4)}`, note: '', dueOn: '2026-12-11', pieces });
-const withoutVersions = (x: unknown): unknown => JSON.parse(JSON.stringify(x, (key, v: unknown) => (key === 'version' ? undefined : v)));
+const batch = (...pieces: PieceDto[]): BatchDto => ({
+  id: randomUUID(),
+  version: 0,
+  name: `Drops ${randomUUID().slice(0, 4)}`,
+  note: '',
+  dueOn: '2026-12-11',
+  pieces,
+});
+const withoutVersions = (x: unknown): unknown =>
+  JSON.parse(JSON.stringify(x, (key, v: unknown) => (key === 'version' ? undefined : v)));
 
 async function planned(more: Partial<PieceDto> = {}) {
   const { chalk, beet } = await smallShelf(api);
@@ -27,11 +58,16 @@ async function planned(more: Partial<PieceDto> = {}) {
   return { chalk, beet, ring, wanted, status: answer.status, saved: answer.body };
 }
 const doneOf = (saved: BatchAnswer, more: Partial<DoneDto> = {}): DoneDto => ({
-  version: saved.version, entryId: randomUUID(), madeOn: '2026-11-24', note: 'went well',
-  used: saved.plan.clays.map(({ clayId, grams }) => ({ clayId, grams })), ...more,
+  version: saved.version,
+  entryId: randomUUID(),
+  madeOn: '2026-11-24',
+  note: 'went well',
+  used: saved.plan.clays.map(({ clayId, grams }) => ({ clayId, grams })),
+  ...more,
 });
 const shelf = async (): Promise<ShelfAnswer> => (await api.get<ShelfAnswer>('/api/shelf')).body;
-const left = async (clayId: string): Promise<number> => (await shelf()).blocks.filter((b) => b.clayId === clayId).reduce((sum, b) => sum + b.leftGrams, 0);
+const left = async (clayId: string): Promise<number> =>
+  (await shelf()).blocks.filter((b) => b.clayId === clayId).reduce((sum, b) => sum + b.leftGrams, 0);
 
 test('a plan says how much of which clay, and its steps end at the oven', async () => {
   const { saved, chalk, beet } = await planned();
@@ -65,7 +101,10 @@ test('done takes the clay off the shelf and writes the diary in one change; undo
   expect(await left(chalk.id)).toBeCloseTo(57 - taken, 9);
   const entry = (await api.get<DiaryAnswer>(`/api/diary/${dto.entryId}`)).body;
   expect(entry).toMatchObject({
-    title: saved.name, note: 'went well', madeOn: '2026-11-24', pieces: [{ name: 'Drop', count: 11, cutter: { shape: 'round', diameter: 18 } }],
+    title: saved.name,
+    note: 'went well',
+    madeOn: '2026-11-24',
+    pieces: [{ name: 'Drop', count: 11, cutter: { shape: 'round', diameter: 18 } }],
     mixes: [{ revisionId: ring.revisions[0]?.id, number: 1 }],
   });
   expect(entry.clays.find((c) => c.clayId === chalk.id)?.grams).toBeCloseTo(taken, 9);
@@ -88,35 +127,65 @@ test('done twice, or with more clay than there is, is refused and changes nothin
   expect(await left(chalk.id)).toBe(57);
   expect((await api.get(`/api/diary/${tooMuch.entryId}`)).status).toBe(404);
   expect((await api.ask('POST', `/api/batches/${saved.id}/done`, doneOf(saved))).status).toBe(200);
-  expect((await api.ask<Problem>('POST', `/api/batches/${saved.id}/done`, doneOf(saved))).body.detail).toMatch(/done already/);
-  expect((await api.ask<Problem>('PUT', `/api/batches/${saved.id}`, { ...batch(), id: saved.id, version: saved.version })).body.detail).toMatch(/done and written down/);
+  expect((await api.ask<Problem>('POST', `/api/batches/${saved.id}/done`, doneOf(saved))).body.detail).toMatch(
+    /done already/,
+  );
+  expect(
+    (await api.ask<Problem>('PUT', `/api/batches/${saved.id}`, { ...batch(), id: saved.id, version: saved.version }))
+      .body.detail,
+  ).toMatch(/done and written down/);
 });
 
 test('once something was made from a recipe, a change makes a new revision and the old one stays', async () => {
   const { saved, ring, beet } = await planned();
   await api.ask('POST', `/api/batches/${saved.id}/done`, doneOf(saved));
   const made = (await api.get<MixAnswer>(`/api/mixes/${ring.id}`)).body;
-  const dto: MixDto = { id: ring.id, version: made.version, name: ring.name, note: '', retired: false, basis: 'volume', ingredients: [{ parts: '1', clayId: beet.id, revisionId: null }] };
+  const dto: MixDto = {
+    id: ring.id,
+    version: made.version,
+    name: ring.name,
+    note: '',
+    retired: false,
+    basis: 'volume',
+    ingredients: [{ parts: '1', clayId: beet.id, revisionId: null }],
+  };
   const changed = (await api.ask<MixAnswer>('PUT', `/api/mixes/${ring.id}`, dto)).body;
-  expect(changed.revisions.map((r) => [r.number, r.made, r.newest])).toEqual([[1, true, false], [2, false, true]]);
+  expect(changed.revisions.map((r) => [r.number, r.made, r.newest])).toEqual([
+    [1, true, false],
+    [2, false, true],
+  ]);
   expect(changed.revisions[0]?.ingredients).toEqual(ring.revisions[0]?.ingredients);
   const layer = (await api.get<BatchAnswer>(`/api/batches/${saved.id}`)).body;
   expect(layer.plan.materials[ring.revisions[0]?.id ?? '']?.newer).toBe(changed.revisions[1]?.id);
-  expect((await api.ask<Problem>('DELETE', `/api/mixes/${ring.id}?version=${changed.version}`)).body.detail).toMatch(/the diary entry/);
+  expect((await api.ask<Problem>('DELETE', `/api/mixes/${ring.id}?version=${changed.version}`)).body.detail).toMatch(
+    /the diary entry/,
+  );
 });
 
 test('a cutter larger than the sheet says so at its piece and the rest is still planned', async () => {
   const { saved } = await planned({ widthMm: 150 });
-  expect(saved.plan.pieces[0]?.wrong).toMatch(/A cutter of 150 mm round \(5\.91 in round\) does not fit on a sheet of 110 × 200 mm/);
+  expect(saved.plan.pieces[0]?.wrong).toMatch(
+    /A cutter of 150 mm round \(5\.91 in round\) does not fit on a sheet of 110 × 200 mm/,
+  );
   expect(saved.plan.totalGrams).toBe(0);
 });
 
 test.each([
-  ['count', 0, /whole number from 1/], ['count', 1.5, /whole number/], ['count', 'ten', /whole number/], ['widthMm', -3, /1 to 500 mm/], ['widthMm', null, /1 to 500 mm/],
-  ['bridgeMm', 1e9, /0 to 50 mm/], ['spare', -1, /whole number from 0/], ['layers', [], /at least one layer/], ['name', ' ', /needs a name/], ['shape', 'star', /round or a rectangle/],
+  ['count', 0, /whole number from 1/],
+  ['count', 1.5, /whole number/],
+  ['count', 'ten', /whole number/],
+  ['widthMm', -3, /1 to 500 mm/],
+  ['widthMm', null, /1 to 500 mm/],
+  ['bridgeMm', 1e9, /0 to 50 mm/],
+  ['spare', -1, /whole number from 0/],
+  ['layers', [], /at least one layer/],
+  ['name', ' ', /needs a name/],
+  ['shape', 'star', /round or a rectangle/],
 ])('a piece with %s of %p is refused at its field', async (field, value, sentence) => {
   const { chalk } = await smallShelf(api);
-  const good = piece('', { layers: [{ id: randomUUID(), clayId: chalk.id, revisionId: null, settingId: setting('6') }] });
+  const good = piece('', {
+    layers: [{ id: randomUUID(), clayId: chalk.id, revisionId: null, settingId: setting('6') }],
+  });
   const dto = batch({ ...good, [field]: value } as PieceDto);
   const { status, body } = await api.ask<Problem>('PUT', `/api/batches/${dto.id}`, dto);
   expect([status, body.fields?.[0]?.field]).toEqual([422, `pieces.0.${field}`]);
@@ -128,8 +197,10 @@ test('the diary is found by what was made, by its mixes, its clays and its note,
   const { saved, ring, beet } = await planned({ name: 'Romanesco spiral' });
   const dto = doneOf(saved, { note: 'Kühl gelagert', madeOn: '2026-01-02' });
   await api.ask('POST', `/api/batches/${saved.id}/done`, dto);
-  const found = async (search: string): Promise<string[]> => (await api.get<DiaryListAnswer>(`/api/diary?search=${encodeURIComponent(search)}`)).body.entries.map((e) => e.id);
-  for (const search of ['roman', 'SPIRAL rom', 'kuhl', ring.name, beet.name]) expect(await found(search)).toEqual([dto.entryId]);
+  const found = async (search: string): Promise<string[]> =>
+    (await api.get<DiaryListAnswer>(`/api/diary?search=${encodeURIComponent(search)}`)).body.entries.map((e) => e.id);
+  for (const search of ['roman', 'SPIRAL rom', 'kuhl', ring.name, beet.name])
+    expect(await found(search)).toEqual([dto.entryId]);
   expect(await found('spiral marrow')).toEqual([]);
   expect(await found('" OR 1=1 * (')).toEqual([]);
   const entry = (await api.get<DiaryAnswer>(`/api/diary/${dto.entryId}`)).body;
@@ -146,9 +217,20 @@ test('a machine whose setting a batch uses keeps it; one with readings that cont
   const refused = await api.ask<Problem>('PUT', `/api/machines/${roller.id}`, fewer);
   expect([refused.status, refused.body.detail.includes(saved.name)]).toEqual([409, true]);
   const odd = machine('Odd crank', '5', '1');
-  odd.readings = [[odd.settings[0], 1], [odd.settings[1], 2]].map(([s, mm]) => ({ id: randomUUID(), settingId: (s as { id: string }).id, mm: mm as number, sigmaMm: 0.05, way: 'calipers' }));
+  odd.readings = [
+    [odd.settings[0], 1],
+    [odd.settings[1], 2],
+  ].map(([s, mm]) => ({
+    id: randomUUID(),
+    settingId: (s as { id: string }).id,
+    mm: mm as number,
+    sigmaMm: 0.05,
+    way: 'calipers',
+  }));
   expect((await api.put('machines', odd)).body.readings).toHaveLength(2);
   const twice = machine('Twice');
   twice.settings = [...twice.settings, { id: randomUUID(), label: '3' }];
-  expect((await api.ask<Problem>('PUT', `/api/machines/${twice.id}`, twice)).body.detail).toMatch(/setting 3 is on this dial twice/);
+  expect((await api.ask<Problem>('PUT', `/api/machines/${twice.id}`, twice)).body.detail).toMatch(
+    /setting 3 is on this dial twice/,
+  );
 });

@@ -3,7 +3,9 @@ import type { ChangesAnswer, ChipDto, MixAnswer, MixDto, Problem } from '#contra
 import { Api, mix, smallShelf } from './api.js';
 
 let api: Api;
-beforeAll(async () => { api = await Api.open(); });
+beforeAll(async () => {
+  api = await Api.open();
+});
 afterAll(() => api.close());
 
 async function made(): Promise<{ ring: MixAnswer; beetId: string }> {
@@ -11,8 +13,18 @@ async function made(): Promise<{ ring: MixAnswer; beetId: string }> {
   const dto = mix(`Ring ${randomUUID().slice(0, 4)}`, ['4', { clay: chalk.id }], ['1', { clay: beet.id }]);
   return { ring: (await api.ask<MixAnswer>('PUT', `/api/mixes/${dto.id}`, dto)).body, beetId: beet.id };
 }
-const chip = (ring: MixAnswer, more: Partial<ChipDto> = {}): ChipDto =>
-  ({ id: randomUUID(), version: 0, revisionId: ring.revisions[0]?.id ?? '', madeOn: '2026-11-20', stage: 'baked', l: 51.2, a: 46.5, b: -9.8, way: 'colour reader', ...more });
+const chip = (ring: MixAnswer, more: Partial<ChipDto> = {}): ChipDto => ({
+  id: randomUUID(),
+  version: 0,
+  revisionId: ring.revisions[0]?.id ?? '',
+  madeOn: '2026-11-20',
+  stage: 'baked',
+  l: 51.2,
+  a: 46.5,
+  b: -9.8,
+  way: 'colour reader',
+  ...more,
+});
 const read = async (ring: MixAnswer): Promise<MixAnswer> => (await api.get<MixAnswer>(`/api/mixes/${ring.id}`)).body;
 
 test('chips are kept with their mix, newest first, and taken back with undo', async () => {
@@ -21,7 +33,13 @@ test('chips are kept with their mix, newest first, and taken back with undo', as
   const newer = chip(ring);
   for (const c of [older, newer]) expect((await api.put('chips', c)).status).toBe(200);
   expect((await read(ring)).chips.map((c) => c.id)).toEqual([newer.id, older.id]);
-  expect((await read(ring)).chips[0]).toMatchObject({ l: 51.2, a: 46.5, b: -9.8, stage: 'baked', way: 'colour reader' });
+  expect((await read(ring)).chips[0]).toMatchObject({
+    l: 51.2,
+    a: 46.5,
+    b: -9.8,
+    stage: 'baked',
+    way: 'colour reader',
+  });
   expect((await api.get<ChangesAnswer>('/api/changes')).body.undo?.summary).toBe(`new chip of ${ring.name}`);
   await api.ask('POST', '/api/undo');
   expect((await read(ring)).chips.map((c) => c.id)).toEqual([older.id]);
@@ -34,9 +52,20 @@ test('a recipe that a chip was made of never changes: the next change is a new r
   await api.put('chips', chip(ring));
   const before = await read(ring);
   expect(before.revisions[0]?.made).toBe(true);
-  const dto: MixDto = { id: ring.id, version: before.version, name: ring.name, note: '', retired: false, basis: 'volume', ingredients: [{ parts: '1', clayId: beetId, revisionId: null }] };
+  const dto: MixDto = {
+    id: ring.id,
+    version: before.version,
+    name: ring.name,
+    note: '',
+    retired: false,
+    basis: 'volume',
+    ingredients: [{ parts: '1', clayId: beetId, revisionId: null }],
+  };
   const after = (await api.ask<MixAnswer>('PUT', `/api/mixes/${ring.id}`, dto)).body;
-  expect(after.revisions.map((r) => [r.number, r.made])).toEqual([[1, true], [2, false]]);
+  expect(after.revisions.map((r) => [r.number, r.made])).toEqual([
+    [1, true],
+    [2, false],
+  ]);
   expect(after.chips.map((c) => c.revisionId)).toEqual([ring.revisions[0]?.id]);
 });
 
@@ -55,8 +84,14 @@ test('a chip is struck out once, by its version, and the mix may go only without
 });
 
 test.each<[keyof ChipDto, unknown, RegExp]>([
-  ['l', 101, /L\* has to be a number from 0 to 100/], ['a', -300, /a\* has to be a number from -128 to 128/], ['b', 'blue', /b\* has to be/], ['l', null, /L\*/],
-  ['stage', 'burnt', /baked or raw/], ['way', 'guess', /colour reader, from a photograph or by eye/], ['madeOn', '2026-13-01', /2024-09-15/], ['revisionId', randomUUID(), /not there any more/],
+  ['l', 101, /L\* has to be a number from 0 to 100/],
+  ['a', -300, /a\* has to be a number from -128 to 128/],
+  ['b', 'blue', /b\* has to be/],
+  ['l', null, /L\*/],
+  ['stage', 'burnt', /baked or raw/],
+  ['way', 'guess', /colour reader, from a photograph or by eye/],
+  ['madeOn', '2026-13-01', /2024-09-15/],
+  ['revisionId', randomUUID(), /not there any more/],
 ])('a chip with %s of %p is refused at its field', async (field, value, sentence) => {
   const { ring } = await made();
   const dto = { ...chip(ring), [field]: value } as ChipDto;

@@ -1,5 +1,27 @@
-import type { BatchAnswer, BatchCard, ChangesAnswer, DiaryListAnswer, MachinesAnswer, MixAnswer, MixListAnswer, SheetAnswer, ShelfAnswer } from '#contract';
-import { MADE_BLEND, batches, blocks, chips, clays, conditionings, idOf, lines, machines, mixes, sheetBook } from '#demo';
+import type {
+  BatchAnswer,
+  BatchCard,
+  ChangesAnswer,
+  DiaryListAnswer,
+  MachinesAnswer,
+  MixAnswer,
+  MixListAnswer,
+  SheetAnswer,
+  ShelfAnswer,
+} from '#contract';
+import {
+  MADE_BLEND,
+  batches,
+  blocks,
+  chips,
+  clays,
+  conditionings,
+  idOf,
+  lines,
+  machines,
+  mixes,
+  sheetBook,
+} from '#demo';
 import { contradictions, thicknesses } from '#core/sheet';
 import { loadDemo } from '../src/loadDemo.js';
 import { Api } from './api.js';
@@ -13,13 +35,24 @@ afterAll(() => api.close());
 
 test('the kitchen garden is there, whole', async () => {
   const shelf = (await api.get<ShelfAnswer>('/api/shelf')).body;
-  expect([shelf.lines.length, shelf.clays.length, shelf.blocks.length]).toEqual([lines.length, clays.length, blocks.length]);
+  expect([shelf.lines.length, shelf.clays.length, shelf.blocks.length]).toEqual([
+    lines.length,
+    clays.length,
+    blocks.length,
+  ]);
   const board = (await api.get<MixListAnswer>('/api/mixes?limit=500')).body;
   expect(board.cards.map((c) => c.name).sort()).toEqual(mixes.map((m) => m.name).sort());
   expect((await api.get<BatchCard[]>('/api/batches')).body).toHaveLength(batches.length);
-  expect((await api.get<DiaryListAnswer>('/api/diary')).body.total).toBe(batches.filter((b) => b.done).length + sheetBook.length + conditionings.length + 1);
+  expect((await api.get<DiaryListAnswer>('/api/diary')).body.total).toBe(
+    batches.filter((b) => b.done).length + sheetBook.length + conditionings.length + 1,
+  );
   const sheets = (await api.get<SheetAnswer[]>('/api/sheets')).body;
-  expect(sheets.filter((s) => s.form === 'sheet').map((s) => s.ofName).sort()).toEqual(sheetBook.map((s) => s.of).sort());
+  expect(
+    sheets
+      .filter((s) => s.form === 'sheet')
+      .map((s) => s.ofName)
+      .sort(),
+  ).toEqual(sheetBook.map((s) => s.of).sort());
   expect(sheets.filter((s) => s.form === 'plug').map((s) => s.ofName)).toEqual([MADE_BLEND.name]);
 });
 
@@ -42,18 +75,21 @@ test('its two machines number in opposite directions, and their readings agree',
   expect(all.some((m) => m.id === setup.machineId)).toBe(true);
 });
 
-test.each(batches.map((b) => [b.name, b.id] as const))('%s can be made: every piece is cut, every step has its place', async (_, id) => {
-  const { plan, doneEntryId } = (await api.get<BatchAnswer>(`/api/batches/${id}`)).body;
-  expect(plan.pieces.every((p) => p.wrong === null)).toBe(true);
-  const order = ['condition', 'mix', 'roll', 'stack', 'cut', 'bake'];
-  const kinds = plan.steps.map((s) => order.indexOf(s.kind));
-  const [firstRoll, firstBake] = [kinds.indexOf(2), kinds.indexOf(5)];
-  expect(Math.max(...kinds.slice(0, firstRoll))).toBeLessThan(2);
-  expect(kinds.slice(firstBake).every((k) => k === 5)).toBe(true);
-  expect(plan.totalGrams).toBeGreaterThan(plan.scrapGrams);
-  expect(plan.usedCost).not.toBeNaN();
-  expect(doneEntryId !== null).toBe(batches.find((b) => b.id === id)?.done !== null);
-});
+test.each(batches.map((b) => [b.name, b.id] as const))(
+  '%s can be made: every piece is cut, every step has its place',
+  async (_, id) => {
+    const { plan, doneEntryId } = (await api.get<BatchAnswer>(`/api/batches/${id}`)).body;
+    expect(plan.pieces.every((p) => p.wrong === null)).toBe(true);
+    const order = ['condition', 'mix', 'roll', 'stack', 'cut', 'bake'];
+    const kinds = plan.steps.map((s) => order.indexOf(s.kind));
+    const [firstRoll, firstBake] = [kinds.indexOf(2), kinds.indexOf(5)];
+    expect(Math.max(...kinds.slice(0, firstRoll))).toBeLessThan(2);
+    expect(kinds.slice(firstBake).every((k) => k === 5)).toBe(true);
+    expect(plan.totalGrams).toBeGreaterThan(plan.scrapGrams);
+    expect(plan.usedCost).not.toBeNaN();
+    expect(doneEntryId !== null).toBe(batches.find((b) => b.id === id)?.done !== null);
+  },
+);
 
 test('its chips hang with their mixes, near what is predicted', async () => {
   for (const name of new Set(chips.map((c) => c.mix))) {

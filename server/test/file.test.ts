@@ -10,7 +10,9 @@ import { Api, block, clay, line } from './api.js';
 import { ended, said, started } from './processes.js';
 
 const folder = mkdtempSync(join(tmpdir(), 'sledge-file-'));
-afterAll(() => { rmSync(folder, { recursive: true }); });
+afterAll(() => {
+  rmSync(folder, { recursive: true });
+});
 
 test('what was answered is there after kill -9 in the same moment, every time', async () => {
   const data = join(folder, 'killed');
@@ -18,7 +20,11 @@ test('what was answered is there after kill -9 in the same moment, every time', 
   for (let round = 0; round < 4; round++) {
     const { child, url } = await started(data);
     const put = async (kind: string, dto: { id: string }): Promise<void> => {
-      const response = await fetch(`${url}/api/${kind}/${dto.id}`, { method: 'PUT', headers: { 'content-type': 'application/json', [CHANGE_HEADER]: randomUUID() }, body: JSON.stringify(dto) });
+      const response = await fetch(`${url}/api/${kind}/${dto.id}`, {
+        method: 'PUT',
+        headers: { 'content-type': 'application/json', [CHANGE_HEADER]: randomUUID() },
+        body: JSON.stringify(dto),
+      });
       expect(response.status).toBe(200);
     };
     const own = line(`Line ${round}`);
@@ -30,7 +36,7 @@ test('what was answered is there after kill -9 in the same moment, every time', 
     await ended(child, 'SIGKILL');
     expected.push(last.id);
     const again = await started(data);
-    const { blocks } = await (await fetch(`${again.url}/api/shelf`)).json() as ShelfAnswer;
+    const { blocks } = (await (await fetch(`${again.url}/api/shelf`)).json()) as ShelfAnswer;
     await ended(again.child, 'SIGKILL');
     expect(blocks.map((b) => b.id).sort()).toEqual([...expected].sort());
   }
@@ -61,7 +67,9 @@ test('a file of a newer version is refused with a sentence and is left as it was
   await client.execute('PRAGMA wal_checkpoint(TRUNCATE)');
   client.close();
   const before = [print(file), readdirSync(folder)];
-  await expect(DataFile.open(file)).rejects.toThrow(/written by a newer Sledge \(9999, this one knows \d+\)\. It was not touched/);
+  await expect(DataFile.open(file)).rejects.toThrow(
+    /written by a newer Sledge \(9999, this one knows \d+\)\. It was not touched/,
+  );
   expect([print(file), readdirSync(folder)]).toEqual(before);
 });
 
@@ -79,7 +87,9 @@ test('where it cannot start, it says why in one sentence and no more', async () 
   const taken = await said({ SLEDGE_DATA: join(folder, 'other'), SLEDGE_PORT: new URL(url).port });
   await ended(child, 'SIGKILL');
   expect([taken.code, taken.error]).toEqual([1, expect.stringMatching(/^Port \d+ is taken, [^\n]*another one\.$/)]);
-  expect((await said({ SLEDGE_DATA: join(folder, 'odd'), SLEDGE_PORT: 'abc' })).error).toBe('SLEDGE_PORT is “abc”. Give a number from 1 to 65535.');
+  expect((await said({ SLEDGE_DATA: join(folder, 'odd'), SLEDGE_PORT: 'abc' })).error).toBe(
+    'SLEDGE_PORT is “abc”. Give a number from 1 to 65535.',
+  );
 });
 
 test('files of other programs are refused and left alone', async () => {
@@ -104,8 +114,11 @@ test('a copy of the file opens elsewhere, in WAL mode and with foreign keys held
   copyFileSync(file, copy);
   const data = await DataFile.open(copy);
   const { db } = data;
-  const value = async (pragma: string): Promise<unknown> => Object.values((await db.$client.execute(`PRAGMA ${pragma}`)).rows[0] ?? {})[0];
+  const value = async (pragma: string): Promise<unknown> =>
+    Object.values((await db.$client.execute(`PRAGMA ${pragma}`)).rows[0] ?? {})[0];
   expect([await value('journal_mode'), await value('foreign_keys')]).toEqual(['wal', 1]);
-  await expect(db.$client.execute("INSERT INTO block VALUES ('a', 1, 'nowhere', 57, 57, NULL, '', NULL)")).rejects.toThrow(/FOREIGN KEY/);
+  await expect(
+    db.$client.execute("INSERT INTO block VALUES ('a', 1, 'nowhere', 57, 57, NULL, '', NULL)"),
+  ).rejects.toThrow(/FOREIGN KEY/);
   await data.close();
 });

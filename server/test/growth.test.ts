@@ -12,31 +12,63 @@ import { canes, changes } from '../src/db/schema.js';
 import { Api, line } from './api.js';
 
 const folder = mkdtempSync(join(tmpdir(), 'sledge-growth-'));
-afterAll(() => { rmSync(folder, { recursive: true }); });
+afterAll(() => {
+  rmSync(folder, { recursive: true });
+});
 
-const value = fc.oneof(fc.string(), fc.integer(), fc.constant(null), fc.boolean(), fc.array(fc.record({ id: fc.string(), of: fc.string({ maxLength: 90 }) }), { maxLength: 12 }));
-const row = fc.record({ id: fc.constant('a'), name: value, program: value, note: fc.string({ minLength: 200, unit: 'grapheme' }) });
+const value = fc.oneof(
+  fc.string(),
+  fc.integer(),
+  fc.constant(null),
+  fc.boolean(),
+  fc.array(fc.record({ id: fc.string(), of: fc.string({ maxLength: 90 }) }), { maxLength: 12 }),
+);
+const row = fc.record({
+  id: fc.constant('a'),
+  name: value,
+  program: value,
+  note: fc.string({ minLength: 200, unit: 'grapheme' }),
+});
 
 test('what is kept of a change turns a row into the one before and the one after, to the letter', () => {
-  fc.assert(fc.property(row, row, (before, after) => {
-    const kept = JSON.parse(JSON.stringify(keptOf({ table: 'line', before, after }))) as ReturnType<typeof keptOf>;
-    expect(turnedWrite(kept, after, true).after).toEqual(before);
-    expect(turnedWrite(kept, before, false).after).toEqual(after);
-  }));
+  fc.assert(
+    fc.property(row, row, (before, after) => {
+      const kept = JSON.parse(JSON.stringify(keptOf({ table: 'line', before, after }))) as ReturnType<typeof keptOf>;
+      expect(turnedWrite(kept, after, true).after).toEqual(before);
+      expect(turnedWrite(kept, before, false).after).toEqual(after);
+    }),
+  );
 });
 
 const cane = (steps: number, length: number): Row<'caneRevision'> => ({
-  id: 'r', caneId: 'c', number: 1, createdAt: '2026-01-01', slices: 20, sliceMm: 2, trimming: 'once at the end', ends: null,
-  program: { version: 1, steps: Array.from({ length: steps }, (_, i) => ({ id: `s${i}`, do: 'log', of: `clay:${i}`, diameter: 10, length: i === 700 ? length : 40 })) },
+  id: 'r',
+  caneId: 'c',
+  number: 1,
+  createdAt: '2026-01-01',
+  slices: 20,
+  sliceMm: 2,
+  trimming: 'once at the end',
+  ends: null,
+  program: {
+    version: 1,
+    steps: Array.from({ length: steps }, (_, i) => ({
+      id: `s${i}`,
+      do: 'log',
+      of: `clay:${i}`,
+      diameter: 10,
+      length: i === 700 ? length : 40,
+    })),
+  },
 });
 
 test('fifty edits of one number in a large cane add little, and each can be taken back', async () => {
   const file = await DataFile.open(join(folder, 'cane.db'));
   const journal = await Journal.open(file);
-  const put = (length: number): Promise<boolean> => journal.change(randomUUID(), async (draft) => {
-    await draft.put('cane', { id: 'c', version: draft.version, name: 'Basket', note: '', retired: false });
-    await draft.put('caneRevision', cane(9000, length));
-  });
+  const put = (length: number): Promise<boolean> =>
+    journal.change(randomUUID(), async (draft) => {
+      await draft.put('cane', { id: 'c', version: draft.version, name: 'Basket', note: '', retired: false });
+      await draft.put('caneRevision', cane(9000, length));
+    });
   await put(40);
   const [first] = await file.db.select({ writes: changes.writes }).from(changes);
   for (let i = 1; i <= 50; i++) await put(40 + i);
@@ -55,11 +87,21 @@ test('the list of changes is let go by its bytes, at the start too, and the file
   const path = join(folder, 'bytes.db');
   const first = await DataFile.open(path);
   const journal = await Journal.open(first);
-  const picture = (i: number): Row<'picture'> => ({ id: `p${i}`, type: 'image/png', width: 1, height: 1, data: `${i}`.padEnd(900_000, 'x') });
+  const picture = (i: number): Row<'picture'> => ({
+    id: `p${i}`,
+    type: 'image/png',
+    width: 1,
+    height: 1,
+    data: `${i}`.padEnd(900_000, 'x'),
+  });
   for (let i = 0; i < 30; i++) await journal.change(randomUUID(), (draft) => draft.put('picture', picture(i)));
   const kept = await first.db.select({ seq: changes.seq }).from(changes);
   expect(kept.length).toBeLessThanOrEqual(19);
-  for (let i = 0; i < 30; i++) await journal.change(randomUUID(), (draft) => { draft.remove('picture', [picture(i)]); return Promise.resolve(); });
+  for (let i = 0; i < 30; i++)
+    await journal.change(randomUUID(), (draft) => {
+      draft.remove('picture', [picture(i)]);
+      return Promise.resolve();
+    });
   await first.close();
   const full = statSync(path).size;
   const second = await DataFile.open(path);
@@ -79,7 +121,10 @@ test('a full disk is told in a sentence under a number; nothing is half saved, a
     const big = Array.from({ length: 60 }, () => line(`Line ${randomUUID()}`));
     const answers = await Promise.all([dto, ...big].map((l) => api.put('lines', l)));
     const wrong = answers.find((a) => a.status !== 200);
-    expect([wrong?.status, (wrong?.body as unknown as Problem).detail]).toEqual([507, expect.stringContaining('The disk is full, so nothing was saved')]);
+    expect([wrong?.status, (wrong?.body as unknown as Problem).detail]).toEqual([
+      507,
+      expect.stringContaining('The disk is full, so nothing was saved'),
+    ]);
     const log = readFileSync(join(api.folder, 'sledge.log'), 'utf8');
     expect(log).toContain(`fault ${(wrong?.body as unknown as Problem).fault ?? '?'} at PUT /api/lines/`);
     await db.$client.execute('PRAGMA max_page_count = 1000000');

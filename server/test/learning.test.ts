@@ -4,19 +4,38 @@ import { learn } from '#core/mix';
 import { Api, mix, smallShelf } from './api.js';
 
 let api: Api;
-beforeEach(async () => { api = await Api.open(); });
+beforeEach(async () => {
+  api = await Api.open();
+});
 afterEach(() => api.close());
 
 const now = async (): Promise<LearningAnswer> => (await api.get<LearningAnswer>('/api/learning')).body;
-const cardHex = async (): Promise<string | undefined> => (await api.get<MixListAnswer>('/api/mixes')).body.cards[0]?.hex;
-const lessonOf = ({ key, clays, chips }: LearningAnswer): LearningDto =>
-  ({ key, clays: Object.entries(learn(clays, chips).learned).map(([clayId, own]) => ({ clayId, ...own, curve: [...own.curve] })) });
+const cardHex = async (): Promise<string | undefined> =>
+  (await api.get<MixListAnswer>('/api/mixes')).body.cards[0]?.hex;
+const lessonOf = ({ key, clays, chips }: LearningAnswer): LearningDto => ({
+  key,
+  clays: Object.entries(learn(clays, chips).learned).map(([clayId, own]) => ({
+    clayId,
+    ...own,
+    curve: [...own.curve],
+  })),
+});
 
 async function withChip(): Promise<{ chip: ChipDto; beetId: string }> {
   const { chalk, beet } = await smallShelf(api);
   const dto = mix('Beet ring', ['4', { clay: chalk.id }], ['1', { clay: beet.id }]);
   const ring = (await api.ask<MixAnswer>('PUT', `/api/mixes/${dto.id}`, dto)).body;
-  const chip: ChipDto = { id: randomUUID(), version: 0, revisionId: ring.revisions[0]?.id ?? '', madeOn: '2026-11-20', stage: 'baked', l: 42, a: 44, b: -6, way: 'colour reader' };
+  const chip: ChipDto = {
+    id: randomUUID(),
+    version: 0,
+    revisionId: ring.revisions[0]?.id ?? '',
+    madeOn: '2026-11-20',
+    stage: 'baked',
+    l: 42,
+    a: 44,
+    b: -6,
+    way: 'colour reader',
+  };
   return { chip: (await api.put('chips', chip)).body, beetId: beet.id };
 }
 
@@ -25,7 +44,15 @@ test('what a window learned from the chips colours the board, until it is switch
   const stated = await cardHex();
   const before = await now();
   expect(before).toMatchObject({ learned: null, learnedKey: null, use: true });
-  expect(before.chips).toMatchObject([{ mixName: 'Beet ring', notation: expect.stringMatching(/^4 Chalk.* \+ 1 Beetroot/) as string, stage: 'baked', lab: { l: 42, a: 44, b: -6 }, shares: [{ volume: 0.8 }, { volume: 0.2 }] }]);
+  expect(before.chips).toMatchObject([
+    {
+      mixName: 'Beet ring',
+      notation: expect.stringMatching(/^4 Chalk.* \+ 1 Beetroot/) as string,
+      stage: 'baked',
+      lab: { l: 42, a: 44, b: -6 },
+      shares: [{ volume: 0.8 }, { volume: 0.2 }],
+    },
+  ]);
   const kept = (await api.ask<LearningAnswer>('PUT', '/api/learning', lessonOf(before))).body;
   expect(kept.learnedKey).toBe(before.key);
   expect(kept.learned?.[beetId]?.logStrength).toBeGreaterThan(0.2);
@@ -62,7 +89,11 @@ test('a lesson of chips that have changed meanwhile is refused', async () => {
 test.each<[string, (dto: LearningDto) => unknown, RegExp]>([
   ['no key', (dto) => ({ ...dto, key: 'x' }), /which chips/],
   ['a short curve', (dto) => ({ ...dto, clays: [{ ...dto.clays[0], curve: [1] }] }), /has 9 numbers/],
-  ['a curve of words', (dto) => ({ ...dto, clays: [{ ...dto.clays[0], curve: ['a', 1, 1, 1, 1, 1, 1, 1, 1] }] }), /list of numbers/],
+  [
+    'a curve of words',
+    (dto) => ({ ...dto, clays: [{ ...dto.clays[0], curve: ['a', 1, 1, 1, 1, 1, 1, 1, 1] }] }),
+    /list of numbers/,
+  ],
   ['an endless strength', (dto) => ({ ...dto, clays: [{ ...dto.clays[0], logStrength: 99 }] }), /The learned strength/],
   ['no list', (dto) => ({ ...dto, clays: 'all' }), /clays/],
 ])('%s is refused', async (_, wrong, sentence) => {
@@ -77,9 +108,15 @@ test('a mix remembers the colour it is to have, and a change that does not speak
   const saved = (await api.ask<MixAnswer>('PUT', `/api/mixes/${dto.id}`, dto)).body;
   expect(saved.wantedHex).toBe('F0E0D0');
   const { wantedHex: _, ...rest } = dto;
-  const renamed = (await api.ask<MixAnswer>('PUT', `/api/mixes/${dto.id}`, { ...rest, name: 'Paler', version: saved.version })).body;
+  const renamed = (
+    await api.ask<MixAnswer>('PUT', `/api/mixes/${dto.id}`, { ...rest, name: 'Paler', version: saved.version })
+  ).body;
   expect([renamed.name, renamed.wantedHex]).toEqual(['Paler', 'F0E0D0']);
-  const cleared = (await api.ask<MixAnswer>('PUT', `/api/mixes/${dto.id}`, { ...rest, wantedHex: null, version: renamed.version })).body;
+  const cleared = (
+    await api.ask<MixAnswer>('PUT', `/api/mixes/${dto.id}`, { ...rest, wantedHex: null, version: renamed.version })
+  ).body;
   expect(cleared.wantedHex).toBeNull();
-  expect((await api.ask('PUT', `/api/mixes/${dto.id}`, { ...rest, wantedHex: 'red', version: cleared.version })).status).toBe(422);
+  expect(
+    (await api.ask('PUT', `/api/mixes/${dto.id}`, { ...rest, wantedHex: 'red', version: cleared.version })).status,
+  ).toBe(422);
 });

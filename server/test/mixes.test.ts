@@ -3,7 +3,9 @@ import type { ChangesAnswer, MixAnswer, MixDto, MixListAnswer, NotationAnswer, P
 import { Api, block, clay, line, mix, smallShelf } from './api.js';
 
 let api: Api;
-beforeAll(async () => { api = await Api.open(); });
+beforeAll(async () => {
+  api = await Api.open();
+});
 afterAll(() => api.close());
 
 const saved = async (dto: MixDto): Promise<MixAnswer> => {
@@ -13,14 +15,24 @@ const saved = async (dto: MixDto): Promise<MixAnswer> => {
 };
 const again = (answer: MixAnswer, part: Partial<MixDto> = {}): MixDto => {
   const newest = answer.revisions.at(-1);
-  return { id: answer.id, version: answer.version, name: answer.name, note: answer.note, retired: answer.retired, basis: newest?.basis ?? 'volume', ingredients: [...newest?.ingredients ?? []], ...part };
+  return {
+    id: answer.id,
+    version: answer.version,
+    name: answer.name,
+    note: answer.note,
+    retired: answer.retired,
+    basis: newest?.basis ?? 'volume',
+    ingredients: [...(newest?.ingredients ?? [])],
+    ...part,
+  };
 };
 
 test('a recipe inside a recipe follows its change, and names the others that use it', async () => {
   const { chalk, beet } = await smallShelf(api);
   const ring = await saved(mix('Beet ring', ['4', { clay: chalk.id }], ['1', { clay: beet.id }]));
   const dusk = await saved(mix('Dusk', ['1', { revision: ring.revisions[0]?.id ?? '' }], ['1', { clay: beet.id }]));
-  const card = async (): Promise<string> => (await api.get<MixListAnswer>('/api/mixes?search=dusk')).body.cards[0]?.hex ?? '';
+  const card = async (): Promise<string> =>
+    (await api.get<MixListAnswer>('/api/mixes?search=dusk')).body.cards[0]?.hex ?? '';
   const before = await card();
   const changed = await saved(again(ring, { ingredients: [{ parts: '1', clayId: beet.id, revisionId: null }] }));
   expect(changed.revisions).toHaveLength(1);
@@ -28,7 +40,15 @@ test('a recipe inside a recipe follows its change, and names the others that use
   expect(await card()).not.toBe(before);
 });
 
-test.each([['0', /zero/], ['-1', /not a number/], ['', /not a number/], ['NaN', /not a number/], ['1e400', /not a number/], ['99999999', /10,000/], ['1/5000', /1\/1000/]])('parts %p are refused with their field', async (parts, sentence) => {
+test.each([
+  ['0', /zero/],
+  ['-1', /not a number/],
+  ['', /not a number/],
+  ['NaN', /not a number/],
+  ['1e400', /not a number/],
+  ['99999999', /10,000/],
+  ['1/5000', /1\/1000/],
+])('parts %p are refused with their field', async (parts, sentence) => {
   const { chalk } = await smallShelf(api);
   const { status, body, type } = await api.ask<Problem>('PUT', `/api/mixes/${randomUUID()}`, undefined);
   expect([status, type.startsWith('application/problem+json'), typeof body.detail]).toEqual([422, true, 'string']);
@@ -51,10 +71,15 @@ test('a recipe that contains itself, through another, is refused by name', async
 });
 
 test('notation is understood with the names that are there; what is unknown or ambiguous is said', async () => {
-  const lines = await Promise.all(['Brook Soft', 'Oldrow Crumble'].map(async (name) => (await api.put('lines', line(name))).body));
+  const lines = await Promise.all(
+    ['Brook Soft', 'Oldrow Crumble'].map(async (name) => (await api.put('lines', line(name))).body),
+  );
   for (const l of lines) await api.put('clays', clay(l.id, 'Corn', 'F0CB55'));
   const read = (text: string) => api.ask<NotationAnswer & Problem>('POST', '/api/notation', { text });
-  expect((await read('2 Corn of Brook Soft + ½ Corn of Oldrow Crumble')).body.ingredients.map((i) => i.parts)).toEqual(['2', '1/2']);
+  expect((await read('2 Corn of Brook Soft + ½ Corn of Oldrow Crumble')).body.ingredients.map((i) => i.parts)).toEqual([
+    '2',
+    '1/2',
+  ]);
   expect((await read('2 Corn')).body.detail).toMatch(/Corn of Brook Soft or Corn of Oldrow Crumble/);
   expect((await read('2 Marrow + 1 Corn of Brook Soft')).body.detail).toMatch(/“Marrow” is neither a clay/);
   expect((await read('2 Corn of Brook Soft +')).body.at).toBe(22);
@@ -73,7 +98,8 @@ test('the same parts of the same clays are said to be the same colour', async ()
 test('the board is searched by name, by clay and by what can be made now', async () => {
   const { chalk, beet } = await smallShelf(api);
   await saved(mix('Market stall', ['1', { clay: chalk.id }], ['3', { clay: beet.id }]));
-  const found = async (query: string): Promise<string[]> => (await api.get<MixListAnswer>(`/api/mixes?${query}`)).body.cards.map((c) => c.name);
+  const found = async (query: string): Promise<string[]> =>
+    (await api.get<MixListAnswer>(`/api/mixes?${query}`)).body.cards.map((c) => c.name);
   expect(await found('search=MARKET')).toEqual(['Market stall']);
   expect(await found(`search=${encodeURIComponent(beet.name)}`)).toContain('Market stall');
   expect(await found('search=market&now=70')).toEqual(['Market stall']);
@@ -88,7 +114,10 @@ test('of two windows that change a mix the second is told and shown both; nothin
   const theirs = await saved(again(first, { ingredients: [{ parts: '2', clayId: beet.id, revisionId: null }] }));
   const mine = await api.ask<Problem>('PUT', `/api/mixes/${first.id}`, again(first, { note: 'mine' }));
   expect(mine.status).toBe(409);
-  expect(mine.body.current).toMatchObject({ version: theirs.version, revisions: [{ ingredients: [{ parts: '2', clayId: beet.id }] }] });
+  expect(mine.body.current).toMatchObject({
+    version: theirs.version,
+    revisions: [{ ingredients: [{ parts: '2', clayId: beet.id }] }],
+  });
   expect((await api.get<MixAnswer>(`/api/mixes/${first.id}`)).body.note).toBe('');
 });
 
@@ -116,16 +145,20 @@ test('a clay that a mix uses stays, and it is said where; retired it leaves and 
 test('undo takes every change back, one after the other, and redo does them again', async () => {
   const fresh = await Api.open();
   try {
-    const look = async (): Promise<unknown> => [
-      (await fresh.get<ShelfAnswer>('/api/shelf')).body, (await fresh.get<MixListAnswer>('/api/mixes')).body,
-    ].map((x) => JSON.parse(JSON.stringify(x, (key, value: unknown) => (key === 'version' ? undefined : value))) as unknown);
+    const look = async (): Promise<unknown> =>
+      [(await fresh.get<ShelfAnswer>('/api/shelf')).body, (await fresh.get<MixListAnswer>('/api/mixes')).body].map(
+        (x) =>
+          JSON.parse(JSON.stringify(x, (key, value: unknown) => (key === 'version' ? undefined : value))) as unknown,
+      );
     const states = [await look()];
     const { chalk, beet } = await smallShelf(fresh);
     states.push(await look());
     const dto = mix('Beet ring', ['4', { clay: chalk.id }], ['1', { clay: beet.id }]);
     await fresh.ask('PUT', `/api/mixes/${dto.id}`, dto);
     states.push(await look());
-    const times = async (n: number, what: 'undo' | 'redo'): Promise<void> => { for (let i = 0; i < n; i++) await fresh.ask('POST', `/api/${what}`); };
+    const times = async (n: number, what: 'undo' | 'redo'): Promise<void> => {
+      for (let i = 0; i < n; i++) await fresh.ask('POST', `/api/${what}`);
+    };
     await times(1, 'undo');
     expect(await look()).toEqual(states[1]);
     await times(5, 'undo');

@@ -13,27 +13,29 @@ const station = (load: () => Promise<{ default: ComponentType }>) => ({
   lazy: async () => ({ Component: (await load()).default }),
 });
 
-const router = createBrowserRouter([{
-  path: '/',
-  Component: App,
-  HydrateFallback: () => null,
-  children: [
-    { index: true, element: <Navigate to="/shelf" replace /> },
-    { path: 'shelf/:clayId?', ...station(() => import('./stations/shelf/Shelf.js')) },
-    { path: 'mixes/:mixId?/:detail?', ...station(() => import('./stations/mixes/Mixes.js')) },
-    { path: 'sheets/book/:sheetId?', ...station(() => import('./stations/sheets/SheetBook.js')) },
-    { path: 'sheets/roll', ...station(() => import('./stations/sheets/RollSheet.js')) },
-    { path: 'sheets/condition/:detail?', ...station(() => import('./stations/sheets/Condition.js')) },
-    { path: 'sheets/:machineId?', ...station(() => import('./stations/sheets/Sheets.js')) },
-    { path: 'blends/:blendId?/:detail?', ...station(() => import('./stations/blends/Blends.js')) },
-    { path: 'canes/:caneId?/:detail?', ...station(() => import('./stations/canes/Canes.js')) },
-    { path: 'batches/:batchId?', ...station(() => import('./stations/batches/Batches.js')) },
-    { path: 'bench/:batchId?', ...station(() => import('./stations/bench/Bench.js')) },
-    { path: 'diary/:entryId?', ...station(() => import('./stations/diary/Diary.js')) },
-    { path: 'copies', ...station(() => import('./stations/copies/Copies.js')) },
-    { path: '*', element: <Navigate to="/shelf" replace /> },
-  ],
-}]);
+const router = createBrowserRouter([
+  {
+    path: '/',
+    Component: App,
+    HydrateFallback: () => null,
+    children: [
+      { index: true, element: <Navigate to="/shelf" replace /> },
+      { path: 'shelf/:clayId?', ...station(() => import('./stations/shelf/Shelf.js')) },
+      { path: 'mixes/:mixId?/:detail?', ...station(() => import('./stations/mixes/Mixes.js')) },
+      { path: 'sheets/book/:sheetId?', ...station(() => import('./stations/sheets/SheetBook.js')) },
+      { path: 'sheets/roll', ...station(() => import('./stations/sheets/RollSheet.js')) },
+      { path: 'sheets/condition/:detail?', ...station(() => import('./stations/sheets/Condition.js')) },
+      { path: 'sheets/:machineId?', ...station(() => import('./stations/sheets/Sheets.js')) },
+      { path: 'blends/:blendId?/:detail?', ...station(() => import('./stations/blends/Blends.js')) },
+      { path: 'canes/:caneId?/:detail?', ...station(() => import('./stations/canes/Canes.js')) },
+      { path: 'batches/:batchId?', ...station(() => import('./stations/batches/Batches.js')) },
+      { path: 'bench/:batchId?', ...station(() => import('./stations/bench/Bench.js')) },
+      { path: 'diary/:entryId?', ...station(() => import('./stations/diary/Diary.js')) },
+      { path: 'copies', ...station(() => import('./stations/copies/Copies.js')) },
+      { path: '*', element: <Navigate to="/shelf" replace /> },
+    ],
+  },
+]);
 
 followChanges();
 guardLeaving();

@@ -1,5 +1,15 @@
 import fc from 'fast-check';
-import { STARTING_POINTS, SHAPES, acrossOf, contextOf, planBackwards, runSteps, type Do, type MaterialKey, type Step } from '#core/cane';
+import {
+  STARTING_POINTS,
+  SHAPES,
+  acrossOf,
+  contextOf,
+  planBackwards,
+  runSteps,
+  type Do,
+  type MaterialKey,
+  type Step,
+} from '#core/cane';
 import { pigmentOf } from '#core/colour';
 import { caneSteps } from '../src/stations/canes/caneSteps.js';
 import { gramsOf, pathWords, startWords, wrapWords } from '../src/stations/canes/caneWords.js';
@@ -11,20 +21,54 @@ import { DO_WORDS, NEXT, SHAPE_WORDS, stepTitle } from '../src/stations/canes/st
 import { warningWords } from '../src/stations/canes/warningWords.js';
 import type { PlainPlan, PlainStep, PlainWarning } from '../src/workers/cane.worker.js';
 
-const COLOURS = { dark: 'clay:soot', light: 'clay:chalk', strong: 'clay:beet', second: 'clay:leek', glass: ['clay:clear'], fade: 'blend:straw' };
-const NAMES: Readonly<Record<MaterialKey, string>> = { 'clay:soot': 'Soot', 'clay:chalk': 'Chalk', 'clay:beet': 'Beetroot', 'clay:leek': 'Leek', 'clay:clear': 'Clearpane', 'blend:straw': 'Straw fade' };
+const COLOURS = {
+  dark: 'clay:soot',
+  light: 'clay:chalk',
+  strong: 'clay:beet',
+  second: 'clay:leek',
+  glass: ['clay:clear'],
+  fade: 'blend:straw',
+};
+const NAMES: Readonly<Record<MaterialKey, string>> = {
+  'clay:soot': 'Soot',
+  'clay:chalk': 'Chalk',
+  'clay:beet': 'Beetroot',
+  'clay:leek': 'Leek',
+  'clay:clear': 'Clearpane',
+  'blend:straw': 'Straw fade',
+};
 const name = (key: string): string => NAMES[key] ?? '?';
 const material = (key: string, more: Partial<CaneMaterial> = {}): CaneMaterial => ({
-  key, name: name(key), hexes: ['7B1E4B'], paint: Uint8Array.from([123, 30, 75]), density: 1.9, pigment: pigmentOf('7B1E4B', 1), mica: false, shares: [{ clayId: key.slice(5), mass: 1 }], lab: { l: 50, a: 0, b: 0 }, hides: 0.3, bakeC: 130, old: false, crumbly: false, ...more,
+  key,
+  name: name(key),
+  hexes: ['7B1E4B'],
+  paint: Uint8Array.from([123, 30, 75]),
+  density: 1.9,
+  pigment: pigmentOf('7B1E4B', 1),
+  mica: false,
+  shares: [{ clayId: key.slice(5), mass: 1 }],
+  lab: { l: 50, a: 0, b: 0 },
+  hides: 0.3,
+  bakeC: 130,
+  old: false,
+  crumbly: false,
+  ...more,
 });
 
 /** A plan as the worker gives it. */
 function planned(steps: readonly Step[]): { readonly plan: PlainPlan; readonly across: number[] } {
   const context = contextOf();
   const plan = planBackwards(steps, { slices: 40, thickness: 2 }, context);
-  const plain = (amounts: ReadonlyMap<number, number>): [string, number][] => [...amounts].map(([i, v]) => [context.materials[i] ?? '', v]);
+  const plain = (amounts: ReadonlyMap<number, number>): [string, number][] =>
+    [...amounts].map(([i, v]) => [context.materials[i] ?? '', v]);
   return {
-    plan: { ...plan, volumes: [...plan.volumes], made: [], offcuts: plan.offcuts.map(({ why, volumes }) => ({ why, volumes: [...volumes] })), starts: plan.starts.map((s) => ({ ...s, amounts: plain(s.amounts) })) },
+    plan: {
+      ...plan,
+      volumes: [...plan.volumes],
+      made: [],
+      offcuts: plan.offcuts.map(({ why, volumes }) => ({ why, volumes: [...volumes] })),
+      starts: plan.starts.map((s) => ({ ...s, amounts: plain(s.amounts) })),
+    },
     across: runSteps(steps, contextOf()).map((r) => (r.state ? acrossOf(r.state.outline) : 0)),
   };
 }
@@ -45,16 +89,44 @@ describe('words for steps', () => {
   test('what can be added is offered once, each with a name, and works from a usual cane', () => {
     const offered = NEXT.flatMap((g) => g.kinds);
     expect(new Set(offered).size).toBe(offered.length);
-    expect(Object.keys(DO_WORDS).sort()).toEqual([...new Set([...offered, 'log', 'block', 'plug', 'roll', 'loaf', 'template', 'cane'])].sort());
+    expect(Object.keys(DO_WORDS).sort()).toEqual(
+      [...new Set([...offered, 'log', 'block', 'plug', 'roll', 'loaf', 'template', 'cane'])].sort(),
+    );
     expect(Object.keys(SHAPE_WORDS).sort()).toEqual([...SHAPES].sort());
-    const figures: PlainStep = { stamp: 1, wrong: null, there: true, width: 24, height: 24, across: 24, area: 452, length: 60, count: 8, round: true, points: [], amounts: [] };
+    const figures: PlainStep = {
+      stamp: 1,
+      wrong: null,
+      there: true,
+      width: 24,
+      height: 24,
+      across: 24,
+      area: 452,
+      length: 60,
+      count: 8,
+      round: true,
+      points: [],
+      amounts: [],
+    };
     for (const kind of offered) {
-      const before: Step[] = [{ id: 'a', do: 'log', of: 'clay:chalk', diameter: 24, length: 60 }, { id: 'b', do: 'press', to: { shape: kind === 'pair' ? 'triangle' : 'square' }, turn: 0 }, { id: 'c', do: 'across', pieces: 8 }];
-      const step = newStep(kind as Do, { ...figures, width: 21.27, height: 21.27, length: 7.5 }, { dark: 'clay:soot', light: 'clay:chalk', blend: null });
+      const before: Step[] = [
+        { id: 'a', do: 'log', of: 'clay:chalk', diameter: 24, length: 60 },
+        { id: 'b', do: 'press', to: { shape: kind === 'pair' ? 'triangle' : 'square' }, turn: 0 },
+        { id: 'c', do: 'across', pieces: 8 },
+      ];
+      const step = newStep(
+        kind as Do,
+        { ...figures, width: 21.27, height: 21.27, length: 7.5 },
+        { dark: 'clay:soot', light: 'clay:chalk', blend: null },
+      );
       expect([kind, runSteps([...before, step], contextOf()).at(-1)?.wrong?.message ?? null]).toEqual([kind, null]);
     }
     for (const kind of ['log', 'block', 'plug', 'roll', 'loaf', 'template', 'cane'] as const) {
-      expect(runSteps([newStep(kind, null, { dark: 'clay:soot', light: 'clay:chalk', blend: 'blend:straw' })], contextOf())[0]?.wrong).toBeNull();
+      expect(
+        runSteps(
+          [newStep(kind, null, { dark: 'clay:soot', light: 'clay:chalk', blend: 'blend:straw' })],
+          contextOf(),
+        )[0]?.wrong,
+      ).toBeNull();
     }
     expect(newStep('plug', null, { dark: 'clay:a', light: 'clay:b', blend: null }).do).toBe('log');
   });
@@ -62,10 +134,27 @@ describe('words for steps', () => {
 
 describe('parts within parts', () => {
   const rod = (of: string): Step => ({ id: of, do: 'log', of, diameter: 5, length: 60 });
-  const nested: Step[] = [rod('clay:a'), { id: 'i', do: 'insert', x: 0, y: 0, diameter: 3, degrees: 0, part: { name: 'eye', steps: [rod('clay:b'), { id: 'r', do: 'ring', count: 6, middle: { name: 'pith', steps: [rod('clay:c')] } }] } }];
+  const nested: Step[] = [
+    rod('clay:a'),
+    {
+      id: 'i',
+      do: 'insert',
+      x: 0,
+      y: 0,
+      diameter: 3,
+      degrees: 0,
+      part: {
+        name: 'eye',
+        steps: [rod('clay:b'), { id: 'r', do: 'ring', count: 6, middle: { name: 'pith', steps: [rod('clay:c')] } }],
+      },
+    },
+  ];
 
   test('steps are found down a path, and exchanged there alone', () => {
-    const path = [{ step: 1, part: 0 }, { step: 1, part: 0 }];
+    const path = [
+      { step: 1, part: 0 },
+      { step: 1, part: 0 },
+    ];
     expect(stepsAt(nested, path)).toEqual([rod('clay:c')]);
     const changed = withSteps(nested, path, [rod('clay:d')]);
     expect(stepsAt(changed, path)).toEqual([rod('clay:d')]);
@@ -79,8 +168,38 @@ describe('parts within parts', () => {
     const other = { ref: 'r9', name: 'Other' };
     const own = { name: 'own', steps: [rod('clay:a')] };
     const steps: Step[] = [
-      { id: '1', do: 'cane', part: own }, { id: '2', do: 'stack', side: 'top', part: own }, { id: '3', do: 'ring', count: 5, middle: own }, { id: '4', do: 'grid', rows: 2, columns: 2, turns: 'none', others: [own, own] },
-      { id: '5', do: 'bundle', count: 3, to: { shape: 'round' }, seed: 1, others: [{ part: own, count: 2 }] }, { id: '6', do: 'template', length: 9, regions: [{ id: 'g', name: 'g', points: [[0, 0], [1, 0], [0, 1]], fill: { of: 'clay:a' } }, { id: 'h', name: 'h', points: [[0, 0], [1, 0], [0, 1]], fill: { cane: own, degrees: 0 } }] },
+      { id: '1', do: 'cane', part: own },
+      { id: '2', do: 'stack', side: 'top', part: own },
+      { id: '3', do: 'ring', count: 5, middle: own },
+      { id: '4', do: 'grid', rows: 2, columns: 2, turns: 'none', others: [own, own] },
+      { id: '5', do: 'bundle', count: 3, to: { shape: 'round' }, seed: 1, others: [{ part: own, count: 2 }] },
+      {
+        id: '6',
+        do: 'template',
+        length: 9,
+        regions: [
+          {
+            id: 'g',
+            name: 'g',
+            points: [
+              [0, 0],
+              [1, 0],
+              [0, 1],
+            ],
+            fill: { of: 'clay:a' },
+          },
+          {
+            id: 'h',
+            name: 'h',
+            points: [
+              [0, 0],
+              [1, 0],
+              [0, 1],
+            ],
+            fill: { cane: own, degrees: 0 },
+          },
+        ],
+      },
     ];
     for (const step of steps) {
       const text = JSON.stringify(withPart(step, 0, other));
@@ -114,35 +233,96 @@ describe.each(STARTING_POINTS.map((s) => [s.id, s] as const))('at the bench: %s'
     const materials = new Map(Object.keys(NAMES).map((key) => [key, material(key)]));
     const { perClay, total } = gramsOf(plan.volumes, materials);
     expect([...perClay.values()].reduce((a, b) => a + b, 0)).toBeCloseTo(total, 6);
-    expect(total).toBeGreaterThan(gramsOf(plan.offcuts.flatMap((o) => o.volumes), materials).total);
+    expect(total).toBeGreaterThan(
+      gramsOf(
+        plan.offcuts.flatMap((o) => o.volumes),
+        materials,
+      ).total,
+    );
     for (const s of plan.starts) expect(startWords(s, name, undefined, 'metric')).not.toBe('');
-    expect([pathWords([]), pathWords(['speckle, cut in 3', 'seeds, cut in 5'])]).toEqual(['', ' (speckle, cut in 3 › seeds, cut in 5)']);
+    expect([pathWords([]), pathWords(['speckle, cut in 3', 'seeds, cut in 5'])]).toEqual([
+      '',
+      ' (speckle, cut in 3 › seeds, cut in 5)',
+    ]);
     for (const w of plan.wraps) expect(wrapWords(w, name, undefined, 'metric')).toMatch(/^(\d+ × )?sheet of /);
   });
 });
 
 test('every warning says what is wrong and what to do, in a sentence', () => {
   const warnings: PlainWarning[] = [
-    { kind: 'feature', mm: 0.08, material: 'clay:soot', at: [0, 0] }, { kind: 'together', one: 'clay:chalk', other: 'clay:clear', deltaE: 3.2, seen: 3.2, mm: 1, below: null }, { kind: 'together', one: 'clay:chalk', other: 'clay:leek', deltaE: 30, seen: 2.1, mm: 0.05, below: 0.09 }, { kind: 'thin wall', material: 'clay:chalk', mm: 0.1, hides: 0.3 }, { kind: 'too thick', step: 3, mm: 130 },
-    { kind: 'too thin', mm: 2 }, { kind: 'lengths', step: 4, one: 60, other: 90 }, { kind: 'air', step: 5, share: 0.093 }, { kind: 'old', material: 'clay:leek' }, { kind: 'crumbly', material: 'clay:leek' }, { kind: 'bakes', lowest: 110, highest: 130 },
+    { kind: 'feature', mm: 0.08, material: 'clay:soot', at: [0, 0] },
+    { kind: 'together', one: 'clay:chalk', other: 'clay:clear', deltaE: 3.2, seen: 3.2, mm: 1, below: null },
+    { kind: 'together', one: 'clay:chalk', other: 'clay:leek', deltaE: 30, seen: 2.1, mm: 0.05, below: 0.09 },
+    { kind: 'thin wall', material: 'clay:chalk', mm: 0.1, hides: 0.3 },
+    { kind: 'too thick', step: 3, mm: 130 },
+    { kind: 'too thin', mm: 2 },
+    { kind: 'lengths', step: 4, one: 60, other: 90 },
+    { kind: 'air', step: 5, share: 0.093 },
+    { kind: 'old', material: 'clay:leek' },
+    { kind: 'crumbly', material: 'clay:leek' },
+    { kind: 'bakes', lowest: 110, highest: 130 },
   ];
   for (const units of ['metric', 'imperial'] as const) {
     const said = warnings.map((w) => warningWords(w, name, units));
     expect(new Set(said).size).toBe(warnings.length);
-    for (const s of said) { expect(s).toMatch(/[.]$/); expect(s).not.toMatch(/undefined|NaN|\?/); }
+    for (const s of said) {
+      expect(s).toMatch(/[.]$/);
+      expect(s).not.toMatch(/undefined|NaN|\?/);
+    }
   }
   expect(warningWords(warnings[7] as PlainWarning, name, 'metric')).toContain('9 % air');
 });
 
 test('outlines as a drawing: in millimetres, from the upper left corner, names made harmless', () => {
-  const figures: PlainStep = { stamp: 1, wrong: null, there: true, width: 20, height: 10, across: 20, area: 200, length: 60, count: 1, round: false, points: [[-10, -5], [10, -5], [10, 5], [-10, 5]], amounts: [] };
-  const fade = material('blend:straw', { name: 'A & <b>', paint: Uint8Array.from({ length: 768 }, (_, i) => Math.floor(i / 3)) });
-  fc.assert(fc.property(fc.double({ min: 0, max: 1, noNaN: true }), (place) => {
-    const svg = outlinesSvg([{ key: 'blend:straw', place, rings: [[[-10, -5], [10, -5], [10, 5]]] }], figures, new Map([['blend:straw', fade]]));
-    expect(svg).toContain('width="20.000mm" height="10.000mm" viewBox="0 0 20.000 10.000"');
-    expect(svg).toContain('M0.000 10.000L20.000 10.000L20.000 0.000Z');
-    expect(svg).toContain('A &#38; &#60;b&#62;');
-    const level = Math.min(255, Math.floor(place * 256)).toString(16).padStart(2, '0');
-    expect(svg).toContain(`fill="#${level.repeat(3)}"`);
-  }));
+  const figures: PlainStep = {
+    stamp: 1,
+    wrong: null,
+    there: true,
+    width: 20,
+    height: 10,
+    across: 20,
+    area: 200,
+    length: 60,
+    count: 1,
+    round: false,
+    points: [
+      [-10, -5],
+      [10, -5],
+      [10, 5],
+      [-10, 5],
+    ],
+    amounts: [],
+  };
+  const fade = material('blend:straw', {
+    name: 'A & <b>',
+    paint: Uint8Array.from({ length: 768 }, (_, i) => Math.floor(i / 3)),
+  });
+  fc.assert(
+    fc.property(fc.double({ min: 0, max: 1, noNaN: true }), (place) => {
+      const svg = outlinesSvg(
+        [
+          {
+            key: 'blend:straw',
+            place,
+            rings: [
+              [
+                [-10, -5],
+                [10, -5],
+                [10, 5],
+              ],
+            ],
+          },
+        ],
+        figures,
+        new Map([['blend:straw', fade]]),
+      );
+      expect(svg).toContain('width="20.000mm" height="10.000mm" viewBox="0 0 20.000 10.000"');
+      expect(svg).toContain('M0.000 10.000L20.000 10.000L20.000 0.000Z');
+      expect(svg).toContain('A &#38; &#60;b&#62;');
+      const level = Math.min(255, Math.floor(place * 256))
+        .toString(16)
+        .padStart(2, '0');
+      expect(svg).toContain(`fill="#${level.repeat(3)}"`);
+    }),
+  );
 });

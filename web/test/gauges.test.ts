@@ -9,24 +9,52 @@ class Field {
   isConnected = true;
   heard: string[] = [];
   #value = '';
-  get value(): string { return this.#value; }
-  set value(text: string) { this.#value = text; }
-  dispatchEvent(): void { this.heard.push(this.#value); }
+  get value(): string {
+    return this.#value;
+  }
+  set value(text: string) {
+    this.#value = text;
+  }
+  dispatchEvent(): void {
+    this.heard.push(this.#value);
+  }
 }
 
-const page = { focused: true, activeElement: null as Field | null, focusin: [] as ((event: { target: Field }) => void)[] };
+const page = {
+  focused: true,
+  activeElement: null as Field | null,
+  focusin: [] as ((event: { target: Field }) => void)[],
+};
 const asked: string[] = [];
-const sent: { readonly id: string; readonly errand: string; readonly about: number | null; readonly settingId: string | null }[] = [];
+const sent: {
+  readonly id: string;
+  readonly errand: string;
+  readonly about: number | null;
+  readonly settingId: string | null;
+}[] = [];
 let answer: () => Response = () => new Response(null, { status: 204 });
 let gauges: typeof Gauges;
 let turnUnits: () => void;
 
 beforeAll(async () => {
   Object.assign(globalThis, {
-    HTMLInputElement: Field, EventSource: Stream, window: { localStorage: { getItem: () => null, setItem: () => undefined } },
-    document: { hasFocus: () => page.focused, get activeElement() { return page.activeElement; }, addEventListener: (_: string, hear: (typeof page.focusin)[number]) => { page.focusin.push(hear); } },
+    HTMLInputElement: Field,
+    EventSource: Stream,
+    window: { localStorage: { getItem: () => null, setItem: () => undefined } },
+    document: {
+      hasFocus: () => page.focused,
+      get activeElement() {
+        return page.activeElement;
+      },
+      addEventListener: (_: string, hear: (typeof page.focusin)[number]) => {
+        page.focusin.push(hear);
+      },
+    },
     fetch: async (path: string, { body }: { body?: string }) => {
-      if (body === undefined) { asked.push(path); return new Response(null, { status: 204 }); }
+      if (body === undefined) {
+        asked.push(path);
+        return new Response(null, { status: 204 });
+      }
       sent.push(JSON.parse(body) as (typeof sent)[number]);
       return answer();
     },
@@ -39,14 +67,22 @@ function focus(measures: string | null, part: Partial<Field> = {}): Field {
   const field = Object.assign(new Field(), part);
   if (measures !== null) field.dataset.measures = measures;
   page.activeElement = field;
-  page.focusin.forEach((hear) => { hear({ target: field }); });
+  page.focusin.forEach((hear) => {
+    hear({ target: field });
+  });
   return field;
 }
-interface Heard { readonly says: (what: GaugeSays | { readonly says: 'lost' }) => void }
+interface Heard {
+  readonly says: (what: GaugeSays | { readonly says: 'lost' }) => void;
+}
 function connected(gauge: 'calipers' | 'scale'): Heard {
   gauges.putGaugeAway(gauge);
   gauges.connectGauge(gauge);
-  return { says: (says) => { Stream.newest().says({ of: gauge, says }); } };
+  return {
+    says: (says) => {
+      Stream.newest().says({ of: gauge, says });
+    },
+  };
 }
 const shown = (gauge: 'calipers' | 'scale') => gauges.useGauges.getState()[gauge];
 
@@ -69,7 +105,9 @@ test('it is typed nowhere else: not into a field for something else, one that is
   const calipers = connected('calipers');
   const left = focus('length');
   const others = [focus('mass'), focus(null)];
-  const read = (): void => { calipers.says({ says: 'reading', errand: null, value: 2.5, unit: 'mm' }); };
+  const read = (): void => {
+    calipers.says({ says: 'reading', errand: null, value: 2.5, unit: 'mm' });
+  };
   read();
   const gone = focus('length');
   gone.isConnected = false;
@@ -98,7 +136,10 @@ test('a lost connection is said, nothing is typed, and the next state finds it a
   connected('calipers');
   expect(Stream.all.map((s) => s.path)).toEqual(['/api/events']);
   scale.says({ says: 'lost' });
-  expect(shown('scale')).toMatchObject({ link: 'away', wrong: expect.stringContaining('lost the connection') as string });
+  expect(shown('scale')).toMatchObject({
+    link: 'away',
+    wrong: expect.stringContaining('lost the connection') as string,
+  });
   scale.says({ says: 'state', standIn: true, unit: 'g', held: false, sinceZero: 0 });
   expect(shown('scale').link).toBe('there');
   Stream.newest().onerror?.();
@@ -127,10 +168,13 @@ test('a stand-in is told what lies there: what the field holds, or else suggests
 });
 
 test('what the server refuses, or does not hear, is said at the gauge', async () => {
-  answer = () => new Response(JSON.stringify({ detail: 'The calipers are not connected.', status: 409 }), { status: 409 });
+  answer = () =>
+    new Response(JSON.stringify({ detail: 'The calipers are not connected.', status: 409 }), { status: 409 });
   await gauges.pressGauge('calipers', 'zero');
   expect(shown('calipers').wrong).toBe('The calipers are not connected.');
-  answer = () => { throw new TypeError('no answer'); };
+  answer = () => {
+    throw new TypeError('no answer');
+  };
   await gauges.pressGauge('calipers', 'hold');
   expect(shown('calipers').wrong).toBe('Sledge does not answer.');
 });

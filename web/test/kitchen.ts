@@ -10,12 +10,41 @@ export const clayId = (name: string): string => {
   return clay.id;
 };
 export const plan = (names: readonly string[], more: Partial<BlendPlanDto> = {}): BlendPlanDto => ({
-  colours: names.map((name) => ({ clayId: clayId(name), revisionId: null })), width: 180, height: 120, layers: 2, settingId: null, kind: 'pure ends', pure: 20,
-  cuts: layoutOf('pure ends', names.length, 180, 120, 20).cuts.map((points) => ({ points: [...points] })), tapeWidth: 40, tapeSettingId: null, plug: 'rolled', inside: 'first', fanDepth: 20, ...more,
+  colours: names.map((name) => ({ clayId: clayId(name), revisionId: null })),
+  width: 180,
+  height: 120,
+  layers: 2,
+  settingId: null,
+  kind: 'pure ends',
+  pure: 20,
+  cuts: layoutOf('pure ends', names.length, 180, 120, 20).cuts.map((points) => ({ points: [...points] })),
+  tapeWidth: 40,
+  tapeSettingId: null,
+  plug: 'rolled',
+  inside: 'first',
+  fanDepth: 20,
+  ...more,
 });
-export const blend = (of: BlendPlanDto, referenced: readonly RevisionAnswer[] = []): BlendAnswer =>
-  ({ id: idOf('blend'), version: 1, name: 'Pod fade', note: '', retired: false, plan: of, revision: 1, made: false, counted: [], referenced });
+export const blend = (of: BlendPlanDto, referenced: readonly RevisionAnswer[] = []): BlendAnswer => ({
+  id: idOf('blend'),
+  version: 1,
+  name: 'Pod fade',
+  note: '',
+  retired: false,
+  plan: of,
+  revision: 1,
+  made: false,
+  counted: [],
+  referenced,
+});
 export const revision = (name: string, parts: Readonly<Record<string, string>>): RevisionAnswer => ({
-  id: idOf(`${name} 1`), mixId: idOf(name), mixName: name, number: 1, newest: true, basis: 'volume', made: false, createdAt: '2026-11-01',
+  id: idOf(`${name} 1`),
+  mixId: idOf(name),
+  mixName: name,
+  number: 1,
+  newest: true,
+  basis: 'volume',
+  made: false,
+  createdAt: '2026-11-01',
   ingredients: Object.entries(parts).map(([clay, share]) => ({ parts: share, clayId: clayId(clay), revisionId: null })),
 });

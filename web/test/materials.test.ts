@@ -5,29 +5,61 @@ import { materialsOf, swatchOf } from '../src/stations/canes/materials.js';
 import { SHELF, clayId, plan, revision } from './kitchen.js';
 
 const stated = pigmentsWith(null);
-const one = (key: string, inside: Parameters<typeof materialsOf>[1] = { blends: [], referenced: [] }): NonNullable<ReturnType<ReturnType<typeof materialsOf>['get']>> => {
+const one = (
+  key: string,
+  inside: Parameters<typeof materialsOf>[1] = { blends: [], referenced: [] },
+): NonNullable<ReturnType<ReturnType<typeof materialsOf>['get']>> => {
   const material = materialsOf([key], inside, SHELF, stated).get(key);
   if (!material) throw new Error(`${key} is not known.`);
   return material;
 };
-const faded = (names: readonly string[]): Parameters<typeof materialsOf>[1] => ({ blends: [{ revisionId: 'fade', blendId: 'b', name: 'Pod fade', plan: plan(names) }], referenced: [] });
-const OPAQUE = ['Chalk', 'Soot', 'Beetroot', 'Radish', 'Squash', 'Leek', 'Pea', 'Corn', 'Carrot', 'Aubergine', 'Clearpane', 'Brass Lustre'];
+const faded = (names: readonly string[]): Parameters<typeof materialsOf>[1] => ({
+  blends: [{ revisionId: 'fade', blendId: 'b', name: 'Pod fade', plan: plan(names) }],
+  referenced: [],
+});
+const OPAQUE = [
+  'Chalk',
+  'Soot',
+  'Beetroot',
+  'Radish',
+  'Squash',
+  'Leek',
+  'Pea',
+  'Corn',
+  'Carrot',
+  'Aubergine',
+  'Clearpane',
+  'Brass Lustre',
+];
 
 test('a blend is painted from its first colour to its last, and weighed and judged as clay between them', () => {
-  fc.assert(fc.property(fc.constantFrom(...OPAQUE), fc.constantFrom(...OPAQUE), (first, last) => {
-    const [fade, a, b] = [one('blend:fade', faded([first, last])), one(`clay:${clayId(first)}`), one(`clay:${clayId(last)}`)];
-    expect(fade.paint).toHaveLength(768);
-    expect([...fade.paint.slice(0, 3)].map((v, i) => Math.abs(v - (a.paint[i] ?? 0)) <= 1)).toEqual([true, true, true]);
-    expect([...fade.paint.slice(-3)].map((v, i) => Math.abs(v - (b.paint[i] ?? 0)) <= 1)).toEqual([true, true, true]);
-    const between = (value: number, ...ends: readonly number[]): void => { expect(value >= Math.min(...ends) * (1 - 1e-9) && value <= Math.max(...ends) * (1 + 1e-9)).toBe(true); };
-    between(fade.density, a.density, b.density);
-    between(fade.pigment.scattering, a.pigment.scattering, b.pigment.scattering);
-    expect(fade.shares.reduce((sum, s) => sum + s.mass, 0)).toBeCloseTo(1, 9);
-    // how thin a wall of it may be does not depend on how large the sheet was
-    expect(fade.hides).toBe(hidingThickness(fade.pigment));
-    expect(fade.hides).toBeGreaterThanOrEqual(Math.min(a.hides, b.hides) * 0.5);
-    expect(fade.bakeC).toBe(Math.min(a.bakeC ?? 0, b.bakeC ?? 0));
-  }), { numRuns: 30 });
+  fc.assert(
+    fc.property(fc.constantFrom(...OPAQUE), fc.constantFrom(...OPAQUE), (first, last) => {
+      const [fade, a, b] = [
+        one('blend:fade', faded([first, last])),
+        one(`clay:${clayId(first)}`),
+        one(`clay:${clayId(last)}`),
+      ];
+      expect(fade.paint).toHaveLength(768);
+      expect([...fade.paint.slice(0, 3)].map((v, i) => Math.abs(v - (a.paint[i] ?? 0)) <= 1)).toEqual([
+        true,
+        true,
+        true,
+      ]);
+      expect([...fade.paint.slice(-3)].map((v, i) => Math.abs(v - (b.paint[i] ?? 0)) <= 1)).toEqual([true, true, true]);
+      const between = (value: number, ...ends: readonly number[]): void => {
+        expect(value >= Math.min(...ends) * (1 - 1e-9) && value <= Math.max(...ends) * (1 + 1e-9)).toBe(true);
+      };
+      between(fade.density, a.density, b.density);
+      between(fade.pigment.scattering, a.pigment.scattering, b.pigment.scattering);
+      expect(fade.shares.reduce((sum, s) => sum + s.mass, 0)).toBeCloseTo(1, 9);
+      // how thin a wall of it may be does not depend on how large the sheet was
+      expect(fade.hides).toBe(hidingThickness(fade.pigment));
+      expect(fade.hides).toBeGreaterThanOrEqual(Math.min(a.hides, b.hides) * 0.5);
+      expect(fade.bakeC).toBe(Math.min(a.bakeC ?? 0, b.bakeC ?? 0));
+    }),
+    { numRuns: 30 },
+  );
 });
 
 test('a mix is known by its revision, with its clays by mass', () => {
@@ -44,8 +76,18 @@ test('a mix is known by its revision, with its clays by mass', () => {
 
 test('what is mostly mica is kept apart, and what is not known any more is left out', () => {
   expect([one(`clay:${clayId('Brass Lustre')}`).mica, one(`clay:${clayId('Soot')}`).mica]).toEqual([true, false]);
-  expect([one('blend:fade', faded(['Brass Lustre', 'Pewter Lustre'])).mica, one('blend:fade', faded(['Chalk', 'Soot'])).mica]).toEqual([true, false]);
-  expect([...materialsOf(['mix:gone', 'blend:gone', 'clay:gone', `clay:${clayId('Pea')}`], { blends: [], referenced: [] }, SHELF, stated).keys()]).toEqual([`clay:${clayId('Pea')}`]);
+  expect([
+    one('blend:fade', faded(['Brass Lustre', 'Pewter Lustre'])).mica,
+    one('blend:fade', faded(['Chalk', 'Soot'])).mica,
+  ]).toEqual([true, false]);
+  expect([
+    ...materialsOf(
+      ['mix:gone', 'blend:gone', 'clay:gone', `clay:${clayId('Pea')}`],
+      { blends: [], referenced: [] },
+      SHELF,
+      stated,
+    ).keys(),
+  ]).toEqual([`clay:${clayId('Pea')}`]);
 });
 
 test('a swatch is one colour, or those along the fade', () => {

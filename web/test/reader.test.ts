@@ -14,19 +14,33 @@ beforeEach(async () => {
       if (body === undefined) return new Response(null, { status: 204 });
       if (taken === 'gone') throw new TypeError('no answer');
       errands.push(JSON.parse(body) as (typeof errands)[number]);
-      return new Response(taken.status === 204 ? null : JSON.stringify({ detail: taken.detail, status: taken.status }), { status: taken.status });
+      return new Response(
+        taken.status === 204 ? null : JSON.stringify({ detail: taken.detail, status: taken.status }),
+        { status: taken.status },
+      );
     },
   });
   import.meta.jest.resetModules();
   reader = await import('../src/wire/reader.js');
   reader.connectReader();
 });
-afterEach(() => { reader.letReaderGo(); });
+afterEach(() => {
+  reader.letReaderGo();
+});
 
-const says = (what: ReaderSays | { readonly says: 'lost' }): void => { Stream.newest().says({ of: 'reader', says: what }); };
+const says = (what: ReaderSays | { readonly says: 'lost' }): void => {
+  Stream.newest().says({ of: 'reader', says: what });
+};
 const read = (): { readonly answer: Promise<unknown>; readonly sent: Promise<string> } => {
   const answer = reader.readOnce('r', 'baked').catch((error: Error) => error.message);
-  return { answer, sent: new Promise((resolve) => { setTimeout(() => { resolve(errands.at(-1)?.id ?? ''); }, 5); }) };
+  return {
+    answer,
+    sent: new Promise((resolve) => {
+      setTimeout(() => {
+        resolve(errands.at(-1)?.id ?? '');
+      }, 5);
+    }),
+  };
 };
 
 test('a reading goes to the one who asked for it, in whatever order they come', async () => {
@@ -36,7 +50,10 @@ test('a reading goes to the one who asked for it, in whatever order they come', 
   says({ says: 'reading', errand: b ?? '', l: 20, a: 1, b: 2 });
   says({ says: 'reading', errand: 'another window’s', l: 99, a: 0, b: 0 });
   says({ says: 'reading', errand: a ?? '', l: 60, a: 3, b: 4 });
-  expect(await Promise.all([one.answer, two.answer])).toEqual([{ l: 60, a: 3, b: 4 }, { l: 20, a: 1, b: 2 }]);
+  expect(await Promise.all([one.answer, two.answer])).toEqual([
+    { l: 60, a: 3, b: 4 },
+    { l: 20, a: 1, b: 2 },
+  ]);
 });
 
 test('what it says of itself is kept; a refusal is its own sentence', async () => {

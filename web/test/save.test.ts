@@ -2,8 +2,16 @@ import type * as Queries from '../src/wire/queries.js';
 import type * as Save from '../src/wire/save.js';
 import { World } from './world.js';
 
-interface Reading { readonly id: string; readonly mm: number }
-interface Machine { readonly id: string; readonly version: number; readonly name: string; readonly readings: readonly Reading[] }
+interface Reading {
+  readonly id: string;
+  readonly mm: number;
+}
+interface Machine {
+  readonly id: string;
+  readonly version: number;
+  readonly name: string;
+  readonly readings: readonly Reading[];
+}
 const MACHINES = '/api/machines';
 
 let world: World;
@@ -16,8 +24,10 @@ beforeEach(async () => {
   machine = { id: 'a', version: 1, name: 'Bench roller', readings: [] };
   world.reply = ({ method, body }) => {
     if (method === 'GET') return { status: 200, body: { machines: [machine], setup: { version: 1, discMm: 20 } } };
-    if (body.version !== machine.version) return { status: 409, body: { detail: 'Changed in another window.', status: 409, current: machine } };
-    if ((body as unknown as Machine).name === '') return { status: 422, body: { detail: 'A machine needs a name.', status: 422 } };
+    if (body.version !== machine.version)
+      return { status: 409, body: { detail: 'Changed in another window.', status: 409, current: machine } };
+    if ((body as unknown as Machine).name === '')
+      return { status: 422, body: { detail: 'A machine needs a name.', status: 422 } };
     machine = { ...(body as unknown as Machine), version: machine.version + 1 };
     return { status: 200, body: machine };
   };
@@ -27,10 +37,14 @@ beforeEach(async () => {
   await queries.client.fetchQuery({ queryKey: [MACHINES], queryFn: () => queries.readUnlessChanged(MACHINES) });
 });
 
-afterEach(() => { queries.client.clear(); });
+afterEach(() => {
+  queries.client.clear();
+});
 
-const shown = (): Machine => (queries.client.getQueryData([MACHINES]) as { machines: Machine[] }).machines[0] as Machine;
-const note = (mm: number): Promise<unknown> => save.change('PUT', '/api/machines/a', { ...shown(), readings: [...shown().readings, { id: `r${mm}`, mm }] });
+const shown = (): Machine =>
+  (queries.client.getQueryData([MACHINES]) as { machines: Machine[] }).machines[0] as Machine;
+const note = (mm: number): Promise<unknown> =>
+  save.change('PUT', '/api/machines/a', { ...shown(), readings: [...shown().readings, { id: `r${mm}`, mm }] });
 
 test('readings noted faster than the server answers are all kept, each begun on what the one before it left', async () => {
   await Promise.all([3.2, 1.6, 0.4].map(note));
@@ -39,7 +53,10 @@ test('readings noted faster than the server answers are all kept, each begun on 
 });
 
 test('an answer that was under way while a change was made does not take it off the screen', async () => {
-  const reading = queries.client.fetchQuery({ queryKey: [MACHINES], queryFn: () => queries.readUnlessChanged(MACHINES) });
+  const reading = queries.client.fetchQuery({
+    queryKey: [MACHINES],
+    queryFn: () => queries.readUnlessChanged(MACHINES),
+  });
   const noting = note(3.2);
   await reading;
   expect(shown().readings).toHaveLength(1);
@@ -50,7 +67,10 @@ test('an answer that was under way while a change was made does not take it off 
 
 test('what the server refuses is said, and is not shown as if it were so', async () => {
   expect(await save.change('PUT', '/api/machines/a', { ...shown(), name: '' })).toBeNull();
-  expect(save.useSaid.getState()).toMatchObject({ sentence: 'A machine needs a name.', refused: { '/api/machines/a': { message: 'A machine needs a name.' } } });
+  expect(save.useSaid.getState()).toMatchObject({
+    sentence: 'A machine needs a name.',
+    refused: { '/api/machines/a': { message: 'A machine needs a name.' } },
+  });
   await queries.client.refetchQueries();
   expect(shown().name).toBe('Bench roller');
   expect(machine.version).toBe(1);
@@ -60,7 +80,10 @@ test('what the server refuses is said, and is not shown as if it were so', async
 function withChanges(all: { id: string; summary: string }[]): string[] {
   const answer = world.reply;
   const asked: string[] = [];
-  const state = (did: string | null) => ({ status: 200, body: { undo: all.at(-1) ? { ...all.at(-1), at: '2026-11-27T08:00:00Z' } : null, redo: null, did } });
+  const state = (did: string | null) => ({
+    status: 200,
+    body: { undo: all.at(-1) ? { ...all.at(-1), at: '2026-11-27T08:00:00Z' } : null, redo: null, did },
+  });
   world.reply = (sent) => {
     asked.push(`${sent.method} ${sent.path}`);
     if (sent.path === '/api/changes') return state(null);
@@ -88,7 +111,10 @@ test('the change of another window is taken back only when that one is meant, an
   const all = [{ id: 'theirs', summary: 'took 14 g of Carrot' }];
   const asked = withChanges(all);
   await save.undo();
-  expect([save.useSaid.getState().question?.change.summary, asked.includes('POST /api/undo')]).toEqual(['took 14 g of Carrot', false]);
+  expect([save.useSaid.getState().question?.change.summary, asked.includes('POST /api/undo')]).toEqual([
+    'took 14 g of Carrot',
+    false,
+  ]);
   await save.answerQuestion(false);
   expect([save.useSaid.getState().question, all.length]).toEqual([null, 1]);
   await save.undo();
@@ -102,7 +128,11 @@ test('where another window was quicker between the look and the deed, it is aske
   const all: { id: string; summary: string }[] = [];
   withChanges(all);
   await note(3.2);
-  queries.client.setQueryData(['/api/changes'], { undo: { id: all[0]?.id, summary: 'mine', at: '' }, redo: null, did: null });
+  queries.client.setQueryData(['/api/changes'], {
+    undo: { id: all[0]?.id, summary: 'mine', at: '' },
+    redo: null,
+    did: null,
+  });
   all.push({ id: 'theirs', summary: 'new mix Swede' });
   await save.undo();
   expect([save.useSaid.getState().question?.change.summary, all.length]).toEqual(['new mix Swede', 2]);
@@ -110,12 +140,18 @@ test('where another window was quicker between the look and the deed, it is aske
 
 test('a refusal that nobody shows in its place is shown elsewhere, also the second time; what is there now is read', async () => {
   const answer = world.reply;
-  world.reply = (sent) => (sent.method === 'DELETE' ? { status: 409, body: { detail: 'Bench roller was changed in another window.', status: 409, current: machine } } : answer(sent));
+  world.reply = (sent) =>
+    sent.method === 'DELETE'
+      ? { status: 409, body: { detail: 'Bench roller was changed in another window.', status: 409, current: machine } }
+      : answer(sent);
   const reads = (): number => world.sent.filter((s) => s.method === 'GET').length;
   for (const _ of [1, 2]) {
     const before = reads();
     expect(await save.change('DELETE', '/api/machines/a?version=1')).toBeNull();
-    expect(save.useSaid.getState()).toMatchObject({ sentence: 'Bench roller was changed in another window.', refused: { '/api/machines/a': {} } });
+    expect(save.useSaid.getState()).toMatchObject({
+      sentence: 'Bench roller was changed in another window.',
+      refused: { '/api/machines/a': {} },
+    });
     await queries.client.refetchQueries();
     expect(reads()).toBeGreaterThan(before);
   }
@@ -146,10 +182,18 @@ test('while nothing gets through nothing is taken back, and that is said', async
 test('a change is shown in every list that holds the thing, and nowhere else', () => {
   const { withChanged } = save;
   const shelf = { lines: [{ id: 'x', name: 'Bed' }], clays: [{ id: 'y', name: 'Leek' }], usedIn: { y: [] } };
-  expect(withChanged(shelf, '/api/clays/y', { id: 'y', name: 'Chard' } as object)).toEqual({ ...shelf, clays: [{ id: 'y', name: 'Chard' }] });
+  expect(withChanged(shelf, '/api/clays/y', { id: 'y', name: 'Chard' } as object)).toEqual({
+    ...shelf,
+    clays: [{ id: 'y', name: 'Chard' }],
+  });
   expect(withChanged(shelf, '/api/clays/z', { id: 'z' })).toEqual(shelf);
-  expect(withChanged([{ id: 'x', a: 1 }, { id: 'y' }], '/api/sheets/x', { id: 'x', b: 2 } as object)).toEqual([{ id: 'x', a: 1, b: 2 }, { id: 'y' }]);
-  expect(withChanged({ machines: [], setup: { discMm: 20, cardMm: null } }, '/api/bench', { cardMm: 0.3 } as object)).toEqual({ machines: [], setup: { discMm: 20, cardMm: 0.3 } });
+  expect(withChanged([{ id: 'x', a: 1 }, { id: 'y' }], '/api/sheets/x', { id: 'x', b: 2 } as object)).toEqual([
+    { id: 'x', a: 1, b: 2 },
+    { id: 'y' },
+  ]);
+  expect(
+    withChanged({ machines: [], setup: { discMm: 20, cardMm: null } }, '/api/bench', { cardMm: 0.3 } as object),
+  ).toEqual({ machines: [], setup: { discMm: 20, cardMm: 0.3 } });
   expect(withChanged(shelf, '/api/bench', { cardMm: 0.3 } as object)).toBe(shelf);
   expect(withChanged(undefined, '/api/clays/y', { id: 'y' })).toBeUndefined();
 });

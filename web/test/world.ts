@@ -1,6 +1,11 @@
 import type * as Outbox from '../src/wire/outbox.js';
 
-type Sent = { readonly method: string; readonly path: string; readonly change: string; readonly body: { version?: number; note?: string } };
+type Sent = {
+  readonly method: string;
+  readonly path: string;
+  readonly change: string;
+  readonly body: { version?: number; note?: string };
+};
 type Reply = (sent: Sent) => { readonly status: number; readonly body?: unknown } | 'gone';
 
 /** A browser as far as the outbox needs one, and a server that answers as it is told. */
@@ -12,14 +17,27 @@ export class World {
   constructor() {
     const storage = {
       getItem: (key: string) => this.kept.get(key) ?? null,
-      setItem: (key: string, value: string) => { this.kept.set(key, value); },
+      setItem: (key: string, value: string) => {
+        this.kept.set(key, value);
+      },
     };
     Object.assign(globalThis, {
-      sessionStorage: storage, window: { addEventListener: () => undefined },
-      fetch: async (path: string, { method, headers, body }: { method: string; headers: Record<string, string>; body?: string }) => {
-        const sent = { method, path, change: headers['x-sledge-change'] ?? '', body: body === undefined ? {} : JSON.parse(body) as Sent['body'] };
+      sessionStorage: storage,
+      window: { addEventListener: () => undefined },
+      fetch: async (
+        path: string,
+        { method, headers, body }: { method: string; headers: Record<string, string>; body?: string },
+      ) => {
+        const sent = {
+          method,
+          path,
+          change: headers['x-sledge-change'] ?? '',
+          body: body === undefined ? {} : (JSON.parse(body) as Sent['body']),
+        };
         this.sent.push(sent);
-        await new Promise((resolve) => { setTimeout(resolve, 5); });
+        await new Promise((resolve) => {
+          setTimeout(resolve, 5);
+        });
         const reply = this.reply(sent);
         if (reply === 'gone') throw new TypeError('no answer');
         return new Response(reply.body === undefined ? null : JSON.stringify(reply.body), { status: reply.status });

@@ -37,17 +37,20 @@ export function bakeLoads(items: readonly BakeItem[], book: Book): BakeLoad[] {
     const key = [...new Set(item.lines)].sort().join();
     groups.set(key, [...(groups.get(key) ?? []), item]);
   }
-  return [...groups].map(([key, together]) => {
-    const lineIds = key.split(',');
-    const lines = lineIds.flatMap((id) => book.line(id) ?? []);
-    const maxC = Math.min(...lines.map((l) => l.maxC));
-    const wanted = lines.map((l) => l.bakeC);
-    return {
-      lineIds, maxC,
-      celsius: Math.min(Math.max(...wanted), maxC),
-      minutes: Math.max(...together.flatMap(({ mm }) => lines.map((line) => minutesFor(line, mm)))),
-      compromise: new Set(wanted).size > 1,
-      pieces: together.map(({ pieceId, count }) => ({ pieceId, count })),
-    };
-  }).sort((a, b) => a.celsius - b.celsius);
+  return [...groups]
+    .map(([key, together]) => {
+      const lineIds = key.split(',');
+      const lines = lineIds.flatMap((id) => book.line(id) ?? []);
+      const maxC = Math.min(...lines.map((l) => l.maxC));
+      const wanted = lines.map((l) => l.bakeC);
+      return {
+        lineIds,
+        maxC,
+        celsius: Math.min(Math.max(...wanted), maxC),
+        minutes: Math.max(...together.flatMap(({ mm }) => lines.map((line) => minutesFor(line, mm)))),
+        compromise: new Set(wanted).size > 1,
+        pieces: together.map(({ pieceId, count }) => ({ pieceId, count })),
+      };
+    })
+    .sort((a, b) => a.celsius - b.celsius);
 }

@@ -10,16 +10,71 @@ import type { BatchPlan, PiecePlan } from './plan.js';
 import { lotsOf } from './shelf.js';
 
 /** What a step works on: its name and its raw colour, as it lies on the bench. */
-export interface Material { readonly of: Source; readonly name: string; readonly hex: string }
+export interface Material {
+  readonly of: Source;
+  readonly name: string;
+  readonly hex: string;
+}
 
 /** One step at the bench. Words and units are put to it where it is shown. */
 export type BenchStep =
-  | { readonly kind: 'condition'; readonly clay: Material; readonly grams: Grams; readonly months: number | null; /** it has to be bought first */ readonly bought: boolean; /** of so many lots of this clay */ readonly lots: number; readonly how: Conditioning }
-  | { readonly kind: 'mix'; readonly mix: Material; readonly made: Grams; readonly discError: number; readonly portions: readonly (Material & Pick<Portion, 'grams'> & { readonly discs: string | null })[] }
-  | { readonly kind: 'roll'; readonly sheet: Material; readonly pieceId: string; readonly pieceName: string; readonly machineName: string; readonly settingLabel: string; readonly mm: Mm; readonly assumed: boolean; readonly width: Mm; readonly length: Mm; readonly sheets: number; readonly grams: Grams }
-  | { readonly kind: 'stack'; readonly pieceId: string; readonly pieceName: string; readonly layers: readonly Material[]; readonly sheets: number }
-  | { readonly kind: 'cut'; readonly pieceId: string; readonly pieceName: string; readonly cutter: Cutter; readonly count: number; readonly spare: number; readonly sheet: Material; readonly layout: Layout; readonly bridge: Mm }
-  | { readonly kind: 'bake'; readonly lines: readonly string[]; readonly celsius: Celsius; readonly minutes: Minutes; readonly maxC: Celsius; readonly compromise: boolean; readonly pieces: readonly { readonly name: string; readonly count: number }[] };
+  | {
+      readonly kind: 'condition';
+      readonly clay: Material;
+      readonly grams: Grams;
+      readonly months: number | null;
+      /** it has to be bought first */ readonly bought: boolean;
+      /** of so many lots of this clay */ readonly lots: number;
+      readonly how: Conditioning;
+    }
+  | {
+      readonly kind: 'mix';
+      readonly mix: Material;
+      readonly made: Grams;
+      readonly discError: number;
+      readonly portions: readonly (Material & Pick<Portion, 'grams'> & { readonly discs: string | null })[];
+    }
+  | {
+      readonly kind: 'roll';
+      readonly sheet: Material;
+      readonly pieceId: string;
+      readonly pieceName: string;
+      readonly machineName: string;
+      readonly settingLabel: string;
+      readonly mm: Mm;
+      readonly assumed: boolean;
+      readonly width: Mm;
+      readonly length: Mm;
+      readonly sheets: number;
+      readonly grams: Grams;
+    }
+  | {
+      readonly kind: 'stack';
+      readonly pieceId: string;
+      readonly pieceName: string;
+      readonly layers: readonly Material[];
+      readonly sheets: number;
+    }
+  | {
+      readonly kind: 'cut';
+      readonly pieceId: string;
+      readonly pieceName: string;
+      readonly cutter: Cutter;
+      readonly count: number;
+      readonly spare: number;
+      readonly sheet: Material;
+      readonly layout: Layout;
+      readonly bridge: Mm;
+    }
+  | {
+      readonly kind: 'bake';
+      readonly lines: readonly string[];
+      readonly celsius: Celsius;
+      readonly minutes: Minutes;
+      readonly maxC: Celsius;
+      readonly compromise: boolean;
+      readonly pieces: readonly { readonly name: string; readonly count: number }[];
+    };
 
 export interface StepsInput {
   readonly pieces: readonly PieceOrder[];
@@ -45,7 +100,7 @@ export function benchSteps(input: StepsInput): BenchStep[] {
     const known = look.get(idOf(of));
     if (known) return known;
     const { hex, lab } = colourOf(flatOf(of, book), 'raw', input.pigments);
-    const name = 'clay' in of ? book.clay(of.clay)?.name ?? '' : book.nameOf(of.revision);
+    const name = 'clay' in of ? (book.clay(of.clay)?.name ?? '') : book.nameOf(of.revision);
     const made = { of, name, hex, lightness: lab.l };
     look.set(idOf(of), made);
     return made;
@@ -59,16 +114,30 @@ export function benchSteps(input: StepsInput): BenchStep[] {
 
   const condition = lightFirst(plan.clays, (c) => ({ clay: c.clayId })).flatMap((c): BenchStep[] => {
     const firmness = book.line(book.clay(c.clayId)?.lineId ?? '')?.firmness ?? 'medium';
-    const lots = lotsOf(input.blocks.filter((b) => b.clayId === c.clayId), c.grams, input.today);
+    const lots = lotsOf(
+      input.blocks.filter((b) => b.clayId === c.clayId),
+      c.grams,
+      input.today,
+    );
     return lots.map(({ grams, months, bought }) => ({
-      kind: 'condition', clay: plain({ clay: c.clayId }), grams, months, bought, lots: lots.length,
+      kind: 'condition',
+      clay: plain({ clay: c.clayId }),
+      grams,
+      months,
+      bought,
+      lots: lots.length,
       how: conditioningOf(firmness, months, grams),
     }));
   });
-  const mix = plan.demand.mixes.filter((m) => 'revision' in m.of).map((m): BenchStep => ({
-    kind: 'mix', mix: plain(m.of), made: m.made, discError: m.discError,
-    portions: m.portions.map((p) => ({ ...plain(p.of), grams: p.grams, discs: p.discs?.toFraction() ?? null })),
-  }));
+  const mix = plan.demand.mixes
+    .filter((m) => 'revision' in m.of)
+    .map((m): BenchStep => ({
+      kind: 'mix',
+      mix: plain(m.of),
+      made: m.made,
+      discError: m.discError,
+      portions: m.portions.map((p) => ({ ...plain(p.of), grams: p.grams, discs: p.discs?.toFraction() ?? null })),
+    }));
   const cuttable = input.pieces.flatMap((piece) => {
     const own = plan.pieces.find((p): p is Cuttable => p.id === piece.id && p.wrong === null);
     const top = piece.layers.at(-1);
@@ -77,25 +146,61 @@ export function benchSteps(input: StepsInput): BenchStep[] {
   const shape = lightFirst(cuttable, ({ top }) => top.of).flatMap(({ piece, own, top }): BenchStep[] => {
     const { layout } = own;
     const roll = (layer: LayerOrder, i: number): BenchStep => ({
-      kind: 'roll', sheet: plain(layer.of), pieceId: piece.id, pieceName: piece.name,
-      machineName: layer.machineName, settingLabel: layer.settingLabel, mm: layer.mm, assumed: layer.assumed,
-      width: layout.width, length: layout.length, sheets: layout.sheets, grams: own.layers[i]?.grams ?? 0,
+      kind: 'roll',
+      sheet: plain(layer.of),
+      pieceId: piece.id,
+      pieceName: piece.name,
+      machineName: layer.machineName,
+      settingLabel: layer.settingLabel,
+      mm: layer.mm,
+      assumed: layer.assumed,
+      width: layout.width,
+      length: layout.length,
+      sheets: layout.sheets,
+      grams: own.layers[i]?.grams ?? 0,
     });
-    const rolls = lightFirst(piece.layers.map((layer, i) => ({ layer, i })), ({ layer }) => layer.of)
-      .map(({ layer, i }) => roll(layer, i));
-    const stack: BenchStep[] = piece.layers.length > 1
-      ? [{ kind: 'stack', pieceId: piece.id, pieceName: piece.name, layers: piece.layers.map((l) => plain(l.of)), sheets: layout.sheets }]
-      : [];
-    return [...rolls, ...stack, {
-      kind: 'cut', pieceId: piece.id, pieceName: piece.name, cutter: piece.cutter, count: toCut(piece),
-      spare: piece.spare, sheet: plain(top.of), layout, bridge: piece.bridgeMm,
-    }];
+    const rolls = lightFirst(
+      piece.layers.map((layer, i) => ({ layer, i })),
+      ({ layer }) => layer.of,
+    ).map(({ layer, i }) => roll(layer, i));
+    const stack: BenchStep[] =
+      piece.layers.length > 1
+        ? [
+            {
+              kind: 'stack',
+              pieceId: piece.id,
+              pieceName: piece.name,
+              layers: piece.layers.map((l) => plain(l.of)),
+              sheets: layout.sheets,
+            },
+          ]
+        : [];
+    return [
+      ...rolls,
+      ...stack,
+      {
+        kind: 'cut',
+        pieceId: piece.id,
+        pieceName: piece.name,
+        cutter: piece.cutter,
+        count: toCut(piece),
+        spare: piece.spare,
+        sheet: plain(top.of),
+        layout,
+        bridge: piece.bridgeMm,
+      },
+    ];
   });
   const bake = plan.loads.map((load): BenchStep => ({
-    kind: 'bake', celsius: load.celsius, minutes: load.minutes, maxC: load.maxC, compromise: load.compromise,
+    kind: 'bake',
+    celsius: load.celsius,
+    minutes: load.minutes,
+    maxC: load.maxC,
+    compromise: load.compromise,
     lines: load.lineIds.map((id) => book.line(id)?.name ?? ''),
     pieces: load.pieces.map(({ pieceId, count }) => ({
-      count, name: input.pieces.find((p) => p.id === pieceId)?.name ?? '',
+      count,
+      name: input.pieces.find((p) => p.id === pieceId)?.name ?? '',
     })),
   }));
   return [...condition, ...mix, ...shape, ...bake];

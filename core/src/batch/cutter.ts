@@ -7,7 +7,7 @@ export type Cutter =
 
 /** The cutter of these sides; without a height a round one. */
 export const cutterOf = (width: Mm, height: Mm | null): Cutter =>
-  (height === null ? { shape: 'round', diameter: width } : { shape: 'rectangle', width, height });
+  height === null ? { shape: 'round', diameter: width } : { shape: 'rectangle', width, height };
 
 export const SMALLEST_CUTTER: Mm = 1;
 export const LARGEST_CUTTER: Mm = 500;
@@ -36,7 +36,11 @@ export function checkCutter(cutter: Cutter): void {
   const { width, height } = cutterBox(cutter);
   for (const side of [width, height]) {
     if (!(side >= SMALLEST_CUTTER && side <= LARGEST_CUTTER)) {
-      throw complaint('unit/range', { what: 'A cutter', low: inBoth((s) => showLength(SMALLEST_CUTTER, s)), high: inBoth((s) => showLength(LARGEST_CUTTER, s)) });
+      throw complaint('unit/range', {
+        what: 'A cutter',
+        low: inBoth((s) => showLength(SMALLEST_CUTTER, s)),
+        high: inBoth((s) => showLength(LARGEST_CUTTER, s)),
+      });
     }
   }
 }

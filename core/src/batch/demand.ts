@@ -1,5 +1,16 @@
 import type { PigmentSource } from '#core/colour';
-import { colourOf, flatten, idOf, restsOn, toDiscs, type Book, type Flat, type MixColour, type Recipe, type Source } from '#core/mix';
+import {
+  colourOf,
+  flatten,
+  idOf,
+  restsOn,
+  toDiscs,
+  type Book,
+  type Flat,
+  type MixColour,
+  type Recipe,
+  type Source,
+} from '#core/mix';
 import { Fraction, type Grams } from '#core/units';
 
 const ONE = new Fraction(1);
@@ -32,7 +43,9 @@ export interface Demand {
 }
 
 /** How parts are measured: mm³ of one disc, or null to weigh everything. */
-export interface Measuring { readonly discVolume: number | null }
+export interface Measuring {
+  readonly discVolume: number | null;
+}
 
 export const recipeOf = (of: Source, book: Book): Recipe | undefined =>
   'revision' in of ? book.recipe(of.revision) : undefined;
@@ -43,14 +56,19 @@ export function flatOf(of: Source, book: Book): Flat {
 }
 
 function weighed(recipe: Recipe, book: Book, grams: Grams): Portion[] {
-  const masses = recipe.ingredients.map(({ parts, of }) =>
-    parts.valueOf() * (recipe.basis === 'mass' ? 1 : flatOf(of, book).density));
+  const masses = recipe.ingredients.map(
+    ({ parts, of }) => parts.valueOf() * (recipe.basis === 'mass' ? 1 : flatOf(of, book).density),
+  );
   const total = masses.reduce((a, b) => a + b, 0);
   return recipe.ingredients.map(({ of }, i) => ({ of, grams: (grams * (masses[i] ?? 0)) / total, discs: null }));
 }
 
 function portionsOf(
-  recipe: Recipe, book: Book, needed: Grams, measuring: Measuring, pigments: PigmentSource,
+  recipe: Recipe,
+  book: Book,
+  needed: Grams,
+  measuring: Measuring,
+  pigments: PigmentSource,
 ): Pick<MixDemand, 'portions' | 'made' | 'discError'> {
   if (recipe.basis === 'mass' || measuring.discVolume === null) {
     return { portions: weighed(recipe, book, needed), made: needed, discError: 0 };
@@ -72,7 +90,10 @@ function portionsOf(
  * @throws Complaint as `flatten`
  */
 export function demandOf(
-  wanted: readonly { of: Source; grams: Grams }[], book: Book, measuring: Measuring, pigments: PigmentSource,
+  wanted: readonly { of: Source; grams: Grams }[],
+  book: Book,
+  measuring: Measuring,
+  pigments: PigmentSource,
 ): Demand {
   const needed = new Map<string, { of: Source; grams: Grams }>();
   const add = (of: Source, grams: Grams): void => {
@@ -82,7 +103,10 @@ export function demandOf(
 
   const mixes: MixDemand[] = [];
   const clays = new Map<string, Grams>();
-  for (const of of outermostFirst(wanted.map((w) => w.of), book)) {
+  for (const of of outermostFirst(
+    wanted.map((w) => w.of),
+    book,
+  )) {
     const grams = needed.get(idOf(of))?.grams ?? 0;
     const flat = flatOf(of, book);
     const colours = { baked: colourOf(flat, 'baked', pigments), raw: colourOf(flat, 'raw', pigments) };
@@ -95,7 +119,13 @@ export function demandOf(
   }
   for (const { of, grams } of needed.values()) if ('clay' in of) clays.set(of.clay, grams);
   const wantedIds = new Set(wanted.map((w) => idOf(w.of)));
-  return { mixes: makingOrder(mixes.filter((m) => 'revision' in m.of || wantedIds.has(m.of.clay)), book), clays };
+  return {
+    mixes: makingOrder(
+      mixes.filter((m) => 'revision' in m.of || wantedIds.has(m.of.clay)),
+      book,
+    ),
+    clays,
+  };
 }
 
 /** Sources so that none comes after a mix it is an ingredient of. */
@@ -118,7 +148,9 @@ function makingOrder(mixes: readonly MixDemand[], book: Book): MixDemand[] {
   const done: MixDemand[] = [];
   const ready = (mix: MixDemand): boolean => {
     const recipe = recipeOf(mix.of, book);
-    return !recipe || recipe.ingredients.every(({ of }) => 'clay' in of || !waiting.some((w) => idOf(w.of) === of.revision));
+    return (
+      !recipe || recipe.ingredients.every(({ of }) => 'clay' in of || !waiting.some((w) => idOf(w.of) === of.revision))
+    );
   };
   while (waiting.length > 0) {
     const next = waiting.findIndex(ready);

@@ -34,7 +34,10 @@ export type Least = 'clay' | 'length';
 /** The room along the rows of a grid on a sheet. */
 const roomOf = (grid: Grid, limits: SheetLimits): Mm => (grid.along ? limits.width : limits.length);
 
-interface Holding { readonly grid: Grid; readonly capacity: number }
+interface Holding {
+  readonly grid: Grid;
+  readonly capacity: number;
+}
 
 /** Every grid with the pieces that it holds on one sheet. */
 const holding = (cutter: Cutter, limits: SheetLimits): Holding[] =>
@@ -46,7 +49,13 @@ const mostOf = (all: readonly Holding[]): number => all.reduce((most, { capacity
 export const mostOn = (cutter: Cutter, limits: SheetLimits): number => mostOf(holding(cutter, limits));
 
 /** So many pieces in the rows of a grid, on so many equal sheets. */
-interface Tried { readonly grid: Grid; readonly sheets: number; readonly perSheet: number; readonly width: Mm; readonly length: Mm }
+interface Tried {
+  readonly grid: Grid;
+  readonly sheets: number;
+  readonly perSheet: number;
+  readonly width: Mm;
+  readonly length: Mm;
+}
 
 function tryOn(grid: Grid, count: number, sheets: number): Tried {
   const perSheet = Math.ceil(count / sheets);
@@ -75,7 +84,13 @@ function isBetter(one: Tried, other: Tried | null, least: Least): boolean {
  * @param mostSheets on no more sheets than these
  * @throws Complaint `cutter/larger` where not even one piece fits on a sheet
  */
-export function cuttingLayout(cutter: Cutter, count: number, sheet: SheetLimits, mostSheets = Infinity, least: Least = 'clay'): Layout {
+export function cuttingLayout(
+  cutter: Cutter,
+  count: number,
+  sheet: SheetLimits,
+  mostSheets = Infinity,
+  least: Least = 'clay',
+): Layout {
   const edge = sheet.edge ?? 0;
   const limits = { ...sheet, width: sheet.width - 2 * edge, length: sheet.length - 2 * edge };
   let best: Tried | null = null;
@@ -90,13 +105,19 @@ export function cuttingLayout(cutter: Cutter, count: number, sheet: SheetLimits,
   }
   if (!best) {
     throw complaint('cutter/larger', {
-      cutter: inBoth((system) => showCutter(cutter, system)), sheet: inBoth((system) => showSize(Math.max(0, limits.width), Math.max(0, limits.length), system)),
+      cutter: inBoth((system) => showCutter(cutter, system)),
+      sheet: inBoth((system) => showSize(Math.max(0, limits.width), Math.max(0, limits.length), system)),
     });
   }
   const { grid, sheets, perSheet } = best;
   const [width, length] = [best.width + 2 * edge, best.length + 2 * edge];
   return {
-    pattern: grid.pattern, turned: grid.turned, width, length, perSheet, sheets,
+    pattern: grid.pattern,
+    turned: grid.turned,
+    width,
+    length,
+    perSheet,
+    sheets,
     centres: centresOf(grid, rowsFor(grid, perSheet), perSheet).map((at) => at + edge),
     scrap: 1 - (cutterArea(cutter) * count) / (width * length * sheets),
   };

@@ -28,7 +28,10 @@ export interface Grid {
 }
 
 /** `rows` in all; `straight` of the steps between them lead from a full row to a full one. */
-export interface Rows { readonly rows: number; readonly straight: number }
+export interface Rows {
+  readonly rows: number;
+  readonly straight: number;
+}
 
 /** Spacings that are tried between the narrowest and the widest a row can have. */
 const SPACINGS = 8;
@@ -43,7 +46,17 @@ function straightGrids(box: Grid['box'], turned: boolean, along: boolean, room: 
   const step = box.width + bridge;
   const straight = box.height + bridge;
   return Array.from({ length: Math.max(0, fits(room, box.width, bridge)) }, (_, i): Grid => ({
-    pattern: 'rows', turned, along, box, full: i + 1, gaps: 0, step, straight, nested: Infinity, width: (i + 1) * step + bridge, bridge,
+    pattern: 'rows',
+    turned,
+    along,
+    box,
+    full: i + 1,
+    gaps: 0,
+    step,
+    straight,
+    nested: Infinity,
+    width: (i + 1) * step + bridge,
+    bridge,
   }));
 }
 
@@ -54,7 +67,10 @@ function nestedGrids(diameter: Mm, along: boolean, room: Mm, bridge: Mm): Grid[]
   const found: Grid[] = [];
   for (let full = 1; full <= fits(room, diameter, bridge); full++) {
     // a row in the gaps has one piece less, or as many where half a step more fits
-    for (const [gaps, steps] of [[full - 1, full - 1], [full, full - 0.5]] as const) {
+    for (const [gaps, steps] of [
+      [full - 1, full - 1],
+      [full, full - 0.5],
+    ] as const) {
       if (gaps < 1) continue;
       const most = Math.min(WIDEST * touch, (room - edges) / steps);
       if (most < touch - HAIR) continue;
@@ -62,7 +78,17 @@ function nestedGrids(diameter: Mm, along: boolean, room: Mm, bridge: Mm): Grid[]
         const step = touch + ((most - touch) * i) / (SPACINGS - 1);
         const nested = Math.sqrt(touch ** 2 - (step / 2) ** 2);
         found.push({
-          pattern: 'hexagonal', turned: false, along, box: { width: diameter, height: diameter }, full, gaps, step, straight: touch, nested, width: steps * step + edges, bridge,
+          pattern: 'hexagonal',
+          turned: false,
+          along,
+          box: { width: diameter, height: diameter },
+          full,
+          gaps,
+          step,
+          straight: touch,
+          nested,
+          width: steps * step + edges,
+          bridge,
         });
         if (most - touch < HAIR) break;
       }
@@ -72,23 +98,32 @@ function nestedGrids(diameter: Mm, along: boolean, room: Mm, bridge: Mm): Grid[]
 }
 
 /** Every way to stand pieces on a sheet: across it, along it, upright, turned, straight, and in the gaps. */
-export function gridsOf(cutter: Cutter, limits: { readonly width: Mm; readonly length: Mm; readonly bridge: Mm }): Grid[] {
+export function gridsOf(
+  cutter: Cutter,
+  limits: { readonly width: Mm; readonly length: Mm; readonly bridge: Mm },
+): Grid[] {
   const { width, length, bridge } = limits;
   const box = cutterBox(cutter);
   const found = straightGrids(box, false, false, width, bridge);
   if (cutter.shape === 'round') {
     return [...found, ...nestedGrids(box.width, false, width, bridge), ...nestedGrids(box.width, true, length, bridge)];
   }
-  return box.width === box.height ? found : [...found, ...straightGrids({ width: box.height, height: box.width }, true, false, width, bridge)];
+  return box.width === box.height
+    ? found
+    : [...found, ...straightGrids({ width: box.height, height: box.width }, true, false, width, bridge)];
 }
 
 /** Along the rows, with the bridges at the edges. */
 export const lengthOf = (grid: Grid, { rows, straight }: Rows): Mm =>
-  (straight * grid.straight) + (rows - 1 - straight > 0 ? (rows - 1 - straight) * grid.nested : 0) + grid.box.height + 2 * grid.bridge;
+  straight * grid.straight +
+  (rows - 1 - straight > 0 ? (rows - 1 - straight) * grid.nested : 0) +
+  grid.box.height +
+  2 * grid.bridge;
 
 /** Full rows of so many: of neighbours at a nested step one lies in the gaps, of those at a straight step none. */
 const fullRows = ({ rows, straight }: Rows): number => Math.floor((rows + straight + 1) / 2);
-export const piecesIn = (grid: Grid, rows: Rows): number => fullRows(rows) * grid.full + (rows.rows - fullRows(rows)) * grid.gaps;
+export const piecesIn = (grid: Grid, rows: Rows): number =>
+  fullRows(rows) * grid.full + (rows.rows - fullRows(rows)) * grid.gaps;
 
 /** The shortest rows that hold so many pieces. */
 export function rowsFor(grid: Grid, count: number): Rows {

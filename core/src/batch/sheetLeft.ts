@@ -3,10 +3,17 @@ import { cutterArea, type Cutter } from './cutter.js';
 import { cuttingLayout, mostOn, type Layout } from './layout.js';
 
 /** Pieces cut from a sheet, in rows from its lower edge on. */
-export interface SheetCut { readonly cutter: Cutter; readonly count: number; readonly bridge: Mm }
+export interface SheetCut {
+  readonly cutter: Cutter;
+  readonly count: number;
+  readonly bridge: Mm;
+}
 
 /** Where a kind of pieces was cut, from `from` up the sheet. */
-export interface CutBand extends SheetCut { readonly from: Mm; readonly layout: Layout }
+export interface CutBand extends SheetCut {
+  readonly from: Mm;
+  readonly layout: Layout;
+}
 
 export interface SheetLeft {
   readonly bands: readonly CutBand[];
@@ -22,7 +29,10 @@ export interface SheetLeft {
  * other: each kind takes the rows it needs.
  * @throws Complaint `sheet/room` where a kind does not fit on what was left
  */
-export function sheetLeft(sheet: { readonly widthMm: Mm; readonly lengthMm: Mm }, cuts: readonly SheetCut[]): SheetLeft {
+export function sheetLeft(
+  sheet: { readonly widthMm: Mm; readonly lengthMm: Mm },
+  cuts: readonly SheetCut[],
+): SheetLeft {
   const bands: CutBand[] = [];
   let [from, pieces] = [0, 0];
   for (const cut of cuts) {

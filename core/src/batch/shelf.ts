@@ -2,15 +2,19 @@ import { ASSUMED_BLOCK_GRAMS, ageInMonths, type Block } from '#core/clay';
 import type { Grams } from '#core/units';
 
 /** Grams to take off one block. */
-export interface Taking { readonly blockId: string; readonly grams: Grams }
+export interface Taking {
+  readonly blockId: string;
+  readonly grams: Grams;
+}
 
 const ROUNDING: Grams = 0.05;
 
 /** Oldest first; blocks without a date last; opened blocks before full ones of the same age. */
 export function inOrderOfUse(blocks: readonly Block[]): Block[] {
-  return [...blocks].sort((a, b) =>
-    (a.madeOn ?? '9999').localeCompare(b.madeOn ?? '9999')
-    || a.leftGrams - b.leftGrams || (a.id < b.id ? -1 : 1));
+  return [...blocks].sort(
+    (a, b) =>
+      (a.madeOn ?? '9999').localeCompare(b.madeOn ?? '9999') || a.leftGrams - b.leftGrams || (a.id < b.id ? -1 : 1),
+  );
 }
 
 /**
@@ -31,7 +35,11 @@ export function takeFrom(blocks: readonly Block[], grams: Grams): { takings: Tak
 }
 
 /** Part of an amount that is of one age. */
-export interface Lot { readonly grams: Grams; /** of the block; null: nobody knows */ readonly months: number | null; /** it has to be bought, and is new then */ readonly bought: boolean }
+export interface Lot {
+  readonly grams: Grams;
+  /** of the block; null: nobody knows */ readonly months: number | null;
+  /** it has to be bought, and is new then */ readonly bought: boolean;
+}
 
 /**
  * The ages of an amount of one clay: of each block that is used for it,
@@ -81,7 +89,9 @@ export function againstShelf(blocks: readonly Block[], grams: Grams): AgainstShe
   const shortCost = short === 0 ? 0 : price === null ? null : (price * short) / blockGrams;
   return {
     left: blocks.reduce((sum, b) => sum + b.leftGrams, 0),
-    short, blocksToBuy, blockGrams,
+    short,
+    blocksToBuy,
+    blockGrams,
     blockAssumed: newest === undefined,
     usedCost: [...costs, shortCost].reduce<number | null>((sum, c) => (sum === null || c === null ? null : sum + c), 0),
     buyCost: blocksToBuy === 0 ? 0 : price === null ? null : price * blocksToBuy,

@@ -14,7 +14,8 @@ const SHARES = Array.from({ length: SAMPLES + 1 }, (_, i) => (1 - Math.cos((Math
 function evenCurve(one: Pigment, other: Pigment): { readonly place: number[]; readonly share: readonly number[] } {
   const labs = SHARES.map((t) => labOf(mixPigments([one, other], [1 - t, t])));
   const place = [0];
-  for (let i = 1; i < labs.length; i++) place.push((place[i - 1] as number) + deltaE(labs[i - 1] as Lab, labs[i] as Lab));
+  for (let i = 1; i < labs.length; i++)
+    place.push((place[i - 1] as number) + deltaE(labs[i - 1] as Lab, labs[i] as Lab));
   const way = place.at(-1) ?? 0;
   return { place: way > 0 ? place.map((p) => p / way) : [...SHARES], share: SHARES };
 }
@@ -33,8 +34,11 @@ function straightPieces(x: readonly number[], y: readonly number[], pieces: numb
     const run = (x[j] as number) - (x[i] as number);
     let sum = 0;
     for (let k = i + 1; k < j; k++) {
-      const line = run === 0 ? (y[i] as number) : (y[i] as number) + (((y[j] as number) - (y[i] as number)) * ((x[k] as number) - (x[i] as number))) / run;
-      sum += (line - (y[k] as number)) ** 2 * ((x[k + 1] ?? x[k] as number) - (x[k - 1] as number));
+      const line =
+        run === 0
+          ? (y[i] as number)
+          : (y[i] as number) + (((y[j] as number) - (y[i] as number)) * ((x[k] as number) - (x[i] as number))) / run;
+      sum += (line - (y[k] as number)) ** 2 * ((x[k + 1] ?? (x[k] as number)) - (x[k - 1] as number));
     }
     return sum;
   };
@@ -56,11 +60,17 @@ function straightPieces(x: readonly number[], y: readonly number[], pieces: numb
 /** A cut between two neighbours of the fade, from x to x, that makes it even. */
 function evenCut(one: Pigment, other: Pigment, from: Mm, to: Mm, height: Mm): Cut {
   const { place, share } = evenCurve(one, other);
-  return straightPieces(place, share, PIECES).map((i): CutPoint => ({ x: from + (to - from) * (place[i] as number), y: height * (share[i] as number) }));
+  return straightPieces(place, share, PIECES).map((i): CutPoint => ({
+    x: from + (to - from) * (place[i] as number),
+    y: height * (share[i] as number),
+  }));
 }
 
 /** A cut that makes the fade more even, and the share of the unevenness that it takes away. */
-export interface Compensated { readonly layout: Layout; readonly gain: number }
+export interface Compensated {
+  readonly layout: Layout;
+  readonly gain: number;
+}
 
 /**
  * The compensated cut: a strong colour gets less of each column, so that
@@ -73,7 +83,10 @@ export function compensate(layout: Layout, pigments: readonly Pigment[], pure: M
   const labs = pigments.map((p) => labOf(mixPigments([p], [1])));
   const ways = pigments.slice(1).map((p, i) => {
     const curve = SHARES.map((t) => labOf(mixPigments([pigments[i] as Pigment, p], [1 - t, t])));
-    return Math.max(1e-6, curve.slice(1).reduce((sum, lab, k) => sum + deltaE(curve[k] as Lab, lab), 0));
+    return Math.max(
+      1e-6,
+      curve.slice(1).reduce((sum, lab, k) => sum + deltaE(curve[k] as Lab, lab), 0),
+    );
   });
   const whole = ways.reduce((a, b) => a + b, 0);
   const room = width - 2 * pure;
@@ -86,5 +99,7 @@ export function compensate(layout: Layout, pigments: readonly Pigment[], pure: M
   });
   const made: Layout = { width, height, cuts };
   const before = unevenness(fadeOf(layout, pigments));
-  return labs.length < 2 || before === 0 ? { layout, gain: 0 } : { layout: made, gain: 1 - unevenness(fadeOf(made, pigments)) / before };
+  return labs.length < 2 || before === 0
+    ? { layout, gain: 0 }
+    : { layout: made, gain: 1 - unevenness(fadeOf(made, pigments)) / before };
 }

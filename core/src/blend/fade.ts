@@ -17,8 +17,15 @@ export interface Fade {
 export const SAMPLES = 161;
 
 /** @param shares of each colour at an x in mm */
-function fadeAlong(width: Mm, pigments: readonly Pigment[], shares: (x: Mm) => readonly number[], samples: number): Fade {
-  const labs = Array.from({ length: samples }, (_, i) => labOf(mixPigments(pigments, shares((width * i) / (samples - 1)))));
+function fadeAlong(
+  width: Mm,
+  pigments: readonly Pigment[],
+  shares: (x: Mm) => readonly number[],
+  samples: number,
+): Fade {
+  const labs = Array.from({ length: samples }, (_, i) =>
+    labOf(mixPigments(pigments, shares((width * i) / (samples - 1)))),
+  );
   const step = width / (samples - 1);
   const change = labs.slice(1).map((lab, i) => deltaE(labs[i] as Lab, lab) / step);
   const way = change.reduce((sum, c) => sum + c * step, 0);
@@ -26,7 +33,10 @@ function fadeAlong(width: Mm, pigments: readonly Pigment[], shares: (x: Mm) => r
   let perceivedMiddle = width / 2;
   for (let i = 0; i < change.length; i++) {
     const next = gone + (change[i] as number) * step;
-    if (way > 0 && next >= way / 2) { perceivedMiddle = (i + (way / 2 - gone) / (next - gone)) * step; break; }
+    if (way > 0 && next >= way / 2) {
+      perceivedMiddle = (i + (way / 2 - gone) / (next - gone)) * step;
+      break;
+    }
     gone = next;
   }
   return { width, labs, change, way, perceivedMiddle };
@@ -42,10 +52,15 @@ export const fadeOf = (layout: Layout, pigments: readonly Pigment[], samples = S
 
 /** What is left of it when it is folded once the wrong way, left over right: both halves mix. It is half as wide. */
 export const wronglyFolded = (layout: Layout, pigments: readonly Pigment[], samples = SAMPLES): Fade =>
-  fadeAlong(layout.width / 2, pigments, (x) => {
-    const other = fractionsAt(layout, layout.width - x);
-    return fractionsAt(layout, x).map((f, i) => (f + (other[i] as number)) / 2);
-  }, samples);
+  fadeAlong(
+    layout.width / 2,
+    pigments,
+    (x) => {
+      const other = fractionsAt(layout, layout.width - x);
+      return fractionsAt(layout, x).map((f, i) => (f + (other[i] as number)) / 2);
+    },
+    samples,
+  );
 
 /** Standard deviation of the change of colour along the fade, ΔE00 per mm: 0 is perfectly even. */
 export function unevenness({ change }: Fade): number {

@@ -15,9 +15,19 @@ export function marry(one: Layout, other: Layout, same: boolean, overlap: Mm): L
   // what is left of the end colours has to be wide enough for the slanting cut
   const endOf = Math.max(...(one.cuts.at(-1) ?? []).map((p) => p.x));
   const startOf = Math.min(...(other.cuts[0] ?? []).map((p) => p.x));
-  if (!same && !(overlap >= 0 && overlap <= 2 * Math.min(one.width - endOf, startOf) + 1e-9)) throw complaint('blend/overlap');
-  const moved = other.cuts.map((cut): Cut => cut.map((p) => ({ x: one.width + p.x, y: (p.y * height) / other.height })));
-  const joint: Cut[] = same ? [] : [[{ x: one.width - overlap / 2, y: 0 }, { x: one.width + overlap / 2, y: height }]];
+  if (!same && !(overlap >= 0 && overlap <= 2 * Math.min(one.width - endOf, startOf) + 1e-9))
+    throw complaint('blend/overlap');
+  const moved = other.cuts.map((cut): Cut =>
+    cut.map((p) => ({ x: one.width + p.x, y: (p.y * height) / other.height })),
+  );
+  const joint: Cut[] = same
+    ? []
+    : [
+        [
+          { x: one.width - overlap / 2, y: 0 },
+          { x: one.width + overlap / 2, y: height },
+        ],
+      ];
   const made = { width: one.width + other.width, height, cuts: [...one.cuts, ...joint, ...moved] };
   checkLayout(made);
   return made;

@@ -12,14 +12,19 @@ const ASSUMED_CONTRAST = 50;
 export const assumedKept = (JUST_NOT_SEEN / ASSUMED_CONTRAST) ** (1 / ASSUMED_PASSES);
 
 /** A blend that somebody made, and the pass after which its streaks were gone. */
-export interface CountedBlend { readonly contrast: number; readonly passes: number }
+export interface CountedBlend {
+  readonly contrast: number;
+  readonly passes: number;
+}
 
 /**
  * What one pass keeps, from one's own blends: the geometric mean, with the
  * assumption counting as much as two of them.
  */
 export function keptFrom(counted: readonly CountedBlend[]): number {
-  const own = counted.filter((b) => b.contrast > JUST_NOT_SEEN && b.passes > 0).map((b) => Math.log(JUST_NOT_SEEN / b.contrast) / b.passes);
+  const own = counted
+    .filter((b) => b.contrast > JUST_NOT_SEEN && b.passes > 0)
+    .map((b) => Math.log(JUST_NOT_SEEN / b.contrast) / b.passes);
   const sum = own.reduce((a, b) => a + b, 0) + 2 * Math.log(assumedKept);
   return Math.exp(sum / (own.length + 2));
 }
@@ -31,7 +36,10 @@ export function streakContrast(pigments: readonly Pigment[]): number {
 }
 
 /** Streaks after each pass, ΔE00, and the pass after which they are just not seen. */
-export interface Forecast { readonly streaks: readonly number[]; readonly enough: number }
+export interface Forecast {
+  readonly streaks: readonly number[];
+  readonly enough: number;
+}
 
 const MOST_PASSES = 60;
 
@@ -41,7 +49,11 @@ const MOST_PASSES = 60;
  * @param shown passes in the forecast @throws Complaint `blend/passes`
  */
 export function forecast(contrast: number, kept: number, shown: number): Forecast {
-  if (!Number.isInteger(shown) || shown < 1 || shown > MOST_PASSES) throw complaint('blend/passes', { most: MOST_PASSES });
-  const enough = contrast <= JUST_NOT_SEEN ? 0 : Math.min(MOST_PASSES, Math.ceil(Math.log(JUST_NOT_SEEN / contrast) / Math.log(kept) - 1e-9));
+  if (!Number.isInteger(shown) || shown < 1 || shown > MOST_PASSES)
+    throw complaint('blend/passes', { most: MOST_PASSES });
+  const enough =
+    contrast <= JUST_NOT_SEEN
+      ? 0
+      : Math.min(MOST_PASSES, Math.ceil(Math.log(JUST_NOT_SEEN / contrast) / Math.log(kept) - 1e-9));
   return { streaks: Array.from({ length: shown }, (_, i) => contrast * kept ** (i + 1)), enough };
 }

@@ -3,7 +3,10 @@ import { complaint, type Mm } from '#core/units';
 import type { Fade } from './fade.js';
 
 /** A piece cut from a fade: its middle and the shade it gets, the mean of what is under the cutter. */
-export interface FadePiece { readonly x: Mm; readonly lab: Lab }
+export interface FadePiece {
+  readonly x: Mm;
+  readonly lab: Lab;
+}
 
 /** The mean colour of a fade between two places. */
 export function shadeBetween({ width, labs }: Fade, from: Mm, to: Mm): Lab {
@@ -22,7 +25,8 @@ export function shadeBetween({ width, labs }: Fade, from: Mm, to: Mm): Lab {
 export function gradedSet(fade: Fade, count: number, size: Mm, bridge: Mm): FadePiece[] {
   if (!Number.isInteger(count) || count < 1 || count > 5000) throw complaint('count/whole');
   const needed = count * size + (count + 1) * bridge;
-  if (needed > fade.width + 1e-9) throw complaint('blend/room', { count, fits: Math.max(0, Math.floor((fade.width - bridge) / (size + bridge))) });
+  if (needed > fade.width + 1e-9)
+    throw complaint('blend/room', { count, fits: Math.max(0, Math.floor((fade.width - bridge) / (size + bridge))) });
   const room = fade.width - 2 * bridge - size;
   return Array.from({ length: count }, (_, i) => {
     const x = count === 1 ? fade.width / 2 : bridge + size / 2 + (room * i) / (count - 1);
@@ -31,4 +35,5 @@ export function gradedSet(fade: Fade, count: number, size: Mm, bridge: Mm): Fade
 }
 
 /** Rows of pieces that fit on the blend's height. */
-export const rowsIn = (height: Mm, size: Mm, bridge: Mm): number => Math.max(0, Math.floor((height - bridge) / (size + bridge)));
+export const rowsIn = (height: Mm, size: Mm, bridge: Mm): number =>
+  Math.max(0, Math.floor((height - bridge) / (size + bridge)));

@@ -9,13 +9,17 @@ import { placeInPlug, type Plug } from './tape.js';
  */
 export const STEP_NOT_SEEN = 2.5;
 
-const at = (labs: readonly Lab[], place: number): Lab => labs[Math.round(Math.min(1, Math.max(0, place)) * (labs.length - 1))] as Lab;
+const at = (labs: readonly Lab[], place: number): Lab =>
+  labs[Math.round(Math.min(1, Math.max(0, place)) * (labs.length - 1))] as Lab;
 
 /** Places in a plug at which neighbouring turns are compared. */
 const COMPARED = 200;
 
 /** Steps of colour between neighbouring turns, ΔE00: over all of the radius, and the largest. */
-export interface TurnSteps { readonly mean: number; readonly largest: number }
+export interface TurnSteps {
+  readonly mean: number;
+  readonly largest: number;
+}
 
 /**
  * The steps of colour between neighbouring turns of a rolled plug, or

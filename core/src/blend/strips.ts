@@ -63,10 +63,19 @@ export function stripsOf(layout: Layout, pigments: readonly Pigment[], count: nu
   const strips: Made[] = [];
   for (let k = 0; k < count; k++) {
     const wanted = (way * k) / (count - 1);
-    const after = Math.max(1, gone.findIndex((g) => g >= wanted - 1e-9));
+    const after = Math.max(
+      1,
+      gone.findIndex((g) => g >= wanted - 1e-9),
+    );
     const [low, high] = [gone[after - 1] ?? 0, gone[after] ?? way];
-    const place = way === 0 ? k / (count - 1) : (after - 1 + (high > low ? (wanted - low) / (high - low) : 0)) / (labs.length - 1);
-    const ends = k === 0 ? fractionsAt(layout, 0) : k === count - 1 ? fractionsAt(layout, width) : fractionsAt(layout, place * width);
+    const place =
+      way === 0 ? k / (count - 1) : (after - 1 + (high > low ? (wanted - low) / (high - low) : 0)) / (labs.length - 1);
+    const ends =
+      k === 0
+        ? fractionsAt(layout, 0)
+        : k === count - 1
+          ? fractionsAt(layout, width)
+          : fractionsAt(layout, place * width);
     const { quarters, lab } = makeable(pigments, ends);
     strips.push({ quarters, lab });
   }

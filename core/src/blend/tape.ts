@@ -3,7 +3,11 @@ import { complaint, type Mm, type Mm2 } from '#core/units';
 import type { Fade } from './fade.js';
 
 /** A blend rolled long and thin. Its fade runs along its length. */
-export interface Tape { readonly width: Mm; readonly length: Mm; readonly thickness: Mm }
+export interface Tape {
+  readonly width: Mm;
+  readonly length: Mm;
+  readonly thickness: Mm;
+}
 
 /**
  * The finished blend, turned a quarter and folded to a width, at a
@@ -11,19 +15,31 @@ export interface Tape { readonly width: Mm; readonly length: Mm; readonly thickn
  * @param blend along the fade, up, and thick; after trimming
  * @throws Complaint `amount/positive`
  */
-export function tapeOf(blend: { readonly width: Mm; readonly height: Mm; readonly thickness: Mm }, width: Mm, thickness: Mm): Tape {
-  for (const [what, value] of [['The width of the tape', width], ['The thickness of the tape', thickness], ['The blend', blend.width * blend.height * blend.thickness]] as const) {
+export function tapeOf(
+  blend: { readonly width: Mm; readonly height: Mm; readonly thickness: Mm },
+  width: Mm,
+  thickness: Mm,
+): Tape {
+  for (const [what, value] of [
+    ['The width of the tape', width],
+    ['The thickness of the tape', thickness],
+    ['The blend', blend.width * blend.height * blend.thickness],
+  ] as const) {
     if (!(value > 0) || !Number.isFinite(value)) throw complaint('amount/positive', { what });
   }
   return { width, thickness, length: (blend.width * blend.height * blend.thickness) / (width * thickness) };
 }
 
 /** Pure colour added to one end of a tape, so much of its length. */
-export interface ExtraEnd { readonly at: 'first' | 'last'; readonly length: Mm }
+export interface ExtraEnd {
+  readonly at: 'first' | 'last';
+  readonly length: Mm;
+}
 
 /** The tape with more of its end colour; it is as wide and as thick there. @throws Complaint `amount/positive` */
 export function lengthened(tape: Tape, extra: ExtraEnd | null): Tape {
-  if (extra && !(extra.length >= 0 && Number.isFinite(extra.length))) throw complaint('amount/positive', { what: 'The extra colour' });
+  if (extra && !(extra.length >= 0 && Number.isFinite(extra.length)))
+    throw complaint('amount/positive', { what: 'The extra colour' });
   return extra ? { ...tape, length: tape.length + extra.length } : tape;
 }
 
@@ -44,9 +60,20 @@ export function stacked(tape: Tape, count: number): Tape {
 }
 
 /** A rolled plug: as high as the tape was wide. */
-export interface RolledPlug { readonly kind: 'rolled'; readonly diameter: Mm; readonly height: Mm; readonly inside: 'first' | 'last' }
+export interface RolledPlug {
+  readonly kind: 'rolled';
+  readonly diameter: Mm;
+  readonly height: Mm;
+  readonly inside: 'first' | 'last';
+}
 /** A plug folded like a fan: its fade runs from side to side. */
-export interface FannedPlug { readonly kind: 'fan'; readonly width: Mm; readonly depth: Mm; readonly height: Mm; readonly folds: number }
+export interface FannedPlug {
+  readonly kind: 'fan';
+  readonly width: Mm;
+  readonly depth: Mm;
+  readonly height: Mm;
+  readonly folds: number;
+}
 export type Plug = RolledPlug | FannedPlug;
 
 /** How a tape is made and wound up. Lengths in mm. */
@@ -66,7 +93,10 @@ export interface Winding {
  * with the colour added at an end.
  * @param blend as in {@link tapeOf} @throws Complaint `amount/positive`, `blend/stack`
  */
-export function windUp(blend: Parameters<typeof tapeOf>[0], { tapeWidth, tapeMm, extra, tapes, plug, inside, fanDepth }: Winding): { readonly plain: Tape; readonly tape: Tape; readonly plug: Plug } {
+export function windUp(
+  blend: Parameters<typeof tapeOf>[0],
+  { tapeWidth, tapeMm, extra, tapes, plug, inside, fanDepth }: Winding,
+): { readonly plain: Tape; readonly tape: Tape; readonly plug: Plug } {
   const plain = tapeOf(blend, tapeWidth, tapeMm);
   const tape = lengthened(plain, extra);
   const wound = stacked(tape, tapes);
@@ -74,8 +104,12 @@ export function windUp(blend: Parameters<typeof tapeOf>[0], { tapeWidth, tapeMm,
 }
 
 /** π·r² = τ·s: the tape rolled up without air. @param inside which end of the fade is in the middle */
-export const rollUp = ({ width, length, thickness }: Tape, inside: 'first' | 'last'): RolledPlug =>
-  ({ kind: 'rolled', diameter: 2 * Math.sqrt((thickness * length) / Math.PI), height: width, inside });
+export const rollUp = ({ width, length, thickness }: Tape, inside: 'first' | 'last'): RolledPlug => ({
+  kind: 'rolled',
+  diameter: 2 * Math.sqrt((thickness * length) / Math.PI),
+  height: width,
+  inside,
+});
 
 /**
  * The tape folded to and fro.
@@ -101,4 +135,5 @@ export function placeInPlug(plug: Plug, share: number): number {
 export const radiusOf = ({ diameter }: RolledPlug, share: number): Mm => (diameter / 2) * Math.sqrt(share);
 
 /** Faces of the plug: its area is that of the tape's edge. */
-export const faceArea = (plug: Plug): Mm2 => (plug.kind === 'fan' ? plug.width * plug.depth : (Math.PI * plug.diameter ** 2) / 4);
+export const faceArea = (plug: Plug): Mm2 =>
+  plug.kind === 'fan' ? plug.width * plug.depth : (Math.PI * plug.diameter ** 2) / 4;

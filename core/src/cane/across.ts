@@ -1,7 +1,10 @@
 import type { Mm } from '#core/units';
 import { diameterOf, type Outline, type Point } from './outline.js';
 
-interface Box { readonly long: Mm; readonly short: Mm }
+interface Box {
+  readonly long: Mm;
+  readonly short: Mm;
+}
 
 /** Directions in which a box is tried at most. */
 const MOST_TRIED = 360;
@@ -19,7 +22,8 @@ function hullOf(points: readonly Point[]): Point[] {
   };
   return [...half(sorted), ...half(sorted.reverse())];
 }
-const leftOf = (a: Point, b: Point, p: Point): boolean => (b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0]) > 0;
+const leftOf = (a: Point, b: Point, p: Point): boolean =>
+  (b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0]) > 0;
 
 /** The smallest box around a face, turned as it needs be: along one of its edges (H. Freeman and R. Shapira, 1975). */
 function boxAround(outline: Outline): Box {
@@ -34,7 +38,8 @@ function boxAround(outline: Outline): Box {
     const along = points.map(([x, y]) => x * c + y * s);
     const up = points.map(([x, y]) => y * c - x * s);
     const [width, height] = [Math.max(...along) - Math.min(...along), Math.max(...up) - Math.min(...up)];
-    if (width * height < least.long * least.short * (1 - 1e-9)) least = { long: Math.max(width, height), short: Math.min(width, height) };
+    if (width * height < least.long * least.short * (1 - 1e-9))
+      least = { long: Math.max(width, height), short: Math.min(width, height) };
   });
   return least;
 }

@@ -8,7 +8,10 @@ import { numberOf, one, sumOf, type CaneContext, type CaneState, type StepResult
 import { laidAreas } from './template.js';
 import { usesOf, type PartUse } from './uses.js';
 
-export interface Wanted { readonly slices: number; readonly thickness: Mm }
+export interface Wanted {
+  readonly slices: number;
+  readonly thickness: Mm;
+}
 
 /** A piece of clay to begin with: so many, each so long. */
 export interface StartNeed {
@@ -21,13 +24,26 @@ export interface StartNeed {
   readonly amounts: ReadonlyMap<number, Mm2>;
 }
 /** A sheet that is wrapped around: as wide as the way around the cane. */
-export interface WrapNeed { readonly step: Extract<Step, { do: 'wrap' }>; readonly path: readonly string[]; readonly count: number; readonly width: Mm; readonly length: Mm }
+export interface WrapNeed {
+  readonly step: Extract<Step, { do: 'wrap' }>;
+  readonly path: readonly string[];
+  readonly count: number;
+  readonly width: Mm;
+  readonly length: Mm;
+}
 
 /** Ends, pieces too many, what a hole was cut from, or cane beyond what is wanted: a lump of clay that shows a face, mm³ by material. */
-export interface Offcut { readonly why: 'ends' | 'pieces' | 'hole' | 'more'; readonly volumes: ReadonlyMap<MaterialKey, number> }
+export interface Offcut {
+  readonly why: 'ends' | 'pieces' | 'hole' | 'more';
+  readonly volumes: ReadonlyMap<MaterialKey, number>;
+}
 
 /** A plug or a sheet that was made before: so many mm of it are used, mm³ by material. */
-export interface MadeUse { readonly id: string; readonly length: Mm; readonly volumes: ReadonlyMap<MaterialKey, number> }
+export interface MadeUse {
+  readonly id: string;
+  readonly length: Mm;
+  readonly volumes: ReadonlyMap<MaterialKey, number>;
+}
 
 export interface BackwardsPlan {
   readonly starts: readonly StartNeed[];
@@ -47,7 +63,13 @@ export interface BackwardsPlan {
 
 /** Share of an off-cut below which a clay in it is taken to come from counting. */
 const HAIR = 0.015;
-interface Gathered { readonly starts: StartNeed[]; readonly wraps: WrapNeed[]; readonly volumes: Map<number, number>; readonly made: { readonly id: string; readonly length: Mm; readonly amounts: ReadonlyMap<number, Mm2> }[]; readonly offcuts: { readonly why: Offcut['why']; readonly volumes: ReadonlyMap<number, number> }[] }
+interface Gathered {
+  readonly starts: StartNeed[];
+  readonly wraps: WrapNeed[];
+  readonly volumes: Map<number, number>;
+  readonly made: { readonly id: string; readonly length: Mm; readonly amounts: ReadonlyMap<number, Mm2> }[];
+  readonly offcuts: { readonly why: Offcut['why']; readonly volumes: ReadonlyMap<number, number> }[];
+}
 
 const into = (sums: Map<number, number>, amounts: ReadonlyMap<number, number>, times: number): void => {
   for (const [index, area] of amounts) sums.set(index, (sums.get(index) ?? 0) + area * times);
@@ -65,7 +87,13 @@ function joined(uses: readonly PartUse[]): { readonly part: Part; readonly piece
 }
 
 /** A part of a row: made for all pieces that are needed of it, each so long. */
-function gatherPart({ part, pieces, longer }: ReturnType<typeof joined>[number], stage: Stage, context: CaneContext, path: readonly string[], out: Gathered): void {
+function gatherPart(
+  { part, pieces, longer }: ReturnType<typeof joined>[number],
+  stage: Stage,
+  context: CaneContext,
+  path: readonly string[],
+  out: Gathered,
+): void {
   const results = partResults(part, context);
   const cuts = pieces * stage.count;
   const length = (stage.length * longer) / pieces;
@@ -79,11 +107,18 @@ function gatherPart({ part, pieces, longer }: ReturnType<typeof joined>[number],
 const NOTHING = 1e-7;
 
 function off(out: Gathered, why: Offcut['why'], amounts: ReadonlyMap<number, Mm2>, length: Mm): void {
-  if (length > NOTHING) out.offcuts.push({ why, volumes: new Map([...amounts].map(([index, area]) => [index, area * length])) });
+  if (length > NOTHING)
+    out.offcuts.push({ why, volumes: new Map([...amounts].map(([index, area]) => [index, area * length])) });
 }
 
 /** Everything that one begins with and that is left over, of a row and of the parts it takes in. */
-function gather(results: readonly StepResult[], row: Row, context: CaneContext, path: readonly string[], out: Gathered): void {
+function gather(
+  results: readonly StepResult[],
+  row: Row,
+  context: CaneContext,
+  path: readonly string[],
+  out: Gathered,
+): void {
   for (let at = results.length - 1; at >= 0; at--) {
     const { step } = results[at] as StepResult;
     const state = stateAt(results, at);
@@ -95,9 +130,14 @@ function gather(results: readonly StepResult[], row: Row, context: CaneContext, 
     off(out, 'ends', state.amounts, 2 * stage.cut * stage.count);
     if (step.do === 'trim') off(out, 'ends', state.amounts, 2 * step.each * stage.count);
     off(out, 'pieces', state.amounts, row.spare[at] ?? 0);
-    if (!before) { begun(step, state, parts, row, context, path, out); continue; }
-    if (step.do === 'split' && state.count === before.count) off(out, 'pieces', positive(sumOf([before.amounts, 1], [state.amounts, -1])), all);
-    if (step.do === 'insert') off(out, 'hole', positive(sumOf([before.amounts, 1], ...given(parts), [state.amounts, -1])), all);
+    if (!before) {
+      begun(step, state, parts, row, context, path, out);
+      continue;
+    }
+    if (step.do === 'split' && state.count === before.count)
+      off(out, 'pieces', positive(sumOf([before.amounts, 1], [state.amounts, -1])), all);
+    if (step.do === 'insert')
+      off(out, 'hole', positive(sumOf([before.amounts, 1], ...given(parts), [state.amounts, -1])), all);
     if (step.do === 'wrap') {
       const added = areaOf(state.outline) - areaOf(before.outline);
       out.wraps.push({ step, path, count: stage.count, width: added / step.thickness, length: stage.length });
@@ -107,15 +147,27 @@ function gather(results: readonly StepResult[], row: Row, context: CaneContext, 
 }
 
 /** Amounts of the parts of a step, each with how much of it there is. */
-const given = (parts: readonly PartUse[]): (readonly [ReadonlyMap<number, Mm2>, number])[] => parts.map((use) => [use.state.amounts, use.count * use.longer] as const);
+const given = (parts: readonly PartUse[]): (readonly [ReadonlyMap<number, Mm2>, number])[] =>
+  parts.map((use) => [use.state.amounts, use.count * use.longer] as const);
 
 /** The clay that a row begins with; that of another cane is counted there. */
-function begun(step: Step, state: CaneState, parts: readonly PartUse[], { begin }: Row, context: CaneContext, path: readonly string[], out: Gathered): void {
+function begun(
+  step: Step,
+  state: CaneState,
+  parts: readonly PartUse[],
+  { begin }: Row,
+  context: CaneContext,
+  path: readonly string[],
+  out: Gathered,
+): void {
   if (step.do === 'cane') return;
   const all = begin.length * begin.count;
   out.starts.push({ step, path, count: begin.count, length: begin.length, amounts: state.amounts });
   if ('made' in step && step.made !== undefined) out.made.push({ id: step.made, length: all, amounts: state.amounts });
-  if (step.do !== 'template') { into(out.volumes, state.amounts, all); return; }
+  if (step.do !== 'template') {
+    into(out.volumes, state.amounts, all);
+    return;
+  }
   // clay of the canes in it is counted with those, all of it: what other regions cover is cut away
   const laid = new Map<number, number>();
   for (const { key, area } of laidAreas(step)) into(laid, one(numberOf(context, key), area), 1);
@@ -135,7 +187,9 @@ const difference = (after: CaneState, before: CaneState): Map<number, number> =>
   new Map([...after.amounts].map(([index, area]) => [index, area - (before.amounts.get(index) ?? 0)]));
 
 /** Equal pieces of equal canes as one line, with their number. */
-function together<N extends { readonly step: Step; readonly path: readonly string[]; readonly count: number; readonly length: Mm }>(needs: readonly N[]): N[] {
+function together<
+  N extends { readonly step: Step; readonly path: readonly string[]; readonly count: number; readonly length: Mm },
+>(needs: readonly N[]): N[] {
   const found = new Map<string, N>();
   for (const need of needs) {
     const key = JSON.stringify([need.step, need.path, need.length.toFixed(6)]);
@@ -153,8 +207,13 @@ function together<N extends { readonly step: Step; readonly path: readonly strin
  * @param context with the ends that are lost
  * @throws Complaint of the first step that cannot be done, `cane/positive`, `cane/count`, `cane/asked`, and of a cane that is too much to work out
  */
-export function planBackwards(steps: readonly Step[], { slices, thickness }: Wanted, context: CaneContext): BackwardsPlan {
-  if (!Number.isInteger(slices) || slices < 1 || slices > 5000) throw complaint('cane/count', { what: 'The number of slices', low: 1, high: 5000 });
+export function planBackwards(
+  steps: readonly Step[],
+  { slices, thickness }: Wanted,
+  context: CaneContext,
+): BackwardsPlan {
+  if (!Number.isInteger(slices) || slices < 1 || slices > 5000)
+    throw complaint('cane/count', { what: 'The number of slices', low: 1, high: 5000 });
   if (!(thickness > 0)) throw complaint('cane/positive', { what: 'A slice' });
   if (!(context.ends.share >= 0)) throw complaint('cane/positive', { what: 'What is lost at the ends' });
   checkWork(steps, context.library);
@@ -166,10 +225,20 @@ export function planBackwards(steps: readonly Step[], { slices, thickness }: Wan
   const out: Gathered = { starts: [], wraps: [], volumes: new Map(), made: [], offcuts: [] };
   gather(results, row, context, [], out);
   off(out, 'more', stateAt(results, results.length - 1).amounts, need.count * need.length - slices * thickness);
-  const named = (sums: ReadonlyMap<number, number>): Map<MaterialKey, number> => new Map([...sums].filter(([, v]) => Math.abs(v) > 1e-9).map(([index, v]) => [context.materials[index] ?? '', v]));
+  const named = (sums: ReadonlyMap<number, number>): Map<MaterialKey, number> =>
+    new Map([...sums].filter(([, v]) => Math.abs(v) > 1e-9).map(([index, v]) => [context.materials[index] ?? '', v]));
   return {
-    starts: together(out.starts.reverse()), wraps: together(out.wraps.reverse()), volumes: named(out.volumes), offcuts: out.offcuts.map(({ why, volumes }) => ({ why, volumes: named(volumes) })),
-    made: out.made.map(({ id, length, amounts }) => ({ id, length, volumes: named(new Map([...amounts].map(([index, area]) => [index, area * length]))) })),
-    stages: row.stages, pieces: need.count, each,
+    starts: together(out.starts.reverse()),
+    wraps: together(out.wraps.reverse()),
+    volumes: named(out.volumes),
+    offcuts: out.offcuts.map(({ why, volumes }) => ({ why, volumes: named(volumes) })),
+    made: out.made.map(({ id, length, amounts }) => ({
+      id,
+      length,
+      volumes: named(new Map([...amounts].map(([index, area]) => [index, area * length]))),
+    })),
+    stages: row.stages,
+    pieces: need.count,
+    each,
   };
 }

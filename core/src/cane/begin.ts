@@ -9,7 +9,10 @@ export function positive(value: number, what: string): number {
 }
 
 const MOST_LAYERS = 12;
-function layersOf(layers: readonly SheetLayer[], context: CaneContext): { readonly index: readonly number[]; readonly ends: readonly number[]; readonly whole: number } {
+function layersOf(
+  layers: readonly SheetLayer[],
+  context: CaneContext,
+): { readonly index: readonly number[]; readonly ends: readonly number[]; readonly whole: number } {
   if (layers.length < 1 || layers.length > MOST_LAYERS) throw complaint('cane/layers');
   const ends: number[] = [];
   for (const { thickness } of layers) ends.push((ends.at(-1) ?? 0) + positive(thickness, 'A sheet'));
@@ -26,8 +29,21 @@ const layerAt = (ends: readonly number[], height: number): number => {
 type Of<K extends Begin['do']> = Extract<Begin, { do: K }>;
 type Maker<K extends Begin['do']> = (step: Of<K>, context: CaneContext) => CaneState;
 
-const plain = (outline: CaneState['outline'], length: number, sample: Sampler, amounts: CaneState['amounts']): CaneState =>
-  ({ outline, length: positive(length, 'The length'), count: 1, sample, amounts, reductions: 0, spoilt: [], endsEach: 0 });
+const plain = (
+  outline: CaneState['outline'],
+  length: number,
+  sample: Sampler,
+  amounts: CaneState['amounts'],
+): CaneState => ({
+  outline,
+  length: positive(length, 'The length'),
+  count: 1,
+  sample,
+  amounts,
+  reductions: 0,
+  spoilt: [],
+  endsEach: 0,
+});
 
 const log: Maker<'log'> = ({ of, diameter, length }, context) => {
   const outline = circle(positive(diameter, 'The log'));
@@ -46,13 +62,19 @@ const plug: Maker<'plug'> = ({ of, wound, inside, width, depth, length }, contex
   const index = numberOf(context, of);
   if (wound === 'fan') {
     const outline = rectangle(positive(width, 'The width'), positive(depth, 'The depth'));
-    return plain(outline, length, (x) => index + FADE * Math.min(1, Math.max(0, x / width + 0.5)), one(index, areaOf(outline)));
+    return plain(
+      outline,
+      length,
+      (x) => index + FADE * Math.min(1, Math.max(0, x / width + 0.5)),
+      one(index, areaOf(outline)),
+    );
   }
   const outline = circle(positive(width, 'The plug'));
   const inverse = 4 / (width * width);
-  const sample: Sampler = inside === 'first'
-    ? (x, y) => index + FADE * Math.min(1, (x * x + y * y) * inverse)
-    : (x, y) => index + FADE * Math.max(0, 1 - (x * x + y * y) * inverse);
+  const sample: Sampler =
+    inside === 'first'
+      ? (x, y) => index + FADE * Math.min(1, (x * x + y * y) * inverse)
+      : (x, y) => index + FADE * Math.max(0, 1 - (x * x + y * y) * inverse);
   return plain(outline, length, sample, one(index, areaOf(outline)));
 };
 
@@ -76,15 +98,27 @@ const roll: Maker<'roll'> = ({ layers, rolled, length }, context) => {
 /** A stripe loaf: the stack of sheets so many times over. */
 const loaf: Maker<'loaf'> = ({ layers, times, width, length }, context) => {
   const { index, ends, whole } = layersOf(layers, context);
-  if (!Number.isInteger(times) || times < 1 || times > 400) throw complaint('cane/count', { what: 'The number of stacks', low: 1, high: 400 });
+  if (!Number.isInteger(times) || times < 1 || times > 400)
+    throw complaint('cane/count', { what: 'The number of stacks', low: 1, high: 400 });
   const height = whole * times;
   const outline = rectangle(positive(width, 'The width'), height);
   const sample: Sampler = (_, y) => {
     const at = (y + height / 2) / whole;
     return index[layerAt(ends, (at - Math.floor(at)) * whole)] as number;
   };
-  return plain(outline, length, sample, sumOf(...layers.map((l, i) => [one(index[i] as number, l.thickness * width * times), 1] as const)));
+  return plain(
+    outline,
+    length,
+    sample,
+    sumOf(...layers.map((l, i) => [one(index[i] as number, l.thickness * width * times), 1] as const)),
+  );
 };
 
 /** Beginnings that need no other cane; those that do are in `run.ts`. */
-export const BEGIN: { readonly [K in Exclude<Begin['do'], 'cane' | 'template'>]: Maker<K> } = { log, block, plug, roll, loaf };
+export const BEGIN: { readonly [K in Exclude<Begin['do'], 'cane' | 'template'>]: Maker<K> } = {
+  log,
+  block,
+  plug,
+  roll,
+  loaf,
+};

@@ -14,8 +14,18 @@ const INSIDE = 0.95;
 export type Cell = readonly Point[];
 
 /** A cell while it is cut: its corners, and beyond which site the edge after each lies; -1 for the outline. */
-interface Corners { x: Float64Array; y: Float64Array; after: Int32Array; count: number }
-const roomFor = (count: number): Corners => ({ x: new Float64Array(count), y: new Float64Array(count), after: new Int32Array(count), count: 0 });
+interface Corners {
+  x: Float64Array;
+  y: Float64Array;
+  after: Int32Array;
+  count: number;
+}
+const roomFor = (count: number): Corners => ({
+  x: new Float64Array(count),
+  y: new Float64Array(count),
+  after: new Int32Array(count),
+  count: 0,
+});
 
 /** Copies what lies where a·x + b·y ≤ c; false, and nothing copied, where that is all of it. */
 function cut(from: Corners, to: Corners, a: number, b: number, c: number, site: number): boolean {
@@ -23,7 +33,12 @@ function cut(from: Corners, to: Corners, a: number, b: number, c: number, site: 
   for (let k = 0; k < from.count && !off; k++) off = a * (from.x[k] as number) + b * (from.y[k] as number) > c;
   if (!off) return false;
   let kept = 0;
-  const put = (x: number, y: number, after: number): void => { to.x[kept] = x; to.y[kept] = y; to.after[kept] = after; kept++; };
+  const put = (x: number, y: number, after: number): void => {
+    to.x[kept] = x;
+    to.y[kept] = y;
+    to.after[kept] = after;
+    kept++;
+  };
   const last = from.count - 1;
   let px = from.x[last] as number;
   let py = from.y[last] as number;
@@ -39,15 +54,25 @@ function cut(from: Corners, to: Corners, a: number, b: number, c: number, site: 
     }
     edge = from.after[k] as number;
     if (now <= 0) put(x, y, edge);
-    px = x; py = y; before = now;
+    px = x;
+    py = y;
+    before = now;
   }
   to.count = kept;
   return true;
 }
 
 /** Two neighbours, and by how much the area of each grows with its own weight and shrinks with the other's. */
-interface Border { readonly one: number; readonly other: number; readonly rate: number }
-interface Diagram { readonly cells: readonly Cell[]; readonly areas: readonly number[]; readonly borders: readonly Border[] }
+interface Border {
+  readonly one: number;
+  readonly other: number;
+  readonly rate: number;
+}
+interface Diagram {
+  readonly cells: readonly Cell[];
+  readonly areas: readonly number[];
+  readonly borders: readonly Border[];
+}
 
 /**
  * The power diagram of the sites within an outline, which is taken to be
@@ -56,13 +81,22 @@ interface Diagram { readonly cells: readonly Cell[]; readonly areas: readonly nu
  * first: after them a cell is small, and most others are seen to be too far
  * off. Written anew
  */
-function powerDiagram(sites: readonly Point[], weights: readonly number[], outline: Outline, touching: number[][]): Diagram {
+function powerDiagram(
+  sites: readonly Point[],
+  weights: readonly number[],
+  outline: Outline,
+  touching: number[][],
+): Diagram {
   const room = outline.points.length + sites.length + 2;
   let [cell, next] = [roomFor(room), roomFor(room)];
   const borders: Border[] = [];
   const cells = sites.map(([x, y], i): Cell => {
     cell.count = outline.points.length;
-    outline.points.forEach((p, k) => { cell.x[k] = p[0]; cell.y[k] = p[1]; cell.after[k] = -1; });
+    outline.points.forEach((p, k) => {
+      cell.x[k] = p[0];
+      cell.y[k] = p[1];
+      cell.after[k] = -1;
+    });
     const w = weights[i] as number;
     let reach = Infinity;
     const against = (j: number): void => {
@@ -77,7 +111,8 @@ function powerDiagram(sites: readonly Point[], weights: readonly number[], outli
       if (!cut(cell, next, 2 * dx, 2 * dy, off + 2 * (dx * x + dy * y), j)) return;
       [cell, next] = [next, cell];
       reach = 0;
-      for (let k = 0; k < cell.count; k++) reach = Math.max(reach, ((cell.x[k] as number) - x) ** 2 + ((cell.y[k] as number) - y) ** 2);
+      for (let k = 0; k < cell.count; k++)
+        reach = Math.max(reach, ((cell.x[k] as number) - x) ** 2 + ((cell.y[k] as number) - y) ** 2);
     };
     touching[i]?.forEach(against);
     for (let j = 0; j < sites.length; j++) against(j);
@@ -108,7 +143,10 @@ function powerDiagram(sites: readonly Point[], weights: readonly number[], outli
 function weightsFor(change: readonly number[], borders: readonly Border[]): number[] {
   const n = change.length;
   const own = new Array<number>(n).fill(1e-12);
-  for (const { one, other, rate } of borders) { own[one] = (own[one] as number) + rate; own[other] = (own[other] as number) + rate; }
+  for (const { one, other, rate } of borders) {
+    own[one] = (own[one] as number) + rate;
+    own[other] = (own[other] as number) + rate;
+  }
   const times = (v: readonly number[]): number[] => {
     const out = v.map((value, i) => value * (own[i] as number));
     for (const { one, other, rate } of borders) {
@@ -117,7 +155,8 @@ function weightsFor(change: readonly number[], borders: readonly Border[]): numb
     }
     return out;
   };
-  const dot = (a: readonly number[], b: readonly number[]): number => a.reduce((sum, v, i) => sum + v * (b[i] as number), 0);
+  const dot = (a: readonly number[], b: readonly number[]): number =>
+    a.reduce((sum, v, i) => sum + v * (b[i] as number), 0);
   const eased = (v: readonly number[]): number[] => v.map((value, i) => value / (own[i] as number));
   let result = change.map(() => 0);
   let rest = [...change];
@@ -188,7 +227,8 @@ export function bundleCells(outline: Outline, areas: readonly number[], places: 
 }
 
 /** Places for n rods that fill a circle evenly (H. Vogel, 1979), of radius 1. */
-export const sunflower = (count: number): Point[] => Array.from({ length: count }, (_, i): Point => {
-  const [r, angle] = [Math.sqrt((i + 0.5) / count), i * Math.PI * (3 - Math.sqrt(5))];
-  return [r * Math.cos(angle), r * Math.sin(angle)];
-});
+export const sunflower = (count: number): Point[] =>
+  Array.from({ length: count }, (_, i): Point => {
+    const [r, angle] = [Math.sqrt((i + 0.5) / count), i * Math.PI * (3 - Math.sqrt(5))];
+    return [r * Math.cos(angle), r * Math.sin(angle)];
+  });

@@ -3,7 +3,11 @@ import { signedArea, type Point } from './outline.js';
 import type { Region } from './program.js';
 
 /** A flat region of a drawing: what it is called there, its colour there, and its edge. */
-export interface DrawnRegion { readonly name: string; /** sRGB, six hex digits */ readonly hex: string; readonly points: readonly Point[] }
+export interface DrawnRegion {
+  readonly name: string;
+  /** sRGB, six hex digits */ readonly hex: string;
+  readonly points: readonly Point[];
+}
 
 /** A drawing made ready to be a template: the first region is the ground. mm, y up, about the middle. */
 export interface Drawn {
@@ -52,7 +56,10 @@ export function simplified(points: readonly Point[], tolerance: Mm): Point[] {
   if (n < 5) return [...points];
   // two points far apart begin it, so that a closed line has two ends
   let far = 0;
-  points.forEach(([x, y], i) => { const [a, b] = [points[0] as Point, points[far] as Point]; if (Math.hypot(x - a[0], y - a[1]) > Math.hypot(b[0] - a[0], b[1] - a[1])) far = i; });
+  points.forEach(([x, y], i) => {
+    const [a, b] = [points[0] as Point, points[far] as Point];
+    if (Math.hypot(x - a[0], y - a[1]) > Math.hypot(b[0] - a[0], b[1] - a[1])) far = i;
+  });
   const keep = new Uint8Array(n + 1);
   keep[0] = keep[n] = keep[far] = 1;
   const at = (i: number): Point => points[i % n] as Point;
@@ -72,9 +79,13 @@ export function simplified(points: readonly Point[], tolerance: Mm): Point[] {
 /** Whether a closed line crosses itself. */
 export function crossesItself(points: readonly Point[]): boolean {
   const n = points.length;
-  const side = (a: Point, b: Point, c: Point): number => Math.sign((b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0]));
+  const side = (a: Point, b: Point, c: Point): number =>
+    Math.sign((b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0]));
   // looked at by their left ends, so that only edges that overlap sideways are compared
-  const edges = points.map((p, i) => ({ i, p, q: points[(i + 1) % n] as Point })).map((e) => ({ ...e, low: Math.min(e.p[0], e.q[0]), high: Math.max(e.p[0], e.q[0]) })).sort((a, b) => a.low - b.low);
+  const edges = points
+    .map((p, i) => ({ i, p, q: points[(i + 1) % n] as Point }))
+    .map((e) => ({ ...e, low: Math.min(e.p[0], e.q[0]), high: Math.max(e.p[0], e.q[0]) }))
+    .sort((a, b) => a.low - b.low);
   for (let k = 0; k < edges.length; k++) {
     const a = edges[k] as (typeof edges)[number];
     for (let m = k + 1; m < edges.length && (edges[m] as typeof a).low <= a.high; m++) {
@@ -99,19 +110,44 @@ const FEWEST_MM2 = 0.05;
 export function drawnOf(regions: readonly DrawnRegion[], width: Mm, tolerance: Mm, notes: readonly string[]): Drawn {
   const xs = regions.flatMap((r) => r.points.map((p) => p[0]));
   const ys = regions.flatMap((r) => r.points.map((p) => p[1]));
-  const [left, right, top, bottom] = [xs.reduce((a, b) => Math.min(a, b), Infinity), xs.reduce((a, b) => Math.max(a, b), -Infinity), ys.reduce((a, b) => Math.min(a, b), Infinity), ys.reduce((a, b) => Math.max(a, b), -Infinity)];
+  const [left, right, top, bottom] = [
+    xs.reduce((a, b) => Math.min(a, b), Infinity),
+    xs.reduce((a, b) => Math.max(a, b), -Infinity),
+    ys.reduce((a, b) => Math.min(a, b), Infinity),
+    ys.reduce((a, b) => Math.max(a, b), -Infinity),
+  ];
   const scale = width / (right - left);
   const [cx, cy] = [(left + right) / 2, (top + bottom) / 2];
   const height = (bottom - top) * scale;
   const said = [...notes];
-  const moved = regions.map((r) => ({ ...r, points: simplified(r.points.map(([x, y]): Point => [(x - cx) * scale, (cy - y) * scale]), tolerance) }))
+  const moved = regions
+    .map((r) => ({
+      ...r,
+      points: simplified(
+        r.points.map(([x, y]): Point => [(x - cx) * scale, (cy - y) * scale]),
+        tolerance,
+      ),
+    }))
     .filter((r) => r.points.length >= 3 && Math.abs(signedArea(r.points)) >= FEWEST_MM2);
-  if (moved.length < regions.length) said.push(`${regions.length - moved.length} regions smaller than a pinhead were left out.`);
+  if (moved.length < regions.length)
+    said.push(`${regions.length - moved.length} regions smaller than a pinhead were left out.`);
   const crossing = moved.filter((r) => crossesItself(r.points)).length;
-  if (crossing > 0) said.push(`${crossing} ${crossing === 1 ? 'outline crosses itself' : 'outlines cross themselves'}: what is enclosed twice counts as outside there.`);
+  if (crossing > 0)
+    said.push(
+      `${crossing} ${crossing === 1 ? 'outline crosses itself' : 'outlines cross themselves'}: what is enclosed twice counts as outside there.`,
+    );
   const whole = width * height;
   const at = moved.findIndex((r) => Math.abs(signedArea(r.points)) > GROUND * whole);
-  const ground = moved[at] ?? { name: 'ground', hex: moved[0]?.hex ?? 'FFFFFF', points: [[-width / 2, -height / 2], [width / 2, -height / 2], [width / 2, height / 2], [-width / 2, height / 2]] as const };
+  const ground = moved[at] ?? {
+    name: 'ground',
+    hex: moved[0]?.hex ?? 'FFFFFF',
+    points: [
+      [-width / 2, -height / 2],
+      [width / 2, -height / 2],
+      [width / 2, height / 2],
+      [-width / 2, height / 2],
+    ] as const,
+  };
   if (at < 0) said.push('Nothing in the drawing covers all of it, so a rectangle around it is the ground.');
   return { regions: [ground, ...moved.filter((_, i) => i !== at)], notes: said };
 }

@@ -21,16 +21,25 @@ export const TRIMMINGS = ['once at the end', 'at every reduction'] as const;
 export type Trimming = (typeof TRIMMINGS)[number];
 
 /** How ends are lost: widths at each end of a full reduction, and when they are cut off. */
-export interface EndsRule { readonly share: number; readonly trimming: Trimming }
+export interface EndsRule {
+  readonly share: number;
+  readonly trimming: Trimming;
+}
 export const USUAL_ENDS: EndsRule = { share: ASSUMED_ENDS, trimming: 'once at the end' };
 
 /** Ends of one trim: what was cut off both of them, and what would have been for a share of 1, mm. */
-export interface TrimMade { readonly lostMm: Mm; readonly unitMm: Mm }
+export interface TrimMade {
+  readonly lostMm: Mm;
+  readonly unitMm: Mm;
+}
 
 /** The share that was really lost so far: the mean over all trims, with the assumption counting as two of them. */
 export function learnedEnds(made: readonly TrimMade[]): { readonly ends: number; readonly from: number } {
   const own = made.filter((m) => m.unitMm > 0).map((m) => m.lostMm / m.unitMm);
-  return { ends: (own.reduce((a, b) => a + b, 0) + BELIEVED * ASSUMED_ENDS) / (own.length + BELIEVED), from: own.length };
+  return {
+    ends: (own.reduce((a, b) => a + b, 0) + BELIEVED * ASSUMED_ENDS) / (own.length + BELIEVED),
+    from: own.length,
+  };
 }
 
 /**
@@ -49,7 +58,10 @@ export function spoiltByReducing(outline: Outline, before: Mm2): Spoilt {
 export const spoiltByHandling = (width: Mm, face: Mm2): Spoilt => ({ mm3: 2 * HANDLED * width * face, by: 'handling' });
 
 /** What a step spoilt at both ends of a piece together, mm³ for a share of 1. */
-export interface Spoilt { readonly mm3: number; readonly by: 'reducing' | 'handling' }
+export interface Spoilt {
+  readonly mm3: number;
+  readonly by: 'reducing' | 'handling';
+}
 
 /** What has to be cut off both ends for all that was spoilt there since the last trim. */
 export function overlapped(spoilt: readonly Spoilt[]): number {

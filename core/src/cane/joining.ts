@@ -11,7 +11,12 @@ import { measured, sumOf, type CaneContext, type CaneState, type Sampler, type U
 
 type Of<K extends Then['do']> = Extract<Then, { do: K }>;
 /** `parts`: the other canes of the step, in its order, worked out. */
-type Join<K extends Then['do']> = (state: CaneState, step: Of<K>, parts: readonly CaneState[], context: CaneContext) => Unspoilt;
+type Join<K extends Then['do']> = (
+  state: CaneState,
+  step: Of<K>,
+  parts: readonly CaneState[],
+  context: CaneContext,
+) => Unspoilt;
 
 function whole(value: number, what: string, low: number, high: number): number {
   if (!Number.isInteger(value) || value < low || value > high) throw complaint('cane/count', { what, low, high });
@@ -30,22 +35,29 @@ const reductionsOf = (states: readonly CaneState[]): number => Math.max(...state
 /** A rectangle, square to the axes. */
 function boxOf({ outline }: CaneState): { readonly width: number; readonly height: number } | null {
   const { width, height } = extentOf(outline);
-  return outline.points.length <= 8 && Math.abs(width * height / areaOf(outline) - 1) < 1e-6 ? { width, height } : null;
+  return outline.points.length <= 8 && Math.abs((width * height) / areaOf(outline) - 1) < 1e-6
+    ? { width, height }
+    : null;
 }
 
 const around = (x: number, y: number, quarter: number): readonly [number, number] => {
   switch (quarter & 3) {
-    case 0: return [x, y];
-    case 1: return [y, -x];
-    case 2: return [-x, -y];
-    default: return [-y, x];
+    case 0:
+      return [x, y];
+    case 1:
+      return [y, -x];
+    case 2:
+      return [-x, -y];
+    default:
+      return [-y, x];
   }
 };
 
 /** How many squares of a grid each cane fills, the row's own first: they take turns like the squares of a board. */
 export function gridUses({ rows, columns, others = [] }: Pick<Of<'grid'>, 'rows' | 'columns' | 'others'>): number[] {
   const uses = Array.from({ length: 1 + others.length }, () => 0);
-  for (let row = 0; row < rows; row++) for (let column = 0; column < columns; column++) uses[(row + column) % uses.length]! += 1;
+  for (let row = 0; row < rows; row++)
+    for (let column = 0; column < columns; column++) uses[(row + column) % uses.length]! += 1;
   return uses;
 }
 
@@ -63,7 +75,11 @@ export const grid: Join<'grid'> = (state, step, parts) => {
     const own = boxOf(part);
     if (!own) throw complaint('cane/straight');
     for (const side of ['width', 'height'] as const) {
-      if (Math.abs(own[side] / box[side] - 1) > 0.005) throw complaint('cane/sides', { one: inBoth((u) => showLength(box[side], u)), other: inBoth((u) => showLength(own[side], u)) });
+      if (Math.abs(own[side] / box[side] - 1) > 0.005)
+        throw complaint('cane/sides', {
+          one: inBoth((u) => showLength(box[side], u)),
+          other: inBoth((u) => showLength(own[side], u)),
+        });
     }
   }
   const [w, h, W, H] = [box.width, box.height, box.width * columns, box.height * rows];
@@ -80,7 +96,11 @@ export const grid: Join<'grid'> = (state, step, parts) => {
   };
   const count = using(state, uses[0] ?? 1);
   return {
-    outline: rectangle(W, H), length: lengthOf(kinds), count, sample, reductions: reductionsOf(kinds),
+    outline: rectangle(W, H),
+    length: lengthOf(kinds),
+    count,
+    sample,
+    reductions: reductionsOf(kinds),
     amounts: sumOf(...kinds.map((s, k) => [s.amounts, uses[k] ?? 0] as const)),
   };
 };
@@ -90,7 +110,11 @@ export const pie: Join<'pie'> = (state, { count, mirrored, corner }) => {
   whole(count, 'The number of wedges', 3, 36);
   const half = Math.PI / count;
   // a triangle with its tip at the origin, opening to the right
-  const tip: Point[] = [[0, 0], [Math.cos(half), -Math.sin(half)], [Math.cos(half), Math.sin(half)]];
+  const tip: Point[] = [
+    [0, 0],
+    [Math.cos(half), -Math.sin(half)],
+    [Math.cos(half), Math.sin(half)],
+  ];
   const { outline, moved } = outlineOf(tip);
   // `corner` 0: what lies at the right goes outwards; half a turn: into the middle
   const wedge = pressedTo(state, outline, corner);
@@ -104,8 +128,17 @@ export const pie: Join<'pie'> = (state, { count, mirrored, corner }) => {
     const [px, py] = [x * c + y * s, y * c - x * s];
     return inner(px - mx, (mirrored && (k & 1) === 1 ? -py : py) - my);
   };
-  const corners = Array.from({ length: count }, (_, i): Point => [factor * Math.cos((2 * i + 1) * half), factor * Math.sin((2 * i + 1) * half)]);
-  return { ...wedge, outline: outlineOf(corners).outline, sample, count: using(state, count), amounts: sumOf([state.amounts, count]) };
+  const corners = Array.from({ length: count }, (_, i): Point => [
+    factor * Math.cos((2 * i + 1) * half),
+    factor * Math.sin((2 * i + 1) * half),
+  ]);
+  return {
+    ...wedge,
+    outline: outlineOf(corners).outline,
+    sample,
+    count: using(state, count),
+    amounts: sumOf([state.amounts, count]),
+  };
 };
 
 /** Two pieces along the flat side at the bottom: mirrored there, or one turned by half. */
@@ -118,20 +151,40 @@ export const pair: Join<'pair'> = (state, { turned }) => {
   const upper = state.outline.points.map(([x, y]): Point => [x - middle, y - bottom]);
   // counterclockwise from the right end of the base over the top to the left end
   const start = upper.findIndex(([x, y]) => Math.abs(x - (right - middle)) < 1e-9 && Math.abs(y) < 1e-9);
-  const over = [...upper.slice(start), ...upper.slice(0, start)].filter(([x, y]) => y > 1e-9 || Math.abs(Math.abs(x) - (right - left) / 2) < 1e-9);
-  const under = turned === 'half' ? over.slice(1, -1).map(([x, y]): Point => [-x, -y]) : [...over.slice(1, -1)].reverse().map(([x, y]): Point => [x, -y]);
-  const { outline, moved: [mx, my] } = outlineOf([...over, ...under]);
+  const over = [...upper.slice(start), ...upper.slice(0, start)].filter(
+    ([x, y]) => y > 1e-9 || Math.abs(Math.abs(x) - (right - left) / 2) < 1e-9,
+  );
+  const under =
+    turned === 'half'
+      ? over.slice(1, -1).map(([x, y]): Point => [-x, -y])
+      : [...over.slice(1, -1)].reverse().map(([x, y]): Point => [x, -y]);
+  const {
+    outline,
+    moved: [mx, my],
+  } = outlineOf([...over, ...under]);
   const inner = state.sample;
   const sample: Sampler = (x, y) => {
     const [px, py] = [x + mx, y + my];
-    return py >= 0 ? inner(px + middle, py + bottom) : turned === 'half' ? inner(-px + middle, -py + bottom) : inner(px + middle, -py + bottom);
+    return py >= 0
+      ? inner(px + middle, py + bottom)
+      : turned === 'half'
+        ? inner(-px + middle, -py + bottom)
+        : inner(px + middle, -py + bottom);
   };
   return { ...state, outline, sample, count: using(state, 2), amounts: sumOf([state.amounts, 2]) };
 };
 
 /** Each rod pressed into its cell; the cells fill the outline. */
-function squeezed(rods: readonly CaneState[], outline: Outline, places: readonly Point[]): Pick<CaneState, 'sample'> & { readonly cells: readonly Cell[] } {
-  const cells = bundleCells(outline, rods.map((r) => areaOf(r.outline)), places);
+function squeezed(
+  rods: readonly CaneState[],
+  outline: Outline,
+  places: readonly Point[],
+): Pick<CaneState, 'sample'> & { readonly cells: readonly Cell[] } {
+  const cells = bundleCells(
+    outline,
+    rods.map((r) => areaOf(r.outline)),
+    places,
+  );
   const pressed = cells.map((cell, i) => {
     const { outline: edge, moved } = outlineOf(cell);
     const rod = rods[i] as CaneState;
@@ -148,7 +201,8 @@ function squeezed(rods: readonly CaneState[], outline: Outline, places: readonly
     const xs = cell.map((p) => Math.floor(((p[0] - left) / width) * SIDE));
     const ys = cell.map((p) => Math.floor(((p[1] - bottom) / height) * SIDE));
     for (let j = Math.max(0, Math.min(...ys)); j <= Math.min(SIDE - 1, Math.max(...ys)); j++) {
-      for (let k = Math.max(0, Math.min(...xs)); k <= Math.min(SIDE - 1, Math.max(...xs)); k++) near[j * SIDE + k]?.push(i);
+      for (let k = Math.max(0, Math.min(...xs)); k <= Math.min(SIDE - 1, Math.max(...xs)); k++)
+        near[j * SIDE + k]?.push(i);
     }
   });
   const sample: Sampler = (x, y) => {
@@ -177,15 +231,33 @@ export const ring: Join<'ring'> = (state, { count, middle }, [inside]) => {
   const outline = shapeOutline({ shape: 'round' });
   const round = scaled(outline, Math.sqrt(area / areaOf(outline)));
   const radius = diameterOf(round) / 2;
-  const places = [...(middle && inside ? [[0, 0] as const] : []), ...Array.from({ length: count }, (_, i): Point => [0.72 * radius * Math.cos((2 * Math.PI * i) / count), 0.72 * radius * Math.sin((2 * Math.PI * i) / count)])];
+  const places = [
+    ...(middle && inside ? [[0, 0] as const] : []),
+    ...Array.from({ length: count }, (_, i): Point => [
+      0.72 * radius * Math.cos((2 * Math.PI * i) / count),
+      0.72 * radius * Math.sin((2 * Math.PI * i) / count),
+    ]),
+  ];
   const { sample } = squeezed(rods, round, places);
-  return { outline: round, length: lengthOf(rods), count: using(state, count), sample, reductions: reductionsOf(rods), amounts: sumOf(...rods.map((r) => [r.amounts, 1] as const)) };
+  return {
+    outline: round,
+    length: lengthOf(rods),
+    count: using(state, count),
+    sample,
+    reductions: reductionsOf(rods),
+    amounts: sumOf(...rods.map((r) => [r.amounts, 1] as const)),
+  };
 };
 
 /** Rods squeezed together without gaps, mixed by chance, to a shape. */
 export const bundle: Join<'bundle'> = (state, { count, others = [], to, seed }, parts) => {
   whole(count, 'The number of rods', 1, 300);
-  const rods = [...Array.from({ length: count }, () => state), ...others.flatMap((o, k) => Array.from({ length: whole(o.count, 'The number of rods', 0, 300) }, () => parts[k] as CaneState))];
+  const rods = [
+    ...Array.from({ length: count }, () => state),
+    ...others.flatMap((o, k) =>
+      Array.from({ length: whole(o.count, 'The number of rods', 0, 300) }, () => parts[k] as CaneState),
+    ),
+  ];
   whole(rods.length, 'The number of rods', 2, 300);
   const chance = seeded(seed);
   for (let i = rods.length - 1; i > 0; i--) {
@@ -198,7 +270,14 @@ export const bundle: Join<'bundle'> = (state, { count, others = [], to, seed }, 
   const { width, height } = extentOf(outline);
   const places = sunflower(rods.length).map(([x, y]): Point => [x * width * 0.46, y * height * 0.46]);
   const { sample } = squeezed(rods, outline, places);
-  return { outline, length: lengthOf(rods), count: using(state, count), sample, reductions: reductionsOf(rods), amounts: sumOf(...rods.map((r) => [r.amounts, 1] as const)) };
+  return {
+    outline,
+    length: lengthOf(rods),
+    count: using(state, count),
+    sample,
+    reductions: reductionsOf(rods),
+    amounts: sumOf(...rods.map((r) => [r.amounts, 1] as const)),
+  };
 };
 
 /** Another cane beside it or on top, along sides of equal length. @throws Complaint `cane/straight`, `cane/sides` */
@@ -207,7 +286,11 @@ export const stack: Join<'stack'> = (state, { side }, [part]) => {
   const [a, b] = [boxOf(state), boxOf(part)];
   if (!a || !b) throw complaint('cane/straight');
   const [one, other] = side === 'right' ? [a.height, b.height] : [a.width, b.width];
-  if (Math.abs(one / other - 1) > 0.005) throw complaint('cane/sides', { one: inBoth((u) => showLength(one, u)), other: inBoth((u) => showLength(other, u)) });
+  if (Math.abs(one / other - 1) > 0.005)
+    throw complaint('cane/sides', {
+      one: inBoth((u) => showLength(one, u)),
+      other: inBoth((u) => showLength(other, u)),
+    });
   const along = side === 'right';
   const [first, second] = along ? [a.width, b.width] : [a.height, b.height];
   const total = first + second;
@@ -218,7 +301,11 @@ export const stack: Join<'stack'> = (state, { side }, [part]) => {
     ? (x, y) => (x < seam ? inner(x + total / 2 - first / 2, y) : beside(x - seam - second / 2, y / stretch))
     : (x, y) => (y < seam ? inner(x, y + total / 2 - first / 2) : beside(x / stretch, y - seam - second / 2));
   return {
-    outline: along ? rectangle(total, one) : rectangle(one, total), length: Math.min(state.length, part.length / stretch), count: state.count, sample, reductions: reductionsOf([state, part]),
+    outline: along ? rectangle(total, one) : rectangle(one, total),
+    length: Math.min(state.length, part.length / stretch),
+    count: state.count,
+    sample,
+    reductions: reductionsOf([state, part]),
     amounts: sumOf([state.amounts, 1], [part.amounts, stretch]),
   };
 };
@@ -229,7 +316,10 @@ export const insert: Join<'insert'> = (state, { x: hx, y: hy, diameter, degrees 
   const factor = positive(diameter, 'The diameter') / acrossOf(part.outline);
   const [c, s] = [Math.cos((degrees * Math.PI) / 180), Math.sin((degrees * Math.PI) / 180)];
   const outer = reachOf(state.outline);
-  const hole = part.outline.points.map(([x, y]): Point => [hx + factor * (x * c - y * s), hy + factor * (x * s + y * c)]);
+  const hole = part.outline.points.map(([x, y]): Point => [
+    hx + factor * (x * c - y * s),
+    hy + factor * (x * s + y * c),
+  ]);
   if (hole.some(([x, y]) => beyond(outer, x, y) > 1)) throw complaint('cane/hole');
   const edge = reachOf(part.outline);
   const [inner, inserted] = [state.sample, part.sample];
@@ -239,5 +329,11 @@ export const insert: Join<'insert'> = (state, { x: hx, y: hy, diameter, degrees 
     return beyond(edge, px, py) <= 1 ? inserted(px, py) : inner(x, y);
   };
   // brought to the size of the hole, the other cane is as much longer
-  return { ...state, length: Math.min(state.length, part.length / (factor * factor)), sample, reductions: reductionsOf([state, part]), amounts: measured(sample, state.outline) };
+  return {
+    ...state,
+    length: Math.min(state.length, part.length / (factor * factor)),
+    sample,
+    reductions: reductionsOf([state, part]),
+    amounts: measured(sample, state.outline),
+  };
 };

@@ -9,7 +9,11 @@ export const MOST_WORK = 3000;
 /** Rods in all bundles and rings of a cane and of the canes in it. Squeezing takes time with the square of them. */
 export const MOST_RODS = 1200;
 
-interface Weight { readonly depth: number; readonly steps: number; readonly rods: number }
+interface Weight {
+  readonly depth: number;
+  readonly steps: number;
+  readonly rods: number;
+}
 
 function rodsOf(step: Step): number {
   if (step.do === 'ring') return step.count;

@@ -8,7 +8,10 @@ export type Point = readonly [number, number];
  * origin. Round edges are polygons of many corners with exactly the area of
  * what they stand for.
  */
-export interface Outline { readonly points: readonly Point[]; readonly round: boolean }
+export interface Outline {
+  readonly points: readonly Point[];
+  readonly round: boolean;
+}
 
 /** Corners of a circle. */
 const ROUND = 192;
@@ -37,7 +40,10 @@ export function centroid(points: readonly Point[]): Point {
 }
 
 /** Any simple polygon as an outline: turned counterclockwise, moved so that its centroid is the origin. @throws Complaint `cane/outline` */
-export function outlineOf(points: readonly Point[], round = false): { readonly outline: Outline; readonly moved: Point } {
+export function outlineOf(
+  points: readonly Point[],
+  round = false,
+): { readonly outline: Outline; readonly moved: Point } {
   const area = signedArea(points);
   if (points.length < 3 || !(Math.abs(area) > 1e-12) || !Number.isFinite(area)) throw complaint('cane/outline');
   const ccw = area > 0 ? points : [...points].reverse();
@@ -45,16 +51,29 @@ export function outlineOf(points: readonly Point[], round = false): { readonly o
   return { outline: { points: ccw.map(([x, y]): Point => [x - cx, y - cy]), round }, moved: [cx, cy] };
 }
 
-export const scaled = ({ points, round }: Outline, fx: number, fy = fx): Outline => ({ round: round && fx === fy, points: points.map(([x, y]): Point => [x * fx, y * fy]) });
+export const scaled = ({ points, round }: Outline, fx: number, fy = fx): Outline => ({
+  round: round && fx === fy,
+  points: points.map(([x, y]): Point => [x * fx, y * fy]),
+});
 
 export function turned({ points, round }: Outline, degrees: number): Outline {
   const [c, s] = [Math.cos((degrees * Math.PI) / 180), Math.sin((degrees * Math.PI) / 180)];
   return { round, points: points.map(([x, y]): Point => [x * c - y * s, x * s + y * c]) };
 }
 
-export const mirrored = ({ points, round }: Outline): Outline => ({ round, points: [...points].reverse().map(([x, y]): Point => [-x, y]) });
+export const mirrored = ({ points, round }: Outline): Outline => ({
+  round,
+  points: [...points].reverse().map(([x, y]): Point => [-x, y]),
+});
 
-export interface Extent { readonly left: Mm; readonly right: Mm; readonly bottom: Mm; readonly top: Mm; readonly width: Mm; readonly height: Mm }
+export interface Extent {
+  readonly left: Mm;
+  readonly right: Mm;
+  readonly bottom: Mm;
+  readonly top: Mm;
+  readonly width: Mm;
+  readonly height: Mm;
+}
 export function extentOf({ points }: Outline): Extent {
   let [left, right, bottom, top] = [Infinity, -Infinity, Infinity, -Infinity];
   for (const [x, y] of points) {
@@ -80,11 +99,21 @@ export function perimeterOf({ points }: Outline): Mm {
 export function circle(diameter: Mm): Outline {
   const step = (2 * Math.PI) / ROUND;
   const r = (diameter / 2) * Math.sqrt(step / Math.sin(step));
-  return { round: true, points: Array.from({ length: ROUND }, (_, i): Point => [r * Math.cos(i * step), r * Math.sin(i * step)]) };
+  return {
+    round: true,
+    points: Array.from({ length: ROUND }, (_, i): Point => [r * Math.cos(i * step), r * Math.sin(i * step)]),
+  };
 }
 
-export const rectangle = (width: Mm, height: Mm): Outline =>
-  ({ round: false, points: [[-width / 2, -height / 2], [width / 2, -height / 2], [width / 2, height / 2], [-width / 2, height / 2]] });
+export const rectangle = (width: Mm, height: Mm): Outline => ({
+  round: false,
+  points: [
+    [-width / 2, -height / 2],
+    [width / 2, -height / 2],
+    [width / 2, height / 2],
+    [-width / 2, height / 2],
+  ],
+});
 
 /** The part of a polygon where `a·x + b·y ≤ c` (I. E. Sutherland and G. W. Hodgman, 1974). */
 export function clipped(points: readonly Point[], a: number, b: number, c: number): Point[] {

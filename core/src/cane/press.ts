@@ -7,7 +7,10 @@ import { areaOf, extentOf, scaled, type Outline } from './outline.js';
  * one that encloses the same share of the area, and the reach follows. A
  * table over directions: a point (x, y) goes to (|x| + |y|) · (cx, cy).
  */
-export interface RadialMap { readonly cx: Float64Array; readonly cy: Float64Array }
+export interface RadialMap {
+  readonly cx: Float64Array;
+  readonly cy: Float64Array;
+}
 
 /** Share of the area from direction 0 on, and the boundary point at each step. */
 function sweep(outline: Outline): { readonly share: Float64Array; readonly x: Float64Array; readonly y: Float64Array } {
@@ -18,7 +21,10 @@ function sweep(outline: Outline): { readonly share: Float64Array; readonly x: Fl
     const r = 1 / Math.max(1e-12, reach[k] as number);
     x[k] = dx * r;
     y[k] = dy * r;
-    if (k > 0) share[k] = (share[k - 1] as number) + ((x[k - 1] as number) * (y[k] as number) - (y[k - 1] as number) * (x[k] as number)) / 2;
+    if (k > 0)
+      share[k] =
+        (share[k - 1] as number) +
+        ((x[k - 1] as number) * (y[k] as number) - (y[k - 1] as number) * (x[k] as number)) / 2;
   }
   const whole = share[STEPS] as number;
   for (let k = 0; k <= STEPS; k++) share[k] = (share[k] as number) / whole;
@@ -34,7 +40,9 @@ function radialMap(before: Outline, after: Outline, turn: number): RadialMap {
   const radians = (turn * Math.PI) / 180;
   const turnedBy = direction(Math.cos(radians), Math.sin(radians)) * (STEPS / 4);
   const k0 = Math.floor(turnedBy);
-  const at0 = (to.share[k0] as number) + ((to.share[Math.min(STEPS, k0 + 1)] as number) - (to.share[k0] as number)) * (turnedBy - k0);
+  const at0 =
+    (to.share[k0] as number) +
+    ((to.share[Math.min(STEPS, k0 + 1)] as number) - (to.share[k0] as number)) * (turnedBy - k0);
   const [cx, cy] = [new Float64Array(STEPS + 2), new Float64Array(STEPS + 2)];
   for (let k = 0; k <= STEPS; k++) {
     let wanted = (to.share[k] as number) - at0;
@@ -42,7 +50,8 @@ function radialMap(before: Outline, after: Outline, turn: number): RadialMap {
     let [low, high] = [0, STEPS];
     while (high - low > 1) {
       const middle = (low + high) >> 1;
-      if ((from.share[middle] as number) <= wanted) low = middle; else high = middle;
+      if ((from.share[middle] as number) <= wanted) low = middle;
+      else high = middle;
     }
     const [a, b] = [from.share[low] as number, from.share[high] as number];
     const t = b > a ? (wanted - a) / (b - a) : 0;
@@ -59,7 +68,11 @@ function radialMap(before: Outline, after: Outline, turn: number): RadialMap {
 }
 
 /** How a press is carried back: first the radial map, then the squeeze that came before it. */
-export interface Press extends RadialMap { readonly fx: number; readonly fy: number; readonly outline: Outline }
+export interface Press extends RadialMap {
+  readonly fx: number;
+  readonly fy: number;
+  readonly outline: Outline;
+}
 
 /**
  * Pressing a face to another shape at equal area: an area-keeping squeeze to

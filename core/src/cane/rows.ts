@@ -6,7 +6,10 @@ import type { CaneContext, CaneState, StepResult } from './state.js';
 import { usesOf } from './uses.js';
 
 /** So many pieces of the last of some steps, each so long. */
-export interface Need { readonly count: number; readonly length: Mm }
+export interface Need {
+  readonly count: number;
+  readonly length: Mm;
+}
 
 /** The cane after a step: each piece so long, of which so much is cut off each end then, and how many of them there are. */
 export interface Stage {
@@ -39,13 +42,24 @@ export function stateAt(results: readonly StepResult[], at: number): CaneState {
 }
 
 /** What a step needs of the pieces before it, for pieces of one length after it. */
-function before(step: Step, whole: Mm, count: number, results: readonly StepResult[], at: number, context: CaneContext): { readonly need: Need; readonly spare: number } {
+function before(
+  step: Step,
+  whole: Mm,
+  count: number,
+  results: readonly StepResult[],
+  at: number,
+  context: CaneContext,
+): { readonly need: Need; readonly spare: number } {
   const areaAt = (k: number): number => areaOf(stateAt(results, k).outline);
   switch (step.do) {
-    case 'reduce': return { need: { count, length: (whole * areaAt(at)) / areaAt(at - 1) }, spare: 0 };
-    case 'trim': return { need: { count, length: whole + 2 * step.each }, spare: 0 };
-    case 'slice': return { need: { count: 1, length: whole * count }, spare: 0 };
-    case 'across': case 'split': {
+    case 'reduce':
+      return { need: { count, length: (whole * areaAt(at)) / areaAt(at - 1) }, spare: 0 };
+    case 'trim':
+      return { need: { count, length: whole + 2 * step.each }, spare: 0 };
+    case 'slice':
+      return { need: { count: 1, length: whole * count }, spare: 0 };
+    case 'across':
+    case 'split': {
       const pieces = Math.round(stateAt(results, at).count / stateAt(results, at - 1).count);
       const canes = Math.ceil(count / pieces);
       const length = step.do === 'across' ? whole * pieces : whole;
@@ -60,7 +74,10 @@ function before(step: Step, whole: Mm, count: number, results: readonly StepResu
 
 /** From what is needed after the last of some steps to what is needed of each of them, at constant volume and with the ends that are cut off. */
 export function rowOf(results: readonly StepResult[], need: Need, context: CaneContext): Row {
-  const trims = trimsAfter(results.map((r) => r.step), context.ends.trimming);
+  const trims = trimsAfter(
+    results.map((r) => r.step),
+    context.ends.trimming,
+  );
   const [stages, spare]: [Stage[], Mm[]] = [[], []];
   let now = need;
   for (let at = results.length - 1; at >= 0; at--) {
@@ -70,7 +87,11 @@ export function rowOf(results: readonly StepResult[], need: Need, context: CaneC
     const cut = trims[at] ? spoilt : 0;
     const whole = now.length + 2 * cut;
     stages.unshift({ length: whole, cut, count: now.count, spoilt, unitMm: trims[at] ? 2 * endsEach : 0 });
-    if (at === 0) { now = { ...now, length: whole }; spare.unshift(0); break; }
+    if (at === 0) {
+      now = { ...now, length: whole };
+      spare.unshift(0);
+      break;
+    }
     const back = before(step, whole, now.count, results, at, context);
     spare.unshift(back.spare * whole);
     now = back.need;
@@ -103,7 +124,10 @@ function askedLength(results: readonly StepResult[], context: CaneContext): Mm |
 const MOST_TRIED = 400;
 
 /** Pieces of a row with so many cuts of it from each. */
-export interface Shared { readonly need: Need; readonly each: number }
+export interface Shared {
+  readonly need: Need;
+  readonly each: number;
+}
 
 /**
  * How many pieces of the end of a row are made for so many cuts of it, each
@@ -115,7 +139,11 @@ export function sharedOut(results: readonly StepResult[], cuts: number, length: 
   const asked = askedLength(results, context);
   if (asked !== null) {
     const each = Math.floor(asked / length + 1e-9);
-    if (each < 1) throw complaint('cane/asked', { long: inBoth((u) => showLength(Math.max(0, asked), u)), slice: inBoth((u) => showLength(length, u)) });
+    if (each < 1)
+      throw complaint('cane/asked', {
+        long: inBoth((u) => showLength(Math.max(0, asked), u)),
+        slice: inBoth((u) => showLength(length, u)),
+      });
     return { need: { count: Math.ceil(cuts / each), length: asked }, each };
   }
   const most = Math.min(cuts, MOST_TRIED, stateAt(results, results.length - 1).count);

@@ -42,36 +42,60 @@ function lastOf(results: readonly StepResult[]): CaneState {
 function begin(step: Begin, context: CaneContext): CaneState {
   const parts = partsOf(step).map((p) => partState(p, context));
   switch (step.do) {
-    case 'cane': return { ...(parts[0] as CaneState), spoilt: [], endsEach: 0 };
-    case 'template': return templateState(step, parts, context);
-    case 'log': return BEGIN.log(step, context);
-    case 'block': return BEGIN.block(step, context);
-    case 'plug': return BEGIN.plug(step, context);
-    case 'roll': return BEGIN.roll(step, context);
-    case 'loaf': return BEGIN.loaf(step, context);
+    case 'cane':
+      return { ...(parts[0] as CaneState), spoilt: [], endsEach: 0 };
+    case 'template':
+      return templateState(step, parts, context);
+    case 'log':
+      return BEGIN.log(step, context);
+    case 'block':
+      return BEGIN.block(step, context);
+    case 'plug':
+      return BEGIN.plug(step, context);
+    case 'roll':
+      return BEGIN.roll(step, context);
+    case 'loaf':
+      return BEGIN.loaf(step, context);
   }
 }
 
 function then(state: CaneState, step: Then, context: CaneContext): Unspoilt {
   const parts = partsOf(step).map((p) => partState(p, context));
   switch (step.do) {
-    case 'wrap': return shaping.wrap(state, step, context);
-    case 'press': return shaping.press(state, step, context);
-    case 'squeeze': return shaping.squeeze(state, step, context);
-    case 'turn': return shaping.turn(state, step, context);
-    case 'mirror': return shaping.mirror(state, step, context);
-    case 'split': return shaping.split(state, step, context);
-    case 'across': return shaping.across(state, step, context);
-    case 'reduce': return shaping.reduce(state, step, context);
-    case 'trim': return shaping.trim(state, step, context);
-    case 'slice': return shaping.slice(state, step, context);
-    case 'grid': return joining.grid(state, step, parts, context);
-    case 'pie': return joining.pie(state, step, parts, context);
-    case 'pair': return joining.pair(state, step, parts, context);
-    case 'ring': return joining.ring(state, step, parts, context);
-    case 'bundle': return joining.bundle(state, step, parts, context);
-    case 'stack': return joining.stack(state, step, parts, context);
-    case 'insert': return joining.insert(state, step, parts, context);
+    case 'wrap':
+      return shaping.wrap(state, step, context);
+    case 'press':
+      return shaping.press(state, step, context);
+    case 'squeeze':
+      return shaping.squeeze(state, step, context);
+    case 'turn':
+      return shaping.turn(state, step, context);
+    case 'mirror':
+      return shaping.mirror(state, step, context);
+    case 'split':
+      return shaping.split(state, step, context);
+    case 'across':
+      return shaping.across(state, step, context);
+    case 'reduce':
+      return shaping.reduce(state, step, context);
+    case 'trim':
+      return shaping.trim(state, step, context);
+    case 'slice':
+      return shaping.slice(state, step, context);
+    case 'grid':
+      return joining.grid(state, step, parts, context);
+    case 'pie':
+      return joining.pie(state, step, parts, context);
+    case 'pair':
+      return joining.pair(state, step, parts, context);
+    case 'ring':
+      return joining.ring(state, step, parts, context);
+    case 'bundle':
+      return joining.bundle(state, step, parts, context);
+    case 'stack':
+      return joining.stack(state, step, parts, context);
+    case 'insert':
+      return joining.insert(state, step, parts, context);
   }
 }
 
@@ -93,7 +117,11 @@ function next(step: Step, before: CaneState, trimmed: boolean, context: CaneCont
  * complaint, and those after it have no state.
  * @param known the first steps, worked out before with the same context, and trimmed after the same steps
  */
-export function runSteps(steps: readonly Step[], context: CaneContext, known: readonly StepResult[] = []): StepResult[] {
+export function runSteps(
+  steps: readonly Step[],
+  context: CaneContext,
+  known: readonly StepResult[] = [],
+): StepResult[] {
   let state: CaneState | null = known.at(-1)?.state ?? null;
   let stopped = false;
   const trims = trimsAfter(steps, context.ends.trimming);

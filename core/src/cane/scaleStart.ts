@@ -2,7 +2,13 @@ import type { Part, Step } from './program.js';
 
 /** Sizes across the face, by step; lengths along the cane stay. */
 const ACROSS: Readonly<Partial<Record<Step['do'], readonly string[]>>> = {
-  log: ['diameter'], block: ['width', 'height'], plug: ['width', 'depth'], roll: ['rolled'], loaf: ['width'], wrap: ['thickness'], insert: ['x', 'y', 'diameter'],
+  log: ['diameter'],
+  block: ['width', 'height'],
+  plug: ['width', 'depth'],
+  roll: ['rolled'],
+  loaf: ['width'],
+  wrap: ['thickness'],
+  insert: ['x', 'y', 'diameter'],
 };
 
 const tidy = (mm: number): number => Math.round(mm * 1000) / 1000;
@@ -12,19 +18,40 @@ function part(of: Part, factor: number): Part {
 }
 
 function scaled(step: Step, factor: number): Step {
-  const sizes = Object.fromEntries((ACROSS[step.do] ?? []).map((field) => [field, tidy(Number((step as unknown as Record<string, number>)[field]) * factor)]));
+  const sizes = Object.fromEntries(
+    (ACROSS[step.do] ?? []).map((field) => [
+      field,
+      tidy(Number((step as unknown as Record<string, number>)[field]) * factor),
+    ]),
+  );
   const next = { ...step, ...sizes } as Step;
   switch (next.do) {
-    case 'roll': case 'loaf': return { ...next, layers: next.layers.map((l) => ({ ...l, thickness: tidy(l.thickness * factor) })) };
-    case 'reduce': return next.to === 'diameter' ? { ...next, value: tidy(next.value * factor) } : next;
-    case 'cane': case 'stack': case 'insert': return { ...next, part: part(next.part, factor) };
-    case 'ring': return { ...next, middle: next.middle && part(next.middle, factor) };
-    case 'grid': return next.others ? { ...next, others: next.others.map((o) => part(o, factor)) } : next;
-    case 'bundle': return next.others ? { ...next, others: next.others.map((o) => ({ ...o, part: part(o.part, factor) })) } : next;
-    case 'template': return {
-      ...next, regions: next.regions.map((r) => ({ ...r, points: r.points.map(([x, y]) => [x * factor, y * factor] as const), fill: 'cane' in r.fill ? { ...r.fill, cane: part(r.fill.cane, factor) } : r.fill })),
-    };
-    default: return next;
+    case 'roll':
+    case 'loaf':
+      return { ...next, layers: next.layers.map((l) => ({ ...l, thickness: tidy(l.thickness * factor) })) };
+    case 'reduce':
+      return next.to === 'diameter' ? { ...next, value: tidy(next.value * factor) } : next;
+    case 'cane':
+    case 'stack':
+    case 'insert':
+      return { ...next, part: part(next.part, factor) };
+    case 'ring':
+      return { ...next, middle: next.middle && part(next.middle, factor) };
+    case 'grid':
+      return next.others ? { ...next, others: next.others.map((o) => part(o, factor)) } : next;
+    case 'bundle':
+      return next.others ? { ...next, others: next.others.map((o) => ({ ...o, part: part(o.part, factor) })) } : next;
+    case 'template':
+      return {
+        ...next,
+        regions: next.regions.map((r) => ({
+          ...r,
+          points: r.points.map(([x, y]) => [x * factor, y * factor] as const),
+          fill: 'cane' in r.fill ? { ...r.fill, cane: part(r.fill.cane, factor) } : r.fill,
+        })),
+      };
+    default:
+      return next;
   }
 }
 

@@ -5,10 +5,16 @@ import type { Shape, ShapeKind } from './program.js';
 const CURVED = 160;
 
 /** A closed curve by its polar form about some point inside. */
-const curve = (at: (t: number) => Point): Outline => outlineOf(Array.from({ length: CURVED }, (_, i) => at((2 * Math.PI * i) / CURVED))).outline;
+const curve = (at: (t: number) => Point): Outline =>
+  outlineOf(Array.from({ length: CURVED }, (_, i) => at((2 * Math.PI * i) / CURVED))).outline;
 
 const polygon = (corners: number, first: number): Outline =>
-  outlineOf(Array.from({ length: corners }, (_, i): Point => [Math.cos(first + (2 * Math.PI * i) / corners), Math.sin(first + (2 * Math.PI * i) / corners)])).outline;
+  outlineOf(
+    Array.from({ length: corners }, (_, i): Point => [
+      Math.cos(first + (2 * Math.PI * i) / corners),
+      Math.sin(first + (2 * Math.PI * i) / corners),
+    ]),
+  ).outline;
 
 /** Every shape at a size of its own; a press makes it as large as the clay. */
 const SHAPE_OUTLINES: Readonly<Record<ShapeKind, (shape: Shape) => Outline>> = {
@@ -16,14 +22,26 @@ const SHAPE_OUTLINES: Readonly<Record<ShapeKind, (shape: Shape) => Outline>> = {
   square: () => rectangle(2, 2),
   rectangle: ({ ratio = 2 }) => rectangle(2 * ratio, 2),
   // its base at the bottom
-  triangle: ({ ratio = 2 / Math.sqrt(3) }) => outlineOf([[-ratio / 2, 0], [ratio / 2, 0], [0, 1]]).outline,
+  triangle: ({ ratio = 2 / Math.sqrt(3) }) =>
+    outlineOf([
+      [-ratio / 2, 0],
+      [ratio / 2, 0],
+      [0, 1],
+    ]).outline,
   // a point at the top, round at the bottom
   teardrop: ({ ratio = 0.66 }) => curve((t) => [ratio * Math.sin(t) * Math.sin(t / 2) ** 1.4, Math.cos(t)]),
   // a point at each end
-  petal: ({ ratio = 0.5 }) => curve((t) => [ratio * Math.sign(Math.sin(t)) * Math.abs(Math.sin(t)) ** 1.5, Math.cos(t)]),
+  petal: ({ ratio = 0.5 }) =>
+    curve((t) => [ratio * Math.sign(Math.sin(t)) * Math.abs(Math.sin(t)) ** 1.5, Math.cos(t)]),
   hexagon: () => polygon(6, 0),
   // flat at the bottom
-  'half round': () => outlineOf([...Array.from({ length: CURVED / 2 + 1 }, (_, i): Point => [Math.cos((2 * Math.PI * i) / CURVED), Math.sin((2 * Math.PI * i) / CURVED)])]).outline,
+  'half round': () =>
+    outlineOf([
+      ...Array.from({ length: CURVED / 2 + 1 }, (_, i): Point => [
+        Math.cos((2 * Math.PI * i) / CURVED),
+        Math.sin((2 * Math.PI * i) / CURVED),
+      ]),
+    ]).outline,
   drawn: ({ points = [] }) => outlineOf(points).outline,
 };
 

@@ -26,7 +26,10 @@ export function throughPress(inner: Sampler, { cx, cy, fx, fy }: Press): Sampler
     const k = at | 0;
     const t = at - k;
     const [x0, y0] = [cx[k] as number, cy[k] as number];
-    return inner(sum * (x0 + ((cx[k + 1] as number) - x0) * t) * fx, sum * (y0 + ((cy[k + 1] as number) - y0) * t) * fy);
+    return inner(
+      sum * (x0 + ((cx[k + 1] as number) - x0) * t) * fx,
+      sum * (y0 + ((cy[k + 1] as number) - y0) * t) * fy,
+    );
   };
 }
 
@@ -44,12 +47,15 @@ const stretched = (state: CaneState, fx: number, fy: number): CaneState => {
   const [ix, iy] = [1 / fx, 1 / fy];
   const k = fx * fy;
   return {
-    ...state, outline: scaled(state.outline, fx, fy), sample: (x, y) => inner(x * ix, y * iy),
+    ...state,
+    outline: scaled(state.outline, fx, fy),
+    sample: (x, y) => inner(x * ix, y * iy),
     amounts: k === 1 ? state.amounts : new Map([...state.amounts].map(([index, area]) => [index, area * k])),
   };
 };
 
-export const squeeze: Change<'squeeze'> = (state, { factor }) => stretched(state, positive(factor, 'The squeeze'), 1 / factor);
+export const squeeze: Change<'squeeze'> = (state, { factor }) =>
+  stretched(state, positive(factor, 'The squeeze'), 1 / factor);
 
 export const turn: Change<'turn'> = (state, { degrees }) => {
   const inner = state.sample;
@@ -64,10 +70,18 @@ export const mirror: Change<'mirror'> = (state) => {
 
 /** Volume is kept: as much longer as its face gets smaller. @throws Complaint `cane/larger`, `cane/shorter`, `cane/ends` */
 export const reduce: Change<'reduce'> = (state, step, context) => {
-  const factor = step.to === 'diameter' ? factorAcross(state, step.value) : Math.sqrt(state.length / lengthWithEnds(state, step, context));
+  const factor =
+    step.to === 'diameter'
+      ? factorAcross(state, step.value)
+      : Math.sqrt(state.length / lengthWithEnds(state, step, context));
   const smaller = stretched(state, factor, factor);
   const reductions = state.reductions + 1;
-  return { ...smaller, reductions, length: state.length / (factor * factor), sample: wobbled(smaller.sample, smaller.outline, reductions, context) };
+  return {
+    ...smaller,
+    reductions,
+    length: state.length / (factor * factor),
+    sample: wobbled(smaller.sample, smaller.outline, reductions, context),
+  };
 };
 
 const shown = (mm: Mm): string => inBoth((system) => showLength(mm, system));
@@ -75,7 +89,8 @@ const HAIR = 1e-9;
 
 function factorAcross({ outline }: CaneState, value: Mm): number {
   const now = acrossOf(outline);
-  if (positive(value, 'The diameter') > now * (1 + HAIR)) throw complaint('cane/larger', { now: shown(now), wanted: shown(value) });
+  if (positive(value, 'The diameter') > now * (1 + HAIR))
+    throw complaint('cane/larger', { now: shown(now), wanted: shown(value) });
   return value / now;
 }
 
@@ -109,12 +124,14 @@ const [MOST_DOUBLINGS, HALVINGS] = [12, 60];
 
 /** @throws Complaint `cane/trim` */
 export const trim: Change<'trim'> = (state, { each }) => {
-  if (!(each >= 0) || 2 * each >= state.length) throw complaint('cane/trim', { now: inBoth((system) => showLength(state.length, system)) });
+  if (!(each >= 0) || 2 * each >= state.length)
+    throw complaint('cane/trim', { now: inBoth((system) => showLength(state.length, system)) });
   return { ...state, length: state.length - 2 * each };
 };
 
 export const across: Change<'across'> = (state, { pieces }) => {
-  if (!Number.isInteger(pieces) || pieces < 2 || pieces > 400) throw complaint('cane/count', { what: 'The number of pieces', low: 2, high: 400 });
+  if (!Number.isInteger(pieces) || pieces < 2 || pieces > 400)
+    throw complaint('cane/count', { what: 'The number of pieces', low: 2, high: 400 });
   return { ...state, length: state.length / pieces, count: state.count * pieces };
 };
 
@@ -131,7 +148,10 @@ export const wrap: Change<'wrap'> = (state, { of, thickness }, context) => {
   const index = numberOf(context, of);
   const reach = reachOf(state.outline);
   const inner = state.sample;
-  const { outline, moved: [mx, my] } = outlineOf(offset(state.outline, thickness).points, state.outline.round);
+  const {
+    outline,
+    moved: [mx, my],
+  } = outlineOf(offset(state.outline, thickness).points, state.outline.round);
   const area = areaOf(outline) - areaOf(state.outline);
   const sample: Sampler = (x, y) => (beyond(reach, x + mx, y + my) <= 1 ? inner(x + mx, y + my) : index);
   return { ...state, outline, sample, amounts: sumOf([state.amounts, 1], [new Map([[index, area]]), 1]) };
@@ -144,7 +164,10 @@ function partOf(state: CaneState, { parts, degrees }: Of<'split'>, which: number
   // left of the first cut, right of the second
   let points: readonly Point[] = clipped(state.outline.points, Math.sin(from), -Math.cos(from), 0);
   if (parts > 2) points = clipped(points, -Math.sin(to), Math.cos(to), 0);
-  const { outline, moved: [mx, my] } = outlineOf(points);
+  const {
+    outline,
+    moved: [mx, my],
+  } = outlineOf(points);
   const inner = state.sample;
   return { ...state, outline, sample: (x, y) => inner(x + mx, y + my) };
 }
@@ -157,7 +180,8 @@ function partOf(state: CaneState, { parts, degrees }: Of<'split'>, which: number
  */
 export const split: Change<'split'> = (state, step) => {
   const { parts, keep } = step;
-  if (!Number.isInteger(parts) || parts < 2 || parts > 24) throw complaint('cane/count', { what: 'The number of parts', low: 2, high: 24 });
+  if (!Number.isInteger(parts) || parts < 2 || parts > 24)
+    throw complaint('cane/count', { what: 'The number of parts', low: 2, high: 24 });
   const amounts = partAmounts(state, parts, step.degrees);
   if (alike(amounts)) {
     const first = partOf(state, step, 0);

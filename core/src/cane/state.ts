@@ -53,10 +53,26 @@ export interface Done {
 }
 
 /** A step and the cane after it; or why it cannot be done, and then nothing after it can. */
-export interface StepResult { readonly step: Step; readonly state: CaneState | null; readonly wrong: Complaint | null }
+export interface StepResult {
+  readonly step: Step;
+  readonly state: CaneState | null;
+  readonly wrong: Complaint | null;
+}
 
-export const contextOf = (library: CaneContext['library'] = () => undefined, wobble = 0, seed = 1, ends: EndsRule = USUAL_ENDS): CaneContext =>
-  ({ materials: [], library, wobble, seed, ends, within: [], done: { refs: new Map(), lists: new WeakMap() } });
+export const contextOf = (
+  library: CaneContext['library'] = () => undefined,
+  wobble = 0,
+  seed = 1,
+  ends: EndsRule = USUAL_ENDS,
+): CaneContext => ({
+  materials: [],
+  library,
+  wobble,
+  seed,
+  ends,
+  within: [],
+  done: { refs: new Map(), lists: new WeakMap() },
+});
 
 /** A cane whose ends have not been thought of. */
 export type Unspoilt = Omit<CaneState, 'spoilt' | 'endsEach'>;
@@ -76,7 +92,8 @@ export const one = (index: number, area: Mm2): ReadonlyMap<number, Mm2> => new M
 /** Sums of amounts, each times a factor. */
 export function sumOf(...parts: readonly (readonly [ReadonlyMap<number, Mm2>, number])[]): ReadonlyMap<number, Mm2> {
   const sum = new Map<number, Mm2>();
-  for (const [amounts, times] of parts) for (const [index, area] of amounts) sum.set(index, (sum.get(index) ?? 0) + area * times);
+  for (const [amounts, times] of parts)
+    for (const [index, area] of amounts) sum.set(index, (sum.get(index) ?? 0) + area * times);
   return sum;
 }
 

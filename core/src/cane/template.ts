@@ -12,14 +12,21 @@ function inside(points: Float64Array, x: number, y: number): boolean {
   let within = false;
   for (let i = 0, j = points.length - 2; i < points.length; j = i, i += 2) {
     const [yi, yj] = [points[i + 1] as number, points[j + 1] as number];
-    if ((yi > y) === (yj > y)) continue;
+    if (yi > y === yj > y) continue;
     const [xi, xj] = [points[i] as number, points[j] as number];
     if (x < ((xj - xi) * (y - yi)) / (yj - yi) + xi) within = !within;
   }
   return within;
 }
 
-interface Filled { readonly points: Float64Array; readonly left: number; readonly right: number; readonly bottom: number; readonly top: number; readonly sample: Sampler }
+interface Filled {
+  readonly points: Float64Array;
+  readonly left: number;
+  readonly right: number;
+  readonly bottom: number;
+  readonly top: number;
+  readonly sample: Sampler;
+}
 
 /** Places along a fade between which it is taken to be straight. */
 const PLACES = 96;
@@ -33,7 +40,10 @@ function evenFade(points: readonly Point[], c: number, s: number): (along: numbe
   const all = points.map(([x, y]) => x * c + y * s);
   const [from, to] = [Math.min(...all), Math.max(...all)];
   const whole = signedArea(points);
-  const before = Array.from({ length: PLACES + 1 }, (_, k) => signedArea(clipped(points, c, s, from + ((to - from) * k) / PLACES)) / whole);
+  const before = Array.from(
+    { length: PLACES + 1 },
+    (_, k) => signedArea(clipped(points, c, s, from + ((to - from) * k) / PLACES)) / whole,
+  );
   return (along) => {
     const at = Math.min(PLACES, Math.max(0, ((along - from) / (to - from)) * PLACES));
     const k = Math.min(PLACES - 1, Math.floor(at));
@@ -57,7 +67,10 @@ function fillOf(region: Region, part: CaneState | undefined, context: CaneContex
   }
   if (!part) throw complaint('cane/missing');
   // another cane is pressed into the region, whatever its size
-  const { outline, moved: [mx, my] } = outlineOf(region.points);
+  const {
+    outline,
+    moved: [mx, my],
+  } = outlineOf(region.points);
   const pressed = pressedTo(part, outline, fill.degrees);
   const factor = Math.sqrt(areaOf(pressed.outline) / areaOf(outline));
   return (x, y) => pressed.sample((x - mx) * factor, (y - my) * factor);
@@ -68,27 +81,57 @@ function fillOf(region: Region, part: CaneState | undefined, context: CaneContex
  * the others lie on it, later ones on top.
  * @param parts canes of the regions that are filled with one, in their order
  */
-export function templateState({ regions, length }: Extract<Begin, { do: 'template' }>, parts: readonly CaneState[], context: CaneContext): CaneState {
+export function templateState(
+  { regions, length }: Extract<Begin, { do: 'template' }>,
+  parts: readonly CaneState[],
+  context: CaneContext,
+): CaneState {
   const [ground] = regions;
   if (!ground || regions.length > MOST_REGIONS) throw complaint('cane/regions');
   positive(length, 'The length');
-  const { outline, moved: [mx, my] } = outlineOf(ground.points);
+  const {
+    outline,
+    moved: [mx, my],
+  } = outlineOf(ground.points);
   let used = 0;
   const filled = regions.map((region): Filled => {
     if (region.points.length < 3 || Math.abs(signedArea(region.points)) < 1e-9) throw complaint('cane/outline');
     const { left, right, bottom, top } = extentOf({ points: region.points, round: false });
-    return { left, right, bottom, top, points: Float64Array.from(region.points.flatMap((p: Point) => [...p])), sample: fillOf(region, 'cane' in region.fill ? parts[used++] : undefined, context) };
+    return {
+      left,
+      right,
+      bottom,
+      top,
+      points: Float64Array.from(region.points.flatMap((p: Point) => [...p])),
+      sample: fillOf(region, 'cane' in region.fill ? parts[used++] : undefined, context),
+    };
   });
   const above = filled.slice(1).reverse();
   const base = filled[0] as Filled;
   const sample: Sampler = (x, y) => {
     const [px, py] = [x + mx, y + my];
     for (const region of above) {
-      if (px >= region.left && px <= region.right && py >= region.bottom && py <= region.top && inside(region.points, px, py)) return region.sample(px, py);
+      if (
+        px >= region.left &&
+        px <= region.right &&
+        py >= region.bottom &&
+        py <= region.top &&
+        inside(region.points, px, py)
+      )
+        return region.sample(px, py);
     }
     return base.sample(px, py);
   };
-  return { outline, length, count: 1, sample, reductions: 0, spoilt: [], endsEach: 0, amounts: measured(sample, outline) };
+  return {
+    outline,
+    length,
+    count: 1,
+    sample,
+    reductions: 0,
+    spoilt: [],
+    endsEach: 0,
+    amounts: measured(sample, outline),
+  };
 }
 
 /**
@@ -96,9 +139,15 @@ export function templateState({ regions, length }: Extract<Begin, { do: 'templat
  * only what is seen; a fade is pressed into the whole of its region, and what
  * others cover of it is cut away.
  */
-export function laidAreas(step: Extract<Begin, { do: 'template' }>): { readonly key: MaterialKey; readonly area: Mm2 }[] {
+export function laidAreas(
+  step: Extract<Begin, { do: 'template' }>,
+): { readonly key: MaterialKey; readonly area: Mm2 }[] {
   const context = contextOf();
-  const { amounts } = templateState({ ...step, regions: step.regions.map((r, i) => ({ ...r, fill: { of: String(i) } })) }, [], context);
+  const { amounts } = templateState(
+    { ...step, regions: step.regions.map((r, i) => ({ ...r, fill: { of: String(i) } })) },
+    [],
+    context,
+  );
   return step.regions.flatMap(({ fill, points }, i) => {
     if ('cane' in fill) return [];
     if ('blend' in fill) return [{ key: fill.blend, area: Math.abs(signedArea(points)) }];

@@ -12,9 +12,15 @@ const MOST_REGIONS = 120;
 const LEAST = 0.0008;
 
 /** Every place of a small grid with the number of the colour nearest to it. */
-function labelled(pixels: Pixels, colours: readonly Lab[]): { readonly width: number; readonly height: number; readonly labels: Uint8Array } {
+function labelled(
+  pixels: Pixels,
+  colours: readonly Lab[],
+): { readonly width: number; readonly height: number; readonly labels: Uint8Array } {
   const scale = Math.min(1, LONGEST / Math.max(pixels.width, pixels.height));
-  const [width, height] = [Math.max(2, Math.round(pixels.width * scale)), Math.max(2, Math.round(pixels.height * scale))];
+  const [width, height] = [
+    Math.max(2, Math.round(pixels.width * scale)),
+    Math.max(2, Math.round(pixels.height * scale)),
+  ];
   const labels = new Uint8Array(width * height);
   for (let j = 0; j < height; j++) {
     for (let i = 0; i < width; i++) {
@@ -31,7 +37,10 @@ function labelled(pixels: Pixels, colours: readonly Lab[]): { readonly width: nu
       }
       const lab = labOfLinear([r / n, g / n, b / n]);
       let [best, least] = [0, Infinity];
-      colours.forEach((c, k) => { const off = deltaE(lab, c); if (off < least) [best, least] = [k, off]; });
+      colours.forEach((c, k) => {
+        const off = deltaE(lab, c);
+        if (off < least) [best, least] = [k, off];
+      });
       labels[j * width + i] = best;
     }
   }
@@ -51,14 +60,32 @@ export function tracePicture(pixels: Pixels, count: number, width: Mm): Drawn {
   const hex = (k: number): string => hexOf(xyzOfLab(colours[k] as Lab));
   const whole = grid.width * grid.height;
   const edges = contours().size([grid.width, grid.height]).thresholds([0.5]);
-  const patches = colours.flatMap((_, k): DrawnRegion[] => {
-    if (k === most) return [];
-    const [shape] = edges(Array.from(grid.labels, (l) => (l === k ? 1 : 0)));
-    // holes of a patch are covered by the patches that lie in them, which are smaller and come later
-    return (shape?.coordinates ?? []).map(([outer = []]): DrawnRegion => ({ name: `patch of ${hex(k)}`, hex: hex(k), points: outer.slice(0, -1).map(([x = 0, y = 0]): Point => [x, y]) }));
-  }).filter((p) => Math.abs(signedArea(p.points)) > LEAST * whole)
+  const patches = colours
+    .flatMap((_, k): DrawnRegion[] => {
+      if (k === most) return [];
+      const [shape] = edges(Array.from(grid.labels, (l) => (l === k ? 1 : 0)));
+      // holes of a patch are covered by the patches that lie in them, which are smaller and come later
+      return (shape?.coordinates ?? []).map(([outer = []]): DrawnRegion => ({
+        name: `patch of ${hex(k)}`,
+        hex: hex(k),
+        points: outer.slice(0, -1).map(([x = 0, y = 0]): Point => [x, y]),
+      }));
+    })
+    .filter((p) => Math.abs(signedArea(p.points)) > LEAST * whole)
     .sort((a, b) => Math.abs(signedArea(b.points)) - Math.abs(signedArea(a.points)));
-  const ground: DrawnRegion = { name: 'ground', hex: hex(most), points: [[0, 0], [grid.width, 0], [grid.width, grid.height], [0, grid.height]] };
-  const notes = patches.length > MOST_REGIONS ? [`Only the ${MOST_REGIONS} largest of ${patches.length} patches were taken. Fewer colours give larger ones.`] : [];
+  const ground: DrawnRegion = {
+    name: 'ground',
+    hex: hex(most),
+    points: [
+      [0, 0],
+      [grid.width, 0],
+      [grid.width, grid.height],
+      [0, grid.height],
+    ],
+  };
+  const notes =
+    patches.length > MOST_REGIONS
+      ? [`Only the ${MOST_REGIONS} largest of ${patches.length} patches were taken. Fewer colours give larger ones.`]
+      : [];
   return drawnOf([ground, ...patches.slice(0, MOST_REGIONS)], width, (0.6 * width) / grid.width, notes);
 }

@@ -28,12 +28,27 @@ export function tracedFace(state: Pick<CaneState, 'outline' | 'sample'>): Traced
     return index * (BANDS + 1) + (v === index ? BANDS : Math.min(BANDS - 1, Math.floor((v - index) * BANDS)));
   });
   const edges = contours().size([SIZE, SIZE]).thresholds([0.5]);
-  return [...new Set(labels)].filter((l) => l >= 0).sort((a, b) => a - b).map((label): TracedArea => {
-    const [shape] = edges(Array.from(labels, (l) => (l === label ? 1 : 0)));
-    const band = label % (BANDS + 1);
-    return {
-      material: Math.floor(label / (BANDS + 1)), place: band === BANDS ? null : (band + 0.5) / BANDS,
-      rings: (shape?.coordinates ?? []).flat().map((ring) => simplified(ring.slice(0, -1).map(([x = 0, y = 0]): Point => [frame.left + (x - 0.5) * frame.mm, frame.top - (y - 0.5) * frame.mm]), frame.mm / 2)).filter((ring) => ring.length > 2),
-    };
-  }).filter((area) => area.rings.length > 0);
+  return [...new Set(labels)]
+    .filter((l) => l >= 0)
+    .sort((a, b) => a - b)
+    .map((label): TracedArea => {
+      const [shape] = edges(Array.from(labels, (l) => (l === label ? 1 : 0)));
+      const band = label % (BANDS + 1);
+      return {
+        material: Math.floor(label / (BANDS + 1)),
+        place: band === BANDS ? null : (band + 0.5) / BANDS,
+        rings: (shape?.coordinates ?? [])
+          .flat()
+          .map((ring) =>
+            simplified(
+              ring
+                .slice(0, -1)
+                .map(([x = 0, y = 0]): Point => [frame.left + (x - 0.5) * frame.mm, frame.top - (y - 0.5) * frame.mm]),
+              frame.mm / 2,
+            ),
+          )
+          .filter((ring) => ring.length > 2),
+      };
+    })
+    .filter((area) => area.rings.length > 0);
 }

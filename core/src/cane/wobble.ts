@@ -27,7 +27,12 @@ export function wobbled(inner: Sampler, outline: Outline, reductions: number, { 
   const waves = Array.from({ length: WAVES }, (_, i) => {
     const angle = 2 * Math.PI * chance();
     const number = ((1 + i * 0.8) * Math.PI) / diameter;
-    return { kx: number * Math.cos(angle), ky: number * Math.sin(angle), phase: 2 * Math.PI * chance(), size: (FAR * wobble * diameter) / ((1 + i) * number) };
+    return {
+      kx: number * Math.cos(angle),
+      ky: number * Math.sin(angle),
+      phase: 2 * Math.PI * chance(),
+      size: (FAR * wobble * diameter) / ((1 + i) * number),
+    };
   });
   const inverse = 1 / innermost(outline) ** 2;
   return (x, y) => {

@@ -51,12 +51,7 @@ export const ASSUMED_BLOCK_GRAMS: Grams = 57;
  * Relative scattering power by kind (docs/models.md §3): 1 is an ordinary
  * opaque. All four are assumptions until chips have been logged.
  */
-const STRENGTH_OF_KIND: Readonly<Record<Kind, number>> = {
-  opaque: 1,
-  translucent: 0.06,
-  mica: 0.8,
-  glitter: 0.1,
-};
+const STRENGTH_OF_KIND: Readonly<Record<Kind, number>> = { opaque: 1, translucent: 0.06, mica: 0.8, glitter: 0.1 };
 
 /** The strength that predictions use, and whether it is an assumption. */
 export function strengthOf(clay: Pick<Clay, 'kind' | 'strength'>): { value: number; assumed: boolean } {

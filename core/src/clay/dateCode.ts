@@ -1,7 +1,19 @@
 import { complaint } from '#core/units';
 
-const MONTHS = ['January', 'February', 'March', 'April', 'May', 'June', 'July',
-  'August', 'September', 'October', 'November', 'December'];
+const MONTHS = [
+  'January',
+  'February',
+  'March',
+  'April',
+  'May',
+  'June',
+  'July',
+  'August',
+  'September',
+  'October',
+  'November',
+  'December',
+];
 
 const iso = (date: Date): string => date.toISOString().slice(0, 10);
 const utc = (year: number, month: number, day: number): Date => new Date(Date.UTC(year, month - 1, day));
@@ -23,8 +35,7 @@ type Reader = readonly [RegExp, (...n: number[]) => string | null];
 const century = (year: number): number => (year < 100 ? 2000 + year : year);
 const month = (y: number, m: number): string | null => realDate(century(y), m, 1);
 const week = (y: number, w: number): string | null => (w >= 1 && w <= 53 ? iso(mondayOf(century(y), w)) : null);
-const dayOfYear = (y: number, d: number): string | null =>
-  d >= 1 && d <= 366 ? iso(utc(century(y), 1, d)) : null;
+const dayOfYear = (y: number, d: number): string | null => (d >= 1 && d <= 366 ? iso(utc(century(y), 1, d)) : null);
 
 /** The ways a date code is stamped on a block, tried in this order. */
 const READERS: readonly Reader[] = [
@@ -57,7 +68,9 @@ export function readDateCode(text: string): string {
     const asWeek = week(y, n);
     if (asMonth !== null && asWeek !== null) {
       throw complaint('date/ambiguous', {
-        text: code, month: `${MONTHS[n - 1] ?? ''} ${2000 + y}`, week: `week ${n} of ${2000 + y}`,
+        text: code,
+        month: `${MONTHS[n - 1] ?? ''} ${2000 + y}`,
+        week: `week ${n} of ${2000 + y}`,
       });
     }
     if (asWeek !== null) return asWeek;
@@ -73,8 +86,11 @@ export function showMonth(isoDate: string): string {
 /** Whole months from an ISO date to another; never negative. */
 export function ageInMonths(madeOn: string, today: string): number {
   const part = (text: string, from: number, to: number): number => Number(text.slice(from, to));
-  const months = (part(today, 0, 4) - part(madeOn, 0, 4)) * 12 + part(today, 5, 7) - part(madeOn, 5, 7)
-    - (part(today, 8, 10) < part(madeOn, 8, 10) ? 1 : 0);
+  const months =
+    (part(today, 0, 4) - part(madeOn, 0, 4)) * 12 +
+    part(today, 5, 7) -
+    part(madeOn, 5, 7) -
+    (part(today, 8, 10) < part(madeOn, 8, 10) ? 1 : 0);
   return Math.max(0, months);
 }
 

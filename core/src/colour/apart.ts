@@ -42,7 +42,8 @@ export function contrastKept(width: number): number {
 export function seenDifference(one: Lab, other: Lab, width: number): number {
   const [p, q] = [xyzOfLab(one), xyzOfLab(other)];
   const far = (1 + contrastKept(width)) / 2;
-  const mix = (a: Xyz, b: Xyz): Lab => labOf({ x: far * a.x + (1 - far) * b.x, y: far * a.y + (1 - far) * b.y, z: far * a.z + (1 - far) * b.z });
+  const mix = (a: Xyz, b: Xyz): Lab =>
+    labOf({ x: far * a.x + (1 - far) * b.x, y: far * a.y + (1 - far) * b.y, z: far * a.z + (1 - far) * b.z });
   return deltaE(mix(p, q), mix(q, p));
 }
 
@@ -86,7 +87,9 @@ export type Help =
 export function whatHelps(stack: readonly Lab[], sheets: readonly Lab[]): Help | null {
   const now = weakestPair(stack);
   let best: Help | null = null;
-  const consider = (help: Help): void => { if (help.dL > Math.max(now.dL + 1, best?.dL ?? 0)) best = help; };
+  const consider = (help: Help): void => {
+    if (help.dL > Math.max(now.dL + 1, best?.dL ?? 0)) best = help;
+  };
   for (let first = 0; first < stack.length; first++) {
     for (let second = first + 1; second < stack.length; second++) {
       const changed = [...stack];
@@ -95,7 +98,12 @@ export function whatHelps(stack: readonly Lab[], sheets: readonly Lab[]): Help |
     }
   }
   sheets.forEach((sheet, i) => {
-    consider({ kind: 'between', at: now.at, sheet: i, dL: weakestPair([...stack.slice(0, now.at + 1), sheet, ...stack.slice(now.at + 1)]).dL });
+    consider({
+      kind: 'between',
+      at: now.at,
+      sheet: i,
+      dL: weakestPair([...stack.slice(0, now.at + 1), sheet, ...stack.slice(now.at + 1)]).dL,
+    });
   });
   return best;
 }

@@ -30,8 +30,11 @@ export const rotationChroma = (meanChroma: number): number => {
 
 /** T of CIEDE2000, by which hue differences are scaled, from the mean hue in degrees. */
 export const hueWeight = (meanH: number): number =>
-  1 - 0.17 * Math.cos((meanH - 30) * DEGREE) + 0.24 * Math.cos(2 * meanH * DEGREE)
-  + 0.32 * Math.cos((3 * meanH + 6) * DEGREE) - 0.2 * Math.cos((4 * meanH - 63) * DEGREE);
+  1 -
+  0.17 * Math.cos((meanH - 30) * DEGREE) +
+  0.24 * Math.cos(2 * meanH * DEGREE) +
+  0.32 * Math.cos((3 * meanH + 6) * DEGREE) -
+  0.2 * Math.cos((4 * meanH - 63) * DEGREE);
 
 /**
  * ΔE00 of two CIELAB colours (CIE 142-2001), on plain numbers so that
@@ -47,7 +50,11 @@ export function ciede2000(l1: number, a1: number, b1: number, l2: number, a2: nu
   const dh = turn > 180 ? turn - 360 : turn < -180 ? turn + 360 : turn;
   const dH = 2 * Math.sqrt(c1 * c2) * Math.sin((dh / 2) * DEGREE);
   const meanC = (c1 + c2) / 2;
-  const meanH = grey ? h1 + h2 : Math.abs(h1 - h2) <= 180 ? (h1 + h2) / 2 : (h1 + h2 + (h1 + h2 < 360 ? 360 : -360)) / 2;
+  const meanH = grey
+    ? h1 + h2
+    : Math.abs(h1 - h2) <= 180
+      ? (h1 + h2) / 2
+      : (h1 + h2 + (h1 + h2 < 360 ? 360 : -360)) / 2;
   const light = (l2 - l1) / lightnessScale((l1 + l2) / 2);
   const chroma = (c2 - c1) / (1 + 0.045 * meanC);
   const hue = dH / (1 + 0.015 * meanC * hueWeight(meanH));

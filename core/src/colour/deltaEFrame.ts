@@ -17,7 +17,7 @@ export function deltaEFrame({ l, a, b }: Lab): Frame {
   const stretch = 1 + stretchOf(chroma);
   const x = a * stretch;
   const c = Math.hypot(x, b);
-  const h = c === 0 ? 0 : ((Math.atan2(b, x) / DEGREE) + 360) % 360;
+  const h = c === 0 ? 0 : (Math.atan2(b, x) / DEGREE + 360) % 360;
   const [sl, sc, sh] = [lightnessScale(l), 1 + 0.045 * c, 1 + 0.015 * c * hueWeight(h)];
   const rotation = -Math.sin(2 * rotationAngle(h - 275) * DEGREE) * rotationChroma(c);
   const [cos, sin] = c === 0 ? [1, 0] : [x / c, b / c];
@@ -26,8 +26,14 @@ export function deltaEFrame({ l, a, b }: Lab): Frame {
   const across = [(-sin * stretch) / sh, cos / sh] as const;
   const rest = Math.sqrt(Math.max(0.05, 1 - (rotation * rotation) / 4));
   return Float64Array.of(
-    1 / sl, 0, 0,
-    0, along[0] + (rotation / 2) * across[0], along[1] + (rotation / 2) * across[1],
-    0, rest * across[0], rest * across[1],
+    1 / sl,
+    0,
+    0,
+    0,
+    along[0] + (rotation / 2) * across[0],
+    along[1] + (rotation / 2) * across[1],
+    0,
+    rest * across[0],
+    rest * across[1],
   );
 }

@@ -1,9 +1,17 @@
 import { WHITE } from './bands.js';
 
 /** CIELAB under D65: L* 0..100. */
-export interface Lab { readonly l: number; readonly a: number; readonly b: number }
+export interface Lab {
+  readonly l: number;
+  readonly a: number;
+  readonly b: number;
+}
 /** CIE XYZ, Y = 1 for a perfect white. */
-export interface Xyz { readonly x: number; readonly y: number; readonly z: number }
+export interface Xyz {
+  readonly x: number;
+  readonly y: number;
+  readonly z: number;
+}
 
 export const EPSILON = 216 / 24389;
 export const KAPPA = 24389 / 27;

@@ -3,7 +3,10 @@ import { lightnessScale, rotationAngle, rotationChroma, stretchOf } from './cied
 import { EPSILON, KAPPA, type Lab } from './lab.js';
 
 /** All colours whose L*, a* and b* lie between two values each. */
-export interface LabBox { readonly low: Lab; readonly high: Lab }
+export interface LabBox {
+  readonly low: Lab;
+  readonly high: Lab;
+}
 
 const f = (t: number): number => (t > EPSILON ? Math.cbrt(t) : (KAPPA * t + 16) / 116);
 /** f(ρy) − f(y). It rises with ρ; with y it moves away from 0, so its extremes are at the ends. */
@@ -46,17 +49,27 @@ export function labBoxOf(low: Float64Array, high: Float64Array): LabBox {
   }
   const xl = -xh;
   const zl = -zh;
-  const lowest = (ratio: number, d: number, white: number): number => Math.max(0, ratio + d / (d < 0 ? yl : yh)) / white;
+  const lowest = (ratio: number, d: number, white: number): number =>
+    Math.max(0, ratio + d / (d < 0 ? yl : yh)) / white;
   const highest = (ratio: number, d: number, white: number): number => (ratio + d / (d > 0 ? yl : yh)) / white;
   const [axl, axh] = [lowest(rx, xl, WHITE.x), highest(rx, xh, WHITE.x)];
   const [azl, azh] = [lowest(rz, zl, WHITE.z), highest(rz, zh, WHITE.z)];
   return {
-    low: { l: 116 * f(yl) - 16, a: 500 * Math.min(opponent(axl, yl), opponent(axl, yh)), b: -200 * Math.max(opponent(azh, yl), opponent(azh, yh)) },
-    high: { l: 116 * f(yh) - 16, a: 500 * Math.max(opponent(axh, yl), opponent(axh, yh)), b: -200 * Math.min(opponent(azl, yl), opponent(azl, yh)) },
+    low: {
+      l: 116 * f(yl) - 16,
+      a: 500 * Math.min(opponent(axl, yl), opponent(axl, yh)),
+      b: -200 * Math.max(opponent(azh, yl), opponent(azh, yh)),
+    },
+    high: {
+      l: 116 * f(yh) - 16,
+      a: 500 * Math.max(opponent(axh, yl), opponent(axh, yh)),
+      b: -200 * Math.min(opponent(azl, yl), opponent(azl, yh)),
+    },
   };
 }
 
-const gap = (value: number, low: number, high: number): number => (value < low ? low - value : value > high ? value - high : 0);
+const gap = (value: number, low: number, high: number): number =>
+  value < low ? low - value : value > high ? value - high : 0;
 const DEGREE = Math.PI / 180;
 /** Stretching a* turns a hue by less than this. */
 const STRETCH_TURN = 12;
@@ -74,7 +87,12 @@ function mostRotation(target: Lab, { low, high }: LabBox, meanChroma: number): n
   const holdsGrey = low.a <= 0 && high.a >= 0 && low.b <= 0 && high.b >= 0;
   if (worst < SMALL_ROTATION || holdsGrey) return worst;
   const hue = Math.atan2(target.b, target.a) / DEGREE;
-  const [p, q, r, s] = [turnOf(low.b, low.a, hue), turnOf(high.b, low.a, hue), turnOf(low.b, high.a, hue), turnOf(high.b, high.a, hue)];
+  const [p, q, r, s] = [
+    turnOf(low.b, low.a, hue),
+    turnOf(high.b, low.a, hue),
+    turnOf(low.b, high.a, hue),
+    turnOf(high.b, high.a, hue),
+  ];
   const [least, most] = [Math.min(p, q, r, s), Math.max(p, q, r, s)];
   if (most - least >= 180) return worst;
   const [from, to] = [hue + least / 2 - STRETCH_TURN, hue + most / 2 + STRETCH_TURN];

@@ -60,7 +60,8 @@ export function joined(pigments: readonly Pigment[], volumes: ArrayLike<number>)
     const own = pigments[i] as Pigment;
     const volume = volumes[i] ?? 0;
     scattering += volume * own.scattering;
-    for (let band = 0; band < BANDS; band++) absorption[band] = (absorption[band] as number) + volume * (own.absorption[band] as number);
+    for (let band = 0; band < BANDS; band++)
+      absorption[band] = (absorption[band] as number) + volume * (own.absorption[band] as number);
   }
   return { scattering, absorption };
 }

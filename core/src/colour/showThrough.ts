@@ -37,7 +37,8 @@ export function hidingThickness(pigment: Pigment): Mm {
   if (showThrough(pigment, high) > UNSEEN) return high;
   for (let i = 0; i < 40; i++) {
     const middle = Math.sqrt(low * high);
-    if (showThrough(pigment, middle) > UNSEEN) low = middle; else high = middle;
+    if (showThrough(pigment, middle) > UNSEEN) low = middle;
+    else high = middle;
   }
   return high;
 }

@@ -4,7 +4,7 @@ import { labOf, xyzOfLab, type Lab, type Xyz } from './lab.js';
 
 /** sRGB to XYZ and back, D65 (IEC 61966-2-1); rows of the linear matrices. */
 const TO_XYZ = [
-  [0.4123907992659595, 0.3575843393838780, 0.1804807884018343],
+  [0.4123907992659595, 0.357584339383878, 0.1804807884018343],
   [0.2126390058715104, 0.7151686787677559, 0.0721923153607337],
   [0.0193308187155918, 0.1191947797946259, 0.9505321522496608],
 ] as const;
@@ -57,6 +57,10 @@ function xyzOfLinear([r, g, b]: readonly [number, number, number]): Xyz {
 export function hexOf({ x, y, z }: Xyz): string {
   return FROM_XYZ.map(([mx, my, mz]) => {
     const value = encode(Math.min(1, Math.max(0, mx * x + my * y + mz * z)));
-    return Math.round(value * 255).toString(16).padStart(2, '0');
-  }).join('').toUpperCase();
+    return Math.round(value * 255)
+      .toString(16)
+      .padStart(2, '0');
+  })
+    .join('')
+    .toUpperCase();
 }

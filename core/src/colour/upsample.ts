@@ -54,8 +54,14 @@ export function reflectanceOf(hex: string): Float64Array {
       }
       const ends = (i > 0 ? 2 : 0) + (i < BANDS - 1 ? 2 : 0);
       let flat = ends * (z[i] ?? 0);
-      if (i > 0) { flat -= 2 * (z[i - 1] ?? 0); jacobian[i * ROWS + i - 1] = -2; }
-      if (i < BANDS - 1) { flat -= 2 * (z[i + 1] ?? 0); jacobian[i * ROWS + i + 1] = -2; }
+      if (i > 0) {
+        flat -= 2 * (z[i - 1] ?? 0);
+        jacobian[i * ROWS + i - 1] = -2;
+      }
+      if (i < BANDS - 1) {
+        flat -= 2 * (z[i + 1] ?? 0);
+        jacobian[i * ROWS + i + 1] = -2;
+      }
       jacobian[i * ROWS + i] = ends - 2 * t * slope * pull;
       residual[i] = -(flat + pull * slope);
       error = Math.max(error, Math.abs(residual[i] ?? 0));

@@ -9,26 +9,57 @@ const NORMAL = 2;
 
 class Writer {
   private bytes: number[] = [];
-  u16(v: number): this { this.bytes.push((v >> 8) & 255, v & 255); return this; }
-  u32(v: number): this { return this.u16(v >>> 16).u16(v & 0xffff); }
-  f32(v: number): this { const view = new DataView(new ArrayBuffer(4)); view.setFloat32(0, v); return this.u32(view.getUint32(0)); }
-  ascii(text: string): this { for (const letter of text) this.bytes.push(letter.charCodeAt(0)); return this; }
+  u16(v: number): this {
+    this.bytes.push((v >> 8) & 255, v & 255);
+    return this;
+  }
+  u32(v: number): this {
+    return this.u16(v >>> 16).u16(v & 0xffff);
+  }
+  f32(v: number): this {
+    const view = new DataView(new ArrayBuffer(4));
+    view.setFloat32(0, v);
+    return this.u32(view.getUint32(0));
+  }
+  ascii(text: string): this {
+    for (const letter of text) this.bytes.push(letter.charCodeAt(0));
+    return this;
+  }
   /** Counted in units of UTF-16, the closing zero among them. */
   name(text: string): this {
     this.u16(text.length + 1);
     for (let i = 0; i < text.length; i++) this.u16(text.charCodeAt(i));
     return this.u16(0);
   }
-  block(type: number, body: Writer): this { this.u16(type).u32(body.bytes.length); for (const b of body.bytes) this.bytes.push(b); return this; }
-  done(): Uint8Array { return Uint8Array.from(this.bytes); }
+  block(type: number, body: Writer): this {
+    this.u16(type).u32(body.bytes.length);
+    for (const b of body.bytes) this.bytes.push(b);
+    return this;
+  }
+  done(): Uint8Array {
+    return Uint8Array.from(this.bytes);
+  }
 }
 
 /** Colours as Adobe Swatch Exchange, in CIELAB, so that nothing is rounded but to single precision. */
 export function writeAse({ name, colours }: ColourFile): Uint8Array {
-  const out = new Writer().ascii('ASEF').u16(1).u16(0).u32(colours.length + 2);
+  const out = new Writer()
+    .ascii('ASEF')
+    .u16(1)
+    .u16(0)
+    .u32(colours.length + 2);
   out.block(GROUP_START, new Writer().name(oneLine(name)));
   for (const { name: own, lab } of colours) {
-    out.block(COLOUR, new Writer().name(oneLine(own)).ascii('LAB ').f32(lab.l / 100).f32(lab.a).f32(lab.b).u16(NORMAL));
+    out.block(
+      COLOUR,
+      new Writer()
+        .name(oneLine(own))
+        .ascii('LAB ')
+        .f32(lab.l / 100)
+        .f32(lab.a)
+        .f32(lab.b)
+        .u16(NORMAL),
+    );
   }
   return out.block(GROUP_END, new Writer()).done();
 }
@@ -47,7 +78,8 @@ const MODELS: Readonly<Record<string, { readonly values: number; readonly lab: (
 /** Reads an Adobe Swatch Exchange file; groups inside are joined. */
 export function readAse(bytes: Uint8Array): FileContent {
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
-  if (bytes.length < 12 || String.fromCharCode(...bytes.subarray(0, 4)) !== 'ASEF') return nothing('This is no Adobe Swatch Exchange file: it does not begin as one.');
+  if (bytes.length < 12 || String.fromCharCode(...bytes.subarray(0, 4)) !== 'ASEF')
+    return nothing('This is no Adobe Swatch Exchange file: it does not begin as one.');
   let at = 12;
   let name = '';
   const colours: NamedColour[] = [];
@@ -66,17 +98,21 @@ export function readAse(bytes: Uint8Array): FileContent {
         const { value, end } = text(at + 6);
         const model = String.fromCharCode(...bytes.subarray(end, end + 4));
         const own = Object.hasOwn(MODELS, model) ? MODELS[model] : undefined;
-        if (!own) return nothing(`Colour ${colours.length + 1} is in a colour model that is not known here: “${model}”.`);
+        if (!own)
+          return nothing(`Colour ${colours.length + 1} is in a colour model that is not known here: “${model}”.`);
         const values = Array.from({ length: own.values }, (_, i) => view.getFloat32(end + 4 + 4 * i));
-        if (!values.every(Number.isFinite)) return nothing(`Colour ${colours.length + 1} has a value that is no number.`);
+        if (!values.every(Number.isFinite))
+          return nothing(`Colour ${colours.length + 1} has a value that is no number.`);
         const lab = own.lab(values);
-        if (![lab.l, lab.a, lab.b].every(Number.isFinite)) return nothing(`Colour ${colours.length + 1} is outside of all that can be seen.`);
+        if (![lab.l, lab.a, lab.b].every(Number.isFinite))
+          return nothing(`Colour ${colours.length + 1} is outside of all that can be seen.`);
         colours.push({ name: value, lab, share: null });
       }
       at += 6 + length;
     }
   } catch (error) {
-    if (error instanceof RangeError) return nothing('This file ends in the middle of a colour. It may have been cut off on its way.');
+    if (error instanceof RangeError)
+      return nothing('This file ends in the middle of a colour. It may have been cut off on its way.');
     throw error;
   }
   return { holds: 'colours', file: { name: name || 'Palette', colours }, faults: countFault(colours.length) };

@@ -14,9 +14,11 @@ export interface CaneFile {
 const KIND = 'cane';
 
 /** JSON, as docs/formats.md describes it. */
-export const writeCane = (file: CaneFile): string => `${JSON.stringify({ kind: KIND, version: PROGRAM_VERSION, ...file }, null, 2)}\n`;
+export const writeCane = (file: CaneFile): string =>
+  `${JSON.stringify({ kind: KIND, version: PROGRAM_VERSION, ...file }, null, 2)}\n`;
 
-const isObject = (value: unknown): value is Readonly<Record<string, unknown>> => typeof value === 'object' && value !== null && !Array.isArray(value);
+const isObject = (value: unknown): value is Readonly<Record<string, unknown>> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /** @throws Complaint `cane/newer`, `cane/format` with the place that is wrong, and of a cane that is too much to work out */
 export function readCane(text: string): CaneFile {
@@ -26,34 +28,65 @@ export function readCane(text: string): CaneFile {
   } catch {
     throw complaint('cane/format', { what: 'the file is not JSON', where: '' });
   }
-  if (!isObject(value) || value.kind !== KIND) throw complaint('cane/format', { what: 'it does not say that it is one', where: '' });
-  if (typeof value.version === 'number' && value.version > PROGRAM_VERSION) throw complaint('cane/newer', { version: String(value.version) });
+  if (!isObject(value) || value.kind !== KIND)
+    throw complaint('cane/format', { what: 'it does not say that it is one', where: '' });
+  if (typeof value.version === 'number' && value.version > PROGRAM_VERSION)
+    throw complaint('cane/newer', { version: String(value.version) });
   const within = (where: string, work: () => Program): Program => {
     try {
       return work();
     } catch (error) {
-      if (error instanceof Complaint && error.code === 'cane/format' && where !== '') throw new Complaint(error.code, `${error.message.replace(/\.$/, '')} (${where}).`);
+      if (error instanceof Complaint && error.code === 'cane/format' && where !== '')
+        throw new Complaint(error.code, `${error.message.replace(/\.$/, '')} (${where}).`);
       throw error;
     }
   };
   const program = within('', () => readProgram(value.program));
-  const canes = Object.fromEntries(Object.entries(isObject(value.canes) ? value.canes : {}).map(([id, inner]) => {
-    if (!isObject(inner)) throw complaint('cane/format', { what: 'an object is wanted', where: `canes, ${id}` });
-    return [id, { name: nameOf(inner.name, `canes, ${id}`), program: within(`in canes, ${id}`, () => readProgram(inner.program)) }];
-  }));
-  const materials = Object.fromEntries(Object.entries(isObject(value.materials) ? value.materials : {}).map(([key, inner]) => {
-    const hexes = isObject(inner) && Array.isArray(inner.hexes) ? inner.hexes.filter((h): h is string => typeof h === 'string' && /^[0-9a-f]{6}$/i.test(h)) : [];
-    return [key, { name: nameOf(isObject(inner) ? inner.name : undefined, `materials, ${key}`), hexes }];
-  }));
-  const missing = [program, ...Object.values(canes).map((c) => c.program)].flatMap((p) => usedIn(p.steps).canes).find((ref) => !Object.hasOwn(canes, ref));
-  if (missing !== undefined) throw complaint('cane/format', { what: `the cane “${missing.slice(0, 40)}” that it takes in is missing`, where: 'canes' });
+  const canes = Object.fromEntries(
+    Object.entries(isObject(value.canes) ? value.canes : {}).map(([id, inner]) => {
+      if (!isObject(inner)) throw complaint('cane/format', { what: 'an object is wanted', where: `canes, ${id}` });
+      return [
+        id,
+        {
+          name: nameOf(inner.name, `canes, ${id}`),
+          program: within(`in canes, ${id}`, () => readProgram(inner.program)),
+        },
+      ];
+    }),
+  );
+  const materials = Object.fromEntries(
+    Object.entries(isObject(value.materials) ? value.materials : {}).map(([key, inner]) => {
+      const hexes =
+        isObject(inner) && Array.isArray(inner.hexes)
+          ? inner.hexes.filter((h): h is string => typeof h === 'string' && /^[0-9a-f]{6}$/i.test(h))
+          : [];
+      return [key, { name: nameOf(isObject(inner) ? inner.name : undefined, `materials, ${key}`), hexes }];
+    }),
+  );
+  const missing = [program, ...Object.values(canes).map((c) => c.program)]
+    .flatMap((p) => usedIn(p.steps).canes)
+    .find((ref) => !Object.hasOwn(canes, ref));
+  if (missing !== undefined)
+    throw complaint('cane/format', {
+      what: `the cane “${missing.slice(0, 40)}” that it takes in is missing`,
+      where: 'canes',
+    });
   checkWork(program.steps, (ref) => (Object.hasOwn(canes, ref) ? canes[ref]?.program : undefined));
-  const whole = (v: unknown, usual: number): number => (typeof v === 'number' && Number.isFinite(v) && v > 0 ? v : usual);
-  return { name: nameOf(value.name, 'name'), program, canes, materials, slices: Math.min(5000, Math.round(whole(value.slices, 20))), sliceMm: Math.min(100, whole(value.sliceMm, 2)) };
+  const whole = (v: unknown, usual: number): number =>
+    typeof v === 'number' && Number.isFinite(v) && v > 0 ? v : usual;
+  return {
+    name: nameOf(value.name, 'name'),
+    program,
+    canes,
+    materials,
+    slices: Math.min(5000, Math.round(whole(value.slices, 20))),
+    sliceMm: Math.min(100, whole(value.sliceMm, 2)),
+  };
 }
 
 function nameOf(value: unknown, where: string): string {
-  if (typeof value !== 'string' || value.trim() === '' || value.length > 80) throw complaint('cane/format', { what: 'a name is wanted', where });
+  if (typeof value !== 'string' || value.trim() === '' || value.length > 80)
+    throw complaint('cane/format', { what: 'a name is wanted', where });
   return value.replace(/[\n\r\t"]/g, ' ').trim();
 }
 

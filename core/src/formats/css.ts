@@ -1,9 +1,23 @@
 import { converter, parse, type Lab65 } from 'culori';
 import { hexOf, xyzOfLab } from '#core/colour';
-import { countFault, fewFaults, oneLine, plainText, tooManyLines, type ColourFile, type Fault, type FileContent, type NamedColour } from './files.js';
+import {
+  countFault,
+  fewFaults,
+  oneLine,
+  plainText,
+  tooManyLines,
+  type ColourFile,
+  type Fault,
+  type FileContent,
+  type NamedColour,
+} from './files.js';
 
 const toLab = converter('lab65');
-const identOf = (name: string): string => oneLine(name).toLowerCase().replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-+|-+$/g, '');
+const identOf = (name: string): string =>
+  oneLine(name)
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}]+/gu, '-')
+    .replace(/^-+|-+$/g, '');
 /** A comment cannot hold its own end, nor what stands for it. */
 const inComment = (name: string): string => oneLine(name).replaceAll('\\', '\\\\').replaceAll('*/', '*\\/');
 const outOfComment = (text: string): string => text.replaceAll('*\\/', '*/').replaceAll('\\\\', '\\');
@@ -21,7 +35,11 @@ export function writeCss({ name, colours }: ColourFile): string {
 }
 
 /** A custom property of a style sheet, with the comment behind it. */
-interface Property { readonly ident: string; readonly value: string; readonly comment: string | undefined }
+interface Property {
+  readonly ident: string;
+  readonly value: string;
+  readonly comment: string | undefined;
+}
 
 /** Behind the letters of a name that begins at `from`. */
 function identEnd(line: string, from: number): number {
@@ -36,7 +54,12 @@ function commentAt(line: string, from: number): string | undefined {
   const open = line.slice(from, from + MOST_SPACES).search(/\S/);
   if (open < 0 || !line.startsWith('/*', from + open)) return undefined;
   const close = line.indexOf('*/', from + open + 2);
-  return close < 0 ? undefined : line.slice(from + open + 2, close).replace(/^ /, '').replace(/ $/, '');
+  return close < 0
+    ? undefined
+    : line
+        .slice(from + open + 2, close)
+        .replace(/^ /, '')
+        .replace(/ $/, '');
 }
 const MOST_SPACES = 200;
 
@@ -47,8 +70,15 @@ function propertiesIn(line: string): Property[] {
     const end = identEnd(line, at + 2);
     const colon = line.slice(end, end + MOST_SPACES).search(/\S/) + end;
     const semicolon = line[colon] === ':' && colon >= end ? line.indexOf(';', colon) : -1;
-    if (semicolon < 0) { at = end; continue; }
-    found.push({ ident: line.slice(at + 2, end), value: line.slice(colon + 1, semicolon).trim(), comment: commentAt(line, semicolon + 1) });
+    if (semicolon < 0) {
+      at = end;
+      continue;
+    }
+    found.push({
+      ident: line.slice(at + 2, end),
+      value: line.slice(colon + 1, semicolon).trim(),
+      comment: commentAt(line, semicolon + 1),
+    });
     at = semicolon;
   }
   return found.filter(({ ident, value }) => ident !== '' && value !== '');
@@ -83,7 +113,11 @@ export function readCss(text: string): FileContent {
       colours.push({ name: oneLine(name), lab: { l: lab.l, a: lab.a, b: lab.b }, share: null });
     }
   });
-  return { holds: 'colours', file: { name: title === undefined ? 'Palette' : outOfComment(title) || 'Palette', colours }, faults: fewFaults([...faults, ...(faults.length > 0 ? [] : countFault(colours.length))]) };
+  return {
+    holds: 'colours',
+    file: { name: title === undefined ? 'Palette' : outOfComment(title) || 'Palette', colours },
+    faults: fewFaults([...faults, ...(faults.length > 0 ? [] : countFault(colours.length))]),
+  };
 }
 
 /** The title of a sheet that Sledge wrote: a comment by itself on the first line. */

@@ -1,5 +1,16 @@
 import { hexOf, labOf, xyzOfHex, xyzOfLab } from '#core/colour';
-import { countFault, fewFaults, nothing, oneLine, plainText, tooManyLines, type ColourFile, type Fault, type FileContent, type NamedColour } from './files.js';
+import {
+  countFault,
+  fewFaults,
+  nothing,
+  oneLine,
+  plainText,
+  tooManyLines,
+  type ColourFile,
+  type Fault,
+  type FileContent,
+  type NamedColour,
+} from './files.js';
 
 const HEAD = 'GIMP Palette';
 
@@ -16,7 +27,8 @@ export function writeGpl({ name, colours }: ColourFile): string {
 /** Reads what {@link writeGpl} writes, and what GIMP does. */
 export function readGpl(text: string): FileContent {
   const lines = plainText(text).split('\n');
-  if (lines[0]?.trim() !== HEAD) return nothing(`A GIMP palette begins with the line “${HEAD}”. This file does not.`, 1);
+  if (lines[0]?.trim() !== HEAD)
+    return nothing(`A GIMP palette begins with the line “${HEAD}”. This file does not.`, 1);
   const refused = tooManyLines(lines);
   if (refused) return refused;
   let name = 'Palette';
@@ -24,13 +36,30 @@ export function readGpl(text: string): FileContent {
   const faults: Fault[] = [];
   lines.slice(1).forEach((line, i) => {
     const named = /^Name:\s*(.+)$/.exec(line);
-    if (named?.[1]) { name = oneLine(named[1]); return; }
+    if (named?.[1]) {
+      name = oneLine(named[1]);
+      return;
+    }
     if (/^\s*(#.*)?$/.test(line) || /^Columns:/.test(line)) return;
     const found = /^\s*(\d+)\s+(\d+)\s+(\d+)(?:\s+(.*))?$/.exec(line);
     const rgb = found?.slice(1, 4).map(Number) ?? [];
-    if (!found || rgb.some((v) => v > 255)) { faults.push({ row: i + 2, sentence: `“${line.trim().slice(0, 40)}” is no colour. A line has red, green and blue from 0 to 255 and a name.` }); return; }
+    if (!found || rgb.some((v) => v > 255)) {
+      faults.push({
+        row: i + 2,
+        sentence: `“${line.trim().slice(0, 40)}” is no colour. A line has red, green and blue from 0 to 255 and a name.`,
+      });
+      return;
+    }
     const label = oneLine(found[4] ?? '');
-    colours.push({ name: label === 'Untitled' ? '' : label, lab: labOf(xyzOfHex(rgb.map((v) => v.toString(16).padStart(2, '0')).join(''))), share: null });
+    colours.push({
+      name: label === 'Untitled' ? '' : label,
+      lab: labOf(xyzOfHex(rgb.map((v) => v.toString(16).padStart(2, '0')).join(''))),
+      share: null,
+    });
   });
-  return { holds: 'colours', file: { name, colours }, faults: fewFaults([...faults, ...(faults.length > 0 ? [] : countFault(colours.length))]) };
+  return {
+    holds: 'colours',
+    file: { name, colours },
+    faults: fewFaults([...faults, ...(faults.length > 0 ? [] : countFault(colours.length))]),
+  };
 }

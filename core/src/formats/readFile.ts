@@ -17,7 +17,8 @@ export const READABLE = Object.keys(READERS);
 
 /** Text as UTF-8, or as the old Windows letters where it is not. */
 function textOf(bytes: Uint8Array): string {
-  const utf16 = bytes[0] === 0xff && bytes[1] === 0xfe ? 'utf-16le' : bytes[0] === 0xfe && bytes[1] === 0xff ? 'utf-16be' : null;
+  const utf16 =
+    bytes[0] === 0xff && bytes[1] === 0xfe ? 'utf-16le' : bytes[0] === 0xfe && bytes[1] === 0xff ? 'utf-16be' : null;
   if (utf16) return new TextDecoder(utf16).decode(bytes);
   try {
     return new TextDecoder('utf-8', { fatal: true }).decode(bytes);
@@ -36,7 +37,12 @@ function keepable(content: FileContent): FileContent {
 export function readFile(fileName: string, bytes: Uint8Array): FileContent {
   const ending = /\.([^.]+)$/.exec(fileName)?.[1]?.toLowerCase() ?? '';
   const reader = Object.hasOwn(READERS, ending) ? READERS[ending] : undefined;
-  if (!reader) return nothing(`A file called “${fileName.slice(0, 60)}” is of no kind that is known here. Known are ${READABLE.map((r) => `.${r}`).join(', ')}.`);
+  if (!reader)
+    return nothing(
+      `A file called “${fileName.slice(0, 60)}” is of no kind that is known here. Known are ${READABLE.map((r) => `.${r}`).join(', ')}.`,
+    );
   if (bytes.length === 0) return nothing('This file is empty.');
-  return keepable(reader(bytes, oneLine(fileName.replace(/\.[^.]+$/, '').replace(/_+/g, ' ')).slice(0, 80) || 'Palette'));
+  return keepable(
+    reader(bytes, oneLine(fileName.replace(/\.[^.]+$/, '').replace(/_+/g, ' ')).slice(0, 80) || 'Palette'),
+  );
 }

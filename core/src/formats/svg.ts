@@ -19,36 +19,82 @@ const USUAL: Mm = 40;
 const MM: Readonly<Record<string, number>> = { mm: 1, cm: 10, in: 25.4, pt: 25.4 / 72, pc: 25.4 / 6, px: 25.4 / 96 };
 
 /** Things that are not taken from a drawing: they would run, load, or draw what is no flat region. */
-const LEFT_OUT: Readonly<Record<string, string>> = { script: 'scripts', image: 'pictures', use: 'copies', text: 'texts', foreignObject: 'foreign parts', linearGradient: 'gradients', radialGradient: 'gradients', filter: 'filters', mask: 'masks', animate: 'movements', a: 'links' };
-const NAMED: Readonly<Record<string, string>> = { black: '000000', white: 'FFFFFF', red: 'FF0000', green: '008000', blue: '0000FF', yellow: 'FFFF00', orange: 'FFA500', purple: '800080', pink: 'FFC0CB', brown: 'A52A2A', grey: '808080', gray: '808080' };
+const LEFT_OUT: Readonly<Record<string, string>> = {
+  script: 'scripts',
+  image: 'pictures',
+  use: 'copies',
+  text: 'texts',
+  foreignObject: 'foreign parts',
+  linearGradient: 'gradients',
+  radialGradient: 'gradients',
+  filter: 'filters',
+  mask: 'masks',
+  animate: 'movements',
+  a: 'links',
+};
+const NAMED: Readonly<Record<string, string>> = {
+  black: '000000',
+  white: 'FFFFFF',
+  red: 'FF0000',
+  green: '008000',
+  blue: '0000FF',
+  yellow: 'FFFF00',
+  orange: 'FFA500',
+  purple: '800080',
+  pink: 'FFC0CB',
+  brown: 'A52A2A',
+  grey: '808080',
+  gray: '808080',
+};
 
 /** `#abc`, `#aabbcc`, `rgb(…)` or a usual name as six hex digits; null: not filled; undefined: a fill that is none of these. */
 function hexOfFill(fill: string): string | null | undefined {
   const text = fill.trim().toLowerCase();
   if (text === 'none' || text === 'transparent') return null;
   const short = /^#([0-9a-f])([0-9a-f])([0-9a-f])$/.exec(text);
-  if (short) return short.slice(1).map((d) => d + d).join('').toUpperCase();
+  if (short)
+    return short
+      .slice(1)
+      .map((d) => d + d)
+      .join('')
+      .toUpperCase();
   const long = /^#([0-9a-f]{6})([0-9a-f]{2})?$/.exec(text);
   if (long?.[1]) return long[1].toUpperCase();
   const rgb = /^rgba?\(\s*(\d+)[\s,]+(\d+)[\s,]+(\d+)/.exec(text);
-  if (rgb) return rgb.slice(1, 4).map((n) => Math.min(255, Number(n)).toString(16).padStart(2, '0')).join('').toUpperCase();
+  if (rgb)
+    return rgb
+      .slice(1, 4)
+      .map((n) => Math.min(255, Number(n)).toString(16).padStart(2, '0'))
+      .join('')
+      .toUpperCase();
   return Object.hasOwn(NAMED, text) ? NAMED[text] : undefined;
 }
 
-interface Reading { readonly regions: DrawnRegion[]; readonly out: Map<string, number>; readonly classes: ReadonlyMap<string, string>; points: number }
+interface Reading {
+  readonly regions: DrawnRegion[];
+  readonly out: Map<string, number>;
+  readonly classes: ReadonlyMap<string, string>;
+  points: number;
+}
 
 /** The d of a shape, or null for what is no shape. */
 function pathOf({ name, attributes: a }: INode): string | null {
   const n = (key: string): number => Number.parseFloat(a[key] ?? '0') || 0;
   switch (name) {
-    case 'path': return a.d ?? '';
-    case 'rect': return `M${n('x')} ${n('y')}h${n('width')}v${n('height')}h${-n('width')}z`;
-    case 'circle': case 'ellipse': {
+    case 'path':
+      return a.d ?? '';
+    case 'rect':
+      return `M${n('x')} ${n('y')}h${n('width')}v${n('height')}h${-n('width')}z`;
+    case 'circle':
+    case 'ellipse': {
       const [rx, ry] = name === 'circle' ? [n('r'), n('r')] : [n('rx'), n('ry')];
       return `M${n('cx') - rx} ${n('cy')}a${rx} ${ry} 0 1 0 ${2 * rx} 0a${rx} ${ry} 0 1 0 ${-2 * rx} 0z`;
     }
-    case 'polygon': case 'polyline': return (a.points ?? '').trim() === '' ? '' : `M${a.points ?? ''}z`;
-    default: return null;
+    case 'polygon':
+    case 'polyline':
+      return (a.points ?? '').trim() === '' ? '' : `M${a.points ?? ''}z`;
+    default:
+      return null;
   }
 }
 
@@ -62,7 +108,10 @@ function ruleOf(style: string, key: string): string | undefined {
 }
 
 function fillOf({ attributes: a }: INode, inherited: string, classes: Reading['classes']): string {
-  const byClass = (a.class ?? '').split(/\s+/).map((c) => classes.get(c)).find((f) => f !== undefined);
+  const byClass = (a.class ?? '')
+    .split(/\s+/)
+    .map((c) => classes.get(c))
+    .find((f) => f !== undefined);
   return ruleOf(a.style ?? '', 'fill') ?? byClass ?? a.fill ?? inherited;
 }
 
@@ -74,30 +123,61 @@ function ringsOf(d: string, transform: string, scale: number, reading: Reading):
     if (++reading.points > MOST_POINTS) throw complaint('svg/points', { most: MOST_POINTS });
     ring.push([x, y]);
   };
-  svgpath(d).transform(transform).abs().unshort().unarc().iterate((segment, _, x, y) => {
-    const s = segment as unknown as readonly (string | number)[];
-    const v = (i: number): number => Number(s[i] ?? 0);
-    switch (s[0]) {
-      case 'M': if (ring.length > 2) rings.push(ring); ring = []; push(v(1), v(2)); break;
-      case 'L': push(v(1), v(2)); break;
-      case 'H': push(v(1), y); break;
-      case 'V': push(x, v(1)); break;
-      case 'C': case 'Q': {
-        const [x1, y1, x2, y2, x3, y3] = s[0] === 'C' ? [v(1), v(2), v(3), v(4), v(5), v(6)]
-          : [x + (2 / 3) * (v(1) - x), y + (2 / 3) * (v(2) - y), v(3) + (2 / 3) * (v(1) - v(3)), v(4) + (2 / 3) * (v(2) - v(4)), v(3), v(4)];
-        // straight pieces so short that none is off by more than a hair (second differences)
-        const bend = Math.max(Math.hypot(x - 2 * x1 + x2, y - 2 * y1 + y2), Math.hypot(x1 - 2 * x2 + x3, y1 - 2 * y2 + y3)) * scale;
-        const pieces = Math.min(200, Math.max(1, Math.ceil(Math.sqrt((0.75 * bend) / CURVE))));
-        for (let k = 1; k <= pieces; k++) {
-          const t = k / pieces;
-          const u = 1 - t;
-          push(u ** 3 * x + 3 * u * u * t * x1 + 3 * u * t * t * x2 + t ** 3 * x3, u ** 3 * y + 3 * u * u * t * y1 + 3 * u * t * t * y2 + t ** 3 * y3);
+  svgpath(d)
+    .transform(transform)
+    .abs()
+    .unshort()
+    .unarc()
+    .iterate((segment, _, x, y) => {
+      const s = segment as unknown as readonly (string | number)[];
+      const v = (i: number): number => Number(s[i] ?? 0);
+      switch (s[0]) {
+        case 'M':
+          if (ring.length > 2) rings.push(ring);
+          ring = [];
+          push(v(1), v(2));
+          break;
+        case 'L':
+          push(v(1), v(2));
+          break;
+        case 'H':
+          push(v(1), y);
+          break;
+        case 'V':
+          push(x, v(1));
+          break;
+        case 'C':
+        case 'Q': {
+          const [x1, y1, x2, y2, x3, y3] =
+            s[0] === 'C'
+              ? [v(1), v(2), v(3), v(4), v(5), v(6)]
+              : [
+                  x + (2 / 3) * (v(1) - x),
+                  y + (2 / 3) * (v(2) - y),
+                  v(3) + (2 / 3) * (v(1) - v(3)),
+                  v(4) + (2 / 3) * (v(2) - v(4)),
+                  v(3),
+                  v(4),
+                ];
+          // straight pieces so short that none is off by more than a hair (second differences)
+          const bend =
+            Math.max(Math.hypot(x - 2 * x1 + x2, y - 2 * y1 + y2), Math.hypot(x1 - 2 * x2 + x3, y1 - 2 * y2 + y3)) *
+            scale;
+          const pieces = Math.min(200, Math.max(1, Math.ceil(Math.sqrt((0.75 * bend) / CURVE))));
+          for (let k = 1; k <= pieces; k++) {
+            const t = k / pieces;
+            const u = 1 - t;
+            push(
+              u ** 3 * x + 3 * u * u * t * x1 + 3 * u * t * t * x2 + t ** 3 * x3,
+              u ** 3 * y + 3 * u * u * t * y1 + 3 * u * t * t * y2 + t ** 3 * y3,
+            );
+          }
+          break;
         }
-        break;
+        default:
+          break;
       }
-      default: break;
-    }
-  });
+    });
   if (ring.length > 2) rings.push(ring);
   return rings;
 }
@@ -105,9 +185,14 @@ function ringsOf(d: string, transform: string, scale: number, reading: Reading):
 function walk(node: INode, transform: string, fill: string, depth: number, scale: number, reading: Reading): void {
   if (depth > MOST_DEPTH) throw complaint('svg/deep');
   const { name, attributes: a } = node;
-  const leave = (what: string): void => { reading.out.set(what, (reading.out.get(what) ?? 0) + 1); };
+  const leave = (what: string): void => {
+    reading.out.set(what, (reading.out.get(what) ?? 0) + 1);
+  };
   const left = Object.hasOwn(LEFT_OUT, name) ? LEFT_OUT[name] : undefined;
-  if (left !== undefined && name !== 'a') { leave(left); return; }
+  if (left !== undefined && name !== 'a') {
+    leave(left);
+    return;
+  }
   if (['defs', 'style', 'title', 'desc', 'metadata', 'clipPath', 'symbol', 'pattern', 'marker'].includes(name)) return;
   if (ruleOf(a.style ?? '', 'display')?.trim() === 'none' || a.display === 'none') return;
   const here = `${transform} ${a.transform ?? ''}`.trim();
@@ -116,13 +201,23 @@ function walk(node: INode, transform: string, fill: string, depth: number, scale
   const d = pathOf(node);
   if (d !== null) {
     const hex = hexOfFill(own);
-    if (hex === null) { leave('lines without a fill'); return; }
+    if (hex === null) {
+      leave('lines without a fill');
+      return;
+    }
     const rings = ringsOf(d, here, scale, reading);
     if (rings.length > 0 && hex === undefined) leave('fills that are no flat colour');
-    if (name === 'path' && rings.length > 0 && !/z\s*$/i.test(d.trim())) leave('open outlines, closed with a straight line');
+    if (name === 'path' && rings.length > 0 && !/z\s*$/i.test(d.trim()))
+      leave('open outlines, closed with a straight line');
     for (const points of rings) {
       if (reading.regions.length >= MOST_REGIONS) throw complaint('cane/regions');
-      reading.regions.push({ name: (a.id ?? a['inkscape:label'] ?? '').replace(/[\n\r\t"]/g, ' ').slice(0, 80) || `region ${reading.regions.length + 1}`, hex: hex ?? '999999', points });
+      reading.regions.push({
+        name:
+          (a.id ?? a['inkscape:label'] ?? '').replace(/[\n\r\t"]/g, ' ').slice(0, 80) ||
+          `region ${reading.regions.length + 1}`,
+        hex: hex ?? '999999',
+        points,
+      });
     }
   }
   for (const child of node.children) if (child.type === 'element') walk(child, here, own, depth + 1, scale, reading);
@@ -141,10 +236,16 @@ function classesOf(node: INode, found = new Map<string, string>()): Map<string, 
     const text = node.children.map((c) => c.value).join('\n');
     for (const [names, rules] of rulesOf(text.replaceAll('&lt;', '<').replaceAll('&amp;', '&'))) {
       const fill = ruleOf(rules, 'fill');
-      if (fill !== undefined) for (const one of names.split(',')) { const name = /^\s*\.([\w-]+)\s*$/.exec(one)?.[1]; if (name !== undefined) found.set(name, fill); }
+      if (fill !== undefined)
+        for (const one of names.split(',')) {
+          const name = /^\s*\.([\w-]+)\s*$/.exec(one)?.[1];
+          if (name !== undefined) found.set(name, fill);
+        }
     }
   }
-  node.children.forEach((child) => { classesOf(child, found); });
+  node.children.forEach((child) => {
+    classesOf(child, found);
+  });
   return found;
 }
 
@@ -173,19 +274,32 @@ export function readSvg(text: string): Drawn {
     throw complaint('svg/unreadable');
   }
   if (root.name !== 'svg') throw complaint('svg/unreadable');
-  const box = (root.attributes.viewBox ?? '').trim().split(/[\s,]+/).map(Number);
+  const box = (root.attributes.viewBox ?? '')
+    .trim()
+    .split(/[\s,]+/)
+    .map(Number);
   const said = widthOf(root);
   const reading: Reading = { regions: [], out: new Map(), classes: classesOf(root), points: 0 };
-  const unit = said !== null && (box[2] ?? 0) > 0 ? said / (box[2] ?? 1) : MM.px as number;
+  const unit = said !== null && (box[2] ?? 0) > 0 ? said / (box[2] ?? 1) : (MM.px as number);
   walk(root, '', '#000', 0, Math.min(unit, 1), reading);
   if (reading.regions.length === 0) throw complaint('svg/empty');
   const xs = reading.regions.flatMap((r) => r.points.map((p) => p[0]));
-  const across = (xs.reduce((a, b) => Math.max(a, b), -Infinity) - xs.reduce((a, b) => Math.min(a, b), Infinity)) * unit;
+  const across =
+    (xs.reduce((a, b) => Math.max(a, b), -Infinity) - xs.reduce((a, b) => Math.min(a, b), Infinity)) * unit;
   if (!Number.isFinite(across) || across <= 0) throw complaint('svg/unreadable');
   const fits = across <= LARGEST && across >= 2;
   const notes = [...reading.out].map(([what, n]) => `${n} ${what}.`);
-  if (!fits) notes.push(`The drawing is ${across > LARGEST ? 'larger than hands reduce' : 'very small'}; it was made ${USUAL} mm wide.`);
-  const drawn = drawnOf(reading.regions, fits ? across : USUAL, OUTLINE, notes.length > 0 ? [`Not taken as they are: ${notes.join(' ')}`] : []);
-  if (drawn.regions.reduce((sum, r) => sum + r.points.length, 0) > MOST_KEPT) throw complaint('svg/points', { most: MOST_KEPT });
+  if (!fits)
+    notes.push(
+      `The drawing is ${across > LARGEST ? 'larger than hands reduce' : 'very small'}; it was made ${USUAL} mm wide.`,
+    );
+  const drawn = drawnOf(
+    reading.regions,
+    fits ? across : USUAL,
+    OUTLINE,
+    notes.length > 0 ? [`Not taken as they are: ${notes.join(' ')}`] : [],
+  );
+  if (drawn.regions.reduce((sum, r) => sum + r.points.length, 0) > MOST_KEPT)
+    throw complaint('svg/points', { most: MOST_KEPT });
   return drawn;
 }

@@ -61,7 +61,10 @@ export function withoutSections(text: string): string {
   let from = 0;
   for (let at = text.indexOf('<!', from); at >= 0; at = text.indexOf('<!', at)) {
     const data = text.startsWith('<![CDATA[', at);
-    if (!data && !text.startsWith('<!--', at)) { at += 2; continue; }
+    if (!data && !text.startsWith('<!--', at)) {
+      at += 2;
+      continue;
+    }
     const mark = data ? ']]>' : '-->';
     const close = text.indexOf(mark, at + (data ? 9 : 4));
     if (close < 0) throw complaint('svg/unreadable');

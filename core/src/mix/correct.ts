@@ -56,16 +56,47 @@ export function correct({ grams, reads, wanted, pigment, density, clays }: Corre
   // finer where a pinch already shows
   const amounts = (c: Candidate): number[] => Array.from({ length: GRID }, (_, i) => mostOf(c) * ((i + 1) / GRID) ** 3);
 
-  interface Tried { readonly of: readonly Candidate[]; readonly x: readonly number[]; readonly score: number }
+  interface Tried {
+    readonly of: readonly Candidate[];
+    readonly x: readonly number[];
+    readonly score: number;
+  }
   const better = (a: Tried, b: Tried): Tried => (b.score < a.score ? b : a);
   /** Walks down from the best of the grid, first in long steps, then in those of a scale. */
   const refine = ({ of, x }: Tried): Tried => {
     let best: Tried = { of, x: x.map((g) => Math.round(g / STEP)), score: Infinity };
-    const at = (units: readonly number[]): Tried => ({ of, x: units, score: score(of, units.map((u) => u * STEP)) });
+    const at = (units: readonly number[]): Tried => ({
+      of,
+      x: units,
+      score: score(
+        of,
+        units.map((u) => u * STEP),
+      ),
+    });
     best = at(best.x);
-    const moves = of.length === 1 ? [[1], [-1]] : [[1, 0], [-1, 0], [0, 1], [0, -1], [1, 1], [-1, -1], [1, -1], [-1, 1]];
+    const moves =
+      of.length === 1
+        ? [[1], [-1]]
+        : [
+            [1, 0],
+            [-1, 0],
+            [0, 1],
+            [0, -1],
+            [1, 1],
+            [-1, -1],
+            [1, -1],
+            [-1, 1],
+          ];
     for (let stride = Math.max(1, Math.round(Math.max(...best.x) / 4)); stride >= 1;) {
-      const next = moves.map((move) => at(best.x.map((u, i) => Math.min(Math.round(mostOf(of[i] as Candidate) / STEP), Math.max(0, u + stride * (move[i] ?? 0)))))).reduce(better, best);
+      const next = moves
+        .map((move) =>
+          at(
+            best.x.map((u, i) =>
+              Math.min(Math.round(mostOf(of[i] as Candidate) / STEP), Math.max(0, u + stride * (move[i] ?? 0))),
+            ),
+          ),
+        )
+        .reduce(better, best);
       if (next === best) stride = stride === 1 ? 0 : Math.ceil(stride / 2);
       else best = next;
       if (stride === 0) break;
@@ -75,17 +106,38 @@ export function correct({ grams, reads, wanted, pigment, density, clays }: Corre
   const coarse = (of: readonly Candidate[], all: readonly (readonly number[])[]): Tried =>
     all.map((x): Tried => ({ of, x, score: score(of, x) })).reduce(better);
   const usable = clays.filter((c) => mostOf(c) > 0);
-  const singles = usable.map((c) => refine(coarse([c], amounts(c).map((x) => [x]))));
-  const pairs = usable.flatMap((one, i) => usable.slice(i + 1).map((other) =>
-    coarse([one, other], amounts(one).flatMap((x) => amounts(other).map((y) => [x, y])))));
-  const bestPairs = pairs.sort((a, b) => a.score - b.score).slice(0, REFINED).map(refine);
+  const singles = usable.map((c) =>
+    refine(
+      coarse(
+        [c],
+        amounts(c).map((x) => [x]),
+      ),
+    ),
+  );
+  const pairs = usable.flatMap((one, i) =>
+    usable.slice(i + 1).map((other) =>
+      coarse(
+        [one, other],
+        amounts(one).flatMap((x) => amounts(other).map((y) => [x, y])),
+      ),
+    ),
+  );
+  const bestPairs = pairs
+    .sort((a, b) => a.score - b.score)
+    .slice(0, REFINED)
+    .map(refine);
 
   const list: Correction[] = [{ adds: [], deltaE: deltaE(reads, wanted), lab: reads }];
   for (const tried of [singles, bestPairs]) {
     if (tried.length === 0) continue;
     const { of, x } = tried.reduce(better);
-    const adds = of.map((c, i) => ({ clayId: c.id, grams: Math.round((x[i] ?? 0) * STEP * 10) / 10 })).filter((a) => a.grams > 0);
-    const lab = labWith(of, x.map((u) => u * STEP));
+    const adds = of
+      .map((c, i) => ({ clayId: c.id, grams: Math.round((x[i] ?? 0) * STEP * 10) / 10 }))
+      .filter((a) => a.grams > 0);
+    const lab = labWith(
+      of,
+      x.map((u) => u * STEP),
+    );
     const off = deltaE(lab, wanted);
     if (adds.length === of.length && off < (list.at(-1)?.deltaE ?? 0) - WORTH) list.push({ adds, deltaE: off, lab });
   }

@@ -21,7 +21,11 @@ export const MOST_DEPTH = 16;
 export const MOST_DIGITS = 80;
 
 /** How a recipe is worked out: `strict` refuses what is too deep or too odd before it is begun. */
-interface Way { readonly book: Book; readonly worked: Map<string, Worked>; readonly strict: boolean }
+interface Way {
+  readonly book: Book;
+  readonly worked: Map<string, Worked>;
+  readonly strict: boolean;
+}
 
 const digitsOf = ({ n, d }: Fraction): number => Math.max(n.toString().length, d.toString().length);
 
@@ -31,7 +35,9 @@ function checkDepth(depth: number): void {
 
 /** Works a recipe out, each revision in it once. */
 function workOut(recipe: Recipe, way: Way, path: readonly string[]): Worked {
-  const inner = recipe.ingredients.map(({ of }) => ('clay' in of ? oneClay(of.clay, way.book) : oneMix(of.revision, way, path)));
+  const inner = recipe.ingredients.map(({ of }) =>
+    'clay' in of ? oneClay(of.clay, way.book) : oneMix(of.revision, way, path),
+  );
   const depth = 1 + inner.reduce((most, one) => Math.max(most, one.depth), 0);
   if (way.strict) checkDepth(depth);
   const found = new Map<string, Amount>();
@@ -43,7 +49,8 @@ function workOut(recipe: Recipe, way: Way, path: readonly string[]): Worked {
   });
   const total = sumOf([...found.values()].map((a) => a.volume));
   const amounts = [...found.values()].map((amount) => ({ ...amount, volume: amount.volume.div(total) }));
-  if (way.strict && amounts.some((a) => digitsOf(a.volume) > MOST_DIGITS)) throw complaint('mix/digits', { most: MOST_DIGITS });
+  if (way.strict && amounts.some((a) => digitsOf(a.volume) > MOST_DIGITS))
+    throw complaint('mix/digits', { most: MOST_DIGITS });
   return { amounts, depth };
 }
 
@@ -77,9 +84,7 @@ function flatOf({ amounts }: Worked): Flat {
   const density = sumOf(amounts.map((a) => a.volume.mul(a.density)));
   return {
     density: density.valueOf(),
-    shares: amounts.map(({ clay, volume, density: own }) => ({
-      clay, volume, mass: volume.mul(own).div(density),
-    })),
+    shares: amounts.map(({ clay, volume, density: own }) => ({ clay, volume, mass: volume.mul(own).div(density) })),
   };
 }
 

@@ -1,17 +1,42 @@
-import { deltaE, joined, labOf, mixPigments, type Lab, type Pigment, type PigmentSource, type Stage } from '#core/colour';
+import {
+  deltaE,
+  joined,
+  labOf,
+  mixPigments,
+  type Lab,
+  type Pigment,
+  type PigmentSource,
+  type Stage,
+} from '#core/colour';
 import { Fraction, complaint, sumOf } from '#core/units';
 import { ratios, unitsOf, type Ratio } from './find/index.js';
 import type { Flat } from './flatten.js';
 
 /** Parts of a ladder as makers usually lay them: from one pure end to the other. */
-export const USUAL_PARTS: readonly Ratio[] = [[1, 0], [8, 1], [4, 1], [2, 1], [1, 1], [1, 2], [1, 4], [1, 8], [0, 1]];
+export const USUAL_PARTS: readonly Ratio[] = [
+  [1, 0],
+  [8, 1],
+  [4, 1],
+  [2, 1],
+  [1, 1],
+  [1, 2],
+  [1, 4],
+  [1, 8],
+  [0, 1],
+];
 
 /** One rung: parts of each mix of the ladder, and the colour they give. */
-export interface Rung { readonly units: Ratio; readonly lab: Lab }
+export interface Rung {
+  readonly units: Ratio;
+  readonly lab: Lab;
+}
 
 /** A mix as one pigment, so that a mix of mixes is a mix. */
 export const pigmentOfMix = (flat: Flat, stage: Stage, pigments: PigmentSource): Pigment =>
-  joined(flat.shares.map(({ clay }) => pigments(clay, stage)), flat.shares.map(({ volume }) => volume.valueOf()));
+  joined(
+    flat.shares.map(({ clay }) => pigments(clay, stage)),
+    flat.shares.map(({ volume }) => volume.valueOf()),
+  );
 
 const labAt = (ends: readonly Pigment[], units: ArrayLike<number>): Lab => labOf(mixPigments(ends, units));
 
@@ -25,7 +50,11 @@ const TWICE = [8, 9, 10, 11, 12, 13, 15, 17, 20, 24, 30, 40];
 const partsTwice = (n: number): number => (n + 1) ** 2 - 1;
 /** Makeable rungs: what halves up to eight parts allow, pinches beyond, and what is thinned twice. */
 const MAKEABLE: readonly Ratio[] = [
-  ...ratios(2), ...[16, 20, 24, 28, 32, 40, 48, 56, 64, ...TWICE.map(partsTwice)].flatMap((n): Ratio[] => [[n, 1], [1, n]]),
+  ...ratios(2),
+  ...[16, 20, 24, 28, 32, 40, 48, 56, 64, ...TWICE.map(partsTwice)].flatMap((n): Ratio[] => [
+    [n, 1],
+    [1, n],
+  ]),
 ].sort((x, y) => (x[1] ?? 0) / unitsOf(x) - (y[1] ?? 0) / unitsOf(y));
 /** Where a rung is made by thinning twice: one part to so many, and one part of that to so many again; null where it is not. */
 export function thinnedTwice(units: Ratio): number | null {
@@ -38,14 +67,19 @@ export function thinnedTwice(units: Ratio): number | null {
 const TOLERATED = 0.6;
 
 /** Shares of the second mix on the way to it: closer together near the ends, where a pinch changes most. */
-const SHARES: readonly number[] = Array.from({ length: SAMPLES + 1 }, (_, i) => (1 - Math.cos((Math.PI * i) / SAMPLES)) / 2);
+const SHARES: readonly number[] = Array.from(
+  { length: SAMPLES + 1 },
+  (_, i) => (1 - Math.cos((Math.PI * i) / SAMPLES)) / 2,
+);
 /** ΔE00 that was gone by each colour of a row. */
 function wayAlong(colours: readonly Lab[]): number[] {
   const way = [0];
-  for (let i = 1; i < colours.length; i++) way.push((way[i - 1] ?? 0) + deltaE(colours[i - 1] as Lab, colours[i] as Lab));
+  for (let i = 1; i < colours.length; i++)
+    way.push((way[i - 1] ?? 0) + deltaE(colours[i - 1] as Lab, colours[i] as Lab));
   return way;
 }
-const wayBetween = (ends: readonly [Pigment, Pigment]): number[] => wayAlong(SHARES.map((t) => labAt(ends, [1 - t, t])));
+const wayBetween = (ends: readonly [Pigment, Pigment]): number[] =>
+  wayAlong(SHARES.map((t) => labAt(ends, [1 - t, t])));
 
 /**
  * A ladder whose rungs look equally far apart: the way from one mix to the
@@ -65,7 +99,10 @@ export function equalSteps(ends: readonly [Pigment, Pigment], count: number): Ru
   let from = 0;
   for (let k = 1; k < count - 1; k++) {
     const wished = (whole * k) / (count - 1);
-    const at = Math.max(1, way.findIndex((w) => w >= wished));
+    const at = Math.max(
+      1,
+      way.findIndex((w) => w >= wished),
+    );
     const colour = colours[at] as Lab;
     // as many makeable ones have to be left as rungs are still to come
     const open = made.slice(from, made.length - (count - 2 - k));
@@ -80,10 +117,16 @@ export function equalSteps(ends: readonly [Pigment, Pigment], count: number): Ru
 }
 
 /** Rungs for two or three mixes in a row: from the first to the second, and on to the third. */
-function legs(ends: readonly Pigment[], leg: (pair: readonly [Pigment, Pigment], at: number) => readonly Rung[]): Rung[] {
+function legs(
+  ends: readonly Pigment[],
+  leg: (pair: readonly [Pigment, Pigment], at: number) => readonly Rung[],
+): Rung[] {
   return ends.slice(1).flatMap((to, at) => {
     const from = ends[at] as Pigment;
-    const rungs = leg([from, to], at).map(({ units: [a = 0, b = 0], lab }): Rung => ({ lab, units: ends.map((_, i) => (i === at ? a : i === at + 1 ? b : 0)) }));
+    const rungs = leg([from, to], at).map(({ units: [a = 0, b = 0], lab }): Rung => ({
+      lab,
+      units: ends.map((_, i) => (i === at ? a : i === at + 1 ? b : 0)),
+    }));
     // the mix in the middle ends one leg and begins the next
     return at === 0 ? rungs : rungs.slice(1);
   });
@@ -125,10 +168,21 @@ const quarters = (exact: number): Fraction => new Fraction(Math.max(1, Math.roun
  */
 export function cuttingSheet(ends: readonly Pigment[], rungs: readonly Rung[], discs: number): CuttingSheet {
   if (!(discs > 0) || !Number.isFinite(discs)) throw complaint('amount/positive', { what: 'The number of discs' });
-  const cut = rungs.map(({ units }) => units.map((n) => (n === 0 ? new Fraction(0) : quarters((n * discs) / unitsOf(units)))));
+  const cut = rungs.map(({ units }) =>
+    units.map((n) => (n === 0 ? new Fraction(0) : quarters((n * discs) / unitsOf(units)))),
+  );
   return {
-    rungs: cut, total: ends.map((_, i) => sumOf(cut.flatMap((rung) => rung[i] ?? []))),
-    errors: rungs.map(({ lab }, i) => deltaE(lab, labAt(ends, (cut[i] ?? []).map((n) => n.valueOf())))),
+    rungs: cut,
+    total: ends.map((_, i) => sumOf(cut.flatMap((rung) => rung[i] ?? []))),
+    errors: rungs.map(({ lab }, i) =>
+      deltaE(
+        lab,
+        labAt(
+          ends,
+          (cut[i] ?? []).map((n) => n.valueOf()),
+        ),
+      ),
+    ),
   };
 }
 

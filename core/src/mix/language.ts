@@ -4,13 +4,20 @@ import type { Basis } from './recipe.js';
 import { cutRecipe, inGrams, type Counted, type Names, type Token } from './said.js';
 
 /** A recipe as somebody typed it, in the one notation of Sledge. */
-export interface SaidRecipe { readonly terms: readonly Term[]; /** where it was given in grams: by mass */ readonly basis: Basis | null; readonly notation: string }
+export interface SaidRecipe {
+  readonly terms: readonly Term[];
+  /** where it was given in grams: by mass */ readonly basis: Basis | null;
+  readonly notation: string;
+}
 
 type NameToken = Extract<Token, { kind: 'name' }>;
 type Amount = Extract<Token, { kind: 'amount' }>;
 /** What an amount is of. */
 type Thing = Named | { readonly group: readonly Term[] };
-interface Piece { readonly amount: Amount | 'rest' | null; readonly of: Thing }
+interface Piece {
+  readonly amount: Amount | 'rest' | null;
+  readonly of: Thing;
+}
 
 const HUNDRED = new Fraction(100);
 
@@ -31,16 +38,25 @@ function distance(one: string, other: string): number {
 /** Names that a word may have been meant as, nearest first. */
 export function nearestNames(word: string, names: Names): string[] {
   const most = Math.max(1, Math.floor(word.length / 3));
-  return names.map((name) => ({ name, off: distance(word.toLowerCase(), name.toLowerCase()) }))
+  return names
+    .map((name) => ({ name, off: distance(word.toLowerCase(), name.toLowerCase()) }))
     .filter(({ off, name }) => off > 0 && off <= Math.min(most, Math.floor(name.length / 2)))
-    .sort((a, b) => a.off - b.off || a.name.localeCompare(b.name)).slice(0, 3).map((found) => found.name);
+    .sort((a, b) => a.off - b.off || a.name.localeCompare(b.name))
+    .slice(0, 3)
+    .map((found) => found.name);
 }
 
 class Sayer {
   private at = 0;
-  constructor(private readonly tokens: readonly Token[], private readonly text: string, private readonly written: ReadonlyMap<string, string>) {}
+  constructor(
+    private readonly tokens: readonly Token[],
+    private readonly text: string,
+    private readonly written: ReadonlyMap<string, string>,
+  ) {}
 
-  private peek(ahead = 0): Token | undefined { return this.tokens[this.at + ahead]; }
+  private peek(ahead = 0): Token | undefined {
+    return this.tokens[this.at + ahead];
+  }
 
   private fail(wanted: string): never {
     const token = this.peek();
@@ -92,22 +108,40 @@ class Sayer {
   private shared(things: readonly Thing[], amounts: readonly unknown[], ratio: readonly Fraction[]): Piece[] {
     if (amounts.length > 0) this.fail('a clay or a mix');
     const shares = ratio.length === 0 ? things.map(() => new Fraction(1)) : ratio;
-    if (things.length < 2 || shares.length !== things.length) throw complaint('notation/shares', { amounts: shares.length, things: things.length });
-    return things.map((of, i) => ({ of, amount: { kind: 'amount', value: shares[i] as Fraction, counted: 'parts', at: 0 } }));
+    if (things.length < 2 || shares.length !== things.length)
+      throw complaint('notation/shares', { amounts: shares.length, things: things.length });
+    return things.map((of, i) => ({
+      of,
+      amount: { kind: 'amount', value: shares[i] as Fraction, counted: 'parts', at: 0 },
+    }));
   }
 
   /** Each amount with what it stands before, or behind. */
   private paired(things: readonly Thing[], amounts: readonly (Amount | 'rest')[], order: readonly string[]): Piece[] {
-    const said = order.join('').replace(/^\++|\++$/g, '').replace(/\++/g, '+');
-    const pieces = (paired: readonly (number | null)[]): Piece[] => things.map((of, i) => { const n = paired[i] ?? null; return { of, amount: n === null ? null : amounts[n] ?? null }; });
+    const said = order
+      .join('')
+      .replace(/^\++|\++$/g, '')
+      .replace(/\++/g, '+');
+    const pieces = (paired: readonly (number | null)[]): Piece[] =>
+      things.map((of, i) => {
+        const n = paired[i] ?? null;
+        return { of, amount: n === null ? null : (amounts[n] ?? null) };
+      });
     // an amount and a thing in every piece, the amount before it or behind it throughout
-    if (/^nm(?:\+?nm)*$/.test(said) || /^mn(?:\+?mn)*$/.test(said) || /^n\+m(?:\+n\+m)*$/.test(said) || /^m\+n(?:\+m\+n)*$/.test(said)) return pieces(things.map((_, i) => i));
+    if (
+      /^nm(?:\+?nm)*$/.test(said) ||
+      /^mn(?:\+?mn)*$/.test(said) ||
+      /^n\+m(?:\+n\+m)*$/.test(said) ||
+      /^m\+n(?:\+m\+n)*$/.test(said)
+    )
+      return pieces(things.map((_, i) => i));
     // pieces parted by signs, of which some have no amount: one part
     const terms = said.split('+');
     const single = terms.every((term) => /^(?:nm|mn|m)$/.test(term));
     const signed = single && !(terms.includes('nm') && terms.includes('mn'));
     if (!signed) {
-      if (/^n?m{2,}$/.test(said) || said === '') this.fail(things.length === 0 ? 'a clay or a mix' : 'how many parts of each');
+      if (/^n?m{2,}$/.test(said) || said === '')
+        this.fail(things.length === 0 ? 'a clay or a mix' : 'how many parts of each');
       throw complaint('notation/parts', { text: this.text.replace(/,\n/g, ', ') });
     }
     let next = 0;
@@ -119,15 +153,18 @@ class Sayer {
 function countedIn(pieces: readonly Piece[]): Counted {
   const all = new Set(pieces.flatMap(({ amount }) => (amount === null || amount === 'rest' ? [] : [amount.counted])));
   const weights = [...all].every((c) => c === 'grams' || c === 'ounces');
-  if (all.size > 1 && !weights && !(all.size === 2 && all.has('parts') && all.has('discs'))) throw complaint('notation/units', { units: [...all].join(' and ') });
+  if (all.size > 1 && !weights && !(all.size === 2 && all.has('parts') && all.has('discs')))
+    throw complaint('notation/units', { units: [...all].join(' and ') });
   const [first = 'parts'] = all;
-  if ((first === 'grams' || first === 'ounces' || first === 'per cent') && pieces.some(({ amount }) => amount === null)) throw complaint('notation/units', { units: `${first} and nothing` });
+  if ((first === 'grams' || first === 'ounces' || first === 'per cent') && pieces.some(({ amount }) => amount === null))
+    throw complaint('notation/units', { units: `${first} and nothing` });
   return first;
 }
 
 function termsOf(pieces: readonly Piece[]): { readonly terms: Term[]; readonly basis: Basis | null } {
   const counted = countedIn(pieces);
-  const mixed = new Set(pieces.flatMap(({ amount }) => (amount === null || amount === 'rest' ? [] : [amount.counted]))).size > 1;
+  const mixed =
+    new Set(pieces.flatMap(({ amount }) => (amount === null || amount === 'rest' ? [] : [amount.counted]))).size > 1;
   const amounts = pieces.map(({ amount }) => {
     if (amount === 'rest') return null;
     if (amount === null) return new Fraction(1);
@@ -137,7 +174,8 @@ function termsOf(pieces: readonly Piece[]): { readonly terms: Term[]; readonly b
   const sum = amounts.reduce<Fraction>((all, a) => (a ? all.add(a) : all), new Fraction(0));
   const rests = amounts.filter((a) => a === null).length;
   if (rests > 0 && (rests > 1 || counted !== 'per cent' || sum.compare(HUNDRED) >= 0)) throw complaint('notation/rest');
-  if (counted === 'per cent' && rests === 0 && Math.abs(sum.valueOf() - 100) > 1.5) throw complaint('notation/per cent', { sum: sum.valueOf() });
+  if (counted === 'per cent' && rests === 0 && Math.abs(sum.valueOf() - 100) > 1.5)
+    throw complaint('notation/per cent', { sum: sum.valueOf() });
   const terms = pieces.map(({ of }, i): Term => ({ parts: amounts[i] ?? HUNDRED.sub(sum), of }));
   return { terms, basis: counted === 'grams' || counted === 'ounces' ? 'mass' : null };
 }
@@ -166,7 +204,8 @@ export function readRecipe(text: string, names: readonly string[]): SaidRecipe {
   const written = new Map(names.map((name) => [name.toLowerCase(), name]));
   const small = [...written.keys()];
   // something was to follow
-  if (/(?:\+|&|\band|\bplus)\s*$/i.test(text)) throw complaint('notation/unexpected', { found: 'the end', at: text.length, wanted: 'a clay or a mix' });
+  if (/(?:\+|&|\band|\bplus)\s*$/i.test(text))
+    throw complaint('notation/unexpected', { found: 'the end', at: text.length, wanted: 'a clay or a mix' });
   return placed(text, () => {
     const strict = strictly(text, written);
     if (strict) return strict;
@@ -183,22 +222,39 @@ function placed<T>(text: string, work: () => T): T {
     return work();
   } catch (error) {
     if (!(error instanceof Complaint)) throw error;
-    if (error.code === 'number/ambiguous') throw new Complaint(error.code, error.message, undefined, error.choices.map((choice) => text.replace(/\d+,\d{3}/, choice)));
+    if (error.code === 'number/ambiguous')
+      throw new Complaint(
+        error.code,
+        error.message,
+        undefined,
+        error.choices.map((choice) => text.replace(/\d+,\d{3}/, choice)),
+      );
     const found = /found “(.*)” where (.*) should be/.exec(error.message);
     if (error.code !== 'notation/unexpected' || !found) throw error;
     const at = text.toLowerCase().indexOf((found[1] ?? '').toLowerCase());
-    throw complaint('notation/unexpected', { found: found[1] ?? '', at: at < 0 ? text.length : at, wanted: found[2] ?? '' });
+    throw complaint('notation/unexpected', {
+      found: found[1] ?? '',
+      at: at < 0 ? text.length : at,
+      wanted: found[2] ?? '',
+    });
   }
 }
 
 /** Names as they are written on the shelf and the board. */
 function asWritten(terms: readonly Term[], written: ReadonlyMap<string, string>): Term[] {
-  return terms.map(({ parts, of }) => ({ parts, of: 'group' in of ? { group: asWritten(of.group, written) } : { ...of, name: written.get(of.name.toLowerCase()) ?? of.name } }));
+  return terms.map(({ parts, of }) => ({
+    parts,
+    of:
+      'group' in of
+        ? { group: asWritten(of.group, written) }
+        : { ...of, name: written.get(of.name.toLowerCase()) ?? of.name },
+  }));
 }
 
 /** Sledge's own notation with names that are known goes before every other reading. */
 function strictly(text: string, written: ReadonlyMap<string, string>): SaidRecipe | null {
-  const known = (terms: readonly Term[]): boolean => terms.every(({ of }) => ('group' in of ? known(of.group) : written.has(of.name.toLowerCase())));
+  const known = (terms: readonly Term[]): boolean =>
+    terms.every(({ of }) => ('group' in of ? known(of.group) : written.has(of.name.toLowerCase())));
   try {
     const terms = parseNotation(text);
     if (!known(terms)) return null;

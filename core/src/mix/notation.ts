@@ -14,8 +14,13 @@ export interface Term {
   readonly parts: Fraction;
   readonly of: Named | Group;
 }
-export interface Named { readonly name: string; readonly revision: number | null }
-export interface Group { readonly group: readonly Term[] }
+export interface Named {
+  readonly name: string;
+  readonly revision: number | null;
+}
+export interface Group {
+  readonly group: readonly Term[];
+}
 
 const SPECIAL = /[+()#"]|^[\d½¼¾⅓⅔⅛⅜⅝⅞.,\s]|\s$|\s\s|^$/u;
 const DEEPEST = 20;
@@ -104,11 +109,13 @@ export function parseNotation(text: string): Term[] {
 
 /** Writes the notation so that {@link parseNotation} gives the same terms back. */
 export function printNotation(terms: readonly Term[]): string {
-  return terms.map(({ parts, of }) => {
-    if ('group' in of) return `${showNumber(parts)} (${printNotation(of.group)})`;
-    const name = SPECIAL.test(of.name) ? `"${of.name}"` : of.name;
-    return `${showNumber(parts)} ${name}${of.revision === null ? '' : ` #${of.revision}`}`;
-  }).join(' + ');
+  return terms
+    .map(({ parts, of }) => {
+      if ('group' in of) return `${showNumber(parts)} (${printNotation(of.group)})`;
+      const name = SPECIAL.test(of.name) ? `"${of.name}"` : of.name;
+      return `${showNumber(parts)} ${name}${of.revision === null ? '' : ` #${of.revision}`}`;
+    })
+    .join(' + ');
 }
 
 /**

@@ -6,9 +6,7 @@ export const BASES = ['volume', 'mass'] as const;
 export type Basis = (typeof BASES)[number];
 
 /** What a part is a part of: a clay, or a revision of another mix. */
-export type Source =
-  | { readonly clay: string }
-  | { readonly revision: string };
+export type Source = { readonly clay: string } | { readonly revision: string };
 
 export interface Ingredient {
   readonly parts: Fraction;
@@ -21,10 +19,17 @@ export interface Recipe {
 }
 
 /** A base clay with its share by volume; `density` of its line in g/cm³. */
-export interface Amount { readonly clay: Clay; readonly density: Fraction; readonly volume: Fraction }
+export interface Amount {
+  readonly clay: Clay;
+  readonly density: Fraction;
+  readonly volume: Fraction;
+}
 
 /** A recipe worked out: volumes of its base clays, which sum to 1, and how many mixes stand inside each other in it. */
-export interface Worked { readonly amounts: readonly Amount[]; readonly depth: number }
+export interface Worked {
+  readonly amounts: readonly Amount[];
+  readonly depth: number;
+}
 
 /** Where a recipe finds what it names. Every look-up gives undefined for what is not there. */
 export interface Book {

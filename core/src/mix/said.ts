@@ -1,4 +1,13 @@
-import { Fraction, GRAMS_PER_OUNCE, NUMBER_PATTERN, complaint, literally, namesOf, readNumber, withDigits } from '#core/units';
+import {
+  Fraction,
+  GRAMS_PER_OUNCE,
+  NUMBER_PATTERN,
+  complaint,
+  literally,
+  namesOf,
+  readNumber,
+  withDigits,
+} from '#core/units';
 
 /** What the amounts of a recipe are counted in. */
 export type Counted = 'parts' | 'per cent' | 'grams' | 'ounces' | 'discs';
@@ -10,7 +19,13 @@ export type Token =
   | { readonly kind: 'ratio'; readonly values: readonly Fraction[]; readonly at: number }
   | { readonly kind: 'equal'; readonly at: number }
   | { readonly kind: 'rest'; readonly at: number }
-  | { readonly kind: 'name'; readonly name: string; readonly known: boolean; readonly revision: number | null; readonly at: number }
+  | {
+      readonly kind: 'name';
+      readonly name: string;
+      readonly known: boolean;
+      readonly revision: number | null;
+      readonly at: number;
+    }
   | { readonly kind: 'open' | 'close' | 'and'; readonly at: number };
 
 /** A pinch is less than a quarter of a disc: so much of a part. An assumption. */
@@ -32,7 +47,8 @@ const FILLERS = /^(?:of\b|the\b|mix(?:ed)?\b(?= of)|:|=|in\b(?= parts)|by\b(?= (
 const RATIO = /^(\d+(?:[.,]\d+)?(?:\s*\/\s*\d+)?|[½¼¾⅓⅔])(?:\s*(?::|\bto\b|-to-)\s*(\d+(?:[.,]\d+)?|[½¼¾⅓⅔]))+/i;
 /** `50/50`, `2/1`, `1/2/1`: amounts set against each other, where one fraction would be one or more. */
 const SLASHED = /^\d+(?:\s*\/\s*\d+)+/;
-const EQUAL = /^(?:1 part (?:of )?each(?: of)?\b|equal (?:parts|amounts|shares)(?: of)?|(?:1\/2|half)(?: and |\/|-and-)(?:1\/2|half)|same amounts? of)/i;
+const EQUAL =
+  /^(?:1 part (?:of )?each(?: of)?\b|equal (?:parts|amounts|shares)(?: of)?|(?:1\/2|half)(?: and |\/|-and-)(?:1\/2|half)|same amounts? of)/i;
 const REST = /^(?:the )?(?:rest|remainder)\b(?: of it)?(?: is)?/i;
 const WORD = /^[\p{L}\p{M}][\p{L}\p{M}\d'’-]*/u;
 
@@ -43,7 +59,8 @@ function nameAt(text: string, names: Names): { readonly name: string; readonly l
   for (const name of names) {
     for (const written of namesOf(name)) {
       const follows = small[written.length] ?? '';
-      if (small.startsWith(written) && !/[\p{L}\p{M}\d]/u.test(follows) && written.length > (best?.length ?? 0)) best = { name, length: written.length };
+      if (small.startsWith(written) && !/[\p{L}\p{M}\d]/u.test(follows) && written.length > (best?.length ?? 0))
+        best = { name, length: written.length };
     }
   }
   return best;
@@ -55,9 +72,14 @@ const fractionOf = (text: string): Fraction => readNumber(text);
 class Cutter {
   private at = 0;
   private readonly tokens: Token[] = [];
-  constructor(private readonly text: string, private readonly names: Names) {}
+  constructor(
+    private readonly text: string,
+    private readonly names: Names,
+  ) {}
 
-  private get rest(): string { return this.text.slice(this.at); }
+  private get rest(): string {
+    return this.text.slice(this.at);
+  }
 
   private take(pattern: RegExp): string | null {
     const found = pattern.exec(this.rest)?.[0];
@@ -109,8 +131,16 @@ class Cutter {
 
   /** Whether what follows a name is something else than more of that name. */
   private belongs(text: string): boolean {
-    return nameAt(text, this.names) !== null || /^(?:\d|an?\b|half\b|quarter\b)/i.test(text) || ANDS.test(text) || UNIT_WORDS.some(([unit]) => unit.test(text))
-      || EQUAL.test(text) || REST.test(text) || /^(?:in equal parts|pinch)/i.test(text) || NUMBER_PATTERN.test(withDigits(text.split(' ')[0] ?? ''));
+    return (
+      nameAt(text, this.names) !== null ||
+      /^(?:\d|an?\b|half\b|quarter\b)/i.test(text) ||
+      ANDS.test(text) ||
+      UNIT_WORDS.some(([unit]) => unit.test(text)) ||
+      EQUAL.test(text) ||
+      REST.test(text) ||
+      /^(?:in equal parts|pinch)/i.test(text) ||
+      NUMBER_PATTERN.test(withDigits(text.split(' ')[0] ?? ''))
+    );
   }
 
   private ratio(at: number): Token | null {
@@ -156,13 +186,23 @@ class Cutter {
   private unknown(at: number): Token {
     const words: string[] = [];
     for (let word = this.take(WORD); word !== null; word = this.more()) words.push(word);
-    if (words.length === 0) throw complaint('notation/unexpected', { found: this.rest.split(/\s/)[0] || 'the end', at, wanted: 'a clay or a mix' });
+    if (words.length === 0)
+      throw complaint('notation/unexpected', {
+        found: this.rest.split(/\s/)[0] || 'the end',
+        at,
+        wanted: 'a clay or a mix',
+      });
     return { kind: 'name', name: words.join(' '), known: false, revision: this.revision(), at };
   }
 
   private more(): string | null {
     const ahead = /^ +(?=\p{L})/u.exec(this.rest)?.[0];
-    if (ahead === undefined || this.belongs(this.rest.slice(ahead.length)) || FILLERS.test(this.rest.slice(ahead.length))) return null;
+    if (
+      ahead === undefined ||
+      this.belongs(this.rest.slice(ahead.length)) ||
+      FILLERS.test(this.rest.slice(ahead.length))
+    )
+      return null;
     this.at += ahead.length;
     return this.take(WORD);
   }
@@ -171,16 +211,38 @@ class Cutter {
 /** Written numbers as digits, but not in names: each of those stays as it is. */
 function digitsIn(text: string, names: Names): string {
   const kept: string[] = [];
-  const pattern = [...names].sort((a, b) => b.length - a.length).map(literally).filter((n) => /\b(?:one|two|three|four|five|six|seven|eight|nine|ten|half|quarter|third|eighth|zero|\w+teen|\w+ty)\b/i.test(n));
-  const masked = pattern.length === 0 ? text : text.replace(new RegExp(`(?<![\\p{L}\\d])(?:${pattern.join('|')})(?![\\p{L}\\d])`, 'giu'), (name) => `\ue000${kept.push(name) - 1}\ue001`);
-  const lines = masked.split('\n').map((line) => withDigits(line)).join('\n');
+  const pattern = [...names]
+    .sort((a, b) => b.length - a.length)
+    .map(literally)
+    .filter((n) =>
+      /\b(?:one|two|three|four|five|six|seven|eight|nine|ten|half|quarter|third|eighth|zero|\w+teen|\w+ty)\b/i.test(n),
+    );
+  const masked =
+    pattern.length === 0
+      ? text
+      : text.replace(
+          new RegExp(`(?<![\\p{L}\\d])(?:${pattern.join('|')})(?![\\p{L}\\d])`, 'giu'),
+          (name) => `\ue000${kept.push(name) - 1}\ue001`,
+        );
+  const lines = masked
+    .split('\n')
+    .map((line) => withDigits(line))
+    .join('\n');
   return lines.replace(/\ue000(\d+)\ue001/g, (_, i: string) => kept[Number(i)] ?? '');
 }
 
 /** The tokens of a typed recipe, and the text that their places are in. @throws Complaint `notation/unexpected`, `number/ambiguous` */
 export function cutRecipe(text: string, names: Names): { readonly tokens: Token[]; readonly text: string } {
-  const straight = text.replace(/[“”„]/g, '"').replace(/\r\n?/g, '\n').replace(/\t/g, ' ').replace(/\(\s*([\d.,/½¼¾⅓⅔⅛]+)\s*\)/g, ' $1 ');
-  const lines = straight.split('\n').map((line) => line.trim()).filter((line) => line !== '').join(',\n');
+  const straight = text
+    .replace(/[“”„]/g, '"')
+    .replace(/\r\n?/g, '\n')
+    .replace(/\t/g, ' ')
+    .replace(/\(\s*([\d.,/½¼¾⅓⅔⅛]+)\s*\)/g, ' $1 ');
+  const lines = straight
+    .split('\n')
+    .map((line) => line.trim())
+    .filter((line) => line !== '')
+    .join(',\n');
   const said = digitsIn(lines, names);
   return { tokens: new Cutter(said, names).all(), text: said };
 }

@@ -5,7 +5,10 @@ import { flatten, type Flat } from './flatten.js';
 import type { Book, Recipe } from './recipe.js';
 
 /** Grams of each clay, in the order of `flat.shares`. */
-export interface ClayGrams { readonly clayId: string; readonly grams: Grams }
+export interface ClayGrams {
+  readonly clayId: string;
+  readonly grams: Grams;
+}
 
 /**
  * A mix scaled to a total weight.
@@ -22,7 +25,9 @@ export function sheetGrams(flat: Flat, area: Mm2, thickness: Mm): Grams {
 }
 
 /** What {@link untilGone} needs of a flat mix: shares by mass. */
-export interface ByMass { readonly shares: readonly { readonly clay: { readonly id: string }; readonly mass: { valueOf(): number } }[] }
+export interface ByMass {
+  readonly shares: readonly { readonly clay: { readonly id: string }; readonly mass: { valueOf(): number } }[];
+}
 
 /**
  * The most that can be made of a mix before its scarcest clay is gone.
@@ -34,7 +39,10 @@ export function untilGone(flat: ByMass, left: (clayId: string) => Grams): { gram
   let scarcest = '';
   for (const { clay, mass } of flat.shares) {
     const possible = left(clay.id) / mass.valueOf();
-    if (possible < grams) { grams = possible; scarcest = clay.id; }
+    if (possible < grams) {
+      grams = possible;
+      scarcest = clay.id;
+    }
   }
   return { grams, scarcest };
 }
@@ -59,7 +67,11 @@ const QUARTER = new Fraction(1, 4);
  * @throws Complaint `amount/positive`, and those of {@link flatten}
  */
 export function toDiscs(
-  recipe: Recipe, book: Book, total: Grams, discVolume: number, pigments: PigmentSource = statedPigment,
+  recipe: Recipe,
+  book: Book,
+  total: Grams,
+  discVolume: number,
+  pigments: PigmentSource = statedPigment,
 ): DiscCount {
   if (!(total > 0) || !Number.isFinite(total)) throw complaint('amount/positive', { what: 'The weight' });
   if (!(discVolume > 0)) throw complaint('amount/positive', { what: 'The disc' });
@@ -72,10 +84,10 @@ export function toDiscs(
     // a hair of tolerance, so that exact multiples do not round up to one quarter more
     return QUARTER.mul(Math.max(1, Math.ceil(exact * 4 - 1e-6)));
   });
-  const made = flatten({
-    basis: 'volume',
-    ingredients: recipe.ingredients.map(({ of }, i) => ({ of, parts: discs[i] ?? QUARTER })),
-  }, book);
+  const made = flatten(
+    { basis: 'volume', ingredients: recipe.ingredients.map(({ of }, i) => ({ of, parts: discs[i] ?? QUARTER })) },
+    book,
+  );
   const count = sumOf(discs);
   return {
     discs,

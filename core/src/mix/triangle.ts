@@ -5,7 +5,12 @@ import { ratios, unitsOf, type Ratio } from './find/index.js';
 export type Corners = readonly [Pigment, Pigment, Pigment];
 
 /** A mix of the three that can be laid down. `x` and `y` from 0 to 1 across the triangle's box, y downwards. */
-export interface MakeablePoint { readonly units: Ratio; readonly x: number; readonly y: number; readonly lab: Lab }
+export interface MakeablePoint {
+  readonly units: Ratio;
+  readonly x: number;
+  readonly y: number;
+  readonly lab: Lab;
+}
 
 /** Parts of a makeable point at most: whole ones. */
 const MOST_PARTS = 8;
@@ -19,8 +24,15 @@ const placeOf = ([a = 0, b = 0, c = 0]: Ratio): { x: number; y: number } => {
 export function makeablePoints(corners: Corners): MakeablePoint[] {
   const few = (clays: 2 | 3): Ratio[] => ratios(clays).filter((r) => unitsOf(r) <= MOST_PARTS);
   const all: Ratio[] = [
-    [1, 0, 0], [0, 1, 0], [0, 0, 1],
-    ...few(2).flatMap(([a = 0, b = 0]): Ratio[] => [[a, b, 0], [a, 0, b], [0, a, b]]), ...few(3),
+    [1, 0, 0],
+    [0, 1, 0],
+    [0, 0, 1],
+    ...few(2).flatMap(([a = 0, b = 0]): Ratio[] => [
+      [a, b, 0],
+      [a, 0, b],
+      [0, a, b],
+    ]),
+    ...few(3),
   ];
   return all.map((units) => ({ units, ...placeOf(units), lab: labOf(mixPigments(corners, units)) }));
 }
@@ -36,21 +48,27 @@ const OVER = 2;
 export function trianglePicture(corners: Corners, width: number): Uint8ClampedArray {
   const height = triangleHeight(width);
   const out = new Uint8ClampedArray(4 * width * height);
-  for (let row = 0; row < height; row++) for (let column = 0; column < width; column++) {
-    const a = 1 - (row + 0.5) / height;
-    const c = (column + 0.5) / width - a / 2;
-    const b = 1 - a - c;
-    if (b < -OVER / width || c < -OVER / width) continue;
-    const hex = parseInt(hexOf(mixPigments(corners, [a, Math.max(0, b), Math.max(0, c)])), 16);
-    out.set([hex >> 16, (hex >> 8) & 255, hex & 255, 255], 4 * (row * width + column));
-  }
+  for (let row = 0; row < height; row++)
+    for (let column = 0; column < width; column++) {
+      const a = 1 - (row + 0.5) / height;
+      const c = (column + 0.5) / width - a / 2;
+      const b = 1 - a - c;
+      if (b < -OVER / width || c < -OVER / width) continue;
+      const hex = parseInt(hexOf(mixPigments(corners, [a, Math.max(0, b), Math.max(0, c)])), 16);
+      out.set([hex >> 16, (hex >> 8) & 255, hex & 255, 255], 4 * (row * width + column));
+    }
   return out;
 }
 
 export const triangleHeight = (width: number): number => Math.round((width * Math.sqrt(3)) / 2);
 
 /** The nearest point in a direction (arrow keys), or the same where there is none. */
-export function nextPoint(points: readonly MakeablePoint[], from: MakeablePoint, dx: number, dy: number): MakeablePoint {
+export function nextPoint(
+  points: readonly MakeablePoint[],
+  from: MakeablePoint,
+  dx: number,
+  dy: number,
+): MakeablePoint {
   let best = from;
   let least = Infinity;
   for (const point of points) {

@@ -34,6 +34,8 @@ const encode = (v: number): number => (v <= 0.0031308 ? 12.92 * v : 1.055 * v **
 /** A table of 3 × 256 values that gives each channel with its gain, for whole pictures. */
 export function gainTable(gains: Gains, linear: Float64Array): Uint8ClampedArray {
   const table = new Uint8ClampedArray(768);
-  for (let c = 0; c < 3; c++) for (let v = 0; v < 256; v++) table[256 * c + v] = Math.round(255 * encode(Math.min(1, (gains[c] ?? 1) * (linear[v] ?? 0))));
+  for (let c = 0; c < 3; c++)
+    for (let v = 0; v < 256; v++)
+      table[256 * c + v] = Math.round(255 * encode(Math.min(1, (gains[c] ?? 1) * (linear[v] ?? 0))));
   return table;
 }

@@ -1,5 +1,8 @@
 /** Width and height that a picture says it has, before anything of it is unpacked. */
-export interface PictureSize { readonly width: number; readonly height: number }
+export interface PictureSize {
+  readonly width: number;
+  readonly height: number;
+}
 
 const PNG = [0x89, 0x50, 0x4e, 0x47];
 const begins = (bytes: Uint8Array, with_: readonly number[]): boolean => with_.every((b, i) => bytes[i] === b);
@@ -16,7 +19,10 @@ function jpegSize(view: DataView): PictureSize | null {
   for (let at = 2; at + 9 < view.byteLength;) {
     if (view.getUint8(at) !== 0xff) return null;
     const marker = view.getUint8(at + 1);
-    if (marker === 0xff) { at += 1; continue; }
+    if (marker === 0xff) {
+      at += 1;
+      continue;
+    }
     if (isFrame(marker)) return { width: view.getUint16(at + 7), height: view.getUint16(at + 5) };
     at += 2 + view.getUint16(at + 2);
   }

@@ -1,5 +1,9 @@
 /** A picture as a browser decodes it: red, green, blue and opacity, 0..255, row by row. */
-export interface Pixels { readonly data: Uint8ClampedArray; readonly width: number; readonly height: number }
+export interface Pixels {
+  readonly data: Uint8ClampedArray;
+  readonly width: number;
+  readonly height: number;
+}
 
 /** Linear light in three channels, 0..1. */
 export type Linear = readonly [number, number, number];

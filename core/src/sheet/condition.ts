@@ -1,7 +1,14 @@
 import { conditioningOf } from '#core/clay';
 import { complaint, type Celsius, type Grams, type Mm } from '#core/units';
 import type { Machine } from './machine.js';
-import { passesFor, portionsOf, type Circumstances, type Conditioner, type CountedConditioning, type PassesBecause } from './conditionPasses.js';
+import {
+  passesFor,
+  portionsOf,
+  type Circumstances,
+  type Conditioner,
+  type CountedConditioning,
+  type PassesBecause,
+} from './conditionPasses.js';
 import { thicknesses, type SettingThickness } from './thickness.js';
 
 /** Where soft clay gets too soft, and where all clay is harder. Assumptions. */
@@ -30,8 +37,19 @@ export type ConditionStep =
   | { readonly kind: 'crumble'; readonly portions: number; readonly grams: Grams }
   | { readonly kind: 'press'; readonly mm: Mm; readonly portions: number; readonly grams: Grams }
   | { readonly kind: 'softener' }
-  | { readonly kind: 'step up'; readonly from: SettingThickness; readonly to: SettingThickness; readonly passes: number }
-  | { readonly kind: 'pass'; readonly setting: SettingThickness; readonly fold: 'sides to the middle' | 'folded edge first'; readonly passes: number; readonly portions: number }
+  | {
+      readonly kind: 'step up';
+      readonly from: SettingThickness;
+      readonly to: SettingThickness;
+      readonly passes: number;
+    }
+  | {
+      readonly kind: 'pass';
+      readonly setting: SettingThickness;
+      readonly fold: 'sides to the middle' | 'folded edge first';
+      readonly passes: number;
+      readonly portions: number;
+    }
   | { readonly kind: 'knead'; readonly turns: number; readonly portions: number; readonly grams: Grams }
   | { readonly kind: 'rest'; readonly minutes: number }
   | { readonly kind: 'try fold' };
@@ -56,7 +74,8 @@ export interface ConditionPlan {
 export function conditionPlan(input: ConditionInput): ConditionPlan {
   const { firmness, months, grams, roomC, machine, counted, lineId, ownPasses } = input;
   if (!(grams > 0) || !Number.isFinite(grams)) throw complaint('amount/positive', { what: 'The weight' });
-  if (!(roomC >= 0 && roomC <= 45)) throw complaint('unit/range', { what: 'The room', low: '0 °C (32 °F)', high: '45 °C (113 °F)' });
+  if (!(roomC >= 0 && roomC <= 45))
+    throw complaint('unit/range', { what: 'The room', low: '0 °C (32 °F)', high: '45 °C (113 °F)' });
   const school: Conditioner = machine ? input.school : 'by hand';
   const { passes, because } = passesFor(lineId, { firmness, months, roomC, school, grams }, counted, ownPasses);
   const how = conditioningOf(firmness, months, grams);
@@ -80,10 +99,18 @@ export function conditionPlan(input: ConditionInput): ConditionPlan {
   return { steps, passes, portions, because, warnings };
 }
 
-interface Lots { readonly portions: number; readonly grams: Grams }
+interface Lots {
+  readonly portions: number;
+  readonly grams: Grams;
+}
 
 /** From the block to clay that folds: at one's own working setting, or at the usual one of the school. */
-function workSteps({ firmness, machine, workingSettingId }: ConditionInput, school: Conditioner, passes: number, lots: Lots): ConditionStep[] {
+function workSteps(
+  { firmness, machine, workingSettingId }: ConditionInput,
+  school: Conditioner,
+  passes: number,
+  lots: Lots,
+): ConditionStep[] {
   const settings = machine ? thicknesses(machine) : [];
   const [widest, thinnest] = [settings[0], settings.at(-1)];
   const middle = settings[Math.floor(settings.length / 2)];
@@ -91,9 +118,20 @@ function workSteps({ firmness, machine, workingSettingId }: ConditionInput, scho
   const thin = school === 'thin slices';
   const usual = thin ? middle : widest;
   const at = settings.find((s) => s.id === workingSettingId) ?? usual;
-  const pass: ConditionStep = { kind: 'pass', setting: at, fold: thin ? 'sides to the middle' : 'folded edge first', passes, portions: lots.portions };
-  if (firmness !== 'crumbly') return [{ kind: 'slice', mm: thin ? Math.min(widest.mm, at.mm * 2) : widest.mm, ...lots }, pass];
+  const pass: ConditionStep = {
+    kind: 'pass',
+    setting: at,
+    fold: thin ? 'sides to the middle' : 'folded edge first',
+    passes,
+    portions: lots.portions,
+  };
+  if (firmness !== 'crumbly')
+    return [{ kind: 'slice', mm: thin ? Math.min(widest.mm, at.mm * 2) : widest.mm, ...lots }, pass];
   // the first school feeds crumbs thin and steps up, the second presses them together by hand first
   if (!thin) return [{ kind: 'crumble', ...lots }, { kind: 'press', mm: widest.mm, ...lots }, pass];
-  return [{ kind: 'crumble', ...lots }, { kind: 'step up', from: thinnest, to: at, passes: Math.max(2, Math.round(passes / 3)) }, pass];
+  return [
+    { kind: 'crumble', ...lots },
+    { kind: 'step up', from: thinnest, to: at, passes: Math.max(2, Math.round(passes / 3)) },
+    pass,
+  ];
 }

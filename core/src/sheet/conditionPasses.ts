@@ -62,14 +62,22 @@ export interface PassesBecause {
   readonly from: number;
 }
 
-const product = (b: Omit<PassesBecause, 'counted' | 'from' | 'own'>): number => b.base * b.age * b.room * b.school * b.amount;
+const product = (b: Omit<PassesBecause, 'counted' | 'from' | 'own'>): number =>
+  b.base * b.age * b.room * b.school * b.amount;
 
-function assumed({ firmness, months, roomC, school, grams }: Circumstances, ownPasses: number | null): Omit<PassesBecause, 'counted' | 'from'> {
+function assumed(
+  { firmness, months, roomC, school, grams }: Circumstances,
+  ownPasses: number | null,
+): Omit<PassesBecause, 'counted' | 'from'> {
   const years = Math.max(0, (months ?? 12) / 12 - 1);
   const portion = grams / portionsOf({ firmness, grams });
   return {
-    base: ownPasses ?? PASSES_FRESH[firmness], own: ownPasses !== null, age: 1 + years / 4, room: COLD_FACTOR ** ((USUAL_ROOM - roomC) / 5),
-    school: SCHOOL_FACTOR[school], amount: Math.min(1, portion / HALF_BLOCK) ** (1 / AMOUNT_ROOT),
+    base: ownPasses ?? PASSES_FRESH[firmness],
+    own: ownPasses !== null,
+    age: 1 + years / 4,
+    room: COLD_FACTOR ** ((USUAL_ROOM - roomC) / 5),
+    school: SCHOOL_FACTOR[school],
+    amount: Math.min(1, portion / HALF_BLOCK) ** (1 / AMOUNT_ROOT),
   };
 }
 
@@ -78,14 +86,23 @@ function assumed({ firmness, months, roomC, school, grams }: Circumstances, ownP
  * mean of what was counted, the assumption counting as much as two of them.
  * @param ownPasses the maker's own number for any line; null: none
  */
-export function learnedFactor(lineId: string, counted: readonly CountedConditioning[], ownPasses: number | null): { readonly factor: number; readonly from: number } {
+export function learnedFactor(
+  lineId: string,
+  counted: readonly CountedConditioning[],
+  ownPasses: number | null,
+): { readonly factor: number; readonly from: number } {
   const own = counted.filter((c) => c.lineId === lineId && c.passes > 0);
   const logs = own.map((c) => Math.log(c.passes / product(assumed(c, ownPasses))));
   return { factor: Math.exp(logs.reduce((a, b) => a + b, 0) / (own.length + 2)), from: own.length };
 }
 
 /** Passes for each portion of an amount, and what they are made of. */
-export function passesFor(lineId: string, circumstances: Circumstances, counted: readonly CountedConditioning[], ownPasses: number | null): { readonly passes: number; readonly because: PassesBecause } {
+export function passesFor(
+  lineId: string,
+  circumstances: Circumstances,
+  counted: readonly CountedConditioning[],
+  ownPasses: number | null,
+): { readonly passes: number; readonly because: PassesBecause } {
   const { factor, from } = learnedFactor(lineId, counted, ownPasses);
   const because = { ...assumed(circumstances, ownPasses), counted: factor, from };
   return { passes: Math.max(FEWEST, Math.round(product(because) * factor)), because };

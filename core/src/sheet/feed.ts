@@ -48,12 +48,21 @@ const CLOSE = 1e-9;
  * @throws Complaint `setting/unknown`, `amount/positive`
  */
 export function feedPlan({ machine, mm, width, length, settingId, thinning, turns }: FeedInput): FeedPlan {
-  for (const [what, value] of [['The thickness', mm], ['The width', width], ['The length', length]] as const) {
+  for (const [what, value] of [
+    ['The thickness', mm],
+    ['The width', width],
+    ['The length', length],
+  ] as const) {
     if (!(value > 0) || !Number.isFinite(value)) throw complaint('amount/positive', { what });
   }
   const all = thicknesses(machine);
   const target = all.findIndex((s) => s.id === settingId);
-  if (target < 0) throw complaint('setting/unknown', { label: '', machine: machine.name, labels: all.map((s) => s.label).join(', ') });
+  if (target < 0)
+    throw complaint('setting/unknown', {
+      label: '',
+      machine: machine.name,
+      labels: all.map((s) => s.label).join(', '),
+    });
   const widest = all[0]?.mm ?? 0;
   const byHandTo = mm > widest * MOST_REDUCTION + CLOSE ? widest * MOST_REDUCTION : null;
   let now = { mm: byHandTo ?? mm, width, length: byHandTo === null ? length : (length * mm) / byHandTo };
@@ -65,7 +74,8 @@ export function feedPlan({ machine, mm, width, length, settingId, thinning, turn
   if (at < 0 || at > target) return { byHandTo, feeds: [], strips };
   for (;;) {
     let next = at;
-    if (thinning === 'straight') while (next < target && now.mm / (all[next + 1]?.mm ?? 0) <= MOST_REDUCTION + CLOSE) next++;
+    if (thinning === 'straight')
+      while (next < target && now.mm / (all[next + 1]?.mm ?? 0) <= MOST_REDUCTION + CLOSE) next++;
     const setting = all[next] as SettingThickness;
     const turned = turns && feeds.length > 0 && now.length <= machine.rollerWidthMm + CLOSE;
     const [across, along] = turned ? [now.length, now.width] : [now.width, now.length];

@@ -17,7 +17,11 @@ export interface Asked {
 }
 
 /** Something of one's own that thicknesses are measured with: a card of another packet, a coin. */
-export interface Gauge { readonly name: string; readonly mm: Mm; readonly sigmaMm: Mm }
+export interface Gauge {
+  readonly name: string;
+  readonly mm: Mm;
+  readonly sigmaMm: Mm;
+}
 
 /** What an instruction is read with. */
 export interface Reader {
@@ -40,28 +44,50 @@ export const THICKEST_SHEET: Mm = 30;
 /** A way of saying a thickness; null where this is another one. */
 type Way = (phrase: Phrase, reader: Reader, said: string) => Asked | null;
 
-const fromSetting = (setting: SettingThickness, machine: Machine | null): Asked =>
-  ({ mm: setting.mm, sigmaMm: setting.sigmaMm, machine, label: machine ? setting.label : null, assumed: machine === null || setting.knowledge === 'assumed' });
-const scaled = (asked: Asked, factor: number): Asked => ({ ...asked, mm: asked.mm * factor, sigmaMm: asked.sigmaMm * factor, label: null });
+const fromSetting = (setting: SettingThickness, machine: Machine | null): Asked => ({
+  mm: setting.mm,
+  sigmaMm: setting.sigmaMm,
+  machine,
+  label: machine ? setting.label : null,
+  assumed: machine === null || setting.knowledge === 'assumed',
+});
+const scaled = (asked: Asked, factor: number): Asked => ({
+  ...asked,
+  mm: asked.mm * factor,
+  sigmaMm: asked.sigmaMm * factor,
+  label: null,
+});
 
 function settingOf(label: string, machine: Machine): Asked {
   const all = thicknesses(machine);
-  const wanted = label.replace(/ ?1\/2$/, '½').replace(/\s/g, '').toLowerCase();
+  const wanted = label
+    .replace(/ ?1\/2$/, '½')
+    .replace(/\s/g, '')
+    .toLowerCase();
   const found = all.find((s) => s.label.replace(/\s/g, '').toLowerCase() === wanted);
-  if (!found) throw complaint('setting/unknown', { label, machine: machine.name, labels: all.map((s) => s.label).join(', ') });
+  if (!found)
+    throw complaint('setting/unknown', { label, machine: machine.name, labels: all.map((s) => s.label).join(', ') });
   return fromSetting(found, machine);
 }
 
 /** `same as last`, `as before` */
 const sameAgain: Way = ({ text }, { last }) => {
-  if (!/^(?:the )?(?:same(?: (?:setting|thickness|one))?(?: as)?(?: (?:the )?(?:last|before|previous|above))?(?: (?:time|one|sheet|again))?|same again|as (?:before|last time|above)|ditto)$/.test(text)) return null;
+  if (
+    !/^(?:the )?(?:same(?: (?:setting|thickness|one))?(?: as)?(?: (?:the )?(?:last|before|previous|above))?(?: (?:time|one|sheet|again))?|same again|as (?:before|last time|above)|ditto)$/.test(
+      text,
+    )
+  )
+    return null;
   if (!last) throw complaint('instruction/last');
   return last;
 };
 
 /** `5 cards`, `a stack of 5 playing cards`, `4 of the packet card` */
 const byCards: Way = ({ text }, { cardMm, gauges = [] }) => {
-  const counted = /^(?:(?:a |the )?(?:stack|pile|deck|thickness) of )?(?:(\d+|an?) )?(?:of )?(?:the |my |your )?(.+?)(?: (?:thick|high|deep|thickness))?$/.exec(text);
+  const counted =
+    /^(?:(?:a |the )?(?:stack|pile|deck|thickness) of )?(?:(\d+|an?) )?(?:of )?(?:the |my |your )?(.+?)(?: (?:thick|high|deep|thickness))?$/.exec(
+      text,
+    );
   const thing = counted?.[2]?.replace(/'s$/, '');
   if (!counted || thing === undefined) return null;
   const [, number] = counted;
@@ -70,7 +96,13 @@ const byCards: Way = ({ text }, { cardMm, gauges = [] }) => {
   if (own) return { mm: count * own.mm, sigmaMm: count * own.sigmaMm, machine: null, label: null, assumed: false };
   if (!/^(?:playing )?cards?$/.test(thing)) return null;
   const mm = cardMm ?? ASSUMED_CARD;
-  return { mm: count * mm, sigmaMm: count * mm * (cardMm === null ? CARD_SPREAD : MEASURED_CARD_SPREAD), machine: null, label: null, assumed: cardMm === null };
+  return {
+    mm: count * mm,
+    sigmaMm: count * mm * (cardMm === null ? CARD_SPREAD : MEASURED_CARD_SPREAD),
+    machine: null,
+    label: null,
+    assumed: cardMm === null,
+  };
 };
 
 function means(phrase: Phrase, reader: Reader): boolean {
@@ -100,7 +132,10 @@ function readInside(text: string, part: string, machines: readonly Machine[], re
 
 /** `one thinner than my 3`, `2 settings thicker than Bench roller 4`, `one down from the thickest` */
 const byNeighbour: Way = ({ text, machines }, reader) => {
-  const found = /^(?:the )?(\d+|an?|next)\s*(?:settings?|steps?|notch(?:es)?|stops?|clicks?|numbers?)?\s*(?:(thinner|finer|narrower|thicker|wider) than|(down|below) from|(below)) (.+)$/.exec(text);
+  const found =
+    /^(?:the )?(\d+|an?|next)\s*(?:settings?|steps?|notch(?:es)?|stops?|clicks?|numbers?)?\s*(?:(thinner|finer|narrower|thicker|wider) than|(down|below) from|(below)) (.+)$/.exec(
+      text,
+    );
   if (!found) return null;
   const inner = readInside(text, found[5] ?? '', machines, reader);
   // how much thinner than a length nobody says
@@ -109,7 +144,12 @@ const byNeighbour: Way = ({ text, machines }, reader) => {
   const at = all.findIndex((s) => s.label === inner.label);
   const by = (Number(found[1]) || 1) * (/thicker|wider/.test(found[2] ?? '') ? -1 : 1);
   const setting = all[at + by];
-  if (!setting) throw complaint('instruction/beyond', { machine: inner.machine.name, end: by < 0 ? 'widest' : 'thinnest', label: (by < 0 ? all[0] : all.at(-1))?.label ?? '' });
+  if (!setting)
+    throw complaint('instruction/beyond', {
+      machine: inner.machine.name,
+      end: by < 0 ? 'widest' : 'thinnest',
+      label: (by < 0 ? all[0] : all.at(-1))?.label ?? '',
+    });
   return fromSetting(setting, inner.machine);
 };
 
@@ -117,13 +157,15 @@ const MULTIPLES: Readonly<Record<string, number>> = { twice: 2, double: 2, thric
 
 /** `4 layers of my 3`, `twice my 3`, `half as thick as 2 mm`, `my 3 doubled` */
 const byLayers: Way = ({ text, machines }, reader) => {
-  const layered = /^(\d+)\s*(?:(?:layers?|sheets?|thicknesses|pieces|plies|times|×|x)(?: (?:of|at|on))?|×|x)\s*(.+)$/.exec(text);
+  const layered =
+    /^(\d+)\s*(?:(?:layers?|sheets?|thicknesses|pieces|plies|times|×|x)(?: (?:of|at|on))?|×|x)\s*(.+)$/.exec(text);
   const multiple = /^(twice|double|thrice|triple|1\/2)(?: (?:as thick as|the thickness of|of))? (.+)$/.exec(text);
   const doubled = /^(.+?),? doubled$/.exec(text);
-  const count = layered ? Number(layered[1]) : MULTIPLES[multiple?.[1] ?? ''] ?? 2;
+  const count = layered ? Number(layered[1]) : (MULTIPLES[multiple?.[1] ?? ''] ?? 2);
   const of = layered?.[2] ?? multiple?.[2] ?? doubled?.[1];
   if (of === undefined) return null;
-  if (count === 0 || count > MOST_LAYERS) throw complaint('unit/range', { what: 'The number of layers', low: '1', high: String(MOST_LAYERS) });
+  if (count === 0 || count > MOST_LAYERS)
+    throw complaint('unit/range', { what: 'The number of layers', low: '1', high: String(MOST_LAYERS) });
   // half an inch is a length
   if (count === 0.5 && /^(?:an? )?(?:inch|in|mm|cm|")/.test(of)) return null;
   const one = readInside(text, of, machines, reader);
@@ -132,15 +174,20 @@ const byLayers: Way = ({ text, machines }, reader) => {
 
 /** `thickest`, `3rd thickest`, `next to the thinnest of 9`, `the widest but one`, `the middle setting` */
 const byRank: Way = ({ text, machines }, { own }) => {
-  const tail = '(?: (?:setting|gap|opening|one))?(?: (?:on|of) (?:my machine|mine|(@\\d)))?(?:,? (?:(?:out )?of (?:an? )?(?:dial of |machine (?:of|with) )?|(?:on|of) an? (?:pasta )?machine (?:of|with) |on an? )(\\d+)(?:[ -]settings?)?(?: machine)?)?';
+  const tail =
+    '(?: (?:setting|gap|opening|one))?(?: (?:on|of) (?:my machine|mine|(@\\d)))?(?:,? (?:(?:out )?of (?:an? )?(?:dial of |machine (?:of|with) )?|(?:on|of) an? (?:pasta )?machine (?:of|with) |on an? )(\\d+)(?:[ -]settings?)?(?: machine)?)?';
   const plain = new RegExp(`^(?:the |your |my )?(?:(\\d+)th[ -])?(?:most )?(${PLACE})${tail}$`).exec(text);
-  const next = new RegExp(`^(?:the )?(?:next|(\\d+)th)[ -](?:one )?(?:to|from|after)[ -](?:the )?(${PLACE})${tail}$`).exec(text);
+  const next = new RegExp(
+    `^(?:the )?(?:next|(\\d+)th)[ -](?:one )?(?:to|from|after)[ -](?:the )?(${PLACE})${tail}$`,
+  ).exec(text);
   const butOne = new RegExp(`^(?:the )?()(${PLACE})(?: setting)? but (?:1|one)${tail}$`).exec(text);
-  const middle = new RegExp(`^(?:the |an? )?(?:middle|medium|mid|middling)()()(?: (?:setting|thickness))?${tail.replace('(?: (?:setting|gap|opening|one))?', '')}$`).exec(text);
+  const middle = new RegExp(
+    `^(?:the |an? )?(?:middle|medium|mid|middling)()()(?: (?:setting|thickness))?${tail.replace('(?: (?:setting|gap|opening|one))?', '')}$`,
+  ).exec(text);
   const found = plain ?? next ?? butOne ?? middle;
   if (!found) return null;
   const [, said, place = '', named, count] = found;
-  const machine = named === undefined ? own : machines[Number(named.slice(1))] ?? null;
+  const machine = named === undefined ? own : (machines[Number(named.slice(1))] ?? null);
   const onOne = /mine|my machine|@/.test(text) || /^my /.test(text);
   if (middle) {
     if (!machine) throw complaint('instruction/machine');
@@ -162,24 +209,31 @@ const byRank: Way = ({ text, machines }, { own }) => {
 /** `my 3`, `setting 3 of Bench roller`, `Bench roller, 3`, `3 on mine` */
 const bySetting: Way = ({ text, machines }, { own }) => {
   const mark = '(?:(?:setting|position|dial|notch|mark|stop) )?#?';
-  const mine = new RegExp(`^(?:my|your|own|mine,?) ${mark}(${LABEL})$|^${mark}(${LABEL}) (?:on|of|at) (?:mine|my machine|my own|my dial)$`).exec(text);
+  const mine = new RegExp(
+    `^(?:my|your|own|mine,?) ${mark}(${LABEL})$|^${mark}(${LABEL}) (?:on|of|at) (?:mine|my machine|my own|my dial)$`,
+  ).exec(text);
   if (mine) {
     if (!own) throw complaint('instruction/machine');
     return settingOf(mine[1] ?? mine[2] ?? '', own);
   }
-  const of = new RegExp(`^${mark}(${LABEL}|[a-z])(?:th (?:setting|position))?,? (?:(?:of|on|at|in|with) )?(@\\d)$|^(@\\d),?:? (?:(?:at|on) )?${mark}(${LABEL}|[a-z])$`).exec(text);
+  const of = new RegExp(
+    `^${mark}(${LABEL}|[a-z])(?:th (?:setting|position))?,? (?:(?:of|on|at|in|with) )?(@\\d)$|^(@\\d),?:? (?:(?:at|on) )?${mark}(${LABEL}|[a-z])$`,
+  ).exec(text);
   const machine = of && machines[Number((of[2] ?? of[3] ?? '@0').slice(1))];
   return machine ? settingOf(of[1] ?? of[4] ?? '', machine) : null;
 };
 
 /** `3 of blue`: a machine by a part of its name. @throws Complaint `machine/unknown`, `setting/unknown` */
 const byLooseName: Way = ({ text }, { machines }) => {
-  const found = new RegExp(`^(?:(?:setting|position) )?#?(${LABEL}) (?:of|on|at) (?:the |my |your )?([a-z].*)$`).exec(text);
+  const found = new RegExp(`^(?:(?:setting|position) )?#?(${LABEL}) (?:of|on|at) (?:the |my |your )?([a-z].*)$`).exec(
+    text,
+  );
   if (!found?.[1] || found[2] === undefined || /\bmachine\b|\bcards?\b|\binch|^an?\b/.test(found[2])) return null;
   const wanted = found[2];
   const loose = machines.filter((m) => m.name.toLowerCase().includes(wanted));
   const [only] = loose;
-  if (!only || loose.length > 1) throw complaint('machine/unknown', { name: wanted, machines: machines.map((m) => m.name).join(', ') || 'none' });
+  if (!only || loose.length > 1)
+    throw complaint('machine/unknown', { name: wanted, machines: machines.map((m) => m.name).join(', ') || 'none' });
   return settingOf(found[1], only);
 };
 
@@ -190,7 +244,9 @@ const byDial: Way = ({ text }, _, said) => {
 
 /** A number of which nobody says whose it is: each reading of it is offered. */
 const byNumber: Way = ({ text }, { own, system }, said) => {
-  const found = new RegExp(`^(?:the )?((?:setting|position|dial|notch|mark|stop) #?|#)?(${LABEL}|\\d+/\\d+)(?:(th)(?: (?:setting|position|notch|stop))?)?$`).exec(text);
+  const found = new RegExp(
+    `^(?:the )?((?:setting|position|dial|notch|mark|stop) #?|#)?(${LABEL}|\\d+/\\d+)(?:(th)(?: (?:setting|position|notch|stop))?)?$`,
+  ).exec(text);
   if (!found) return null;
   const [, mark, number = '', ranked] = found;
   const bare = mark === undefined && ranked === undefined;
@@ -198,21 +254,38 @@ const byNumber: Way = ({ text }, { own, system }, said) => {
   const whole = /^\d+$/.test(number);
   if (bare && !whole && !fraction) return null;
   const units = fraction ? ['mm', 'in'] : [system === 'metric' ? 'mm' : 'in'];
-  const lengths = bare ? units.map((unit) => `${number} ${unit}`).filter((text_) => isSheet(readLength(text_, 'metric'))) : [];
+  const lengths = bare
+    ? units.map((unit) => `${number} ${unit}`).filter((text_) => isSheet(readLength(text_, 'metric')))
+    : [];
   const mine = own && !fraction && thicknesses(own).some((s) => s.label === number) ? [`my ${number}`] : [];
-  const theirs = whole ? [...(Number(number) > 0 ? [`${number} where 1 is thickest`] : []), `${number} where 0 is thickest`] : [];
+  const theirs = whole
+    ? [...(Number(number) > 0 ? [`${number} where 1 is thickest`] : []), `${number} where 0 is thickest`]
+    : [];
   const choices = [...lengths, ...mine, ...theirs];
   // a sixteenth of a millimetre is no sheet, so that it is one of an inch
   const [only] = choices;
-  if (fraction && only !== undefined && choices.length === 1) return byLength({ text: only, machines: [] }, { machines: [], own, system, cardMm: null }, said);
+  if (fraction && only !== undefined && choices.length === 1)
+    return byLength({ text: only, machines: [] }, { machines: [], own, system, cardMm: null }, said);
   throw complaint('instruction/ambiguous', { text: said, choices });
 };
 
 /** A length that lies another way is no thickness. */
 const LYING = /\b(?:wide|long|across|high|deep|diameter)$/;
-const byLength: Way = ({ text }, { system }) => (LYING.test(text) ? null : { mm: readLength(text, system), sigmaMm: 0, machine: null, label: null, assumed: false });
+const byLength: Way = ({ text }, { system }) =>
+  LYING.test(text) ? null : { mm: readLength(text, system), sigmaMm: 0, machine: null, label: null, assumed: false };
 
-const WAYS: readonly Way[] = [sameAgain, byCards, byNeighbour, byRank, byDial, byLayers, bySetting, byNumber, byLooseName, byLength];
+const WAYS: readonly Way[] = [
+  sameAgain,
+  byCards,
+  byNeighbour,
+  byRank,
+  byDial,
+  byLayers,
+  bySetting,
+  byNumber,
+  byLooseName,
+  byLength,
+];
 
 function read(phrase: Phrase, reader: Reader, said: string): Asked | null {
   for (const way of WAYS) {
@@ -227,7 +300,12 @@ const isSheet = (mm: Mm): boolean => mm >= THINNEST_SHEET && mm <= THICKEST_SHEE
 /** A thickness that is one of a sheet. @throws Complaint `amount/positive`, `thickness/range` */
 function checked(asked: Asked): Asked {
   if (!(asked.mm > 0)) throw complaint('amount/positive', { what: 'A thickness' });
-  if (!isSheet(asked.mm)) throw complaint('thickness/range', { mm: inBoth((u) => showLength(asked.mm, u, true)), low: inBoth((u) => showLength(THINNEST_SHEET, u)), high: inBoth((u) => showLength(THICKEST_SHEET, u)) });
+  if (!isSheet(asked.mm))
+    throw complaint('thickness/range', {
+      mm: inBoth((u) => showLength(asked.mm, u, true)),
+      low: inBoth((u) => showLength(THINNEST_SHEET, u)),
+      high: inBoth((u) => showLength(THICKEST_SHEET, u)),
+    });
   return asked;
 }
 
@@ -236,7 +314,9 @@ function orUnreadable<T>(said: string, work: () => T): T {
   try {
     return work();
   } catch (error) {
-    const unread = error instanceof Complaint && (error.code === 'unit/unreadable' || error.code === 'parts/unreadable' || error.code === 'machine/dial');
+    const unread =
+      error instanceof Complaint &&
+      (error.code === 'unit/unreadable' || error.code === 'parts/unreadable' || error.code === 'machine/dial');
     throw unread ? complaint('thickness/unreadable', { text: said }) : error;
   }
 }
@@ -273,7 +353,8 @@ export function readThickness(text: string, reader: Reader): Mm {
   const onDial = bare !== undefined && reader.own !== null && thicknesses(reader.own).some((s) => s.label === bare);
   if (bare === undefined || (!onDial && /^\d/.test(bare) === false)) return readInstruction(said, reader).mm;
   const unit = reader.system === 'metric' ? 'mm' : 'in';
-  if (!onDial) return orUnreadable(said, () => checked(byLength({ text: bare, machines: [] }, reader, said) as Asked)).mm;
+  if (!onDial)
+    return orUnreadable(said, () => checked(byLength({ text: bare, machines: [] }, reader, said) as Asked)).mm;
   const length = isSheet(readLength(bare, reader.system)) ? [`${bare} ${unit}`] : [];
   throw complaint('instruction/ambiguous', { text: said, choices: [...length, `my ${bare}`] });
 }

@@ -4,7 +4,10 @@ export const READING_WAYS = ['calipers', 'cards', 'stack', 'weighed'] as const;
 export type ReadingWay = (typeof READING_WAYS)[number];
 
 /** One number on the dial. Settings stand in dial order from the widest gap to the thinnest. */
-export interface Setting { readonly id: string; readonly label: string }
+export interface Setting {
+  readonly id: string;
+  readonly label: string;
+}
 
 /** A thickness that somebody measured, with its standard uncertainty. */
 export interface Reading {
@@ -27,7 +30,10 @@ export interface Machine {
 
 /** Standard uncertainty of a way of measuring, in mm: assumptions. */
 export const SIGMA_OF_WAY: Readonly<Record<ReadingWay, Mm>> = {
-  calipers: 0.05, cards: 0.1, stack: 0.04, weighed: 0.06,
+  calipers: 0.05,
+  cards: 0.1,
+  stack: 0.04,
+  weighed: 0.06,
 };
 
 const MOST_SETTINGS = 40;

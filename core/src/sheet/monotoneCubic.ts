@@ -11,15 +11,18 @@ const FLAT = 1e-12;
 export function monotoneCubic(xs: readonly number[], ys: readonly number[]): (x: number) => number {
   const n = xs.length;
   const at = (list: readonly number[], i: number): number => list[i] ?? 0;
-  const slopes = Array.from({ length: n - 1 }, (_, i) =>
-    (at(ys, i + 1) - at(ys, i)) / (at(xs, i + 1) - at(xs, i)));
+  const slopes = Array.from({ length: n - 1 }, (_, i) => (at(ys, i + 1) - at(ys, i)) / (at(xs, i + 1) - at(xs, i)));
   const tangents = Array.from({ length: n }, (_, i) => {
     if (i === 0) return at(slopes, 0);
     if (i === n - 1) return at(slopes, n - 2);
     return at(slopes, i - 1) * at(slopes, i) <= 0 ? 0 : (at(slopes, i - 1) + at(slopes, i)) / 2;
   });
   slopes.forEach((slope, i) => {
-    if (Math.abs(slope) < FLAT) { tangents[i] = 0; tangents[i + 1] = 0; return; }
+    if (Math.abs(slope) < FLAT) {
+      tangents[i] = 0;
+      tangents[i + 1] = 0;
+      return;
+    }
     const a = at(tangents, i) / slope;
     const b = at(tangents, i + 1) / slope;
     const length = Math.hypot(a, b);
@@ -36,7 +39,10 @@ export function monotoneCubic(xs: readonly number[], ys: readonly number[]): (x:
     const h = at(xs, i + 1) - at(xs, i);
     const t = (x - at(xs, i)) / h;
     const s = 1 - t;
-    return at(ys, i) * s * s * (1 + 2 * t) + at(ys, i + 1) * t * t * (3 - 2 * t)
-      + h * t * s * (at(tangents, i) * s - at(tangents, i + 1) * t);
+    return (
+      at(ys, i) * s * s * (1 + 2 * t) +
+      at(ys, i + 1) * t * t * (3 - 2 * t) +
+      h * t * s * (at(tangents, i) * s - at(tangents, i + 1) * t)
+    );
   };
 }

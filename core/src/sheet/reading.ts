@@ -4,7 +4,10 @@ import { SIGMA_OF_WAY } from './machine.js';
 import { thicknessOfSheet } from './sheetMass.js';
 
 /** A thickness worked out from what was really looked at, with its standard uncertainty. */
-export interface Gauged { readonly mm: Mm; readonly sigmaMm: Mm }
+export interface Gauged {
+  readonly mm: Mm;
+  readonly sigmaMm: Mm;
+}
 
 /** Relative uncertainty of a density nobody has measured, and of one that was: assumptions. */
 const [ASSUMED_DENSITY_SPREAD, MEASURED_DENSITY_SPREAD] = [0.05, 0.015];
@@ -13,7 +16,8 @@ const [SCALE_SIGMA, CUTTER_SIGMA] = [0.05, 0.1];
 const MOST_LAYERS = 20;
 
 function counted(count: number, what: string): number {
-  if (!Number.isInteger(count) || count < 1 || count > MOST_LAYERS) throw complaint('unit/range', { what, low: '1', high: String(MOST_LAYERS) });
+  if (!Number.isInteger(count) || count < 1 || count > MOST_LAYERS)
+    throw complaint('unit/range', { what, low: '1', high: String(MOST_LAYERS) });
   return count;
 }
 
@@ -41,6 +45,10 @@ export function gaugedByStack(layers: number, together: Mm): Gauged {
  */
 export function gaugedByDisc(mass: Grams, diameter: Mm, density: Density, densityMeasured: boolean): Gauged {
   const mm = thicknessOfSheet(mass, (Math.PI / 4) * diameter ** 2, density);
-  const spread = Math.hypot(SCALE_SIGMA / mass, (2 * CUTTER_SIGMA) / diameter, densityMeasured ? MEASURED_DENSITY_SPREAD : ASSUMED_DENSITY_SPREAD);
+  const spread = Math.hypot(
+    SCALE_SIGMA / mass,
+    (2 * CUTTER_SIGMA) / diameter,
+    densityMeasured ? MEASURED_DENSITY_SPREAD : ASSUMED_DENSITY_SPREAD,
+  );
   return { mm, sigmaMm: mm * spread };
 }

@@ -12,7 +12,9 @@ export function massOfSheet(area: Mm2, thickness: Mm, density: Density): Grams {
 
 /** The area a weight of clay covers at a thickness. @throws Complaint `amount/positive` */
 export function areaOfSheet(mass: Grams, thickness: Mm, density: Density): Mm2 {
-  return (positive(mass, 'The weight') * 1000) / (positive(thickness, 'The thickness') * positive(density, 'The density'));
+  return (
+    (positive(mass, 'The weight') * 1000) / (positive(thickness, 'The thickness') * positive(density, 'The density'))
+  );
 }
 
 /** The thickness of a sheet that weighs so much. @throws Complaint `amount/positive` */

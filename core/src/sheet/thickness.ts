@@ -68,7 +68,10 @@ export function thicknesses(machine: Machine): SettingThickness[] {
     const { mm, sigma } = curve(index);
     return { ...setting, mm, sigmaMm: sigma, knowledge: index > low && index < high ? 'interpolated' : 'assumed' };
   });
-  const falling = fallingFit(all.map((s) => s.mm), all.map((s) => 1 / s.sigmaMm ** 2));
+  const falling = fallingFit(
+    all.map((s) => s.mm),
+    all.map((s) => 1 / s.sigmaMm ** 2),
+  );
   return all.map((s, i) => ({ ...s, mm: falling[i] ?? s.mm }));
 }
 
@@ -90,16 +93,28 @@ export function contradictions(machine: Machine): Contradiction[] {
     const earlier = known[i];
     const [thicker, thinner] = [machine.settings[earlier?.index ?? -1], machine.settings[later.index]];
     if (!earlier || !thicker || !thinner || later.mm <= earlier.mm) return [];
-    const as = (setting: Setting, k: Known): SettingThickness =>
-      ({ ...setting, mm: k.mm, sigmaMm: k.sigma, knowledge: 'measured' });
-    return [{ thicker: as(thicker, earlier), thinner: as(thinner, later), suspect: doubted.has(later.index) ? thinner.id : thicker.id }];
+    const as = (setting: Setting, k: Known): SettingThickness => ({
+      ...setting,
+      mm: k.mm,
+      sigmaMm: k.sigma,
+      knowledge: 'measured',
+    });
+    return [
+      {
+        thicker: as(thicker, earlier),
+        thinner: as(thinner, later),
+        suspect: doubted.has(later.index) ? thinner.id : thicker.id,
+      },
+    ];
   });
 }
 
 /** The sentence for a contradiction, beside the reading it doubts. */
 export function contradictionSentence(c: Contradiction, system: UnitSystem): string {
   const doubted = c.suspect === c.thicker.id ? c.thicker : c.thinner;
-  return `Setting ${c.thinner.label} reads ${showLength(c.thinner.mm, system, true)}, thicker than `
-    + `${c.thicker.label} (${showLength(c.thicker.mm, system, true)}) that stands before it on the dial. `
-    + `Measure ${doubted.label} again.`;
+  return (
+    `Setting ${c.thinner.label} reads ${showLength(c.thinner.mm, system, true)}, thicker than ` +
+    `${c.thicker.label} (${showLength(c.thicker.mm, system, true)}) that stands before it on the dial. ` +
+    `Measure ${doubted.label} again.`
+  );
 }

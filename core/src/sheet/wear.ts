@@ -17,7 +17,9 @@ const SHORTEST_DAYS = 60;
 
 export const daysOf = (iso: string): number => Date.parse(`${iso}T12:00:00Z`) / 86_400_000;
 
-interface Dated extends Reading { readonly takenOn: string }
+interface Dated extends Reading {
+  readonly takenOn: string;
+}
 const isDated = (reading: Reading): reading is Dated => typeof reading.takenOn === 'string';
 
 /**
@@ -28,14 +30,16 @@ const isDated = (reading: Reading): reading is Dated => typeof reading.takenOn =
  */
 export function wearOf(machine: Pick<Machine, 'readings'>): Wear | null {
   const groups = new Map<string, Dated[]>();
-  for (const reading of machine.readings.filter(isDated)) groups.set(reading.settingId, [...groups.get(reading.settingId) ?? [], reading]);
+  for (const reading of machine.readings.filter(isDated))
+    groups.set(reading.settingId, [...(groups.get(reading.settingId) ?? []), reading]);
   let [xx, xy, from, to] = [0, 0, '9999', ''];
   for (const readings of groups.values()) {
     const days = readings.map((r) => daysOf(r.takenOn));
     if (Math.max(...days) - Math.min(...days) < SHORTEST_DAYS) continue;
     const weights = readings.map((r) => (r.mm / r.sigmaMm) ** 2);
     const whole = weights.reduce((a, b) => a + b, 0);
-    const mean = (values: readonly number[]): number => values.reduce((sum, v, i) => sum + v * (weights[i] ?? 0), 0) / whole;
+    const mean = (values: readonly number[]): number =>
+      values.reduce((sum, v, i) => sum + v * (weights[i] ?? 0), 0) / whole;
     const [day, log] = [mean(days), mean(readings.map((r) => Math.log(r.mm)))];
     readings.forEach((r, i) => {
       const dx = ((days[i] ?? 0) - day) / DAYS_A_YEAR;
@@ -55,5 +59,7 @@ export function withoutWear(machine: Machine): readonly Reading[] {
   const wear = wearOf(machine);
   if (!wear?.sure) return machine.readings;
   const now = Math.max(...machine.readings.filter(isDated).map((r) => daysOf(r.takenOn)));
-  return machine.readings.map((r) => (isDated(r) ? { ...r, mm: r.mm * Math.exp((wear.perYear * (now - daysOf(r.takenOn))) / DAYS_A_YEAR) } : r));
+  return machine.readings.map((r) =>
+    isDated(r) ? { ...r, mm: r.mm * Math.exp((wear.perYear * (now - daysOf(r.takenOn))) / DAYS_A_YEAR) } : r,
+  );
 }

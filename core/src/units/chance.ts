@@ -10,7 +10,8 @@ export function seeded(seed: number): () => number {
 }
 
 /** Normal deviates (Box and Muller) from a source of chance. */
-export const normalFrom = (chance: () => number) => (): number => Math.sqrt(-2 * Math.log(1 - chance())) * Math.cos(2 * Math.PI * chance());
+export const normalFrom = (chance: () => number) => (): number =>
+  Math.sqrt(-2 * Math.log(1 - chance())) * Math.cos(2 * Math.PI * chance());
 
 /** A seed out of a text (FNV-1a). */
 export function seedOf(text: string): number {

@@ -2,8 +2,15 @@ import { Fraction } from './fraction.js';
 import { complaint } from './complaint.js';
 
 const GLYPHS: Readonly<Record<string, string>> = {
-  '½': '1/2', '¼': '1/4', '¾': '3/4', '⅓': '1/3', '⅔': '2/3',
-  '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8',
+  '½': '1/2',
+  '¼': '1/4',
+  '¾': '3/4',
+  '⅓': '1/3',
+  '⅔': '2/3',
+  '⅛': '1/8',
+  '⅜': '3/8',
+  '⅝': '5/8',
+  '⅞': '7/8',
 };
 const GLYPH_OF = new Map(Object.entries(GLYPHS).map(([glyph, text]) => [text, glyph]));
 
@@ -15,12 +22,22 @@ const GAP = "[ \u00a0\u2009\u202f'’]";
  * `3½`, `3 1/2`, `½`; with groups of three digits `1 173`, `1,173.5` or
  * `1.173,5`.
  */
-export const NUMBER_PATTERN = new RegExp([
-  '^(?:\\d+\\s+\\d+\\s*\\/\\s*\\d+', '\\d+\\s*\\/\\s*\\d+', '\\d+\\s*[½¼¾⅓⅔⅛⅜⅝⅞]', '[½¼¾⅓⅔⅛⅜⅝⅞]',
-  `\\d{1,3}(?:${GAP}\\d{3})+(?:[.,]\\d+)?(?!\\d)`,
-  '\\d{1,3}(?:,\\d{3})+\\.\\d+', '\\d{1,3}(?:\\.\\d{3})+,\\d+', '\\d{1,3}(?:,\\d{3}){2,}(?!\\d)', '\\d{1,3}(?:\\.\\d{3}){2,}(?!\\d)',
-  '\\d+(?:[.,]\\d+)?', '[.,]\\d+)',
-].join('|'), 'u');
+export const NUMBER_PATTERN = new RegExp(
+  [
+    '^(?:\\d+\\s+\\d+\\s*\\/\\s*\\d+',
+    '\\d+\\s*\\/\\s*\\d+',
+    '\\d+\\s*[½¼¾⅓⅔⅛⅜⅝⅞]',
+    '[½¼¾⅓⅔⅛⅜⅝⅞]',
+    `\\d{1,3}(?:${GAP}\\d{3})+(?:[.,]\\d+)?(?!\\d)`,
+    '\\d{1,3}(?:,\\d{3})+\\.\\d+',
+    '\\d{1,3}(?:\\.\\d{3})+,\\d+',
+    '\\d{1,3}(?:,\\d{3}){2,}(?!\\d)',
+    '\\d{1,3}(?:\\.\\d{3}){2,}(?!\\d)',
+    '\\d+(?:[.,]\\d+)?',
+    '[.,]\\d+)',
+  ].join('|'),
+  'u',
+);
 
 /** A comma with three digits behind it: decimals to some, thousands to others. */
 const TWO_MEANINGS = /^[1-9]\d{0,2},\d{3}$/;
@@ -41,7 +58,11 @@ function plainDecimal(text: string): string {
 
 /** A number with a part of one, as `3½` or `3 1/2`: its pieces. */
 function piecesOf(text: string): string[] {
-  return text.replace(/[½¼¾⅓⅔⅛⅜⅝⅞]/u, (glyph) => ` ${GLYPHS[glyph] ?? ''}`).replace(/\s*\/\s*/, '/').trim().split(/\s+/);
+  return text
+    .replace(/[½¼¾⅓⅔⅛⅜⅝⅞]/u, (glyph) => ` ${GLYPHS[glyph] ?? ''}`)
+    .replace(/\s*\/\s*/, '/')
+    .trim()
+    .split(/\s+/);
 }
 
 /**

@@ -1,8 +1,6 @@
 import { Complaint, complaint } from './complaint.js';
 import { NUMBER_PATTERN, readNumber } from './number.js';
-import {
-  GRAMS_PER_OUNCE, MM_PER_INCH, type Celsius, type Grams, type Mm, type UnitSystem,
-} from './measures.js';
+import { GRAMS_PER_OUNCE, MM_PER_INCH, type Celsius, type Grams, type Mm, type UnitSystem } from './measures.js';
 import { withDigits, withoutRoughly } from './words.js';
 
 type Convert = (x: number) => number;
@@ -15,7 +13,10 @@ interface Kind {
   readonly sign?: string;
 }
 
-const times = (factor: number): Convert => (x) => x * factor;
+const times =
+  (factor: number): Convert =>
+  (x) =>
+    x * factor;
 const same: Convert = (x) => x;
 const toC: Convert = (f) => ((f - 32) * 5) / 9;
 const unitsOf = (...groups: readonly (readonly [string, Convert])[]): Map<string, Convert> =>
@@ -25,16 +26,21 @@ const KINDS = {
   length: {
     wanted: 'a length. Write 1.5 mm, 2 cm or 1/8 in',
     units: unitsOf(
-      ['mm millimetre millimetres millimeter millimeters', same], ['cm centimetre centimetres centimeter centimeters', times(10)], ['m metre metres meter meters', times(1000)],
-      ['in inch inches "', times(MM_PER_INCH)], ['ft foot feet \'', times(12 * MM_PER_INCH)],
+      ['mm millimetre millimetres millimeter millimeters', same],
+      ['cm centimetre centimetres centimeter centimeters', times(10)],
+      ['m metre metres meter meters', times(1000)],
+      ['in inch inches "', times(MM_PER_INCH)],
+      ["ft foot feet '", times(12 * MM_PER_INCH)],
     ),
     bare: { metric: same, imperial: times(MM_PER_INCH) },
   },
   mass: {
     wanted: 'a weight. Write 14 g or ½ oz',
     units: unitsOf(
-      ['g gm gms gr gram grams gramme grammes', same], ['kg kgs kilo kilos kilogram kilograms', times(1000)],
-      ['oz ozs ounce ounces', times(GRAMS_PER_OUNCE)], ['lb lbs pound pounds', times(16 * GRAMS_PER_OUNCE)],
+      ['g gm gms gr gram grams gramme grammes', same],
+      ['kg kgs kilo kilos kilogram kilograms', times(1000)],
+      ['oz ozs ounce ounces', times(GRAMS_PER_OUNCE)],
+      ['lb lbs pound pounds', times(16 * GRAMS_PER_OUNCE)],
     ),
     bare: { metric: same, imperial: times(GRAMS_PER_OUNCE) },
   },
@@ -48,16 +54,24 @@ const KINDS = {
 
 /** One way to write what people write in many: small letters, straight quotation marks, no words that only make a number rough. */
 function plain(text: string): string {
-  const marks = text.replace(/[“”„″]|''|’’|′′/g, '"').replace(/[‘’′]/g, "'").replace(/º/g, '°').replace(/⁄/g, '/');
+  const marks = text
+    .replace(/[“”„″]|''|’’|′′/g, '"')
+    .replace(/[‘’′]/g, "'")
+    .replace(/º/g, '°')
+    .replace(/⁄/g, '/');
   return withDigits(withoutRoughly(marks))
-    .replace(/\b(?:degrees?|deg)\b\.?/g, '°').replace(/°\s+/g, '°')
+    .replace(/\b(?:degrees?|deg)\b\.?/g, '°')
+    .replace(/°\s+/g, '°')
     .replace(/(?<=\/\d+)\s*(?:th|nd|rd)s?\b/g, '')
     .replace(/(?<=[\d½¼¾⅓⅔⅛⅜⅝⅞])\s*of an?\b/g, '')
     .replace(/^an? (?=[a-z])/, '1 ');
 }
 
 /** A number and, where one stands behind it, its unit. */
-interface Part { readonly number: string; readonly unit: string }
+interface Part {
+  readonly number: string;
+  readonly unit: string;
+}
 const UNIT = /^\s*([a-z°"']*)\.?/;
 /** What may stand between two parts of one measure. */
 const JOINED = /^(?:\s*,)?\s*(?:and\b|&)?\s*/;
@@ -89,7 +103,8 @@ function sumOfParts(parts: readonly Part[], kind: Kind, system: UnitSystem): num
   const value = readNumber(first.number).valueOf();
   if (!second) return convert(value);
   if (first.unit === '') return null;
-  if (second.unit === '') return isFraction(second.number) ? convert(value + readNumber(second.number).valueOf()) : null;
+  if (second.unit === '')
+    return isFraction(second.number) ? convert(value + readNumber(second.number).valueOf()) : null;
   const smaller = kind.units.get(second.unit);
   const more = smaller?.(readNumber(second.number).valueOf()) ?? Infinity;
   // two units of one measure: the smaller one behind, and less of it than one of the larger
@@ -98,7 +113,12 @@ function sumOfParts(parts: readonly Part[], kind: Kind, system: UnitSystem): num
 
 /** The choices of a number with two meanings, within what else was written. */
 function within(error: Complaint, text: string, number: string): Complaint {
-  return new Complaint(error.code, error.message, error.at, error.choices.map((choice) => text.replace(number, choice)));
+  return new Complaint(
+    error.code,
+    error.message,
+    error.at,
+    error.choices.map((choice) => text.replace(number, choice)),
+  );
 }
 
 function read(kind: Kind, text: string, system: UnitSystem): number {
@@ -152,9 +172,17 @@ const unitAt = (side: string): string => /[a-z"″”'’°.]*$/i.exec(side.trim
  * @throws Complaint `unit/empty`, `unit/unreadable`
  */
 export function readSize(text: string, system: UnitSystem): { width: Mm; height: Mm | null } {
-  const unreadable = complaint('unit/unreadable', { text: text.trim(), wanted: 'a size. Write 18 mm, 20 mm square or 12 × 30 mm' });
+  const unreadable = complaint('unit/unreadable', {
+    text: text.trim(),
+    wanted: 'a size. Write 18 mm, 20 mm square or 12 × 30 mm',
+  });
   const [round, square] = [ROUND, SQUARE].map((word) => new RegExp(word.source, 'i').test(text)) as [boolean, boolean];
-  const bare = text.replace(ROUND, ' ').replace(SQUARE, ' ').replace(/^\s*(?:an?|the)\s+/i, '').replace(OTHER, (word) => (/^an?$/i.test(word) ? word : ' ')).trim();
+  const bare = text
+    .replace(ROUND, ' ')
+    .replace(SQUARE, ' ')
+    .replace(/^\s*(?:an?|the)\s+/i, '')
+    .replace(OTHER, (word) => (/^an?$/i.test(word) ? word : ' '))
+    .trim();
   if (bare === '' && text.trim() !== '') throw unreadable;
   const sides = bare.split(/\s*(?:[×*]|\bby\b|(?<=[\d\s"a-z.½¼¾⅓⅔⅛⅜⅝⅞])x(?=[\s\d½¼¾⅓⅔⅛⅜⅝⅞]))\s*/i);
   const [first = '', second] = sides;

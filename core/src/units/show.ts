@@ -1,5 +1,11 @@
 import {
-  GRAMS_PER_OUNCE, MM_PER_INCH, type Celsius, type Grams, type Minutes, type Mm, type UnitSystem,
+  GRAMS_PER_OUNCE,
+  MM_PER_INCH,
+  type Celsius,
+  type Grams,
+  type Minutes,
+  type Mm,
+  type UnitSystem,
 } from './measures.js';
 
 const trimZeros = (text: string): string => (text.includes('.') ? text.replace(/\.?0+$/, '') : text);
@@ -54,9 +60,7 @@ export function showMass(grams: Grams, system: UnitSystem): string {
 
 /** A temperature to read, to the degree: `130 °C`, `266 °F`. */
 export function showTemperature(celsius: Celsius, system: UnitSystem): string {
-  return system === 'imperial'
-    ? `${Math.round((celsius * 9) / 5 + 32)} °F`
-    : `${Math.round(celsius)} °C`;
+  return system === 'imperial' ? `${Math.round((celsius * 9) / 5 + 32)} °F` : `${Math.round(celsius)} °C`;
 }
 
 /** An area in cm² or square inches, from mm². */

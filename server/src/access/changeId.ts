@@ -8,7 +8,11 @@ import { ProblemException } from './problem.js';
 export const ChangeId = createParamDecorator((_: unknown, context: ExecutionContext): string => {
   const id = context.switchToHttp().getRequest<Request>().headers[CHANGE_HEADER];
   if (typeof id !== 'string' || !isUUID(id)) {
-    throw new ProblemException(400, 'No change id', `A change needs the header ${CHANGE_HEADER} with an id of its own.`);
+    throw new ProblemException(
+      400,
+      'No change id',
+      `A change needs the header ${CHANGE_HEADER} with an id of its own.`,
+    );
   }
   return id;
 });

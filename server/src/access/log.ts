@@ -29,13 +29,25 @@ export class FileLog implements LoggerService {
     return number;
   }
 
-  log(): void { /* what goes well is not kept */ }
-  warn(message: unknown): void { this.write('warning', message); }
-  error(message: unknown, ...more: unknown[]): void { this.write('error', message, ...more); }
-  fatal(message: unknown): void { this.write('fatal', message); }
+  log(): void {
+    /* what goes well is not kept */
+  }
+  warn(message: unknown): void {
+    this.write('warning', message);
+  }
+  error(message: unknown, ...more: unknown[]): void {
+    this.write('error', message, ...more);
+  }
+  fatal(message: unknown): void {
+    this.write('fatal', message);
+  }
 
   private write(kind: string, ...what: readonly unknown[]): void {
-    const text = what.filter((part) => part !== undefined).map(wordsOf).join('\n  ').slice(0, MOST_LETTERS);
+    const text = what
+      .filter((part) => part !== undefined)
+      .map(wordsOf)
+      .join('\n  ')
+      .slice(0, MOST_LETTERS);
     try {
       if (existsSync(this.path) && statSync(this.path).size > MOST_BYTES) renameSync(this.path, `${this.path}.old`);
       appendFileSync(this.path, `${new Date().toISOString()} ${kind}: ${text}\n`);

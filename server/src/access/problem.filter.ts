@@ -23,7 +23,8 @@ const OF_THE_DISK: Readonly<Record<string, string>> = {
   EACCES: `The data cannot be written: Sledge has no right to write there. ${KEPT_HERE}`,
   SQLITE_IOERR: `The disk with the data does not answer as it should, so nothing was saved. ${KEPT_HERE}`,
   SQLITE_CANTOPEN: `The data cannot be reached any more. Look whether its disk is there. ${KEPT_HERE}`,
-  SQLITE_CORRUPT: 'The file with the data is damaged; nothing was saved. Stop Sledge, and put the newest copy in its place.',
+  SQLITE_CORRUPT:
+    'The file with the data is damaged; nothing was saved. Stop Sledge, and put the newest copy in its place.',
 };
 
 function diskSentence(error: unknown): string | null {
@@ -34,13 +35,21 @@ function diskSentence(error: unknown): string | null {
   return null;
 }
 
-const make = (status: number, title: string, detail: string, more: object = {}): Problem =>
-  ({ type: 'about:blank', title, status, detail, ...more });
+const make = (status: number, title: string, detail: string, more: object = {}): Problem => ({
+  type: 'about:blank',
+  title,
+  status,
+  detail,
+  ...more,
+});
 
 /** What the person can mend, or what is wrong with the request; null for a failure of ours or of the disk. */
 function ofTheRequest(error: unknown): Problem | null {
   if (error instanceof Complaint) {
-    return make(422, 'This cannot be read', error.message, { ...(error.at === undefined ? {} : { at: error.at }), ...(error.choices.length === 0 ? {} : { choices: error.choices }) });
+    return make(422, 'This cannot be read', error.message, {
+      ...(error.at === undefined ? {} : { at: error.at }),
+      ...(error.choices.length === 0 ? {} : { choices: error.choices }),
+    });
   }
   if (error instanceof OtherRow) {
     return make(409, 'Changed since', 'This cannot be taken back any more: what it changed has become something else.');
@@ -69,14 +78,26 @@ export class ProblemFilter implements ExceptionFilter {
     const http = host.switchToHttp();
     const response = http.getResponse<Response>();
     const problem = ofTheRequest(error) ?? this.failure(error, http.getRequest<Request>());
-    if (response.headersSent) { response.end(); return; }
-    response.status(problem.status).type('application/problem+json').set('X-Content-Type-Options', 'nosniff').send(JSON.stringify(problem));
+    if (response.headersSent) {
+      response.end();
+      return;
+    }
+    response
+      .status(problem.status)
+      .type('application/problem+json')
+      .set('X-Content-Type-Options', 'nosniff')
+      .send(JSON.stringify(problem));
   }
 
   private failure(error: unknown, { method, path }: Request): Problem {
     const fault = this.log.fault(error, `${method} ${path}`);
     const disk = diskSentence(error);
     if (disk !== null) return make(507, 'Not saved', disk, { fault });
-    return make(500, 'Sledge made a mistake', `Something went wrong inside Sledge. Nothing was saved; what was there before is unchanged. It stands in the log as fault ${fault}.`, { fault });
+    return make(
+      500,
+      'Sledge made a mistake',
+      `Something went wrong inside Sledge. Nothing was saved; what was there before is unchanged. It stands in the log as fault ${fault}.`,
+      { fault },
+    );
   }
 }

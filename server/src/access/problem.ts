@@ -14,8 +14,12 @@ export class ProblemException extends HttpException {
 
 /** 422: what was entered cannot be; beside `field`, where one is named. */
 export function refused(sentence: string, field?: string): ProblemException {
-  return new ProblemException(422, 'This cannot be saved', sentence,
-    field === undefined ? {} : { fields: [{ field, sentence }] });
+  return new ProblemException(
+    422,
+    'This cannot be saved',
+    sentence,
+    field === undefined ? {} : { fields: [{ field, sentence }] },
+  );
 }
 
 /** 404 */
@@ -32,17 +36,30 @@ export function inUse(sentence: string): ProblemException {
  * Refuses a change that was made on an older state of a thing.
  * @param current what is there now, to be shown beside the person's own
  */
-export async function checkVersion(name: string, stored: number | undefined, sent: number, current: () => unknown): Promise<void> {
+export async function checkVersion(
+  name: string,
+  stored: number | undefined,
+  sent: number,
+  current: () => unknown,
+): Promise<void> {
   if ((stored ?? 0) === sent) return;
   if (stored === undefined) throw notThere(name);
-  throw new ProblemException(409, 'Changed elsewhere',
-    `${name} was changed in another window. Nothing was overwritten: look at both and choose.`, { current: await current() });
+  throw new ProblemException(
+    409,
+    'Changed elsewhere',
+    `${name} was changed in another window. Nothing was overwritten: look at both and choose.`,
+    { current: await current() },
+  );
 }
 
 /** The address and the body have to speak of the same thing. */
 export function sameId(inAddress: string, inBody: string): void {
-  if (inAddress !== inBody) throw new ProblemException(400, 'Two ids', 'The address and the body name different things.');
+  if (inAddress !== inBody)
+    throw new ProblemException(400, 'Two ids', 'The address and the body name different things.');
 }
 
 /** Some work on what was sent; what core complains about is refused at that field. @throws ProblemException */
-export const refusedAt = <T>(field: string, work: () => T): T => attempt(work, (wrong) => { throw refused(wrong.message, field); });
+export const refusedAt = <T>(field: string, work: () => T): T =>
+  attempt(work, (wrong) => {
+    throw refused(wrong.message, field);
+  });

@@ -2,7 +2,10 @@ import type { NextFunction, Request, Response } from 'express';
 
 /** A page that is gone to, as from the garden that one looks round in: it shows itself and tells the other page nothing. */
 const isPage = ({ method, path, headers }: Request): boolean =>
-  method === 'GET' && !path.startsWith('/api/') && headers['sec-fetch-mode'] === 'navigate' && headers['sec-fetch-dest'] === 'document';
+  method === 'GET' &&
+  !path.startsWith('/api/') &&
+  headers['sec-fetch-mode'] === 'navigate' &&
+  headers['sec-fetch-dest'] === 'document';
 
 /**
  * Lets in only what this machine's own browser asks of Sledge's own pages:
@@ -15,11 +18,23 @@ export function sameMachine(port: () => number) {
     const hostGood = host !== undefined && own.includes(host.toLowerCase());
     const originGood = origin === undefined || own.some((name) => origin.toLowerCase() === `http://${name}`);
     const site = request.headers['sec-fetch-site'];
-    const siteGood = site === undefined || site === 'same-origin' || site === 'none' || (site === 'same-site' && isPage(request));
-    if (hostGood && originGood && siteGood) { next(); return; }
-    response.status(403).set('X-Content-Type-Options', 'nosniff').type('application/problem+json').send(JSON.stringify({
-      type: 'about:blank', title: 'Refused', status: 403,
-      detail: `Sledge answers only at http://127.0.0.1:${port()}, and only to its own pages.`,
-    }));
+    const siteGood =
+      site === undefined || site === 'same-origin' || site === 'none' || (site === 'same-site' && isPage(request));
+    if (hostGood && originGood && siteGood) {
+      next();
+      return;
+    }
+    response
+      .status(403)
+      .set('X-Content-Type-Options', 'nosniff')
+      .type('application/problem+json')
+      .send(
+        JSON.stringify({
+          type: 'about:blank',
+          title: 'Refused',
+          status: 403,
+          detail: `Sledge answers only at http://127.0.0.1:${port()}, and only to its own pages.`,
+        }),
+      );
   };
 }

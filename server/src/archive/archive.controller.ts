@@ -29,7 +29,8 @@ export class ArchiveController {
     const { stream, bytes } = this.service.open(name);
     const ascii = name.replace(/[^\w ,()-]/g, '_');
     return new StreamableFile(stream, {
-      type: 'application/vnd.sqlite3', length: bytes,
+      type: 'application/vnd.sqlite3',
+      length: bytes,
       disposition: `attachment; filename="${ascii}.db"; filename*=UTF-8''${encodeURIComponent(name)}.db`,
     });
   }
@@ -62,6 +63,8 @@ export class ArchiveController {
   }
 
   private afterAnswer(response: Response): void {
-    response.once('close', () => { void this.service.takeOver(); });
+    response.once('close', () => {
+      void this.service.takeOver();
+    });
   }
 }

@@ -107,7 +107,8 @@ export class ArchiveService {
       let bytes = 0;
       stream.on('data', (chunk: Buffer) => {
         bytes += chunk.length;
-        if (bytes > MOST_BYTES) stream.destroy(new UnusableDatabase('This file is larger than any data of Sledge. Nothing was changed.'));
+        if (bytes > MOST_BYTES)
+          stream.destroy(new UnusableDatabase('This file is larger than any data of Sledge. Nothing was changed.'));
       });
       await pipeline(stream, createWriteStream(incoming));
       if (bytes === 0) throw refused('This file is empty. Nothing was changed.', 'file');
@@ -125,14 +126,16 @@ export class ArchiveService {
 
   private async borrowed<T>(work: (incoming: string) => Promise<T>): Promise<T> {
     const incoming = join(this.data.copies.folder, 'incoming.half');
-    if (this.taking || this.successor.path !== undefined) throw inUse('A copy is being looked at or taken up already. Wait until that is done.');
+    if (this.taking || this.successor.path !== undefined)
+      throw inUse('A copy is being looked at or taken up already. Wait until that is done.');
     this.taking = true;
     try {
       await mkdir(this.data.copies.folder, { recursive: true });
       return await work(incoming);
     } finally {
       this.taking = false;
-      for (const ending of ['', '-wal', '-shm', '.lock', '.lock-journal', '.address']) await rm(`${incoming}${ending}`, { force: true });
+      for (const ending of ['', '-wal', '-shm', '.lock', '.lock-journal', '.address'])
+        await rm(`${incoming}${ending}`, { force: true });
     }
   }
 
@@ -144,10 +147,12 @@ export class ArchiveService {
       // an older copy is brought up to date here, where a failure harms nothing
       const next = await DataFile.open(incoming, { copies: false });
       try {
-        await this.journal.beside(() => this.data.copy(async (file, change) => {
-          await this.data.copies.takeDated(file, 'before taking up a copy', change);
-          await next.countOnFrom(change);
-        }));
+        await this.journal.beside(() =>
+          this.data.copy(async (file, change) => {
+            await this.data.copies.takeDated(file, 'before taking up a copy', change);
+            await next.countOnFrom(change);
+          }),
+        );
       } finally {
         await next.close();
       }

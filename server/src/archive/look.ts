@@ -17,15 +17,19 @@ async function contents(client: Client): Promise<CopyContents> {
   const { rows } = await client.execute('SELECT max(made_on) AS last FROM entry');
   const last = rows[0]?.last;
   return {
-    clays: await countOf(client, 'clay'), mixes: await countOf(client, 'mix'), batches: await countOf(client, 'batch'),
-    entries: await countOf(client, 'entry'), lastEntry: typeof last === 'string' ? last : null,
+    clays: await countOf(client, 'clay'),
+    mixes: await countOf(client, 'mix'),
+    batches: await countOf(client, 'batch'),
+    entries: await countOf(client, 'entry'),
+    lastEntry: typeof last === 'string' ? last : null,
   };
 }
 
 async function checked(client: Client): Promise<CopyContents> {
-  const value = async (pragma: string): Promise<unknown> => Object.values((await client.execute(`PRAGMA ${pragma}`)).rows[0] ?? {})[0];
+  const value = async (pragma: string): Promise<unknown> =>
+    Object.values((await client.execute(`PRAGMA ${pragma}`)).rows[0] ?? {})[0];
   if (Number(await value('application_id')) !== APPLICATION_ID) throw new UnusableDatabase(FOREIGN);
-  if (await value('integrity_check(1)') !== 'ok') throw new UnusableDatabase(DAMAGED);
+  if ((await value('integrity_check(1)')) !== 'ok') throw new UnusableDatabase(DAMAGED);
   if ((await client.execute('PRAGMA foreign_key_check')).rows.length > 0) throw new UnusableDatabase(DAMAGED);
   return contents(client);
 }

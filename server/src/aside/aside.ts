@@ -16,12 +16,24 @@ export function aside<T>(script: string, data: unknown, most: number): Promise<T
   const path = join(projectRoot(), 'dist', 'server', 'src', script);
   return new Promise<T>((resolve, reject) => {
     const worker = new Worker(path, { workerData: data, execArgv: [] });
-    const late = setTimeout(() => { end(() => { reject(new TooLong(`${script} took longer than ${most} ms.`)); }); }, most);
+    const late = setTimeout(() => {
+      end(() => {
+        reject(new TooLong(`${script} took longer than ${most} ms.`));
+      });
+    }, most);
     const end = (then: () => void): void => {
       clearTimeout(late);
       void worker.terminate().then(then);
     };
-    worker.once('message', (found: T) => { end(() => { resolve(found); }); });
-    worker.once('error', (error) => { end(() => { reject(error); }); });
+    worker.once('message', (found: T) => {
+      end(() => {
+        resolve(found);
+      });
+    });
+    worker.once('error', (error) => {
+      end(() => {
+        reject(error);
+      });
+    });
   });
 }

@@ -1,5 +1,8 @@
 /** Lets everybody else be answered before a long piece of work goes on. */
-export const breath = (): Promise<void> => new Promise((resolve) => { setImmediate(resolve); });
+export const breath = (): Promise<void> =>
+  new Promise((resolve) => {
+    setImmediate(resolve);
+  });
 
 /** Things of a list that are worked through between two breaths. */
 const AT_ONCE = 40;

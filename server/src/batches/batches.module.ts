@@ -5,5 +5,9 @@ import { BatchesService } from './batches.service.js';
 import { BatchesStore } from './batches.store.js';
 import { Planning } from './planning.js';
 
-@Module({ imports: [SheetsModule], controllers: [BatchesController], providers: [BatchesService, BatchesStore, Planning] })
+@Module({
+  imports: [SheetsModule],
+  controllers: [BatchesController],
+  providers: [BatchesService, BatchesStore, Planning],
+})
 export class BatchesModule {}

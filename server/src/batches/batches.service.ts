@@ -34,17 +34,36 @@ export class BatchesService {
     await this.journal.change(changeId, async (draft) => {
       const stored = await draft.find('batch', dto.id);
       await checkVersion(stored?.name ?? 'This batch', stored?.version, dto.version, () => this.open(dto.id));
-      if (await this.store.doneEntry(dto.id) !== null) {
+      if ((await this.store.doneEntry(dto.id)) !== null) {
         throw inUse(`${dto.name} is done and written down. Copy it to make it again, or take “done” back with undo.`);
       }
       await this.checkLayers(draft, dto);
-      await draft.put('batch', { id: dto.id, name: dto.name.trim(), note: dto.note, dueOn: dto.dueOn, version: draft.version });
+      await draft.put('batch', {
+        id: dto.id,
+        name: dto.name.trim(),
+        note: dto.note,
+        dueOn: dto.dueOn,
+        version: draft.version,
+      });
       const before = await this.store.piecesOf(dto.id);
-      draft.replace('piece', before, dto.pieces.map(({ layers: _, ...piece }, position) => ({
-        ...piece, edgeMm: piece.edgeMm ?? null, heightMm: piece.shape === 'round' ? null : piece.heightMm ?? piece.widthMm, position, batchId: dto.id,
-      })));
-      draft.replace('layer', await this.store.layersOf(before.map((p) => p.id)), dto.pieces.flatMap((piece) =>
-        piece.layers.map((layer, position) => ({ ...layer, position, pieceId: piece.id }))));
+      draft.replace(
+        'piece',
+        before,
+        dto.pieces.map(({ layers: _, ...piece }, position) => ({
+          ...piece,
+          edgeMm: piece.edgeMm ?? null,
+          heightMm: piece.shape === 'round' ? null : (piece.heightMm ?? piece.widthMm),
+          position,
+          batchId: dto.id,
+        })),
+      );
+      draft.replace(
+        'layer',
+        await this.store.layersOf(before.map((p) => p.id)),
+        dto.pieces.flatMap((piece) =>
+          piece.layers.map((layer, position) => ({ ...layer, position, pieceId: piece.id })),
+        ),
+      );
       draft.summary = stored ? `changed the batch ${dto.name.trim()}` : `new batch ${dto.name.trim()}`;
     });
     return this.open(dto.id);
@@ -55,7 +74,7 @@ export class BatchesService {
       const batch = await draft.find('batch', id);
       if (!batch) throw notThere('This batch');
       await checkVersion(batch.name, batch.version, version, () => batch);
-      if (await this.store.doneEntry(id) !== null) throw inUse(`${batch.name} stands in the diary and stays there.`);
+      if ((await this.store.doneEntry(id)) !== null) throw inUse(`${batch.name} stands in the diary and stays there.`);
       const pieces = await this.store.piecesOf(id);
       draft.remove('layer', await this.store.layersOf(pieces.map((p) => p.id)));
       draft.remove('piece', pieces);
@@ -70,7 +89,7 @@ export class BatchesService {
       const batch = await draft.find('batch', id);
       if (!batch) throw notThere('This batch');
       await checkVersion(batch.name, batch.version, dto.version, () => this.open(id));
-      if (await this.store.doneEntry(id) !== null) throw inUse(`${batch.name} is done already.`);
+      if ((await this.store.doneEntry(id)) !== null) throw inUse(`${batch.name} is done already.`);
       await takeClay(draft, this.studio, dto.entryId, dto.used);
       await this.writeEntry(draft, batch, dto);
       draft.summary = `${batch.name} done`;
@@ -83,13 +102,24 @@ export class BatchesService {
     const good = orders.filter((o) => plan.pieces.some((p) => p.id === o.id && p.wrong === null));
     if (good.length === 0) throw refused(`${batch.name} has no piece that can be cut yet.`, 'pieces');
     await draft.put('entry', {
-      id: dto.entryId, version: draft.version, batchId: batch.id, madeOn: dto.madeOn, title: batch.name, note: dto.note,
-      words: [...good.map((o) => o.name), ...answer.mixes.map((m) => m.name), ...answer.clays.map((c) => c.name)].join(' '),
+      id: dto.entryId,
+      version: draft.version,
+      batchId: batch.id,
+      madeOn: dto.madeOn,
+      title: batch.name,
+      note: dto.note,
+      words: [...good.map((o) => o.name), ...answer.mixes.map((m) => m.name), ...answer.clays.map((c) => c.name)].join(
+        ' ',
+      ),
     });
     for (const order of good) {
       await draft.put('entryPiece', {
-        id: randomUUID(), entryId: dto.entryId, name: order.name, count: toCut(order),
-        widthMm: cutterBox(order.cutter).width, heightMm: order.cutter.shape === 'round' ? null : order.cutter.height,
+        id: randomUUID(),
+        entryId: dto.entryId,
+        name: order.name,
+        count: toCut(order),
+        widthMm: cutterBox(order.cutter).width,
+        heightMm: order.cutter.shape === 'round' ? null : order.cutter.height,
       });
     }
     for (const { of, made } of plan.demand.mixes) {
@@ -103,11 +133,13 @@ export class BatchesService {
     for (const [p, piece] of dto.pieces.entries()) {
       for (const [l, layer] of piece.layers.entries()) {
         const at = `pieces.${p}.layers.${l}`;
-        const known = layer.clayId === null
-          ? layer.revisionId !== null && this.studio.one('revision', layer.revisionId)
-          : layer.revisionId === null && this.studio.clay(layer.clayId);
+        const known =
+          layer.clayId === null
+            ? layer.revisionId !== null && this.studio.one('revision', layer.revisionId)
+            : layer.revisionId === null && this.studio.clay(layer.clayId);
         if (!known) throw refused('Choose a mix or a clay for this layer.', `${at}.clayId`);
-        if (!await draft.find('setting', layer.settingId)) throw refused('Choose a setting for this layer.', `${at}.settingId`);
+        if (!(await draft.find('setting', layer.settingId)))
+          throw refused('Choose a setting for this layer.', `${at}.settingId`);
       }
     }
   }

@@ -16,7 +16,14 @@ export class BatchesStore {
     const done = new Set((await this.db.selectDistinct({ id: entries.batchId }).from(entries)).map((e) => e.id));
     return rows.map(({ id, name, dueOn }) => {
       const own = all.filter((p) => p.batchId === id);
-      return { id, name, dueOn, done: done.has(id), kinds: own.length, pieces: own.reduce((sum, p) => sum + p.count, 0) };
+      return {
+        id,
+        name,
+        dueOn,
+        done: done.has(id),
+        kinds: own.length,
+        pieces: own.reduce((sum, p) => sum + p.count, 0),
+      };
     });
   }
 
@@ -30,7 +37,11 @@ export class BatchesStore {
   }
 
   layersOf(pieceIds: readonly string[]): Promise<Row<'layer'>[]> {
-    return this.db.select().from(layers).where(inArray(layers.pieceId, [...pieceIds])).orderBy(asc(layers.position));
+    return this.db
+      .select()
+      .from(layers)
+      .where(inArray(layers.pieceId, [...pieceIds]))
+      .orderBy(asc(layers.position));
   }
 
   async pieces(batchId: string): Promise<PieceDto[]> {
@@ -38,7 +49,9 @@ export class BatchesStore {
     const all = await this.layersOf(rows.map((p) => p.id));
     return rows.map(({ batchId: _, position: __, ...piece }) => ({
       ...piece,
-      layers: all.filter((l) => l.pieceId === piece.id).map(({ id, clayId, revisionId, settingId }) => ({ id, clayId, revisionId, settingId })),
+      layers: all
+        .filter((l) => l.pieceId === piece.id)
+        .map(({ id, clayId, revisionId, settingId }) => ({ id, clayId, revisionId, settingId })),
     }));
   }
 

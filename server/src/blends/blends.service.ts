@@ -4,7 +4,15 @@ import { flatOf } from '#core/batch';
 import { areasOf, checkLayout, streakContrast } from '#core/blend';
 import { colourOf, pigmentOfMix } from '#core/mix';
 
-import type { BlendInside, BlendAnswer, BlendCard, BlendColourDto, BlendDoneDto, BlendDto, BlendPlanDto } from '#contract';
+import type {
+  BlendInside,
+  BlendAnswer,
+  BlendCard,
+  BlendColourDto,
+  BlendDoneDto,
+  BlendDto,
+  BlendPlanDto,
+} from '#contract';
 import { checkVersion, inUse, notThere, refused, refusedAt } from '../access/problem.js';
 import { Journal, type Row } from '../db/journal.js';
 import { MixesService } from '../mixes/mixes.service.js';
@@ -14,7 +22,7 @@ import { sheetRow } from '../sheets/sheetRow.js';
 import { BlendsStore } from './blends.store.js';
 
 const sourceOf = ({ clayId, revisionId }: BlendColourDto): { clay: string } | { revision: string } =>
-  (clayId === null ? { revision: revisionId ?? '' } : { clay: clayId });
+  clayId === null ? { revision: revisionId ?? '' } : { clay: clayId };
 
 /** A plan with its fields in one order, to be compared. */
 const inOrder = (plan: BlendPlanDto): unknown => Object.entries(plan).sort(([a], [b]) => (a < b ? -1 : 1));
@@ -29,15 +37,23 @@ export class BlendsService {
   ) {}
 
   async cards(): Promise<BlendCard[]> {
-    return Promise.all((await this.store.all()).map(async ({ id, name, retired }) => {
-      const { plan, id: revisionId } = await this.newest(id);
-      const sources = plan.colours.map(sourceOf);
-      return {
-        id, revisionId, name, retired, plan,
-        hexes: sources.map((of) => colourOf(flatOf(of, this.studio), 'baked', this.studio.pigments).hex),
-        names: sources.map((of) => ('clay' in of ? this.studio.clay(of.clay)?.name ?? '' : this.studio.nameOf(of.revision))),
-      };
-    }));
+    return Promise.all(
+      (await this.store.all()).map(async ({ id, name, retired }) => {
+        const { plan, id: revisionId } = await this.newest(id);
+        const sources = plan.colours.map(sourceOf);
+        return {
+          id,
+          revisionId,
+          name,
+          retired,
+          plan,
+          hexes: sources.map((of) => colourOf(flatOf(of, this.studio), 'baked', this.studio.pigments).hex),
+          names: sources.map((of) =>
+            'clay' in of ? (this.studio.clay(of.clay)?.name ?? '') : this.studio.nameOf(of.revision),
+          ),
+        };
+      }),
+    );
   }
 
   async open(id: string): Promise<BlendAnswer> {
@@ -46,7 +62,14 @@ export class BlendsService {
     const { plan, number, made } = await this.newest(id);
     const mixes = plan.colours.flatMap((c) => c.revisionId ?? []);
     const referenced = (await Promise.all(mixes.map((m) => this.mixes.withAll(m)))).flat();
-    return { ...blend, plan, revision: number, made, counted: await this.store.counted(), referenced: [...new Map(referenced.map((r) => [r.id, r])).values()] };
+    return {
+      ...blend,
+      plan,
+      revision: number,
+      made,
+      counted: await this.store.counted(),
+      referenced: [...new Map(referenced.map((r) => [r.id, r])).values()],
+    };
   }
 
   async save(changeId: string, dto: BlendDto): Promise<BlendAnswer> {
@@ -56,19 +79,41 @@ export class BlendsService {
       const twin = await this.store.named(dto.name);
       if (twin && twin.id !== dto.id) throw refused(`There is a blend called ${dto.name.trim()} already.`, 'name');
       await this.checkPlan(dto.plan);
-      await draft.put('blend', { id: dto.id, version: draft.version, name: dto.name.trim(), note: dto.note, retired: dto.retired });
+      await draft.put('blend', {
+        id: dto.id,
+        version: draft.version,
+        name: dto.name.trim(),
+        note: dto.note,
+        retired: dto.retired,
+      });
       const [newest] = (await this.store.revisionsOf(dto.id)).slice(-1);
-      const known = newest && await this.newest(dto.id);
+      const known = newest && (await this.newest(dto.id));
       const changed = !known || JSON.stringify(inOrder(known.plan)) !== JSON.stringify(inOrder(dto.plan));
       // what was made stays what it was
       const before = known?.made && changed ? undefined : newest;
       const { colours, settingId, tapeSettingId, ...shape } = dto.plan;
       const revision: Row<'blendRevision'> = {
-        id: before?.id ?? randomUUID(), blendId: dto.id, number: before?.number ?? (newest?.number ?? 0) + 1, createdAt: before?.createdAt ?? new Date().toISOString(), settingId, tapeSettingId, shape,
+        id: before?.id ?? randomUUID(),
+        blendId: dto.id,
+        number: before?.number ?? (newest?.number ?? 0) + 1,
+        createdAt: before?.createdAt ?? new Date().toISOString(),
+        settingId,
+        tapeSettingId,
+        shape,
       };
       await draft.put('blendRevision', revision);
       const old = before ? await this.store.coloursOf([before.id]) : [];
-      draft.replace('blendColour', old, colours.map(({ clayId, revisionId }, position) => ({ id: old[position]?.id ?? randomUUID(), blendRevisionId: revision.id, position, clayId, revisionId })));
+      draft.replace(
+        'blendColour',
+        old,
+        colours.map(({ clayId, revisionId }, position) => ({
+          id: old[position]?.id ?? randomUUID(),
+          blendRevisionId: revision.id,
+          position,
+          clayId,
+          revisionId,
+        })),
+      );
       draft.summary = stored ? `changed the blend ${dto.name.trim()}` : `new blend ${dto.name.trim()}`;
     });
     return this.open(dto.id);
@@ -80,9 +125,13 @@ export class BlendsService {
       if (!blend) throw notThere('This blend');
       await checkVersion(blend.name, blend.version, version, () => this.open(id));
       const revisions = await this.store.revisionsOf(id);
-      if ((await this.store.madeOf(revisions.map((r) => r.id))).size > 0) throw inUse(`${blend.name} was made and stands in the diary. Retire it instead.`);
+      if ((await this.store.madeOf(revisions.map((r) => r.id))).size > 0)
+        throw inUse(`${blend.name} was made and stands in the diary. Retire it instead.`);
       const inside = await this.store.canesUsing(revisions.map((r) => r.id));
-      if (inside.length > 0) throw inUse(`${blend.name} is used by ${inside.map((c) => `the cane ${c}`).join(', ')}. Take it out there first.`);
+      if (inside.length > 0)
+        throw inUse(
+          `${blend.name} is used by ${inside.map((c) => `the cane ${c}`).join(', ')}. Take it out there first.`,
+        );
       draft.remove('blendColour', await this.store.coloursOf(revisions.map((r) => r.id)));
       draft.remove('blendRevision', revisions);
       draft.remove('blend', [blend]);
@@ -99,31 +148,73 @@ export class BlendsService {
       const { plan, id: blendRevisionId } = await this.newest(id);
       const flats = plan.colours.map((c) => flatOf(sourceOf(c), this.studio));
       const contrast = streakContrast(flats.map((f) => pigmentOfMix(f, 'baked', this.studio.pigments)));
-      const names = plan.colours.map((c) => (c.clayId === null ? this.studio.nameOf(c.revisionId ?? '') : this.studio.clay(c.clayId)?.name ?? ''));
-      await draft.put('entry', { id: dto.entryId, version: draft.version, batchId: null, madeOn: dto.madeOn, title: blend.name, note: dto.note, words: ['blend', ...names, ...flats.flatMap((f) => f.shares.map((s) => s.clay.name))].join(' ') });
+      const names = plan.colours.map((c) =>
+        c.clayId === null ? this.studio.nameOf(c.revisionId ?? '') : (this.studio.clay(c.clayId)?.name ?? ''),
+      );
+      await draft.put('entry', {
+        id: dto.entryId,
+        version: draft.version,
+        batchId: null,
+        madeOn: dto.madeOn,
+        title: blend.name,
+        note: dto.note,
+        words: ['blend', ...names, ...flats.flatMap((f) => f.shares.map((s) => s.clay.name))].join(' '),
+      });
       await takeClay(draft, this.studio, dto.entryId, dto.used);
       const layout = { width: plan.width, height: plan.height, cuts: plan.cuts.map((c) => c.points) };
       const whole = dto.used.reduce((sum, u) => sum + u.grams, 0);
       for (const [i, area] of areasOf(layout).entries()) {
         const revisionId = plan.colours[i]?.revisionId;
-        if (revisionId) await draft.put('entryMix', { id: randomUUID(), entryId: dto.entryId, revisionId, grams: (whole * area) / (plan.width * plan.height) });
+        if (revisionId)
+          await draft.put('entryMix', {
+            id: randomUUID(),
+            entryId: dto.entryId,
+            revisionId,
+            grams: (whole * area) / (plan.width * plan.height),
+          });
       }
-      await draft.put('entryBlend', { id: randomUUID(), entryId: dto.entryId, blendRevisionId, passes: dto.passes, contrast });
-      if (dto.sheet) await draft.put('sheet', { ...sheetRow(dto.sheet), version: draft.version, entryId: dto.entryId, clayId: null, revisionId: null, blendRevisionId, rolledAt: '' });
+      await draft.put('entryBlend', {
+        id: randomUUID(),
+        entryId: dto.entryId,
+        blendRevisionId,
+        passes: dto.passes,
+        contrast,
+      });
+      if (dto.sheet)
+        await draft.put('sheet', {
+          ...sheetRow(dto.sheet),
+          version: draft.version,
+          entryId: dto.entryId,
+          clayId: null,
+          revisionId: null,
+          blendRevisionId,
+          rolledAt: '',
+        });
       draft.summary = `${blend.name} made`;
     });
     return { entryId: dto.entryId };
   }
 
   /** A blend of an entry, as it was made. */
-  async asMade(blendRevisionId: string): Promise<{ readonly blendId: string; readonly name: string; readonly number: number; readonly hexes: readonly string[]; readonly density: number } | null> {
+  async asMade(
+    blendRevisionId: string,
+  ): Promise<{
+    readonly blendId: string;
+    readonly name: string;
+    readonly number: number;
+    readonly hexes: readonly string[];
+    readonly density: number;
+  } | null> {
     const revision = await this.store.revision(blendRevisionId);
     const blend = revision && (await this.store.all()).find((b) => b.id === revision.blendId);
     if (!blend) return null;
     const colours = await this.store.coloursOf([blendRevisionId]);
     const flats = colours.map((c) => flatOf(sourceOf(c), this.studio));
     return {
-      blendId: blend.id, name: blend.name, number: revision.number, hexes: flats.map((f) => colourOf(f, 'baked', this.studio.pigments).hex),
+      blendId: blend.id,
+      name: blend.name,
+      number: revision.number,
+      hexes: flats.map((f) => colourOf(f, 'baked', this.studio.pigments).hex),
       density: flats.reduce((sum, f) => sum + f.density, 0) / Math.max(1, flats.length),
     };
   }
@@ -133,15 +224,28 @@ export class BlendsService {
     const revision = await this.store.revision(revisionId);
     const blend = revision && (await this.store.all()).find((b) => b.id === revision.blendId);
     if (!blend) return null;
-    const colours = (await this.store.coloursOf([revisionId])).map(({ clayId, revisionId: mix }) => ({ clayId, revisionId: mix }));
-    return { revisionId, blendId: blend.id, name: blend.name, plan: { ...revision.shape, settingId: revision.settingId, tapeSettingId: revision.tapeSettingId, colours } };
+    const colours = (await this.store.coloursOf([revisionId])).map(({ clayId, revisionId: mix }) => ({
+      clayId,
+      revisionId: mix,
+    }));
+    return {
+      revisionId,
+      blendId: blend.id,
+      name: blend.name,
+      plan: { ...revision.shape, settingId: revision.settingId, tapeSettingId: revision.tapeSettingId, colours },
+    };
   }
 
-  private async newest(blendId: string): Promise<{ readonly plan: BlendPlanDto; readonly number: number; readonly id: string; readonly made: boolean }> {
+  private async newest(
+    blendId: string,
+  ): Promise<{ readonly plan: BlendPlanDto; readonly number: number; readonly id: string; readonly made: boolean }> {
     const [revision] = (await this.store.revisionsOf(blendId)).slice(-1);
     if (!revision) throw notThere('This blend');
     const made = (await this.store.madeOf([revision.id])).has(revision.id);
-    const colours = (await this.store.coloursOf([revision.id])).map(({ clayId, revisionId }) => ({ clayId, revisionId }));
+    const colours = (await this.store.coloursOf([revision.id])).map(({ clayId, revisionId }) => ({
+      clayId,
+      revisionId,
+    }));
     const { settingId, tapeSettingId, shape, number } = revision;
     return { number, made, id: revision.id, plan: { ...shape, settingId, tapeSettingId, colours } };
   }
@@ -149,14 +253,22 @@ export class BlendsService {
   /** @throws ProblemException with the field that is wrong */
   private async checkPlan(plan: BlendPlanDto): Promise<void> {
     plan.colours.forEach(({ clayId, revisionId }, i) => {
-      const there = clayId === null ? revisionId !== null && this.studio.one('revision', revisionId) : revisionId === null && this.studio.clay(clayId);
+      const there =
+        clayId === null
+          ? revisionId !== null && this.studio.one('revision', revisionId)
+          : revisionId === null && this.studio.clay(clayId);
       if (!there) throw refused('This colour is not on the shelf and not on the board.', `plan.colours.${i}.clayId`);
     });
-    if (plan.cuts.length !== plan.colours.length - 1) throw refused('A blend has a cut between every two colours.', 'plan.cuts');
-    refusedAt('plan.cuts', () => { checkLayout({ width: plan.width, height: plan.height, cuts: plan.cuts.map((c) => c.points) }); });
+    if (plan.cuts.length !== plan.colours.length - 1)
+      throw refused('A blend has a cut between every two colours.', 'plan.cuts');
+    refusedAt('plan.cuts', () => {
+      checkLayout({ width: plan.width, height: plan.height, cuts: plan.cuts.map((c) => c.points) });
+    });
     const wanted = [plan.settingId, plan.tapeSettingId].filter((s) => s !== null);
     const there = await this.store.settingsThere(wanted);
-    if (plan.settingId !== null && !there.has(plan.settingId)) throw refused('This setting is not there any more.', 'plan.settingId');
-    if (plan.tapeSettingId !== null && !there.has(plan.tapeSettingId)) throw refused('This setting is not there any more.', 'plan.tapeSettingId');
+    if (plan.settingId !== null && !there.has(plan.settingId))
+      throw refused('This setting is not there any more.', 'plan.settingId');
+    if (plan.tapeSettingId !== null && !there.has(plan.tapeSettingId))
+      throw refused('This setting is not there any more.', 'plan.tapeSettingId');
   }
 }

@@ -22,16 +22,27 @@ export class BlendsStore {
 
   /** Oldest first. */
   revisionsOf(blendId: string): Promise<Row<'blendRevision'>[]> {
-    return this.db.select().from(blendRevisions).where(eq(blendRevisions.blendId, blendId)).orderBy(asc(blendRevisions.number));
+    return this.db
+      .select()
+      .from(blendRevisions)
+      .where(eq(blendRevisions.blendId, blendId))
+      .orderBy(asc(blendRevisions.number));
   }
 
   coloursOf(revisionIds: readonly string[]): Promise<Row<'blendColour'>[]> {
-    return this.db.select().from(blendColours).where(inArray(blendColours.blendRevisionId, [...revisionIds])).orderBy(asc(blendColours.position));
+    return this.db
+      .select()
+      .from(blendColours)
+      .where(inArray(blendColours.blendRevisionId, [...revisionIds]))
+      .orderBy(asc(blendColours.position));
   }
 
   /** Revisions of which something was made. */
   async madeOf(revisionIds: readonly string[]): Promise<Set<string>> {
-    const rows = await this.db.selectDistinct({ id: entryBlends.blendRevisionId }).from(entryBlends).where(inArray(entryBlends.blendRevisionId, [...revisionIds]));
+    const rows = await this.db
+      .selectDistinct({ id: entryBlends.blendRevisionId })
+      .from(entryBlends)
+      .where(inArray(entryBlends.blendRevisionId, [...revisionIds]));
     return new Set(rows.map((r) => r.id));
   }
 
@@ -49,7 +60,10 @@ export class BlendsStore {
   }
 
   async settingsThere(ids: readonly string[]): Promise<Set<string>> {
-    const rows = await this.db.select({ id: settings.id }).from(settings).where(inArray(settings.id, [...ids]));
+    const rows = await this.db
+      .select({ id: settings.id })
+      .from(settings)
+      .where(inArray(settings.id, [...ids]));
     return new Set(rows.map((r) => r.id));
   }
 }

@@ -4,5 +4,10 @@ import { CanesController } from './canes.controller.js';
 import { CanesService } from './canes.service.js';
 import { CanesStore } from './canes.store.js';
 
-@Module({ imports: [BlendsModule], controllers: [CanesController], providers: [CanesService, CanesStore], exports: [CanesService] })
+@Module({
+  imports: [BlendsModule],
+  controllers: [CanesController],
+  providers: [CanesService, CanesStore],
+  exports: [CanesService],
+})
 export class CanesModule {}

@@ -20,7 +20,11 @@ const NOTHING: Use = { clayId: null, revisionId: null, blendRevisionId: null, in
 /** `clay:…`, `mix:…` or `blend:…` as the row that keeps it from being taken away. */
 function useOf(key: string): Use {
   const [kind, id = ''] = key.split(':');
-  return kind === 'clay' ? { ...NOTHING, clayId: id } : kind === 'mix' ? { ...NOTHING, revisionId: id } : { ...NOTHING, blendRevisionId: id };
+  return kind === 'clay'
+    ? { ...NOTHING, clayId: id }
+    : kind === 'mix'
+      ? { ...NOTHING, revisionId: id }
+      : { ...NOTHING, blendRevisionId: id };
 }
 
 /** ms that planning a cane may take; the limits of core keep it well below. */
@@ -31,10 +35,16 @@ function trimsOf({ trims, lostMm, diameterMm }: Row<'entryCane'>): readonly Trim
   return trims ?? [{ lostMm, unitMm: 2 * diameterMm }];
 }
 
-const libraryOf = (inside: readonly CaneInside[]): ReadonlyMap<string, Program> => new Map(inside.map((c) => [c.revisionId, c.program]));
+const libraryOf = (inside: readonly CaneInside[]): ReadonlyMap<string, Program> =>
+  new Map(inside.map((c) => [c.revisionId, c.program]));
 
 /** mm³ of each material that went in; nothing where the steps cannot be done. */
-function volumesOf(program: Program, inside: readonly CaneInside[], wanted: Wanted, ends: EndsRule): Promise<ReadonlyMap<string, number>> {
+function volumesOf(
+  program: Program,
+  inside: readonly CaneInside[],
+  wanted: Wanted,
+  ends: EndsRule,
+): Promise<ReadonlyMap<string, number>> {
   const task: ToPlan = { program, library: libraryOf(inside), wanted, ends };
   return aside<ReadonlyMap<string, number>>('canes/plan.worker.js', task, MOST_PLANNING);
 }
@@ -50,10 +60,12 @@ export class CanesService {
   ) {}
 
   async cards(): Promise<CaneCard[]> {
-    return Promise.all((await this.store.all()).map(async ({ id, name, retired }) => {
-      const revision = await this.newest(id);
-      return { id, name, retired, revisionId: revision.id, steps: revision.program.steps.length };
-    }));
+    return Promise.all(
+      (await this.store.all()).map(async ({ id, name, retired }) => {
+        const revision = await this.newest(id);
+        return { id, name, retired, revisionId: revision.id, steps: revision.program.steps.length };
+      }),
+    );
   }
 
   async open(id: string): Promise<CaneAnswer> {
@@ -62,12 +74,30 @@ export class CanesService {
     const { id: revisionId, number, program, slices, sliceMm, trimming, ends } = await this.newest(id);
     const canes = await this.inside(program);
     const materials = new Set([program, ...canes.map((c) => c.program)].flatMap((p) => usedIn(p.steps).materials));
-    const blends = (await Promise.all([...materials].flatMap((key) => (key.startsWith('blend:') ? [this.blends.inside(key.slice(6))] : [])))).filter((b): b is BlendInside => b !== null);
-    const mixIds = [...[...materials].flatMap((key) => (key.startsWith('mix:') ? [key.slice(4)] : [])), ...blends.flatMap((b) => b.plan.colours.flatMap((c) => c.revisionId ?? []))];
+    const blends = (
+      await Promise.all(
+        [...materials].flatMap((key) => (key.startsWith('blend:') ? [this.blends.inside(key.slice(6))] : [])),
+      )
+    ).filter((b): b is BlendInside => b !== null);
+    const mixIds = [
+      ...[...materials].flatMap((key) => (key.startsWith('mix:') ? [key.slice(4)] : [])),
+      ...blends.flatMap((b) => b.plan.colours.flatMap((c) => c.revisionId ?? [])),
+    ];
     const referenced = (await Promise.all([...new Set(mixIds)].map((m) => this.mixes.withAll(m)))).flat();
     return {
-      ...cane, program, slices, sliceMm, trimming, ends, revision: number, revisionId, made: (await this.store.madeOf([revisionId])).has(revisionId),
-      canes, blends, referenced: [...new Map(referenced.map((r) => [r.id, r])).values()], learnedEnds: await this.learned(),
+      ...cane,
+      program,
+      slices,
+      sliceMm,
+      trimming,
+      ends,
+      revision: number,
+      revisionId,
+      made: (await this.store.madeOf([revisionId])).has(revisionId),
+      canes,
+      blends,
+      referenced: [...new Map(referenced.map((r) => [r.id, r])).values()],
+      learnedEnds: await this.learned(),
     };
   }
 
@@ -76,7 +106,8 @@ export class CanesService {
       const stored = await draft.find('cane', dto.id);
       await checkVersion(stored?.name ?? 'This cane', stored?.version, dto.version, () => this.open(dto.id));
       const name = dto.name.trim();
-      if ((await this.store.all()).some((c) => c.id !== dto.id && c.name.toLowerCase() === name.toLowerCase())) throw refused(`There is a cane called ${name} already.`, 'name');
+      if ((await this.store.all()).some((c) => c.id !== dto.id && c.name.toLowerCase() === name.toLowerCase()))
+        throw refused(`There is a cane called ${name} already.`, 'name');
       await draft.put('cane', { id: dto.id, version: draft.version, name, note: dto.note, retired: dto.retired });
       const newest = (await this.store.revisionsOf(dto.id)).at(-1);
       const made = newest ? (await this.store.madeOf([newest.id])).has(newest.id) : false;
@@ -84,13 +115,24 @@ export class CanesService {
       // what was made stays what it was
       const before = made && changed ? undefined : newest;
       const revision: Row<'caneRevision'> = {
-        id: before?.id ?? randomUUID(), caneId: dto.id, number: before?.number ?? (newest?.number ?? 0) + 1, createdAt: before?.createdAt ?? new Date().toISOString(),
-        program: dto.program, slices: dto.slices, sliceMm: dto.sliceMm, trimming: dto.trimming, ends: dto.ends ?? null,
+        id: before?.id ?? randomUUID(),
+        caneId: dto.id,
+        number: before?.number ?? (newest?.number ?? 0) + 1,
+        createdAt: before?.createdAt ?? new Date().toISOString(),
+        program: dto.program,
+        slices: dto.slices,
+        sliceMm: dto.sliceMm,
+        trimming: dto.trimming,
+        ends: dto.ends ?? null,
       };
       const uses = await this.usesIn(dto.program, revision.id, dto.id, name);
       await draft.put('caneRevision', revision);
       const old = before ? await this.store.usesOf([before.id]) : [];
-      draft.replace('caneUse', old, uses.map((use, i) => ({ ...use, id: old[i]?.id ?? randomUUID(), caneRevisionId: revision.id })));
+      draft.replace(
+        'caneUse',
+        old,
+        uses.map((use, i) => ({ ...use, id: old[i]?.id ?? randomUUID(), caneRevisionId: revision.id })),
+      );
       draft.summary = stored ? `changed the cane ${name}` : `new cane ${name}`;
     });
     return this.open(dto.id);
@@ -103,9 +145,13 @@ export class CanesService {
       await checkVersion(cane.name, cane.version, version, () => this.open(id));
       const revisions = await this.store.revisionsOf(id);
       const ids = revisions.map((r) => r.id);
-      if ((await this.store.madeOf(ids)).size > 0) throw inUse(`${cane.name} was made and stands in the diary. Retire it instead.`);
+      if ((await this.store.madeOf(ids)).size > 0)
+        throw inUse(`${cane.name} was made and stands in the diary. Retire it instead.`);
       const users = await this.store.usedBy(ids);
-      if (users.length > 0) throw inUse(`${cane.name} is used by ${users.map((u) => `the cane ${u}`).join(', ')}. Take it out there first.`);
+      if (users.length > 0)
+        throw inUse(
+          `${cane.name} is used by ${users.map((u) => `the cane ${u}`).join(', ')}. Take it out there first.`,
+        );
       draft.remove('caneUse', await this.store.usesOf(ids));
       draft.remove('caneRevision', revisions);
       draft.remove('cane', [cane]);
@@ -119,32 +165,94 @@ export class CanesService {
     const { id: caneRevisionId, program, sliceMm, trimming, ends } = await this.newest(id);
     const inside = await this.inside(program);
     const all = [program, ...inside.map((c) => c.program)].flatMap((p) => usedIn(p.steps).materials);
-    const volumes = await volumesOf(program, inside, { slices: Math.max(1, dto.slices), thickness: sliceMm }, { share: ends ?? (await this.learned()).ends, trimming });
+    const volumes = await volumesOf(
+      program,
+      inside,
+      { slices: Math.max(1, dto.slices), thickness: sliceMm },
+      { share: ends ?? (await this.learned()).ends, trimming },
+    );
     await this.journal.change(changeId, async (draft) => {
       const cane = await draft.find('cane', id);
       if (!cane) throw notThere('This cane');
       await checkVersion(cane.name, cane.version, dto.version, () => this.open(id));
       const names = [...new Set(all)].map((key) => this.nameOf(key));
       const clays = dto.used.map((u) => this.studio.clay(u.clayId)?.name ?? '');
-      await draft.put('entry', { id: dto.entryId, version: draft.version, batchId: null, madeOn: dto.madeOn, title: cane.name, note: dto.note, words: ['cane', ...names, ...clays].join(' ') });
+      await draft.put('entry', {
+        id: dto.entryId,
+        version: draft.version,
+        batchId: null,
+        madeOn: dto.madeOn,
+        title: cane.name,
+        note: dto.note,
+        words: ['cane', ...names, ...clays].join(' '),
+      });
       await takeClay(draft, this.studio, dto.entryId, dto.used);
       await takeSheets(draft, dto.taken ?? []);
-      for (const key of new Set(all)) if (key.startsWith('mix:')) await draft.put('entryMix', { id: randomUUID(), entryId: dto.entryId, revisionId: key.slice(4), grams: ((volumes.get(key) ?? 0) * flatOf({ revision: key.slice(4) }, this.studio).density) / 1000 });
+      for (const key of new Set(all))
+        if (key.startsWith('mix:'))
+          await draft.put('entryMix', {
+            id: randomUUID(),
+            entryId: dto.entryId,
+            revisionId: key.slice(4),
+            grams: ((volumes.get(key) ?? 0) * flatOf({ revision: key.slice(4) }, this.studio).density) / 1000,
+          });
       const { diameterMm, lengthMm, trims, slices } = dto;
       const lostMm = trims.at(-1)?.lostMm ?? 0;
-      await draft.put('entryCane', { id: randomUUID(), entryId: dto.entryId, caneRevisionId, diameterMm, lengthMm, lostMm, trims, slices, pictureId: dto.pictureId ?? null });
+      await draft.put('entryCane', {
+        id: randomUUID(),
+        entryId: dto.entryId,
+        caneRevisionId,
+        diameterMm,
+        lengthMm,
+        lostMm,
+        trims,
+        slices,
+        pictureId: dto.pictureId ?? null,
+      });
       draft.summary = `${cane.name} made`;
     });
     return { entryId: dto.entryId };
   }
 
   /** The canes of an entry, as they were made. */
-  async asMade(entryId: string): Promise<{ caneId: string; name: string; number: number; diameterMm: number; lengthMm: number; lostMm: number; slices: number; pictureId: string | null }[]> {
-    return (await Promise.all((await this.store.ofEntry(entryId)).map(async ({ caneRevisionId, diameterMm, lengthMm, lostMm, slices, pictureId }) => {
-      const revision = await this.store.revision(caneRevisionId);
-      const cane = revision && (await this.store.all()).find((c) => c.id === revision.caneId);
-      return cane ? [{ caneId: cane.id, name: cane.name, number: revision.number, diameterMm, lengthMm, lostMm, slices, pictureId }] : [];
-    }))).flat();
+  async asMade(
+    entryId: string,
+  ): Promise<
+    {
+      caneId: string;
+      name: string;
+      number: number;
+      diameterMm: number;
+      lengthMm: number;
+      lostMm: number;
+      slices: number;
+      pictureId: string | null;
+    }[]
+  > {
+    return (
+      await Promise.all(
+        (await this.store.ofEntry(entryId)).map(
+          async ({ caneRevisionId, diameterMm, lengthMm, lostMm, slices, pictureId }) => {
+            const revision = await this.store.revision(caneRevisionId);
+            const cane = revision && (await this.store.all()).find((c) => c.id === revision.caneId);
+            return cane
+              ? [
+                  {
+                    caneId: cane.id,
+                    name: cane.name,
+                    number: revision.number,
+                    diameterMm,
+                    lengthMm,
+                    lostMm,
+                    slices,
+                    pictureId,
+                  },
+                ]
+              : [];
+          },
+        ),
+      )
+    ).flat();
   }
 
   /** What ends took so far, of every cane that was made. */
@@ -154,7 +262,11 @@ export class CanesService {
 
   private nameOf(key: string): string {
     const { clayId, revisionId } = useOf(key);
-    return clayId === null ? (revisionId === null ? '' : this.studio.nameOf(revisionId)) : this.studio.clay(clayId)?.name ?? '';
+    return clayId === null
+      ? revisionId === null
+        ? ''
+        : this.studio.nameOf(revisionId)
+      : (this.studio.clay(clayId)?.name ?? '');
   }
 
   private async newest(caneId: string): Promise<Row<'caneRevision'>> {
@@ -171,7 +283,13 @@ export class CanesService {
       const revision = await this.store.revision(ref);
       if (!revision) continue;
       const newest = await this.newest(revision.caneId);
-      known.set(ref, { revisionId: ref, caneId: revision.caneId, name: names.get(revision.caneId) ?? '', program: revision.program, newest: newest.id === ref });
+      known.set(ref, {
+        revisionId: ref,
+        caneId: revision.caneId,
+        name: names.get(revision.caneId) ?? '',
+        program: revision.program,
+        newest: newest.id === ref,
+      });
       await this.inside(revision.program, known);
     }
     return [...known.values()];
@@ -183,19 +301,31 @@ export class CanesService {
     const uses: Use[] = [];
     for (const key of materials) {
       const use = useOf(key);
-      const there = use.clayId !== null ? this.studio.clay(use.clayId) : use.revisionId !== null ? this.studio.one('revision', use.revisionId) : await this.blends.inside(use.blendRevisionId ?? '');
-      if (!there) throw refused('A clay, a mix or a blend of this cane is not there any more. Choose another one in its place.', 'program');
+      const there =
+        use.clayId !== null
+          ? this.studio.clay(use.clayId)
+          : use.revisionId !== null
+            ? this.studio.one('revision', use.revisionId)
+            : await this.blends.inside(use.blendRevisionId ?? '');
+      if (!there)
+        throw refused(
+          'A clay, a mix or a blend of this cane is not there any more. Choose another one in its place.',
+          'program',
+        );
       uses.push(use);
     }
     for (const ref of canes) {
       const revision = await this.store.revision(ref);
       if (!revision) throw refused('A cane that is used in this one is not there any more.', 'program');
       const all = await this.inside(revision.program);
-      if (ref === ownRevision || revision.caneId === ownId || all.some((c) => c.caneId === ownId)) throw refused(`${name} cannot contain itself.`, 'program');
+      if (ref === ownRevision || revision.caneId === ownId || all.some((c) => c.caneId === ownId))
+        throw refused(`${name} cannot contain itself.`, 'program');
       uses.push({ ...NOTHING, innerId: ref });
     }
     const library = libraryOf(await this.inside(program));
-    refusedAt('program', () => { checkWork(program.steps, (ref) => library.get(ref)); });
+    refusedAt('program', () => {
+      checkWork(program.steps, (ref) => library.get(ref));
+    });
     return uses;
   }
 }

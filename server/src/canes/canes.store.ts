@@ -17,7 +17,11 @@ export class CanesStore {
 
   /** Oldest first. */
   revisionsOf(caneId: string): Promise<Row<'caneRevision'>[]> {
-    return this.db.select().from(caneRevisions).where(eq(caneRevisions.caneId, caneId)).orderBy(asc(caneRevisions.number));
+    return this.db
+      .select()
+      .from(caneRevisions)
+      .where(eq(caneRevisions.caneId, caneId))
+      .orderBy(asc(caneRevisions.number));
   }
 
   async revision(id: string): Promise<Row<'caneRevision'> | undefined> {
@@ -26,7 +30,10 @@ export class CanesStore {
   }
 
   usesOf(revisionIds: readonly string[]): Promise<Row<'caneUse'>[]> {
-    return this.db.select().from(caneUses).where(inArray(caneUses.caneRevisionId, [...revisionIds]));
+    return this.db
+      .select()
+      .from(caneUses)
+      .where(inArray(caneUses.caneRevisionId, [...revisionIds]));
   }
 
   /** Names of the canes that take in one of the revisions. */
@@ -36,7 +43,10 @@ export class CanesStore {
 
   /** Revisions of which something was made. */
   async madeOf(revisionIds: readonly string[]): Promise<Set<string>> {
-    const rows = await this.db.selectDistinct({ id: entryCanes.caneRevisionId }).from(entryCanes).where(inArray(entryCanes.caneRevisionId, [...revisionIds]));
+    const rows = await this.db
+      .selectDistinct({ id: entryCanes.caneRevisionId })
+      .from(entryCanes)
+      .where(inArray(entryCanes.caneRevisionId, [...revisionIds]));
     return new Set(rows.map((r) => r.id));
   }
 

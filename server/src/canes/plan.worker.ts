@@ -12,7 +12,12 @@ export interface ToPlan {
 /** mm³ of each material that goes in; nothing where the steps cannot be done. */
 const { program, library, wanted, ends } = workerData as ToPlan;
 const volumes = attempt(
-  () => planBackwards(program.steps, wanted, contextOf((ref) => library.get(ref), 0, 1, ends)).volumes,
+  () =>
+    planBackwards(
+      program.steps,
+      wanted,
+      contextOf((ref) => library.get(ref), 0, 1, ends),
+    ).volumes,
   () => new Map<string, number>(),
 );
 parentPort?.postMessage(volumes);

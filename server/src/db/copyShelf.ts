@@ -35,11 +35,15 @@ export class CopyShelf {
   /** Newest first. */
   list(): KeptCopy[] {
     if (!existsSync(this.folder)) return [];
-    const names = readdirSync(this.folder).filter((f) => f.endsWith(ENDING)).map((f) => f.slice(0, -ENDING.length));
-    return names.map((name): KeptCopy => {
-      const { size, mtime } = statSync(this.path(name));
-      return { name, bytes: size, at: mtime.toISOString(), dated: DATED.test(name) };
-    }).sort((a, b) => (a.at < b.at ? 1 : -1));
+    const names = readdirSync(this.folder)
+      .filter((f) => f.endsWith(ENDING))
+      .map((f) => f.slice(0, -ENDING.length));
+    return names
+      .map((name): KeptCopy => {
+        const { size, mtime } = statSync(this.path(name));
+        return { name, bytes: size, at: mtime.toISOString(), dated: DATED.test(name) };
+      })
+      .sort((a, b) => (a.at < b.at ? 1 : -1));
   }
 
   has(name: string): boolean {
@@ -70,7 +74,10 @@ export class CopyShelf {
     const [newest] = this.list().filter((c) => c.dated);
     const same = occasion === 'at start' && newest !== undefined && DATED.exec(newest.name)?.[2] === String(change);
     if (!same) await this.take(from, this.datedName(occasion, change));
-    for (const { name } of this.list().filter((c) => c.dated).slice(MOST_DATED)) this.letGo(name);
+    for (const { name } of this.list()
+      .filter((c) => c.dated)
+      .slice(MOST_DATED))
+      this.letGo(name);
   }
 
   letGo(name: string): void {

@@ -39,7 +39,9 @@ async function refuseStranger(client: Client, file: string): Promise<void> {
   const names = new Set(rows.map((row) => String(row.name)));
   // an end in the middle of the first start leaves the list of migrations, and no mark yet
   if (names.size === 0 || names.has('__drizzle_migrations')) return;
-  throw new UnusableDatabase(`${file} belongs to another program. It was not touched. Set SLEDGE_DATA to another folder.`);
+  throw new UnusableDatabase(
+    `${file} belongs to another program. It was not touched. Set SLEDGE_DATA to another folder.`,
+  );
 }
 
 /** @throws UnusableDatabase where the pages of the file do not fit together */
@@ -79,7 +81,8 @@ async function copyAtStart(client: Client, file: string, copies: CopyShelf): Pro
 
 /** Takes away what looking at a write-ahead file has left, where that was cut off. */
 function tidy(folder: string): void {
-  for (const name of readdirSync(folder).filter((n) => n.startsWith('.look-'))) rmSync(join(folder, name), { recursive: true, force: true });
+  for (const name of readdirSync(folder).filter((n) => n.startsWith('.look-')))
+    rmSync(join(folder, name), { recursive: true, force: true });
 }
 
 /**
@@ -91,7 +94,9 @@ export class DataFile {
   private closed = false;
 
   private constructor(
-    readonly file: string, readonly db: Db, readonly copies: CopyShelf,
+    readonly file: string,
+    readonly db: Db,
+    readonly copies: CopyShelf,
     /** what happened at opening that the person should know */
     readonly notices: readonly string[],
     private readonly lock: Lock,
@@ -166,7 +171,7 @@ export class DataFile {
 
   /** Copies the whole of the data. To be called in turn, when nothing else writes. @throws Error where somebody reads for too long */
   async copy(take: (file: string, change: number) => Promise<void>): Promise<void> {
-    if (!await workIn(this.db.$client)) throw new Error('The write-ahead file could not be worked in.');
+    if (!(await workIn(this.db.$client))) throw new Error('The write-ahead file could not be worked in.');
     await take(this.file, await lastChange(this.db.$client));
   }
 

@@ -7,7 +7,9 @@ export const DB = Symbol('database');
 /** Token of what is to take the place of the data when it is closed: a path, or nothing. */
 export const SUCCESSOR = Symbol('successor');
 /** `path`: a whole database that becomes the data. */
-export interface Successor { path: string | undefined }
+export interface Successor {
+  path: string | undefined;
+}
 
 /** The data, open for as long as the application runs, and closed whole at every orderly end. */
 @Global()

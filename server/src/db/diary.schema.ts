@@ -7,39 +7,66 @@ import type { SheetDto } from '#contract';
 import { batches, blendRevisions, caneRevisions, clays, id, pictures, revisions, version } from './plans.schema.js';
 
 /** What was really made and learned: the diary with all that hangs on it. */
-export const entries = sqliteTable('entry', {
-  id: id(), version: version(),
-  batchId: text('batch_id').references(() => batches.id),
-  madeOn: text('made_on').notNull(),
-  title: text('title').notNull(),
-  note: text('note').notNull(),
-  /** names of the pieces, mixes and clays, to be found by */
-  words: text('words').notNull(),
-}, (t) => [index('entry_made').on(t.madeOn), index('entry_batch').on(t.batchId)]);
+export const entries = sqliteTable(
+  'entry',
+  {
+    id: id(),
+    version: version(),
+    batchId: text('batch_id').references(() => batches.id),
+    madeOn: text('made_on').notNull(),
+    title: text('title').notNull(),
+    note: text('note').notNull(),
+    /** names of the pieces, mixes and clays, to be found by */
+    words: text('words').notNull(),
+  },
+  (t) => [index('entry_made').on(t.madeOn), index('entry_batch').on(t.batchId)],
+);
 
-export const entryPieces = sqliteTable('entry_piece', {
-  id: id(),
-  entryId: text('entry_id').notNull().references(() => entries.id),
-  name: text('name').notNull(),
-  widthMm: real('width_mm').notNull(),
-  /** null: cut round */
-  heightMm: real('height_mm'),
-  count: integer('count').notNull(),
-}, (t) => [index('entry_piece_entry').on(t.entryId)]);
+export const entryPieces = sqliteTable(
+  'entry_piece',
+  {
+    id: id(),
+    entryId: text('entry_id')
+      .notNull()
+      .references(() => entries.id),
+    name: text('name').notNull(),
+    widthMm: real('width_mm').notNull(),
+    /** null: cut round */
+    heightMm: real('height_mm'),
+    count: integer('count').notNull(),
+  },
+  (t) => [index('entry_piece_entry').on(t.entryId)],
+);
 
-export const entryMixes = sqliteTable('entry_mix', {
-  id: id(),
-  entryId: text('entry_id').notNull().references(() => entries.id),
-  revisionId: text('revision_id').notNull().references(() => revisions.id),
-  grams: real('grams').notNull(),
-}, (t) => [index('entry_mix_entry').on(t.entryId), index('entry_mix_revision').on(t.revisionId)]);
+export const entryMixes = sqliteTable(
+  'entry_mix',
+  {
+    id: id(),
+    entryId: text('entry_id')
+      .notNull()
+      .references(() => entries.id),
+    revisionId: text('revision_id')
+      .notNull()
+      .references(() => revisions.id),
+    grams: real('grams').notNull(),
+  },
+  (t) => [index('entry_mix_entry').on(t.entryId), index('entry_mix_revision').on(t.revisionId)],
+);
 
-export const entryTakings = sqliteTable('entry_taking', {
-  id: id(),
-  entryId: text('entry_id').notNull().references(() => entries.id),
-  clayId: text('clay_id').notNull().references(() => clays.id),
-  grams: real('grams').notNull(),
-}, (t) => [index('entry_taking_entry').on(t.entryId)]);
+export const entryTakings = sqliteTable(
+  'entry_taking',
+  {
+    id: id(),
+    entryId: text('entry_id')
+      .notNull()
+      .references(() => entries.id),
+    clayId: text('clay_id')
+      .notNull()
+      .references(() => clays.id),
+    grams: real('grams').notNull(),
+  },
+  (t) => [index('entry_taking_entry').on(t.entryId)],
+);
 
 /** One row, id `learning`: what was learned from the chips. Worked out from them, so no change of a person's. */
 export const learning = sqliteTable('learning', {
@@ -50,60 +77,91 @@ export const learning = sqliteTable('learning', {
 });
 
 /** A blend that was made: which revision, and the passes after which its streaks were gone. */
-export const entryBlends = sqliteTable('entry_blend', {
-  id: id(),
-  entryId: text('entry_id').notNull().references(() => entries.id),
-  blendRevisionId: text('blend_revision_id').notNull().references(() => blendRevisions.id),
-  passes: integer('passes').notNull(),
-  /** ΔE00 that the streaks began with */
-  contrast: real('contrast').notNull(),
-}, (t) => [index('entry_blend_entry').on(t.entryId), index('entry_blend_revision').on(t.blendRevisionId)]);
+export const entryBlends = sqliteTable(
+  'entry_blend',
+  {
+    id: id(),
+    entryId: text('entry_id')
+      .notNull()
+      .references(() => entries.id),
+    blendRevisionId: text('blend_revision_id')
+      .notNull()
+      .references(() => blendRevisions.id),
+    passes: integer('passes').notNull(),
+    /** ΔE00 that the streaks began with */
+    contrast: real('contrast').notNull(),
+  },
+  (t) => [index('entry_blend_entry').on(t.entryId), index('entry_blend_revision').on(t.blendRevisionId)],
+);
 
 /** A sheet that was really made, and what is left of it. What it was rolled at is kept in words: machines come and go. */
-export const sheets = sqliteTable('sheet', {
-  id: id(), version: version(),
-  entryId: text('entry_id').notNull().references(() => entries.id),
-  name: text('name').notNull(),
-  note: text('note').notNull(),
-  form: text('form').$type<SheetDto['form']>().notNull(),
-  clayId: text('clay_id').references(() => clays.id),
-  revisionId: text('revision_id').references(() => revisions.id),
-  blendRevisionId: text('blend_revision_id').references(() => blendRevisions.id),
-  rolledAt: text('rolled_at').notNull(),
-  widthMm: real('width_mm').notNull(),
-  lengthMm: real('length_mm').notNull(),
-  mm: real('mm').notNull(),
-  layers: integer('layers').notNull(),
-  grams: real('grams').notNull(),
-  cuts: text('cuts', { mode: 'json' }).$type<SheetDto['cuts']>().notNull(),
-  inside: text('inside').$type<'first' | 'last'>(),
-  gone: integer('gone', { mode: 'boolean' }).notNull(),
-}, (t) => [index('sheet_entry').on(t.entryId), index('sheet_clay').on(t.clayId)]);
+export const sheets = sqliteTable(
+  'sheet',
+  {
+    id: id(),
+    version: version(),
+    entryId: text('entry_id')
+      .notNull()
+      .references(() => entries.id),
+    name: text('name').notNull(),
+    note: text('note').notNull(),
+    form: text('form').$type<SheetDto['form']>().notNull(),
+    clayId: text('clay_id').references(() => clays.id),
+    revisionId: text('revision_id').references(() => revisions.id),
+    blendRevisionId: text('blend_revision_id').references(() => blendRevisions.id),
+    rolledAt: text('rolled_at').notNull(),
+    widthMm: real('width_mm').notNull(),
+    lengthMm: real('length_mm').notNull(),
+    mm: real('mm').notNull(),
+    layers: integer('layers').notNull(),
+    grams: real('grams').notNull(),
+    cuts: text('cuts', { mode: 'json' }).$type<SheetDto['cuts']>().notNull(),
+    inside: text('inside').$type<'first' | 'last'>(),
+    gone: integer('gone', { mode: 'boolean' }).notNull(),
+  },
+  (t) => [index('sheet_entry').on(t.entryId), index('sheet_clay').on(t.clayId)],
+);
 
 /** Clay that was conditioned, and what it took. */
-export const entryConditionings = sqliteTable('entry_conditioning', {
-  id: id(),
-  entryId: text('entry_id').notNull().references(() => entries.id),
-  clayId: text('clay_id').notNull().references(() => clays.id),
-  firmness: text('firmness').$type<Firmness>().notNull(),
-  months: real('months'),
-  roomC: real('room_c').notNull(),
-  school: text('school').$type<Conditioner>().notNull(),
-  passes: integer('passes').notNull(),
-  grams: real('grams').notNull(),
-}, (t) => [index('entry_conditioning_entry').on(t.entryId), index('entry_conditioning_clay').on(t.clayId)]);
+export const entryConditionings = sqliteTable(
+  'entry_conditioning',
+  {
+    id: id(),
+    entryId: text('entry_id')
+      .notNull()
+      .references(() => entries.id),
+    clayId: text('clay_id')
+      .notNull()
+      .references(() => clays.id),
+    firmness: text('firmness').$type<Firmness>().notNull(),
+    months: real('months'),
+    roomC: real('room_c').notNull(),
+    school: text('school').$type<Conditioner>().notNull(),
+    passes: integer('passes').notNull(),
+    grams: real('grams').notNull(),
+  },
+  (t) => [index('entry_conditioning_entry').on(t.entryId), index('entry_conditioning_clay').on(t.clayId)],
+);
 
 /** A cane that was made: how it came out, and what its ends cost. */
-export const entryCanes = sqliteTable('entry_cane', {
-  id: id(),
-  entryId: text('entry_id').notNull().references(() => entries.id),
-  caneRevisionId: text('cane_revision_id').notNull().references(() => caneRevisions.id),
-  diameterMm: real('diameter_mm').notNull(),
-  lengthMm: real('length_mm').notNull(),
-  /** of both ends together, at the last trim */
-  lostMm: real('lost_mm').notNull(),
-  /** each trim, with what would be lost for a share of 1; null of canes that were made before that was written down */
-  trims: text('trims', { mode: 'json' }).$type<readonly TrimMade[]>(),
-  slices: integer('slices').notNull(),
-  pictureId: text('picture_id').references(() => pictures.id),
-}, (t) => [index('entry_cane_entry').on(t.entryId), index('entry_cane_revision').on(t.caneRevisionId)]);
+export const entryCanes = sqliteTable(
+  'entry_cane',
+  {
+    id: id(),
+    entryId: text('entry_id')
+      .notNull()
+      .references(() => entries.id),
+    caneRevisionId: text('cane_revision_id')
+      .notNull()
+      .references(() => caneRevisions.id),
+    diameterMm: real('diameter_mm').notNull(),
+    lengthMm: real('length_mm').notNull(),
+    /** of both ends together, at the last trim */
+    lostMm: real('lost_mm').notNull(),
+    /** each trim, with what would be lost for a share of 1; null of canes that were made before that was written down */
+    trims: text('trims', { mode: 'json' }).$type<readonly TrimMade[]>(),
+    slices: integer('slices').notNull(),
+    pictureId: text('picture_id').references(() => pictures.id),
+  },
+  (t) => [index('entry_cane_entry').on(t.entryId), index('entry_cane_revision').on(t.caneRevisionId)],
+);

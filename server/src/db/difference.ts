@@ -9,12 +9,20 @@ export interface RowWrite {
 export type AnyRow = Readonly<Record<string, unknown>> & { readonly id: string };
 
 /** Where a long value differs: at a letter of its JSON, what stood there and what stands there now. */
-interface Splice { readonly at: number; readonly was: string; readonly now: string }
+interface Splice {
+  readonly at: number;
+  readonly was: string;
+  readonly now: string;
+}
 /** What a column held and holds; or, for a long value, only the part that differs. */
 type Cell = { readonly was: unknown; readonly now: unknown } | { readonly splice: Splice };
 
 /** A row that was changed: only the columns that differ. */
-export interface RowDifference { readonly table: string; readonly id: string; readonly cells: Readonly<Record<string, Cell>> }
+export interface RowDifference {
+  readonly table: string;
+  readonly id: string;
+  readonly cells: Readonly<Record<string, Cell>>;
+}
 /** As the list of changes keeps it: whole rows where one came or went, differences where one was changed. */
 export type KeptWrite = RowWrite | RowDifference;
 

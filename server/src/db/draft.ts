@@ -13,7 +13,11 @@ export class Draft {
   /** What undo will call this change, as in “took 14 g of Carrot”. */
   summary = '';
   readonly writes: RowWrite[] = [];
-  constructor(readonly db: Db, readonly version: number, private readonly held: HeldRow) {}
+  constructor(
+    readonly db: Db,
+    readonly version: number,
+    private readonly held: HeldRow,
+  ) {}
 
   async find<T extends TableName>(table: T, id: string): Promise<Row<T> | undefined> {
     const held = this.held(table, id);

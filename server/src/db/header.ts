@@ -8,7 +8,9 @@ const MAGIC = 'SQLite format 3\0';
 export const APPLICATION_ID = 0x534c4447;
 export const MIGRATIONS = (): string => join(projectRoot(), 'server', 'migrations');
 
-interface MigrationList { readonly entries: readonly { readonly when: number }[] }
+interface MigrationList {
+  readonly entries: readonly { readonly when: number }[];
+}
 
 /** When each migration that this version knows was made. Their number is written into the file as its user version. */
 export function knownMigrations(): readonly number[] {
@@ -30,7 +32,9 @@ export interface Header {
  */
 export function readHeader(file: string): Header | null {
   if (statSync(file).isDirectory()) {
-    throw new UnusableDatabase(`${file} is a folder; a file is wanted there. Move it away, or set SLEDGE_DATA to another folder.`);
+    throw new UnusableDatabase(
+      `${file} is a folder; a file is wanted there. Move it away, or set SLEDGE_DATA to another folder.`,
+    );
   }
   const bytes = Buffer.alloc(100);
   const handle = openSync(file, 'r');
@@ -38,7 +42,9 @@ export function readHeader(file: string): Header | null {
   closeSync(handle);
   if (length === 0) return null;
   if (length < 100 || bytes.toString('latin1', 0, 16) !== MAGIC) {
-    throw new UnusableDatabase(`${file} is not a database of Sledge. It was not touched. Move it away, or set SLEDGE_DATA to another folder.`);
+    throw new UnusableDatabase(
+      `${file} is not a database of Sledge. It was not touched. Move it away, or set SLEDGE_DATA to another folder.`,
+    );
   }
   const header = { version: bytes.readUInt32BE(60), application: bytes.readUInt32BE(68) };
   refuseVersion(file, header);
@@ -48,10 +54,14 @@ export function readHeader(file: string): Header | null {
 /** @throws UnusableDatabase for a database of another program or of a newer Sledge */
 export function refuseVersion(file: string, { version, application }: Header): void {
   if (application !== 0 && application !== APPLICATION_ID) {
-    throw new UnusableDatabase(`${file} belongs to another program. It was not touched. Set SLEDGE_DATA to another folder.`);
+    throw new UnusableDatabase(
+      `${file} belongs to another program. It was not touched. Set SLEDGE_DATA to another folder.`,
+    );
   }
   const known = knownMigrations().length;
   if (version > known) {
-    throw new UnusableDatabase(`${file} was written by a newer Sledge (${version}, this one knows ${known}). It was not touched. Start the newer Sledge, or set SLEDGE_DATA to another folder.`);
+    throw new UnusableDatabase(
+      `${file} was written by a newer Sledge (${version}, this one knows ${known}). It was not touched. Start the newer Sledge, or set SLEDGE_DATA to another folder.`,
+    );
   }
 }

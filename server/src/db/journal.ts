@@ -82,7 +82,14 @@ export class Journal {
     if (this.stopping) return Promise.reject(new Stopping('Sledge is about to end.'));
     const result = this.queue.then(work);
     // an answer goes out before the next change begins, or many at once would all wait for the last
-    this.queue = result.catch(() => undefined).then(() => new Promise((resolve) => { setImmediate(resolve); }));
+    this.queue = result
+      .catch(() => undefined)
+      .then(
+        () =>
+          new Promise((resolve) => {
+            setImmediate(resolve);
+          }),
+      );
     return result;
   }
 
@@ -157,7 +164,9 @@ export class Journal {
       const back = way === 'undo';
       const writes = await Promise.all(entry.writes.map(async (write) => this.turned(write, back)));
       const to = back ? 'undone' : 'done';
-      await this.commit(changeId, writes, [this.db.update(changes).set({ state: to }).where(eq(changes.seq, entry.seq))]);
+      await this.commit(changeId, writes, [
+        this.db.update(changes).set({ state: to }).where(eq(changes.seq, entry.seq)),
+      ]);
       this.undone ||= back;
       await this.afterWriting();
       return this.state(`${back ? 'Taken back' : 'Done again'}: ${entry.summary}`);
@@ -173,15 +182,18 @@ export class Journal {
   }
 
   private async rowOf(table: TableName, id: string): Promise<AnyRow | undefined> {
-    return await new Draft(this.db, this.version, this.held).find(table, id) as AnyRow | undefined;
+    return (await new Draft(this.db, this.version, this.held).find(table, id)) as AnyRow | undefined;
   }
 
   /** What undo and redo would do next. */
   async state(did: string | null = null): Promise<ChangesAnswer> {
     const one = async (state: 'done' | 'undone'): Promise<ChangeName | null> => {
-      const [row] = await this.db.select({ id: changes.id, summary: changes.summary, at: changes.at }).from(changes)
+      const [row] = await this.db
+        .select({ id: changes.id, summary: changes.summary, at: changes.at })
+        .from(changes)
         .where(and(eq(changes.state, state)))
-        .orderBy(state === 'done' ? desc(changes.seq) : asc(changes.seq)).limit(1);
+        .orderBy(state === 'done' ? desc(changes.seq) : asc(changes.seq))
+        .limit(1);
       return row ?? null;
     };
     return { undo: await one('done'), redo: await one('undone'), did };
@@ -206,13 +218,18 @@ export class Journal {
   /** Lets go the oldest changes beyond the number and the bytes that are kept. */
   private async trim(): Promise<void> {
     if (this.count <= KEPT && this.bytes <= KEPT_BYTES) return;
-    const sizes = await this.db.select({ seq: changes.seq, bytes: sql<number>`length(${changes.writes})` })
-      .from(changes).orderBy(desc(changes.seq));
+    const sizes = await this.db
+      .select({ seq: changes.seq, bytes: sql<number>`length(${changes.writes})` })
+      .from(changes)
+      .orderBy(desc(changes.seq));
     let [count, bytes] = [0, 0];
     // the newest is kept whatever its size
     const first = sizes.find(({ bytes: own }) => {
       const over = count > 0 && (count + 1 > KEPT || bytes + own > KEPT_BYTES);
-      if (!over) { count += 1; bytes += own; }
+      if (!over) {
+        count += 1;
+        bytes += own;
+      }
       return over;
     });
     if (first) await this.db.delete(changes).where(lte(changes.seq, first.seq));
@@ -229,7 +246,9 @@ export class Journal {
       this.db.run(sql`PRAGMA defer_foreign_keys = ON`),
       ...gone.map((w) => this.erase(w)),
       ...inRuns(kept).flatMap((run) => this.writeRun(run)),
-      this.db.insert(counters).values({ id: 'version', value: version })
+      this.db
+        .insert(counters)
+        .values({ id: 'version', value: version })
         .onConflictDoUpdate({ target: counters.id, set: { value: version } }),
       ...more,
     ]);
@@ -252,7 +271,10 @@ export class Journal {
   private write({ table, after }: RowWrite): Statement {
     const into = TABLES[table as TableName];
     const row = after as AnyRow;
-    return this.db.insert(into).values(row as never).onConflictDoUpdate({ target: into.id, set: row as never });
+    return this.db
+      .insert(into)
+      .values(row as never)
+      .onConflictDoUpdate({ target: into.id, set: row as never });
   }
 }
 
@@ -265,7 +287,14 @@ function inRuns(writes: readonly RowWrite[]): RowWrite[][] {
   for (const write of writes) {
     const last = runs.at(-1);
     const [first] = last ?? [];
-    if (last && first && first.table === write.table && (first.before === null) === (write.before === null) && last.length < MOST_IN_RUN) last.push(write);
+    if (
+      last &&
+      first &&
+      first.table === write.table &&
+      (first.before === null) === (write.before === null) &&
+      last.length < MOST_IN_RUN
+    )
+      last.push(write);
     else runs.push([write]);
   }
   return runs;

@@ -13,7 +13,10 @@ export interface Lock {
 }
 
 const addressFile = (file: string): string => `${file}.address`;
-const pause = (ms: number): Promise<void> => new Promise((resolve) => { setTimeout(resolve, ms); });
+const pause = (ms: number): Promise<void> =>
+  new Promise((resolve) => {
+    setTimeout(resolve, ms);
+  });
 
 function announced(file: string): string | null {
   const path = addressFile(file);
@@ -33,7 +36,9 @@ export async function takeLock(file: string): Promise<Lock> {
       const held = await client.transaction('write');
       rmSync(addressFile(file), { force: true });
       return {
-        announce: (address) => { writeFileSync(addressFile(file), address); },
+        announce: (address) => {
+          writeFileSync(addressFile(file), address);
+        },
         release: () => {
           rmSync(addressFile(file), { force: true });
           held.close();

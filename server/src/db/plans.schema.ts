@@ -11,7 +11,8 @@ export const id = () => text('id').primaryKey();
 export const version = () => integer('version').notNull();
 
 export const lines = sqliteTable('line', {
-  id: id(), version: version(),
+  id: id(),
+  version: version(),
   name: text('name').notNull(),
   firmness: text('firmness').$type<Firmness>().notNull(),
   density: real('density').notNull(),
@@ -22,66 +23,102 @@ export const lines = sqliteTable('line', {
   maxC: real('max_c').notNull(),
 });
 
-export const clays = sqliteTable('clay', {
-  id: id(), version: version(),
-  lineId: text('line_id').notNull().references(() => lines.id),
-  name: text('name').notNull(),
-  kind: text('kind').$type<Kind>().notNull(),
-  rawHex: text('raw_hex').notNull(),
-  bakedHex: text('baked_hex').notNull(),
-  strength: real('strength'),
-  retired: integer('retired', { mode: 'boolean' }).notNull(),
-}, (t) => [index('clay_line').on(t.lineId)]);
+export const clays = sqliteTable(
+  'clay',
+  {
+    id: id(),
+    version: version(),
+    lineId: text('line_id')
+      .notNull()
+      .references(() => lines.id),
+    name: text('name').notNull(),
+    kind: text('kind').$type<Kind>().notNull(),
+    rawHex: text('raw_hex').notNull(),
+    bakedHex: text('baked_hex').notNull(),
+    strength: real('strength'),
+    retired: integer('retired', { mode: 'boolean' }).notNull(),
+  },
+  (t) => [index('clay_line').on(t.lineId)],
+);
 
-export const blocks = sqliteTable('block', {
-  id: id(), version: version(),
-  clayId: text('clay_id').notNull().references(() => clays.id),
-  netGrams: real('net_grams').notNull(),
-  leftGrams: real('left_grams').notNull(),
-  madeOn: text('made_on'),
-  dateCode: text('date_code').notNull(),
-  price: real('price'),
-}, (t) => [index('block_clay').on(t.clayId)]);
+export const blocks = sqliteTable(
+  'block',
+  {
+    id: id(),
+    version: version(),
+    clayId: text('clay_id')
+      .notNull()
+      .references(() => clays.id),
+    netGrams: real('net_grams').notNull(),
+    leftGrams: real('left_grams').notNull(),
+    madeOn: text('made_on'),
+    dateCode: text('date_code').notNull(),
+    price: real('price'),
+  },
+  (t) => [index('block_clay').on(t.clayId)],
+);
 
 export const mixes = sqliteTable('mix', {
-  id: id(), version: version(),
+  id: id(),
+  version: version(),
   name: text('name').notNull(),
   note: text('note').notNull(),
   retired: integer('retired', { mode: 'boolean' }).notNull(),
   wantedHex: text('wanted_hex'),
 });
 
-export const revisions = sqliteTable('revision', {
-  id: id(),
-  mixId: text('mix_id').notNull().references(() => mixes.id),
-  number: integer('number').notNull(),
-  basis: text('basis').$type<Basis>().notNull(),
-  createdAt: text('created_at').notNull(),
-}, (t) => [uniqueIndex('revision_number').on(t.mixId, t.number)]);
+export const revisions = sqliteTable(
+  'revision',
+  {
+    id: id(),
+    mixId: text('mix_id')
+      .notNull()
+      .references(() => mixes.id),
+    number: integer('number').notNull(),
+    basis: text('basis').$type<Basis>().notNull(),
+    createdAt: text('created_at').notNull(),
+  },
+  (t) => [uniqueIndex('revision_number').on(t.mixId, t.number)],
+);
 
-export const ingredients = sqliteTable('ingredient', {
-  id: id(),
-  revisionId: text('revision_id').notNull().references(() => revisions.id),
-  position: integer('position').notNull(),
-  /** an exact number as text, `3/2` */
-  parts: text('parts').notNull(),
-  clayId: text('clay_id').references(() => clays.id),
-  innerId: text('inner_revision_id').references(() => revisions.id),
-}, (t) => [
-  index('ingredient_revision').on(t.revisionId), index('ingredient_clay').on(t.clayId), index('ingredient_inner').on(t.innerId),
-]);
+export const ingredients = sqliteTable(
+  'ingredient',
+  {
+    id: id(),
+    revisionId: text('revision_id')
+      .notNull()
+      .references(() => revisions.id),
+    position: integer('position').notNull(),
+    /** an exact number as text, `3/2` */
+    parts: text('parts').notNull(),
+    clayId: text('clay_id').references(() => clays.id),
+    innerId: text('inner_revision_id').references(() => revisions.id),
+  },
+  (t) => [
+    index('ingredient_revision').on(t.revisionId),
+    index('ingredient_clay').on(t.clayId),
+    index('ingredient_inner').on(t.innerId),
+  ],
+);
 
 /** A sample of a mix that was made and looked at. */
-export const chips = sqliteTable('chip', {
-  id: id(), version: version(),
-  revisionId: text('revision_id').notNull().references(() => revisions.id),
-  madeOn: text('made_on').notNull(),
-  stage: text('stage').$type<Stage>().notNull(),
-  l: real('l').notNull(),
-  a: real('a').notNull(),
-  b: real('b').notNull(),
-  way: text('way').$type<ChipWay>().notNull(),
-}, (t) => [index('chip_revision').on(t.revisionId)]);
+export const chips = sqliteTable(
+  'chip',
+  {
+    id: id(),
+    version: version(),
+    revisionId: text('revision_id')
+      .notNull()
+      .references(() => revisions.id),
+    madeOn: text('made_on').notNull(),
+    stage: text('stage').$type<Stage>().notNull(),
+    l: real('l').notNull(),
+    a: real('a').notNull(),
+    b: real('b').notNull(),
+    way: text('way').$type<ChipWay>().notNull(),
+  },
+  (t) => [index('chip_revision').on(t.revisionId)],
+);
 
 /** A photograph as it is kept, base64; never changed. */
 export const pictures = sqliteTable('picture', {
@@ -93,7 +130,8 @@ export const pictures = sqliteTable('picture', {
 });
 
 export const palettes = sqliteTable('palette', {
-  id: id(), version: version(),
+  id: id(),
+  version: version(),
   name: text('name').notNull(),
   note: text('note').notNull(),
   pictureId: text('picture_id').references(() => pictures.id),
@@ -102,69 +140,108 @@ export const palettes = sqliteTable('palette', {
   gainB: real('gain_b').notNull(),
 });
 
-export const swatches = sqliteTable('swatch', {
-  id: id(),
-  paletteId: text('palette_id').notNull().references(() => palettes.id),
-  position: integer('position').notNull(),
-  name: text('name').notNull(),
-  l: real('l').notNull(),
-  a: real('a').notNull(),
-  b: real('b').notNull(),
-  share: real('share'),
-}, (t) => [index('swatch_palette').on(t.paletteId)]);
+export const swatches = sqliteTable(
+  'swatch',
+  {
+    id: id(),
+    paletteId: text('palette_id')
+      .notNull()
+      .references(() => palettes.id),
+    position: integer('position').notNull(),
+    name: text('name').notNull(),
+    l: real('l').notNull(),
+    a: real('a').notNull(),
+    b: real('b').notNull(),
+    share: real('share'),
+  },
+  (t) => [index('swatch_palette').on(t.paletteId)],
+);
 
 export const machines = sqliteTable('machine', {
-  id: id(), version: version(),
+  id: id(),
+  version: version(),
   name: text('name').notNull(),
   note: text('note').notNull(),
   rollerWidthMm: real('roller_width_mm').notNull(),
 });
 
-export const settings = sqliteTable('setting', {
-  id: id(),
-  machineId: text('machine_id').notNull().references(() => machines.id),
-  position: integer('position').notNull(),
-  label: text('label').notNull(),
-}, (t) => [index('setting_machine').on(t.machineId)]);
+export const settings = sqliteTable(
+  'setting',
+  {
+    id: id(),
+    machineId: text('machine_id')
+      .notNull()
+      .references(() => machines.id),
+    position: integer('position').notNull(),
+    label: text('label').notNull(),
+  },
+  (t) => [index('setting_machine').on(t.machineId)],
+);
 
-export const readings = sqliteTable('reading', {
-  id: id(),
-  settingId: text('setting_id').notNull().references(() => settings.id),
-  mm: real('mm').notNull(),
-  sigmaMm: real('sigma_mm').notNull(),
-  way: text('way').$type<ReadingWay>().notNull(),
-  takenOn: text('taken_on'),
-}, (t) => [index('reading_setting').on(t.settingId)]);
+export const readings = sqliteTable(
+  'reading',
+  {
+    id: id(),
+    settingId: text('setting_id')
+      .notNull()
+      .references(() => settings.id),
+    mm: real('mm').notNull(),
+    sigmaMm: real('sigma_mm').notNull(),
+    way: text('way').$type<ReadingWay>().notNull(),
+    takenOn: text('taken_on'),
+  },
+  (t) => [index('reading_setting').on(t.settingId)],
+);
 
 export const blends = sqliteTable('blend', {
-  id: id(), version: version(),
+  id: id(),
+  version: version(),
   name: text('name').notNull(),
   note: text('note').notNull(),
   retired: integer('retired', { mode: 'boolean' }).notNull(),
 });
 
 /** How a blend is cut and wound up; its colours and settings stand beside it, so that they cannot be taken from under it. */
-export const blendRevisions = sqliteTable('blend_revision', {
-  id: id(),
-  blendId: text('blend_id').notNull().references(() => blends.id),
-  number: integer('number').notNull(),
-  createdAt: text('created_at').notNull(),
-  settingId: text('setting_id').references(() => settings.id),
-  tapeSettingId: text('tape_setting_id').references(() => settings.id),
-  shape: text('shape', { mode: 'json' }).$type<Omit<BlendPlanDto, 'colours' | 'settingId' | 'tapeSettingId'>>().notNull(),
-}, (t) => [uniqueIndex('blend_revision_number').on(t.blendId, t.number)]);
+export const blendRevisions = sqliteTable(
+  'blend_revision',
+  {
+    id: id(),
+    blendId: text('blend_id')
+      .notNull()
+      .references(() => blends.id),
+    number: integer('number').notNull(),
+    createdAt: text('created_at').notNull(),
+    settingId: text('setting_id').references(() => settings.id),
+    tapeSettingId: text('tape_setting_id').references(() => settings.id),
+    shape: text('shape', { mode: 'json' })
+      .$type<Omit<BlendPlanDto, 'colours' | 'settingId' | 'tapeSettingId'>>()
+      .notNull(),
+  },
+  (t) => [uniqueIndex('blend_revision_number').on(t.blendId, t.number)],
+);
 
-export const blendColours = sqliteTable('blend_colour', {
-  id: id(),
-  blendRevisionId: text('blend_revision_id').notNull().references(() => blendRevisions.id),
-  position: integer('position').notNull(),
-  clayId: text('clay_id').references(() => clays.id),
-  revisionId: text('revision_id').references(() => revisions.id),
-}, (t) => [index('blend_colour_revision').on(t.blendRevisionId), index('blend_colour_mix').on(t.revisionId), index('blend_colour_clay').on(t.clayId)]);
+export const blendColours = sqliteTable(
+  'blend_colour',
+  {
+    id: id(),
+    blendRevisionId: text('blend_revision_id')
+      .notNull()
+      .references(() => blendRevisions.id),
+    position: integer('position').notNull(),
+    clayId: text('clay_id').references(() => clays.id),
+    revisionId: text('revision_id').references(() => revisions.id),
+  },
+  (t) => [
+    index('blend_colour_revision').on(t.blendRevisionId),
+    index('blend_colour_mix').on(t.revisionId),
+    index('blend_colour_clay').on(t.clayId),
+  ],
+);
 
 /** One row, id `bench`: what this maker measures with. */
 export const benchSetup = sqliteTable('bench_setup', {
-  id: id(), version: version(),
+  id: id(),
+  version: version(),
   machineId: text('machine_id').references(() => machines.id),
   discMm: real('disc_mm').notNull(),
   discSettingId: text('disc_setting_id').references(() => settings.id),
@@ -178,63 +255,97 @@ export const benchSetup = sqliteTable('bench_setup', {
 });
 
 export const batches = sqliteTable('batch', {
-  id: id(), version: version(),
+  id: id(),
+  version: version(),
   name: text('name').notNull(),
   note: text('note').notNull(),
   dueOn: text('due_on'),
 });
 
-export const pieces = sqliteTable('piece', {
-  id: id(),
-  batchId: text('batch_id').notNull().references(() => batches.id),
-  position: integer('position').notNull(),
-  name: text('name').notNull(),
-  shape: text('shape').$type<'round' | 'rectangle'>().notNull(),
-  widthMm: real('width_mm').notNull(),
-  heightMm: real('height_mm'),
-  count: integer('count').notNull(),
-  spare: integer('spare').notNull(),
-  bridgeMm: real('bridge_mm').notNull(),
-  edgeMm: real('edge_mm'),
-  sheetWidthMm: real('sheet_width_mm').notNull(),
-  sheetLengthMm: real('sheet_length_mm').notNull(),
-}, (t) => [index('piece_batch').on(t.batchId)]);
+export const pieces = sqliteTable(
+  'piece',
+  {
+    id: id(),
+    batchId: text('batch_id')
+      .notNull()
+      .references(() => batches.id),
+    position: integer('position').notNull(),
+    name: text('name').notNull(),
+    shape: text('shape').$type<'round' | 'rectangle'>().notNull(),
+    widthMm: real('width_mm').notNull(),
+    heightMm: real('height_mm'),
+    count: integer('count').notNull(),
+    spare: integer('spare').notNull(),
+    bridgeMm: real('bridge_mm').notNull(),
+    edgeMm: real('edge_mm'),
+    sheetWidthMm: real('sheet_width_mm').notNull(),
+    sheetLengthMm: real('sheet_length_mm').notNull(),
+  },
+  (t) => [index('piece_batch').on(t.batchId)],
+);
 
-export const layers = sqliteTable('layer', {
-  id: id(),
-  pieceId: text('piece_id').notNull().references(() => pieces.id),
-  position: integer('position').notNull(),
-  clayId: text('clay_id').references(() => clays.id),
-  revisionId: text('revision_id').references(() => revisions.id),
-  settingId: text('setting_id').notNull().references(() => settings.id),
-}, (t) => [index('layer_piece').on(t.pieceId), index('layer_revision').on(t.revisionId)]);
+export const layers = sqliteTable(
+  'layer',
+  {
+    id: id(),
+    pieceId: text('piece_id')
+      .notNull()
+      .references(() => pieces.id),
+    position: integer('position').notNull(),
+    clayId: text('clay_id').references(() => clays.id),
+    revisionId: text('revision_id').references(() => revisions.id),
+    settingId: text('setting_id')
+      .notNull()
+      .references(() => settings.id),
+  },
+  (t) => [index('layer_piece').on(t.pieceId), index('layer_revision').on(t.revisionId)],
+);
 
 export const canes = sqliteTable('cane', {
-  id: id(), version: version(),
+  id: id(),
+  version: version(),
   name: text('name').notNull(),
   note: text('note').notNull(),
   retired: integer('retired', { mode: 'boolean' }).notNull(),
 });
 
 /** The steps of a cane, and what is wanted of it. */
-export const caneRevisions = sqliteTable('cane_revision', {
-  id: id(),
-  caneId: text('cane_id').notNull().references(() => canes.id),
-  number: integer('number').notNull(),
-  createdAt: text('created_at').notNull(),
-  program: text('program', { mode: 'json' }).$type<Program>().notNull(),
-  slices: integer('slices').notNull(),
-  sliceMm: real('slice_mm').notNull(),
-  trimming: text('trimming').$type<Trimming>().notNull(),
-  ends: real('ends'),
-}, (t) => [uniqueIndex('cane_revision_number').on(t.caneId, t.number)]);
+export const caneRevisions = sqliteTable(
+  'cane_revision',
+  {
+    id: id(),
+    caneId: text('cane_id')
+      .notNull()
+      .references(() => canes.id),
+    number: integer('number').notNull(),
+    createdAt: text('created_at').notNull(),
+    program: text('program', { mode: 'json' }).$type<Program>().notNull(),
+    slices: integer('slices').notNull(),
+    sliceMm: real('slice_mm').notNull(),
+    trimming: text('trimming').$type<Trimming>().notNull(),
+    ends: real('ends'),
+  },
+  (t) => [uniqueIndex('cane_revision_number').on(t.caneId, t.number)],
+);
 
 /** What the steps of a revision name, so that it cannot be taken from under them. */
-export const caneUses = sqliteTable('cane_use', {
-  id: id(),
-  caneRevisionId: text('cane_revision_id').notNull().references(() => caneRevisions.id),
-  clayId: text('clay_id').references(() => clays.id),
-  revisionId: text('revision_id').references(() => revisions.id),
-  blendRevisionId: text('blend_revision_id').references(() => blendRevisions.id),
-  innerId: text('inner_id').references(() => caneRevisions.id),
-}, (t) => [index('cane_use_revision').on(t.caneRevisionId), index('cane_use_clay').on(t.clayId), index('cane_use_mix').on(t.revisionId), index('cane_use_blend').on(t.blendRevisionId), index('cane_use_inner').on(t.innerId)]);
+export const caneUses = sqliteTable(
+  'cane_use',
+  {
+    id: id(),
+    caneRevisionId: text('cane_revision_id')
+      .notNull()
+      .references(() => caneRevisions.id),
+    clayId: text('clay_id').references(() => clays.id),
+    revisionId: text('revision_id').references(() => revisions.id),
+    blendRevisionId: text('blend_revision_id').references(() => blendRevisions.id),
+    innerId: text('inner_id').references(() => caneRevisions.id),
+  },
+  (t) => [
+    index('cane_use_revision').on(t.caneRevisionId),
+    index('cane_use_clay').on(t.clayId),
+    index('cane_use_mix').on(t.revisionId),
+    index('cane_use_blend').on(t.blendRevisionId),
+    index('cane_use_inner').on(t.innerId),
+  ],
+);

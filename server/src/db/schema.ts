@@ -1,8 +1,40 @@
 import { integer, index, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { KeptWrite } from './difference.js';
-import { entries, entryBlends, entryCanes, entryConditionings, entryMixes, entryPieces, entryTakings, sheets } from './diary.schema.js';
 import {
-  batches, benchSetup, blendColours, blendRevisions, blends, blocks, caneRevisions, caneUses, canes, chips, clays, id, ingredients, layers, lines, machines, mixes, palettes, pictures, pieces, readings, revisions, settings, swatches,
+  entries,
+  entryBlends,
+  entryCanes,
+  entryConditionings,
+  entryMixes,
+  entryPieces,
+  entryTakings,
+  sheets,
+} from './diary.schema.js';
+import {
+  batches,
+  benchSetup,
+  blendColours,
+  blendRevisions,
+  blends,
+  blocks,
+  caneRevisions,
+  caneUses,
+  canes,
+  chips,
+  clays,
+  id,
+  ingredients,
+  layers,
+  lines,
+  machines,
+  mixes,
+  palettes,
+  pictures,
+  pieces,
+  readings,
+  revisions,
+  settings,
+  swatches,
 } from './plans.schema.js';
 
 /** The single description of the tables. */
@@ -10,31 +42,55 @@ export * from './diary.schema.js';
 export * from './plans.schema.js';
 
 /** Every change of a person, in order, so that each can be taken back. */
-export const changes = sqliteTable('change', {
-  seq: integer('seq').primaryKey({ autoIncrement: true }),
-  /** the id that came with the request */
-  id: text('id').notNull().unique(),
-  at: text('at').notNull(),
-  summary: text('summary').notNull(),
-  state: text('state').$type<'done' | 'undone' | 'dropped'>().notNull(),
-  writes: text('writes', { mode: 'json' }).$type<readonly KeptWrite[]>().notNull(),
-}, (t) => [index('change_state').on(t.state, t.seq)]);
+export const changes = sqliteTable(
+  'change',
+  {
+    seq: integer('seq').primaryKey({ autoIncrement: true }),
+    /** the id that came with the request */
+    id: text('id').notNull().unique(),
+    at: text('at').notNull(),
+    summary: text('summary').notNull(),
+    state: text('state').$type<'done' | 'undone' | 'dropped'>().notNull(),
+    writes: text('writes', { mode: 'json' }).$type<readonly KeptWrite[]>().notNull(),
+  },
+  (t) => [index('change_state').on(t.state, t.seq)],
+);
 
 /** Row `version`: the counter behind every `version`. Rows `stamp` and `base`: how a write-ahead file knows its database (stamps.ts). */
-export const counters = sqliteTable('counter', {
-  id: id(),
-  value: integer('value').notNull(),
-});
+export const counters = sqliteTable('counter', { id: id(), value: integer('value').notNull() });
 
 /** The tables that changes write, parents before children. */
 export const TABLES = {
-  line: lines, clay: clays, block: blocks, mix: mixes, revision: revisions, ingredient: ingredients, chip: chips,
-  picture: pictures, palette: palettes, swatch: swatches,
-  machine: machines, setting: settings, reading: readings, benchSetup,
-  blend: blends, blendRevision: blendRevisions, blendColour: blendColours,
-  cane: canes, caneRevision: caneRevisions, caneUse: caneUses,
-  batch: batches, piece: pieces, layer: layers,
-  entry: entries, entryPiece: entryPieces, entryMix: entryMixes, entryTaking: entryTakings, entryBlend: entryBlends,
-  sheet: sheets, entryConditioning: entryConditionings, entryCane: entryCanes,
+  line: lines,
+  clay: clays,
+  block: blocks,
+  mix: mixes,
+  revision: revisions,
+  ingredient: ingredients,
+  chip: chips,
+  picture: pictures,
+  palette: palettes,
+  swatch: swatches,
+  machine: machines,
+  setting: settings,
+  reading: readings,
+  benchSetup,
+  blend: blends,
+  blendRevision: blendRevisions,
+  blendColour: blendColours,
+  cane: canes,
+  caneRevision: caneRevisions,
+  caneUse: caneUses,
+  batch: batches,
+  piece: pieces,
+  layer: layers,
+  entry: entries,
+  entryPiece: entryPieces,
+  entryMix: entryMixes,
+  entryTaking: entryTakings,
+  entryBlend: entryBlends,
+  sheet: sheets,
+  entryConditioning: entryConditionings,
+  entryCane: entryCanes,
 } as const;
 export type TableName = keyof typeof TABLES;

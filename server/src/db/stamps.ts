@@ -8,7 +8,10 @@ import type { Client } from '@libsql/client';
  * that is `base`, the stamp of the database it rests on. A write-ahead file
  * whose base is another stamp belongs to another state of the data.
  */
-export interface Stamps { readonly stamp: number | null; readonly base: number | null }
+export interface Stamps {
+  readonly stamp: number | null;
+  readonly base: number | null;
+}
 
 const MOST = 2 ** 47;
 const draw = (): number => randomInt(1, MOST);

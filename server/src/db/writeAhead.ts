@@ -4,7 +4,10 @@ import { createClient } from '@libsql/client';
 import { readStamps, type Stamps } from './stamps.js';
 import { codesOf } from './unusable.js';
 
-interface Looked { readonly stamps: Stamps; readonly sound: boolean }
+interface Looked {
+  readonly stamps: Stamps;
+  readonly sound: boolean;
+}
 const NOTHING: Stamps = { stamp: null, base: null };
 
 /** Opens copies of some files, so that nothing of the person's own is changed by looking. */
@@ -33,7 +36,9 @@ async function look(file: string, endings: readonly string[], thoroughly: boolea
 /** Whether the write-ahead file beside a database was begun on the state that the database has. */
 async function belongs(file: string): Promise<boolean> {
   const together = ['', '-wal'];
-  const { stamps: { stamp, base } } = await look(file, together, false);
+  const {
+    stamps: { stamp, base },
+  } = await look(file, together, false);
   const makesSense = async (): Promise<boolean> => (await look(file, together, true)).sound;
   // written before there were stamps: what can be told is whether the two make sense together
   if (base === null) return makesSense();
@@ -55,7 +60,7 @@ const stampOf = (when: Date): string => when.toISOString().slice(0, 19).replace(
 export async function setAsideForeign(file: string, when = new Date()): Promise<string | null> {
   const ahead = `${file}-wal`;
   if (!existsSync(ahead) || statSync(ahead).size === 0) return null;
-  if (existsSync(file) && await belongs(file)) return null;
+  if (existsSync(file) && (await belongs(file))) return null;
   const aside = `${file}-wal.aside ${stampOf(when)}`;
   renameSync(ahead, aside);
   rmSync(`${file}-shm`, { force: true });

@@ -16,14 +16,31 @@ export class Line<Says extends object> {
   private readonly lost = new Subject<void>();
   private connections = 0;
 
-  constructor(private readonly name: string, private readonly state: () => Says) {}
+  constructor(
+    private readonly name: string,
+    private readonly state: () => Says,
+  ) {}
 
   events(): Observable<MessageEvent> {
     return new Observable<MessageEvent>((to) => {
       this.connections++;
-      const events = this.said.pipe(startWith(this.state()), takeUntil(this.lost), map((data): MessageEvent => ({ data, retry: RETRY })), tap({ complete: () => { to.complete(); } }));
-      const subscription = events.subscribe((event) => { to.next(event); });
-      return () => { this.connections--; subscription.unsubscribe(); };
+      const events = this.said.pipe(
+        startWith(this.state()),
+        takeUntil(this.lost),
+        map((data): MessageEvent => ({ data, retry: RETRY })),
+        tap({
+          complete: () => {
+            to.complete();
+          },
+        }),
+      );
+      const subscription = events.subscribe((event) => {
+        to.next(event);
+      });
+      return () => {
+        this.connections--;
+        subscription.unsubscribe();
+      };
     });
   }
 
@@ -35,7 +52,10 @@ export class Line<Says extends object> {
   answer(outcome: Outcome<Says>): void {
     setTimeout(() => {
       if (outcome === 'lost') this.lost.next();
-      else outcome.says.forEach((s) => { this.said.next(s); });
+      else
+        outcome.says.forEach((s) => {
+          this.said.next(s);
+        });
     }, TAKES).unref();
   }
 }

@@ -17,8 +17,22 @@ interface Manners {
 
 /** How the stand-ins behave; all of it is made up, as each real device has its own. */
 const MANNERS: Readonly<Record<Gauge, Manners>> = {
-  calipers: { noise: 0.02, wander: 0.002, digit: [0.01, 0.0005], units: ['mm', 'in'], perUnit: MM_PER_INCH, empty: 'Nothing lies between the jaws. Go to a field for a length first.' },
-  scale: { noise: 0.03, wander: 0.02, digit: [0.1, 0.005], units: ['g', 'oz'], perUnit: GRAMS_PER_OUNCE, empty: 'Nothing lies on the scale. Go to a field for a weight first.' },
+  calipers: {
+    noise: 0.02,
+    wander: 0.002,
+    digit: [0.01, 0.0005],
+    units: ['mm', 'in'],
+    perUnit: MM_PER_INCH,
+    empty: 'Nothing lies between the jaws. Go to a field for a length first.',
+  },
+  scale: {
+    noise: 0.03,
+    wander: 0.02,
+    digit: [0.1, 0.005],
+    units: ['g', 'oz'],
+    perUnit: GRAMS_PER_OUNCE,
+    empty: 'Nothing lies on the scale. Go to a field for a weight first.',
+  },
 };
 /** How far a gap that nobody has measured is from what is assumed, relative. */
 const OFF = 0.04;
@@ -33,7 +47,9 @@ export const GAUGE_DROPS_EVERY = 12;
 export function hiddenGap(machine: MachineDto, at: number): number {
   const setting = thicknesses(machine)[at];
   if (!setting) return 0;
-  return setting.knowledge === 'measured' ? setting.mm : setting.mm * (1 + OFF * normalFrom(seeded(seedOf(`${machine.name} ${setting.label}`)))());
+  return setting.knowledge === 'measured'
+    ? setting.mm
+    : setting.mm * (1 + OFF * normalFrom(seeded(seedOf(`${machine.name} ${setting.label}`)))());
 }
 
 /** Calipers or a scale that ship with Sledge, for those who have none and for the tests: noisy, with a zero that wanders, a second unit, a hold, and a connection that is lost now and then. */
@@ -45,7 +61,10 @@ export class StandInGauge {
   private second = false;
   private held: number | null = null;
 
-  constructor(private readonly kind: Gauge, seed: number) {
+  constructor(
+    private readonly kind: Gauge,
+    seed: number,
+  ) {
     this.normal = normalFrom(seeded(seed));
     this.zero = 4 * MANNERS[kind].noise * this.normal();
   }

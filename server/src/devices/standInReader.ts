@@ -18,13 +18,21 @@ export const DROPS_EVERY = 8;
  */
 export function hiddenClay(clay: Pick<Clay, 'name' | 'kind'>): Pick<LearnedClay, 'logStrength' | 'curve'> {
   const normal = normalFrom(seeded(seedOf(`${clay.kind} ${clay.name}`)));
-  return { logStrength: 0.5 * normal(), curve: Array.from({ length: CURVE_TERMS }, (_, term) => (0.07 * normal()) / (1 + term)) };
+  return {
+    logStrength: 0.5 * normal(),
+    curve: Array.from({ length: CURVE_TERMS }, (_, term) => (0.07 * normal()) / (1 + term)),
+  };
 }
 
 /** The colour that a chip of a mix has in that world. */
 export function chipOf(flat: Flat, stage: Stage): Lab {
   const pigments = flat.shares.map(({ clay }) => correctedPigment(statedPigment(clay, stage), hiddenClay(clay)));
-  return labOf(mixPigments(pigments, flat.shares.map((s) => s.volume.valueOf())));
+  return labOf(
+    mixPigments(
+      pigments,
+      flat.shares.map((s) => s.volume.valueOf()),
+    ),
+  );
 }
 
 /**
@@ -43,7 +51,13 @@ export class StandInReader {
   }
 
   state(): ReaderSays {
-    return { says: 'state', standIn: true, calibrated: this.calibrated, readings: this.sinceCalibration, readingsLeft: this.calibrated ? READINGS_PER_CALIBRATION - this.sinceCalibration : 0 };
+    return {
+      says: 'state',
+      standIn: true,
+      calibrated: this.calibrated,
+      readings: this.sinceCalibration,
+      readingsLeft: this.calibrated ? READINGS_PER_CALIBRATION - this.sinceCalibration : 0,
+    };
   }
 
   /** @param under the chip's true colour; null: nothing lies under it */
@@ -53,7 +67,10 @@ export class StandInReader {
       this.sinceCalibration = 0;
       return { says: [this.state()] };
     }
-    if (!this.calibrated) return { says: [{ says: 'refused', errand: id, why: 'The reader wants to see its white tile first. Calibrate it.' }] };
+    if (!this.calibrated)
+      return {
+        says: [{ says: 'refused', errand: id, why: 'The reader wants to see its white tile first. Calibrate it.' }],
+      };
     if (!under) return { says: [{ says: 'refused', errand: id, why: 'Nothing lies under the reader.' }] };
     this.readings++;
     if (this.readings % DROPS_EVERY === 0) return 'lost';
@@ -61,7 +78,18 @@ export class StandInReader {
     const drift = DRIFT_EACH * this.sinceCalibration;
     if (this.sinceCalibration >= READINGS_PER_CALIBRATION) this.calibrated = false;
     const off = (): number => NOISE * this.normal();
-    return { says: [{ says: 'reading', errand: id, l: clamp(under.l + off() - drift, 0, 100), a: under.a + off(), b: under.b + off() + drift / 2 }, this.state()] };
+    return {
+      says: [
+        {
+          says: 'reading',
+          errand: id,
+          l: clamp(under.l + off() - drift, 0, 100),
+          a: under.a + off(),
+          b: under.b + off() + drift / 2,
+        },
+        this.state(),
+      ],
+    };
   }
 }
 

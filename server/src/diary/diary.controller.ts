@@ -10,7 +10,11 @@ export class DiaryController {
 
   @Get()
   list(@Query() query: Record<string, string | undefined>): Promise<DiaryListAnswer> {
-    return this.service.list((query.search ?? '').slice(0, 200), fromQuery(query.offset, 0, 0, 1e9), fromQuery(query.limit, 60, 1, 500));
+    return this.service.list(
+      (query.search ?? '').slice(0, 200),
+      fromQuery(query.offset, 0, 0, 1e9),
+      fromQuery(query.limit, 60, 1, 500),
+    );
   }
 
   @Get(':id')

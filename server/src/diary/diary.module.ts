@@ -6,5 +6,9 @@ import { DiaryController } from './diary.controller.js';
 import { DiaryService } from './diary.service.js';
 import { DiaryStore } from './diary.store.js';
 
-@Module({ imports: [BlendsModule, CanesModule, SheetBookModule], controllers: [DiaryController], providers: [DiaryService, DiaryStore] })
+@Module({
+  imports: [BlendsModule, CanesModule, SheetBookModule],
+  controllers: [DiaryController],
+  providers: [DiaryService, DiaryStore],
+})
 export class DiaryModule {}

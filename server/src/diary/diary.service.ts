@@ -22,7 +22,10 @@ export class DiaryService {
   ) {}
 
   list(search: string, offset: number, limit: number): Promise<DiaryListAnswer> {
-    const words = search.split(/[^\p{L}\p{N}]+/u).filter((word) => word !== '').slice(0, 12);
+    const words = search
+      .split(/[^\p{L}\p{N}]+/u)
+      .filter((word) => word !== '')
+      .slice(0, 12);
     return this.store.list(words, offset, limit);
   }
 
@@ -33,24 +36,47 @@ export class DiaryService {
     return {
       ...card,
       pieces: (await this.store.piecesOf(id)).map(({ name, count, widthMm, heightMm }) => ({
-        name, count, cutter: cutterOf(widthMm, heightMm),
+        name,
+        count,
+        cutter: cutterOf(widthMm, heightMm),
       })),
       mixes: (await this.store.mixesOf(id)).flatMap(({ revisionId, grams }) => {
         const revision = this.studio.one('revision', revisionId);
         const recipe = this.studio.recipe(revisionId);
         if (!revision || !recipe) return [];
-        return [{
-          revisionId, grams, mixId: revision.mixId, number: revision.number, name: this.studio.nameOf(revisionId),
-          notation: this.studio.notation(recipe),
-          hex: colourOf(flatten(recipe, this.studio), 'baked', this.studio.pigments).hex,
-        }];
+        return [
+          {
+            revisionId,
+            grams,
+            mixId: revision.mixId,
+            number: revision.number,
+            name: this.studio.nameOf(revisionId),
+            notation: this.studio.notation(recipe),
+            hex: colourOf(flatten(recipe, this.studio), 'baked', this.studio.pigments).hex,
+          },
+        ];
       }),
-      blends: (await Promise.all((await this.store.blendsOf(id)).map(async ({ blendRevisionId, passes }) => {
-        const blend = await this.blends.asMade(blendRevisionId);
-        return blend ? [{ ...blend, passes }] : [];
-      }))).flat(),
+      blends: (
+        await Promise.all(
+          (await this.store.blendsOf(id)).map(async ({ blendRevisionId, passes }) => {
+            const blend = await this.blends.asMade(blendRevisionId);
+            return blend ? [{ ...blend, passes }] : [];
+          }),
+        )
+      ).flat(),
       canes: await this.canes.asMade(id),
-      sheets: (await this.sheets.ofEntry(id)).map(({ id: sheetId, name, rolledAt, mm, widthMm, lengthMm, form, hexes }) => ({ sheetId, name, rolledAt, mm, widthMm, lengthMm, form, hexes })),
+      sheets: (await this.sheets.ofEntry(id)).map(
+        ({ id: sheetId, name, rolledAt, mm, widthMm, lengthMm, form, hexes }) => ({
+          sheetId,
+          name,
+          rolledAt,
+          mm,
+          widthMm,
+          lengthMm,
+          form,
+          hexes,
+        }),
+      ),
       conditioned: await this.sheets.conditionedIn(id),
       clays: (await this.store.takingsOf(id)).flatMap(({ clayId, grams }) => {
         const clay = this.studio.clay(clayId);

@@ -18,7 +18,9 @@ export class EventsService implements OnModuleInit {
   constructor(@Inject(Journal) private readonly journal: Journal) {}
 
   onModuleInit(): void {
-    this.journal.onChange((_, change) => { this.say({ of: 'change', change }); });
+    this.journal.onChange((_, change) => {
+      this.say({ of: 'change', change });
+    });
   }
 
   say(what: StreamSays): void {
@@ -34,7 +36,10 @@ export class EventsService implements OnModuleInit {
     return new Observable<MessageEvent>((to) => {
       this.listeners += 1;
       const hello: StreamSays = { of: 'sledge', start: this.start };
-      const events = this.said.pipe(startWith(hello), map((data): MessageEvent => ({ data, retry: RETRY })));
+      const events = this.said.pipe(
+        startWith(hello),
+        map((data): MessageEvent => ({ data, retry: RETRY })),
+      );
       const subscription = events.subscribe(to);
       return () => {
         subscription.unsubscribe();

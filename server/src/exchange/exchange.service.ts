@@ -11,16 +11,29 @@ import { understand, type Incoming, type Understood } from './incoming.js';
 /** Mixes out to files and in from them. */
 @Injectable()
 export class ExchangeService {
-  constructor(@Inject(Journal) private readonly journal: Journal, @Inject(Studio) private readonly studio: Studio) {}
+  constructor(
+    @Inject(Journal) private readonly journal: Journal,
+    @Inject(Studio) private readonly studio: Studio,
+  ) {}
 
   async out(): Promise<TakeOutAnswer> {
     const all: TakeOutAnswer[number][] = [];
-    await inBreaths(this.studio.all('mix').filter((m) => !m.retired), (mix) => {
-      const recipe = this.studio.recipe(this.studio.newest(mix.id)?.id ?? '');
-      if (!recipe) return;
-      const { lab, hex } = colourOf(flatten(recipe, this.studio), 'baked', this.studio.pigments);
-      all.push({ name: mix.name, recipe: this.studio.notation(recipe), basis: recipe.basis, note: mix.note, lab, hex });
-    });
+    await inBreaths(
+      this.studio.all('mix').filter((m) => !m.retired),
+      (mix) => {
+        const recipe = this.studio.recipe(this.studio.newest(mix.id)?.id ?? '');
+        if (!recipe) return;
+        const { lab, hex } = colourOf(flatten(recipe, this.studio), 'baked', this.studio.pigments);
+        all.push({
+          name: mix.name,
+          recipe: this.studio.notation(recipe),
+          basis: recipe.basis,
+          note: mix.note,
+          lab,
+          hex,
+        });
+      },
+    );
     return all;
   }
 
@@ -34,23 +47,52 @@ export class ExchangeService {
       if (understood.faults.length > 0) return;
       const fresh = freshOf(understood);
       for (const one of fresh) await this.write(draft, one);
-      draft.summary = fresh.length === 1 ? `took in the mix ${fresh[0]?.line.name.trim() ?? ''}` : `took in ${fresh.length} mixes`;
+      draft.summary =
+        fresh.length === 1 ? `took in the mix ${fresh[0]?.line.name.trim() ?? ''}` : `took in ${fresh.length} mixes`;
     });
     return answerOf(understood, understood.faults.length > 0 ? null : freshOf(understood).length);
   }
 
   private async write(draft: Draft, { line, mixId, revisionId, recipe }: Incoming): Promise<void> {
-    await draft.put('mix', { id: mixId, version: draft.version, name: line.name.trim(), note: line.note, retired: false, wantedHex: null });
-    await draft.put('revision', { id: revisionId, mixId, number: 1, basis: recipe.basis, createdAt: new Date().toISOString() });
-    draft.replace('ingredient', [], recipe.ingredients.map(({ parts, of }, position): Row<'ingredient'> => ({
-      id: randomUUID(), revisionId, position, parts: parts.toFraction(), clayId: 'clay' in of ? of.clay : null, innerId: 'clay' in of ? null : of.revision,
-    })));
+    await draft.put('mix', {
+      id: mixId,
+      version: draft.version,
+      name: line.name.trim(),
+      note: line.note,
+      retired: false,
+      wantedHex: null,
+    });
+    await draft.put('revision', {
+      id: revisionId,
+      mixId,
+      number: 1,
+      basis: recipe.basis,
+      createdAt: new Date().toISOString(),
+    });
+    draft.replace(
+      'ingredient',
+      [],
+      recipe.ingredients.map(({ parts, of }, position): Row<'ingredient'> => ({
+        id: randomUUID(),
+        revisionId,
+        position,
+        parts: parts.toFraction(),
+        clayId: 'clay' in of ? of.clay : null,
+        innerId: 'clay' in of ? null : of.revision,
+      })),
+    );
   }
 }
 
 const freshOf = ({ incoming }: Understood): Incoming[] => incoming.filter((i) => !i.there);
 
 function answerOf({ incoming, faults }: Understood, taken: number | null): TakeInAnswer {
-  const shown = incoming.map(({ line, notation, hex, there }) => ({ row: line.row, name: line.name.trim(), notation, hex, there }));
+  const shown = incoming.map(({ line, notation, hex, there }) => ({
+    row: line.row,
+    name: line.name.trim(),
+    notation,
+    hex,
+    there,
+  }));
   return { mixes: shown.sort((a, b) => a.row - b.row), faults: fewFaults(faults), taken };
 }

@@ -1,6 +1,20 @@
 import { randomUUID } from 'node:crypto';
 import { Complaint } from '#core/units';
-import { MOST_DEPTH, checkParts, colourOf, flatten, flattenNew, normalForm, normalKey, openBrackets, parseNotation, printNotation, type Book, type Named, type Recipe } from '#core/mix';
+import {
+  MOST_DEPTH,
+  checkParts,
+  colourOf,
+  flatten,
+  flattenNew,
+  normalForm,
+  normalKey,
+  openBrackets,
+  parseNotation,
+  printNotation,
+  type Book,
+  type Named,
+  type Recipe,
+} from '#core/mix';
 import type { Fault } from '#core/formats';
 import type { MixLineDto } from '#contract';
 import { inBreaths } from '../aside/breath.js';
@@ -30,14 +44,21 @@ function nameFaults(lines: readonly MixLineDto[], studio: Studio): Fault[] {
     const before = first.get(key);
     if (before === undefined) first.set(key, row);
     if (key === '') return [{ row, sentence: 'This mix has no name.' }];
-    if (name.trim().length > NAME_MOST) return [{ row, sentence: `“${name.trim().slice(0, 30)}…” is longer than 80 letters.` }];
+    if (name.trim().length > NAME_MOST)
+      return [{ row, sentence: `“${name.trim().slice(0, 30)}…” is longer than 80 letters.` }];
     if (/["\n\r\t]/.test(name)) return [{ row, sentence: 'A name cannot hold line breaks or double quotation marks.' }];
-    if (before !== undefined) return [{ row, sentence: `There is a mix called ${name.trim()} in row ${before} already.` }];
-    return clays.has(key) ? [{ row, sentence: `${name.trim()} is the name of a clay on the shelf. Call the mix something else.` }] : [];
+    if (before !== undefined)
+      return [{ row, sentence: `There is a mix called ${name.trim()} in row ${before} already.` }];
+    return clays.has(key)
+      ? [{ row, sentence: `${name.trim()} is the name of a clay on the shelf. Call the mix something else.` }]
+      : [];
   });
 }
 
-export interface Understood { readonly incoming: Incoming[]; readonly faults: Fault[] }
+export interface Understood {
+  readonly incoming: Incoming[];
+  readonly faults: Fault[];
+}
 
 /**
  * Understands mixes out of a file, in whatever order they stand: a recipe
@@ -51,7 +72,8 @@ export async function understand(lines: readonly MixLineDto[], studio: Studio): 
   const recipes = new Map<string, Recipe>();
   const names = new Map<string, string>();
   const book: Book = {
-    clay: studio.clay, line: studio.line,
+    clay: studio.clay,
+    line: studio.line,
     recipe: (id) => recipes.get(id) ?? studio.recipe(id),
     nameOf: (id) => names.get(id) ?? studio.nameOf(id),
     worked: new Map(studio.worked),
@@ -76,23 +98,36 @@ export async function understand(lines: readonly MixLineDto[], studio: Studio): 
     // which of them is too deep is told of the row that one began with
     if (path.length > MOST_LOOKED) throw new TooDeep();
     if (path.includes(key)) {
-      faults.push({ row: line.row, sentence: `A mix cannot contain itself: ${[...path.slice(path.indexOf(key)), key].map((k) => inFile.get(k)?.name.trim() ?? k).join(' contains ')}.` });
+      faults.push({
+        row: line.row,
+        sentence: `A mix cannot contain itself: ${[...path.slice(path.indexOf(key)), key].map((k) => inFile.get(k)?.name.trim() ?? k).join(' contains ')}.`,
+      });
       failed.add(key);
       return null;
     }
     try {
       const terms = openBrackets(parseNotation(line.recipe));
       checkParts(terms.map(({ parts, of }) => ({ parts, name: of.name })));
-      const recipe: Recipe = { basis: line.basis, ingredients: terms.map((term) => ({ parts: term.parts, of: sourceOf(term.of, [...path, key]) })) };
+      const recipe: Recipe = {
+        basis: line.basis,
+        ingredients: terms.map((term) => ({ parts: term.parts, of: sourceOf(term.of, [...path, key]) })),
+      };
       const flat = flattenNew(recipe, book);
       const onBoard = studio.mixNamed(line.name);
       const newest = onBoard && studio.newest(onBoard.id);
       const there = newest && studio.recipe(newest.id);
-      const same = there !== undefined && normalKey(normalForm(flatten(there, studio), there.basis)) === normalKey(normalForm(flat, line.basis));
+      const same =
+        there !== undefined &&
+        normalKey(normalForm(flatten(there, studio), there.basis)) === normalKey(normalForm(flat, line.basis));
       if (onBoard && !same) throw new Taken(line.name.trim());
       const own: Incoming = {
-        line, mixId: onBoard?.id ?? randomUUID(), revisionId: newest?.id ?? randomUUID(), recipe, there: same,
-        notation: printNotation(terms), hex: colourOf(flat, 'baked', studio.pigments).hex,
+        line,
+        mixId: onBoard?.id ?? randomUUID(),
+        revisionId: newest?.id ?? randomUUID(),
+        recipe,
+        there: same,
+        notation: printNotation(terms),
+        hex: colourOf(flat, 'baked', studio.pigments).hex,
       };
       recipes.set(own.revisionId, recipe);
       names.set(own.revisionId, line.name.trim());
@@ -103,13 +138,19 @@ export async function understand(lines: readonly MixLineDto[], studio: Studio): 
       if (error instanceof TooDeep && path.length > 0) throw error;
       failed.add(key);
       // a row that only rests on a broken one needs no sentence of its own
-      if (error instanceof Broken) { if (!faults.some((f) => f.row === line.row)) faults.push({ row: line.row, sentence: 'This mix rests on another one of the file that is wrong.' }); return null; }
+      if (error instanceof Broken) {
+        if (!faults.some((f) => f.row === line.row))
+          faults.push({ row: line.row, sentence: 'This mix rests on another one of the file that is wrong.' });
+        return null;
+      }
       if (!(error instanceof Complaint || error instanceof Taken || error instanceof TooDeep)) throw error;
       faults.push({ row: line.row, sentence: error.message });
       return null;
     }
   };
-  await inBreaths(lines, (line) => { visit(line, []); });
+  await inBreaths(lines, (line) => {
+    visit(line, []);
+  });
   return { incoming: inOrder, faults: faults.sort((a, b) => (a.row ?? 0) - (b.row ?? 0)) };
 }
 

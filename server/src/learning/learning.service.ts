@@ -23,7 +23,11 @@ type Kept = typeof learning.$inferSelect;
 export class LearningService implements OnModuleInit {
   private kept: Kept = { id: ID, key: '', use: true, learned: {} };
 
-  constructor(@Inject(DB) private readonly db: Db, @Inject(Journal) private readonly journal: Journal, @Inject(Studio) private readonly studio: Studio) {}
+  constructor(
+    @Inject(DB) private readonly db: Db,
+    @Inject(Journal) private readonly journal: Journal,
+    @Inject(Studio) private readonly studio: Studio,
+  ) {}
 
   async onModuleInit(): Promise<void> {
     const [kept] = await this.db.select().from(learning);
@@ -33,18 +37,41 @@ export class LearningService implements OnModuleInit {
   async now(): Promise<LearningAnswer> {
     const evidence = await this.evidence();
     const inChips = new Set(evidence.flatMap((e) => e.shares.map((s) => s.clayId)));
-    const clays = this.studio.all('clay').filter((c) => !c.retired || inChips.has(c.id))
-      .map(({ id, lineId, name, kind, rawHex, bakedHex, strength }): Clay => ({ id, lineId, name, kind, rawHex, bakedHex, strength }));
-    const key = createHash('sha1').update(JSON.stringify([
-      evidence.map(({ id, shares, stage, lab, way }) => [id, shares, stage, lab, way]), clays.map(({ name: _, ...rest }) => rest),
-    ])).digest('hex');
+    const clays = this.studio
+      .all('clay')
+      .filter((c) => !c.retired || inChips.has(c.id))
+      .map(({ id, lineId, name, kind, rawHex, bakedHex, strength }): Clay => ({
+        id,
+        lineId,
+        name,
+        kind,
+        rawHex,
+        bakedHex,
+        strength,
+      }));
+    const key = createHash('sha1')
+      .update(
+        JSON.stringify([
+          evidence.map(({ id, shares, stage, lab, way }) => [id, shares, stage, lab, way]),
+          clays.map(({ name: _, ...rest }) => rest),
+        ]),
+      )
+      .digest('hex');
     const { key: learnedKey, learned, use } = this.kept;
-    return { key, chips: evidence, clays, use, learned: learnedKey === '' ? null : learned, learnedKey: learnedKey === '' ? null : learnedKey };
+    return {
+      key,
+      chips: evidence,
+      clays,
+      use,
+      learned: learnedKey === '' ? null : learned,
+      learnedKey: learnedKey === '' ? null : learnedKey,
+    };
   }
 
   async keep({ key, clays }: LearningDto): Promise<LearningAnswer> {
     const now = await this.now();
-    if (now.key !== key) throw new ProblemException(409, 'Learned from other chips', 'The chips have changed since this was learned.');
+    if (now.key !== key)
+      throw new ProblemException(409, 'Learned from other chips', 'The chips have changed since this was learned.');
     const learned: Learned = Object.fromEntries(clays.map(({ clayId, ...rest }) => [clayId, rest]));
     await this.write({ ...this.kept, key, learned });
     return this.now();
@@ -56,7 +83,9 @@ export class LearningService implements OnModuleInit {
   }
 
   private async write(row: Kept): Promise<void> {
-    await this.journal.beside(async () => { await this.db.insert(learning).values(row).onConflictDoUpdate({ target: learning.id, set: row }); });
+    await this.journal.beside(async () => {
+      await this.db.insert(learning).values(row).onConflictDoUpdate({ target: learning.id, set: row });
+    });
     this.follow(row);
   }
 
@@ -72,8 +101,18 @@ export class LearningService implements OnModuleInit {
       const revision = this.studio.one('revision', revisionId);
       if (!recipe || !revision) return [];
       return {
-        id, stage, way, madeOn, lab: { l, a, b }, mixId: revision.mixId, mixName: this.studio.nameOf(revisionId), notation: this.studio.notation(recipe),
-        shares: flatten(recipe, this.studio).shares.map(({ clay, volume }) => ({ clayId: clay.id, volume: volume.valueOf() })),
+        id,
+        stage,
+        way,
+        madeOn,
+        lab: { l, a, b },
+        mixId: revision.mixId,
+        mixName: this.studio.nameOf(revisionId),
+        notation: this.studio.notation(recipe),
+        shares: flatten(recipe, this.studio).shares.map(({ clay, volume }) => ({
+          clayId: clay.id,
+          volume: volume.valueOf(),
+        })),
       };
     });
   }

@@ -30,16 +30,28 @@ export class LookRoundService implements OnApplicationShutdown {
   }
 
   private layOut(back: string): { readonly child: ChildProcess; readonly address: Promise<string> } {
-    const child = fork(SCRIPT, [], { env: { ...process.env, [BACK]: back }, execArgv: [], stdio: ['ignore', 'inherit', 'inherit', 'ipc'] });
+    const child = fork(SCRIPT, [], {
+      env: { ...process.env, [BACK]: back },
+      execArgv: [],
+      stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
+    });
     const address = new Promise<string>((resolve, reject) => {
       const failed = (): void => {
         this.garden = null;
         reject(refused('The kitchen garden could not be laid out. Try it again.'));
       };
-      const timer = setTimeout(() => { child.kill(); }, PATIENCE);
-      child.once('message', (port) => { clearTimeout(timer); resolve(`http://127.0.0.1:${String(port)}`); });
+      const timer = setTimeout(() => {
+        child.kill();
+      }, PATIENCE);
+      child.once('message', (port) => {
+        clearTimeout(timer);
+        resolve(`http://127.0.0.1:${String(port)}`);
+      });
       child.once('error', failed);
-      child.once('exit', () => { clearTimeout(timer); failed(); });
+      child.once('exit', () => {
+        clearTimeout(timer);
+        failed();
+      });
     });
     return { child, address };
   }

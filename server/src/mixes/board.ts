@@ -26,7 +26,10 @@ export interface BoardQuery {
   readonly limit: number;
 }
 
-interface Shown { readonly mixes: readonly Worked[]; readonly search: () => WordSearch }
+interface Shown {
+  readonly mixes: readonly Worked[];
+  readonly search: () => WordSearch;
+}
 
 type Order = (a: Worked, b: Worked) => number;
 /** Greys stand behind all hues, light to dark. */
@@ -68,7 +71,9 @@ export class Board implements OnApplicationBootstrap, OnApplicationShutdown {
   private ended = false;
 
   constructor(@Inject(Studio) private readonly studio: Studio) {
-    studio.onTouched((touched) => { this.follow(touched); });
+    studio.onTouched((touched) => {
+      this.follow(touched);
+    });
   }
 
   /** Works the mixes out after the start, a few at a time, so that the first who looks does not wait for all of them. */
@@ -89,14 +94,23 @@ export class Board implements OnApplicationBootstrap, OnApplicationShutdown {
 
   /** Chips whose name, notation or clays hold every word of the search. */
   list({ search, now, retired, sort, offset, limit }: BoardQuery): MixListAnswer {
-    const words = search.toLowerCase().split(/[\s,+]+/).filter((word) => word !== '');
+    const words = search
+      .toLowerCase()
+      .split(/[\s,+]+/)
+      .filter((word) => word !== '');
     const left = this.gramsLeft();
     const { mixes, search: texts } = this.shown(sort, retired);
-    const named = words.length === 0 ? mixes : texts().find(words).flatMap((i) => mixes[i] ?? []);
+    const named =
+      words.length === 0
+        ? mixes
+        : texts()
+            .find(words)
+            .flatMap((i) => mixes[i] ?? []);
     const found = now <= 0 ? named : named.filter((mix) => untilGone(mix, left).grams >= now);
     return {
       total: found.length,
-      cards: found.slice(offset, offset + limit)
+      cards: found
+        .slice(offset, offset + limit)
         .map((mix) => ({ ...mix.card, possibleGrams: untilGone(mix, left).grams })),
     };
   }
@@ -105,10 +119,12 @@ export class Board implements OnApplicationBootstrap, OnApplicationShutdown {
   twinsOf(mixId: string): MixName[] {
     this.upToDate();
     const key = this.worked.get(mixId)?.key ?? '';
-    return [...this.byKey.get(key) ?? []].filter((id) => id !== mixId).flatMap((id) => {
-      const card = this.worked.get(id)?.card;
-      return card && !card.retired ? [{ id, name: card.name }] : [];
-    });
+    return [...(this.byKey.get(key) ?? [])]
+      .filter((id) => id !== mixId)
+      .flatMap((id) => {
+        const card = this.worked.get(id)?.card;
+        return card && !card.retired ? [{ id, name: card.name }] : [];
+      });
   }
 
   private gramsLeft(): (clayId: string) => number {
@@ -175,10 +191,18 @@ export class Board implements OnApplicationBootstrap, OnApplicationShutdown {
     this.ranks.set(mixId, rank);
     const worked: Worked = {
       shares: flat.shares.map(({ clay, mass }) => ({ clay, mass: mass.valueOf() })),
-      key: normalKey(normalForm(flat, recipe.basis)), rank,
+      key: normalKey(normalForm(flat, recipe.basis)),
+      rank,
       card: {
-        id: mixId, revisionId: revision.id, name: mix.name, notation, hex,
-        lightness: lab.l, hue: h, chroma: c, retired: mix.retired,
+        id: mixId,
+        revisionId: revision.id,
+        name: mix.name,
+        notation,
+        hex,
+        lightness: lab.l,
+        hue: h,
+        chroma: c,
+        retired: mix.retired,
       },
       words: [mix.name, notation, ...flat.shares.map((s) => s.clay.name)].join(' ').toLowerCase(),
     };

@@ -1,5 +1,14 @@
 import { Body, Controller, Delete, Get, HttpCode, Inject, Param, Post, Put, Query } from '@nestjs/common';
-import { ChipDto, MIX_SORTS, MixDto, NotationDto, type MixAnswer, type MixListAnswer, type NotationAnswer, type RevisionAnswer } from '#contract';
+import {
+  ChipDto,
+  MIX_SORTS,
+  MixDto,
+  NotationDto,
+  type MixAnswer,
+  type MixListAnswer,
+  type NotationAnswer,
+  type RevisionAnswer,
+} from '#contract';
 import { ChangeId, fromQuery } from '../access/changeId.js';
 import { sameId } from '../access/problem.js';
 import { Board } from './board.js';

@@ -6,5 +6,9 @@ import { MixesStore } from './mixes.store.js';
 import { Studio } from './studio.js';
 
 @Global()
-@Module({ controllers: [MixesController], providers: [MixesService, MixesStore, Studio, Board], exports: [Studio, MixesService] })
+@Module({
+  controllers: [MixesController],
+  providers: [MixesService, MixesStore, Studio, Board],
+  exports: [Studio, MixesService],
+})
 export class MixesModule {}

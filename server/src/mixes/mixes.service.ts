@@ -26,7 +26,12 @@ export class MixesService {
     const referenced = new Set(rows.flatMap((r) => [...restsOn(this.recipeOf(r.id), this.studio)]));
     const users = new Map(rows.flatMap((r) => this.studio.usersOf(r.id)).map((m) => [m.id, m.name]));
     return {
-      id, version: mix.version, name: mix.name, note: mix.note, retired: mix.retired, wantedHex: mix.wantedHex,
+      id,
+      version: mix.version,
+      name: mix.name,
+      note: mix.note,
+      retired: mix.retired,
+      wantedHex: mix.wantedHex,
       revisions: await this.answers(rows.map((r) => r.id)),
       referenced: await this.answers([...referenced, ...this.newerThan(referenced)]),
       chips: await this.store.chipsOf(rows.map((r) => r.id)),
@@ -45,7 +50,10 @@ export class MixesService {
   async read(text: string): Promise<NotationAnswer> {
     const { terms: said, basis } = readRecipe(text, namesIn(this.studio));
     const terms = openBrackets(said);
-    const ingredients = terms.map(({ parts, of }) => ({ parts: parts.toFraction(), ...meantIn(text, of, this.studio) }));
+    const ingredients = terms.map(({ parts, of }) => ({
+      parts: parts.toFraction(),
+      ...meantIn(text, of, this.studio),
+    }));
     checkParts(terms.map(({ parts, of }) => ({ parts, name: of.name })));
     const recipe = this.toRecipe('volume', ingredients);
     return { basis, ingredients, referenced: await this.answers([...restsOn(recipe, this.studio)]) };
@@ -58,16 +66,24 @@ export class MixesService {
       this.checkName(dto);
       const recipe = this.checkedRecipe(dto);
       await draft.put('mix', {
-        id: dto.id, version: draft.version, name: dto.name.trim(), note: dto.note, retired: dto.retired,
-        wantedHex: dto.wantedHex === undefined ? stored?.wantedHex ?? null : dto.wantedHex?.toUpperCase() ?? null,
+        id: dto.id,
+        version: draft.version,
+        name: dto.name.trim(),
+        note: dto.note,
+        retired: dto.retired,
+        wantedHex: dto.wantedHex === undefined ? (stored?.wantedHex ?? null) : (dto.wantedHex?.toUpperCase() ?? null),
       });
       const newest = this.studio.newest(dto.id);
       const before = newest && this.recipeOf(newest.id);
       const changed = !before || !sameRecipe(before, recipe);
       const made = changed && newest !== undefined && (await this.store.madeOf([newest.id])).has(newest.id);
-      if (changed) await this.writeRecipe(draft, dto, made ? undefined : newest, (newest?.number ?? 0) + (made ? 1 : 0));
-      draft.summary = !stored ? `new mix ${dto.name.trim()}`
-        : changed ? `${dto.name.trim()} is now ${this.studio.notation(recipe)}` : `changed ${dto.name.trim()}`;
+      if (changed)
+        await this.writeRecipe(draft, dto, made ? undefined : newest, (newest?.number ?? 0) + (made ? 1 : 0));
+      draft.summary = !stored
+        ? `new mix ${dto.name.trim()}`
+        : changed
+          ? `${dto.name.trim()} is now ${this.studio.notation(recipe)}`
+          : `changed ${dto.name.trim()}`;
     });
     return this.open(dto.id);
   }
@@ -81,7 +97,7 @@ export class MixesService {
       await draft.put('chip', { ...dto, version: draft.version });
       draft.summary = `${stored ? 'changed a chip' : 'new chip'} of ${this.studio.nameOf(dto.revisionId)}`;
     });
-    return await this.store.chip(dto.id) ?? dto;
+    return (await this.store.chip(dto.id)) ?? dto;
   }
 
   async removeChip(changeId: string, id: string, version: number): Promise<void> {
@@ -101,25 +117,46 @@ export class MixesService {
       await checkVersion(mix.name, mix.version, version, () => this.open(id));
       const { usedIn } = await this.open(id);
       const revisions = this.studio.revisions(id);
-      const uses = [...usedIn.map((m) => `the mix ${m.name}`), ...await this.store.usesOf(revisions.map((r) => r.id))];
-      if (uses.length > 0) throw inUse(`${mix.name} is used by ${uses.slice(0, 6).join(', ')}${uses.length > 6 ? ` and ${uses.length - 6} more` : ''}. Retire it instead: it leaves the board and stays in them.`);
-      draft.remove('ingredient', revisions.flatMap((r) => this.studio.ingredients(r.id)));
+      const uses = [
+        ...usedIn.map((m) => `the mix ${m.name}`),
+        ...(await this.store.usesOf(revisions.map((r) => r.id))),
+      ];
+      if (uses.length > 0)
+        throw inUse(
+          `${mix.name} is used by ${uses.slice(0, 6).join(', ')}${uses.length > 6 ? ` and ${uses.length - 6} more` : ''}. Retire it instead: it leaves the board and stays in them.`,
+        );
+      draft.remove(
+        'ingredient',
+        revisions.flatMap((r) => this.studio.ingredients(r.id)),
+      );
       draft.remove('revision', revisions);
       draft.remove('mix', [mix]);
       draft.summary = `took ${mix.name} off the board`;
     });
   }
 
-  private async writeRecipe(draft: Draft, dto: MixDto, keep: Row<'revision'> | undefined, number: number): Promise<void> {
+  private async writeRecipe(
+    draft: Draft,
+    dto: MixDto,
+    keep: Row<'revision'> | undefined,
+    number: number,
+  ): Promise<void> {
     const revision = {
-      id: keep?.id ?? randomUUID(), mixId: dto.id, number: Math.max(1, number), basis: dto.basis,
+      id: keep?.id ?? randomUUID(),
+      mixId: dto.id,
+      number: Math.max(1, number),
+      basis: dto.basis,
       createdAt: keep?.createdAt ?? new Date().toISOString(),
     };
     await draft.put('revision', revision);
     const before = keep ? this.studio.ingredients(keep.id) : [];
     const wanted = dto.ingredients.map((ingredient, position) => ({
-      id: before[position]?.id ?? randomUUID(), revisionId: revision.id, position,
-      parts: readNumber(ingredient.parts).toFraction(), clayId: ingredient.clayId, innerId: ingredient.revisionId,
+      id: before[position]?.id ?? randomUUID(),
+      revisionId: revision.id,
+      position,
+      parts: readNumber(ingredient.parts).toFraction(),
+      clayId: ingredient.clayId,
+      innerId: ingredient.revisionId,
     }));
     draft.replace('ingredient', before, wanted);
   }
@@ -137,19 +174,31 @@ export class MixesService {
   /** @throws ProblemException with the field of the ingredient that is wrong */
   private checkedRecipe(dto: MixDto): Recipe {
     dto.ingredients.forEach(({ clayId, revisionId, parts }, i) => {
-      const known = clayId === null ? revisionId !== null && this.studio.one('revision', revisionId) : revisionId === null && this.studio.clay(clayId);
+      const known =
+        clayId === null
+          ? revisionId !== null && this.studio.one('revision', revisionId)
+          : revisionId === null && this.studio.clay(clayId);
       if (!known) throw refused('This ingredient is not on the shelf and not on the board.', `ingredients.${i}.clayId`);
-      const name = clayId === null ? this.studio.nameOf(revisionId ?? '') : this.studio.clay(clayId)?.name ?? '';
-      refusedAt(`ingredients.${i}.parts`, () => { checkParts([{ parts: readNumber(parts), name }]); });
+      const name = clayId === null ? this.studio.nameOf(revisionId ?? '') : (this.studio.clay(clayId)?.name ?? '');
+      refusedAt(`ingredients.${i}.parts`, () => {
+        checkParts([{ parts: readNumber(parts), name }]);
+      });
     });
     const recipe = this.toRecipe(dto.basis, dto.ingredients);
     const own = new Set(this.studio.revisions(dto.id).map((r) => r.id));
     const self = [...restsOn(recipe, this.studio)].find((id) => own.has(id));
     if (self !== undefined) {
-      const through = recipe.ingredients.flatMap(({ of }) => ('revision' in of && !own.has(of.revision) ? [this.studio.nameOf(of.revision)] : []));
-      throw refused(`A mix cannot contain itself: ${[dto.name, ...through.slice(0, 1), dto.name].join(' contains ')}.`, 'ingredients');
+      const through = recipe.ingredients.flatMap(({ of }) =>
+        'revision' in of && !own.has(of.revision) ? [this.studio.nameOf(of.revision)] : [],
+      );
+      throw refused(
+        `A mix cannot contain itself: ${[dto.name, ...through.slice(0, 1), dto.name].join(' contains ')}.`,
+        'ingredients',
+      );
     }
-    refusedAt('ingredients', () => { flattenNew(recipe, this.studio); });
+    refusedAt('ingredients', () => {
+      flattenNew(recipe, this.studio);
+    });
     return recipe;
   }
 
@@ -157,7 +206,8 @@ export class MixesService {
     return {
       basis,
       ingredients: ingredients.map(({ parts, clayId, revisionId }) => ({
-        parts: readNumber(parts), of: clayId === null ? { revision: revisionId ?? '' } : { clay: clayId },
+        parts: readNumber(parts),
+        of: clayId === null ? { revision: revisionId ?? '' } : { clay: clayId },
       })),
     };
   }
@@ -176,16 +226,25 @@ export class MixesService {
 
   private async answers(revisionIds: readonly string[]): Promise<RevisionAnswer[]> {
     const made = await this.store.madeOf(revisionIds);
-    return revisionIds.flatMap((id) => this.studio.one('revision', id) ?? []).map((r) => this.revisionAnswer(r, made.has(r.id)));
+    return revisionIds
+      .flatMap((id) => this.studio.one('revision', id) ?? [])
+      .map((r) => this.revisionAnswer(r, made.has(r.id)));
   }
 
   private revisionAnswer(row: Row<'revision'>, made: boolean): RevisionAnswer {
     return {
-      id: row.id, mixId: row.mixId, mixName: this.studio.nameOf(row.id), number: row.number,
+      id: row.id,
+      mixId: row.mixId,
+      mixName: this.studio.nameOf(row.id),
+      number: row.number,
       newest: this.studio.newerThan(row.id) === undefined,
-      basis: row.basis, made, createdAt: row.createdAt,
+      basis: row.basis,
+      made,
+      createdAt: row.createdAt,
       ingredients: this.recipeOf(row.id).ingredients.map(({ parts, of }) => ({
-        parts: parts.toFraction(), clayId: 'clay' in of ? of.clay : null, revisionId: 'clay' in of ? null : of.revision,
+        parts: parts.toFraction(),
+        clayId: 'clay' in of ? of.clay : null,
+        revisionId: 'clay' in of ? null : of.revision,
       })),
     };
   }

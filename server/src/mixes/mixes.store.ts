@@ -4,7 +4,17 @@ import { DB } from '../db/db.module.js';
 import type { Row } from '../db/journal.js';
 import type { Db } from '../db/dataFile.js';
 import { canesUsing } from '../db/canesUsing.js';
-import { batches, blendColours, blendRevisions, blends, chips, entries, entryMixes, layers, pieces } from '../db/schema.js';
+import {
+  batches,
+  blendColours,
+  blendRevisions,
+  blends,
+  chips,
+  entries,
+  entryMixes,
+  layers,
+  pieces,
+} from '../db/schema.js';
 
 @Injectable()
 export class MixesStore {
@@ -14,14 +24,21 @@ export class MixesStore {
   async madeOf(revisionIds: readonly string[]): Promise<Set<string>> {
     if (revisionIds.length === 0) return new Set();
     const ids = [...revisionIds];
-    const rows = await this.db.selectDistinct({ id: entryMixes.revisionId }).from(entryMixes).where(inArray(entryMixes.revisionId, ids))
+    const rows = await this.db
+      .selectDistinct({ id: entryMixes.revisionId })
+      .from(entryMixes)
+      .where(inArray(entryMixes.revisionId, ids))
       .union(this.db.selectDistinct({ id: chips.revisionId }).from(chips).where(inArray(chips.revisionId, ids)));
     return new Set(rows.map((r) => r.id));
   }
 
   /** Newest first. */
   chipsOf(revisionIds: readonly string[]): Promise<Row<'chip'>[]> {
-    return this.db.select().from(chips).where(inArray(chips.revisionId, [...revisionIds])).orderBy(desc(chips.madeOn), desc(chips.version));
+    return this.db
+      .select()
+      .from(chips)
+      .where(inArray(chips.revisionId, [...revisionIds]))
+      .orderBy(desc(chips.madeOn), desc(chips.version));
   }
 
   async chip(id: string): Promise<Row<'chip'> | undefined> {
@@ -31,16 +48,31 @@ export class MixesStore {
 
   /** Chips, batches and diary entries that use the revisions, in words. */
   async usesOf(revisionIds: readonly string[]): Promise<string[]> {
-    const inBatches = await this.db.selectDistinct({ name: batches.name }).from(layers)
-      .innerJoin(pieces, eq(pieces.id, layers.pieceId)).innerJoin(batches, eq(batches.id, pieces.batchId))
+    const inBatches = await this.db
+      .selectDistinct({ name: batches.name })
+      .from(layers)
+      .innerJoin(pieces, eq(pieces.id, layers.pieceId))
+      .innerJoin(batches, eq(batches.id, pieces.batchId))
       .where(inArray(layers.revisionId, [...revisionIds]));
-    const inDiary = await this.db.selectDistinct({ title: entries.title }).from(entryMixes)
-      .innerJoin(entries, eq(entries.id, entryMixes.entryId)).where(inArray(entryMixes.revisionId, [...revisionIds]));
-    const inBlends = await this.db.selectDistinct({ name: blends.name }).from(blendColours)
-      .innerJoin(blendRevisions, eq(blendRevisions.id, blendColours.blendRevisionId)).innerJoin(blends, eq(blends.id, blendRevisions.blendId))
+    const inDiary = await this.db
+      .selectDistinct({ title: entries.title })
+      .from(entryMixes)
+      .innerJoin(entries, eq(entries.id, entryMixes.entryId))
+      .where(inArray(entryMixes.revisionId, [...revisionIds]));
+    const inBlends = await this.db
+      .selectDistinct({ name: blends.name })
+      .from(blendColours)
+      .innerJoin(blendRevisions, eq(blendRevisions.id, blendColours.blendRevisionId))
+      .innerJoin(blends, eq(blends.id, blendRevisions.blendId))
       .where(inArray(blendColours.revisionId, [...revisionIds]));
     const inCanes = await canesUsing(this.db, 'revisionId', revisionIds);
     const logged = (await this.chipsOf(revisionIds)).length;
-    return [...(logged > 0 ? [logged === 1 ? 'a chip that was made of it' : `${logged} chips that were made of it`] : []), ...inBlends.map((b) => `the blend ${b.name}`), ...inCanes.map((c) => `the cane ${c}`), ...inBatches.map((b) => `the batch ${b.name}`), ...inDiary.map((e) => `the diary entry ${e.title}`)];
+    return [
+      ...(logged > 0 ? [logged === 1 ? 'a chip that was made of it' : `${logged} chips that were made of it`] : []),
+      ...inBlends.map((b) => `the blend ${b.name}`),
+      ...inCanes.map((c) => `the cane ${c}`),
+      ...inBatches.map((b) => `the batch ${b.name}`),
+      ...inDiary.map((e) => `the diary entry ${e.title}`),
+    ];
   }
 }

@@ -3,11 +3,14 @@ import type { Named } from '#core/mix';
 import type { Studio } from './studio.js';
 
 /** What a written name means: the id of a clay, or of a revision. */
-export type Meant = { readonly clayId: string; readonly revisionId: null } | { readonly clayId: null; readonly revisionId: string };
+export type Meant =
+  { readonly clayId: string; readonly revisionId: null } | { readonly clayId: null; readonly revisionId: string };
 
 /** Everything that can be named in a recipe: clays, alone and with their line, and mixes. */
 export function namesIn(studio: Studio): string[] {
-  const clays = studio.all('clay').flatMap((clay) => [clay.name, `${clay.name} of ${studio.line(clay.lineId)?.name ?? ''}`]);
+  const clays = studio
+    .all('clay')
+    .flatMap((clay) => [clay.name, `${clay.name} of ${studio.line(clay.lineId)?.name ?? ''}`]);
   return [...clays, ...studio.all('mix').map((mix) => mix.name)];
 }
 
@@ -20,7 +23,8 @@ export function meaningOf({ name, revision }: Named, studio: Studio): Meant {
   const wanted = name.toLowerCase();
   const mix = studio.mixNamed(name);
   if (mix) {
-    const found = revision === null ? studio.newest(mix.id) : studio.revisions(mix.id).find((r) => r.number === revision);
+    const found =
+      revision === null ? studio.newest(mix.id) : studio.revisions(mix.id).find((r) => r.number === revision);
     if (!found) throw complaint('notation/unknown', { name: revision === null ? name : `${name} #${revision}` });
     return { clayId: null, revisionId: found.id };
   }
@@ -40,10 +44,14 @@ export function meaningOf({ name, revision }: Named, studio: Studio): Meant {
 
 /** As {@link meaningOf}; of a name with several meanings, the whole text with each of them is what could be typed instead. */
 export function meantIn(text: string, named: Named, studio: Studio): Meant {
-  return attempt(() => meaningOf(named, studio), (wrong) => {
-    if (wrong.code !== 'notation/ambiguous') throw wrong;
-    const at = text.toLowerCase().indexOf(named.name.toLowerCase());
-    const choices = at < 0 ? [] : wrong.choices.map((full) => `${text.slice(0, at)}${full}${text.slice(at + named.name.length)}`);
-    throw new Complaint(wrong.code, wrong.message, wrong.at, choices);
-  });
+  return attempt(
+    () => meaningOf(named, studio),
+    (wrong) => {
+      if (wrong.code !== 'notation/ambiguous') throw wrong;
+      const at = text.toLowerCase().indexOf(named.name.toLowerCase());
+      const choices =
+        at < 0 ? [] : wrong.choices.map((full) => `${text.slice(0, at)}${full}${text.slice(at + named.name.length)}`);
+      throw new Complaint(wrong.code, wrong.message, wrong.at, choices);
+    },
+  );
 }

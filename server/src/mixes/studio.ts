@@ -35,7 +35,12 @@ export class Studio implements Book, OnModuleInit {
   private predicting: PigmentSource = pigmentsWith(null);
   readonly pigments: PigmentSource = (clay, stage) => this.predicting(clay, stage);
   private readonly rows: { [T in Held]: Map<string, Row<T>> } = {
-    line: new Map(), clay: new Map(), block: new Map(), mix: new Map(), revision: new Map(), ingredient: new Map(),
+    line: new Map(),
+    clay: new Map(),
+    block: new Map(),
+    mix: new Map(),
+    revision: new Map(),
+    ingredient: new Map(),
   };
   private readonly revisionsOfMix = new Map<string, Set<string>>();
   private readonly ingredientsOf = new Map<string, Set<string>>();
@@ -45,18 +50,28 @@ export class Studio implements Book, OnModuleInit {
   private readonly listeners: ((touched: Touched) => void)[] = [];
   readonly worked = new Map<string, Worked>();
 
-  constructor(@Inject(DB) private readonly db: Db, @Inject(Journal) private readonly journal: Journal) {}
+  constructor(
+    @Inject(DB) private readonly db: Db,
+    @Inject(Journal) private readonly journal: Journal,
+  ) {}
 
   async onModuleInit(): Promise<void> {
     for (const table of HELD) {
       for (let read = 0, page = AT_ONCE; page === AT_ONCE; read += page) {
-        const rows = await this.db.select().from(TABLES[table]).orderBy(sql`rowid`).limit(AT_ONCE).offset(read);
+        const rows = await this.db
+          .select()
+          .from(TABLES[table])
+          .orderBy(sql`rowid`)
+          .limit(AT_ONCE)
+          .offset(read);
         for (const row of rows) this.hold(table, row.id, row);
         page = rows.length;
       }
     }
-    this.journal.onChange((writes) => { this.follow(writes); });
-    this.journal.readFrom((table, id) => (isHeld(table) ? this.rows[table].get(id) ?? null : undefined));
+    this.journal.onChange((writes) => {
+      this.follow(writes);
+    });
+    this.journal.readFrom((table, id) => (isHeld(table) ? (this.rows[table].get(id) ?? null) : undefined));
   }
 
   line = (id: string): Line | undefined => this.rows.line.get(id);
@@ -78,8 +93,9 @@ export class Studio implements Book, OnModuleInit {
 
   /** The rows of a revision's recipe, in its order. */
   ingredients(revisionId: string): Row<'ingredient'>[] {
-    return [...this.ingredientsOf.get(revisionId) ?? []]
-      .flatMap((id) => this.rows.ingredient.get(id) ?? []).sort((a, b) => a.position - b.position);
+    return [...(this.ingredientsOf.get(revisionId) ?? [])]
+      .flatMap((id) => this.rows.ingredient.get(id) ?? [])
+      .sort((a, b) => a.position - b.position);
   }
 
   all<T extends Held>(table: T): Row<T>[] {
@@ -97,15 +113,16 @@ export class Studio implements Book, OnModuleInit {
   }
 
   blocksOf(clayId: string): Block[] {
-    return [...this.blocksOfClay.get(clayId) ?? []].flatMap((id) => this.rows.block.get(id) ?? []);
+    return [...(this.blocksOfClay.get(clayId) ?? [])].flatMap((id) => this.rows.block.get(id) ?? []);
   }
 
   gramsLeft = (clayId: string): number => this.blocksOf(clayId).reduce((sum, b) => sum + b.leftGrams, 0);
 
   /** All revisions of a mix, oldest first. */
   revisions(mixId: string): Row<'revision'>[] {
-    return [...this.revisionsOfMix.get(mixId) ?? []]
-      .flatMap((id) => this.rows.revision.get(id) ?? []).sort((a, b) => a.number - b.number);
+    return [...(this.revisionsOfMix.get(mixId) ?? [])]
+      .flatMap((id) => this.rows.revision.get(id) ?? [])
+      .sort((a, b) => a.number - b.number);
   }
 
   newest = (mixId: string): Row<'revision'> | undefined => this.revisions(mixId).at(-1);
@@ -123,10 +140,16 @@ export class Studio implements Book, OnModuleInit {
       const clay = this.clay(of.clay);
       const twins = this.all('clay').filter((c) => c.name.toLowerCase() === clay?.name.toLowerCase());
       const line = clay && this.line(clay.lineId);
-      return { name: clay ? (twins.length > 1 && line ? `${clay.name} of ${line.name}` : clay.name) : 'a clay', revision: null };
+      return {
+        name: clay ? (twins.length > 1 && line ? `${clay.name} of ${line.name}` : clay.name) : 'a clay',
+        revision: null,
+      };
     }
     const revision = this.one('revision', of.revision);
-    return { name: this.nameOf(of.revision), revision: revision && this.newerThan(of.revision) ? revision.number : null };
+    return {
+      name: this.nameOf(of.revision),
+      revision: revision && this.newerThan(of.revision) ? revision.number : null,
+    };
   }
 
   notation(recipe: Recipe): string {
@@ -135,7 +158,9 @@ export class Studio implements Book, OnModuleInit {
 
   /** Mixes of which some revision has `revisionId` as an ingredient. */
   usersOf(revisionId: string): Row<'mix'>[] {
-    const revisions = [...this.users.get(revisionId) ?? []].flatMap((id) => this.rows.ingredient.get(id)?.revisionId ?? []);
+    const revisions = [...(this.users.get(revisionId) ?? [])].flatMap(
+      (id) => this.rows.ingredient.get(id)?.revisionId ?? [],
+    );
     const mixes = new Set(revisions.flatMap((id) => this.rows.revision.get(id)?.mixId ?? []));
     return [...mixes].flatMap((id) => this.rows.mix.get(id) ?? []);
   }
@@ -182,7 +207,8 @@ export class Studio implements Book, OnModuleInit {
       if (mixId) mixes.add(mixId);
     }
     // a set that grows while it is walked: users of users come along
-    for (const mixId of mixes) for (const revision of this.revisions(mixId)) for (const user of this.usersOf(revision.id)) mixes.add(user.id);
+    for (const mixId of mixes)
+      for (const revision of this.revisions(mixId)) for (const user of this.usersOf(revision.id)) mixes.add(user.id);
     for (const listener of this.listeners) listener({ all, mixes });
   }
 }
@@ -193,4 +219,3 @@ function file(index: Map<string, Set<string>>, key: string, id: string, present:
   else own.delete(id);
   index.set(key, own);
 }
-

@@ -11,7 +11,9 @@ export class WordSearch {
   constructor(private readonly texts: readonly string[]) {
     this.all = texts.join('\n');
     this.starts = new Uint32Array(texts.length + 1);
-    texts.forEach((text, i) => { this.starts[i + 1] = (this.starts[i] ?? 0) + text.length + 1; });
+    texts.forEach((text, i) => {
+      this.starts[i + 1] = (this.starts[i] ?? 0) + text.length + 1;
+    });
   }
 
   /** Indices of the texts, rising. @param words at least one, none empty, without line breaks */

@@ -6,12 +6,18 @@ import { PalettesStore } from './palettes.store.js';
 
 @Injectable()
 export class PalettesService {
-  constructor(@Inject(Journal) private readonly journal: Journal, @Inject(PalettesStore) private readonly store: PalettesStore) {}
+  constructor(
+    @Inject(Journal) private readonly journal: Journal,
+    @Inject(PalettesStore) private readonly store: PalettesStore,
+  ) {}
 
   async cards(): Promise<PaletteCard[]> {
     const [rows, swatches] = await Promise.all([this.store.all(), this.store.allSwatches()]);
     return rows.map(({ id, name, pictureId }) => ({
-      id, name, pictureId, colours: swatches.filter((s) => s.paletteId === id).map(({ l, a, b, share }) => ({ l, a, b, share })),
+      id,
+      name,
+      pictureId,
+      colours: swatches.filter((s) => s.paletteId === id).map(({ l, a, b, share }) => ({ l, a, b, share })),
     }));
   }
 
@@ -19,18 +25,23 @@ export class PalettesService {
     const row = await this.store.palette(id);
     if (!row) throw notThere('This palette');
     const swatches = await this.store.swatchesOf(id);
-    return { ...row, swatches: swatches.map(({ id: own, name, l, a, b, share }) => ({ id: own, name, l, a, b, share })) };
+    return {
+      ...row,
+      swatches: swatches.map(({ id: own, name, l, a, b, share }) => ({ id: own, name, l, a, b, share })),
+    };
   }
 
   async save(changeId: string, dto: PaletteDto): Promise<PaletteDto> {
     await this.journal.change(changeId, async (draft) => {
       const stored = await draft.find('palette', dto.id);
       await checkVersion(stored?.name ?? 'This palette', stored?.version, dto.version, () => this.open(dto.id));
-      if (dto.pictureId !== null && !(await draft.find('picture', dto.pictureId))) throw refused('The picture of this palette is not there.', 'pictureId');
+      if (dto.pictureId !== null && !(await draft.find('picture', dto.pictureId)))
+        throw refused('The picture of this palette is not there.', 'pictureId');
       const { swatches, ...row } = dto;
       await draft.put('palette', { ...row, name: dto.name.trim(), version: draft.version });
       const wanted = swatches.map((s, position): Row<'swatch'> => ({ ...s, paletteId: dto.id, position }));
-      if (new Set(wanted.map((s) => s.id)).size < wanted.length) throw refused('Two colours of this palette have one id.', 'swatches');
+      if (new Set(wanted.map((s) => s.id)).size < wanted.length)
+        throw refused('Two colours of this palette have one id.', 'swatches');
       draft.replace('swatch', await this.store.swatchesOf(dto.id), wanted);
       draft.summary = stored ? `changed the palette ${dto.name.trim()}` : `new palette ${dto.name.trim()}`;
     });
@@ -44,7 +55,7 @@ export class PalettesService {
       if (!palette) throw notThere('This palette');
       await checkVersion(palette.name, palette.version, version, () => this.open(id));
       const picture = palette.pictureId === null ? undefined : await draft.find('picture', palette.pictureId);
-      const shared = palette.pictureId !== null && await this.store.pictureShared(palette.pictureId, id);
+      const shared = palette.pictureId !== null && (await this.store.pictureShared(palette.pictureId, id));
       draft.remove('swatch', await this.store.swatchesOf(id));
       draft.remove('palette', [palette]);
       if (picture && !shared) draft.remove('picture', [picture]);

@@ -38,10 +38,17 @@ export class PalettesStore {
 
   /** Whether another palette, or an entry of the diary, shows a picture too. */
   async pictureShared(pictureId: string, paletteId: string): Promise<boolean> {
-    const others = await this.db.select({ id: palettes.id }).from(palettes)
-      .where(and(eq(palettes.pictureId, pictureId), ne(palettes.id, paletteId))).limit(1);
+    const others = await this.db
+      .select({ id: palettes.id })
+      .from(palettes)
+      .where(and(eq(palettes.pictureId, pictureId), ne(palettes.id, paletteId)))
+      .limit(1);
     if (others.length > 0) return true;
-    const told = await this.db.select({ id: entryCanes.id }).from(entryCanes).where(eq(entryCanes.pictureId, pictureId)).limit(1);
+    const told = await this.db
+      .select({ id: entryCanes.id })
+      .from(entryCanes)
+      .where(eq(entryCanes.pictureId, pictureId))
+      .limit(1);
     return told.length > 0;
   }
 }

@@ -4,5 +4,10 @@ import { SheetBookController } from './sheetBook.controller.js';
 import { SheetBookService } from './sheetBook.service.js';
 import { SheetBookStore } from './sheetBook.store.js';
 
-@Module({ imports: [BlendsModule], controllers: [SheetBookController], providers: [SheetBookService, SheetBookStore], exports: [SheetBookService] })
+@Module({
+  imports: [BlendsModule],
+  controllers: [SheetBookController],
+  providers: [SheetBookService, SheetBookStore],
+  exports: [SheetBookService],
+})
 export class SheetBookModule {}

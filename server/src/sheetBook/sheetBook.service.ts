@@ -32,11 +32,27 @@ export class SheetBookService {
   }
 
   async conditioned(): Promise<ConditionedAnswer> {
-    return (await this.store.conditioned()).map(({ lineId, firmness, months, roomC, school, passes, grams }) => ({ lineId, firmness, months, roomC, school, passes, grams }));
+    return (await this.store.conditioned()).map(({ lineId, firmness, months, roomC, school, passes, grams }) => ({
+      lineId,
+      firmness,
+      months,
+      roomC,
+      school,
+      passes,
+      grams,
+    }));
   }
 
-  async conditionedIn(entryId: string): Promise<readonly { clayId: string; name: string; school: string; passes: number; roomC: number }[]> {
-    return (await this.store.conditionedIn(entryId)).map(({ clayId, school, passes, roomC }) => ({ clayId, school, passes, roomC, name: this.studio.clay(clayId)?.name ?? '' }));
+  async conditionedIn(
+    entryId: string,
+  ): Promise<readonly { clayId: string; name: string; school: string; passes: number; roomC: number }[]> {
+    return (await this.store.conditionedIn(entryId)).map(({ clayId, school, passes, roomC }) => ({
+      clayId,
+      school,
+      passes,
+      roomC,
+      name: this.studio.clay(clayId)?.name ?? '',
+    }));
   }
 
   async save(changeId: string, dto: SheetDto): Promise<SheetAnswer> {
@@ -45,8 +61,18 @@ export class SheetBookService {
       if (!stored) throw notThere('This sheet');
       await checkVersion(stored.name, stored.version, dto.version, () => this.answer({ ...stored, madeOn: '' }));
       checkSheet(dto);
-      await draft.put('sheet', { ...stored, ...sheetRow(dto), rolledAt: dto.rolledAt ?? stored.rolledAt, version: draft.version });
-      draft.summary = dto.gone && !stored.gone ? `${dto.name.trim()} is used up` : dto.form !== 'sheet' && stored.form === 'sheet' ? `wound ${dto.name.trim()} up` : `changed the sheet ${dto.name.trim()}`;
+      await draft.put('sheet', {
+        ...stored,
+        ...sheetRow(dto),
+        rolledAt: dto.rolledAt ?? stored.rolledAt,
+        version: draft.version,
+      });
+      draft.summary =
+        dto.gone && !stored.gone
+          ? `${dto.name.trim()} is used up`
+          : dto.form !== 'sheet' && stored.form === 'sheet'
+            ? `wound ${dto.name.trim()} up`
+            : `changed the sheet ${dto.name.trim()}`;
     });
     return this.one(dto.id);
   }
@@ -58,14 +84,35 @@ export class SheetBookService {
       if (await draft.find('sheet', sheet.id)) throw refused('This sheet stands in the book already.', 'sheet.id');
       const clay = clayId === null ? undefined : this.studio.clay(clayId);
       const recipe = revisionId === null ? undefined : this.studio.recipe(revisionId);
-      if ((clayId === null) === (revisionId === null) || (!clay && !recipe)) throw refused('Say which clay or mix the sheet is made of.', 'clayId');
+      if ((clayId === null) === (revisionId === null) || (!clay && !recipe))
+        throw refused('Say which clay or mix the sheet is made of.', 'clayId');
       checkSheet(sheet);
       const of = clay ? { clay: clay.id } : { revision: revisionId ?? '' };
-      const names = [clay?.name ?? this.studio.nameOf(revisionId ?? ''), ...flatOf(of, this.studio).shares.map((s) => s.clay.name)];
-      await draft.put('entry', { id: entryId, version: draft.version, batchId: null, madeOn, title: sheet.name.trim(), note, words: ['sheet', ...names].join(' ') });
+      const names = [
+        clay?.name ?? this.studio.nameOf(revisionId ?? ''),
+        ...flatOf(of, this.studio).shares.map((s) => s.clay.name),
+      ];
+      await draft.put('entry', {
+        id: entryId,
+        version: draft.version,
+        batchId: null,
+        madeOn,
+        title: sheet.name.trim(),
+        note,
+        words: ['sheet', ...names].join(' '),
+      });
       await takeClay(draft, this.studio, entryId, used);
-      if (revisionId !== null) await draft.put('entryMix', { id: randomUUID(), entryId, revisionId, grams: sheet.grams });
-      await draft.put('sheet', { ...sheetRow(sheet), version: draft.version, entryId, clayId, revisionId, blendRevisionId: null, rolledAt });
+      if (revisionId !== null)
+        await draft.put('entryMix', { id: randomUUID(), entryId, revisionId, grams: sheet.grams });
+      await draft.put('sheet', {
+        ...sheetRow(sheet),
+        version: draft.version,
+        entryId,
+        clayId,
+        revisionId,
+        blendRevisionId: null,
+        rolledAt,
+      });
       draft.summary = `rolled ${sheet.name.trim()}`;
     });
     return this.one(sheet.id);
@@ -76,7 +123,15 @@ export class SheetBookService {
       const { entryId, madeOn, note, ...row } = dto;
       const clay = this.studio.clay(dto.clayId);
       if (!clay) throw refused('This clay is not on the shelf.', 'clayId');
-      await draft.put('entry', { id: entryId, version: draft.version, batchId: null, madeOn, title: `${clay.name} conditioned`, note, words: `conditioned ${clay.name} ${this.studio.line(clay.lineId)?.name ?? ''}` });
+      await draft.put('entry', {
+        id: entryId,
+        version: draft.version,
+        batchId: null,
+        madeOn,
+        title: `${clay.name} conditioned`,
+        note,
+        words: `conditioned ${clay.name} ${this.studio.line(clay.lineId)?.name ?? ''}`,
+      });
       await draft.put('entryConditioning', { ...row, id: randomUUID(), entryId });
       draft.summary = `conditioned ${clay.name}`;
     });
@@ -89,18 +144,46 @@ export class SheetBookService {
     return this.answer(row);
   }
 
-  private async answer({ blendRevisionId, clayId, revisionId, ...row }: Row<'sheet'> & { readonly madeOn: string }): Promise<SheetAnswer> {
+  private async answer({
+    blendRevisionId,
+    clayId,
+    revisionId,
+    ...row
+  }: Row<'sheet'> & { readonly madeOn: string }): Promise<SheetAnswer> {
     const blend = blendRevisionId === null ? null : await this.blends.asMade(blendRevisionId);
-    if (blend) return { ...row, clayId, revisionId, blendId: blend.blendId, ofName: blend.name, hexes: blend.hexes, density: blend.density };
+    if (blend)
+      return {
+        ...row,
+        clayId,
+        revisionId,
+        blendId: blend.blendId,
+        ofName: blend.name,
+        hexes: blend.hexes,
+        density: blend.density,
+      };
     const flat = flatOf(clayId === null ? { revision: revisionId ?? '' } : { clay: clayId }, this.studio);
     return {
-      ...row, clayId, revisionId, blendId: null, density: flat.density, hexes: [colourOf(flat, 'raw', this.studio.pigments).hex],
-      ofName: clayId === null ? this.studio.nameOf(revisionId ?? '') : this.studio.clay(clayId)?.name ?? '',
+      ...row,
+      clayId,
+      revisionId,
+      blendId: null,
+      density: flat.density,
+      hexes: [colourOf(flat, 'raw', this.studio.pigments).hex],
+      ofName: clayId === null ? this.studio.nameOf(revisionId ?? '') : (this.studio.clay(clayId)?.name ?? ''),
     };
   }
 }
 
 /** @throws ProblemException at the cut that does not fit on what was left */
 function checkSheet(sheet: SheetDto): void {
-  refusedAt('cuts', () => { sheetLeft(sheet, sheet.cuts.map((c) => ({ cutter: cutterOf(c.widthMm, c.shape === 'round' ? null : c.heightMm ?? c.widthMm), count: c.count, bridge: c.bridgeMm }))); });
+  refusedAt('cuts', () => {
+    sheetLeft(
+      sheet,
+      sheet.cuts.map((c) => ({
+        cutter: cutterOf(c.widthMm, c.shape === 'round' ? null : (c.heightMm ?? c.widthMm)),
+        count: c.count,
+        bridge: c.bridgeMm,
+      })),
+    );
+  });
 }

@@ -11,7 +11,11 @@ export class SheetBookStore {
 
   /** Those that are not used up first, newest first, with the day they were made. */
   async all(): Promise<(Row<'sheet'> & { readonly madeOn: string })[]> {
-    const rows = await this.db.select().from(sheets).innerJoin(entries, eq(entries.id, sheets.entryId)).orderBy(asc(sheets.gone), desc(entries.madeOn), desc(sheets.version));
+    const rows = await this.db
+      .select()
+      .from(sheets)
+      .innerJoin(entries, eq(entries.id, sheets.entryId))
+      .orderBy(asc(sheets.gone), desc(entries.madeOn), desc(sheets.version));
     return rows.map((r) => ({ ...r.sheet, madeOn: r.entry.madeOn }));
   }
 
@@ -24,7 +28,10 @@ export class SheetBookStore {
   }
 
   async conditioned(): Promise<(Row<'entryConditioning'> & { readonly lineId: string })[]> {
-    const rows = await this.db.select().from(entryConditionings).innerJoin(clays, eq(clays.id, entryConditionings.clayId));
+    const rows = await this.db
+      .select()
+      .from(entryConditionings)
+      .innerJoin(clays, eq(clays.id, entryConditionings.clayId));
     return rows.map((r) => ({ ...r.entry_conditioning, lineId: r.clay.lineId }));
   }
 }

@@ -14,10 +14,18 @@ const [SCRAP, HAIR] = [1, 0.5];
 export async function takeSheets(draft: Draft, taken: readonly CaneTakenDto[]): Promise<void> {
   for (const [i, { sheetId, lengthMm }] of taken.entries()) {
     const sheet = await draft.find('sheet', sheetId);
-    if (!sheet || sheet.gone) throw refused(`${sheet?.name ?? 'What the cane was begun with'} is used up: it does not lie in the sheet book any more.`, `taken.${i}.sheetId`);
+    if (!sheet || sheet.gone)
+      throw refused(
+        `${sheet?.name ?? 'What the cane was begun with'} is used up: it does not lie in the sheet book any more.`,
+        `taken.${i}.sheetId`,
+      );
     const side = sheet.form === 'sheet' ? 'widthMm' : 'lengthMm';
     const left = sheet[side] - lengthMm;
-    if (left < -HAIR) throw refused(`There are only ${inBoth((u) => showLong(sheet[side], u))} of ${sheet.name}.`, `taken.${i}.lengthMm`);
+    if (left < -HAIR)
+      throw refused(
+        `There are only ${inBoth((u) => showLong(sheet[side], u))} of ${sheet.name}.`,
+        `taken.${i}.lengthMm`,
+      );
     const gone = left < SCRAP;
     const rest = gone ? {} : { [side]: left, grams: (sheet.grams * left) / sheet[side] };
     await draft.put('sheet', { ...sheet, ...rest, gone, version: draft.version });

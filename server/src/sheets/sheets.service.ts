@@ -7,15 +7,29 @@ import { Journal, type Row } from '../db/journal.js';
 import { BENCH_ID, SheetsStore } from './sheets.store.js';
 
 /** What a window did not send stays as it was. */
-const given = (dto: BenchSetupDto): BenchSetupDto => Object.fromEntries(Object.entries(dto).filter(([, value]) => value !== undefined)) as unknown as BenchSetupDto;
-const setupRow = (setup: BenchSetupDto): Row<'benchSetup'> => ({ ...setup, cardMm: setup.cardMm ?? null, roomC: setup.roomC ?? null, guides: setup.guides ?? null, gauges: setup.gauges ?? null, conditionSettingId: setup.conditionSettingId ?? null, conditionPasses: setup.conditionPasses ?? null, id: BENCH_ID });
+const given = (dto: BenchSetupDto): BenchSetupDto =>
+  Object.fromEntries(Object.entries(dto).filter(([, value]) => value !== undefined)) as unknown as BenchSetupDto;
+const setupRow = (setup: BenchSetupDto): Row<'benchSetup'> => ({
+  ...setup,
+  cardMm: setup.cardMm ?? null,
+  roomC: setup.roomC ?? null,
+  guides: setup.guides ?? null,
+  gauges: setup.gauges ?? null,
+  conditionSettingId: setup.conditionSettingId ?? null,
+  conditionPasses: setup.conditionPasses ?? null,
+  id: BENCH_ID,
+});
 
 /** What is measured with, without settings that are taken off a dial; the same where none of them is used. */
 function withoutSettings(setup: BenchSetupDto, gone: readonly string[]): BenchSetupDto {
   const lost = (id: string | null | undefined): boolean => id != null && gone.includes(id);
   const [disc, condition] = [lost(setup.discSettingId), lost(setup.conditionSettingId)];
   if (!disc && !condition) return setup;
-  return { ...setup, discSettingId: disc ? null : setup.discSettingId, conditionSettingId: condition ? null : setup.conditionSettingId ?? null };
+  return {
+    ...setup,
+    discSettingId: disc ? null : setup.discSettingId,
+    conditionSettingId: condition ? null : (setup.conditionSettingId ?? null),
+  };
 }
 
 @Injectable()
@@ -37,23 +51,44 @@ export class SheetsService {
       if (all.some((m) => m.id !== dto.id && m.name.toLowerCase() === dto.name.trim().toLowerCase())) {
         throw refused(`There is a machine called ${dto.name.trim()} already.`, 'name');
       }
-      refusedAt('settings', () => { checkDial(dto.settings.map((s) => s.label)); });
+      refusedAt('settings', () => {
+        checkDial(dto.settings.map((s) => s.label));
+      });
       const settingIds = new Set(dto.settings.map((s) => s.id));
       const astray = dto.readings.findIndex((r) => !settingIds.has(r.settingId));
-      if (astray >= 0) throw refused('This reading belongs to a setting that is not on the dial.', `readings.${astray}.settingId`);
+      if (astray >= 0)
+        throw refused('This reading belongs to a setting that is not on the dial.', `readings.${astray}.settingId`);
 
       const before = await this.store.settingsOf(dto.id);
       const gone = before.filter((s) => !settingIds.has(s.id));
       const uses = await this.store.usesOf(gone.map((s) => s.id));
-      if (uses.length > 0) throw inUse(`Setting ${gone.map((s) => s.label).join(', ')} is used by ${uses.join(', ')}. Choose another setting there first.`);
+      if (uses.length > 0)
+        throw inUse(
+          `Setting ${gone.map((s) => s.label).join(', ')} is used by ${uses.join(', ')}. Choose another setting there first.`,
+        );
       const { settings, readings, ...machine } = dto;
       await draft.put('machine', { ...machine, name: dto.name.trim(), version: draft.version });
-      draft.replace('setting', before, settings.map(({ id, label }, position) => ({ id, label, position, machineId: dto.id })));
-      draft.replace('reading', await this.store.readingsOf(before.map((s) => s.id)), readings.map((r) => ({ ...r, takenOn: r.takenOn ?? null })));
+      draft.replace(
+        'setting',
+        before,
+        settings.map(({ id, label }, position) => ({ id, label, position, machineId: dto.id })),
+      );
+      draft.replace(
+        'reading',
+        await this.store.readingsOf(before.map((s) => s.id)),
+        readings.map((r) => ({ ...r, takenOn: r.takenOn ?? null })),
+      );
       const setup = await this.store.setup();
-      const kept = withoutSettings(setup, gone.map((s) => s.id));
+      const kept = withoutSettings(
+        setup,
+        gone.map((s) => s.id),
+      );
       if (setup.machineId === null || kept !== setup) {
-        await draft.put('benchSetup', { ...setupRow(kept), machineId: setup.machineId ?? dto.id, version: draft.version });
+        await draft.put('benchSetup', {
+          ...setupRow(kept),
+          machineId: setup.machineId ?? dto.id,
+          version: draft.version,
+        });
       }
       draft.summary = stored ? `changed the machine ${dto.name.trim()}` : `new machine ${dto.name.trim()}`;
     });
@@ -69,9 +104,13 @@ export class SheetsService {
       await checkVersion(machine.name, machine.version, version, () => machine);
       const settings = await this.store.settingsOf(id);
       const uses = await this.store.usesOf(settings.map((s) => s.id));
-      if (uses.length > 0) throw inUse(`${machine.name} is used by ${uses.join(', ')}. Choose another machine there first.`);
+      if (uses.length > 0)
+        throw inUse(`${machine.name} is used by ${uses.join(', ')}. Choose another machine there first.`);
       const setup = await this.store.setup();
-      const kept = withoutSettings(setup, settings.map((s) => s.id));
+      const kept = withoutSettings(
+        setup,
+        settings.map((s) => s.id),
+      );
       if (setup.machineId === id || kept !== setup) {
         const machineId = setup.machineId === id ? null : setup.machineId;
         await draft.put('benchSetup', { ...setupRow(kept), machineId, version: draft.version });
@@ -88,7 +127,8 @@ export class SheetsService {
       const stored = await this.store.setup();
       await checkVersion('What you measure with', stored.version, dto.version, () => stored);
       const all = await this.store.machines();
-      if (dto.machineId !== null && !all.some((m) => m.id === dto.machineId)) throw refused('This machine is not there any more.', 'machineId');
+      if (dto.machineId !== null && !all.some((m) => m.id === dto.machineId))
+        throw refused('This machine is not there any more.', 'machineId');
       if (dto.discSettingId !== null && !all.some((m) => m.settings.some((s) => s.id === dto.discSettingId))) {
         throw refused('This setting is not there any more.', 'discSettingId');
       }

@@ -4,10 +4,32 @@ import type { BenchSetupDto, MachineDto } from '#contract';
 import { DB } from '../db/db.module.js';
 import type { Row } from '../db/journal.js';
 import type { Db } from '../db/dataFile.js';
-import { batches, benchSetup, blendRevisions, blends, layers, machines, pieces, readings, settings } from '../db/schema.js';
+import {
+  batches,
+  benchSetup,
+  blendRevisions,
+  blends,
+  layers,
+  machines,
+  pieces,
+  readings,
+  settings,
+} from '../db/schema.js';
 
 export const BENCH_ID = 'bench';
-const NO_SETUP: BenchSetupDto = { version: 0, machineId: null, discMm: 20, discSettingId: null, cardMm: null, roomC: null, guides: null, gauges: null, conditionSettingId: null, conditionPasses: null, currency: '' };
+const NO_SETUP: BenchSetupDto = {
+  version: 0,
+  machineId: null,
+  discMm: 20,
+  discSettingId: null,
+  cardMm: null,
+  roomC: null,
+  guides: null,
+  gauges: null,
+  conditionSettingId: null,
+  conditionPasses: null,
+  currency: '',
+};
 
 @Injectable()
 export class SheetsStore {
@@ -18,19 +40,24 @@ export class SheetsStore {
   }
 
   readingsOf(settingIds: readonly string[]): Promise<Row<'reading'>[]> {
-    return this.db.select().from(readings).where(inArray(readings.settingId, [...settingIds]));
+    return this.db
+      .select()
+      .from(readings)
+      .where(inArray(readings.settingId, [...settingIds]));
   }
 
   async machines(): Promise<MachineDto[]> {
     const rows = await this.db.select().from(machines);
-    return Promise.all(rows.map(async (machine) => {
-      const own = await this.settingsOf(machine.id);
-      return {
-        ...machine,
-        settings: own.map(({ id, label }) => ({ id, label })),
-        readings: await this.readingsOf(own.map((s) => s.id)),
-      };
-    }));
+    return Promise.all(
+      rows.map(async (machine) => {
+        const own = await this.settingsOf(machine.id);
+        return {
+          ...machine,
+          settings: own.map(({ id, label }) => ({ id, label })),
+          readings: await this.readingsOf(own.map((s) => s.id)),
+        };
+      }),
+    );
   }
 
   async setup(): Promise<BenchSetupDto> {
@@ -42,11 +69,17 @@ export class SheetsStore {
 
   /** Batches and blends that use one of the settings, in words. */
   async usesOf(settingIds: readonly string[]): Promise<string[]> {
-    const rows = await this.db.selectDistinct({ name: batches.name }).from(layers)
-      .innerJoin(pieces, eq(pieces.id, layers.pieceId)).innerJoin(batches, eq(batches.id, pieces.batchId))
+    const rows = await this.db
+      .selectDistinct({ name: batches.name })
+      .from(layers)
+      .innerJoin(pieces, eq(pieces.id, layers.pieceId))
+      .innerJoin(batches, eq(batches.id, pieces.batchId))
       .where(inArray(layers.settingId, [...settingIds]));
     const own = [...settingIds];
-    const inBlends = await this.db.selectDistinct({ name: blends.name }).from(blendRevisions).innerJoin(blends, eq(blends.id, blendRevisions.blendId))
+    const inBlends = await this.db
+      .selectDistinct({ name: blends.name })
+      .from(blendRevisions)
+      .innerJoin(blends, eq(blends.id, blendRevisions.blendId))
       .where(or(inArray(blendRevisions.settingId, own), inArray(blendRevisions.tapeSettingId, own)));
     return [...rows.map((r) => `the batch ${r.name}`), ...inBlends.map((b) => `the blend ${b.name}`)];
   }

@@ -68,11 +68,17 @@ export class ShelfService {
         throw refused(`There is a mix called ${dto.name.trim()}. Call the clay or the mix something else.`, 'name');
       }
       await draft.put('clay', {
-        ...dto, name: dto.name.trim(), version: draft.version,
-        rawHex: dto.rawHex.toUpperCase(), bakedHex: dto.bakedHex.toUpperCase(),
+        ...dto,
+        name: dto.name.trim(),
+        version: draft.version,
+        rawHex: dto.rawHex.toUpperCase(),
+        bakedHex: dto.bakedHex.toUpperCase(),
       });
-      draft.summary = !stored ? `new clay ${dto.name.trim()}`
-        : stored.retired !== dto.retired ? `${dto.retired ? 'retired' : 'brought back'} ${dto.name.trim()}` : `changed ${dto.name.trim()}`;
+      draft.summary = !stored
+        ? `new clay ${dto.name.trim()}`
+        : stored.retired !== dto.retired
+          ? `${dto.retired ? 'retired' : 'brought back'} ${dto.name.trim()}`
+          : `changed ${dto.name.trim()}`;
     });
     return this.studio.one('clay', dto.id) ?? dto;
   }
@@ -83,11 +89,20 @@ export class ShelfService {
       const name = this.studio.clay(dto.clayId)?.name;
       if (name === undefined) throw refused('This clay is not there any more.', 'clayId');
       await checkVersion(`The block of ${name}`, stored?.version, dto.version, () => stored);
-      if (dto.leftGrams > dto.netGrams) throw refused(`A block of ${grams(dto.netGrams)} cannot have ${grams(dto.leftGrams)} left. Add a block, or change its net weight.`, 'leftGrams');
+      if (dto.leftGrams > dto.netGrams)
+        throw refused(
+          `A block of ${grams(dto.netGrams)} cannot have ${grams(dto.leftGrams)} left. Add a block, or change its net weight.`,
+          'leftGrams',
+        );
       await draft.put('block', { ...dto, version: draft.version });
       const less = (stored?.leftGrams ?? 0) - dto.leftGrams;
-      draft.summary = !stored ? `new block of ${name}`
-        : less > 0 ? `took ${grams(less)} of ${name}` : less < 0 ? `added ${grams(-less)} to ${name}` : `changed a block of ${name}`;
+      draft.summary = !stored
+        ? `new block of ${name}`
+        : less > 0
+          ? `took ${grams(less)} of ${name}`
+          : less < 0
+            ? `added ${grams(-less)} to ${name}`
+            : `changed a block of ${name}`;
     });
     return this.studio.one('block', dto.id) ?? dto;
   }
@@ -98,7 +113,8 @@ export class ShelfService {
       if (!line) throw notThere('This line');
       await checkVersion(line.name, line.version, version, () => line);
       const clays = this.studio.all('clay').filter((c) => c.lineId === id);
-      if (clays.length > 0) throw inUse(`${line.name} still has ${clays.map((c) => c.name).join(', ')}. Take those off the shelf first.`);
+      if (clays.length > 0)
+        throw inUse(`${line.name} still has ${clays.map((c) => c.name).join(', ')}. Take those off the shelf first.`);
       draft.remove('line', [line]);
       draft.summary = `took ${line.name} off the shelf`;
     });
@@ -114,10 +130,16 @@ export class ShelfService {
         ...(await this.store.batchesUsing(id)).map((b) => `the batch ${b}`),
         ...(await this.store.blendsUsing(id)).map((b) => `the blend ${b}`),
         ...(await this.store.canesUsing(id)).map((c) => `the cane ${c}`),
-        ...(await this.store.inDiary(id) ? ['the diary'] : []),
+        ...((await this.store.inDiary(id)) ? ['the diary'] : []),
       ];
-      if (uses.length > 0) throw inUse(`${clay.name} is used by ${uses.join(', ')}. Retire it instead: it leaves the shelf and stays in them.`);
-      draft.remove('block', this.studio.all('block').filter((b) => b.clayId === id));
+      if (uses.length > 0)
+        throw inUse(
+          `${clay.name} is used by ${uses.join(', ')}. Retire it instead: it leaves the shelf and stays in them.`,
+        );
+      draft.remove(
+        'block',
+        this.studio.all('block').filter((b) => b.clayId === id),
+      );
       draft.remove('clay', [clay]);
       draft.summary = `took ${clay.name} off the shelf`;
     });

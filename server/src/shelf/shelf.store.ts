@@ -3,7 +3,20 @@ import { eq, inArray } from 'drizzle-orm';
 import { DB } from '../db/db.module.js';
 import type { Db } from '../db/dataFile.js';
 import { canesUsing } from '../db/canesUsing.js';
-import { batches, blendColours, blendRevisions, blends, entryConditionings, entryTakings, ingredients, layers, mixes, pieces, revisions, sheets } from '../db/schema.js';
+import {
+  batches,
+  blendColours,
+  blendRevisions,
+  blends,
+  entryConditionings,
+  entryTakings,
+  ingredients,
+  layers,
+  mixes,
+  pieces,
+  revisions,
+  sheets,
+} from '../db/schema.js';
 
 @Injectable()
 export class ShelfStore {
@@ -11,21 +24,31 @@ export class ShelfStore {
 
   /** Mixes whose recipe, of any revision, names one of the clays; by clay. */
   async mixesUsing(clayIds: readonly string[]): Promise<{ clayId: string | null; id: string; name: string }[]> {
-    return this.db.selectDistinct({ clayId: ingredients.clayId, id: mixes.id, name: mixes.name }).from(ingredients)
-      .innerJoin(revisions, eq(revisions.id, ingredients.revisionId)).innerJoin(mixes, eq(mixes.id, revisions.mixId))
-      .where(inArray(ingredients.clayId, [...clayIds])).orderBy(mixes.name);
+    return this.db
+      .selectDistinct({ clayId: ingredients.clayId, id: mixes.id, name: mixes.name })
+      .from(ingredients)
+      .innerJoin(revisions, eq(revisions.id, ingredients.revisionId))
+      .innerJoin(mixes, eq(mixes.id, revisions.mixId))
+      .where(inArray(ingredients.clayId, [...clayIds]))
+      .orderBy(mixes.name);
   }
 
   async batchesUsing(clayId: string): Promise<string[]> {
-    const rows = await this.db.selectDistinct({ name: batches.name }).from(layers)
-      .innerJoin(pieces, eq(pieces.id, layers.pieceId)).innerJoin(batches, eq(batches.id, pieces.batchId))
+    const rows = await this.db
+      .selectDistinct({ name: batches.name })
+      .from(layers)
+      .innerJoin(pieces, eq(pieces.id, layers.pieceId))
+      .innerJoin(batches, eq(batches.id, pieces.batchId))
       .where(eq(layers.clayId, clayId));
     return rows.map((r) => r.name);
   }
 
   async blendsUsing(clayId: string): Promise<string[]> {
-    const rows = await this.db.selectDistinct({ name: blends.name }).from(blendColours)
-      .innerJoin(blendRevisions, eq(blendRevisions.id, blendColours.blendRevisionId)).innerJoin(blends, eq(blends.id, blendRevisions.blendId))
+    const rows = await this.db
+      .selectDistinct({ name: blends.name })
+      .from(blendColours)
+      .innerJoin(blendRevisions, eq(blendRevisions.id, blendColours.blendRevisionId))
+      .innerJoin(blends, eq(blends.id, blendRevisions.blendId))
       .where(eq(blendColours.clayId, clayId));
     return rows.map((r) => r.name);
   }
@@ -35,7 +58,11 @@ export class ShelfStore {
   }
 
   async inDiary(clayId: string): Promise<boolean> {
-    const told = await Promise.all([entryTakings, sheets, entryConditionings].map((table) => this.db.select({ id: table.id }).from(table).where(eq(table.clayId, clayId)).limit(1)));
+    const told = await Promise.all(
+      [entryTakings, sheets, entryConditionings].map((table) =>
+        this.db.select({ id: table.id }).from(table).where(eq(table.clayId, clayId)).limit(1),
+      ),
+    );
     return told.some((rows) => rows.length > 0);
   }
 }

@@ -14,16 +14,21 @@ export async function takeClay(draft: Draft, studio: Studio, entryId: string, us
   const seen = new Set<string>();
   for (const [i, { clayId, grams }] of used.entries()) {
     const clay = studio.clay(clayId);
-    if (!clay || seen.has(clayId)) throw refused('This clay is not on the shelf, or stands here twice.', `used.${i}.clayId`);
+    if (!clay || seen.has(clayId))
+      throw refused('This clay is not on the shelf, or stands here twice.', `used.${i}.clayId`);
     seen.add(clayId);
     const { takings, short } = takeFrom(studio.blocksOf(clayId), grams);
     if (short > 0) {
       const left = inBoth((system) => showMass(grams - short, system));
-      throw refused(`There are only ${left} of ${clay.name} on the shelf. Add the block you used, or write what you really took.`, `used.${i}.grams`);
+      throw refused(
+        `There are only ${left} of ${clay.name} on the shelf. Add the block you used, or write what you really took.`,
+        `used.${i}.grams`,
+      );
     }
     for (const { blockId, grams: taken } of takings) {
       const block = await draft.find('block', blockId);
-      if (block) await draft.put('block', { ...block, leftGrams: Math.max(0, block.leftGrams - taken), version: draft.version });
+      if (block)
+        await draft.put('block', { ...block, leftGrams: Math.max(0, block.leftGrams - taken), version: draft.version });
     }
     await draft.put('entryTaking', { id: randomUUID(), entryId, clayId, grams });
   }

@@ -8,19 +8,37 @@ import { answerQuestion, putAside, useElsewhere, useSaid } from '../wire/save.js
 import { ClashBar } from './ClashBar.js';
 import { Warning } from './Warning.js';
 
-interface BarProps { readonly label: string; readonly children: ReactNode; readonly actions: ReactNode }
+interface BarProps {
+  readonly label: string;
+  readonly children: ReactNode;
+  readonly actions: ReactNode;
+}
 
 /** A strip of paper below the stations: something that has to be read before one goes on. */
 function Bar({ label, children, actions }: BarProps): ReactElement {
   return (
-    <Flex role="alertdialog" aria-label={label} background="paper" borderBottom="thick" paddingX={5} paddingY={3} gap={5} alignItems="center">
-      <Box flex={1} minWidth={0}>{children}</Box>
-      <Flex gap={3} flex="none">{actions}</Flex>
+    <Flex
+      role="alertdialog"
+      aria-label={label}
+      background="paper"
+      borderBottom="thick"
+      paddingX={5}
+      paddingY={3}
+      gap={5}
+      alignItems="center"
+    >
+      <Box flex={1} minWidth={0}>
+        {children}
+      </Box>
+      <Flex gap={3} flex="none">
+        {actions}
+      </Flex>
     </Flex>
   );
 }
 
-const timeOf = (at: string): string => new Date(at).toLocaleString(undefined, { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
+const timeOf = (at: string): string =>
+  new Date(at).toLocaleString(undefined, { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
 
 /** Undo has met a change that this window did not make. */
 function QuestionBar(): ReactElement | null {
@@ -29,11 +47,33 @@ function QuestionBar(): ReactElement | null {
   const { way, change } = question;
   const back = way === 'undo';
   return (
-    <Bar label={back ? 'Take it back?' : 'Do it again?'} actions={<>
-      <Action main autoFocus onClick={() => { void answerQuestion(true); }}>{back ? 'Take it back' : 'Do it again'}</Action>
-      <Action onClick={() => { void answerQuestion(false); }}>Leave it</Action>
-    </>}>
-      <Warning>{back ? 'The last change' : 'What was taken back last'} was made in another window, or on an earlier visit: <b>{change.summary}</b> ({timeOf(change.at)}).</Warning>
+    <Bar
+      label={back ? 'Take it back?' : 'Do it again?'}
+      actions={
+        <>
+          <Action
+            main
+            autoFocus
+            onClick={() => {
+              void answerQuestion(true);
+            }}
+          >
+            {back ? 'Take it back' : 'Do it again'}
+          </Action>
+          <Action
+            onClick={() => {
+              void answerQuestion(false);
+            }}
+          >
+            Leave it
+          </Action>
+        </>
+      }
+    >
+      <Warning>
+        {back ? 'The last change' : 'What was taken back last'} was made in another window, or on an earlier visit:{' '}
+        <b>{change.summary}</b> ({timeOf(change.at)}).
+      </Warning>
     </Bar>
   );
 }
@@ -44,7 +84,18 @@ function RefusalBar(): ReactElement | null {
   if (!first) return null;
   const [path, refused] = first;
   return (
-    <Bar label="Not done" actions={<Action onClick={() => { putAside(path); }}>I have read it</Action>}>
+    <Bar
+      label="Not done"
+      actions={
+        <Action
+          onClick={() => {
+            putAside(path);
+          }}
+        >
+          I have read it
+        </Action>
+      }
+    >
       <Warning>{refused.message}</Warning>
     </Bar>
   );
@@ -59,8 +110,21 @@ function NoticeBar(): ReactElement | null {
     await client.invalidateQueries({ queryKey: ['/api/archive'] });
   };
   return (
-    <Bar label="At the start" actions={<Action onClick={() => { void read(); }}>I have read it</Action>}>
-      {data.notices.map((notice) => <Warning key={notice}>{notice}</Warning>)}
+    <Bar
+      label="At the start"
+      actions={
+        <Action
+          onClick={() => {
+            void read();
+          }}
+        >
+          I have read it
+        </Action>
+      }
+    >
+      {data.notices.map((notice) => (
+        <Warning key={notice}>{notice}</Warning>
+      ))}
     </Bar>
   );
 }
@@ -69,7 +133,11 @@ function NoticeBar(): ReactElement | null {
 function ReadingBar(): ReactElement | null {
   const name = useReading((s) => s.name);
   if (name === null) return null;
-  return <Bar label="Reading a file" actions={<Action onClick={stopReading}>Stop</Action>}>Reading {name} …</Bar>;
+  return (
+    <Bar label="Reading a file" actions={<Action onClick={stopReading}>Stop</Action>}>
+      Reading {name} …
+    </Bar>
+  );
 }
 
 /** All that is said between the stations and the one that is open. */

@@ -5,7 +5,9 @@ import { useKeys } from '../state/keys.js';
 import { Action } from '../theme/pieces.js';
 import { Warning } from './Warning.js';
 
-const Counter = chakra('button', { base: { border: 'rule', background: 'tile', minHeight: '280px', width: '100%', padding: 4, textAlign: 'center' } });
+const Counter = chakra('button', {
+  base: { border: 'rule', background: 'tile', minHeight: '280px', width: '100%', padding: 4, textAlign: 'center' },
+});
 
 /** One thing to do at the bench, in words that can be read from a metre away. */
 export interface BenchWords {
@@ -40,42 +42,104 @@ export function BenchSteps({ what, steps, art, finish, foot }: BenchStepsProps):
   const step = steps[at];
   const count = counts[at] ?? 0;
   const counting = step?.about !== undefined;
-  const setCount = (n: number): void => { place.go({ at, counts: steps.map((_, i) => (i === at ? n : counts[i] ?? 0)) }); };
-  const setAt = (to: number): void => { place.go({ at: to, counts }); };
-  const next = (): void => { if (step) setAt(at + 1); };
-  const on = (): void => { if (counting) setCount(count + 1); else next(); };
-  const back = (): void => { if (counting && count > 0) setCount(count - 1); else setAt(Math.max(0, at - 1)); };
+  const setCount = (n: number): void => {
+    place.go({ at, counts: steps.map((_, i) => (i === at ? n : (counts[i] ?? 0))) });
+  };
+  const setAt = (to: number): void => {
+    place.go({ at: to, counts });
+  };
+  const next = (): void => {
+    if (step) setAt(at + 1);
+  };
+  const on = (): void => {
+    if (counting) setCount(count + 1);
+    else next();
+  };
+  const back = (): void => {
+    if (counting && count > 0) setCount(count - 1);
+    else setAt(Math.max(0, at - 1));
+  };
   useKeys('At the bench', [
     { key: ' ', does: 'Done: the next step, or count a pass', run: on },
     { key: 'Backspace', does: 'One back', run: back },
-    { key: 'Enter', does: 'Enough passes: go on', run: () => { if (counting && count > 0) next(); } },
+    {
+      key: 'Enter',
+      does: 'Enough passes: go on',
+      run: () => {
+        if (counting && count > 0) next();
+      },
+    },
   ]);
-  if (!step) return finish(counts, () => { setAt(steps.length - 1); }, place.leave);
-  const figure = counting ? String(count) : step.figure ?? String(at + 1);
-  const of = counting ? `of about ${step.about} passes` : step.of ?? `of ${steps.length} steps`;
+  if (!step)
+    return finish(
+      counts,
+      () => {
+        setAt(steps.length - 1);
+      },
+      place.leave,
+    );
+  const figure = counting ? String(count) : (step.figure ?? String(at + 1));
+  const of = counting ? `of about ${step.about} passes` : (step.of ?? `of ${steps.length} steps`);
   return (
     <Flex direction="column" gap={5} minWidth={0}>
       <Flex gap={1} alignItems="flex-end" height="18px" flex="none" aria-hidden>
-        {steps.map((_, i) => <Box key={i} flex={1} maxWidth="90px" height={i === at ? '18px' : '6px'} background={i <= at ? 'ink' : 'hairline'} />)}
+        {steps.map((_, i) => (
+          <Box
+            key={i}
+            flex={1}
+            maxWidth="90px"
+            height={i === at ? '18px' : '6px'}
+            background={i <= at ? 'ink' : 'hairline'}
+          />
+        ))}
       </Flex>
       <Grid templateColumns="minmax(0, 1fr) 380px" gap={6}>
         <Flex direction="column" gap={4} minWidth={0}>
-          <Box as="h1" fontSize="54px" lineHeight={1.08} data-step="">{step.title}</Box>
-          <Box fontSize="22px" lineHeight={1.4}>{step.line}</Box>
-          {step.caution != null && <Box maxWidth="560px"><Warning>{step.caution}</Warning></Box>}
+          <Box as="h1" fontSize="54px" lineHeight={1.08} data-step="">
+            {step.title}
+          </Box>
+          <Box fontSize="22px" lineHeight={1.4}>
+            {step.line}
+          </Box>
+          {step.caution != null && (
+            <Box maxWidth="560px">
+              <Warning>{step.caution}</Warning>
+            </Box>
+          )}
           {art?.(at)}
         </Flex>
         <Flex direction="column" gap={3}>
           <Counter onClick={on}>
-            <Box fontWeight={700} fontSize={figure.length > 5 ? '64px' : figure.length > 3 ? '96px' : '150px'} lineHeight={1} whiteSpace="nowrap" data-passes={counting ? '' : undefined}>{figure}</Box>
-            <Box fontSize="24px" marginTop={3}>{of}</Box>
-            <Box color="ink2" marginTop={2}>tap here or press space {counting ? 'at each pass' : 'when it is done'}</Box>
+            <Box
+              fontWeight={700}
+              fontSize={figure.length > 5 ? '64px' : figure.length > 3 ? '96px' : '150px'}
+              lineHeight={1}
+              whiteSpace="nowrap"
+              data-passes={counting ? '' : undefined}
+            >
+              {figure}
+            </Box>
+            <Box fontSize="24px" marginTop={3}>
+              {of}
+            </Box>
+            <Box color="ink2" marginTop={2}>
+              tap here or press space {counting ? 'at each pass' : 'when it is done'}
+            </Box>
           </Counter>
-          <Grid templateColumns="1fr 1fr" gap={2}><Action large onClick={back} disabled={at === 0 && count === 0}>One back</Action><Action large main={counting} disabled={counting && count === 0} onClick={next}>{counting ? step.enough ?? 'Enough' : 'Next'}</Action></Grid>
+          <Grid templateColumns="1fr 1fr" gap={2}>
+            <Action large onClick={back} disabled={at === 0 && count === 0}>
+              One back
+            </Action>
+            <Action large main={counting} disabled={counting && count === 0} onClick={next}>
+              {counting ? (step.enough ?? 'Enough') : 'Next'}
+            </Action>
+          </Grid>
         </Flex>
       </Grid>
       <Flex borderTop="rule" paddingTop={4} justifyContent="space-between" gap={5}>
-        <Box fontFamily="heading" fontWeight={700} fontSize="22px" color="ink2">{steps[at + 1] ? `Next: ${steps[at + 1]?.title ?? ''}` : 'Next: write it down'}</Box>
+        <Box fontFamily="heading" fontWeight={700} fontSize="22px" color="ink2">
+          {steps[at + 1] ? `Next: ${steps[at + 1]?.title ?? ''}` : 'Next: write it down'}
+        </Box>
         {foot}
       </Flex>
     </Flex>

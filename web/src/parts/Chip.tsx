@@ -17,11 +17,42 @@ export function Chip({ hex, width, height, scratched = [], surround = 'bench' }:
   // black or white, whichever stands out more from the clay (they cross at a luminance of about 0.18)
   const dark = xyzOfHex(hex).y > 0.18;
   return (
-    <Box position="relative" width={`${width}px`} maxWidth="100%" height={`${height}px`} borderRadius={`${Math.min(18, width * 0.09)}px`} style={{ background: `#${hex}` }}>
-      <Box position="absolute" left="50%" top={`${hole * 0.7}px`} width={`${hole}px`} height={`${hole}px`} marginLeft={`${-hole / 2}px`} borderRadius="50%" background={surround} />
+    <Box
+      position="relative"
+      width={`${width}px`}
+      maxWidth="100%"
+      height={`${height}px`}
+      borderRadius={`${Math.min(18, width * 0.09)}px`}
+      style={{ background: `#${hex}` }}
+    >
+      <Box
+        position="absolute"
+        left="50%"
+        top={`${hole * 0.7}px`}
+        width={`${hole}px`}
+        height={`${hole}px`}
+        marginLeft={`${-hole / 2}px`}
+        borderRadius="50%"
+        background={surround}
+      />
       {scratched.length > 0 && (
-        <Box aria-hidden position="absolute" left="10%" right="6%" bottom="10%" fontSize="text" lineHeight={1.35} opacity={0.85} style={{ color: dark ? '#000' : '#fff' }} overflow="hidden">
-          {scratched.map((line) => <Box key={line} whiteSpace="nowrap" overflow="hidden" textOverflow="ellipsis">{line}</Box>)}
+        <Box
+          aria-hidden
+          position="absolute"
+          left="10%"
+          right="6%"
+          bottom="10%"
+          fontSize="text"
+          lineHeight={1.35}
+          opacity={0.85}
+          style={{ color: dark ? '#000' : '#fff' }}
+          overflow="hidden"
+        >
+          {scratched.map((line) => (
+            <Box key={line} whiteSpace="nowrap" overflow="hidden" textOverflow="ellipsis">
+              {line}
+            </Box>
+          ))}
         </Box>
       )}
     </Box>

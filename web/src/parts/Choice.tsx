@@ -12,11 +12,20 @@ interface ChoiceProps<T extends string> {
 /** One of a few, as an underlined word. */
 export function Choice<T extends string>({ label, value, options, onChange, disabled }: ChoiceProps<T>): ReactElement {
   return (
-    <InlineSelect aria-label={label} value={value} disabled={disabled} onChange={(e) => {
-      const chosen = options.find((o) => o.value === e.currentTarget.value);
-      if (chosen) onChange(chosen.value);
-    }}>
-      {options.map((o) => <option key={o.value} value={o.value}>{o.text}</option>)}
+    <InlineSelect
+      aria-label={label}
+      value={value}
+      disabled={disabled}
+      onChange={(e) => {
+        const chosen = options.find((o) => o.value === e.currentTarget.value);
+        if (chosen) onChange(chosen.value);
+      }}
+    >
+      {options.map((o) => (
+        <option key={o.value} value={o.value}>
+          {o.text}
+        </option>
+      ))}
     </InlineSelect>
   );
 }

@@ -15,7 +15,8 @@ function namesRead(): Map<string, string> {
     if (!Array.isArray(value)) {
       const { id, revisionId, name, mixName, label } = value as Readonly<Record<string, unknown>>;
       const word = [name, mixName, label].find((w): w is string => typeof w === 'string' && w !== '');
-      for (const known of [id, revisionId]) if (typeof known === 'string' && word !== undefined && !names.has(known)) names.set(known, word);
+      for (const known of [id, revisionId])
+        if (typeof known === 'string' && word !== undefined && !names.has(known)) names.set(known, word);
     }
     for (const inner of Object.values(value)) look(inner, depth + 1);
   };
@@ -26,11 +27,18 @@ function namesRead(): Map<string, string> {
 function useNames(): NameOf {
   const shelf = useShelf();
   const machines = useMachines();
-  // eslint-disable-next-line react-hooks/exhaustive-deps -- what was read changes with these
-  return useMemo(() => { const names = namesRead(); return (id) => names.get(id); }, [shelf.data, machines.data]);
+  return useMemo(() => {
+    const names = namesRead();
+    return (id) => names.get(id);
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- what was read changes with these
+  }, [shelf.data, machines.data]);
 }
 
-interface SideProps { readonly clash: Clash; readonly mine: boolean; readonly nameOf: NameOf }
+interface SideProps {
+  readonly clash: Clash;
+  readonly mine: boolean;
+  readonly nameOf: NameOf;
+}
 
 /** One of the two states, in the fields that differ. */
 function Side({ clash, mine, nameOf }: SideProps): ReactElement {
@@ -40,10 +48,19 @@ function Side({ clash, mine, nameOf }: SideProps): ReactElement {
       <h3>{mine ? 'Here' : 'In the other window'}</h3>
       <Box fontSize="small" maxHeight="110px" overflowY="auto" width="100%">
         {clash.joined.touching.map((field) => (
-          <Box key={field}><Second>{fieldWords(field)}</Second> <b>{differenceWords(state[field], other[field], nameOf)}</b></Box>
+          <Box key={field}>
+            <Second>{fieldWords(field)}</Second> <b>{differenceWords(state[field], other[field], nameOf)}</b>
+          </Box>
         ))}
       </Box>
-      <Action main={mine} onClick={() => { void settleClash(mine); }}>{mine ? 'Keep this one' : 'Take that one'}</Action>
+      <Action
+        main={mine}
+        onClick={() => {
+          void settleClash(mine);
+        }}
+      >
+        {mine ? 'Keep this one' : 'Take that one'}
+      </Action>
     </Flex>
   );
 }
@@ -56,11 +73,22 @@ export function ClashBar(): ReactElement | null {
   if (!clash) return null;
   const more = clashes.length - 1;
   return (
-    <Grid role="alertdialog" aria-label="Changed in another window" background="paper" borderBottom="thick" padding={5} gap={4}
-      templateColumns="minmax(220px, 1fr) minmax(0, 1fr) minmax(0, 1fr)">
+    <Grid
+      role="alertdialog"
+      aria-label="Changed in another window"
+      background="paper"
+      borderBottom="thick"
+      padding={5}
+      gap={4}
+      templateColumns="minmax(220px, 1fr) minmax(0, 1fr) minmax(0, 1fr)"
+    >
       <Box>
-        <Box fontWeight={600}><Warning>{clash.sentence}</Warning></Box>
-        <Caption>What only one of the two changed is joined already.{more > 0 ? ` ${more} more to choose after this.` : ''}</Caption>
+        <Box fontWeight={600}>
+          <Warning>{clash.sentence}</Warning>
+        </Box>
+        <Caption>
+          What only one of the two changed is joined already.{more > 0 ? ` ${more} more to choose after this.` : ''}
+        </Caption>
       </Box>
       <Side clash={clash} mine nameOf={nameOf} />
       <Side clash={clash} mine={false} nameOf={nameOf} />

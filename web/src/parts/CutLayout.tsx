@@ -17,28 +17,55 @@ export function CutLayout({ layout, cutter, hex, room }: CutLayoutProps): ReactE
   const [left, below] = [40, 44];
   const scale = Math.min((room.width - left - 8) / layout.width, (room.height - below - 4) / layout.length, 4);
   const [w, l] = [layout.width * scale, layout.length * scale];
-  const [cw, ch] = layout.turned ? [cutter.height ?? cutter.width, cutter.width] : [cutter.width, cutter.height ?? cutter.width];
+  const [cw, ch] = layout.turned
+    ? [cutter.height ?? cutter.width, cutter.width]
+    : [cutter.width, cutter.height ?? cutter.width];
   const bar = units === 'metric' ? 20 : 25.4;
   const whole = { width: left + Math.max(w, bar * scale + 60) + 8, height: l + below + 4 };
   const label = { fontSize: 12, fill: '#141414' } as const;
   return (
-    <svg width={whole.width} height={whole.height} viewBox={`0 0 ${whole.width} ${whole.height}`} role="img" style={{ display: 'block', maxWidth: '100%', height: 'auto' }}
-      aria-label={`Cutting layout: ${layout.perSheet} on a sheet of ${showLength(layout.width, units)} by ${showLength(layout.length, units)}`}>
+    <svg
+      width={whole.width}
+      height={whole.height}
+      viewBox={`0 0 ${whole.width} ${whole.height}`}
+      role="img"
+      style={{ display: 'block', maxWidth: '100%', height: 'auto' }}
+      aria-label={`Cutting layout: ${layout.perSheet} on a sheet of ${showLength(layout.width, units)} by ${showLength(layout.length, units)}`}
+    >
       <g transform={`translate(${left} 2)`}>
         <rect width={w} height={l} fill={`#${hex}`} />
         {Array.from({ length: layout.perSheet }, (_, i) => {
           const [x, y] = [(layout.centres[2 * i] ?? 0) * scale, l - (layout.centres[2 * i + 1] ?? 0) * scale];
           const style = { fill: 'none', stroke: '#000', strokeOpacity: 0.75, strokeWidth: 1 } as const;
-          return cutter.height === null
-            ? <circle key={i} cx={x} cy={y} r={(cw * scale) / 2} {...style} />
-            : <rect key={i} x={x - (cw * scale) / 2} y={y - (ch * scale) / 2} width={cw * scale} height={ch * scale} {...style} />;
+          return cutter.height === null ? (
+            <circle key={i} cx={x} cy={y} r={(cw * scale) / 2} {...style} />
+          ) : (
+            <rect
+              key={i}
+              x={x - (cw * scale) / 2}
+              y={y - (ch * scale) / 2}
+              width={cw * scale}
+              height={ch * scale}
+              {...style}
+            />
+          );
         })}
-        <g stroke="#141414"><path d={`M-10 0.5h6M-10 ${l - 0.5}h6M-7 0V${l}`} fill="none" /></g>
-        <text {...label} transform={`translate(-14 ${l / 2}) rotate(-90)`} textAnchor="middle">{showLength(layout.length, units)}</text>
-        <g stroke="#141414"><path d={`M0.5 ${l + 4}v6M${w - 0.5} ${l + 4}v6M0 ${l + 7}H${w}`} fill="none" /></g>
-        <text {...label} x={w / 2} y={l + 22} textAnchor="middle">{showLength(layout.width, units)}</text>
+        <g stroke="#141414">
+          <path d={`M-10 0.5h6M-10 ${l - 0.5}h6M-7 0V${l}`} fill="none" />
+        </g>
+        <text {...label} transform={`translate(-14 ${l / 2}) rotate(-90)`} textAnchor="middle">
+          {showLength(layout.length, units)}
+        </text>
+        <g stroke="#141414">
+          <path d={`M0.5 ${l + 4}v6M${w - 0.5} ${l + 4}v6M0 ${l + 7}H${w}`} fill="none" />
+        </g>
+        <text {...label} x={w / 2} y={l + 22} textAnchor="middle">
+          {showLength(layout.width, units)}
+        </text>
         <path d={`M0 ${l + 36}H${bar * scale}`} stroke="#141414" strokeWidth="3" />
-        <text {...label} x={bar * scale + 6} y={l + 40}>{units === 'metric' ? '20 mm' : '1 in'}</text>
+        <text {...label} x={bar * scale + 6} y={l + 40}>
+          {units === 'metric' ? '20 mm' : '1 in'}
+        </text>
       </g>
     </svg>
   );

@@ -9,9 +9,18 @@ const ROOM = 200;
 const MOST_DISCS = 24;
 
 const shade = (hex: string, factor: number): string =>
-  `#${[0, 2, 4].map((at) => Math.round(Math.min(255, parseInt(hex.slice(at, at + 2), 16) * factor)).toString(16).padStart(2, '0')).join('')}`;
+  `#${[0, 2, 4]
+    .map((at) =>
+      Math.round(Math.min(255, parseInt(hex.slice(at, at + 2), 16) * factor))
+        .toString(16)
+        .padStart(2, '0'),
+    )
+    .join('')}`;
 
-interface Slab { readonly share: number; readonly height: number }
+interface Slab {
+  readonly share: number;
+  readonly height: number;
+}
 
 function slabsOf(parts: number, tallest: number): Slab[] {
   const h = Math.min(TALLEST, ROOM / Math.max(1, tallest));
@@ -41,14 +50,31 @@ function outline(share: number, y: number, h: number): { top: string; side: stri
 }
 
 /** Discs of one clay stacked on the bench: whole ones, then a half or a quarter cut from one; as high as they are among the stacks `beside`. */
-export function DiscStack({ parts, hex, beside }: { readonly parts: Fraction; readonly hex: string; readonly beside: readonly Fraction[] }): ReactElement {
+export function DiscStack({
+  parts,
+  hex,
+  beside,
+}: {
+  readonly parts: Fraction;
+  readonly hex: string;
+  readonly beside: readonly Fraction[];
+}): ReactElement {
   const slabs = slabsOf(parts.valueOf(), Math.max(parts.valueOf(), ...beside.map((b) => b.valueOf())));
   const total = slabs.reduce((sum, slab) => sum + slab.height, 0);
   let y = 0;
-  const drawn = slabs.map((slab) => { y -= slab.height; return { ...slab, y }; });
+  const drawn = slabs.map((slab) => {
+    y -= slab.height;
+    return { ...slab, y };
+  });
   const light = parseInt(hex, 16) > 0;
   return (
-    <svg width={2 * RX + 4} height={total + 2 * RY + 6} viewBox={`${-RX - 2} ${-total - RY - 3} ${2 * RX + 4} ${total + 2 * RY + 6}`} aria-hidden style={{ display: 'block' }}>
+    <svg
+      width={2 * RX + 4}
+      height={total + 2 * RY + 6}
+      viewBox={`${-RX - 2} ${-total - RY - 3} ${2 * RX + 4} ${total + 2 * RY + 6}`}
+      aria-hidden
+      style={{ display: 'block' }}
+    >
       {drawn.map((slab, i) => {
         const { top, side } = outline(slab.share, slab.y, slab.height);
         return (

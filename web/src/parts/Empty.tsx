@@ -2,7 +2,12 @@ import { Box, Flex } from '@chakra-ui/react';
 import type { ReactElement, ReactNode } from 'react';
 import { Action } from '../theme/pieces.js';
 
-interface EmptyProps { readonly title: string; readonly children: ReactNode; readonly action?: string; readonly onAction?: () => void }
+interface EmptyProps {
+  readonly title: string;
+  readonly children: ReactNode;
+  readonly action?: string;
+  readonly onAction?: () => void;
+}
 
 /** What to do first where nothing is yet, with one button. */
 export function Empty({ title, children, action, onAction }: EmptyProps): ReactElement {
@@ -10,12 +15,20 @@ export function Empty({ title, children, action, onAction }: EmptyProps): ReactE
     <Flex direction="column" alignItems="flex-start" gap={4} padding={8} maxWidth="520px">
       <h1>{title}</h1>
       <Box color="ink2">{children}</Box>
-      {action !== undefined && <Action main onClick={onAction}>{action}</Action>}
+      {action !== undefined && (
+        <Action main onClick={onAction}>
+          {action}
+        </Action>
+      )}
     </Flex>
   );
 }
 
 /** While something is read, or when it is not there. */
 export function Reading({ error }: { readonly error: Error | null }): ReactElement {
-  return <Box padding={8} color="ink2" role="status">{error ? error.message : 'Reading …'}</Box>;
+  return (
+    <Box padding={8} color="ink2" role="status">
+      {error ? error.message : 'Reading …'}
+    </Box>
+  );
 }

@@ -12,9 +12,24 @@ export function GardenBar(): ReactElement | null {
   const back = garden.data?.back ?? null;
   if (back === null) return null;
   return (
-    <Flex role="note" aria-label="Looking round" background="ink" color="tile" paddingX={5} paddingY={2} gap={5} alignItems="center" css={{ '@media print': { display: 'none' } }}>
-      <Box flex={1}>You are looking round in the kitchen garden. Try everything: nothing of it is kept, and your own data is not touched.</Box>
-      <a href={back} style={{ color: 'inherit', fontWeight: 700 }}>Back to your own shelf</a>
+    <Flex
+      role="note"
+      aria-label="Looking round"
+      background="ink"
+      color="tile"
+      paddingX={5}
+      paddingY={2}
+      gap={5}
+      alignItems="center"
+      css={{ '@media print': { display: 'none' } }}
+    >
+      <Box flex={1}>
+        You are looking round in the kitchen garden. Try everything: nothing of it is kept, and your own data is not
+        touched.
+      </Box>
+      <a href={back} style={{ color: 'inherit', fontWeight: 700 }}>
+        Back to your own shelf
+      </a>
     </Flex>
   );
 }
@@ -38,7 +53,21 @@ export function LookRound(): ReactElement {
   };
   return (
     <Box marginTop={4}>
-      {going ? <Box aria-live="polite">The garden is being laid out …</Box> : <><Word fontSize="text" onClick={() => { void go(); }}>Look round in the kitchen garden first</Word> <Box as="span">: sample clays, mixes, blends and canes, on data that is thrown away</Box></>}
+      {going ? (
+        <Box aria-live="polite">The garden is being laid out …</Box>
+      ) : (
+        <>
+          <Word
+            fontSize="text"
+            onClick={() => {
+              void go();
+            }}
+          >
+            Look round in the kitchen garden first
+          </Word>{' '}
+          <Box as="span">: sample clays, mixes, blends and canes, on data that is thrown away</Box>
+        </>
+      )}
       {wrong !== null && <Warning>{wrong}</Warning>}
     </Box>
   );

@@ -21,11 +21,15 @@ export function Gauges(): ReactElement {
       else void pressGauge(gauge, 'read');
     };
     window.addEventListener('keydown', press);
-    return () => { window.removeEventListener('keydown', press); };
+    return () => {
+      window.removeEventListener('keydown', press);
+    };
   }, []);
   return (
     <Flex direction="column" gap={4} marginTop="auto" borderTop="hair" paddingTop={3}>
-      {GAUGES.map((gauge) => <OneGauge key={gauge} gauge={gauge} />)}
+      {GAUGES.map((gauge) => (
+        <OneGauge key={gauge} gauge={gauge} />
+      ))}
     </Flex>
   );
 }
@@ -33,23 +37,94 @@ export function Gauges(): ReactElement {
 function OneGauge({ gauge }: { readonly gauge: Gauge }): ReactElement {
   const { link, state, shows, wrong } = useGauges((s) => s[gauge]);
   // the field keeps the focus while a button of the device is pressed
-  const keep = (e: React.MouseEvent): void => { e.preventDefault(); };
-  if (link === 'none') return <Word fontSize="small" textAlign="left" onClick={() => { connectGauge(gauge); }}>{NAMES[gauge]} <Key>{KEYS[gauge]}</Key></Word>;
+  const keep = (e: React.MouseEvent): void => {
+    e.preventDefault();
+  };
+  if (link === 'none')
+    return (
+      <Word
+        fontSize="small"
+        textAlign="left"
+        onClick={() => {
+          connectGauge(gauge);
+        }}
+      >
+        {NAMES[gauge]} <Key>{KEYS[gauge]}</Key>
+      </Word>
+    );
   return (
     <Box role="group" aria-label={NAMES[gauge]} fontSize="caption" lineHeight={1.4}>
-      <Box fontWeight={600}>{NAMES[gauge]} <Key>{KEYS[gauge]}</Key></Box>
-      <Box border="rule" background="paper" fontSize="small" fontWeight={700} textAlign="right" whiteSpace="nowrap" paddingX={1} marginY={1} minHeight="26px" aria-live="polite" data-shows>{shows}</Box>
+      <Box fontWeight={600}>
+        {NAMES[gauge]} <Key>{KEYS[gauge]}</Key>
+      </Box>
+      <Box
+        border="rule"
+        background="paper"
+        fontSize="small"
+        fontWeight={700}
+        textAlign="right"
+        whiteSpace="nowrap"
+        paddingX={1}
+        marginY={1}
+        minHeight="26px"
+        aria-live="polite"
+        data-shows
+      >
+        {shows}
+      </Box>
       {link === 'there' && state ? (
         <Flex wrap="wrap" columnGap={2} rowGap={1} onMouseDown={keep}>
-          <Word onClick={() => { void pressGauge(gauge, 'read'); }}>read</Word>
-          <Word onClick={() => { void pressGauge(gauge, 'zero'); }}>{gauge === 'scale' ? 'tare' : 'zero'}</Word>
-          <Word aria-label={`Unit: ${state.unit}`} onClick={() => { void pressGauge(gauge, 'unit'); }}>{state.unit}</Word>
-          <Word aria-pressed={state.held} fontWeight={state.held ? 700 : undefined} onClick={() => { void pressGauge(gauge, 'hold'); }}>{state.held ? 'held' : 'hold'}</Word>
-          <Word onClick={() => { putGaugeAway(gauge); }}>away</Word>
+          <Word
+            onClick={() => {
+              void pressGauge(gauge, 'read');
+            }}
+          >
+            read
+          </Word>
+          <Word
+            onClick={() => {
+              void pressGauge(gauge, 'zero');
+            }}
+          >
+            {gauge === 'scale' ? 'tare' : 'zero'}
+          </Word>
+          <Word
+            aria-label={`Unit: ${state.unit}`}
+            onClick={() => {
+              void pressGauge(gauge, 'unit');
+            }}
+          >
+            {state.unit}
+          </Word>
+          <Word
+            aria-pressed={state.held}
+            fontWeight={state.held ? 700 : undefined}
+            onClick={() => {
+              void pressGauge(gauge, 'hold');
+            }}
+          >
+            {state.held ? 'held' : 'hold'}
+          </Word>
+          <Word
+            onClick={() => {
+              putGaugeAway(gauge);
+            }}
+          >
+            away
+          </Word>
         </Flex>
-      ) : <Caption>{link === 'away' ? 'gone; looking …' : 'looking …'}</Caption>}
+      ) : (
+        <Caption>{link === 'away' ? 'gone; looking …' : 'looking …'}</Caption>
+      )}
       {state && state.sinceZero === null && <Caption display="block">not at zero yet</Caption>}
-      {wrong !== null ? <Warning>{wrong}</Warning> : <Caption display="block">fills the field for a {MEASURES[gauge] === 'length' ? 'length' : 'weight'} you are in{state?.standIn ? '; a stand-in, it makes readings up' : ''}</Caption>}
+      {wrong !== null ? (
+        <Warning>{wrong}</Warning>
+      ) : (
+        <Caption display="block">
+          fills the field for a {MEASURES[gauge] === 'length' ? 'length' : 'weight'} you are in
+          {state?.standIn ? '; a stand-in, it makes readings up' : ''}
+        </Caption>
+      )}
     </Box>
   );
 }

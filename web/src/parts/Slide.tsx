@@ -25,9 +25,25 @@ export function Slide({ label, text, value, low, high, grain, width, onSlide, on
     moved.current = false;
   };
   return (
-    <input type="range" aria-label={label} aria-valuetext={text} min={low} max={high} step={grain} value={value} style={{ width, accentColor: '#141414', display: 'block' }}
-      onChange={(e) => { moved.current = true; onSlide(e.currentTarget.valueAsNumber); }}
-      onPointerUp={(e) => { letGo(e.currentTarget.valueAsNumber); }}
-      onKeyUp={(e) => { if (KEYS.test(e.key)) letGo(e.currentTarget.valueAsNumber); }} />
+    <input
+      type="range"
+      aria-label={label}
+      aria-valuetext={text}
+      min={low}
+      max={high}
+      step={grain}
+      value={value}
+      style={{ width, accentColor: '#141414', display: 'block' }}
+      onChange={(e) => {
+        moved.current = true;
+        onSlide(e.currentTarget.valueAsNumber);
+      }}
+      onPointerUp={(e) => {
+        letGo(e.currentTarget.valueAsNumber);
+      }}
+      onKeyUp={(e) => {
+        if (KEYS.test(e.key)) letGo(e.currentTarget.valueAsNumber);
+      }}
+    />
   );
 }

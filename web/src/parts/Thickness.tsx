@@ -12,7 +12,13 @@ const NONE: readonly Gauge[] = [];
 export function readerOf(answer: MachinesAnswer | undefined, system: UnitSystem): Reader {
   const machines = answer?.machines ?? [];
   const setup = answer?.setup;
-  return { machines, own: machines.find((m) => m.id === setup?.machineId) ?? machines[0] ?? null, cardMm: setup?.cardMm ?? null, system, gauges: setup?.gauges ?? NONE };
+  return {
+    machines,
+    own: machines.find((m) => m.id === setup?.machineId) ?? machines[0] ?? null,
+    cardMm: setup?.cardMm ?? null,
+    system,
+    gauges: setup?.gauges ?? NONE,
+  };
 }
 
 type ThicknessProps = Omit<ValueProps<number>, 'text' | 'read'> & { readonly value: number };
@@ -22,5 +28,12 @@ export function ThicknessValue({ value, ...rest }: ThicknessProps): ReactElement
   const units = useUnits();
   const { data } = useMachines();
   const reader = useMemo(() => readerOf(data, units), [data, units]);
-  return <Value {...rest} measures="length" text={showLength(value, units, true)} read={(text) => readThickness(text, reader)} />;
+  return (
+    <Value
+      {...rest}
+      measures="length"
+      text={showLength(value, units, true)}
+      read={(text) => readThickness(text, reader)}
+    />
+  );
 }

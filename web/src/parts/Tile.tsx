@@ -5,13 +5,21 @@ import { useTile, type Carried } from '../state/tile.js';
 import { Gauges } from './Gauges.js';
 import { Caption, Word } from '../theme/pieces.js';
 
-const PLACES: Readonly<Record<Carried['kind'], (id: string) => string>> = { mix: (id) => `/mixes/${id}`, blend: (id) => `/blends/${id}`, sheet: (id) => `/sheets/book/${id}` };
+const PLACES: Readonly<Record<Carried['kind'], (id: string) => string>> = {
+  mix: (id) => `/mixes/${id}`,
+  blend: (id) => `/blends/${id}`,
+  sheet: (id) => `/sheets/book/${id}`,
+};
 
 const shapeOf = ({ kind, form }: Carried): { width: string; height: string; borderRadius: string } =>
-  (kind === 'mix' || form === 'plug' ? { width: '52px', height: '52px', borderRadius: '50%' } : { width: '64px', height: kind === 'blend' ? '26px' : '40px', borderRadius: '0' });
+  kind === 'mix' || form === 'plug'
+    ? { width: '52px', height: '52px', borderRadius: '50%' }
+    : { width: '64px', height: kind === 'blend' ? '26px' : '40px', borderRadius: '0' };
 
 function lookOf({ hexes, form }: Carried): string {
-  const colours = (hexes.length > 1 ? hexes : [hexes[0] ?? '999999', hexes[0] ?? '999999']).map((h) => `#${h}`).join(', ');
+  const colours = (hexes.length > 1 ? hexes : [hexes[0] ?? '999999', hexes[0] ?? '999999'])
+    .map((h) => `#${h}`)
+    .join(', ');
   return form === 'plug' ? `radial-gradient(${colours})` : `linear-gradient(to right, ${colours})`;
 }
 
@@ -19,8 +27,20 @@ function lookOf({ hexes, form }: Carried): string {
 export function Tile(): ReactElement {
   const { carried, drop } = useTile();
   return (
-    <Flex as="aside" aria-label="On the tile" direction="column" gap={4} background="tile" borderLeft="rule" padding={3} overflowY="auto" css={{ '@media print': { display: 'none' } }}>
-      <Box fontFamily="heading" fontWeight={700} fontSize="small" lineHeight={1.3}>On the tile</Box>
+    <Flex
+      as="aside"
+      aria-label="On the tile"
+      direction="column"
+      gap={4}
+      background="tile"
+      borderLeft="rule"
+      padding={3}
+      overflowY="auto"
+      css={{ '@media print': { display: 'none' } }}
+    >
+      <Box fontFamily="heading" fontWeight={700} fontSize="small" lineHeight={1.3}>
+        On the tile
+      </Box>
       {carried.length === 0 && <Caption>Press C at a mix, a blend or a sheet to carry it along.</Caption>}
       {carried.map((item) => (
         <Box key={item.id} fontSize="caption" lineHeight={1.35}>
@@ -28,7 +48,14 @@ export function Tile(): ReactElement {
             <Box {...shapeOf(item)} marginBottom={1} style={{ background: lookOf(item) }} />
             <Box fontWeight={600}>{item.name}</Box>
           </Link>
-          <Word aria-label={`Put ${item.name} down`} onClick={() => { drop(item.id); }}>put down</Word>
+          <Word
+            aria-label={`Put ${item.name} down`}
+            onClick={() => {
+              drop(item.id);
+            }}
+          >
+            put down
+          </Word>
         </Box>
       ))}
       <Gauges />

@@ -1,6 +1,17 @@
 import { Box } from '@chakra-ui/react';
 import { useEffect, useId, useState, type ReactElement } from 'react';
-import { attempt, readLength, readMass, readNumber, readTemperature, showLength, showMass, showTemperature, withDigits, type Complaint } from '#core/units';
+import {
+  attempt,
+  readLength,
+  readMass,
+  readNumber,
+  readTemperature,
+  showLength,
+  showMass,
+  showTemperature,
+  withDigits,
+  type Complaint,
+} from '#core/units';
 import { useUnits } from '../state/view.js';
 import { Inline } from '../theme/pieces.js';
 import { Meanings } from './Meanings.js';
@@ -22,38 +33,79 @@ export interface ValueProps<T> {
 }
 
 /** A value edited where it stands: Enter or leaving keeps it, Escape lets it go. Wrong input stays, with a sentence. */
-export function Value<T>({ label, text, read, onChange, refusal, placeholder, disabled, measures }: ValueProps<T>): ReactElement {
+export function Value<T>({
+  label,
+  text,
+  read,
+  onChange,
+  refusal,
+  placeholder,
+  disabled,
+  measures,
+}: ValueProps<T>): ReactElement {
   const [typed, setTyped] = useState<string | null>(null);
   const [wrong, setWrong] = useState<Complaint | null>(null);
   const id = useId();
-  useEffect(() => { setWrong(null); }, [text]);
+  useEffect(() => {
+    setWrong(null);
+  }, [text]);
   const take = (said: string): void => {
-    attempt(() => {
-      const value = read(said);
-      setTyped(null);
-      setWrong(null);
-      onChange(value);
-    }, (complaint) => { setTyped(said); setWrong(complaint); });
+    attempt(
+      () => {
+        const value = read(said);
+        setTyped(null);
+        setWrong(null);
+        onChange(value);
+      },
+      (complaint) => {
+        setTyped(said);
+        setWrong(complaint);
+      },
+    );
   };
   const keep = (): void => {
-    if (typed === null || typed === text) { setTyped(null); return; }
+    if (typed === null || typed === text) {
+      setTyped(null);
+      return;
+    }
     take(typed);
   };
   const sentence = wrong?.message ?? refusal;
   return (
     <>
       <Inline
-        data-measures={measures} aria-label={label} aria-invalid={sentence !== undefined} aria-describedby={sentence === undefined ? undefined : id}
-        value={typed ?? text} placeholder={placeholder} disabled={disabled} htmlSize={Math.max(2, (typed ?? text).length)}
-        onFocus={(e) => { e.currentTarget.select(); }}
-        onChange={(e) => { setTyped(e.currentTarget.value); }}
+        data-measures={measures}
+        aria-label={label}
+        aria-invalid={sentence !== undefined}
+        aria-describedby={sentence === undefined ? undefined : id}
+        value={typed ?? text}
+        placeholder={placeholder}
+        disabled={disabled}
+        htmlSize={Math.max(2, (typed ?? text).length)}
+        onFocus={(e) => {
+          e.currentTarget.select();
+        }}
+        onChange={(e) => {
+          setTyped(e.currentTarget.value);
+        }}
         onBlur={keep}
         onKeyDown={(e) => {
-          if (e.key === 'Enter') { e.preventDefault(); keep(); }
-          if (e.key === 'Escape') { setTyped(null); setWrong(null); }
+          if (e.key === 'Enter') {
+            e.preventDefault();
+            keep();
+          }
+          if (e.key === 'Escape') {
+            setTyped(null);
+            setWrong(null);
+          }
         }}
       />
-      {sentence !== undefined && <Box as="span" display="block" id={id}><Warning>{sentence}</Warning>{wrong && <Meanings choices={wrong.choices} onChoose={take} />}</Box>}
+      {sentence !== undefined && (
+        <Box as="span" display="block" id={id}>
+          <Warning>{sentence}</Warning>
+          {wrong && <Meanings choices={wrong.choices} onChoose={take} />}
+        </Box>
+      )}
     </>
   );
 }
@@ -62,7 +114,9 @@ type Measured = Omit<ValueProps<number>, 'text' | 'read'> & { readonly value: nu
 
 export function LengthValue({ value, fine = false, ...rest }: Measured & { readonly fine?: boolean }): ReactElement {
   const units = useUnits();
-  return <Value {...rest} measures="length" text={showLength(value, units, fine)} read={(text) => readLength(text, units)} />;
+  return (
+    <Value {...rest} measures="length" text={showLength(value, units, fine)} read={(text) => readLength(text, units)} />
+  );
 }
 
 export function MassValue({ value, ...rest }: Measured): ReactElement {
@@ -79,6 +133,9 @@ export function CountValue({ value, ...rest }: Measured): ReactElement {
   return <Value {...rest} text={String(value)} read={(text) => readNumber(withDigits(text)).valueOf()} />;
 }
 
-export function TextValue({ value, ...rest }: Omit<ValueProps<string>, 'text' | 'read'> & { readonly value: string }): ReactElement {
+export function TextValue({
+  value,
+  ...rest
+}: Omit<ValueProps<string>, 'text' | 'read'> & { readonly value: string }): ReactElement {
   return <Value {...rest} text={value} read={(text) => text.trim()} />;
 }

@@ -23,12 +23,40 @@ export function WriteDown({ children, refusal, onWrite, onBack, disabled }: Writ
   const [madeOn, setMadeOn] = useState(today());
   return (
     <Flex {...UNSENT} direction="column" gap={4} maxWidth="760px">
-      <Box as="h1" data-step="" fontSize="54px" lineHeight={1.08}>Done?</Box>
+      <Box as="h1" data-step="" fontSize="54px" lineHeight={1.08}>
+        Done?
+      </Box>
       {children}
-      <Box>made on <Value label="Made on" text={showDate(madeOn)} read={(t) => readDay(t) ?? today()} onChange={setMadeOn} /></Box>
-      <Note aria-label="Note for the diary" placeholder="How did it go? What to do next time?" value={note} onChange={(e) => { setNote(e.currentTarget.value); }} />
-      {refusal && !refusal.problem.fields?.some((f) => f.field.startsWith('used.')) && <Warning>{refusal.message}</Warning>}
-      <Flex gap={3}><Action main large disabled={disabled} onClick={() => { onWrite(madeOn, note); }}>Done, write it down</Action><Action large onClick={onBack}>One back</Action></Flex>
+      <Box>
+        made on{' '}
+        <Value label="Made on" text={showDate(madeOn)} read={(t) => readDay(t) ?? today()} onChange={setMadeOn} />
+      </Box>
+      <Note
+        aria-label="Note for the diary"
+        placeholder="How did it go? What to do next time?"
+        value={note}
+        onChange={(e) => {
+          setNote(e.currentTarget.value);
+        }}
+      />
+      {refusal && !refusal.problem.fields?.some((f) => f.field.startsWith('used.')) && (
+        <Warning>{refusal.message}</Warning>
+      )}
+      <Flex gap={3}>
+        <Action
+          main
+          large
+          disabled={disabled}
+          onClick={() => {
+            onWrite(madeOn, note);
+          }}
+        >
+          Done, write it down
+        </Action>
+        <Action large onClick={onBack}>
+          One back
+        </Action>
+      </Flex>
     </Flex>
   );
 }

@@ -5,11 +5,36 @@ export type NameOf = (id: string) => string | undefined;
 
 /** Fields that a person would call something else than their name says. */
 const FIELDS: Readonly<Record<string, string>> = {
-  dueOn: 'due', madeOn: 'made on', leftGrams: 'left', netGrams: 'net weight', rawHex: 'raw colour', bakedHex: 'baked colour',
-  bakeC: 'baking temperature', bakeMinutes: 'baking minutes', bakePerMm: 'thickness for the baking time', maxC: 'maximum temperature',
-  rollerWidthMm: 'roller width', discMm: 'disc', discSettingId: 'setting of the disc', machineId: 'own machine', cardMm: 'card', roomC: 'room',
-  widthMm: 'width', lengthMm: 'length', heightMm: 'height', mm: 'thickness', sliceMm: 'thickness of slices', program: 'steps', plan: 'how it is cut',
-  ingredients: 'recipe', clayId: 'clay', revisionId: 'mix', settingId: 'setting', lineId: 'line', wantedHex: 'colour wanted', gone: 'used up',
+  dueOn: 'due',
+  madeOn: 'made on',
+  leftGrams: 'left',
+  netGrams: 'net weight',
+  rawHex: 'raw colour',
+  bakedHex: 'baked colour',
+  bakeC: 'baking temperature',
+  bakeMinutes: 'baking minutes',
+  bakePerMm: 'thickness for the baking time',
+  maxC: 'maximum temperature',
+  rollerWidthMm: 'roller width',
+  discMm: 'disc',
+  discSettingId: 'setting of the disc',
+  machineId: 'own machine',
+  cardMm: 'card',
+  roomC: 'room',
+  widthMm: 'width',
+  lengthMm: 'length',
+  heightMm: 'height',
+  mm: 'thickness',
+  sliceMm: 'thickness of slices',
+  program: 'steps',
+  plan: 'how it is cut',
+  ingredients: 'recipe',
+  clayId: 'clay',
+  revisionId: 'mix',
+  settingId: 'setting',
+  lineId: 'line',
+  wantedHex: 'colour wanted',
+  gone: 'used up',
 };
 
 /** `leftGrams` as `left`, `strength` as `strength`, `someThing` as `some thing`. */
@@ -30,7 +55,12 @@ function textWords(text: string, nameOf: NameOf): string {
 }
 
 function listWords(list: readonly unknown[], nameOf: NameOf): string {
-  return list.length === 0 ? 'none' : list.map((item) => plainWords(item, nameOf)).filter((words) => words !== '').join(' + ');
+  return list.length === 0
+    ? 'none'
+    : list
+        .map((item) => plainWords(item, nameOf))
+        .filter((words) => words !== '')
+        .join(' + ');
 }
 
 function thingWords(thing: object, nameOf: NameOf): string {
@@ -40,7 +70,9 @@ function thingWords(thing: object, nameOf: NameOf): string {
   }
   return Object.entries(thing)
     .filter(([field, value]) => !SILENT.has(field) && value !== null && value !== '' && value !== false)
-    .map(([field, value]) => (field === 'name' ? plainWords(value, nameOf) : `${fieldWords(field)} ${plainWords(value, nameOf)}`))
+    .map(([field, value]) =>
+      field === 'name' ? plainWords(value, nameOf) : `${fieldWords(field)} ${plainWords(value, nameOf)}`,
+    )
     .join(', ');
 }
 
@@ -58,13 +90,18 @@ const short = (words: string): string => (words.length > MOST_LETTERS ? `${words
 /** A value of a thing in words, without an id in it. */
 export const valueWords = (value: unknown, nameOf: NameOf): string => short(plainWords(value, nameOf));
 
-interface Named { readonly id: string; readonly name?: unknown }
-const isNamed = (value: unknown): value is Named => typeof value === 'object' && value !== null && 'id' in value && typeof value.id === 'string';
+interface Named {
+  readonly id: string;
+  readonly name?: unknown;
+}
+const isNamed = (value: unknown): value is Named =>
+  typeof value === 'object' && value !== null && 'id' in value && typeof value.id === 'string';
 const areNamed = (list: unknown): list is readonly Named[] => Array.isArray(list) && list.every(isNamed);
-const isThing = (value: unknown): value is Readonly<Record<string, unknown>> => typeof value === 'object' && value !== null && !Array.isArray(value);
+const isThing = (value: unknown): value is Readonly<Record<string, unknown>> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
 
 const nameIn = (thing: Named, nameOf: NameOf): string =>
-  (typeof thing.name === 'string' && thing.name !== '' ? thing.name : nameOf(thing.id) ?? '');
+  typeof thing.name === 'string' && thing.name !== '' ? thing.name : (nameOf(thing.id) ?? '');
 
 function listDifference(own: readonly Named[], other: readonly Named[], nameOf: NameOf): string {
   const others = new Map(other.map((thing) => [thing.id, thing]));
@@ -74,7 +111,9 @@ function listDifference(own: readonly Named[], other: readonly Named[], nameOf: 
     if (!theirs) return [`with ${thingWords(thing, nameOf)}`];
     return same(thing, theirs) ? [] : [`${nameIn(thing, nameOf)} ${thingDifference(thing, theirs, nameOf)}`.trim()];
   });
-  const gone = other.filter((thing) => !there.has(thing.id)).map((thing) => `without ${nameIn(thing, nameOf) || thingWords(thing, nameOf)}`);
+  const gone = other
+    .filter((thing) => !there.has(thing.id))
+    .map((thing) => `without ${nameIn(thing, nameOf) || thingWords(thing, nameOf)}`);
   return [...mine, ...gone].join(', ');
 }
 
@@ -93,4 +132,5 @@ function difference(own: unknown, other: unknown, nameOf: NameOf): string {
 }
 
 /** A value in words, only where it differs from another one: of a list with names, what is another there. */
-export const differenceWords = (own: unknown, other: unknown, nameOf: NameOf): string => short(difference(own, other, nameOf));
+export const differenceWords = (own: unknown, other: unknown, nameOf: NameOf): string =>
+  short(difference(own, other, nameOf));

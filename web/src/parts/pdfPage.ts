@@ -8,7 +8,11 @@ import { OVERLAP, clippedLine, tilesOf } from './tiles.js';
 /** Points of a millimetre on paper. */
 export const PT = 72 / 25.4;
 /** Width and height of each paper, mm. */
-const SIZES: Readonly<Record<Paper, readonly [number, number]>> = { A5: [148, 210], A4: [210, 297], Letter: [215.9, 279.4] };
+const SIZES: Readonly<Record<Paper, readonly [number, number]>> = {
+  A5: [148, 210],
+  A4: [210, 297],
+  Letter: [215.9, 279.4],
+};
 /** mm around all that is printed, and what its head and its foot take of a page. */
 const [MARGIN, HEAD, FOOT] = [12, 12, 14];
 
@@ -19,7 +23,11 @@ export interface PaperPage {
   readonly line: (x1: number, y1: number, x2: number, y2: number, thick?: number) => void;
 }
 
-interface Fonts { readonly plain: PDFFont; readonly bold: PDFFont; readonly known: ReadonlySet<number> }
+interface Fonts {
+  readonly plain: PDFFont;
+  readonly bold: PDFFont;
+  readonly known: ReadonlySet<number>;
+}
 
 /** Letters that the type lacks are written as the plain letter they are made of, rather than dropped with the name. */
 function writable(words: string, known: ReadonlySet<number>): string {
@@ -38,19 +46,37 @@ export class PaperBook {
   private readonly pages: PaperPage[] = [];
   readonly room: { readonly width: number; readonly height: number };
 
-  private constructor(readonly document: PDFDocument, private readonly fonts: Fonts, private readonly name: string, private readonly size: readonly [number, number], private readonly black: ReturnType<typeof import('pdf-lib').rgb>) {
+  private constructor(
+    readonly document: PDFDocument,
+    private readonly fonts: Fonts,
+    private readonly name: string,
+    private readonly size: readonly [number, number],
+    private readonly black: ReturnType<typeof import('pdf-lib').rgb>,
+  ) {
     this.room = { width: size[0] - 2 * MARGIN, height: size[1] - 2 * MARGIN - HEAD - FOOT };
   }
 
   /** The packages and the type are fetched when the first paper is wanted. */
   static async open(name: string, paper: Paper): Promise<PaperBook> {
-    const [{ PDFDocument: Document, rgb }, fontkit] = await Promise.all([import('pdf-lib'), import('@pdf-lib/fontkit')]);
+    const [{ PDFDocument: Document, rgb }, fontkit] = await Promise.all([
+      import('pdf-lib'),
+      import('@pdf-lib/fontkit'),
+    ]);
     const document = await Document.create();
     document.registerFontkit(fontkit.default);
     document.setTitle(name);
     const bytes = await Promise.all([plainUrl, boldUrl].map(async (url) => (await fetch(url)).arrayBuffer()));
-    const [plain, bold] = await Promise.all(bytes.map((b) => document.embedFont(b, { subset: true }))) as [PDFFont, PDFFont];
-    return new PaperBook(document, { plain, bold, known: new Set(plain.getCharacterSet()) }, name, SIZES[paper], rgb(0, 0, 0));
+    const [plain, bold] = (await Promise.all(bytes.map((b) => document.embedFont(b, { subset: true })))) as [
+      PDFFont,
+      PDFFont,
+    ];
+    return new PaperBook(
+      document,
+      { plain, bold, known: new Set(plain.getCharacterSet()) },
+      name,
+      SIZES[paper],
+      rgb(0, 0, 0),
+    );
   }
 
   /** Upper left corner of the room on a page, mm. */
@@ -64,9 +90,24 @@ export class PaperBook {
     const made: PaperPage = {
       page,
       text: (words, x, y, size = 10, heavy = false) => {
-        page.drawText(writable(words, this.fonts.known), { x: x * PT, y: up(y), size, font: heavy ? this.fonts.bold : this.fonts.plain, color: this.black, maxWidth: (width - x - MARGIN) * PT, lineHeight: size * 1.3 });
+        page.drawText(writable(words, this.fonts.known), {
+          x: x * PT,
+          y: up(y),
+          size,
+          font: heavy ? this.fonts.bold : this.fonts.plain,
+          color: this.black,
+          maxWidth: (width - x - MARGIN) * PT,
+          lineHeight: size * 1.3,
+        });
       },
-      line: (x1, y1, x2, y2, thick = 0.25) => { page.drawLine({ start: { x: x1 * PT, y: up(y1) }, end: { x: x2 * PT, y: up(y2) }, thickness: thick * PT, color: this.black }); },
+      line: (x1, y1, x2, y2, thick = 0.25) => {
+        page.drawLine({
+          start: { x: x1 * PT, y: up(y1) },
+          end: { x: x2 * PT, y: up(y2) },
+          thickness: thick * PT,
+          color: this.black,
+        });
+      },
     };
     this.pages.push(made);
     return made;
@@ -78,7 +119,10 @@ export class PaperBook {
     let [lines, now] = [1, ''];
     for (const word of writable(words, this.fonts.known).split(' ')) {
       const longer = now === '' ? word : `${now} ${word}`;
-      if (now !== '' && font.widthOfTextAtSize(longer, size) > width * PT) { lines++; now = word; } else now = longer;
+      if (now !== '' && font.widthOfTextAtSize(longer, size) > width * PT) {
+        lines++;
+        now = word;
+      } else now = longer;
     }
     return lines;
   }
@@ -90,7 +134,12 @@ export class PaperBook {
    * @param below mm that have to stay free below it on its last page
    * @returns the last page, and where its part of the drawing ends
    */
-  drawing(width: number, height: number, segments: readonly (readonly [number, number, number, number])[], below: number): { readonly page: PaperPage; readonly y: number; readonly single: boolean } {
+  drawing(
+    width: number,
+    height: number,
+    segments: readonly (readonly [number, number, number, number])[],
+    below: number,
+  ): { readonly page: PaperPage; readonly y: number; readonly single: boolean } {
     const fits = height + below <= this.room.height && width <= this.room.width;
     const tiles = tilesOf(width, height, fits ? this.room : { ...this.room, height: this.room.height - 6 });
     let page = this.next();
@@ -108,12 +157,32 @@ export class PaperBook {
   }
 
   /** Where a page is glued to its neighbours, and which of them it is. */
-  private marks(page: PaperPage, { column, row, columns, rows, width, height }: ReturnType<typeof tilesOf>[number]): void {
+  private marks(
+    page: PaperPage,
+    { column, row, columns, rows, width, height }: ReturnType<typeof tilesOf>[number],
+  ): void {
     const [x, y] = [this.left, this.top];
-    const cross = (cx: number, cy: number): void => { page.line(cx - 2, cy, cx + 2, cy, 0.15); page.line(cx, cy - 2, cx, cy + 2, 0.15); };
-    for (const cx of [...(column > 0 ? [x + OVERLAP / 2] : []), ...(column < columns - 1 ? [x + width - OVERLAP / 2] : [])]) { cross(cx, y + 4); cross(cx, y + height - 4); }
-    for (const cy of [...(row > 0 ? [y + OVERLAP / 2] : []), ...(row < rows - 1 ? [y + height - OVERLAP / 2] : [])]) { cross(x + 4, cy); cross(x + width - 4, cy); }
-    page.text(`part ${row * columns + column + 1} of ${rows * columns}: lay the crosses on each other`, x, y + height + 4, 7);
+    const cross = (cx: number, cy: number): void => {
+      page.line(cx - 2, cy, cx + 2, cy, 0.15);
+      page.line(cx, cy - 2, cx, cy + 2, 0.15);
+    };
+    for (const cx of [
+      ...(column > 0 ? [x + OVERLAP / 2] : []),
+      ...(column < columns - 1 ? [x + width - OVERLAP / 2] : []),
+    ]) {
+      cross(cx, y + 4);
+      cross(cx, y + height - 4);
+    }
+    for (const cy of [...(row > 0 ? [y + OVERLAP / 2] : []), ...(row < rows - 1 ? [y + height - OVERLAP / 2] : [])]) {
+      cross(x + 4, cy);
+      cross(x + width - 4, cy);
+    }
+    page.text(
+      `part ${row * columns + column + 1} of ${rows * columns}: lay the crosses on each other`,
+      x,
+      y + height + 4,
+      7,
+    );
   }
 
   /** All pages, each with its name, its date and the line to check it by. */

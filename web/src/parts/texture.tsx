@@ -18,13 +18,18 @@ export function Textures(): ReactElement {
           <circle cx="8" cy="2" r="0.9" fill="#000" fillOpacity="0.35" />
         </pattern>
         <pattern id="short" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-          <rect width="7" height="7" fill="#fff" /><path d="M0 0V7" stroke="#141414" strokeWidth="5" />
+          <rect width="7" height="7" fill="#fff" />
+          <path d="M0 0V7" stroke="#141414" strokeWidth="5" />
         </pattern>
         <pattern id="assumed" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-          <rect width="6" height="6" fill="#dcdcdc" /><path d="M0 0V6" stroke="#141414" strokeWidth="2" />
+          <rect width="6" height="6" fill="#dcdcdc" />
+          <path d="M0 0V6" stroke="#141414" strokeWidth="2" />
         </pattern>
         <filter id="lamp" colorInterpolationFilters="linearRGB">
-          <feColorMatrix type="matrix" values="0.2126 0.7152 0.0722 0 0 0.2126 0.7152 0.0722 0 0 0.2126 0.7152 0.0722 0 0 0 0 0 1 0" />
+          <feColorMatrix
+            type="matrix"
+            values="0.2126 0.7152 0.0722 0 0 0.2126 0.7152 0.0722 0 0 0.2126 0.7152 0.0722 0 0 0 0 0 1 0"
+          />
         </filter>
       </defs>
     </svg>

@@ -7,9 +7,13 @@ export function useWidth<E extends HTMLElement>(): readonly [RefObject<E | null>
   useEffect(() => {
     const element = frame.current;
     if (!element) return;
-    const observer = new ResizeObserver(([entry]) => { setWidth(entry?.contentRect.width ?? 0); });
+    const observer = new ResizeObserver(([entry]) => {
+      setWidth(entry?.contentRect.width ?? 0);
+    });
     observer.observe(element);
-    return () => { observer.disconnect(); };
+    return () => {
+      observer.disconnect();
+    };
   }, []);
   return [frame, width];
 }

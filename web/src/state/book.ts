@@ -4,11 +4,14 @@ import type { Basis, Book, Ingredient, Recipe } from '#core/mix';
 import type { IngredientDto, RevisionAnswer, ShelfAnswer } from '#contract';
 
 export const ingredientOf = ({ parts, clayId, revisionId }: IngredientDto): Ingredient => ({
-  parts: new Fraction(parts), of: clayId === null ? { revision: revisionId ?? '' } : { clay: clayId },
+  parts: new Fraction(parts),
+  of: clayId === null ? { revision: revisionId ?? '' } : { clay: clayId },
 });
 
-export const recipeOf = (basis: Basis, ingredients: readonly IngredientDto[]): Recipe =>
-  ({ basis, ingredients: ingredients.map(ingredientOf) });
+export const recipeOf = (basis: Basis, ingredients: readonly IngredientDto[]): Recipe => ({
+  basis,
+  ingredients: ingredients.map(ingredientOf),
+});
 
 /** The shelf and some revisions, as core reads them. */
 export function bookOf(shelf: ShelfAnswer, revisions: readonly RevisionAnswer[]): Book {
@@ -18,7 +21,10 @@ export function bookOf(shelf: ShelfAnswer, revisions: readonly RevisionAnswer[])
   return {
     clay: (id) => clays.get(id),
     line: (id) => lines.get(id),
-    recipe: (id) => { const r = known.get(id); return r && recipeOf(r.basis, r.ingredients); },
+    recipe: (id) => {
+      const r = known.get(id);
+      return r && recipeOf(r.basis, r.ingredients);
+    },
     nameOf: (id) => known.get(id)?.mixName ?? 'A mix',
   };
 }

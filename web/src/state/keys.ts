@@ -2,10 +2,21 @@ import { useLayoutEffect, useRef } from 'react';
 import { create } from 'zustand';
 
 /** A key that does something here. `key` as the keyboard gives it: `z`, `Z`, `?`, ` `. */
-export interface KeyBinding { readonly key: string; readonly does: string; readonly run: () => void; readonly hidden?: boolean }
+export interface KeyBinding {
+  readonly key: string;
+  readonly does: string;
+  readonly run: () => void;
+  readonly hidden?: boolean;
+}
 
-interface Bound { readonly place: string; readonly bindings: readonly KeyBinding[] }
-interface Keys { readonly places: readonly Bound[]; readonly set: (place: string, bindings: readonly KeyBinding[] | null) => void }
+interface Bound {
+  readonly place: string;
+  readonly bindings: readonly KeyBinding[];
+}
+interface Keys {
+  readonly places: readonly Bound[];
+  readonly set: (place: string, bindings: readonly KeyBinding[] | null) => void;
+}
 
 /** All keys of what is on the screen, for the list that `?` opens. */
 export const useKeyList = create<Keys>()((set) => ({
@@ -28,8 +39,13 @@ export function useKeys(place: string, bindings: readonly KeyBinding[]): void {
   const set = useKeyList((s) => s.set);
   const shape = bindings.map((b) => b.key + b.does).join('|');
   useLayoutEffect(() => {
-    set(place, latest.current.filter((b) => !b.hidden));
-    return () => { set(place, null); };
+    set(
+      place,
+      latest.current.filter((b) => !b.hidden),
+    );
+    return () => {
+      set(place, null);
+    };
   }, [place, set, shape]);
   useLayoutEffect(() => {
     const press = (event: KeyboardEvent): void => {
@@ -41,6 +57,8 @@ export function useKeys(place: string, bindings: readonly KeyBinding[]): void {
       found.run();
     };
     window.addEventListener('keydown', press);
-    return () => { window.removeEventListener('keydown', press); };
+    return () => {
+      window.removeEventListener('keydown', press);
+    };
   }, []);
 }

@@ -5,7 +5,10 @@ const FORMS = ['yyyy-MM-dd', 'd.M.yyyy', 'd M yyyy'];
 
 /** Names of the months in English and as this person's system writes them, small letters. */
 const MONTHS: readonly (readonly string[])[] = Array.from({ length: 12 }, (_, month) =>
-  ['en', undefined].map((locale) => new Intl.DateTimeFormat(locale, { month: 'long' }).format(new Date(2000, month, 15)).toLowerCase()));
+  ['en', undefined].map((locale) =>
+    new Intl.DateTimeFormat(locale, { month: 'long' }).format(new Date(2000, month, 15)).toLowerCase(),
+  ),
+);
 
 /** `11 Dec. 2026` and `December 11, 2026` as `11 12 2026`; other texts as they are. */
 function withoutNames(text: string): string {

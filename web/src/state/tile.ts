@@ -13,7 +13,10 @@ export interface Carried {
   /** of a sheet: rolled up, folded like a fan, or lying flat */
   readonly form?: 'sheet' | 'plug' | 'fan';
 }
-export interface CarriedMix extends Carried { readonly kind: 'mix'; readonly revisionId: string }
+export interface CarriedMix extends Carried {
+  readonly kind: 'mix';
+  readonly revisionId: string;
+}
 export const isMix = (item: Carried): item is CarriedMix => item.kind === 'mix' && item.revisionId !== null;
 
 interface Tile {
@@ -24,14 +27,38 @@ interface Tile {
 
 const MOST = 6;
 
-interface CarriedBefore { readonly mixId: string; readonly revisionId: string; readonly name: string; readonly hex: string }
+interface CarriedBefore {
+  readonly mixId: string;
+  readonly revisionId: string;
+  readonly name: string;
+  readonly hex: string;
+}
 
-export const useTile = create<Tile>()(persist<Tile, [], [], Pick<Tile, 'carried'>>((set) => ({
-  carried: [],
-  put: (item) => { set((s) => ({ carried: [item, ...s.carried.filter((c) => c.id !== item.id)].slice(0, MOST) })); },
-  drop: (id) => { set((s) => ({ carried: s.carried.filter((c) => c.id !== id) })); },
-}), {
-  name: 'sledge-tile', version: 1, partialize: ({ carried }) => ({ carried }),
-  // once it held mixes alone
-  migrate: (kept) => ({ carried: (kept as { carried: CarriedBefore[] }).carried.map(({ mixId, revisionId, name, hex }): Carried => ({ kind: 'mix', id: mixId, revisionId, name, hexes: [hex] })) }),
-}));
+export const useTile = create<Tile>()(
+  persist<Tile, [], [], Pick<Tile, 'carried'>>(
+    (set) => ({
+      carried: [],
+      put: (item) => {
+        set((s) => ({ carried: [item, ...s.carried.filter((c) => c.id !== item.id)].slice(0, MOST) }));
+      },
+      drop: (id) => {
+        set((s) => ({ carried: s.carried.filter((c) => c.id !== id) }));
+      },
+    }),
+    {
+      name: 'sledge-tile',
+      version: 1,
+      partialize: ({ carried }) => ({ carried }),
+      // once it held mixes alone
+      migrate: (kept) => ({
+        carried: (kept as { carried: CarriedBefore[] }).carried.map(({ mixId, revisionId, name, hex }): Carried => ({
+          kind: 'mix',
+          id: mixId,
+          revisionId,
+          name,
+          hexes: [hex],
+        })),
+      }),
+    },
+  ),
+);

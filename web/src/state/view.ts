@@ -27,19 +27,39 @@ interface View {
   readonly choosePaper: (paper: Paper) => void;
 }
 
-export const useView = create<View>()(persist((set) => ({
-  units: 'metric',
-  lamp: false,
-  paper: 'A5',
-  mixGrams: 40,
-  coreMm: 12,
-  pxPerMm: USUAL_PX_PER_MM,
-  setPxPerMm: (pxPerMm) => { set({ pxPerMm }); },
-  setCoreMm: (coreMm) => { set({ coreMm }); },
-  setMixGrams: (mixGrams) => { set({ mixGrams }); },
-  turnUnits: () => { set((s) => ({ units: s.units === 'metric' ? 'imperial' : 'metric' })); },
-  turnLamp: () => { set((s) => ({ lamp: !s.lamp })); },
-  choosePaper: (paper) => { set({ paper }); },
-}), { name: 'sledge-view', partialize: ({ units, paper, mixGrams, coreMm, pxPerMm }) => ({ units, paper, mixGrams, coreMm, pxPerMm }) }));
+export const useView = create<View>()(
+  persist(
+    (set) => ({
+      units: 'metric',
+      lamp: false,
+      paper: 'A5',
+      mixGrams: 40,
+      coreMm: 12,
+      pxPerMm: USUAL_PX_PER_MM,
+      setPxPerMm: (pxPerMm) => {
+        set({ pxPerMm });
+      },
+      setCoreMm: (coreMm) => {
+        set({ coreMm });
+      },
+      setMixGrams: (mixGrams) => {
+        set({ mixGrams });
+      },
+      turnUnits: () => {
+        set((s) => ({ units: s.units === 'metric' ? 'imperial' : 'metric' }));
+      },
+      turnLamp: () => {
+        set((s) => ({ lamp: !s.lamp }));
+      },
+      choosePaper: (paper) => {
+        set({ paper });
+      },
+    }),
+    {
+      name: 'sledge-view',
+      partialize: ({ units, paper, mixGrams, coreMm, pxPerMm }) => ({ units, paper, mixGrams, coreMm, pxPerMm }),
+    },
+  ),
+);
 
 export const useUnits = (): UnitSystem => useView((s) => s.units);

@@ -4,49 +4,69 @@ import { createSystem, defaultBaseConfig, defineConfig } from '@chakra-ui/react'
  * The look of the house, once. No colour but greys: the only colour on the
  * screen is clay. Spacing in steps of 4 px, square corners, no shadows.
  */
-const steps = Object.fromEntries([0, 1, 2, 3, 4, 5, 6, 7, 8, 10, 12, 14, 16, 20, 24].map((n) => [n, { value: `${n * 4}px` }]));
+const steps = Object.fromEntries(
+  [0, 1, 2, 3, 4, 5, 6, 7, 8, 10, 12, 14, 16, 20, 24].map((n) => [n, { value: `${n * 4}px` }]),
+);
 const size = (px: number): { value: string } => ({ value: `${px}px` });
 
-export const system = createSystem(defaultBaseConfig, defineConfig({
-  theme: {
-    tokens: {
-      colors: {
-        bench: { value: '#c9c9c9' },
-        paper: { value: '#f6f6f6' },
-        tile: { value: '#ffffff' },
-        ink: { value: '#141414' },
-        ink2: { value: '#444444' },
-        hairline: { value: '#8a8a8a' },
+export const system = createSystem(
+  defaultBaseConfig,
+  defineConfig({
+    theme: {
+      tokens: {
+        colors: {
+          bench: { value: '#c9c9c9' },
+          paper: { value: '#f6f6f6' },
+          tile: { value: '#ffffff' },
+          ink: { value: '#141414' },
+          ink2: { value: '#444444' },
+          hairline: { value: '#8a8a8a' },
+        },
+        fonts: {
+          heading: { value: '"Bricolage Grotesque Variable", sans-serif' },
+          body: { value: '"Atkinson Hyperlegible Next", sans-serif' },
+        },
+        fontSizes: {
+          caption: size(12),
+          small: size(13.5),
+          text: size(15),
+          h3: size(16),
+          h2: size(18),
+          h1: size(25),
+          figure: size(26),
+          large: size(40),
+          huge: size(54),
+        },
+        spacing: steps,
+        sizes: steps,
+        borders: {
+          rule: { value: '1px solid #141414' },
+          hair: { value: '1px solid #8a8a8a' },
+          thick: { value: '9px solid #141414' },
+        },
       },
-      fonts: {
-        heading: { value: '"Bricolage Grotesque Variable", sans-serif' },
-        body: { value: '"Atkinson Hyperlegible Next", sans-serif' },
-      },
-      fontSizes: {
-        caption: size(12), small: size(13.5), text: size(15), h3: size(16), h2: size(18), h1: size(25),
-        figure: size(26), large: size(40), huge: size(54),
-      },
-      spacing: steps,
-      sizes: steps,
-      borders: { rule: { value: '1px solid #141414' }, hair: { value: '1px solid #8a8a8a' }, thick: { value: '9px solid #141414' } },
     },
-  },
-  globalCss: {
-    '*, *::before, *::after': { boxSizing: 'border-box', margin: 0, padding: 0 },
-    'html, body, #root': { height: '100%', '@media print': { height: 'auto', background: '#ffffff' } },
-    body: {
-      fontFamily: 'body', fontSize: 'text', lineHeight: 1.45, color: 'ink', background: 'bench',
-      fontVariantNumeric: 'tabular-nums',
+    globalCss: {
+      '*, *::before, *::after': { boxSizing: 'border-box', margin: 0, padding: 0 },
+      'html, body, #root': { height: '100%', '@media print': { height: 'auto', background: '#ffffff' } },
+      body: {
+        fontFamily: 'body',
+        fontSize: 'text',
+        lineHeight: 1.45,
+        color: 'ink',
+        background: 'bench',
+        fontVariantNumeric: 'tabular-nums',
+      },
+      'button, input, select, textarea': { font: 'inherit', color: 'inherit' },
+      button: { background: 'none', border: 'none', cursor: 'pointer', textAlign: 'inherit' },
+      'button:disabled': { cursor: 'default' },
+      'ul, ol': { listStyle: 'none' },
+      a: { color: 'inherit' },
+      ':focus-visible': { outline: '3px solid #141414', outlineOffset: '2px' },
+      'h1, h2, h3': { fontFamily: 'heading', fontWeight: 700, lineHeight: 1.15, textWrap: 'balance' },
+      h1: { fontSize: 'h1' },
+      h2: { fontSize: 'h2' },
+      h3: { fontSize: 'h3' },
     },
-    'button, input, select, textarea': { font: 'inherit', color: 'inherit' },
-    button: { background: 'none', border: 'none', cursor: 'pointer', textAlign: 'inherit' },
-    'button:disabled': { cursor: 'default' },
-    'ul, ol': { listStyle: 'none' },
-    a: { color: 'inherit' },
-    ':focus-visible': { outline: '3px solid #141414', outlineOffset: '2px' },
-    'h1, h2, h3': { fontFamily: 'heading', fontWeight: 700, lineHeight: 1.15, textWrap: 'balance' },
-    h1: { fontSize: 'h1' },
-    h2: { fontSize: 'h2' },
-    h3: { fontSize: 'h3' },
-  },
-}));
+  }),
+);

@@ -33,7 +33,12 @@ function written(body: unknown, headers: Record<string, string>): Pick<RequestIn
  * One request to Sledge's own server.
  * @throws Refused, NoAnswer
  */
-export async function ask<T>(method: string, path: string, body?: unknown, headers: Record<string, string> = {}): Promise<T> {
+export async function ask<T>(
+  method: string,
+  path: string,
+  body?: unknown,
+  headers: Record<string, string> = {},
+): Promise<T> {
   let response: Response;
   try {
     response = await fetch(path, { method, ...written(body, headers) });
@@ -45,9 +50,16 @@ export async function ask<T>(method: string, path: string, body?: unknown, heade
   const answer: unknown = await response.json().catch(() => null);
   if (response.ok) return answer as T;
   if (response.status === NOT_WRITTEN && isProblem(answer)) throw new NotWritten(answer.detail);
-  throw new Refused(isProblem(answer) ? answer : {
-    type: 'about:blank', title: 'Refused', status: response.status, detail: `Sledge answered with ${response.status}.`,
-  });
+  throw new Refused(
+    isProblem(answer)
+      ? answer
+      : {
+          type: 'about:blank',
+          title: 'Refused',
+          status: response.status,
+          detail: `Sledge answered with ${response.status}.`,
+        },
+  );
 }
 
 function isProblem(value: unknown): value is Problem {

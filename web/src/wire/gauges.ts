@@ -33,10 +33,13 @@ const fields = new Map<'length' | 'mass', HTMLInputElement>();
 
 document.addEventListener('focusin', ({ target }) => {
   const measures = target instanceof HTMLInputElement ? target.dataset.measures : undefined;
-  if (target instanceof HTMLInputElement && (measures === 'length' || measures === 'mass')) fields.set(measures, target);
+  if (target instanceof HTMLInputElement && (measures === 'length' || measures === 'mass'))
+    fields.set(measures, target);
 });
 
-const set = (gauge: Gauge, part: Partial<OneGauge>): void => { useGauges.setState((s) => ({ [gauge]: { ...s[gauge], ...part } })); };
+const set = (gauge: Gauge, part: Partial<OneGauge>): void => {
+  useGauges.setState((s) => ({ [gauge]: { ...s[gauge], ...part } }));
+};
 
 /** Types into a field as a person would, so that whoever holds it hears of it. */
 function fill(field: HTMLInputElement, text: string): void {
@@ -45,12 +48,19 @@ function fill(field: HTMLInputElement, text: string): void {
 }
 
 /** A reading is for the window that asked for it; one whose own button was pressed, for the window that one is in. */
-const isForThisWindow = (errand: string | null): boolean => (errand === null ? document.hasFocus() : errands.delete(errand));
+const isForThisWindow = (errand: string | null): boolean =>
+  errand === null ? document.hasFocus() : errands.delete(errand);
 
 function hear(gauge: Gauge, says: GaugeSays): void {
-  if (says.says === 'state') { set(gauge, { link: 'there', state: says }); return; }
+  if (says.says === 'state') {
+    set(gauge, { link: 'there', state: says });
+    return;
+  }
   const mine = isForThisWindow(says.errand);
-  if (says.says === 'refused') { if (mine) set(gauge, { wrong: says.why }); return; }
+  if (says.says === 'refused') {
+    if (mine) set(gauge, { wrong: says.why });
+    return;
+  }
   const { units } = useView.getState();
   set(gauge, { shows: `${says.value.toFixed(PLACES[says.unit])} ${says.unit}`, wrong: null });
   const field = fields.get(MEASURES[gauge]);
@@ -61,7 +71,10 @@ function hear(gauge: Gauge, says: GaugeSays): void {
 
 function lost(gauge: Gauge): void {
   errands.clear();
-  set(gauge, { link: 'away', wrong: `The ${gauge} lost the connection; nothing was filled in. Read again when it is back.` });
+  set(gauge, {
+    link: 'away',
+    wrong: `The ${gauge} lost the connection; nothing was filled in. Read again when it is back.`,
+  });
 }
 
 function hearStream(gauge: Gauge, passed: Passed): void {
@@ -85,7 +98,12 @@ async function askFor(gauge: Gauge): Promise<void> {
 export function connectGauge(gauge: Gauge): void {
   if (heard.has(gauge)) return;
   set(gauge, { ...PUT_AWAY, link: 'looking' });
-  heard.set(gauge, listen((passed) => { hearStream(gauge, passed); }));
+  heard.set(
+    gauge,
+    listen((passed) => {
+      hearStream(gauge, passed);
+    }),
+  );
   void askFor(gauge);
 }
 
@@ -117,7 +135,12 @@ export async function pressGauge(gauge: Gauge, errand: GaugeErrandDto['errand'])
   set(gauge, { wrong: null });
   const id = crypto.randomUUID();
   errands.add(id);
-  const dto: GaugeErrandDto = { id, errand, about: there ? aboutOf(there, measures) : null, settingId: there?.dataset.setting ?? null };
+  const dto: GaugeErrandDto = {
+    id,
+    errand,
+    about: there ? aboutOf(there, measures) : null,
+    settingId: there?.dataset.setting ?? null,
+  };
   try {
     await ask('POST', `/api/devices/${gauge}/ask`, dto);
   } catch (error) {

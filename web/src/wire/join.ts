@@ -2,12 +2,16 @@
 export type Fields = Readonly<Record<string, unknown>>;
 
 /** Two states of a thing joined: what both agree on, and the fields that both changed, each in its own way. */
-export interface Joined { readonly body: Fields; readonly touching: readonly string[] }
+export interface Joined {
+  readonly body: Fields;
+  readonly touching: readonly string[];
+}
 
 /** Fields that say which thing it is, and not what it is like. */
 const NAMES_IT = new Set(['id', 'version']);
 
-const isFields = (value: unknown): value is Fields => typeof value === 'object' && value !== null && !Array.isArray(value);
+const isFields = (value: unknown): value is Fields =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /** Equal as far as the wire goes: a field that is left out is one that is null. */
 export function same(a: unknown, b: unknown): boolean {
@@ -65,7 +69,10 @@ export function join(base: Fields | undefined, mine: Fields, theirs: Fields): Jo
   const body: Record<string, unknown> = {};
   const touching: string[] = [];
   for (const [key, own] of Object.entries(mine)) {
-    if (NAMES_IT.has(key) || !(key in theirs)) { body[key] = own; continue; }
+    if (NAMES_IT.has(key) || !(key in theirs)) {
+      body[key] = own;
+      continue;
+    }
     const place: Place = base ? joinPlace(base[key], own, theirs[key]) : joinPlace(NaN, own, theirs[key]);
     body[key] = 'clash' in place ? own : place.value;
     if ('clash' in place) touching.push(key);

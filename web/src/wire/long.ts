@@ -15,11 +15,19 @@ export interface Long<T> {
   readonly error: Error | null;
 }
 
-interface Page<T> { readonly total: number; readonly rows: readonly T[] }
+interface Page<T> {
+  readonly total: number;
+  readonly rows: readonly T[];
+}
 type Query = Readonly<Record<string, string>>;
 type Rows<A, T> = (answer: A) => readonly T[];
 
-async function readPage<A extends { readonly total: number }, T>(path: string, query: string, page: number, rows: Rows<A, T>): Promise<Page<T>> {
+async function readPage<A extends { readonly total: number }, T>(
+  path: string,
+  query: string,
+  page: number,
+  rows: Rows<A, T>,
+): Promise<Page<T>> {
   const answer = await ask<A>('GET', `${path}?${query}&offset=${page * PAGE}&limit=${PAGE}`);
   return { total: answer.total, rows: rows(answer) };
 }
@@ -28,10 +36,16 @@ async function readPage<A extends { readonly total: number }, T>(path: string, q
  * Reads of a long list what is seen of it, and its beginning.
  * @param seen first and last place that are on the screen
  */
-function useLong<A extends { readonly total: number }, T>(path: string, query: Query, seen: readonly [number, number], rows: Rows<A, T>): Long<T> {
+function useLong<A extends { readonly total: number }, T>(
+  path: string,
+  query: Query,
+  seen: readonly [number, number],
+  rows: Rows<A, T>,
+): Long<T> {
   const parameters = new URLSearchParams(query).toString();
   const optionsOf = (page: number) => ({
-    queryKey: [path, parameters, page], queryFn: () => readPage<A, T>(path, parameters, page, rows),
+    queryKey: [path, parameters, page],
+    queryFn: () => readPage<A, T>(path, parameters, page, rows),
   });
   const first = useQuery({ ...optionsOf(0), placeholderData: keepPreviousData });
   const [from, to] = seen.map((place) => Math.floor(place / PAGE)) as [number, number];
@@ -51,5 +65,7 @@ const entriesOf = (answer: DiaryListAnswer): DiaryListAnswer['entries'] => answe
 
 export const useLongBoard = (query: Query, seen: readonly [number, number]): Long<MixListAnswer['cards'][number]> =>
   useLong('/api/mixes', query, seen, cardsOf);
-export const useLongDiary = (search: string, seen: readonly [number, number]): Long<DiaryListAnswer['entries'][number]> =>
-  useLong('/api/diary', { search }, seen, entriesOf);
+export const useLongDiary = (
+  search: string,
+  seen: readonly [number, number],
+): Long<DiaryListAnswer['entries'][number]> => useLong('/api/diary', { search }, seen, entriesOf);

@@ -4,7 +4,10 @@ import { NoAnswer, NotWritten, Refused, ask } from './ask.js';
 import { asSent, join, type Fields, type Joined } from './join.js';
 import { own } from './own.js';
 
-interface Versioned { readonly id?: string; readonly version?: number }
+interface Versioned {
+  readonly id?: string;
+  readonly version?: number;
+}
 
 /** One change on its way. It is kept, also through a reload, until the server has answered. */
 interface Letter {
@@ -51,12 +54,15 @@ function keep(waiting: readonly Letter[]): void {
   }
 }
 
-export const useOutbox = create<Outbox>()(() => ({
-  waiting: kept(), gone: null, clashes: [],
-}));
-useOutbox.subscribe(({ waiting }, before) => { if (waiting !== before.waiting) keep(waiting); });
+export const useOutbox = create<Outbox>()(() => ({ waiting: kept(), gone: null, clashes: [] }));
+useOutbox.subscribe(({ waiting }, before) => {
+  if (waiting !== before.waiting) keep(waiting);
+});
 
-interface Waiter { readonly done: (answer: unknown) => void; readonly failed: (error: unknown) => void }
+interface Waiter {
+  readonly done: (answer: unknown) => void;
+  readonly failed: (error: unknown) => void;
+}
 const waiters = new Map<string, Waiter[]>();
 /** By address: which version a change of this window made of which. */
 const made = new Map<string, Map<number, number>>();
@@ -112,12 +118,21 @@ function write(method: Letter['method'], path: string, body: object | undefined,
 export function send<T>(method: Letter['method'], path: string, body?: object, base?: object): Promise<T> {
   return new Promise<T>((resolve, reject) => {
     const { waiting } = useOutbox.getState();
-    const overtaken = method === 'PUT'
-      ? waiting.find((w) => w.path === path && w.method === 'PUT' && w.changeId !== inFlight) : undefined;
+    const overtaken =
+      method === 'PUT'
+        ? waiting.find((w) => w.path === path && w.method === 'PUT' && w.changeId !== inFlight)
+        : undefined;
     const letter = write(method, path, body, overtaken?.base ?? base);
-    const waiter: Waiter = { done: (answer) => { resolve(answer as T); }, failed: reject };
-    waiters.set(letter.changeId, [...(overtaken ? waiters.get(overtaken.changeId) ?? [] : []), waiter]);
-    useOutbox.setState({ waiting: overtaken ? waiting.map((w) => (w === overtaken ? letter : w)) : [...waiting, letter] });
+    const waiter: Waiter = {
+      done: (answer) => {
+        resolve(answer as T);
+      },
+      failed: reject,
+    };
+    waiters.set(letter.changeId, [...(overtaken ? (waiters.get(overtaken.changeId) ?? []) : []), waiter]);
+    useOutbox.setState({
+      waiting: overtaken ? waiting.map((w) => (w === overtaken ? letter : w)) : [...waiting, letter],
+    });
     sent += 1;
     void work();
   });
@@ -137,16 +152,28 @@ async function work(): Promise<void> {
   for (let [letter] = useOutbox.getState().waiting; letter; [letter] = useOutbox.getState().waiting) {
     inFlight = letter.changeId;
     try {
-      const answer = await ask<Versioned | undefined>(letter.method, letter.path, upToDate(letter), { [CHANGE_HEADER]: letter.changeId });
+      const answer = await ask<Versioned | undefined>(letter.method, letter.path, upToDate(letter), {
+        [CHANGE_HEADER]: letter.changeId,
+      });
       pause = 500;
       settle(letter, answer);
-      waiters.get(letter.changeId)?.forEach((w) => { w.done(answer); });
+      waiters.get(letter.changeId)?.forEach((w) => {
+        w.done(answer);
+      });
       waiters.delete(letter.changeId);
     } catch (error) {
       inFlight = null;
       if (error instanceof NoAnswer) {
-        useOutbox.setState({ gone: error instanceof NotWritten ? error.message : 'Sledge does not answer. What you entered is kept here and sent as soon as it does.' });
-        await new Promise<void>((resolve) => { wake = resolve; setTimeout(resolve, pause); });
+        useOutbox.setState({
+          gone:
+            error instanceof NotWritten
+              ? error.message
+              : 'Sledge does not answer. What you entered is kept here and sent as soon as it does.',
+        });
+        await new Promise<void>((resolve) => {
+          wake = resolve;
+          setTimeout(resolve, pause);
+        });
         wake = null;
         pause = Math.min(LONGEST_WAIT, pause * 2);
         continue;
@@ -174,16 +201,23 @@ function settle(letter: Letter, answer: Versioned | undefined): void {
   }
   const waiting = useOutbox.getState().waiting.filter((w) => w.changeId !== letter.changeId);
   useOutbox.setState({ waiting, gone: null });
-  onSettled(letter.path, answer, waiting.some((w) => w.path === letter.path));
+  onSettled(
+    letter.path,
+    answer,
+    waiting.some((w) => w.path === letter.path),
+  );
 }
 
 function refuse(letter: Letter, error: unknown): void {
   const others = useOutbox.getState().waiting.filter((w) => w.changeId !== letter.changeId);
   const theirs = error instanceof Refused && letter.method === 'PUT' ? error.problem.current : undefined;
-  if (error instanceof Refused && letter.body && typeof theirs === 'object' && theirs !== null) meet(letter, error, theirs, others);
+  if (error instanceof Refused && letter.body && typeof theirs === 'object' && theirs !== null)
+    meet(letter, error, theirs, others);
   else {
     useOutbox.setState({ waiting: others, gone: null });
-    answer(letter.changeId, (w) => { w.failed(error); });
+    answer(letter.changeId, (w) => {
+      w.failed(error);
+    });
   }
 }
 
@@ -200,7 +234,7 @@ function meet(letter: Letter, error: Refused, current: object, others: readonly 
   const theirs = asSent(current);
   const joined = join(letter.base && asSent(letter.base), mine, theirs);
   const waiting = others.filter((w) => w !== newer);
-  const waiter = [...waiters.get(letter.changeId) ?? [], ...(newer ? waiters.get(newer.changeId) ?? [] : [])];
+  const waiter = [...(waiters.get(letter.changeId) ?? []), ...(newer ? (waiters.get(newer.changeId) ?? []) : [])];
   for (const { changeId } of newer ? [letter, newer] : [letter]) waiters.delete(changeId);
   if (joined.touching.length === 0) {
     const again = write('PUT', letter.path, joined.body, current);
@@ -210,7 +244,9 @@ function meet(letter: Letter, error: Refused, current: object, others: readonly 
   }
   const clash: Clash = { path: letter.path, sentence: error.problem.detail, mine, theirs, joined };
   useOutbox.setState(({ clashes }) => ({ waiting, gone: null, clashes: [...clashes, clash] }));
-  waiter.forEach((w) => { w.failed(error); });
+  waiter.forEach((w) => {
+    w.failed(error);
+  });
 }
 
 /** Takes the oldest clash out of the queue. */

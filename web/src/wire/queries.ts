@@ -1,6 +1,33 @@
-import { QueryClient, keepPreviousData, notifyManager, useInfiniteQuery, useQuery, type UseQueryResult } from '@tanstack/react-query';
+import {
+  QueryClient,
+  keepPreviousData,
+  notifyManager,
+  useInfiniteQuery,
+  useQuery,
+  type UseQueryResult,
+} from '@tanstack/react-query';
 import type {
-  ArchiveAnswer, BatchAnswer, BatchCard, BlendAnswer, BlendCard, CaneAnswer, CaneCard, ChangesAnswer, ConditionedAnswer, DiaryAnswer, LearningAnswer, MachinesAnswer, MixAnswer, MixListAnswer, UsedInAnswer, PaletteCard, PaletteDto, SheetAnswer, ShelfAnswer, GardenAnswer } from '#contract';
+  ArchiveAnswer,
+  BatchAnswer,
+  BatchCard,
+  BlendAnswer,
+  BlendCard,
+  CaneAnswer,
+  CaneCard,
+  ChangesAnswer,
+  ConditionedAnswer,
+  DiaryAnswer,
+  LearningAnswer,
+  MachinesAnswer,
+  MixAnswer,
+  MixListAnswer,
+  UsedInAnswer,
+  PaletteCard,
+  PaletteDto,
+  SheetAnswer,
+  ShelfAnswer,
+  GardenAnswer,
+} from '#contract';
 import { NoAnswer, ask } from './ask.js';
 import { changesMade, isQuiet, resume, whenSettled } from './outbox.js';
 import { own } from './own.js';
@@ -23,7 +50,8 @@ export const client = new QueryClient({
 
 whenSettled((path, answer, more) => {
   if (more) return;
-  if (answer !== undefined && typeof answer === 'object' && client.getQueryData([path])) client.setQueryData([path], answer);
+  if (answer !== undefined && typeof answer === 'object' && client.getQueryData([path]))
+    client.setQueryData([path], answer);
   if (isQuiet()) void client.invalidateQueries();
 });
 resume();
@@ -55,7 +83,7 @@ export function followChanges(): void {
 export async function readUnlessChanged<T>(path: string): Promise<T> {
   const before = changesMade();
   const answer = await ask<T>('GET', path);
-  return changesMade() === before ? answer : client.getQueryData<T>([path]) ?? answer;
+  return changesMade() === before ? answer : (client.getQueryData<T>([path]) ?? answer);
 }
 
 const useRead = <T>(path: string, enabled = true): UseQueryResult<T> =>
@@ -65,18 +93,24 @@ export const useShelf = (): UseQueryResult<ShelfAnswer> => useRead('/api/shelf')
 /** Mixes that a clay is used in; asked for when the clay is opened. */
 export const useUsedIn = (clayId: string): UseQueryResult<UsedInAnswer> => useRead(`/api/clays/${clayId}/used-in`);
 export const useMachines = (): UseQueryResult<MachinesAnswer> => useRead('/api/machines');
-export const useMix = (id: string | undefined): UseQueryResult<MixAnswer> => useRead(`/api/mixes/${id ?? ''}`, id !== undefined);
+export const useMix = (id: string | undefined): UseQueryResult<MixAnswer> =>
+  useRead(`/api/mixes/${id ?? ''}`, id !== undefined);
 export const useBatches = (): UseQueryResult<readonly BatchCard[]> => useRead('/api/batches');
-export const useBatch = (id: string | undefined): UseQueryResult<BatchAnswer> => useRead(`/api/batches/${id ?? ''}`, id !== undefined);
-export const useEntry = (id: string | undefined): UseQueryResult<DiaryAnswer> => useRead(`/api/diary/${id ?? ''}`, id !== undefined);
+export const useBatch = (id: string | undefined): UseQueryResult<BatchAnswer> =>
+  useRead(`/api/batches/${id ?? ''}`, id !== undefined);
+export const useEntry = (id: string | undefined): UseQueryResult<DiaryAnswer> =>
+  useRead(`/api/diary/${id ?? ''}`, id !== undefined);
 export const useLearning = (): UseQueryResult<LearningAnswer> => useRead('/api/learning');
 export const useGarden = (): UseQueryResult<GardenAnswer> => useRead('/api/garden');
 export const usePalettes = (): UseQueryResult<readonly PaletteCard[]> => useRead('/api/palettes');
-export const usePalette = (id: string | undefined): UseQueryResult<PaletteDto> => useRead(`/api/palettes/${id ?? ''}`, id !== undefined);
+export const usePalette = (id: string | undefined): UseQueryResult<PaletteDto> =>
+  useRead(`/api/palettes/${id ?? ''}`, id !== undefined);
 export const useBlends = (): UseQueryResult<readonly BlendCard[]> => useRead('/api/blends');
-export const useBlendOf = (id: string | undefined): UseQueryResult<BlendAnswer> => useRead(`/api/blends/${id ?? ''}`, id !== undefined);
+export const useBlendOf = (id: string | undefined): UseQueryResult<BlendAnswer> =>
+  useRead(`/api/blends/${id ?? ''}`, id !== undefined);
 export const useCanes = (): UseQueryResult<readonly CaneCard[]> => useRead('/api/canes');
-export const useCaneOf = (id: string | undefined): UseQueryResult<CaneAnswer> => useRead(`/api/canes/${id ?? ''}`, id !== undefined);
+export const useCaneOf = (id: string | undefined): UseQueryResult<CaneAnswer> =>
+  useRead(`/api/canes/${id ?? ''}`, id !== undefined);
 export const useSheets = (): UseQueryResult<readonly SheetAnswer[]> => useRead('/api/sheets');
 export const useConditioned = (): UseQueryResult<ConditionedAnswer> => useRead('/api/conditioned');
 export const useArchive = (): UseQueryResult<ArchiveAnswer> => useRead('/api/archive');
@@ -84,7 +118,11 @@ export const useChanges = (): UseQueryResult<ChangesAnswer> => useRead('/api/cha
 
 const PAGE = 60;
 
-function usePages<T extends { readonly total: number }>(path: string, query: Readonly<Record<string, string>>, count: (page: T) => number) {
+function usePages<T extends { readonly total: number }>(
+  path: string,
+  query: Readonly<Record<string, string>>,
+  count: (page: T) => number,
+) {
   const parameters = new URLSearchParams(query).toString();
   return useInfiniteQuery({
     queryKey: [path, parameters],

@@ -20,7 +20,10 @@ export class NoReading extends Error {}
 /** ms after which a reading is given up. */
 const PATIENCE = 4000;
 
-interface Waiting { readonly got: (lab: Lab) => void; readonly failed: (error: NoReading) => void }
+interface Waiting {
+  readonly got: (lab: Lab) => void;
+  readonly failed: (error: NoReading) => void;
+}
 let hearNoMore: (() => void) | null = null;
 const waiting = new Map<string, Waiting>();
 
@@ -30,7 +33,10 @@ function giveUp(sentence: string): void {
 }
 
 function hear(says: ReaderSays): void {
-  if (says.says === 'state') { useReader.setState({ link: 'there', state: says }); return; }
+  if (says.says === 'state') {
+    useReader.setState({ link: 'there', state: says });
+    return;
+  }
   const waiter = waiting.get(says.errand);
   waiting.delete(says.errand);
   if (says.says === 'reading') waiter?.got({ l: says.l, a: says.a, b: says.b });
@@ -86,18 +92,25 @@ async function send(errand: Omit<ReaderErrandDto, 'id'> & { readonly id: string 
 }
 
 /** @throws NoReading */
-export const calibrateReader = (): Promise<void> => send({ id: crypto.randomUUID(), errand: 'calibrate', revisionId: null, stage: 'baked' });
+export const calibrateReader = (): Promise<void> =>
+  send({ id: crypto.randomUUID(), errand: 'calibrate', revisionId: null, stage: 'baked' });
 
 /** One reading of what lies under the reader. @throws NoReading */
 export async function readOnce(revisionId: string, stage: Stage): Promise<Lab> {
   const id = crypto.randomUUID();
-  const answer = new Promise<Lab>((got, failed) => { waiting.set(id, { got, failed }); });
+  const answer = new Promise<Lab>((got, failed) => {
+    waiting.set(id, { got, failed });
+  });
   const late = setTimeout(() => {
     waiting.get(id)?.failed(new NoReading('The reader did not answer. Read again.'));
     waiting.delete(id);
   }, PATIENCE);
   // where the errand cannot even be sent, nobody waits for its answer
-  answer.finally(() => { clearTimeout(late); }).catch(() => undefined);
+  answer
+    .finally(() => {
+      clearTimeout(late);
+    })
+    .catch(() => undefined);
   await send({ id, errand: 'read', revisionId, stage });
   return answer;
 }

@@ -38,11 +38,15 @@ const LISTS = ['/api/shelf', '/api/machines', '/api/sheets'];
 
 /** The answer with a thing of it as it is after a change, known by its id; the bench has none and is told by its address. */
 export function withChanged(answer: unknown, path: string, body: { readonly id?: string }): unknown {
-  const inList = (list: unknown): unknown => (Array.isArray(list) ? list.map((x: { id?: unknown }) => (x.id === body.id ? { ...x, ...body } : x)) : list);
+  const inList = (list: unknown): unknown =>
+    Array.isArray(list) ? list.map((x: { id?: unknown }) => (x.id === body.id ? { ...x, ...body } : x)) : list;
   if (typeof answer !== 'object' || answer === null) return answer;
-  if (path === '/api/bench') return 'setup' in answer ? { ...answer, setup: { ...(answer.setup as object), ...body } } : answer;
+  if (path === '/api/bench')
+    return 'setup' in answer ? { ...answer, setup: { ...(answer.setup as object), ...body } } : answer;
   if (body.id === undefined) return answer;
-  return Array.isArray(answer) ? inList(answer) : Object.fromEntries(Object.entries(answer).map(([key, value]) => [key, inList(value)]));
+  return Array.isArray(answer)
+    ? inList(answer)
+    : Object.fromEntries(Object.entries(answer).map(([key, value]) => [key, inList(value)]));
 }
 
 /**
@@ -66,18 +70,22 @@ function shownNow(path: string, body: { readonly id?: string }): object | undefi
 function thingsIn(answer: unknown): object[] {
   if (typeof answer !== 'object' || answer === null) return [];
   const isThing = (value: unknown): value is object => typeof value === 'object' && value !== null;
-  const lists = Array.isArray(answer) ? [answer] : Object.values(answer) as unknown[];
+  const lists = Array.isArray(answer) ? [answer] : (Object.values(answer) as unknown[]);
   return lists.flatMap((list) => (Array.isArray(list) ? list : [list])).filter(isThing);
 }
 
-const counted = (watched: Said['watched'], path: string, by: number): Said['watched'] =>
-  ({ ...watched, [path]: (watched[path] ?? 0) + by });
+const counted = (watched: Said['watched'], path: string, by: number): Said['watched'] => ({
+  ...watched,
+  [path]: (watched[path] ?? 0) + by,
+});
 
 /** The refusal of the last change of a thing, until it is mended. Whoever asks for it shows it. */
 export function useRefusal(path: string): Refused | undefined {
   useEffect(() => {
     useSaid.setState((s) => ({ watched: counted(s.watched, path, 1) }));
-    return () => { useSaid.setState((s) => ({ watched: counted(s.watched, path, -1) })); };
+    return () => {
+      useSaid.setState((s) => ({ watched: counted(s.watched, path, -1) }));
+    };
   }, [path]);
   return useSaid((s) => s.refused[path]);
 }
@@ -89,7 +97,9 @@ export const useElsewhere = (): readonly (readonly [string, Refused])[] => {
 };
 
 /** The person has read it. */
-export const putAside = (path: string): void => { setRefused(path, null); };
+export const putAside = (path: string): void => {
+  setRefused(path, null);
+};
 
 /** Carries a change out; a refusal is shown where the thing is. @returns the answer, or null where it was refused */
 export function change<T>(method: 'PUT' | 'POST' | 'DELETE', path: string, body?: object): Promise<T | null> {
@@ -97,7 +107,12 @@ export function change<T>(method: 'PUT' | 'POST' | 'DELETE', path: string, body?
   return changeOf<T>(method, path, body, base);
 }
 
-async function changeOf<T>(method: 'PUT' | 'POST' | 'DELETE', path: string, body?: object, base?: object): Promise<T | null> {
+async function changeOf<T>(
+  method: 'PUT' | 'POST' | 'DELETE',
+  path: string,
+  body?: object,
+  base?: object,
+): Promise<T | null> {
   const at = path.split('?')[0] ?? path;
   if (method === 'PUT' && body) showInLists(path, body);
   try {
@@ -122,7 +137,11 @@ function refusedAt(at: string, method: 'PUT' | 'POST' | 'DELETE', error: Refused
 }
 
 /** Saves a thing that is read from its own address, and shows it there at once. @param shown the answer as it will be */
-export function put<T extends { readonly id?: string; readonly version?: number }>(path: string, body: T, shown: object): Promise<T | null> {
+export function put<T extends { readonly id?: string; readonly version?: number }>(
+  path: string,
+  body: T,
+  shown: object,
+): Promise<T | null> {
   const base = shownNow(path, body);
   client.setQueryData([path], shown);
   return changeOf<T>('PUT', path, body, base);
@@ -139,7 +158,10 @@ export async function settleClash(keepMine: boolean): Promise<void> {
   await client.invalidateQueries();
 }
 
-const NOTHING: Readonly<Record<Way, string>> = { undo: 'There is nothing to take back.', redo: 'There is nothing to do again.' };
+const NOTHING: Readonly<Record<Way, string>> = {
+  undo: 'There is nothing to take back.',
+  redo: 'There is nothing to do again.',
+};
 /** How often the newest change may have become another one while it was asked for. */
 const MOST_TRIES = 4;
 
@@ -154,7 +176,12 @@ async function stepBack(way: Way, meant: string | null): Promise<string | null> 
     }
     const id = crypto.randomUUID();
     own.add(id);
-    const answer: ChangesAnswer = await ask<ChangesAnswer>('POST', `/api/${way}`, { expects: next.id }, { [CHANGE_HEADER]: id });
+    const answer: ChangesAnswer = await ask<ChangesAnswer>(
+      'POST',
+      `/api/${way}`,
+      { expects: next.id },
+      { [CHANGE_HEADER]: id },
+    );
     if (answer.did !== null) return answer.did;
     next = answer[way];
   }
@@ -163,7 +190,10 @@ async function stepBack(way: Way, meant: string | null): Promise<string | null> 
 
 async function step(way: Way, meant: string | null = null): Promise<void> {
   // what is taken back is the last thing that was shown, so it has to be there first
-  if (!await allSaved()) { say('Waiting for the last change to be saved.'); return; }
+  if (!(await allSaved())) {
+    say('Waiting for the last change to be saved.');
+    return;
+  }
   try {
     const did = await stepBack(way, meant);
     if (did === null) return;

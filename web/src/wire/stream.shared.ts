@@ -7,7 +7,10 @@ let hello: Passed | null = null;
 
 openStream((says) => {
   if (says.of === 'way') way = says;
-  if (says.of === 'sledge') { hello = says; way = null; }
+  if (says.of === 'sledge') {
+    hello = says;
+    way = null;
+  }
   for (const port of ports) port.postMessage(says);
 });
 

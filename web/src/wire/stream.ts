@@ -26,8 +26,12 @@ function hear(says: Passed): void {
 /** Opens the stream and passes on what it says; the browser asks again by itself where it is lost. */
 export function openStream(pass: Hear): void {
   const stream = new EventSource(STREAM);
-  stream.onmessage = (event: MessageEvent<string>) => { pass(JSON.parse(event.data) as StreamSays); };
-  stream.onerror = () => { pass({ of: 'way', open: false }); };
+  stream.onmessage = (event: MessageEvent<string>) => {
+    pass(JSON.parse(event.data) as StreamSays);
+  };
+  stream.onerror = () => {
+    pass({ of: 'way', open: false });
+  };
 }
 
 let begun = false;
@@ -35,11 +39,21 @@ let begun = false;
 function begin(): void {
   if (begun) return;
   begun = true;
-  if (typeof SharedWorker === 'undefined') { openStream(hear); return; }
-  const worker = new SharedWorker(new URL('./stream.shared.ts', import.meta.url), { type: 'module', name: 'sledge stream' });
-  worker.port.onmessage = (event: MessageEvent<Passed>) => { hear(event.data); };
+  if (typeof SharedWorker === 'undefined') {
+    openStream(hear);
+    return;
+  }
+  const worker = new SharedWorker(new URL('./stream.shared.ts', import.meta.url), {
+    type: 'module',
+    name: 'sledge stream',
+  });
+  worker.port.onmessage = (event: MessageEvent<Passed>) => {
+    hear(event.data);
+  };
   // a browser that cannot start it falls back to a stream of this window's own
-  worker.onerror = () => { openStream(hear); };
+  worker.onerror = () => {
+    openStream(hear);
+  };
   worker.port.start();
 }
 
@@ -47,5 +61,7 @@ function begin(): void {
 export function listen(one: Hear): () => void {
   hearers.add(one);
   begin();
-  return () => { hearers.delete(one); };
+  return () => {
+    hearers.delete(one);
+  };
 }

@@ -7,7 +7,10 @@ let worker: Remote<CaneWorker> | null = null;
 export const caneWorker = (): Remote<CaneWorker> =>
   (worker ??= wrap<CaneWorker>(new Worker(new URL('./cane.worker.ts', import.meta.url), { type: 'module' })));
 
-export interface WorkedCane { readonly id: string; readonly steps: readonly PlainStep[] }
+export interface WorkedCane {
+  readonly id: string;
+  readonly steps: readonly PlainStep[];
+}
 
 /** A cane worked out step by step in the worker; null until it is, and where there is none. What is older stays until the newer is there. */
 export function useWorkedCane(id: string, cane: PlainCane | null): WorkedCane | null {
@@ -15,15 +18,30 @@ export function useWorkedCane(id: string, cane: PlainCane | null): WorkedCane | 
   const key = JSON.stringify(cane);
   useEffect(() => {
     const plain = JSON.parse(key) as PlainCane | null;
-    if (!plain) { setWorked(null); return; }
+    if (!plain) {
+      setWorked(null);
+      return;
+    }
     let current = true;
-    void caneWorker().load(id, plain).then((steps) => { if (current) setWorked({ id, steps }); });
-    return () => { current = false; };
+    void caneWorker()
+      .load(id, plain)
+      .then((steps) => {
+        if (current) setWorked({ id, steps });
+      });
+    return () => {
+      current = false;
+    };
   }, [id, key]);
   return worked;
 }
 
-interface Waiting { readonly key: string; readonly of: Parameters<CaneWorker['face']>; askers: number; readonly picture: Promise<ImageData | null>; readonly give: (picture: Promise<ImageData | null> | null) => void }
+interface Waiting {
+  readonly key: string;
+  readonly of: Parameters<CaneWorker['face']>;
+  askers: number;
+  readonly picture: Promise<ImageData | null>;
+  readonly give: (picture: Promise<ImageData | null> | null) => void;
+}
 const line: Waiting[] = [];
 let atWork = false;
 
@@ -43,23 +61,39 @@ async function paintLine(): Promise<void> {
  * Fine faces wait in line, so that of many each is there as early as it can be.
  * The same one is painted once for all who ask for it; `leave` when it is not wanted any more.
  */
-function inLine(stamp: number, ...of: Waiting['of']): { readonly picture: Waiting['picture']; readonly leave: () => void } {
+function inLine(
+  stamp: number,
+  ...of: Waiting['of']
+): { readonly picture: Waiting['picture']; readonly leave: () => void } {
   const key = [stamp, ...of.slice(0, 4)].join(' ');
   let own = line.find((w) => w.key === key && w.of[4] === of[4] && w.askers > 0);
   if (!own) {
     let give: Waiting['give'] = () => undefined;
-    const picture = new Promise<ImageData | null>((resolve) => { give = resolve; });
+    const picture = new Promise<ImageData | null>((resolve) => {
+      give = resolve;
+    });
     own = { key, of, askers: 0, picture, give };
     line.push(own);
   }
   const asked = own;
   asked.askers++;
   void paintLine();
-  return { picture: asked.picture, leave: () => { asked.askers--; } };
+  return {
+    picture: asked.picture,
+    leave: () => {
+      asked.askers--;
+    },
+  };
 }
 
 /** A face as a picture, coarse at once and fine after; null until there is one. */
-export function useFace(worked: WorkedCane | null, at: number, size: number, paints: Readonly<Record<string, Paint>>, coarseOnly: boolean): ImageData | null {
+export function useFace(
+  worked: WorkedCane | null,
+  at: number,
+  size: number,
+  paints: Readonly<Record<string, Paint>>,
+  coarseOnly: boolean,
+): ImageData | null {
   const [picture, setPicture] = useState<ImageData | null>(null);
   const id = worked?.id;
   // it is another picture when the step is another one, whatever else has changed
@@ -81,16 +115,26 @@ export function useFace(worked: WorkedCane | null, at: number, size: number, pai
       if (current && fine) setPicture(fine);
     };
     void paint();
-    return () => { current = false; leave(); };
+    return () => {
+      current = false;
+      leave();
+    };
   }, [id, stamp, at, size, paints, coarseOnly]);
   return picture;
 }
 
 /** A face as a PNG file, with progress; null where it was stopped. */
-export const faceFile = (id: string, at: number, size: number, paints: Readonly<Record<string, Paint>>, tell: (share: number) => void): Promise<Uint8Array | null> =>
-  caneWorker().png(id, at, size, paints, proxy(tell));
+export const faceFile = (
+  id: string,
+  at: number,
+  size: number,
+  paints: Readonly<Record<string, Paint>>,
+  tell: (share: number) => void,
+): Promise<Uint8Array | null> => caneWorker().png(id, at, size, paints, proxy(tell));
 
-export const stopFace = (id: string): void => { void caneWorker().stop(id); };
+export const stopFace = (id: string): void => {
+  void caneWorker().stop(id);
+};
 
 /** The backwards plan of the cane as it is now; a sentence where there can be none. */
 export function usePlan(worked: WorkedCane | null, wanted: Wanted): PlainPlan | string | null {
@@ -99,13 +143,22 @@ export function usePlan(worked: WorkedCane | null, wanted: Wanted): PlainPlan | 
   useEffect(() => {
     if (!worked) return;
     let current = true;
-    void caneWorker().backwards(worked.id, JSON.parse(key) as Wanted).then((next) => { if (current) setPlan(next); });
-    return () => { current = false; };
+    void caneWorker()
+      .backwards(worked.id, JSON.parse(key) as Wanted)
+      .then((next) => {
+        if (current) setPlan(next);
+      });
+    return () => {
+      current = false;
+    };
   }, [worked, key]);
   return plan;
 }
 
-export interface Judged { readonly warnings: readonly PlainWarning[]; readonly feature: { readonly mm: number; readonly material: string } | null }
+export interface Judged {
+  readonly warnings: readonly PlainWarning[];
+  readonly feature: { readonly mm: number; readonly material: string } | null;
+}
 
 /** What will go wrong with it; while it is being worked out, what was said before. */
 export function useJudged(worked: WorkedCane | null, materials: Readonly<Record<string, JudgedMaterial>>): Judged {
@@ -113,8 +166,14 @@ export function useJudged(worked: WorkedCane | null, materials: Readonly<Record<
   useEffect(() => {
     if (!worked) return;
     let current = true;
-    void caneWorker().judge(worked.id, materials).then((next) => { if (current) setJudged(next); });
-    return () => { current = false; };
+    void caneWorker()
+      .judge(worked.id, materials)
+      .then((next) => {
+        if (current) setJudged(next);
+      });
+    return () => {
+      current = false;
+    };
   }, [worked, materials]);
   return judged;
 }

@@ -1,12 +1,41 @@
 import { expose, transfer } from 'comlink';
 import {
-  acrossOf, areaOf, checkWork, contextOf, extentOf, frameOf, judge, paintFace, planBackwards, runSteps, smoothRows, tracedFace, trimsAfter,
-  type CaneContext, type EndsRule, type JudgedMaterial, type Offcut, type Paint, type Program, type Stage, type Step, type StepResult, type TracedArea, type Wanted, type Warning,
+  acrossOf,
+  areaOf,
+  checkWork,
+  contextOf,
+  extentOf,
+  frameOf,
+  judge,
+  paintFace,
+  planBackwards,
+  runSteps,
+  smoothRows,
+  tracedFace,
+  trimsAfter,
+  type CaneContext,
+  type EndsRule,
+  type JudgedMaterial,
+  type Offcut,
+  type Paint,
+  type Program,
+  type Stage,
+  type Step,
+  type StepResult,
+  type TracedArea,
+  type Wanted,
+  type Warning,
 } from '#core/cane';
 import { attempt, orSentence } from '#core/units';
 
 /** A cane as it crosses to the worker. */
-export interface PlainCane { readonly steps: readonly Step[]; readonly library: Readonly<Record<string, Program>>; readonly wobble: number; readonly seed: number; readonly ends: EndsRule }
+export interface PlainCane {
+  readonly steps: readonly Step[];
+  readonly library: Readonly<Record<string, Program>>;
+  readonly wobble: number;
+  readonly seed: number;
+  readonly ends: EndsRule;
+}
 
 /** A step worked out, in plain figures. */
 export interface PlainStep {
@@ -25,20 +54,49 @@ export interface PlainStep {
   readonly points: readonly (readonly [number, number])[];
   readonly amounts: readonly (readonly [string, number])[];
 }
-type Keyed<W> = W extends { readonly material: number } ? Omit<W, 'material'> & { readonly material: string } : W extends { readonly one: number; readonly deltaE: number } ? Omit<W, 'one' | 'other'> & { readonly one: string; readonly other: string } : W;
+type Keyed<W> = W extends { readonly material: number }
+  ? Omit<W, 'material'> & { readonly material: string }
+  : W extends { readonly one: number; readonly deltaE: number }
+    ? Omit<W, 'one' | 'other'> & { readonly one: string; readonly other: string }
+    : W;
 export type PlainWarning = Keyed<Warning>;
 export interface PlainPlan {
-  readonly starts: readonly { readonly step: Step; readonly path: readonly string[]; readonly count: number; readonly length: number; readonly amounts: readonly (readonly [string, number])[] }[];
-  readonly wraps: readonly { readonly step: Extract<Step, { do: 'wrap' }>; readonly path: readonly string[]; readonly count: number; readonly width: number; readonly length: number }[];
+  readonly starts: readonly {
+    readonly step: Step;
+    readonly path: readonly string[];
+    readonly count: number;
+    readonly length: number;
+    readonly amounts: readonly (readonly [string, number])[];
+  }[];
+  readonly wraps: readonly {
+    readonly step: Extract<Step, { do: 'wrap' }>;
+    readonly path: readonly string[];
+    readonly count: number;
+    readonly width: number;
+    readonly length: number;
+  }[];
   readonly volumes: readonly (readonly [string, number])[];
-  readonly offcuts: readonly { readonly why: Offcut['why']; readonly volumes: readonly (readonly [string, number])[] }[];
-  readonly made: readonly { readonly id: string; readonly length: number; readonly volumes: readonly (readonly [string, number])[] }[];
+  readonly offcuts: readonly {
+    readonly why: Offcut['why'];
+    readonly volumes: readonly (readonly [string, number])[];
+  }[];
+  readonly made: readonly {
+    readonly id: string;
+    readonly length: number;
+    readonly volumes: readonly (readonly [string, number])[];
+  }[];
   readonly stages: readonly Stage[];
   readonly pieces: number;
   readonly each: number;
 }
 
-interface Loaded { readonly cane: PlainCane; readonly keys: readonly string[]; readonly context: CaneContext; readonly results: readonly StepResult[]; readonly stamps: readonly number[] }
+interface Loaded {
+  readonly cane: PlainCane;
+  readonly keys: readonly string[];
+  readonly context: CaneContext;
+  readonly results: readonly StepResult[];
+  readonly stamps: readonly number[];
+}
 /** Canes as they were last sent, and those of them that are worked out. */
 const canes = new Map<string, PlainCane>();
 const loaded = new Map<string, Loaded>();
@@ -53,9 +111,14 @@ const LARGE = 1500;
 let asked = 0;
 let stamped = 0;
 
-const turn = (): Promise<void> => new Promise((resolve) => { setTimeout(resolve); });
-const plain = (context: CaneContext, amounts: ReadonlyMap<number, number>): [string, number][] => [...amounts].map(([index, v]) => [context.materials[index] ?? '', v]);
-const paintsOf = ({ context }: Loaded, paints: Readonly<Record<string, Paint>>): Paint[] => context.materials.map((key) => paints[key] ?? new Uint8Array([153, 153, 153]));
+const turn = (): Promise<void> =>
+  new Promise((resolve) => {
+    setTimeout(resolve);
+  });
+const plain = (context: CaneContext, amounts: ReadonlyMap<number, number>): [string, number][] =>
+  [...amounts].map(([index, v]) => [context.materials[index] ?? '', v]);
+const paintsOf = ({ context }: Loaded, paints: Readonly<Record<string, Paint>>): Paint[] =>
+  context.materials.map((key) => paints[key] ?? new Uint8Array([153, 153, 153]));
 const keysOf = ({ library, wobble, seed, ends }: PlainCane): string => JSON.stringify([library, wobble, seed, ends]);
 
 /** Works a cane out anew from the first step that has changed. */
@@ -78,10 +141,13 @@ function work(id: string, cane: PlainCane): Loaded {
 
 /** The steps worked out; of a cane that would take too long only the sentence that says so, at its first step. */
 function resultsOf(steps: readonly Step[], context: CaneContext, known: readonly StepResult[]): readonly StepResult[] {
-  return attempt(() => {
-    checkWork(steps, context.library);
-    return runSteps(steps, context, known);
-  }, (wrong) => steps.map((step, i) => ({ step, state: null, wrong: i === 0 ? wrong : null })));
+  return attempt(
+    () => {
+      checkWork(steps, context.library);
+      return runSteps(steps, context, known);
+    },
+    (wrong) => steps.map((step, i) => ({ step, state: null, wrong: i === 0 ? wrong : null })),
+  );
 }
 
 /** A cane as it was last sent; one that was let go meanwhile is worked out again. */
@@ -96,9 +162,36 @@ const worker = {
     const { results, context, stamps } = work(id, cane);
     return results.map(({ state, wrong }, i): PlainStep => {
       const stamp = stamps[i] ?? 0;
-      if (!state) return { stamp, wrong: wrong?.message ?? null, there: false, width: 0, height: 0, across: 0, area: 0, length: 0, count: 0, round: false, points: [], amounts: [] };
+      if (!state)
+        return {
+          stamp,
+          wrong: wrong?.message ?? null,
+          there: false,
+          width: 0,
+          height: 0,
+          across: 0,
+          area: 0,
+          length: 0,
+          count: 0,
+          round: false,
+          points: [],
+          amounts: [],
+        };
       const { width, height } = extentOf(state.outline);
-      return { stamp, wrong: null, there: true, width, height, across: acrossOf(state.outline), area: areaOf(state.outline), length: state.length, count: state.count, round: state.outline.round, points: state.outline.points, amounts: plain(context, state.amounts) };
+      return {
+        stamp,
+        wrong: null,
+        there: true,
+        width,
+        height,
+        across: acrossOf(state.outline),
+        area: areaOf(state.outline),
+        length: state.length,
+        count: state.count,
+        round: state.outline.round,
+        points: state.outline.points,
+        amounts: plain(context, state.amounts),
+      };
     });
   },
 
@@ -107,7 +200,13 @@ const worker = {
    * everything go before it that is waiting, and again after every few rows.
    * @param every blocks of so many pixels: a coarser picture at once @returns null where it cannot be, or another picture was asked for under the same name meanwhile
    */
-  async face(id: string, at: number, size: number, every: number, paints: Readonly<Record<string, Paint>>): Promise<ImageData | null> {
+  async face(
+    id: string,
+    at: number,
+    size: number,
+    every: number,
+    paints: Readonly<Record<string, Paint>>,
+  ): Promise<ImageData | null> {
     const own = ++asked;
     newest.set(`${id} ${at} ${size}`, own);
     const cane = workedOf(id);
@@ -125,7 +224,9 @@ const worker = {
         const to = Math.min(size, from + rows);
         const began = performance.now();
         pixels.set(smoothRows(state, list, frame, { from, to }, 2), 4 * size * from);
-        rows = Math.round(Math.min(MOST_ROWS, Math.max(LEAST_ROWS, (PATIENCE * (to - from)) / (performance.now() - began))));
+        rows = Math.round(
+          Math.min(MOST_ROWS, Math.max(LEAST_ROWS, (PATIENCE * (to - from)) / (performance.now() - began))),
+        );
         from = to;
       }
     }
@@ -137,7 +238,13 @@ const worker = {
    * one there is never more than one copy.
    * @param tell called with the share that is done @returns null where it cannot be, or was stopped
    */
-  async png(id: string, at: number, size: number, paints: Readonly<Record<string, Paint>>, tell?: (share: number) => void): Promise<Uint8Array | null> {
+  async png(
+    id: string,
+    at: number,
+    size: number,
+    paints: Readonly<Record<string, Paint>>,
+    tell?: (share: number) => void,
+  ): Promise<Uint8Array | null> {
     const cane = workedOf(id);
     const state = cane?.results[at]?.state;
     if (!cane || !state) return null;
@@ -148,7 +255,11 @@ const worker = {
     const paper = canvas.getContext('2d', { willReadFrequently: true });
     for (let from = 0; from < size; from += CHUNK) {
       const to = Math.min(size, from + CHUNK);
-      paper?.putImageData(new ImageData(smoothRows(state, list, frame, { from, to }, size > LARGE ? 1 : 2).slice(), size, to - from), 0, from);
+      paper?.putImageData(
+        new ImageData(smoothRows(state, list, frame, { from, to }, size > LARGE ? 1 : 2).slice(), size, to - from),
+        0,
+        from,
+      );
       tell?.(to / size);
       await turn();
       if (stopped.delete(id)) return null;
@@ -161,10 +272,19 @@ const worker = {
   },
 
   /** The edges of everything in the face after a step. */
-  traced(id: string, at: number): { readonly key: string; readonly place: number | null; readonly rings: TracedArea['rings'] }[] {
+  traced(
+    id: string,
+    at: number,
+  ): { readonly key: string; readonly place: number | null; readonly rings: TracedArea['rings'] }[] {
     const cane = workedOf(id);
     const state = cane?.results[at]?.state;
-    return cane && state ? tracedFace(state).map(({ material, place, rings }) => ({ key: cane.context.materials[material] ?? '', place, rings })) : [];
+    return cane && state
+      ? tracedFace(state).map(({ material, place, rings }) => ({
+          key: cane.context.materials[material] ?? '',
+          place,
+          rings,
+        }))
+      : [];
   },
 
   /** From slices to what to begin with; a sentence where that cannot be. */
@@ -174,23 +294,45 @@ const worker = {
     return orSentence(() => {
       const plan = planBackwards(cane.cane.steps, wanted, cane.context);
       return {
-        ...plan, volumes: [...plan.volumes], made: plan.made.map((m) => ({ ...m, volumes: [...m.volumes] })), offcuts: plan.offcuts.map(({ why, volumes }) => ({ why, volumes: [...volumes] })),
+        ...plan,
+        volumes: [...plan.volumes],
+        made: plan.made.map((m) => ({ ...m, volumes: [...m.volumes] })),
+        offcuts: plan.offcuts.map(({ why, volumes }) => ({ why, volumes: [...volumes] })),
         starts: plan.starts.map((s) => ({ ...s, amounts: plain(cane.context, s.amounts) })),
       };
     });
   },
 
   /** What will go wrong, and the narrowest thing in the face after a step. */
-  judge(id: string, materials: Readonly<Record<string, JudgedMaterial>>): { readonly warnings: PlainWarning[]; readonly feature: { readonly mm: number; readonly material: string } | null } {
+  judge(
+    id: string,
+    materials: Readonly<Record<string, JudgedMaterial>>,
+  ): {
+    readonly warnings: PlainWarning[];
+    readonly feature: { readonly mm: number; readonly material: string } | null;
+  } {
     const cane = workedOf(id);
     if (!cane) return { warnings: [], feature: null };
     const { context } = cane;
     const name = (index: number): string => context.materials[index] ?? '';
-    const { warnings, features } = judge(cane.results, context.materials.map((key) => materials[key]), context);
+    const { warnings, features } = judge(
+      cane.results,
+      context.materials.map((key) => materials[key]),
+      context,
+    );
     return {
       // of one clay alone nothing is narrow
-      feature: features && Number.isFinite(features.least) && features.byMaterial.size > 1 ? { mm: features.least, material: name(features.material) } : null,
-      warnings: warnings.map((w): PlainWarning => ('material' in w ? { ...w, material: name(w.material) } : w.kind === 'together' ? { ...w, one: name(w.one), other: name(w.other) } : w)),
+      feature:
+        features && Number.isFinite(features.least) && features.byMaterial.size > 1
+          ? { mm: features.least, material: name(features.material) }
+          : null,
+      warnings: warnings.map((w): PlainWarning =>
+        'material' in w
+          ? { ...w, material: name(w.material) }
+          : w.kind === 'together'
+            ? { ...w, one: name(w.one), other: name(w.other) }
+            : w,
+      ),
     };
   },
 };

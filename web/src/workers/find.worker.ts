@@ -1,9 +1,29 @@
 import { expose, transfer } from 'comlink';
 import { pigmentOf, type Lab, type Pigment } from '#core/colour';
-import { correct, correctedPigment, triangleHeight, trianglePicture, find, type Corners, type Correction, type CorrectInput, type Candidate, type FindInput, type Found, type LearnedClay } from '#core/mix';
+import {
+  correct,
+  correctedPigment,
+  triangleHeight,
+  trianglePicture,
+  find,
+  type Corners,
+  type Correction,
+  type CorrectInput,
+  type Candidate,
+  type FindInput,
+  type Found,
+  type LearnedClay,
+} from '#core/mix';
 
 /** A clay as it crosses to the worker: its pigment is worked out there. */
-export interface PlainClay { readonly id: string; readonly hex: string; readonly strength: number; readonly learned: LearnedClay | null; readonly density: number; readonly left: number }
+export interface PlainClay {
+  readonly id: string;
+  readonly hex: string;
+  readonly strength: number;
+  readonly learned: LearnedClay | null;
+  readonly density: number;
+  readonly left: number;
+}
 export type PlainInput = Omit<FindInput, 'clays'> & { readonly target: Lab; readonly clays: readonly PlainClay[] };
 
 export type PlainCorrection = Omit<CorrectInput, 'clays'> & { readonly clays: readonly PlainClay[] };
@@ -22,9 +42,17 @@ function known({ hex, strength, learned }: PlainClay): Pigment {
   return pigment;
 }
 
-const candidateOf = (clay: PlainClay): Candidate => ({ id: clay.id, pigment: known(clay), density: clay.density, left: clay.left });
+const candidateOf = (clay: PlainClay): Candidate => ({
+  id: clay.id,
+  pigment: known(clay),
+  density: clay.density,
+  left: clay.left,
+});
 
-const turn = (): Promise<void> => new Promise((resolve) => { setTimeout(resolve); });
+const turn = (): Promise<void> =>
+  new Promise((resolve) => {
+    setTimeout(resolve);
+  });
 
 const worker = {
   /**

@@ -2,21 +2,44 @@ import { expose, transfer } from 'comlink';
 import { tracePicture, type Drawn } from '#core/cane';
 import { labOfLinear, type Lab } from '#core/colour';
 import { orSentence } from '#core/units';
-import { LINEAR, MOST_PIXELS, averageAt, gainTable, neutralGains, paletteOf, pictureSize, recast, NO_CAST, type Gains, type PictureColour, type Pixels } from '#core/picture';
+import {
+  LINEAR,
+  MOST_PIXELS,
+  averageAt,
+  gainTable,
+  neutralGains,
+  paletteOf,
+  pictureSize,
+  recast,
+  NO_CAST,
+  type Gains,
+  type PictureColour,
+  type Pixels,
+} from '#core/picture';
 
 /** Longest side of a picture as it is kept: palettes need no more. */
 const LONGEST = 1200;
 /** Bytes that a kept picture has at most. */
 const MOST_BYTES = 640_000;
 
-export interface Opened { readonly width: number; readonly height: number; readonly fullWidth: number; readonly fullHeight: number; readonly type: 'image/jpeg' | 'image/png'; readonly bytes: Uint8Array }
+export interface Opened {
+  readonly width: number;
+  readonly height: number;
+  readonly fullWidth: number;
+  readonly fullHeight: number;
+  readonly type: 'image/jpeg' | 'image/png';
+  readonly bytes: Uint8Array;
+}
 
 let pixels: Pixels | null = null;
 
 /** Draws a picture no larger than it has to be and takes its pixels. */
 function take(bitmap: ImageBitmap): OffscreenCanvas {
   const scale = Math.min(1, LONGEST / Math.max(bitmap.width, bitmap.height));
-  const [width, height] = [Math.max(1, Math.round(bitmap.width * scale)), Math.max(1, Math.round(bitmap.height * scale))];
+  const [width, height] = [
+    Math.max(1, Math.round(bitmap.width * scale)),
+    Math.max(1, Math.round(bitmap.height * scale)),
+  ];
   const canvas = new OffscreenCanvas(width, height);
   const context = canvas.getContext('2d', { willReadFrequently: true });
   if (!context) throw new Error('This browser cannot draw in a worker.');
@@ -52,9 +75,20 @@ const worker = {
     bitmap.close();
     const clear = pixels?.data.some((v, i) => i % 4 === 3 && v < 255) ?? false;
     let blob = await canvas.convertToBlob(clear ? { type: 'image/png' } : { type: 'image/jpeg', quality: 0.9 });
-    for (let quality = 0.8; blob.size > MOST_BYTES && quality > 0.1; quality -= 0.15) blob = await canvas.convertToBlob({ type: 'image/jpeg', quality });
+    for (let quality = 0.8; blob.size > MOST_BYTES && quality > 0.1; quality -= 0.15)
+      blob = await canvas.convertToBlob({ type: 'image/jpeg', quality });
     const bytes = new Uint8Array(await blob.arrayBuffer());
-    return transfer({ width: canvas.width, height: canvas.height, fullWidth, fullHeight, type: blob.type === 'image/png' ? 'image/png' : 'image/jpeg', bytes }, [bytes.buffer]);
+    return transfer(
+      {
+        width: canvas.width,
+        height: canvas.height,
+        fullWidth,
+        fullHeight,
+        type: blob.type === 'image/png' ? 'image/png' : 'image/jpeg',
+        bytes,
+      },
+      [bytes.buffer],
+    );
   },
   /** The picture at hand in so many flat regions, as a template of that width. */
   trace(count: number, width: number): Drawn | string {

@@ -4,7 +4,10 @@ import type { Corners, Correction, Found } from '#core/mix';
 import type { FindWorker, PlainClay, PlainCorrection, PlainInput } from './find.worker.js';
 
 export type SearchState = 'looking' | 'done' | 'stopped';
-interface Searching { readonly found: readonly Found[]; readonly state: SearchState }
+interface Searching {
+  readonly found: readonly Found[];
+  readonly state: SearchState;
+}
 
 let worker: Remote<FindWorker> | null = null;
 const started = (): Remote<FindWorker> =>
@@ -12,7 +15,9 @@ const started = (): Remote<FindWorker> =>
 
 /** Lets the worker get to know clays before the first question. */
 export function useKnownClays(clays: readonly PlainClay[]): void {
-  useEffect(() => { void started().meet(clays); }, [clays]);
+  useEffect(() => {
+    void started().meet(clays);
+  }, [clays]);
 }
 
 /** The mixes that come nearest to a colour, better and better while the worker looks. */
@@ -21,24 +26,51 @@ export function useFind(input: PlainInput | null): Searching & { readonly stop: 
   const key = JSON.stringify(input);
   useEffect(() => {
     const asked = JSON.parse(key) as PlainInput | null;
-    if (!asked) { setSearching({ found: [], state: 'done' }); return; }
+    if (!asked) {
+      setSearching({ found: [], state: 'done' });
+      return;
+    }
     let current = true;
     setSearching((before) => ({ found: before.found, state: 'looking' }));
-    void started().find(asked, proxy((found: readonly Found[]) => { if (current) setSearching((before) => ({ ...before, found })); }))
-      .then((done) => { if (current) setSearching((before) => ({ ...before, state: done ? 'done' : 'stopped' })); });
-    return () => { current = false; };
+    void started()
+      .find(
+        asked,
+        proxy((found: readonly Found[]) => {
+          if (current) setSearching((before) => ({ ...before, found }));
+        }),
+      )
+      .then((done) => {
+        if (current) setSearching((before) => ({ ...before, state: done ? 'done' : 'stopped' }));
+      });
+    return () => {
+      current = false;
+    };
   }, [key]);
-  return { ...searching, stop: () => { void started().stop(); } };
+  return {
+    ...searching,
+    stop: () => {
+      void started().stop();
+    },
+  };
 }
 
 /** What to add to a mix that came out differently; null while the worker looks. */
 export function useCorrections(input: PlainCorrection | null): readonly Correction[] | null {
   const [found, setFound] = useState<readonly Correction[] | null>(null);
   useEffect(() => {
-    if (!input) { setFound(null); return; }
+    if (!input) {
+      setFound(null);
+      return;
+    }
     let current = true;
-    void started().correct(input).then((list) => { if (current) setFound(list); });
-    return () => { current = false; };
+    void started()
+      .correct(input)
+      .then((list) => {
+        if (current) setFound(list);
+      });
+    return () => {
+      current = false;
+    };
   }, [input]);
   return found;
 }
@@ -58,13 +90,20 @@ export function useMatches(inputs: readonly PlainInput[]): readonly Match[] {
         if (!current) return;
         if (known[key]) continue;
         let last: readonly Found[] = [];
-        const done = await started().find(JSON.parse(key) as PlainInput, proxy((found: readonly Found[]) => { last = found; }));
+        const done = await started().find(
+          JSON.parse(key) as PlainInput,
+          proxy((found: readonly Found[]) => {
+            last = found;
+          }),
+        );
         // messages come in order, so the last list is here by now
         if (done && current) setKnown((before) => ({ ...before, [key]: last }));
       }
     };
     void look();
-    return () => { current = false; };
+    return () => {
+      current = false;
+    };
     // what is known is only looked at, to leave it out
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [wanted]);
@@ -75,10 +114,19 @@ export function useMatches(inputs: readonly PlainInput[]): readonly Match[] {
 export function useTriangle(corners: Corners | null, width: number): ImageData | null {
   const [image, setImage] = useState<ImageData | null>(null);
   useEffect(() => {
-    if (!corners) { setImage(null); return; }
+    if (!corners) {
+      setImage(null);
+      return;
+    }
     let current = true;
-    void started().triangle(corners, width).then((drawn) => { if (current) setImage(drawn); });
-    return () => { current = false; };
+    void started()
+      .triangle(corners, width)
+      .then((drawn) => {
+        if (current) setImage(drawn);
+      });
+    return () => {
+      current = false;
+    };
   }, [corners, width]);
   return image;
 }

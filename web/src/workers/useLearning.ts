@@ -28,22 +28,30 @@ export function useKeepLearning(): void {
   useEffect(() => {
     if (!stale) return;
     let current = true;
-    void started().learn(data.key, data.clays, data.chips).then(({ learned }) => {
-      if (!current) return;
-      const clays = Object.entries(learned).map(([clayId, own]) => ({ clayId, ...own }));
-      keepLearning('/api/learning', { key: data.key, clays }).catch((error: unknown) => {
-        // without the server there is nobody to keep it; it is learned anew when that is back
-        if (!(error instanceof NoAnswer)) throw error;
+    void started()
+      .learn(data.key, data.clays, data.chips)
+      .then(({ learned }) => {
+        if (!current) return;
+        const clays = Object.entries(learned).map(([clayId, own]) => ({ clayId, ...own }));
+        keepLearning('/api/learning', { key: data.key, clays }).catch((error: unknown) => {
+          // without the server there is nobody to keep it; it is learned anew when that is back
+          if (!(error instanceof NoAnswer)) throw error;
+        });
       });
-    });
-    return () => { current = false; };
+    return () => {
+      current = false;
+    };
     // the key stands for chips and clays
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [stale, data?.key]);
 }
 
 /** What the chips teach, and which to make next; null while the worker is at it. */
-export function useLesson(data: LearningAnswer | undefined, usable: readonly string[], count: number): { readonly taught: Taught | null; readonly next: readonly NextChip[] | null } {
+export function useLesson(
+  data: LearningAnswer | undefined,
+  usable: readonly string[],
+  count: number,
+): { readonly taught: Taught | null; readonly next: readonly NextChip[] | null } {
   const [taught, setTaught] = useState<Taught | null>(null);
   const [next, setNext] = useState<readonly NextChip[] | null>(null);
   const wanted = usable.join();
@@ -51,9 +59,19 @@ export function useLesson(data: LearningAnswer | undefined, usable: readonly str
     if (!data) return;
     let current = true;
     const { key, clays, chips } = data;
-    void started().learn(key, clays, chips).then((answer) => { if (current) setTaught(answer); });
-    void started().next(key, clays, chips, wanted.split(','), count).then((answer) => { if (current) setNext(answer); });
-    return () => { current = false; };
+    void started()
+      .learn(key, clays, chips)
+      .then((answer) => {
+        if (current) setTaught(answer);
+      });
+    void started()
+      .next(key, clays, chips, wanted.split(','), count)
+      .then((answer) => {
+        if (current) setNext(answer);
+      });
+    return () => {
+      current = false;
+    };
     // the key stands for chips and clays
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [data?.key, wanted, count]);

@@ -8,9 +8,18 @@ import type { PlainClay } from './find.worker.js';
 export function usePlainClays(shelf: ShelfAnswer, opaqueOnly = false): PlainClay[] {
   const { data } = useLearning();
   const learned = data?.use ? data.learned : null;
-  return useMemo(() => shelf.clays.filter((c) => !c.retired && (!opaqueOnly || c.kind === 'opaque')).map((c) => ({
-    id: c.id, hex: c.bakedHex, strength: strengthOf(c).value, learned: learned?.[c.id] ?? null,
-    density: shelf.lines.find((l) => l.id === c.lineId)?.density ?? ASSUMED_DENSITY,
-    left: shelf.blocks.reduce((sum, b) => (b.clayId === c.id ? sum + b.leftGrams : sum), 0),
-  })), [shelf, opaqueOnly, learned]);
+  return useMemo(
+    () =>
+      shelf.clays
+        .filter((c) => !c.retired && (!opaqueOnly || c.kind === 'opaque'))
+        .map((c) => ({
+          id: c.id,
+          hex: c.bakedHex,
+          strength: strengthOf(c).value,
+          learned: learned?.[c.id] ?? null,
+          density: shelf.lines.find((l) => l.id === c.lineId)?.density ?? ASSUMED_DENSITY,
+          left: shelf.blocks.reduce((sum, b) => (b.clayId === c.id ? sum + b.leftGrams : sum), 0),
+        })),
+    [shelf, opaqueOnly, learned],
+  );
 }

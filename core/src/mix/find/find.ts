@@ -32,16 +32,27 @@ export interface Found {
 }
 
 /** How simple a mix is: fewer clays before fewer parts. */
-interface Class { readonly clays: 1 | 2 | 3; readonly mostUnits: number }
+interface Class {
+  readonly clays: 1 | 2 | 3;
+  readonly mostUnits: number;
+}
 const CLASSES: readonly Class[] = [
-  { clays: 1, mostUnits: 1 }, { clays: 2, mostUnits: 4 }, { clays: 2, mostUnits: 16 }, { clays: 3, mostUnits: 5 }, { clays: 3, mostUnits: 16 },
+  { clays: 1, mostUnits: 1 },
+  { clays: 2, mostUnits: 4 },
+  { clays: 2, mostUnits: 16 },
+  { clays: 3, mostUnits: 5 },
+  { clays: 3, mostUnits: 16 },
 ];
 /** A mix that is closer by less than this is not worth more clays or parts. */
 const WORTH = 0.05;
 /** Triples looked at between two answers. */
 const STRIDE = 400;
 
-interface Best { readonly of: readonly number[]; readonly units: Ratio; readonly deltaE: number }
+interface Best {
+  readonly of: readonly number[];
+  readonly units: Ratio;
+  readonly deltaE: number;
+}
 
 /** The search at one time: the best of each class so far. */
 class Search {
@@ -49,7 +60,10 @@ class Search {
   private readonly best: (Best | null)[] = CLASSES.map(() => null);
 
   constructor(private readonly input: FindInput) {
-    this.tray = new Tray(input.clays.map((c) => c.pigment), input.target);
+    this.tray = new Tray(
+      input.clays.map((c) => c.pigment),
+      input.target,
+    );
   }
 
   /** A mix of so many clays and units that is not closer than this is of no use: it, or a simpler one, is there. */
@@ -67,7 +81,9 @@ class Search {
     const { grams, clays } = this.input;
     if (grams === 0) return true;
     const mass = of.reduce((sum, i, k) => sum + (units[k] ?? 0) * (clays[i]?.density ?? 0), 0);
-    return of.every((i, k) => (grams * (units[k] ?? 0) * (clays[i]?.density ?? 0)) / mass <= (clays[i]?.left ?? 0) + 1e-9);
+    return of.every(
+      (i, k) => (grams * (units[k] ?? 0) * (clays[i]?.density ?? 0)) / mass <= (clays[i]?.left ?? 0) + 1e-9,
+    );
   }
 
   /** Tries mixes of some clays. */
@@ -83,7 +99,10 @@ class Search {
 
   /** Tries the mixes of a cell that may come closer than what is there. */
   searchCell(of: readonly [number, number, number], cell: Cell): void {
-    if (cell.children.length === 0) { this.tryAll(of, cell.ratios); return; }
+    if (cell.children.length === 0) {
+      this.tryAll(of, cell.ratios);
+      return;
+    }
     for (const child of cell.children) {
       if (this.tray.bound(child) < this.limit(3, MOST_UNITS)) this.searchCell(of, child);
     }
@@ -91,7 +110,8 @@ class Search {
 
   private keep(mix: Best, units: number): void {
     for (const [i, c] of CLASSES.entries()) {
-      if (c.clays === mix.of.length && units <= c.mostUnits && mix.deltaE < (this.best[i]?.deltaE ?? Infinity)) this.best[i] = mix;
+      if (c.clays === mix.of.length && units <= c.mostUnits && mix.deltaE < (this.best[i]?.deltaE ?? Infinity))
+        this.best[i] = mix;
     }
   }
 
@@ -102,7 +122,17 @@ class Search {
       if (!best || best.deltaE > (list.at(-1)?.deltaE ?? Infinity) - WORTH) continue;
       const { of, units, deltaE } = best;
       const clays = of.flatMap((i) => this.input.clays[i] ?? []);
-      list.push({ clayIds: clays.map((c) => c.id), units, deltaE, lab: labOf(mixPigments(clays.map((c) => c.pigment), units)) });
+      list.push({
+        clayIds: clays.map((c) => c.id),
+        units,
+        deltaE,
+        lab: labOf(
+          mixPigments(
+            clays.map((c) => c.pigment),
+            units,
+          ),
+        ),
+      });
     }
     return list;
   }
@@ -128,18 +158,21 @@ export function* find(input: FindInput): Generator<readonly Found[], readonly Fo
 
   for (const i of indices) if (kept([i])) search.tryAll([i], ratios(1));
   if (input.mostClays > 1) {
-    for (const i of indices) for (const j of indices.slice(i + 1)) if (kept([i, j])) search.tryAll([i, j], RATIOS_OF_TWO);
+    for (const i of indices)
+      for (const j of indices.slice(i + 1)) if (kept([i, j])) search.tryAll([i, j], RATIOS_OF_TWO);
   }
   yield search.found();
   if (input.mostClays < 3) return search.found();
 
   const triples: { readonly of: readonly [number, number, number]; readonly bound: number }[] = [];
-  for (const i of indices) for (const j of indices.slice(i + 1)) for (const k of indices.slice(j + 1)) {
-    const of = [i, j, k] as const;
-    if (!kept(of)) continue;
-    search.tray.take(of);
-    triples.push({ of, bound: search.tray.bound(WHOLE) });
-  }
+  for (const i of indices)
+    for (const j of indices.slice(i + 1))
+      for (const k of indices.slice(j + 1)) {
+        const of = [i, j, k] as const;
+        if (!kept(of)) continue;
+        search.tray.take(of);
+        triples.push({ of, bound: search.tray.bound(WHOLE) });
+      }
   triples.sort((a, b) => a.bound - b.bound);
   for (const [n, { of, bound }] of triples.entries()) {
     if (bound >= search.limit(3, 1)) break;

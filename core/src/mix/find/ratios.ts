@@ -20,13 +20,14 @@ export function partsOf(ratio: Ratio): Fraction[] {
 export function ratios(clays: 1 | 2 | 3): Ratio[] {
   if (clays === 1) return [[1]];
   const found: Ratio[] = [];
-  for (let a = 1; a < MOST_UNITS; a++) for (let b = 1; a + b <= MOST_UNITS; b++) {
-    if (clays === 2) {
-      if (gcd(a, b) === 1) found.push([a, b]);
-      continue;
+  for (let a = 1; a < MOST_UNITS; a++)
+    for (let b = 1; a + b <= MOST_UNITS; b++) {
+      if (clays === 2) {
+        if (gcd(a, b) === 1) found.push([a, b]);
+        continue;
+      }
+      for (let c = 1; a + b + c <= MOST_UNITS; c++) if (gcd(gcd(a, b), c) === 1) found.push([a, b, c]);
     }
-    for (let c = 1; a + b + c <= MOST_UNITS; c++) if (gcd(gcd(a, b), c) === 1) found.push([a, b, c]);
-  }
   return found.sort((x, y) => unitsOf(x) - unitsOf(y));
 }
 
@@ -46,7 +47,8 @@ export interface Cell {
 
 /** Every corner of the grid. */
 export const CORNERS: readonly Corner[] = Array.from({ length: GRID + 1 }, (_, i) =>
-  Array.from({ length: GRID + 1 - i }, (__, j): Corner => [i, j, GRID - i - j])).flat();
+  Array.from({ length: GRID + 1 - i }, (__, j): Corner => [i, j, GRID - i - j]),
+).flat();
 
 const placeOf = (corner: Corner): number => CORNERS.findIndex((c) => c.every((n, i) => n === corner[i]));
 const halfWay = (p: Corner, q: Corner): Corner => [(p[0] + q[0]) / 2, (p[1] + q[1]) / 2, (p[2] + q[2]) / 2];
@@ -67,7 +69,14 @@ function cellOf(corners: readonly [Corner, Corner, Corner], own: readonly Ratio[
   const [p, q, r] = corners;
   const [pq, qr, rp] = [halfWay(p, q), halfWay(q, r), halfWay(r, p)];
   let rest = own;
-  const children = ([[p, pq, rp], [pq, q, qr], [rp, qr, r], [pq, qr, rp]] as const).flatMap((inner) => {
+  const children = (
+    [
+      [p, pq, rp],
+      [pq, q, qr],
+      [rp, qr, r],
+      [pq, qr, rp],
+    ] as const
+  ).flatMap((inner) => {
     const inside = rest.filter((ratio) => holds(inner, ratio));
     rest = rest.filter((ratio) => !inside.includes(ratio));
     return inside.length === 0 ? [] : [cellOf([...inner], inside, size / 2)];
@@ -76,4 +85,12 @@ function cellOf(corners: readonly [Corner, Corner, Corner], own: readonly Ratio[
 }
 
 /** The whole triangle, cut in four, three times. */
-export const WHOLE: Cell = cellOf([[GRID, 0, 0], [0, GRID, 0], [0, 0, GRID]], ratios(3), GRID);
+export const WHOLE: Cell = cellOf(
+  [
+    [GRID, 0, 0],
+    [0, GRID, 0],
+    [0, 0, GRID],
+  ],
+  ratios(3),
+  GRID,
+);

@@ -1,4 +1,14 @@
-import { BANDS, ciede2000, labBoxOf, labOf, leastDeltaE, mixThree, reflectance, type Lab, type Pigment } from '#core/colour';
+import {
+  BANDS,
+  ciede2000,
+  labBoxOf,
+  labOf,
+  leastDeltaE,
+  mixThree,
+  reflectance,
+  type Lab,
+  type Pigment,
+} from '#core/colour';
 import { CORNERS, type Cell } from './ratios.js';
 
 /** L* differs by more than this many times ΔE00 nowhere: S_L is at most 1.75. */
@@ -18,10 +28,15 @@ export class Tray {
   private triple = 0;
   private of: readonly [number, number, number] = [0, 0, 0];
 
-  constructor(private readonly pigments: readonly Pigment[], private readonly target: Lab) {
+  constructor(
+    private readonly pigments: readonly Pigment[],
+    private readonly target: Lab,
+  ) {
     this.scattering = Float64Array.from(pigments, (p) => p.scattering);
     this.absorption = new Float64Array(pigments.length * BANDS);
-    pigments.forEach((p, i) => { this.absorption.set(p.absorption, i * BANDS); });
+    pigments.forEach((p, i) => {
+      this.absorption.set(p.absorption, i * BANDS);
+    });
   }
 
   /**
@@ -47,10 +62,19 @@ export class Tray {
     if (this.drawn[place] === this.triple) return curve;
     this.drawn[place] = this.triple;
     const [a = 0, b = 0, c = 0] = CORNERS[place] ?? [];
-    const { absorption, scattering, of: [i, j, k] } = this;
+    const {
+      absorption,
+      scattering,
+      of: [i, j, k],
+    } = this;
     const scale = 1 / (a * (scattering[i] as number) + b * (scattering[j] as number) + c * (scattering[k] as number));
     for (let band = 0; band < BANDS; band++) {
-      curve[band] = reflectance((a * (absorption[i * BANDS + band] as number) + b * (absorption[j * BANDS + band] as number) + c * (absorption[k * BANDS + band] as number)) * scale);
+      curve[band] = reflectance(
+        (a * (absorption[i * BANDS + band] as number) +
+          b * (absorption[j * BANDS + band] as number) +
+          c * (absorption[k * BANDS + band] as number)) *
+          scale,
+      );
     }
     return curve;
   }
@@ -65,8 +89,8 @@ export class Tray {
     const [p, q, r] = [this.curveAt(corners[0]), this.curveAt(corners[1]), this.curveAt(corners[2])];
     for (let band = 0; band < BANDS; band++) {
       const [x, y, z] = [p[band] as number, q[band] as number, r[band] as number];
-      low[band] = x < y ? (x < z ? x : z) : (y < z ? y : z);
-      high[band] = x > y ? (x > z ? x : z) : (y > z ? y : z);
+      low[band] = x < y ? (x < z ? x : z) : y < z ? y : z;
+      high[band] = x > y ? (x > z ? x : z) : y > z ? y : z;
     }
     return leastDeltaE(this.target, labBoxOf(low, high));
   }

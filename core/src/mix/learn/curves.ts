@@ -13,7 +13,10 @@ export const CURVES: Float64Array = Float64Array.from({ length: TERMS * BANDS },
 });
 
 /** A pigment with what was learned of its clay. */
-export function correctedPigment(stated: Pigment, { logStrength, curve }: Pick<LearnedClay, 'logStrength' | 'curve'>): Pigment {
+export function correctedPigment(
+  stated: Pigment,
+  { logStrength, curve }: Pick<LearnedClay, 'logStrength' | 'curve'>,
+): Pigment {
   const factor = Math.exp(logStrength);
   return {
     scattering: stated.scattering * factor,

@@ -13,7 +13,10 @@ const SURPRISING = 3;
 const LEAST = 3;
 
 const keyOf = ({ shares, stage }: Evidence): string =>
-  `${stage}|${[...shares].sort((a, b) => (a.clayId < b.clayId ? -1 : 1)).map((s) => `${s.clayId}:${s.volume.toFixed(9)}`).join()}`;
+  `${stage}|${[...shares]
+    .sort((a, b) => (a.clayId < b.clayId ? -1 : 1))
+    .map((s) => `${s.clayId}:${s.volume.toFixed(9)}`)
+    .join()}`;
 
 /** Chips of one mix that read differently, and chips that contradict all the rest; the worst first. */
 export function doubtsOf(evidence: readonly Evidence[], residuals: readonly Residual[]): Doubt[] {

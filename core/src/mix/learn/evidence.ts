@@ -37,4 +37,5 @@ export const SIGMA_STATED = 1.2;
 const SIGMA_ASSUMED = 0.9;
 const SIGMA_TYPED = 0.15;
 
-export const sigmaOfStrength = (clay: Pick<Clay, 'strength'>): number => (clay.strength === null ? SIGMA_ASSUMED : SIGMA_TYPED);
+export const sigmaOfStrength = (clay: Pick<Clay, 'strength'>): number =>
+  clay.strength === null ? SIGMA_ASSUMED : SIGMA_TYPED;

@@ -1,10 +1,23 @@
-import { BANDS, WEIGHTS, choleskyInPlace, choleskyInverse, choleskySolve, labOf, mixPigments, statedPigment, type Lab } from '#core/colour';
+import {
+  BANDS,
+  WEIGHTS,
+  choleskyInPlace,
+  choleskyInverse,
+  choleskySolve,
+  labOf,
+  mixPigments,
+  statedPigment,
+  type Lab,
+} from '#core/colour';
 import type { Clay } from '#core/clay';
 import { CURVES, SIGMA_OF_TERM, TERMS } from './curves.js';
 import { away, offsetOf, shapes, type Shape } from './shapes.js';
 
 /** What is expected of the terms of a clay's curve before a chip of it is made: their mean, and the inverse of their covariance (TERMS²). */
-export interface Expected { readonly mean: Float64Array; readonly precision: Float64Array }
+export interface Expected {
+  readonly mean: Float64Array;
+  readonly precision: Float64Array;
+}
 
 /** So many pigments of nearly the colour are looked at: an assumption. */
 const NEIGHBOURS = 80;
@@ -23,11 +36,16 @@ const SEEN = Float64Array.from({ length: BANDS }, (_, band) => {
 function together(one: (band: number) => number, other: (band: number) => number): number {
   return SEEN.reduce((sum, seen, band) => sum + seen * one(band) * other(band), 0);
 }
-const curve = (term: number) => (band: number): number => CURVES[term * BANDS + band] as number;
+const curve =
+  (term: number) =>
+  (band: number): number =>
+    CURVES[term * BANDS + band] as number;
 
 /** The triangle of the normal equations of the terms. */
 const NORMAL: Float64Array = (() => {
-  const all = Float64Array.from({ length: TERMS * TERMS }, (_, k) => together(curve(Math.floor(k / TERMS)), curve(k % TERMS)));
+  const all = Float64Array.from({ length: TERMS * TERMS }, (_, k) =>
+    together(curve(Math.floor(k / TERMS)), curve(k % TERMS)),
+  );
   choleskyInPlace(all, TERMS);
   return all;
 })();
@@ -40,19 +58,25 @@ function inTerms(shape: Shape): Float64Array {
   const before = known.get(shape);
   if (before) return before;
   const offset = offsetOf(shape);
-  const terms = Float64Array.from({ length: TERMS }, (_, term) => together(curve(term), (band) => offset[band] as number));
+  const terms = Float64Array.from({ length: TERMS }, (_, term) =>
+    together(curve(term), (band) => offset[band] as number),
+  );
   choleskySolve(NORMAL, TERMS, terms);
   known.set(shape, terms);
   return terms;
 }
 
-interface Neighbour { readonly terms: Float64Array; readonly weight: number }
+interface Neighbour {
+  readonly terms: Float64Array;
+  readonly weight: number;
+}
 
 /** The pigments nearest in colour; their weights add up to 1. */
 function neighbours(lab: Lab): Neighbour[] {
   const nearest = shapes()
     .map((shape) => ({ shape, off: away(shape.lab, lab) }))
-    .sort((a, b) => a.off - b.off).slice(0, NEIGHBOURS);
+    .sort((a, b) => a.off - b.off)
+    .slice(0, NEIGHBOURS);
   const width = Math.max(NEAR, (nearest.at(-1)?.off ?? 0) / 1.5);
   const weights = nearest.map(({ off }) => Math.exp(-0.5 * (off / width) ** 2));
   const whole = weights.reduce((a, b) => a + b, 0);

@@ -1,5 +1,16 @@
 import { strengthOf, type Clay } from '#core/clay';
-import { choleskyInPlace, choleskyInverse, choleskySolve, deltaE, deltaEFrame, statedPigment, type Frame, type Lab, type Pigment, type Stage } from '#core/colour';
+import {
+  choleskyInPlace,
+  choleskyInverse,
+  choleskySolve,
+  deltaE,
+  deltaEFrame,
+  statedPigment,
+  type Frame,
+  type Lab,
+  type Pigment,
+  type Stage,
+} from '#core/colour';
 import { TERMS, correctedPigment } from './curves.js';
 import { expectedOf, type Expected } from './expected.js';
 import { SIGMA_OF_CHIP, SIGMA_STATED, sigmaOfStrength, type Evidence, type Learned } from './evidence.js';
@@ -24,7 +35,14 @@ export interface Lesson {
   readonly covariance: Float64Array;
 }
 
-interface Row { readonly of: readonly number[]; readonly volumes: readonly number[]; readonly stage: Stage; readonly lab: Lab; readonly frame: Frame; readonly sigma: number }
+interface Row {
+  readonly of: readonly number[];
+  readonly volumes: readonly number[];
+  readonly stage: Stage;
+  readonly lab: Lab;
+  readonly frame: Frame;
+  readonly sigma: number;
+}
 
 const STEPS = 40;
 const ROBUST_ROUNDS = 4;
@@ -44,14 +62,24 @@ class Fit {
 
   constructor(clays: readonly Clay[], evidence: readonly Evidence[]) {
     this.size = clays.length * UNKNOWNS;
-    this.stated = { baked: clays.map((c) => statedPigment(c, 'baked')), raw: clays.map((c) => statedPigment(c, 'raw')) };
+    this.stated = {
+      baked: clays.map((c) => statedPigment(c, 'baked')),
+      raw: clays.map((c) => statedPigment(c, 'raw')),
+    };
     this.ofStrength = clays.map((clay) => 1 / sigmaOfStrength(clay) ** 2);
     this.expected = clays.map(expectedOf);
     this.begin = new Float64Array(this.size);
-    this.expected.forEach(({ mean }, i) => { this.begin.set(mean, i * UNKNOWNS + 1); });
+    this.expected.forEach(({ mean }, i) => {
+      this.begin.set(mean, i * UNKNOWNS + 1);
+    });
     const places = new Map(clays.map((c, i) => [c.id, i]));
     this.rows = evidence.map(({ shares, stage, lab, way }): Row => ({
-      of: shares.map((s) => places.get(s.clayId) ?? -1), volumes: shares.map((s) => s.volume), stage, lab, frame: deltaEFrame(lab), sigma: SIGMA_OF_CHIP[way],
+      of: shares.map((s) => places.get(s.clayId) ?? -1),
+      volumes: shares.map((s) => s.volume),
+      stage,
+      lab,
+      frame: deltaEFrame(lab),
+      sigma: SIGMA_OF_CHIP[way],
     }));
     this.own = clays.map((_, i): Row => {
       const lab = sensitivity([this.stated.baked[i] as Pigment], [1]).lab;
@@ -61,11 +89,17 @@ class Fit {
 
   pigment(i: number, stage: Stage, x: Float64Array): Pigment {
     const at = i * UNKNOWNS;
-    return correctedPigment(this.stated[stage][i] as Pigment, { logStrength: x[at] as number, curve: Array.from(x.subarray(at + 1, at + UNKNOWNS)) });
+    return correctedPigment(this.stated[stage][i] as Pigment, {
+      logStrength: x[at] as number,
+      curve: Array.from(x.subarray(at + 1, at + UNKNOWNS)),
+    });
   }
 
   look({ of, volumes, stage }: Row, x: Float64Array): { lab: Lab; rows: Float64Array } {
-    return sensitivity(of.map((i) => this.pigment(i, stage, x)), volumes);
+    return sensitivity(
+      of.map((i) => this.pigment(i, stage, x)),
+      volumes,
+    );
   }
 
   /** Squared length of the residual of a row, in units of its uncertainty. */
@@ -86,12 +120,18 @@ class Fit {
 
   private cost(x: Float64Array, weights: readonly number[]): number {
     let sum = 0;
-    this.rows.forEach((row, i) => { sum += (weights[i] as number) * Fit.square(row, this.look(row, x).lab); });
+    this.rows.forEach((row, i) => {
+      sum += (weights[i] as number) * Fit.square(row, this.look(row, x).lab);
+    });
     for (const row of this.own) sum += Fit.square(row, this.look(row, x).lab);
-    this.ofStrength.forEach((certain, i) => { sum += certain * (x[i * UNKNOWNS] as number) ** 2; });
+    this.ofStrength.forEach((certain, i) => {
+      sum += certain * (x[i * UNKNOWNS] as number) ** 2;
+    });
     this.expected.forEach(({ precision }, i) => {
       const off = this.offExpected(i, x);
-      for (let s = 0; s < TERMS; s++) for (let t = 0; t < TERMS; t++) sum += (precision[s * TERMS + t] as number) * (off[s] as number) * (off[t] as number);
+      for (let s = 0; s < TERMS; s++)
+        for (let t = 0; t < TERMS; t++)
+          sum += (precision[s * TERMS + t] as number) * (off[s] as number) * (off[t] as number);
     });
     return sum;
   }
@@ -106,12 +146,15 @@ class Fit {
       addInformation(information, this.size, sight, weight);
       const off = seenThrough(row.frame, lab.l - row.lab.l, lab.a - row.lab.a, lab.b - row.lab.b, row.sigma);
       const columns = sight.places.length;
-      for (let r = 0; r < 3; r++) for (let k = 0; k < columns; k++) {
-        const to = sight.places[k] as number;
-        pull[to] = (pull[to] as number) - weight * (off[r] as number) * (sight.rows[r * columns + k] as number);
-      }
+      for (let r = 0; r < 3; r++)
+        for (let k = 0; k < columns; k++) {
+          const to = sight.places[k] as number;
+          pull[to] = (pull[to] as number) - weight * (off[r] as number) * (sight.rows[r * columns + k] as number);
+        }
     };
-    this.rows.forEach((row, i) => { add(row, weights[i] as number); });
+    this.rows.forEach((row, i) => {
+      add(row, weights[i] as number);
+    });
     for (const row of this.own) add(row, 1);
     this.addExpected(x, information, pull);
     return { information, pull };
@@ -126,12 +169,13 @@ class Fit {
     this.expected.forEach(({ precision }, i) => {
       const off = this.offExpected(i, x);
       const at = i * UNKNOWNS + 1;
-      for (let s = 0; s < TERMS; s++) for (let t = 0; t < TERMS; t++) {
-        const certain = precision[s * TERMS + t] as number;
-        const to = (at + s) * this.size + at + t;
-        information[to] = (information[to] as number) + certain;
-        pull[at + s] = (pull[at + s] as number) - certain * (off[t] as number);
-      }
+      for (let s = 0; s < TERMS; s++)
+        for (let t = 0; t < TERMS; t++) {
+          const certain = precision[s * TERMS + t] as number;
+          const to = (at + s) * this.size + at + t;
+          information[to] = (information[to] as number) + certain;
+          pull[at + s] = (pull[at + s] as number) - certain * (off[t] as number);
+        }
     });
   }
 
@@ -145,7 +189,8 @@ class Fit {
       let better = false;
       for (let attempt = 0; attempt < 8 && !better; attempt++) {
         const damped = information.slice();
-        for (let k = 0; k < this.size; k++) damped[k * this.size + k] = (damped[k * this.size + k] as number) * (1 + damping);
+        for (let k = 0; k < this.size; k++)
+          damped[k * this.size + k] = (damped[k * this.size + k] as number) * (1 + damping);
         const move = pull.slice();
         if (choleskyInPlace(damped, this.size)) {
           choleskySolve(damped, this.size, move);
@@ -175,7 +220,11 @@ class Fit {
   /** How surprising a chip is for a fit that has not seen it: its residual against noise and what the fit does not know. */
   surprise(row: Row, x: Float64Array, covariance: Float64Array, weight: number): number {
     const { lab, rows } = this.look(row, x);
-    const [p = 0, , , , q = 0, , , , r = 0] = sandwich(sightOf(row.of, rows, row.frame, row.sigma), covariance, this.size);
+    const [p = 0, , , , q = 0, , , , r = 0] = sandwich(
+      sightOf(row.of, rows, row.frame, row.sigma),
+      covariance,
+      this.size,
+    );
     // the share of the residual's expected square that is left after the chip itself took part in the fit
     const taken = Math.min(2.7, weight * (p + q + r));
     return Math.sqrt(Fit.square(row, lab) / (3 - taken));
@@ -203,19 +252,30 @@ export function learn(clays: readonly Clay[], evidence: readonly Evidence[]): Le
     x = fit.solve(x, weights);
   }
   const covariance = fit.covariance(x, weights);
-  const learned = Object.fromEntries(clays.map((clay, i) => {
-    const at = i * UNKNOWNS;
-    return [clay.id, {
-      logStrength: x[at] ?? 0, sigma: Math.sqrt(covariance[at * fit.size + at] ?? 0), curve: Array.from(x.subarray(at + 1, at + 1 + TERMS)),
-      chips: usable.filter((e) => e.shares.some((s) => s.clayId === clay.id)).length,
-    }];
-  }));
+  const learned = Object.fromEntries(
+    clays.map((clay, i) => {
+      const at = i * UNKNOWNS;
+      return [
+        clay.id,
+        {
+          logStrength: x[at] ?? 0,
+          sigma: Math.sqrt(covariance[at * fit.size + at] ?? 0),
+          curve: Array.from(x.subarray(at + 1, at + 1 + TERMS)),
+          chips: usable.filter((e) => e.shares.some((s) => s.clayId === clay.id)).length,
+        },
+      ];
+    }),
+  );
   const residuals = fit.rows.map((row, i): Residual => ({
-    id: usable[i]?.id ?? '', before: deltaE(row.lab, fit.look(row, start).lab), after: deltaE(row.lab, fit.look(row, x).lab),
-    weight: weights[i] ?? 1, surprise: fit.surprise(row, x, covariance, weights[i] ?? 1),
+    id: usable[i]?.id ?? '',
+    before: deltaE(row.lab, fit.look(row, start).lab),
+    after: deltaE(row.lab, fit.look(row, x).lab),
+    weight: weights[i] ?? 1,
+    surprise: fit.surprise(row, x, covariance, weights[i] ?? 1),
   }));
   return { clays, learned, residuals, covariance };
 }
 
 /** The strength that is predicted with: the default or typed one, times what was learned. */
-export const learnedStrength = (clay: Clay, learned: Learned): number => strengthOf(clay).value * Math.exp(learned[clay.id]?.logStrength ?? 0);
+export const learnedStrength = (clay: Clay, learned: Learned): number =>
+  strengthOf(clay).value * Math.exp(learned[clay.id]?.logStrength ?? 0);

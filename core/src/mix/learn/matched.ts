@@ -14,7 +14,9 @@ function solve3(a: readonly number[], b: readonly number[]): number[] {
     return p * (t * x - u * w) - q * (s * x - u * v) + r * (s * w - t * v);
   };
   const whole = det(a);
-  return [0, 1, 2].map((column) => det(a.map((value, k) => (k % 3 === column ? b[Math.floor(k / 3)] ?? 0 : value))) / whole);
+  return [0, 1, 2].map(
+    (column) => det(a.map((value, k) => (k % 3 === column ? (b[Math.floor(k / 3)] ?? 0) : value))) / whole,
+  );
 }
 
 /**
@@ -33,7 +35,10 @@ export function matchedPigment(pigment: Pigment, lab: Lab): Pigment {
     const off = [lab.l - is.l, lab.a - is.a, lab.b - is.b];
     const far = Math.hypot(...off);
     if (!(far < least + 20)) break;
-    if (far < least) { least = far; best = now; }
+    if (far < least) {
+      least = far;
+      best = now;
+    }
     if (far < 1e-7) break;
     const { rows } = sensitivity([now], [1]);
     const at = (row: number, term: number): number => rows[row * UNKNOWNS + 1 + term] as number;
@@ -43,7 +48,9 @@ export function matchedPigment(pigment: Pigment, lab: Lab): Pigment {
       return k % 4 === 0 ? sum + EASE : sum;
     });
     const pull = solve3(square, off);
-    const move = Float64Array.from({ length: TERMS }, (_, term) => pull.reduce((sum, p, row) => sum + p * at(row, term), 0));
+    const move = Float64Array.from({ length: TERMS }, (_, term) =>
+      pull.reduce((sum, p, row) => sum + p * at(row, term), 0),
+    );
     const longest = move.reduce((most, m) => Math.max(most, Math.abs(m)), 0);
     const scale = longest > LONGEST ? LONGEST / longest : 1;
     for (let term = 0; term < TERMS; term++) curve[term] = (curve[term] as number) + scale * (move[term] as number);

@@ -5,26 +5,61 @@ import type { Lesson } from './learn.js';
 import { UNKNOWNS, addInformation, sandwich, sensitivity, sightOf, type Sight } from './sensitivity.js';
 
 /** A chip that could be made: clays with whole parts. */
-export interface Proposal { readonly clayIds: readonly string[]; readonly parts: readonly number[] }
+export interface Proposal {
+  readonly clayIds: readonly string[];
+  readonly parts: readonly number[];
+}
 /** A proposal, and the expected ΔE00 of predictions over the shelf before it and after it. */
-export interface NextChip extends Proposal { readonly before: number; readonly after: number }
+export interface NextChip extends Proposal {
+  readonly before: number;
+  readonly after: number;
+}
 
-const PAIR_PARTS: readonly (readonly [number, number])[] = [[1, 1], [1, 2], [2, 1], [1, 4], [4, 1], [1, 8], [8, 1]];
-const TRIPLE_PARTS: readonly (readonly [number, number, number])[] = [[1, 1, 1], [4, 1, 1], [1, 4, 1], [1, 1, 4]];
+const PAIR_PARTS: readonly (readonly [number, number])[] = [
+  [1, 1],
+  [1, 2],
+  [2, 1],
+  [1, 4],
+  [4, 1],
+  [1, 8],
+  [8, 1],
+];
+const TRIPLE_PARTS: readonly (readonly [number, number, number])[] = [
+  [1, 1, 1],
+  [4, 1, 1],
+  [1, 4, 1],
+  [1, 1, 4],
+];
 /** Triples are tried for so many clays, the least known ones. */
 const TRIPLES_OF = 10;
 
-interface Looked { readonly of: readonly number[]; readonly parts: readonly number[]; readonly sight: Sight }
+interface Looked {
+  readonly of: readonly number[];
+  readonly parts: readonly number[];
+  readonly sight: Sight;
+}
 
 function pairs(n: number): [number, number][] {
-  return Array.from({ length: n }, (_, i) => Array.from({ length: n - i - 1 }, (__, k): [number, number] => [i, i + k + 1])).flat();
+  return Array.from({ length: n }, (_, i) =>
+    Array.from({ length: n - i - 1 }, (__, k): [number, number] => [i, i + k + 1]),
+  ).flat();
 }
 
 /** Trace of A⁻¹·B for symmetric 3×3 matrices. */
 function traceOfQuotient(a: Float64Array, b: Float64Array): number {
   const [p = 0, q = 0, r = 0, , s = 0, t = 0, , , u = 0] = a;
   const det = p * (s * u - t * t) - q * (q * u - r * t) + r * (q * t - r * s);
-  const inverse = [s * u - t * t, r * t - q * u, q * t - r * s, r * t - q * u, p * u - r * r, q * r - p * t, q * t - r * s, q * r - p * t, p * s - q * q];
+  const inverse = [
+    s * u - t * t,
+    r * t - q * u,
+    q * t - r * s,
+    r * t - q * u,
+    p * u - r * r,
+    q * r - p * t,
+    q * t - r * s,
+    q * r - p * t,
+    p * s - q * q,
+  ];
   let sum = 0;
   for (let k = 0; k < 9; k++) sum += ((inverse[k] as number) * (b[3 * (k % 3) + Math.floor(k / 3)] as number)) / det;
   return sum;
@@ -46,16 +81,32 @@ export function nextChips(lesson: Lesson, usable: readonly string[], count: numb
   });
   const open = clays.flatMap((clay, i) => (usable.includes(clay.id) ? [i] : []));
   const look = (of: readonly number[], parts: readonly number[]): Looked => {
-    const { lab, rows } = sensitivity(of.map((i) => pigments[i] as Pigment), parts);
+    const { lab, rows } = sensitivity(
+      of.map((i) => pigments[i] as Pigment),
+      parts,
+    );
     return { of, parts, sight: sightOf(of, rows, deltaEFrame(lab), 1) };
   };
   const at = (places: readonly number[]): number[] => places.map((p) => open[p] as number);
   const ofPairs = pairs(open.length).map(at);
-  const asked = ofPairs.flatMap((of) => ([[1, 1], [1, 4], [4, 1]] as const).map((parts) => look(of, parts)));
+  const asked = ofPairs.flatMap((of) =>
+    (
+      [
+        [1, 1],
+        [1, 4],
+        [4, 1],
+      ] as const
+    ).map((parts) => look(of, parts)),
+  );
   if (asked.length === 0) return [];
   const unsure = (i: number): number => lesson.covariance[i * UNKNOWNS * (size + 1)] ?? 0;
-  const least = [...open].sort((a, b) => unsure(b) - unsure(a)).slice(0, TRIPLES_OF).sort((a, b) => a - b);
-  const triples = pairs(least.length).flatMap(([i, j]) => least.slice(j + 1).map((k) => [least[i] as number, least[j] as number, k]));
+  const least = [...open]
+    .sort((a, b) => unsure(b) - unsure(a))
+    .slice(0, TRIPLES_OF)
+    .sort((a, b) => a - b);
+  const triples = pairs(least.length).flatMap(([i, j]) =>
+    least.slice(j + 1).map((k) => [least[i] as number, least[j] as number, k]),
+  );
   const proposals = [
     ...open.map((i) => look([i], [1])),
     ...ofPairs.flatMap((of) => PAIR_PARTS.map((parts) => look(of, parts))),
@@ -78,7 +129,12 @@ export function nextChips(lesson: Lesson, usable: readonly string[], count: numb
     }
     if (!best) break;
     const { looked, gain } = best;
-    found.push({ clayIds: looked.of.map((i) => clays[i]?.id ?? ''), parts: looked.parts, before: Math.sqrt(before), after: Math.sqrt(Math.max(0, before - gain)) });
+    found.push({
+      clayIds: looked.of.map((i) => clays[i]?.id ?? ''),
+      parts: looked.parts,
+      before: Math.sqrt(before),
+      after: Math.sqrt(Math.max(0, before - gain)),
+    });
     if (n + 1 < count) takeIn(covariance, size, looked.sight, noise);
   }
   return found;
@@ -86,11 +142,12 @@ export function nextChips(lesson: Lesson, usable: readonly string[], count: numb
 
 function product(a: Float64Array, b: Float64Array, n: number): Float64Array {
   const out = new Float64Array(n * n);
-  for (let i = 0; i < n; i++) for (let k = 0; k < n; k++) {
-    const factor = a[i * n + k] as number;
-    if (factor === 0) continue;
-    for (let j = 0; j < n; j++) out[i * n + j] = (out[i * n + j] as number) + factor * (b[k * n + j] as number);
-  }
+  for (let i = 0; i < n; i++)
+    for (let k = 0; k < n; k++) {
+      const factor = a[i * n + k] as number;
+      if (factor === 0) continue;
+      for (let j = 0; j < n; j++) out[i * n + j] = (out[i * n + j] as number) + factor * (b[k * n + j] as number);
+    }
   return out;
 }
 
@@ -108,10 +165,15 @@ function takeIn(covariance: Float64Array, size: number, { places, rows }: Sight,
     const gain = new Float64Array(size);
     for (let k = 0; k < columns; k++) {
       const from = places[k] as number;
-      for (let i = 0; i < size; i++) gain[i] = (gain[i] as number) + (covariance[i * size + from] as number) * (rows[r * columns + k] as number);
+      for (let i = 0; i < size; i++)
+        gain[i] = (gain[i] as number) + (covariance[i * size + from] as number) * (rows[r * columns + k] as number);
     }
     let spread = noise;
-    for (let k = 0; k < columns; k++) spread += (gain[places[k] as number] as number) * (rows[r * columns + k] as number);
-    for (let i = 0; i < size; i++) for (let j = 0; j < size; j++) covariance[i * size + j] = (covariance[i * size + j] as number) - ((gain[i] as number) * (gain[j] as number)) / spread;
+    for (let k = 0; k < columns; k++)
+      spread += (gain[places[k] as number] as number) * (rows[r * columns + k] as number);
+    for (let i = 0; i < size; i++)
+      for (let j = 0; j < size; j++)
+        covariance[i * size + j] =
+          (covariance[i * size + j] as number) - ((gain[i] as number) * (gain[j] as number)) / spread;
   }
 }

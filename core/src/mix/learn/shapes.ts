@@ -1,8 +1,22 @@
-import { BANDS, hexOf, kOverS, labOf, mixPigments, reflectance, reflectanceOf, xyzOfHex, xyzOfLab, type Lab } from '#core/colour';
+import {
+  BANDS,
+  hexOf,
+  kOverS,
+  labOf,
+  mixPigments,
+  reflectance,
+  reflectanceOf,
+  xyzOfHex,
+  xyzOfLab,
+  type Lab,
+} from '#core/colour';
 import { seeded } from '#core/units';
 
 /** A pigment as it could be: its colour, and its reflectance in the 36 bands. */
-export interface Shape { readonly lab: Lab; readonly curve: Float64Array }
+export interface Shape {
+  readonly lab: Lab;
+  readonly curve: Float64Array;
+}
 
 /** So many are made up; some have colours that no screen shows and are left out. */
 const MADE_UP = 1600;
@@ -12,18 +26,31 @@ const sigmoid = (x: number): number => 1 / (1 + Math.exp(-x));
 const bell = (x: number): number => Math.exp((-x * x) / 2);
 
 type Between = (low: number, high: number) => number;
-const logBetween = (between: Between, low: number, high: number): number => Math.exp(between(Math.log(low), Math.log(high)));
+const logBetween = (between: Between, low: number, high: number): number =>
+  Math.exp(between(Math.log(low), Math.log(high)));
 
 /** K/S of one: an edge or two, up to three bells, a floor; 36 bands. */
 function madeUp(random: () => number): Float64Array {
   const between: Between = (low, high) => low + (high - low) * random();
-  const edges = Array.from({ length: Math.floor(between(0, 2.4)) }, () => ({ at: between(400, 690), width: logBetween(between, 5, 35), height: logBetween(between, 0.05, 12), side: random() < 0.75 ? -1 : 1 }));
-  const bells = Array.from({ length: Math.floor(between(0, 3.6)) }, () => ({ at: between(380, 720), width: logBetween(between, 12, 70), height: logBetween(between, 0.03, 10) }));
+  const edges = Array.from({ length: Math.floor(between(0, 2.4)) }, () => ({
+    at: between(400, 690),
+    width: logBetween(between, 5, 35),
+    height: logBetween(between, 0.05, 12),
+    side: random() < 0.75 ? -1 : 1,
+  }));
+  const bells = Array.from({ length: Math.floor(between(0, 3.6)) }, () => ({
+    at: between(380, 720),
+    width: logBetween(between, 12, 70),
+    height: logBetween(between, 0.03, 10),
+  }));
   const floor = logBetween(between, 0.003, 0.15);
   const tilt = between(-0.6, 0.6);
   return Float64Array.from({ length: BANDS }, (_, band) => {
     const nm = 380 + 10 * band;
-    const ofEdges = edges.reduce((sum, { at, width, height, side }) => sum + height * sigmoid((side * (nm - at)) / width), 0);
+    const ofEdges = edges.reduce(
+      (sum, { at, width, height, side }) => sum + height * sigmoid((side * (nm - at)) / width),
+      0,
+    );
     const ofBells = bells.reduce((sum, { at, width, height }) => sum + height * bell((nm - at) / width), 0);
     return (floor + ofEdges + ofBells) * Math.exp((tilt * (nm - 555)) / 175);
   });
@@ -36,7 +63,8 @@ function asRead(q: number, share: number): number {
   return SURFACE.outside * share + through;
 }
 
-const labOfCurve = (curve: Float64Array): Lab => labOf(mixPigments([{ scattering: 1, absorption: curve.map(kOverS) }], [1]));
+const labOfCurve = (curve: Float64Array): Lab =>
+  labOf(mixPigments([{ scattering: 1, absorption: curve.map(kOverS) }], [1]));
 
 /** Straight L*a*b* distance. */
 export const away = (one: Lab, other: Lab): number => Math.hypot(one.l - other.l, one.a - other.a, one.b - other.b);

@@ -13,8 +13,13 @@ import { useBatch } from '../../wire/queries.js';
 export function AllBatches({ waiting }: { readonly waiting: readonly BatchCard[] }): ReactElement {
   return (
     <Flex direction="column" padding={5} overflowY="auto" tabIndex={0} role="region" aria-label="All batches">
-      <Flex alignItems="baseline" gap={3} marginBottom={3}><h1>{waiting.length === 0 ? 'All batches are done' : 'What is to be made'}</h1>{waiting.length > 0 && <Second>in the order of its dates, with what it still lacks</Second>}</Flex>
-      {waiting.map((b) => <OneBatch key={b.id} card={b} />)}
+      <Flex alignItems="baseline" gap={3} marginBottom={3}>
+        <h1>{waiting.length === 0 ? 'All batches are done' : 'What is to be made'}</h1>
+        {waiting.length > 0 && <Second>in the order of its dates, with what it still lacks</Second>}
+      </Flex>
+      {waiting.map((b) => (
+        <OneBatch key={b.id} card={b} />
+      ))}
     </Flex>
   );
 }
@@ -23,7 +28,12 @@ export function AllBatches({ waiting }: { readonly waiting: readonly BatchCard[]
 function lacking({ plan, pieces }: BatchAnswer, units: UnitSystem): string[] {
   if (pieces.length === 0) return ['no piece is planned yet'];
   const wrong = plan.pieces.flatMap((p) => (p.wrong === null ? [] : [p.wrong]));
-  const short = plan.clays.filter((c) => c.short > 0).map((c) => `${c.name}: ${showMass(c.short, units)} short, ${c.blocksToBuy === 1 ? 'one block' : `${c.blocksToBuy} blocks`} to buy`);
+  const short = plan.clays
+    .filter((c) => c.short > 0)
+    .map(
+      (c) =>
+        `${c.name}: ${showMass(c.short, units)} short, ${c.blocksToBuy === 1 ? 'one block' : `${c.blocksToBuy} blocks`} to buy`,
+    );
   return [...wrong, ...short];
 }
 
@@ -35,16 +45,33 @@ function OneBatch({ card }: { readonly card: BatchCard }): ReactElement {
   const most = hexes.reduce((sum, h) => sum + h.grams, 0) || 1;
   return (
     <Grid templateColumns="148px minmax(0, 1fr) 220px" gap={5} borderTop="rule" paddingY={4} alignItems="start">
-      <Box fontFamily="heading" fontWeight={700} fontSize="h2">{card.dueOn === null ? <Second>no date</Second> : showDate(card.dueOn)}</Box>
+      <Box fontFamily="heading" fontWeight={700} fontSize="h2">
+        {card.dueOn === null ? <Second>no date</Second> : showDate(card.dueOn)}
+      </Box>
       <Box minWidth={0}>
-        <Box fontFamily="heading" fontWeight={700} fontSize="h2"><Link to={`/batches/${card.id}`}>{card.name}</Link></Box>
-        <Caption display="block">{card.pieces} {card.pieces === 1 ? 'piece' : 'pieces'}{card.kinds > 1 ? ` of ${card.kinds} kinds` : ''}</Caption>
+        <Box fontFamily="heading" fontWeight={700} fontSize="h2">
+          <Link to={`/batches/${card.id}`}>{card.name}</Link>
+        </Box>
+        <Caption display="block">
+          {card.pieces} {card.pieces === 1 ? 'piece' : 'pieces'}
+          {card.kinds > 1 ? ` of ${card.kinds} kinds` : ''}
+        </Caption>
         {lacks === null && <Caption>…</Caption>}
-        {lacks?.length === 0 && <Box marginTop={1}>all clay is on the shelf · <Link to={`/bench/${card.id}`}>to the bench</Link></Box>}
-        {lacks?.map((words) => <Warning key={words}>{words}</Warning>)}
+        {lacks?.length === 0 && (
+          <Box marginTop={1}>
+            all clay is on the shelf · <Link to={`/bench/${card.id}`}>to the bench</Link>
+          </Box>
+        )}
+        {lacks?.map((words) => (
+          <Warning key={words}>{words}</Warning>
+        ))}
       </Box>
       <Box>
-        <Flex height="46px" aria-hidden>{hexes.map((h, i) => <Box key={i} style={{ width: `${(100 * h.grams) / most}%`, background: `#${h.hex}` }} />)}</Flex>
+        <Flex height="46px" aria-hidden>
+          {hexes.map((h, i) => (
+            <Box key={i} style={{ width: `${(100 * h.grams) / most}%`, background: `#${h.hex}` }} />
+          ))}
+        </Flex>
         {batch.data && <Caption>{showMass(batch.data.plan.totalGrams, units)} of clay</Caption>}
       </Box>
     </Grid>

@@ -25,25 +25,87 @@ export default function Batches(): ReactElement {
     const taken = new Set(batches.data?.map((b) => b.name));
     let name = 'New batch';
     for (let n = 2; taken.has(name); n++) name = `New batch ${n}`;
-    if (await change<BatchAnswer>('PUT', `/api/batches/${id}`, { id, version: 0, name, note: '', dueOn: null, pieces: [] })) void navigate(`/batches/${id}`);
+    if (
+      await change<BatchAnswer>('PUT', `/api/batches/${id}`, {
+        id,
+        version: 0,
+        name,
+        note: '',
+        dueOn: null,
+        pieces: [],
+      })
+    )
+      void navigate(`/batches/${id}`);
   };
-  useKeys('Batches', [{ key: 'n', does: 'New batch', run: () => { void add(); } }]);
+  useKeys('Batches', [
+    {
+      key: 'n',
+      does: 'New batch',
+      run: () => {
+        void add();
+      },
+    },
+  ]);
   if (!batches.data || !machines.data) return <Reading error={batches.error ?? machines.error} />;
   if (batches.data.length === 0) {
-    return <Empty title="No batch planned" action="Plan a batch" onAction={() => { void add(); }}>Say which pieces you want to cut, from which mixes, and how many. Sledge says how much clay that is, whether it is there, and what to do in which order.</Empty>;
+    return (
+      <Empty
+        title="No batch planned"
+        action="Plan a batch"
+        onAction={() => {
+          void add();
+        }}
+      >
+        Say which pieces you want to cut, from which mixes, and how many. Sledge says how much clay that is, whether it
+        is there, and what to do in which order.
+      </Empty>
+    );
   }
-  const waiting = batches.data.filter((b) => !b.done).sort((a, b) => (a.dueOn ?? '9999').localeCompare(b.dueOn ?? '9999'));
+  const waiting = batches.data
+    .filter((b) => !b.done)
+    .sort((a, b) => (a.dueOn ?? '9999').localeCompare(b.dueOn ?? '9999'));
   const finished = batches.data.filter((b) => b.done);
   return (
     <Grid templateColumns="214px 1fr" height="100%" minHeight={0}>
       <Flex direction="column" background="paper" borderRight="rule" minHeight={0} overflowY="auto">
-        <Flex justifyContent="space-between" alignItems="center" padding={4} borderBottom="hair"><h2>Batches</h2><Plus aria-label="New batch" title="new batch" width="38px" height="38px" onClick={() => { void add(); }}>+</Plus></Flex>
-        {waiting.map((b) => <OneRow key={b.id} batch={b} open={b.id === batchId} />)}
-        {finished.length > 0 && <Box padding={3}><Word fontSize="small" onClick={() => { setDone(!done); }}>{done ? 'Hide the done ones' : `${finished.length} done`}</Word></Box>}
+        <Flex justifyContent="space-between" alignItems="center" padding={4} borderBottom="hair">
+          <h2>Batches</h2>
+          <Plus
+            aria-label="New batch"
+            title="new batch"
+            width="38px"
+            height="38px"
+            onClick={() => {
+              void add();
+            }}
+          >
+            +
+          </Plus>
+        </Flex>
+        {waiting.map((b) => (
+          <OneRow key={b.id} batch={b} open={b.id === batchId} />
+        ))}
+        {finished.length > 0 && (
+          <Box padding={3}>
+            <Word
+              fontSize="small"
+              onClick={() => {
+                setDone(!done);
+              }}
+            >
+              {done ? 'Hide the done ones' : `${finished.length} done`}
+            </Word>
+          </Box>
+        )}
         {done && finished.map((b) => <OneRow key={b.id} batch={b} open={b.id === batchId} />)}
       </Flex>
-      {batchId === undefined ? <AllBatches waiting={waiting} />
-        : batch.data ? <BatchPlan key={batch.data.id} batch={batch.data} machines={machines.data} /> : <Reading error={batch.error} />}
+      {batchId === undefined ? (
+        <AllBatches waiting={waiting} />
+      ) : batch.data ? (
+        <BatchPlan key={batch.data.id} batch={batch.data} machines={machines.data} />
+      ) : (
+        <Reading error={batch.error} />
+      )}
     </Grid>
   );
 }
@@ -51,9 +113,14 @@ export default function Batches(): ReactElement {
 function OneRow({ batch, open }: { readonly batch: BatchCard; readonly open: boolean }): ReactElement {
   return (
     <RowLink to={`/batches/${batch.id}`} aria-current={open ? 'page' : undefined}>
-      <Box fontWeight={600} lineHeight={1.25}>{batch.name}</Box>
-      <Caption>{batch.pieces} {batch.pieces === 1 ? 'piece' : 'pieces'}{batch.kinds > 1 ? ` of ${batch.kinds} kinds` : ''}{batch.done ? ' · done' : batch.dueOn === null ? '' : ` · for ${showDate(batch.dueOn)}`}</Caption>
+      <Box fontWeight={600} lineHeight={1.25}>
+        {batch.name}
+      </Box>
+      <Caption>
+        {batch.pieces} {batch.pieces === 1 ? 'piece' : 'pieces'}
+        {batch.kinds > 1 ? ` of ${batch.kinds} kinds` : ''}
+        {batch.done ? ' · done' : batch.dueOn === null ? '' : ` · for ${showDate(batch.dueOn)}`}
+      </Caption>
     </RowLink>
   );
 }
-

@@ -7,7 +7,12 @@ import { TextValue } from '../../parts/Value.js';
 import { useUnits } from '../../state/view.js';
 import { Caption, Rule, Strip } from '../../theme/pieces.js';
 
-interface ClayNeededProps { readonly plan: PlanAnswer; readonly currency: string; readonly onCurrency: (currency: string) => void; readonly children: ReactNode }
+interface ClayNeededProps {
+  readonly plan: PlanAnswer;
+  readonly currency: string;
+  readonly onCurrency: (currency: string) => void;
+  readonly children: ReactNode;
+}
 
 const discs = (text: string): string => `${showNumber(new Fraction(text))} discs`;
 
@@ -23,39 +28,84 @@ export function ClayNeeded({ plan, currency, onCurrency, children }: ClayNeededP
     <Strip aria-label="Clay needed">
       <div>
         <h2>Clay needed</h2>
-        <Caption>{showMass(plan.totalGrams, units)} in all, {showMass(plan.scrapGrams, units)} of it between the cuts</Caption>
+        <Caption>
+          {showMass(plan.totalGrams, units)} in all, {showMass(plan.scrapGrams, units)} of it between the cuts
+        </Caption>
       </div>
       <Flex as="ul" direction="column" gap={3} aria-label="Clay needed">
         {plan.clays.map((c) => (
           <li key={c.clayId}>
-            <Flex justifyContent="space-between" alignItems="baseline"><b>{c.name}</b><Box fontWeight={600}>{showMass(c.grams, units)}{c.discs === null ? '' : <Caption> · {discs(c.discs)}</Caption>}</Box></Flex>
+            <Flex justifyContent="space-between" alignItems="baseline">
+              <b>{c.name}</b>
+              <Box fontWeight={600}>
+                {showMass(c.grams, units)}
+                {c.discs === null ? '' : <Caption> · {discs(c.discs)}</Caption>}
+              </Box>
+            </Flex>
             <AmountBar grams={c.grams} short={c.short} longest={longest} hex={c.hex} />
-            <Caption>{c.short > 0
-              ? `${showMass(c.left, units)} on the shelf, ${showMass(c.short, units)} short: ${c.blocksToBuy} ${c.blocksToBuy === 1 ? 'block' : 'blocks'} of ${c.blockAssumed ? '~' : ''}${showMass(c.blockGrams, units)}`
-              : `enough: ${showMass(c.left, units)} on the shelf`}</Caption>
+            <Caption>
+              {c.short > 0
+                ? `${showMass(c.left, units)} on the shelf, ${showMass(c.short, units)} short: ${c.blocksToBuy} ${c.blocksToBuy === 1 ? 'block' : 'blocks'} of ${c.blockAssumed ? '~' : ''}${showMass(c.blockGrams, units)}`
+                : `enough: ${showMass(c.left, units)} on the shelf`}
+            </Caption>
           </li>
         ))}
       </Flex>
       <Rule />
       {mixes.length > 0 && (
         <div>
-          <Box as="h3" marginBottom={1}>Mixes, in this order</Box>
+          <Box as="h3" marginBottom={1}>
+            Mixes, in this order
+          </Box>
           <Flex as="ul" direction="column" gap={1} aria-label="Mixes to make">
             {mixes.map((m) => (
               <Flex as="li" key={m.name} gap={2} alignItems="center" fontSize="small">
-                <Box width="22px" height="22px" borderRadius="4px" flex="none" style={{ background: `#${m.baked.hex}` }} />
-                <Box flex={1} minWidth={0}>{m.name}</Box>
-                <Box whiteSpace="nowrap">{showMass(m.made, units)}{m.portions[0]?.discs ? `, ${showNumber(m.portions.reduce((sum, p) => sum.add(new Fraction(p.discs ?? 0)), new Fraction(0)))} discs` : ''}</Box>
+                <Box
+                  width="22px"
+                  height="22px"
+                  borderRadius="4px"
+                  flex="none"
+                  style={{ background: `#${m.baked.hex}` }}
+                />
+                <Box flex={1} minWidth={0}>
+                  {m.name}
+                </Box>
+                <Box whiteSpace="nowrap">
+                  {showMass(m.made, units)}
+                  {m.portions[0]?.discs
+                    ? `, ${showNumber(m.portions.reduce((sum, p) => sum.add(new Fraction(p.discs ?? 0)), new Fraction(0)))} discs`
+                    : ''}
+                </Box>
               </Flex>
             ))}
           </Flex>
         </div>
       )}
       <Box>
-        {plan.usedCost === null ? <Caption>Cost not known: a block without a price is used.</Caption> : <>The clay costs <b>{money(plan.usedCost)}</b></>}
-        {plan.usedCost !== null && <> <TextValue label="Currency" value={currency} placeholder="money" onChange={onCurrency} /></>}
-        {short.length > 0 && <Box>To buy: <b>{short.map((c) => `${c.blocksToBuy} ${c.name}`).join(', ')}</b>{plan.buyCost === null ? '' : `, ${money(plan.buyCost)} ${currency}`}</Box>}
-        {short.length === 0 && <Box><b>All of it is on the shelf.</b></Box>}
+        {plan.usedCost === null ? (
+          <Caption>Cost not known: a block without a price is used.</Caption>
+        ) : (
+          <>
+            The clay costs <b>{money(plan.usedCost)}</b>
+          </>
+        )}
+        {plan.usedCost !== null && (
+          <>
+            {' '}
+            <TextValue label="Currency" value={currency} placeholder="money" onChange={onCurrency} />
+          </>
+        )}
+        {short.length > 0 && (
+          <Box>
+            To buy: <b>{short.map((c) => `${c.blocksToBuy} ${c.name}`).join(', ')}</b>
+            {plan.buyCost === null ? '' : `, ${money(plan.buyCost)} ${currency}`}
+          </Box>
+        )}
+        {short.length === 0 && (
+          <Box>
+            <b>All of it is on the shelf.</b>
+          </Box>
+        )}
       </Box>
       {children}
     </Strip>

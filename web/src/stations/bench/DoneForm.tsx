@@ -7,7 +7,15 @@ import { useShelf } from '../../wire/queries.js';
 import { change, useRefusal } from '../../wire/save.js';
 
 /** What really went in, a note, and then the clay comes off the shelf and the diary has it. */
-export function DoneForm({ batch, onBack, onDone }: { readonly batch: BatchAnswer; readonly onBack: () => void; readonly onDone: (entryId: string) => void }): ReactElement {
+export function DoneForm({
+  batch,
+  onBack,
+  onDone,
+}: {
+  readonly batch: BatchAnswer;
+  readonly onBack: () => void;
+  readonly onDone: (entryId: string) => void;
+}): ReactElement {
   const shelf = useShelf();
   const path = `/api/batches/${batch.id}/done`;
   const refusal = useRefusal(path);
@@ -18,7 +26,13 @@ export function DoneForm({ batch, onBack, onDone }: { readonly batch: BatchAnswe
     if (answer) onDone(answer.entryId);
   };
   return (
-    <WriteDown refusal={refusal} onBack={onBack} onWrite={(madeOn, note) => { void done(madeOn, note); }}>
+    <WriteDown
+      refusal={refusal}
+      onBack={onBack}
+      onWrite={(madeOn, note) => {
+        void done(madeOn, note);
+      }}
+    >
       <Box fontSize="22px">This clay comes off the shelf. Change what was really more or less.</Box>
       {shelf.data && <ClayUsed used={used} say={say} shelf={shelf.data} refusal={refusal} />}
     </WriteDown>

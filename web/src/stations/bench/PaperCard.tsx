@@ -20,10 +20,26 @@ export function PaperCard({ batch }: { readonly batch: BatchAnswer }): ReactElem
   // each caution once, at the first step it is for
   const cautions = batch.plan.steps.map((step) => wordsOf(step, units).caution);
   return (
-    <Box data-paper display="none" css={{ '@media print': { display: 'block' } }} color="#000" background="#fff" fontSize={small ? '9pt' : '11pt'} lineHeight={1.32}>
+    <Box
+      data-paper
+      display="none"
+      css={{ '@media print': { display: 'block' } }}
+      color="#000"
+      background="#fff"
+      fontSize={small ? '9pt' : '11pt'}
+      lineHeight={1.32}
+    >
       <Global styles={{ '@page': { size: PAPER_SIZE[paper], margin: '11mm' } }} />
-      <Flex justifyContent="space-between" alignItems="baseline" borderBottom="2pt solid #000" paddingBottom="2mm" marginBottom="3mm">
-        <Box as="h1" fontSize={small ? '15pt' : '20pt'}>{batch.name}</Box>
+      <Flex
+        justifyContent="space-between"
+        alignItems="baseline"
+        borderBottom="2pt solid #000"
+        paddingBottom="2mm"
+        marginBottom="3mm"
+      >
+        <Box as="h1" fontSize={small ? '15pt' : '20pt'}>
+          {batch.name}
+        </Box>
         <span>{batch.dueOn === null ? '' : `for ${showDate(batch.dueOn)}`}</span>
       </Flex>
       <ol>
@@ -31,10 +47,22 @@ export function PaperCard({ batch }: { readonly batch: BatchAnswer }): ReactElem
           const words = wordsOf(step, units);
           const caution = words.caution !== null && cautions.indexOf(words.caution) === i ? words.caution : null;
           return (
-            <Flex as="li" key={i} gap="3mm" paddingY="1.2mm" borderBottom="0.4pt solid #888" css={{ breakInside: 'avoid' }}>
+            <Flex
+              as="li"
+              key={i}
+              gap="3mm"
+              paddingY="1.2mm"
+              borderBottom="0.4pt solid #888"
+              css={{ breakInside: 'avoid' }}
+            >
               <Box width="4mm" height="4mm" border="0.8pt solid #000" flex="none" marginTop="0.6mm" />
               <Box flex={1}>
-                <Flex justifyContent="space-between" gap="4mm"><b>{words.title}</b><Box whiteSpace="nowrap"><b>{words.figure}</b> {words.of}</Box></Flex>
+                <Flex justifyContent="space-between" gap="4mm">
+                  <b>{words.title}</b>
+                  <Box whiteSpace="nowrap">
+                    <b>{words.figure}</b> {words.of}
+                  </Box>
+                </Flex>
                 <div>{inOneLine(words.lines)}</div>
                 {caution !== null && <Box fontSize="0.85em">▲ {caution}</Box>}
               </Box>

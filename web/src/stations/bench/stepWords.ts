@@ -2,7 +2,14 @@ import { mixTitle } from '../../parts/making.js';
 import { showCutter } from '#core/batch';
 import { showAge } from '#core/clay';
 import {
-  Fraction, showLength, showMass, showMinutes, showNumber, showSize, showTemperature, type UnitSystem,
+  Fraction,
+  showLength,
+  showMass,
+  showMinutes,
+  showNumber,
+  showSize,
+  showTemperature,
+  type UnitSystem,
 } from '#core/units';
 import type { PlainStep } from '#contract';
 
@@ -19,7 +26,7 @@ export interface StepWords {
 
 /** `A, B and C` */
 const listed = (names: readonly string[]): string =>
-  (names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1) ?? ''}`);
+  names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1) ?? ''}`;
 
 type Worded<K extends PlainStep['kind']> = (step: Extract<PlainStep, { kind: K }>, units: UnitSystem) => StepWords;
 
@@ -39,33 +46,53 @@ const condition: Worded<'condition'> = (step, units) => ({
     'Thin slices at a middle setting, sides folded to the middle, until a fold does not crack.',
     ...(step.how.useSameDay ? ['Use it the same day: it goes back to crumbs.'] : []),
   ],
-  figure: showMass(step.grams, units), of: `~${showMinutes(step.how.minutes)} of work`, caution: null,
+  figure: showMass(step.grams, units),
+  of: `~${showMinutes(step.how.minutes)} of work`,
+  caution: null,
 });
 
 const mix: Worded<'mix'> = ({ mix: { name }, made, portions, discError }, units) => ({
   title: mixTitle(name),
   lines: [
-    ...portions.map((p) => (p.discs === null ? `${showMass(p.grams, units)} ${p.name}` : `${showNumber(new Fraction(p.discs))} ${p.discs === '1' ? 'disc' : 'discs'} ${p.name}, ${showMass(p.grams, units)}`)),
+    ...portions.map((p) =>
+      p.discs === null
+        ? `${showMass(p.grams, units)} ${p.name}`
+        : `${showNumber(new Fraction(p.discs))} ${p.discs === '1' ? 'disc' : 'discs'} ${p.name}, ${showMass(p.grams, units)}`,
+    ),
     'Fold and pass until no streak is left.',
   ],
-  figure: showMass(made, units), of: 'in all',
-  caution: discError >= 1 ? `Quarter discs move this colour by ΔE ${discError.toFixed(1)}. Weigh it where that matters.` : null,
+  figure: showMass(made, units),
+  of: 'in all',
+  caution:
+    discError >= 1
+      ? `Quarter discs move this colour by ΔE ${discError.toFixed(1)}. Weigh it where that matters.`
+      : null,
 });
 
-const roll: Worded<'roll'> = ({ sheet, pieceName, machineName, settingLabel, mm, assumed, width, length, sheets, grams }, units) => ({
+const roll: Worded<'roll'> = (
+  { sheet, pieceName, machineName, settingLabel, mm, assumed, width, length, sheets, grams },
+  units,
+) => ({
   title: `Roll ${sheet.name}`,
   lines: [
     `for ${pieceName}: ${sheets === 1 ? 'one sheet' : `${sheets} sheets`} of ${showSize(width, length, units)}`,
     `${machineName}, one setting at a time down to ${settingLabel}: ${assumed ? '~' : ''}${showLength(mm, units, true)}`,
     `${showMass(grams, units)} of clay`,
   ],
-  figure: settingLabel, of: `on the ${machineName}`, caution: 'Folded edge first or to the side, never last: it traps air.',
+  figure: settingLabel,
+  of: `on the ${machineName}`,
+  caution: 'Folded edge first or to the side, never last: it traps air.',
 });
 
 const stack: Worded<'stack'> = ({ pieceName, layers, sheets }) => ({
   title: `Stack for ${pieceName}`,
-  lines: [`From the bottom: ${layers.map((l) => l.name).join(', then ')}.`, 'Lay each down from one edge, smooth out the air.'],
-  figure: String(layers.length), of: `layers${sheets > 1 ? `, ${sheets} times` : ''}`, caution: null,
+  lines: [
+    `From the bottom: ${layers.map((l) => l.name).join(', then ')}.`,
+    'Lay each down from one edge, smooth out the air.',
+  ],
+  figure: String(layers.length),
+  of: `layers${sheets > 1 ? `, ${sheets} times` : ''}`,
+  caution: null,
 });
 
 const cut: Worded<'cut'> = ({ pieceName, cutter, count, spare, layout, bridge }, units) => ({
@@ -75,7 +102,9 @@ const cut: Worded<'cut'> = ({ pieceName, cutter, count, spare, layout, bridge },
     `${showLength(bridge, units)} of clay between the cuts and at the edge`,
     ...(layout.sheets > 1 ? [`${layout.perSheet} from each of ${layout.sheets} sheets`] : []),
   ],
-  figure: String(count), of: spare > 0 ? `pieces, ${spare} of them spare` : 'pieces', caution: null,
+  figure: String(count),
+  of: spare > 0 ? `pieces, ${spare} of them spare` : 'pieces',
+  caution: null,
 });
 
 const bake: Worded<'bake'> = ({ lines, celsius, minutes, maxC, compromise, pieces }, units) => ({
@@ -85,10 +114,12 @@ const bake: Worded<'bake'> = ({ lines, celsius, minutes, maxC, compromise, piece
     `${showMinutes(minutes)}, a separate thermometer beside the pieces`,
     ...(compromise ? ['These lines bake differently: this is the highest temperature that all of them stand.'] : []),
   ],
-  figure: showTemperature(celsius, units), of: showMinutes(minutes),
+  figure: showTemperature(celsius, units),
+  of: showMinutes(minutes),
   caution: `Never above ${showTemperature(maxC, units)}: scorched clay gives off irritating fumes. Switch off, air the room, leave it.`,
 });
 
 const WORDS: { readonly [K in PlainStep['kind']]: Worded<K> } = { condition, mix, roll, stack, cut, bake };
 
-export const wordsOf = (step: PlainStep, units: UnitSystem): StepWords => (WORDS[step.kind] as Worded<typeof step.kind>)(step as never, units);
+export const wordsOf = (step: PlainStep, units: UnitSystem): StepWords =>
+  (WORDS[step.kind] as Worded<typeof step.kind>)(step as never, units);

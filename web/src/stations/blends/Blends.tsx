@@ -29,12 +29,25 @@ function newBlend(shelf: ShelfAnswer, machines: MachinesAnswer, taken: ReadonlyS
   let name = 'New blend';
   for (let n = 2; taken.has(name); n++) name = `New blend ${n}`;
   return {
-    id: crypto.randomUUID(), version: 0, name, note: '', retired: false,
+    id: crypto.randomUUID(),
+    version: 0,
+    name,
+    note: '',
+    retired: false,
     plan: {
-      colours: [one, other].map((c) => ({ clayId: c.id, revisionId: null })), width: WIDTH, height: HEIGHT, layers: 2,
-      settingId: machines.setup.discSettingId ?? own?.settings[Math.floor(own.settings.length / 3)]?.id ?? null, kind: 'pure ends', pure: PURE,
+      colours: [one, other].map((c) => ({ clayId: c.id, revisionId: null })),
+      width: WIDTH,
+      height: HEIGHT,
+      layers: 2,
+      settingId: machines.setup.discSettingId ?? own?.settings[Math.floor(own.settings.length / 3)]?.id ?? null,
+      kind: 'pure ends',
+      pure: PURE,
       cuts: layoutOf('pure ends', 2, WIDTH, HEIGHT, PURE).cuts.map((points) => ({ points: [...points] })),
-      tapeWidth: 30, tapeSettingId: null, plug: 'rolled', inside: 'first', fanDepth: 20,
+      tapeWidth: 30,
+      tapeSettingId: null,
+      plug: 'rolled',
+      inside: 'first',
+      fanDepth: 20,
     },
   };
 }
@@ -50,27 +63,108 @@ export default function Blends(): ReactElement {
   const add = async (): Promise<void> => {
     if (!shelf.data || !machines.data) return;
     const dto = newBlend(shelf.data, machines.data, new Set(blends.data?.map((b) => b.name)));
-    if (dto && await change<BlendAnswer>('PUT', `/api/blends/${dto.id}`, dto)) void navigate(`/blends/${dto.id}`);
+    if (dto && (await change<BlendAnswer>('PUT', `/api/blends/${dto.id}`, dto))) void navigate(`/blends/${dto.id}`);
   };
-  useKeys('Blends', [{ key: 'n', does: 'New blend', run: () => { void add(); } }]);
-  if (!blends.data || !shelf.data || !machines.data) return <Reading error={blends.error ?? shelf.error ?? machines.error} />;
+  useKeys('Blends', [
+    {
+      key: 'n',
+      does: 'New blend',
+      run: () => {
+        void add();
+      },
+    },
+  ]);
+  if (!blends.data || !shelf.data || !machines.data)
+    return <Reading error={blends.error ?? shelf.error ?? machines.error} />;
   if (fading(shelf.data).length < 2) {
-    return <Empty title="No clay to blend yet" action="Go to the shelf" onAction={() => { void navigate('/shelf'); }}>A blend fades from one colour to another. Put two clays on the shelf, then see the fade here before you cut.</Empty>;
+    return (
+      <Empty
+        title="No clay to blend yet"
+        action="Go to the shelf"
+        onAction={() => {
+          void navigate('/shelf');
+        }}
+      >
+        A blend fades from one colour to another. Put two clays on the shelf, then see the fade here before you cut.
+      </Empty>
+    );
   }
   if (blends.data.length === 0) {
-    return <Empty title="No blend planned" action="Plan a blend" onAction={() => { void add(); }}>Choose the colours and how they are cut. Sledge shows the fade they give, how even it is, how many passes it takes, and the plug it becomes.</Empty>;
+    return (
+      <Empty
+        title="No blend planned"
+        action="Plan a blend"
+        onAction={() => {
+          void add();
+        }}
+      >
+        Choose the colours and how they are cut. Sledge shows the fade they give, how even it is, how many passes it
+        takes, and the plug it becomes.
+      </Empty>
+    );
   }
   const retired = blends.data.filter((b) => b.retired);
   return (
-    <Grid templateColumns="176px minmax(0, 1fr)" height="100%" minHeight={0} css={{ '@media print': { display: 'block' } }}>
-      <Flex direction="column" background="paper" borderRight="rule" minHeight={0} overflowY="auto" css={{ '@media print': { display: 'none' } }}>
-        <Flex justifyContent="space-between" alignItems="center" padding={4} borderBottom="hair"><h2>Blends</h2><Plus aria-label="New blend" title="new blend" width="38px" height="38px" onClick={() => { void add(); }}>+</Plus></Flex>
-        {blends.data.filter((b) => !b.retired).map((b) => <OneRow key={b.id} blend={b} open={b.id === blendId} />)}
-        {retired.length > 0 && <Box padding={3}><Word fontSize="small" onClick={() => { setShown(!shown); }}>{shown ? 'Hide the retired ones' : `${retired.length} retired`}</Word></Box>}
+    <Grid
+      templateColumns="176px minmax(0, 1fr)"
+      height="100%"
+      minHeight={0}
+      css={{ '@media print': { display: 'block' } }}
+    >
+      <Flex
+        direction="column"
+        background="paper"
+        borderRight="rule"
+        minHeight={0}
+        overflowY="auto"
+        css={{ '@media print': { display: 'none' } }}
+      >
+        <Flex justifyContent="space-between" alignItems="center" padding={4} borderBottom="hair">
+          <h2>Blends</h2>
+          <Plus
+            aria-label="New blend"
+            title="new blend"
+            width="38px"
+            height="38px"
+            onClick={() => {
+              void add();
+            }}
+          >
+            +
+          </Plus>
+        </Flex>
+        {blends.data
+          .filter((b) => !b.retired)
+          .map((b) => (
+            <OneRow key={b.id} blend={b} open={b.id === blendId} />
+          ))}
+        {retired.length > 0 && (
+          <Box padding={3}>
+            <Word
+              fontSize="small"
+              onClick={() => {
+                setShown(!shown);
+              }}
+            >
+              {shown ? 'Hide the retired ones' : `${retired.length} retired`}
+            </Word>
+          </Box>
+        )}
         {shown && retired.map((b) => <OneRow key={b.id} blend={b} open={b.id === blendId} />)}
       </Flex>
-      {blendId === undefined ? <Fades blends={blends.data.filter((b) => !b.retired)} />
-        : blend.data ? <BlendView key={blend.data.id} blend={blend.data} making={detail === 'make'} machines={machines.data} shelf={shelf.data} /> : <Reading error={blend.error} />}
+      {blendId === undefined ? (
+        <Fades blends={blends.data.filter((b) => !b.retired)} />
+      ) : blend.data ? (
+        <BlendView
+          key={blend.data.id}
+          blend={blend.data}
+          making={detail === 'make'}
+          machines={machines.data}
+          shelf={shelf.data}
+        />
+      ) : (
+        <Reading error={blend.error} />
+      )}
     </Grid>
   );
 }
@@ -78,8 +172,14 @@ export default function Blends(): ReactElement {
 function OneRow({ blend, open }: { readonly blend: BlendCard; readonly open: boolean }): ReactElement {
   return (
     <RowLink to={`/blends/${blend.id}`} aria-current={open ? 'page' : undefined}>
-      <Box height="22px" style={{ background: `linear-gradient(to right, ${blend.hexes.map((h) => `#${h}`).join(', ')})` }} aria-hidden />
-      <Box fontWeight={600} lineHeight={1.25} marginTop={1}>{blend.name}</Box>
+      <Box
+        height="22px"
+        style={{ background: `linear-gradient(to right, ${blend.hexes.map((h) => `#${h}`).join(', ')})` }}
+        aria-hidden
+      />
+      <Box fontWeight={600} lineHeight={1.25} marginTop={1}>
+        {blend.name}
+      </Box>
       <Caption>{blend.names.join(', ')}</Caption>
     </RowLink>
   );

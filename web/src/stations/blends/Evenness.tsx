@@ -5,20 +5,47 @@ import { showLength } from '#core/units';
 import { useUnits } from '../../state/view.js';
 
 /** How fast the colour changes along the fade: as cut, and with the compensated cut. */
-export const Evenness = memo(function Evenness({ fade, other }: { readonly fade: Fade; readonly other: Fade | null }): ReactElement {
+export const Evenness = memo(function Evenness({
+  fade,
+  other,
+}: {
+  readonly fade: Fade;
+  readonly other: Fade | null;
+}): ReactElement {
   const units = useUnits();
   const step = fade.width / fade.change.length;
   // every second place is enough for a line
-  const rows = fade.change.flatMap((c, i) => (i % 2 === 0 ? [{ x: (i + 0.5) * step, cut: c, even: other?.change[i] ?? null }] : []));
+  const rows = fade.change.flatMap((c, i) =>
+    i % 2 === 0 ? [{ x: (i + 0.5) * step, cut: c, even: other?.change[i] ?? null }] : [],
+  );
   return (
     <ResponsiveContainer width="100%" height={92}>
       <LineChart data={rows} margin={{ top: 6, right: 0, bottom: 0, left: 0 }} accessibilityLayer={false}>
         <XAxis dataKey="x" type="number" domain={[0, fade.width]} hide />
         <YAxis hide domain={[0, 'dataMax']} />
         <ReferenceLine y={0} stroke="#8a8a8a" />
-        <ReferenceLine x={fade.perceivedMiddle} stroke="#141414" label={{ value: `middle to the eye, ${showLength(fade.perceivedMiddle, units)}`, position: fade.perceivedMiddle > fade.width / 2 ? 'insideTopRight' : 'insideTopLeft', fontSize: 12, fill: '#141414' }} />
+        <ReferenceLine
+          x={fade.perceivedMiddle}
+          stroke="#141414"
+          label={{
+            value: `middle to the eye, ${showLength(fade.perceivedMiddle, units)}`,
+            position: fade.perceivedMiddle > fade.width / 2 ? 'insideTopRight' : 'insideTopLeft',
+            fontSize: 12,
+            fill: '#141414',
+          }}
+        />
         <Line type="monotone" dataKey="cut" stroke="#141414" strokeWidth={2} dot={false} isAnimationActive={false} />
-        {other && <Line type="monotone" dataKey="even" stroke="#141414" strokeWidth={1} strokeDasharray="4 4" dot={false} isAnimationActive={false} />}
+        {other && (
+          <Line
+            type="monotone"
+            dataKey="even"
+            stroke="#141414"
+            strokeWidth={1}
+            strokeDasharray="4 4"
+            dot={false}
+            isAnimationActive={false}
+          />
+        )}
       </LineChart>
     </ResponsiveContainer>
   );

@@ -11,13 +11,26 @@ export function Fades({ blends }: { readonly blends: readonly BlendCard[] }): Re
   const units = useUnits();
   return (
     <Flex direction="column" gap={4} padding={5} overflowY="auto" tabIndex={0} role="region" aria-label="All fades">
-      <Flex alignItems="baseline" gap={3}><h1>{blends.length === 1 ? 'One fade' : `${blends.length} fades`}</h1><Second>as each is once it is free of streaks</Second></Flex>
+      <Flex alignItems="baseline" gap={3}>
+        <h1>{blends.length === 1 ? 'One fade' : `${blends.length} fades`}</h1>
+        <Second>as each is once it is free of streaks</Second>
+      </Flex>
       {blends.map((b) => (
         <Link key={b.id} to={`/blends/${b.id}`} style={{ textDecoration: 'none' }} aria-label={`Open ${b.name}`}>
-          <Box height="86px" style={{ background: `linear-gradient(to right, ${b.hexes.map((h) => `#${h}`).join(', ')})` }} aria-hidden />
+          <Box
+            height="86px"
+            style={{ background: `linear-gradient(to right, ${b.hexes.map((h) => `#${h}`).join(', ')})` }}
+            aria-hidden
+          />
           <Grid templateColumns="1fr auto" alignItems="baseline" gap={4} marginTop={1}>
-            <Box fontWeight={700} fontSize="h2" fontFamily="heading">{b.name} <Second>{b.names.join(', ')}</Second></Box>
-            <Caption>{b.plan.layers} {b.plan.layers === 1 ? 'layer' : 'layers'} of {showSize(b.plan.width, b.plan.height, units)} · {b.plan.plug === 'fan' ? 'folded like a fan' : 'rolled up'}</Caption>
+            <Box fontWeight={700} fontSize="h2" fontFamily="heading">
+              {b.name} <Second>{b.names.join(', ')}</Second>
+            </Box>
+            <Caption>
+              {b.plan.layers} {b.plan.layers === 1 ? 'layer' : 'layers'} of{' '}
+              {showSize(b.plan.width, b.plan.height, units)} ·{' '}
+              {b.plan.plug === 'fan' ? 'folded like a fan' : 'rolled up'}
+            </Caption>
           </Grid>
         </Link>
       ))}

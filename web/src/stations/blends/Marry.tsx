@@ -15,7 +15,11 @@ import { FadeStrip } from './FadeStrip.js';
 import { useBlend } from './useBlend.js';
 import { layoutIn } from './workedBlend.js';
 
-interface MarryProps { readonly blend: BlendAnswer; readonly shelf: ShelfAnswer; readonly own: MachineDto | undefined }
+interface MarryProps {
+  readonly blend: BlendAnswer;
+  readonly shelf: ShelfAnswer;
+  readonly own: MachineDto | undefined;
+}
 
 /** The end of this blend to the start of another: half a colour wheel, or a whole one. */
 export function Marry({ blend, shelf, own }: MarryProps): ReactElement | null {
@@ -27,13 +31,31 @@ export function Marry({ blend, shelf, own }: MarryProps): ReactElement | null {
   if (others.length === 0) return null;
   return (
     <Box minWidth={0}>
-      <Box as="h2" marginBottom={2}>Marry it to <Choice label="The other blend" value={chosen?.id ?? ''} options={others.map((b) => ({ value: b.id, text: b.name }))} onChange={setOther} /></Box>
+      <Box as="h2" marginBottom={2}>
+        Marry it to{' '}
+        <Choice
+          label="The other blend"
+          value={chosen?.id ?? ''}
+          options={others.map((b) => ({ value: b.id, text: b.name }))}
+          onChange={setOther}
+        />
+      </Box>
       {other.data && <Married key={other.data.id} one={blend} other={other.data} shelf={shelf} own={own} />}
     </Box>
   );
 }
 
-function Married({ one, other, shelf, own }: { readonly one: BlendAnswer; readonly other: BlendAnswer; readonly shelf: ShelfAnswer; readonly own: MachineDto | undefined }): ReactElement {
+function Married({
+  one,
+  other,
+  shelf,
+  own,
+}: {
+  readonly one: BlendAnswer;
+  readonly other: BlendAnswer;
+  readonly shelf: ShelfAnswer;
+  readonly own: MachineDto | undefined;
+}): ReactElement {
   const navigate = useNavigate();
   const [overlap, setOverlap] = useState(10);
   const [a, b] = [useBlend(one, shelf, own, null), useBlend(other, shelf, own, null)];
@@ -50,18 +72,54 @@ function Married({ one, other, shelf, own }: { readonly one: BlendAnswer; readon
   const keep = async (): Promise<void> => {
     if (typeof made === 'string') return;
     const dto: BlendDto = {
-      id: crypto.randomUUID(), version: 0, name: `${one.name} and ${other.name}`.slice(0, 80), note: '', retired: false,
-      plan: { ...one.plan, width: made.width, height: made.height, kind: 'free', placed: null, colours: [...one.plan.colours, ...other.plan.colours.slice(same ? 1 : 0)], cuts: made.cuts.map((points) => ({ points: [...points] })) },
+      id: crypto.randomUUID(),
+      version: 0,
+      name: `${one.name} and ${other.name}`.slice(0, 80),
+      note: '',
+      retired: false,
+      plan: {
+        ...one.plan,
+        width: made.width,
+        height: made.height,
+        kind: 'free',
+        placed: null,
+        colours: [...one.plan.colours, ...other.plan.colours.slice(same ? 1 : 0)],
+        cuts: made.cuts.map((points) => ({ points: [...points] })),
+      },
     };
     if (await change('PUT', `/api/blends/${dto.id}`, dto)) void navigate(`/blends/${dto.id}`);
   };
   return (
     <>
-      {fade ? <FadeStrip labs={fade.labs} width="100%" height={26} label="The two blends married" /> : <Warning>{String(made)}</Warning>}
+      {fade ? (
+        <FadeStrip labs={fade.labs} width="100%" height={26} label="The two blends married" />
+      ) : (
+        <Warning>{String(made)}</Warning>
+      )}
       <Box fontSize="small" marginTop={1}>
-        {same ? `Both have ${a.colours.at(-1)?.name ?? ''} at the joint: it does not show.` : <>Over <LengthValue label="Width of the joint" value={overlap} onChange={setOverlap} /> a slanting cut takes {a.colours.at(-1)?.name ?? ''} into {b.colours[0]?.name ?? ''}, ΔE {joint.toFixed(1)}.</>} {closes < 1 ? 'The wheel closes.' : <Second>From the last end back to the first it is ΔE {closes.toFixed(1)}.</Second>}
+        {same ? (
+          `Both have ${a.colours.at(-1)?.name ?? ''} at the joint: it does not show.`
+        ) : (
+          <>
+            Over <LengthValue label="Width of the joint" value={overlap} onChange={setOverlap} /> a slanting cut takes{' '}
+            {a.colours.at(-1)?.name ?? ''} into {b.colours[0]?.name ?? ''}, ΔE {joint.toFixed(1)}.
+          </>
+        )}{' '}
+        {closes < 1 ? (
+          'The wheel closes.'
+        ) : (
+          <Second>From the last end back to the first it is ΔE {closes.toFixed(1)}.</Second>
+        )}
       </Box>
-      <Action marginTop={2} disabled={typeof made === 'string'} onClick={() => { void keep(); }}>Plan them as one blend</Action>
+      <Action
+        marginTop={2}
+        disabled={typeof made === 'string'}
+        onClick={() => {
+          void keep();
+        }}
+      >
+        Plan them as one blend
+      </Action>
     </>
   );
 }

@@ -14,24 +14,49 @@ const discs = (quarters: number): string => showNumber(new Fraction(quarters, 4)
 export function Strips({ worked: { layout, colours } }: { readonly worked: WorkedBlend }): ReactElement {
   const [count, setCount] = useState(7);
   const strips = ((): readonly Strip[] | string => {
-    return orSentence(() => stripsOf(layout, colours.map((c) => c.pigment), count));
+    return orSentence(() =>
+      stripsOf(
+        layout,
+        colours.map((c) => c.pigment),
+        count,
+      ),
+    );
   })();
-  const words = ({ quarters }: Strip): string => quarters.map((h, i) => (h === 0 ? '' : `${discs(h)} ${colours[i]?.name ?? ''}`)).filter((w) => w !== '').join(' + ');
+  const words = ({ quarters }: Strip): string =>
+    quarters
+      .map((h, i) => (h === 0 ? '' : `${discs(h)} ${colours[i]?.name ?? ''}`))
+      .filter((w) => w !== '')
+      .join(' + ');
   return (
     <Box minWidth={0}>
-      <Box as="h2" marginBottom={2}>Without a machine: <CountValue label="Number of strips" value={count} onChange={setCount} /> strips</Box>
-      {typeof strips === 'string' ? <Warning>{strips}</Warning> : (
+      <Box as="h2" marginBottom={2}>
+        Without a machine: <CountValue label="Number of strips" value={count} onChange={setCount} /> strips
+      </Box>
+      {typeof strips === 'string' ? (
+        <Warning>{strips}</Warning>
+      ) : (
         <>
           <Flex as="ol" aria-label="Strips">
             {strips.map((s, i) => (
               <Box as="li" key={i} flex={1} minWidth={0}>
                 <Box height="44px" style={{ background: `#${hexOf(xyzOfLab(s.lab))}` }} />
-                <Caption display="block" lineHeight={1.25} paddingRight={2}>{words(s)}</Caption>
+                <Caption display="block" lineHeight={1.25} paddingRight={2}>
+                  {words(s)}
+                </Caption>
               </Box>
             ))}
           </Flex>
-          {strips.length < count && <Caption display="block" marginTop={1}>Quarter discs make only {strips.length} that look different: between them the strong colour leaves no room for more.</Caption>}
-          <Second>in discs; mixed each by itself, rolled to equal strips, laid side by side and rolled over once · steps of ΔE {Math.min(...strips.slice(1).map((s) => s.step)).toFixed(1)} to {Math.max(...strips.slice(1).map((s) => s.step)).toFixed(1)}</Second>
+          {strips.length < count && (
+            <Caption display="block" marginTop={1}>
+              Quarter discs make only {strips.length} that look different: between them the strong colour leaves no room
+              for more.
+            </Caption>
+          )}
+          <Second>
+            in discs; mixed each by itself, rolled to equal strips, laid side by side and rolled over once · steps of ΔE{' '}
+            {Math.min(...strips.slice(1).map((s) => s.step)).toFixed(1)} to{' '}
+            {Math.max(...strips.slice(1).map((s) => s.step)).toFixed(1)}
+          </Second>
         </>
       )}
     </Box>

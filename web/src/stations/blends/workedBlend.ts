@@ -1,5 +1,22 @@
 import { flatOf } from '#core/batch';
-import { areasOf, compensate, fadeOf, forecast, keptFrom, otherHalves, pureStretches, streakContrast, windUp, wronglyFolded, type Compensated, type Fade, type Forecast, type Layout, type Plug, type Tape } from '#core/blend';
+import {
+  areasOf,
+  compensate,
+  fadeOf,
+  forecast,
+  keptFrom,
+  otherHalves,
+  pureStretches,
+  streakContrast,
+  windUp,
+  wronglyFolded,
+  type Compensated,
+  type Fade,
+  type Forecast,
+  type Layout,
+  type Plug,
+  type Tape,
+} from '#core/blend';
 import { hexOf, labOf, mixPigments, xyzOfLab, type Lab, type Pigment, type PigmentSource } from '#core/colour';
 import { pigmentOfMix } from '#core/mix';
 import type { SettingThickness } from '#core/sheet';
@@ -53,17 +70,29 @@ export interface WorkedBlend {
 }
 
 /** The cuts of a plan, as core reads them. */
-export const layoutIn = ({ width, height, cuts }: Pick<BlendPlanDto, 'width' | 'height' | 'cuts'>): Layout => ({ width, height, cuts: cuts.map((c) => c.points) });
+export const layoutIn = ({ width, height, cuts }: Pick<BlendPlanDto, 'width' | 'height' | 'cuts'>): Layout => ({
+  width,
+  height,
+  cuts: cuts.map((c) => c.points),
+});
 
 /** A colour of the blend, before it is known how much of it. */
-type BaseColour = Omit<BlendColour, 'grams' | 'over' | 'area' | 'perClay'> & { readonly shares: readonly { readonly clayId: string; readonly mass: number }[] };
+type BaseColour = Omit<BlendColour, 'grams' | 'over' | 'area' | 'perClay'> & {
+  readonly shares: readonly { readonly clayId: string; readonly mass: number }[];
+};
 
 function colourIn(blend: BlendAnswer, shelf: ShelfAnswer, i: number, pigments: PigmentSource): BaseColour {
   const book = bookOf(shelf, blend.referenced);
   const { clayId, revisionId } = blend.plan.colours[i] ?? { clayId: null, revisionId: null };
   const flat = flatOf(clayId === null ? { revision: revisionId ?? '' } : { clay: clayId }, book);
   const pigment = pigmentOfMix(flat, 'baked', pigments);
-  return { shares: flat.shares.map((s) => ({ clayId: s.clay.id, mass: s.mass.valueOf() })), pigment, density: flat.density, name: clayId === null ? book.nameOf(revisionId ?? '') : book.clay(clayId)?.name ?? '', hex: hexOf(xyzOfLab(labOf(mixPigments([pigment], [1])))) };
+  return {
+    shares: flat.shares.map((s) => ({ clayId: s.clay.id, mass: s.mass.valueOf() })),
+    pigment,
+    density: flat.density,
+    name: clayId === null ? book.nameOf(revisionId ?? '') : (book.clay(clayId)?.name ?? ''),
+    hex: hexOf(xyzOfLab(labOf(mixPigments([pigment], [1])))),
+  };
 }
 
 /** The colours of a blend; a sentence where one is not known. */
@@ -71,22 +100,42 @@ export const coloursIn = (blend: BlendAnswer, shelf: ShelfAnswer, pigments: Pigm
   orSentence(() => blend.plan.colours.map((_, i) => colourIn(blend, shelf, i, pigments)));
 
 /** The cut that makes up for how colours pull, and its fade. */
-export function compensatedIn(plan: BlendPlanDto, base: readonly BaseColour[]): { readonly made: Compensated; readonly fade: Fade } {
-  const made = compensate(layoutIn(plan), base.map((c) => c.pigment), plan.pure);
-  return { made, fade: fadeOf(made.layout, base.map((c) => c.pigment)) };
+export function compensatedIn(
+  plan: BlendPlanDto,
+  base: readonly BaseColour[],
+): { readonly made: Compensated; readonly fade: Fade } {
+  const made = compensate(
+    layoutIn(plan),
+    base.map((c) => c.pigment),
+    plan.pure,
+  );
+  return {
+    made,
+    fade: fadeOf(
+      made.layout,
+      base.map((c) => c.pigment),
+    ),
+  };
 }
 
 /** Share of the tape that shows the colour of the inner end alone: its pure stretch, and what was added there. */
 function pureInsideOf(plan: BlendPlanDto, layout: Layout, plain: Tape, tape: Tape): number {
   const stretches = pureStretches(layout);
-  const inner = plan.inside === 'first' ? stretches.find((s) => s.from === 0) : stretches.find((s) => s.to === layout.width);
+  const inner =
+    plan.inside === 'first' ? stretches.find((s) => s.from === 0) : stretches.find((s) => s.to === layout.width);
   const pure = inner ? ((inner.to - inner.from) / layout.width) * plain.length : 0;
   const added = plan.extraAt === plan.inside ? tape.length - plain.length : 0;
   return (pure + added) / tape.length;
 }
 
 /** All that follows from the plan of a blend: grams, fade, passes, tape and plug. @param cuts as they are under the hand */
-export function workedBlend({ plan, counted }: Pick<BlendAnswer, 'plan' | 'counted'>, cuts: BlendPlanDto['cuts'], base: readonly BaseColour[], compensated: ReturnType<typeof compensatedIn>, own: MachineDto | undefined): WorkedBlend {
+export function workedBlend(
+  { plan, counted }: Pick<BlendAnswer, 'plan' | 'counted'>,
+  cuts: BlendPlanDto['cuts'],
+  base: readonly BaseColour[],
+  compensated: ReturnType<typeof compensatedIn>,
+  own: MachineDto | undefined,
+): WorkedBlend {
   const rolled = rolledOn(plan, own);
   const { settings, setting, mm } = rolled;
   const layout = layoutIn({ ...plan, cuts });
@@ -104,16 +153,36 @@ export function workedBlend({ plan, counted }: Pick<BlendAnswer, 'plan' | 'count
     const cut = (tapes * area * mm * plan.layers * c.density) / 1000;
     const grams = cut + (ended ? extraGrams(c.density) : 0);
     const over = otherHalves(cut, tapes * plan.layers);
-    return { ...c, area, grams, over, perClay: shares.map(({ clayId, mass }) => ({ clayId, grams: mass * (grams + over) })) };
+    return {
+      ...c,
+      area,
+      grams,
+      over,
+      perClay: shares.map(({ clayId, mass }) => ({ clayId, grams: mass * (grams + over) })),
+    };
   });
   const contrast = streakContrast(list);
-  const { plain, tape, plug } = windUp({ width: finished.width, height: finished.length, thickness: finished.mm }, winding);
+  const { plain, tape, plug } = windUp(
+    { width: finished.width, height: finished.length, thickness: finished.mm },
+    winding,
+  );
   const ended = plan.extraAt === 'last' ? base.at(-1) : base[0];
   return {
-    layout, colours, setting, settings, mm, contrast, turning, tape, fade,
+    layout,
+    colours,
+    setting,
+    settings,
+    mm,
+    contrast,
+    turning,
+    tape,
+    fade,
     pureInside: pureInsideOf(plan, layout, plain, tape),
-    tapeLabs: turning.labs, extraGrams: extraGrams(ended?.density ?? 0),
-    compensated: compensated.made, compensatedFade: compensated.fade, ruined: wronglyFolded(layout, list),
+    tapeLabs: turning.labs,
+    extraGrams: extraGrams(ended?.density ?? 0),
+    compensated: compensated.made,
+    compensatedFade: compensated.fade,
+    ruined: wronglyFolded(layout, list),
     passes: forecast(contrast, keptFrom(counted), SHOWN_PASSES),
     plug,
     grams: colours.reduce((sum, c) => sum + c.grams, 0),

@@ -31,10 +31,21 @@ export function Face({ worked, at, size, paints, label, coarse = false }: FacePr
   const figures = worked?.steps[at];
   const largest = Math.max(figures?.width ?? 1, figures?.height ?? 1);
   // what lies beside a long or a high face is cut away
-  const [w, h] = figures?.there ? [Math.min(size, Math.ceil((size * ROOM * figures.width) / largest)), Math.min(size, Math.ceil((size * ROOM * figures.height) / largest))] : [size, size];
+  const [w, h] = figures?.there
+    ? [
+        Math.min(size, Math.ceil((size * ROOM * figures.width) / largest)),
+        Math.min(size, Math.ceil((size * ROOM * figures.height) / largest)),
+      ]
+    : [size, size];
   return (
     <span style={{ display: 'block', flex: 'none', width: w, height: h, overflow: 'hidden' }}>
-      <canvas ref={canvas} role="img" aria-label={label} data-painted={picture ? '' : undefined} style={{ width: size, height: size, display: 'block', margin: `${-(size - h) / 2}px 0 0 ${-(size - w) / 2}px` }} />
+      <canvas
+        ref={canvas}
+        role="img"
+        aria-label={label}
+        data-painted={picture ? '' : undefined}
+        style={{ width: size, height: size, display: 'block', margin: `${-(size - h) / 2}px 0 0 ${-(size - w) / 2}px` }}
+      />
     </span>
   );
 }

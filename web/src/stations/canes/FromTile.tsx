@@ -14,26 +14,77 @@ function beginWith(item: Carried, sheets: readonly SheetAnswer[], blends: readon
   if (isMix(item)) return { id: id(), do: 'log', of: `mix:${item.revisionId}`, diameter: ROD, length: LONG };
   const sheet = item.kind === 'sheet' ? sheets.find((s) => s.id === item.id) : undefined;
   const blend = blends.find((b) => b.id === (sheet ? sheet.blendId : item.id));
-  const of = blend ? `blend:${blend.revisionId}` : sheet?.clayId ? `clay:${sheet.clayId}` : sheet?.revisionId ? `mix:${sheet.revisionId}` : null;
+  const of = blend
+    ? `blend:${blend.revisionId}`
+    : sheet?.clayId
+      ? `clay:${sheet.clayId}`
+      : sheet?.revisionId
+        ? `mix:${sheet.revisionId}`
+        : null;
   if (of === null) return null;
   if (!sheet) {
     const fan = blend?.plan.plug === 'fan';
-    return { id: id(), do: 'plug', of, wound: fan ? 'fan' : 'rolled', inside: blend?.plan.inside ?? 'first', width: ROD, depth: fan ? blend.plan.fanDepth : ROD, length: LONG };
+    return {
+      id: id(),
+      do: 'plug',
+      of,
+      wound: fan ? 'fan' : 'rolled',
+      inside: blend?.plan.inside ?? 'first',
+      width: ROD,
+      depth: fan ? blend.plan.fanDepth : ROD,
+      length: LONG,
+    };
   }
-  if (sheet.form !== 'sheet') return { id: id(), do: 'plug', of, wound: sheet.form === 'fan' ? 'fan' : 'rolled', inside: sheet.inside ?? 'first', width: sheet.widthMm, depth: sheet.mm, length: sheet.lengthMm, made: sheet.id };
-  return { id: id(), do: 'roll', layers: [{ of, thickness: sheet.mm }], rolled: sheet.lengthMm, length: sheet.widthMm, made: sheet.id };
+  if (sheet.form !== 'sheet')
+    return {
+      id: id(),
+      do: 'plug',
+      of,
+      wound: sheet.form === 'fan' ? 'fan' : 'rolled',
+      inside: sheet.inside ?? 'first',
+      width: sheet.widthMm,
+      depth: sheet.mm,
+      length: sheet.lengthMm,
+      made: sheet.id,
+    };
+  return {
+    id: id(),
+    do: 'roll',
+    layers: [{ of, thickness: sheet.mm }],
+    rolled: sheet.lengthMm,
+    length: sheet.widthMm,
+    made: sheet.id,
+  };
 }
 
 /** What lies on the tile, to begin a cane with: a plug, a sheet, a mix. */
-export function FromTile({ blends, onBegin }: { readonly blends: readonly BlendCard[]; readonly onBegin: (name: string, step: Step) => void }): ReactElement | null {
+export function FromTile({
+  blends,
+  onBegin,
+}: {
+  readonly blends: readonly BlendCard[];
+  readonly onBegin: (name: string, step: Step) => void;
+}): ReactElement | null {
   const carried = useTile((s) => s.carried);
   const sheets = useSheets();
-  const begins = carried.flatMap((item) => { const step = beginWith(item, sheets.data ?? [], blends); return step ? [{ item, step }] : []; });
+  const begins = carried.flatMap((item) => {
+    const step = beginWith(item, sheets.data ?? [], blends);
+    return step ? [{ item, step }] : [];
+  });
   if (begins.length === 0) return null;
   return (
     <Flex gap={3} wrap="wrap" alignItems="center" marginTop={4}>
       <Second>with what lies on the tile:</Second>
-      {begins.map(({ item, step }) => <Action key={item.id} onClick={() => { onBegin(item.name, step); }}>{item.name}, {step.do === 'plug' ? 'its plug' : step.do === 'roll' ? 'rolled up' : 'a log'}</Action>)}
+      {begins.map(({ item, step }) => (
+        <Action
+          key={item.id}
+          onClick={() => {
+            onBegin(item.name, step);
+          }}
+        >
+          {item.name}, {step.do === 'plug' ? 'its plug' : step.do === 'roll' ? 'rolled up' : 'a log'}
+        </Action>
+      ))}
     </Flex>
   );
 }

@@ -13,7 +13,10 @@ const alongOf = (sheet: SheetAnswer): number => (sheet.form === 'sheet' ? sheet.
 /** mm along the cane of everything in the sheet book that is not used up, by its id. */
 export function useThere(): ReadonlyMap<string, number> {
   const sheets = useSheets();
-  return useMemo(() => new Map((sheets.data ?? []).filter((s) => !s.gone).map((s) => [s.id, alongOf(s)])), [sheets.data]);
+  return useMemo(
+    () => new Map((sheets.data ?? []).filter((s) => !s.gone).map((s) => [s.id, alongOf(s)])),
+    [sheets.data],
+  );
 }
 
 /** mm that hands do not miss. */
@@ -26,7 +29,21 @@ export function MadeThing({ id, needed }: { readonly id: string; readonly needed
   const there = useThere().get(id);
   if (!sheets.data) return null;
   const name = sheets.data.find((s) => s.id === id)?.name ?? 'It';
-  if (there === undefined) return <Warning>{name} lay ready in the sheet book, and is used up: another one has to be made.</Warning>;
-  if (needed > there + HAIR) return <Warning>{name} lies there ready, but there are only {showLong(there, units)} of it: the rest has to be made, or take fewer slices.</Warning>;
-  return <Box><Second>from {name}, which lies there ready: {there - needed > HAIR ? `${showLong(there - needed, units)} of it stay` : 'all of it'}</Second></Box>;
+  if (there === undefined)
+    return <Warning>{name} lay ready in the sheet book, and is used up: another one has to be made.</Warning>;
+  if (needed > there + HAIR)
+    return (
+      <Warning>
+        {name} lies there ready, but there are only {showLong(there, units)} of it: the rest has to be made, or take
+        fewer slices.
+      </Warning>
+    );
+  return (
+    <Box>
+      <Second>
+        from {name}, which lies there ready:{' '}
+        {there - needed > HAIR ? `${showLong(there - needed, units)} of it stay` : 'all of it'}
+      </Second>
+    </Box>
+  );
 }

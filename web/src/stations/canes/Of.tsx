@@ -7,7 +7,10 @@ import { Word } from '../../theme/pieces.js';
 import { swatchOf, type CaneMaterial } from './materials.js';
 
 /** A kept cane or blend that can be taken, by its revision. */
-export interface CaneChoice { readonly revisionId: string; readonly name: string }
+export interface CaneChoice {
+  readonly revisionId: string;
+  readonly name: string;
+}
 
 /** What the editor of a step works with. */
 export interface EditorProps<S extends Step> {
@@ -26,15 +29,51 @@ export interface EditorProps<S extends Step> {
 }
 
 /** A clay, mix or blend as a swatch with its name, to be exchanged. */
-export function Of({ of, materials, label, onPick }: { readonly of: string; readonly materials: ReadonlyMap<string, CaneMaterial>; readonly label: string; readonly onPick: (key: string) => void }): ReactElement {
+export function Of({
+  of,
+  materials,
+  label,
+  onPick,
+}: {
+  readonly of: string;
+  readonly materials: ReadonlyMap<string, CaneMaterial>;
+  readonly label: string;
+  readonly onPick: (key: string) => void;
+}): ReactElement {
   const [picking, setPicking] = useState(false);
   const material = materials.get(of);
-  const pick = ({ clayId, revisionId }: Picked): void => { setPicking(false); onPick(clayId === null ? `mix:${revisionId ?? ''}` : `clay:${clayId}`); };
+  const pick = ({ clayId, revisionId }: Picked): void => {
+    setPicking(false);
+    onPick(clayId === null ? `mix:${revisionId ?? ''}` : `clay:${clayId}`);
+  };
   return (
     <>
-      <Box as="span" display="inline-block" width="16px" height="16px" verticalAlign="-2px" marginRight={1} style={{ background: swatchOf(material) }} />
-      <Word aria-label={`${label}: ${material?.name ?? 'not there any more'}`} onClick={() => { setPicking(true); }}>{material?.name ?? 'not there any more'}</Word>
-      {picking && <MaterialPicker label={label} onPick={pick} onCancel={() => { setPicking(false); }} />}
+      <Box
+        as="span"
+        display="inline-block"
+        width="16px"
+        height="16px"
+        verticalAlign="-2px"
+        marginRight={1}
+        style={{ background: swatchOf(material) }}
+      />
+      <Word
+        aria-label={`${label}: ${material?.name ?? 'not there any more'}`}
+        onClick={() => {
+          setPicking(true);
+        }}
+      >
+        {material?.name ?? 'not there any more'}
+      </Word>
+      {picking && (
+        <MaterialPicker
+          label={label}
+          onPick={pick}
+          onCancel={() => {
+            setPicking(false);
+          }}
+        />
+      )}
     </>
   );
 }

@@ -9,7 +9,17 @@ import type { WorkedCane } from '../../workers/cane.js';
 import { Face } from './Face.js';
 import { stepTitle } from './stepWords.js';
 
-const Pick = chakra('button', { base: { width: '112px', flex: 'none', textAlign: 'center', display: 'flex', flexDirection: 'column', alignItems: 'center', _hover: { background: 'paper' } } });
+const Pick = chakra('button', {
+  base: {
+    width: '112px',
+    flex: 'none',
+    textAlign: 'center',
+    display: 'flex',
+    flexDirection: 'column',
+    alignItems: 'center',
+    _hover: { background: 'paper' },
+  },
+});
 /** px of the largest face in the row. */
 const LARGEST = 68;
 
@@ -29,27 +39,84 @@ export function StepRow({ steps, worked, stages, paints, chosen, onChoose, onAdd
   const units = useUnits();
   const figures = worked?.steps ?? [];
   const row = useRef<HTMLDivElement>(null);
-  useEffect(() => { row.current?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest', inline: 'nearest' }); }, [chosen, steps.length]);
+  useEffect(() => {
+    row.current?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+  }, [chosen, steps.length]);
   const largest = Math.max(1, ...figures.map((f) => Math.max(f.width, f.height)));
   return (
-    <Flex as="ol" ref={row} aria-label="Steps of the cane" gap={2} overflowX="auto" flex="none" paddingBottom={1} alignItems="flex-end">
+    <Flex
+      as="ol"
+      ref={row}
+      aria-label="Steps of the cane"
+      gap={2}
+      overflowX="auto"
+      flex="none"
+      paddingBottom={1}
+      alignItems="flex-end"
+    >
       {steps.map((step, i) => {
         const f = figures[i];
         const stage = stages?.[i];
-        const made = { count: stage?.count ?? f?.count ?? 1, length: stage ? usable(stage) : f?.length ?? 0 };
+        const made = { count: stage?.count ?? f?.count ?? 1, length: stage ? usable(stage) : (f?.length ?? 0) };
         const size = f?.there ? Math.max(10, (LARGEST * Math.max(f.width, f.height)) / largest) : 20;
         return (
           <Box as="li" key={step.id} flex="none">
-            <Pick onClick={() => { onChoose(i); }} aria-current={i === chosen ? 'step' : undefined} aria-label={`Step ${i + 1}: ${stepTitle(step, units)}`}>
-              <Flex height={`${LARGEST + 4}px`} alignItems="center" justifyContent="center">{f?.there ? <Face worked={worked} at={i} size={size} paints={paints} label={`Face after step ${i + 1}`} /> : f?.wrong != null ? <Warning>{''}</Warning> : <Caption>–</Caption>}</Flex>
-              <Box fontSize="small" fontWeight={600} lineHeight={1.2} minHeight="34px" marginTop={1} overflowWrap="anywhere">{i + 1} {stepTitle(step, units)}</Box>
-              <Caption minHeight="40px">{f?.there ? <>{f.round ? showLength(f.width, units) : showSize(f.width, f.height, units)}<br />{made.count > 1 && `${made.count} × `}{showLong(made.length, units)} long</> : f?.wrong != null ? 'cannot be done' : ''}</Caption>
-              <Box width="100%" marginTop={1} height={i === chosen ? '9px' : '1px'} marginBottom={i === chosen ? 0 : '8px'} background="ink" />
+            <Pick
+              onClick={() => {
+                onChoose(i);
+              }}
+              aria-current={i === chosen ? 'step' : undefined}
+              aria-label={`Step ${i + 1}: ${stepTitle(step, units)}`}
+            >
+              <Flex height={`${LARGEST + 4}px`} alignItems="center" justifyContent="center">
+                {f?.there ? (
+                  <Face worked={worked} at={i} size={size} paints={paints} label={`Face after step ${i + 1}`} />
+                ) : f?.wrong != null ? (
+                  <Warning>{''}</Warning>
+                ) : (
+                  <Caption>–</Caption>
+                )}
+              </Flex>
+              <Box
+                fontSize="small"
+                fontWeight={600}
+                lineHeight={1.2}
+                minHeight="34px"
+                marginTop={1}
+                overflowWrap="anywhere"
+              >
+                {i + 1} {stepTitle(step, units)}
+              </Box>
+              <Caption minHeight="40px">
+                {f?.there ? (
+                  <>
+                    {f.round ? showLength(f.width, units) : showSize(f.width, f.height, units)}
+                    <br />
+                    {made.count > 1 && `${made.count} × `}
+                    {showLong(made.length, units)} long
+                  </>
+                ) : f?.wrong != null ? (
+                  'cannot be done'
+                ) : (
+                  ''
+                )}
+              </Caption>
+              <Box
+                width="100%"
+                marginTop={1}
+                height={i === chosen ? '9px' : '1px'}
+                marginBottom={i === chosen ? 0 : '8px'}
+                background="ink"
+              />
             </Pick>
           </Box>
         );
       })}
-      <Box as="li" flex="none" alignSelf="center"><Plus aria-label="Add a step" title="add a step" onClick={onAdd}>+</Plus></Box>
+      <Box as="li" flex="none" alignSelf="center">
+        <Plus aria-label="Add a step" title="add a step" onClick={onAdd}>
+          +
+        </Plus>
+      </Box>
     </Flex>
   );
 }

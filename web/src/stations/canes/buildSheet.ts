@@ -17,7 +17,16 @@ const FACE_PX = 240;
 const COLUMN = 44;
 
 /** What to begin with, and every step with its face, on paper. */
-export async function saveBuildSheet(cane: CaneAnswer, plan: PlainPlan, there: ReadonlyMap<string, number>, materials: ReadonlyMap<string, CaneMaterial>, own: MachineDto | undefined, coreMm: number, units: UnitSystem, size: Paper): Promise<void> {
+export async function saveBuildSheet(
+  cane: CaneAnswer,
+  plan: PlainPlan,
+  there: ReadonlyMap<string, number>,
+  materials: ReadonlyMap<string, CaneMaterial>,
+  own: MachineDto | undefined,
+  coreMm: number,
+  units: UnitSystem,
+  size: Paper,
+): Promise<void> {
   const names = (key: string): string => materials.get(key)?.name ?? '…';
   const paints = Object.fromEntries([...materials].map(([key, m]) => [key, m.paint]));
   const book = await PaperBook.open(`${cane.name}, build sheet`, size);
@@ -37,8 +46,13 @@ export async function saveBuildSheet(cane: CaneAnswer, plan: PlainPlan, there: R
     y += height - points * 0.4 + 1.2;
   };
   const { mixed, total } = gramsOf(volumesToRoll(plan, there), materials);
-  line(`${slicesWords(plan, cane.slices)}, each ${showLength(cane.sliceMm, units)} thick; ${showMass(total, units)} of clay.`);
-  if (mixed.length > 0) line(`To make first: ${mixed.map(({ material, grams }) => `${material.name} ${showMass(grams, units)}`).join(', ')}.`);
+  line(
+    `${slicesWords(plan, cane.slices)}, each ${showLength(cane.sliceMm, units)} thick; ${showMass(total, units)} of clay.`,
+  );
+  if (mixed.length > 0)
+    line(
+      `To make first: ${mixed.map(({ material, grams }) => `${material.name} ${showMass(grams, units)}`).join(', ')}.`,
+    );
   y += 2;
   line('Start with', 12, true);
   for (const start of plan.starts) line(`– ${startWords(start, names, own, units)}${pathWords(start.path)}`);
@@ -65,10 +79,17 @@ export async function saveBuildSheet(cane: CaneAnswer, plan: PlainPlan, there: R
     const picture = await caneWorker().png(cane.id, at, FACE_PX, paints);
     if (picture) {
       const image = await book.document.embedPng(picture);
-      paper.page.drawImage(image, { x: x * PT, y: paper.page.getHeight() - (y + FACE) * PT, width: FACE * PT, height: FACE * PT });
+      paper.page.drawImage(image, {
+        x: x * PT,
+        y: paper.page.getHeight() - (y + FACE) * PT,
+        width: FACE * PT,
+        height: FACE * PT,
+      });
     }
     if (step) paper.text(`${at + 1} ${stepTitle(step, units)}`, x, y + FACE + 4, 8, true);
     const words = stage ? longWords(stage, units).split('; ') : [];
-    words.forEach((part, n) => { paper.text(part, x, y + FACE + 8 + 3.6 * n, 7); });
+    words.forEach((part, n) => {
+      paper.text(part, x, y + FACE + 8 + 3.6 * n, 7);
+    });
   }
 }

@@ -4,15 +4,27 @@ import type { Path } from './newStep.js';
 /** A step with one of the canes it takes in exchanged. */
 export function withPart(step: Step, at: number, part: Part): Step {
   switch (step.do) {
-    case 'cane': case 'stack': case 'insert': return { ...step, part };
-    case 'ring': return { ...step, middle: part };
-    case 'grid': return { ...step, others: (step.others ?? []).map((o, i) => (i === at ? part : o)) };
-    case 'bundle': return { ...step, others: (step.others ?? []).map((o, i) => (i === at ? { ...o, part } : o)) };
+    case 'cane':
+    case 'stack':
+    case 'insert':
+      return { ...step, part };
+    case 'ring':
+      return { ...step, middle: part };
+    case 'grid':
+      return { ...step, others: (step.others ?? []).map((o, i) => (i === at ? part : o)) };
+    case 'bundle':
+      return { ...step, others: (step.others ?? []).map((o, i) => (i === at ? { ...o, part } : o)) };
     case 'template': {
       let seen = -1;
-      return { ...step, regions: step.regions.map((r) => ('cane' in r.fill && ++seen === at ? { ...r, fill: { ...r.fill, cane: part } } : r)) };
+      return {
+        ...step,
+        regions: step.regions.map((r) =>
+          'cane' in r.fill && ++seen === at ? { ...r, fill: { ...r.fill, cane: part } } : r,
+        ),
+      };
     }
-    default: return step;
+    default:
+      return step;
   }
 }
 
@@ -31,6 +43,8 @@ export function withSteps(steps: readonly Step[], path: Path, wanted: readonly S
   if (!first) return wanted;
   return steps.map((step, i) => {
     const part = i === first.step ? partsOf(step)[first.part] : undefined;
-    return part && 'steps' in part ? withPart(step, first.part, { ...part, steps: withSteps(part.steps, rest, wanted) }) : step;
+    return part && 'steps' in part
+      ? withPart(step, first.part, { ...part, steps: withSteps(part.steps, rest, wanted) })
+      : step;
   });
 }

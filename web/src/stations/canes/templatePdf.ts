@@ -10,21 +10,31 @@ type Template = Extract<Step, { do: 'template' }>;
 /** Below the drawing: what each number is, from the left, as it is laid. */
 function orderOf({ regions }: Template): Template['regions'] {
   const [ground] = regions;
-  return [...regions].map((region) => ({ region, from: extentOf({ points: region.points, round: false }).left }))
-    .sort((a, b) => (a.region === ground ? -1 : b.region === ground ? 1 : a.from - b.from)).map(({ region }) => region);
+  return [...regions]
+    .map((region) => ({ region, from: extentOf({ points: region.points, round: false }).left }))
+    .sort((a, b) => (a.region === ground ? -1 : b.region === ground ? 1 : a.from - b.from))
+    .map(({ region }) => region);
 }
 
 /** The template on paper at true size, every region with a number, and the order to build them in from one side. */
-export async function saveTemplatePdf(name: string, step: Template, materials: ReadonlyMap<string, CaneMaterial>, units: UnitSystem, paper: Paper): Promise<void> {
+export async function saveTemplatePdf(
+  name: string,
+  step: Template,
+  materials: ReadonlyMap<string, CaneMaterial>,
+  units: UnitSystem,
+  paper: Paper,
+): Promise<void> {
   const [ground] = step.regions;
   if (!ground) return;
   const { left, top, width, height } = extentOf({ points: ground.points, round: false });
   const book = await PaperBook.open(`${name}, template`, paper);
   const order = orderOf(step);
-  const segments = order.flatMap(({ points }) => points.map(([x, y], k) => {
-    const [u, v] = points[(k + 1) % points.length] ?? [x, y];
-    return [x - left, top - y, u - left, top - v] as const;
-  }));
+  const segments = order.flatMap(({ points }) =>
+    points.map(([x, y], k) => {
+      const [u, v] = points[(k + 1) % points.length] ?? [x, y];
+      return [x - left, top - y, u - left, top - v] as const;
+    }),
+  );
   const { page, y: end, single } = book.drawing(width, height, segments, LINE * (order.length + 3));
   // numbers stand in a drawing of one page; on several the words tell the regions apart
   if (single) {
@@ -35,13 +45,24 @@ export async function saveTemplatePdf(name: string, step: Template, materials: R
     });
   }
   let [words, y] = single ? [page, end + 8] : [book.next(), book.top];
-  words.text(`${showLength(width, units)} × ${showLength(height, units)}, ${showLength(step.length, units)} long. Build it from the left:`, book.left, y, 9);
+  words.text(
+    `${showLength(width, units)} × ${showLength(height, units)}, ${showLength(step.length, units)} long. Build it from the left:`,
+    book.left,
+    y,
+    9,
+  );
   for (const [i, region] of order.entries()) {
     const { fill } = region;
-    const what = 'of' in fill ? materials.get(fill.of)?.name : 'blend' in fill ? materials.get(fill.blend)?.name : fill.cane.name;
+    const what =
+      'of' in fill ? materials.get(fill.of)?.name : 'blend' in fill ? materials.get(fill.blend)?.name : fill.cane.name;
     y += LINE;
     if (y > book.top + book.room.height) [words, y] = [book.next(), book.top];
-    words.text(`${region === ground ? '–' : i} ${region === ground ? 'ground' : region.name}: ${what ?? ''}`, book.left, y, 8);
+    words.text(
+      `${region === ground ? '–' : i} ${region === ground ? 'ground' : region.name}: ${what ?? ''}`,
+      book.left,
+      y,
+      8,
+    );
   }
   saveFile(`${name}, template`, 'pdf', 'application/pdf', await book.bytes());
 }

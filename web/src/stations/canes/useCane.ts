@@ -11,7 +11,10 @@ export type Wobble = (typeof WOBBLES)[number];
 const WOBBLE: Readonly<Record<Wobble, number>> = { off: 0, steady: 0.35, honest: 1 };
 
 /** How many steps there are in all other canes, copied in: their colours count too. */
-const allSteps = (steps: readonly Step[], library: Readonly<Record<string, Program>>): readonly Step[] => [...steps, ...Object.values(library).flatMap((p) => p.steps)];
+const allSteps = (steps: readonly Step[], library: Readonly<Record<string, Program>>): readonly Step[] => [
+  ...steps,
+  ...Object.values(library).flatMap((p) => p.steps),
+];
 
 export interface BenchCane {
   /** as it went to the worker */
@@ -23,7 +26,11 @@ export interface BenchCane {
 }
 
 /** How its ends are lost: as was typed for it, or as was learned. */
-export const endsOf = ({ ends, learnedEnds, trimming }: Pick<CaneAnswer, 'ends' | 'learnedEnds' | 'trimming'>): EndsRule => ({ share: ends ?? learnedEnds.ends, trimming });
+export const endsOf = ({
+  ends,
+  learnedEnds,
+  trimming,
+}: Pick<CaneAnswer, 'ends' | 'learnedEnds' | 'trimming'>): EndsRule => ({ share: ends ?? learnedEnds.ends, trimming });
 
 /** A cane on the bench: worked out in the worker, with the colours it is painted in. */
 export function useCane(cane: CaneAnswer, steps: readonly Step[], shelf: ShelfAnswer, wobble: Wobble): BenchCane {
@@ -31,10 +38,22 @@ export function useCane(cane: CaneAnswer, steps: readonly Step[], shelf: ShelfAn
   const library = useMemo(() => Object.fromEntries(cane.canes.map((c) => [c.revisionId, c.program])), [cane.canes]);
   const keys = usedIn(allSteps(steps, library)).materials.join(' ');
   const { blends, referenced } = cane;
-  const materials = useMemo(() => materialsOf(keys === '' ? [] : keys.split(' '), { blends, referenced }, shelf, pigments), [keys, blends, referenced, shelf, pigments]);
+  const materials = useMemo(
+    () => materialsOf(keys === '' ? [] : keys.split(' '), { blends, referenced }, shelf, pigments),
+    [keys, blends, referenced, shelf, pigments],
+  );
   const paints = useMemo(() => Object.fromEntries([...materials].map(([key, m]) => [key, m.paint])), [materials]);
-  const judged = useMemo(() => Object.fromEntries([...materials].map(([key, { lab, hides, bakeC, old, crumbly }]) => [key, { lab, hides, bakeC, old, crumbly }])), [materials]);
+  const judged = useMemo(
+    () =>
+      Object.fromEntries(
+        [...materials].map(([key, { lab, hides, bakeC, old, crumbly }]) => [key, { lab, hides, bakeC, old, crumbly }]),
+      ),
+    [materials],
+  );
   const { share, trimming } = endsOf(cane);
-  const plain = useMemo((): PlainCane => ({ steps, library, wobble: WOBBLE[wobble], seed: 7, ends: { share, trimming } }), [steps, library, wobble, share, trimming]);
+  const plain = useMemo(
+    (): PlainCane => ({ steps, library, wobble: WOBBLE[wobble], seed: 7, ends: { share, trimming } }),
+    [steps, library, wobble, share, trimming],
+  );
   return { plain, worked: useWorkedCane(cane.id, plain), materials, paints, judged };
 }

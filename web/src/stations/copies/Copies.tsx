@@ -8,32 +8,76 @@ import { showDate } from '../../state/today.js';
 import { Action, Caption, Field, Key, Second, Word } from '../../theme/pieces.js';
 import { useCopies, type Copies as Shelf } from './useCopies.js';
 
-const sizeOf = (bytes: number): string => (bytes < 1e6 ? `${Math.ceil(bytes / 1000)} kB` : `${(bytes / 1e6).toFixed(1)} MB`);
-const timeOf = (at: string): string => new Date(at).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' });
+const sizeOf = (bytes: number): string =>
+  bytes < 1e6 ? `${Math.ceil(bytes / 1000)} kB` : `${(bytes / 1e6).toFixed(1)} MB`;
+const timeOf = (at: string): string =>
+  new Date(at).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' });
 const many = (n: number, one: string, more: string): string => `${n.toLocaleString('en')} ${n === 1 ? one : more}`;
 
 function holdsWords({ clays, mixes, batches, entries, lastEntry }: CheckedCopy['holds']): string {
-  const counts = [many(clays, 'clay', 'clays'), many(mixes, 'mix', 'mixes'), many(batches, 'batch', 'batches'), many(entries, 'diary entry', 'diary entries')];
+  const counts = [
+    many(clays, 'clay', 'clays'),
+    many(mixes, 'mix', 'mixes'),
+    many(batches, 'batch', 'batches'),
+    many(entries, 'diary entry', 'diary entries'),
+  ];
   return `${counts.join(', ')}${lastEntry === null ? '' : `, the last one of ${showDate(lastEntry)}`}`;
 }
 
 /** `before the market` for today: a name to begin with. */
-const usualName = (): string => `kept ${new Date().toLocaleDateString(undefined, { day: 'numeric', month: 'long', year: 'numeric' })}`.replace(/[^\p{L}\p{N} ,_()-]/gu, ' ');
+const usualName = (): string =>
+  `kept ${new Date().toLocaleDateString(undefined, { day: 'numeric', month: 'long', year: 'numeric' })}`.replace(
+    /[^\p{L}\p{N} ,_()-]/gu,
+    ' ',
+  );
 
 function KeepOne({ shelf }: { readonly shelf: Shelf }): ReactElement {
   const [name, setName] = useState(usualName);
   const field = useRef<HTMLInputElement>(null);
-  useKeys('Copies', [{ key: 'k', does: 'Keep a copy', run: () => { field.current?.focus(); field.current?.select(); } }]);
+  useKeys('Copies', [
+    {
+      key: 'k',
+      does: 'Keep a copy',
+      run: () => {
+        field.current?.focus();
+        field.current?.select();
+      },
+    },
+  ]);
   return (
     <Box as="section" aria-label="Keep a copy">
-      <Box as="h2" marginBottom={2}>Keep a copy <Key>K</Key></Box>
-      <Flex as="form" gap={3} maxWidth="640px" onSubmit={(e) => { e.preventDefault(); void shelf.keep(name); }}>
-        <Field ref={field} aria-label="Name of the copy" value={name} onChange={(e) => { setName(e.currentTarget.value); }} />
-        <Action main type="submit" disabled={shelf.busy !== null}>Keep it</Action>
+      <Box as="h2" marginBottom={2}>
+        Keep a copy <Key>K</Key>
+      </Box>
+      <Flex
+        as="form"
+        gap={3}
+        maxWidth="640px"
+        onSubmit={(e) => {
+          e.preventDefault();
+          void shelf.keep(name);
+        }}
+      >
+        <Field
+          ref={field}
+          aria-label="Name of the copy"
+          value={name}
+          onChange={(e) => {
+            setName(e.currentTarget.value);
+          }}
+        />
+        <Action main type="submit" disabled={shelf.busy !== null}>
+          Keep it
+        </Action>
       </Flex>
       <Caption>A whole copy of everything, looked through before it counts, while you go on working.</Caption>
       {shelf.kept && (
-        <Box marginTop={2} role="status">Kept as <b>{shelf.kept.name}</b>, whole and checked: {holdsWords(shelf.kept.holds)}. <a href={addressOf(shelf.kept.name)} download>Save it somewhere else too</a></Box>
+        <Box marginTop={2} role="status">
+          Kept as <b>{shelf.kept.name}</b>, whole and checked: {holdsWords(shelf.kept.holds)}.{' '}
+          <a href={addressOf(shelf.kept.name)} download>
+            Save it somewhere else too
+          </a>
+        </Box>
       )}
     </Box>
   );
@@ -48,10 +92,31 @@ function Meant({ shelf }: { readonly shelf: Shelf }): ReactElement | null {
   const name = 'file' in meant ? meant.file.name : meant.name;
   return (
     <Box as="section" aria-label="Take up this copy" border="rule" borderTop="thick" background="paper" padding={4}>
-      <Box as="h2" marginBottom={1}>Take up “{name}”?</Box>
-      {'file' in meant ? <Box>It is looked through first; what is no whole copy of Sledge is refused.</Box> : <Box>In it: {holdsWords(meant.holds)}.</Box>}
-      <Box marginBottom={3}>Everything is then as it was when that copy was kept. What is there now is kept as a copy first, so that you can come back.</Box>
-      <Flex gap={3}><Action main autoFocus disabled={shelf.busy !== null} onClick={() => { void shelf.takeUp(); }}>Take it up</Action><Action onClick={shelf.leave}>Leave it</Action></Flex>
+      <Box as="h2" marginBottom={1}>
+        Take up “{name}”?
+      </Box>
+      {'file' in meant ? (
+        <Box>It is looked through first; what is no whole copy of Sledge is refused.</Box>
+      ) : (
+        <Box>In it: {holdsWords(meant.holds)}.</Box>
+      )}
+      <Box marginBottom={3}>
+        Everything is then as it was when that copy was kept. What is there now is kept as a copy first, so that you can
+        come back.
+      </Box>
+      <Flex gap={3}>
+        <Action
+          main
+          autoFocus
+          disabled={shelf.busy !== null}
+          onClick={() => {
+            void shelf.takeUp();
+          }}
+        >
+          Take it up
+        </Action>
+        <Action onClick={shelf.leave}>Leave it</Action>
+      </Flex>
     </Box>
   );
 }
@@ -59,14 +124,41 @@ function Meant({ shelf }: { readonly shelf: Shelf }): ReactElement | null {
 function CopyRow({ copy, shelf }: { readonly copy: CopyCard; readonly shelf: Shelf }): ReactElement {
   const disabled = shelf.busy !== null;
   return (
-    <Grid as="li" templateColumns="minmax(0, 1fr) 190px 80px auto" gap={4} borderTop="hair" paddingY={2} alignItems="baseline">
-      <Box minWidth={0} overflowWrap="anywhere" fontWeight={copy.dated ? 400 : 600}>{copy.name}</Box>
+    <Grid
+      as="li"
+      templateColumns="minmax(0, 1fr) 190px 80px auto"
+      gap={4}
+      borderTop="hair"
+      paddingY={2}
+      alignItems="baseline"
+    >
+      <Box minWidth={0} overflowWrap="anywhere" fontWeight={copy.dated ? 400 : 600}>
+        {copy.name}
+      </Box>
       <Second>{timeOf(copy.at)}</Second>
       <Second>{sizeOf(copy.bytes)}</Second>
       <Flex gap={3} fontSize="small">
-        <a href={addressOf(copy.name)} download aria-label={`Save ${copy.name} elsewhere`}>save elsewhere</a>
-        <Word disabled={disabled} aria-label={`Take up ${copy.name}`} onClick={() => { void shelf.look(copy.name); }}>take up</Word>
-        <Word disabled={disabled} aria-label={`Throw ${copy.name} away`} onClick={() => { void shelf.letGo(copy.name); }}>throw away</Word>
+        <a href={addressOf(copy.name)} download aria-label={`Save ${copy.name} elsewhere`}>
+          save elsewhere
+        </a>
+        <Word
+          disabled={disabled}
+          aria-label={`Take up ${copy.name}`}
+          onClick={() => {
+            void shelf.look(copy.name);
+          }}
+        >
+          take up
+        </Word>
+        <Word
+          disabled={disabled}
+          aria-label={`Throw ${copy.name} away`}
+          onClick={() => {
+            void shelf.letGo(copy.name);
+          }}
+        >
+          throw away
+        </Word>
       </Flex>
     </Grid>
   );
@@ -80,23 +172,41 @@ export default function Copies(): ReactElement {
     <Flex direction="column" gap={5} padding={5} height="100%" overflowY="auto" maxWidth="1080px">
       <Box>
         <h1>Copies of your data</h1>
-        <Second>All you have entered lies in one file{archive ? <>: {archive.file}</> : null}. Its copies lie in the folder {archive?.folder ?? 'copies'} beside it. A copy on another disk is the one that helps when this one breaks.</Second>
+        <Second>
+          All you have entered lies in one file{archive ? <>: {archive.file}</> : null}. Its copies lie in the folder{' '}
+          {archive?.folder ?? 'copies'} beside it. A copy on another disk is the one that helps when this one breaks.
+        </Second>
       </Box>
       <KeepOne shelf={shelf} />
-      {busy !== null && <Box role="status" fontWeight={600}>{busy}</Box>}
+      {busy !== null && (
+        <Box role="status" fontWeight={600}>
+          {busy}
+        </Box>
+      )}
       {wrong !== null && <Warning>{wrong}</Warning>}
       <Meant shelf={shelf} />
       <Box as="section" aria-label="Copies that are kept">
         <Flex alignItems="baseline" gap={4} marginBottom={2}>
           <h2>Kept here</h2>
-          <Second>those with a date in front Sledge keeps by itself, at each start and before anything risky; the last ten stay</Second>
+          <Second>
+            those with a date in front Sledge keeps by itself, at each start and before anything risky; the last ten
+            stay
+          </Second>
         </Flex>
-        {archive?.copies.length === 0 && <Box>None yet. The first one is kept when Sledge is started the next time, or now, above.</Box>}
+        {archive?.copies.length === 0 && (
+          <Box>None yet. The first one is kept when Sledge is started the next time, or now, above.</Box>
+        )}
         <Box as="ul" borderBottom="hair" aria-label="Copies">
-          {archive?.copies.map((copy) => <CopyRow key={copy.name} copy={copy} shelf={shelf} />)}
+          {archive?.copies.map((copy) => (
+            <CopyRow key={copy.name} copy={copy} shelf={shelf} />
+          ))}
         </Box>
       </Box>
-      <Box><FileWord label="Copy to take up" accept=".db" onFile={shelf.open}>Take up a copy from somewhere else</FileWord></Box>
+      <Box>
+        <FileWord label="Copy to take up" accept=".db" onFile={shelf.open}>
+          Take up a copy from somewhere else
+        </FileWord>
+      </Box>
     </Flex>
   );
 }

@@ -5,7 +5,10 @@ import { allSaved } from '../../wire/outbox.js';
 import { client, useArchive } from '../../wire/queries.js';
 
 const ARCHIVE = '/api/archive';
-const pause = (ms: number): Promise<void> => new Promise((resolve) => { setTimeout(resolve, ms); });
+const pause = (ms: number): Promise<void> =>
+  new Promise((resolve) => {
+    setTimeout(resolve, ms);
+  });
 const LOOK_EVERY = 200;
 
 /** Waits until Sledge answers again after it has taken up other data, and then shows all of it anew. */
@@ -51,7 +54,8 @@ export function useCopies(): Copies {
     setBusy(words);
     setWrong(null);
     try {
-      if (!await allSaved()) throw new NoAnswer('What you entered is not saved yet. Wait until it is, then do this again.');
+      if (!(await allSaved()))
+        throw new NoAnswer('What you entered is not saved yet. Wait until it is, then do this again.');
       await work();
     } catch (error) {
       if (!(error instanceof Refused || error instanceof NoAnswer)) throw error;
@@ -61,18 +65,34 @@ export function useCopies(): Copies {
     await client.invalidateQueries({ queryKey: [ARCHIVE] });
   };
   return {
-    archive, busy, wrong, kept, meant,
-    keep: (name) => during('Copying and checking …', async () => { setKept(await ask<CheckedCopy>('POST', `${ARCHIVE}/copies`, { name })); }),
-    look: (name) => during('Looking through the copy …', async () => { setMeant(await ask<CheckedCopy>('POST', `${ARCHIVE}/look`, { name })); }),
-    open: (file) => { setWrong(null); setMeant({ file }); },
-    leave: () => { setMeant(null); },
+    archive,
+    busy,
+    wrong,
+    kept,
+    meant,
+    keep: (name) =>
+      during('Copying and checking …', async () => {
+        setKept(await ask<CheckedCopy>('POST', `${ARCHIVE}/copies`, { name }));
+      }),
+    look: (name) =>
+      during('Looking through the copy …', async () => {
+        setMeant(await ask<CheckedCopy>('POST', `${ARCHIVE}/look`, { name }));
+      }),
+    open: (file) => {
+      setWrong(null);
+      setMeant({ file });
+    },
+    leave: () => {
+      setMeant(null);
+    },
     letGo: (name) => during('Throwing it away …', () => ask('DELETE', `${ARCHIVE}/copies/${encodeURIComponent(name)}`)),
-    takeUp: () => during('Taking it up; what is there now is kept first …', async () => {
-      if (meant === null) return;
-      if ('file' in meant) await handIn(meant.file);
-      else await ask('POST', `${ARCHIVE}/take-up`, { name: meant.name });
-      await comeBack();
-    }),
+    takeUp: () =>
+      during('Taking it up; what is there now is kept first …', async () => {
+        if (meant === null) return;
+        if ('file' in meant) await handIn(meant.file);
+        else await ask('POST', `${ARCHIVE}/take-up`, { name: meant.name });
+        await comeBack();
+      }),
   };
 }
 

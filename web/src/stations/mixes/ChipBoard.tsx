@@ -13,21 +13,45 @@ import { Caption, Field, Key, Plus, Word } from '../../theme/pieces.js';
 import { useLongBoard } from '../../wire/long.js';
 
 const SORTS: readonly { readonly value: MixSort; readonly text: string }[] = [
-  { value: 'hue', text: 'by hue' }, { value: 'name', text: 'by name' }, { value: 'newest', text: 'newest first' },
+  { value: 'hue', text: 'by hue' },
+  { value: 'name', text: 'by name' },
+  { value: 'newest', text: 'newest first' },
 ];
 
 /** What can be done besides looking at one mix. */
-const TOOLS = [['find', 'Find a mix', 'F'], ['apart', 'Stay apart?', 'D'], ['triangle', 'Triangle', 'R'], ['correct', 'Correct', 'K'], ['photograph', 'Photograph', 'V'], ['taught', 'Taught', 'T'], ['files', 'In and out', 'X']] as const;
+const TOOLS = [
+  ['find', 'Find a mix', 'F'],
+  ['apart', 'Stay apart?', 'D'],
+  ['triangle', 'Triangle', 'R'],
+  ['correct', 'Correct', 'K'],
+  ['photograph', 'Photograph', 'V'],
+  ['taught', 'Taught', 'T'],
+  ['files', 'In and out', 'X'],
+] as const;
 
 const Hook = chakra(Link, {
-  base: { display: 'block', textDecoration: 'none', padding: '5px', border: '3px solid transparent', minWidth: 0, _hover: { borderColor: 'hairline' }, '&&&[aria-current=page]': { borderColor: 'ink' } },
+  base: {
+    display: 'block',
+    textDecoration: 'none',
+    padding: '5px',
+    border: '3px solid transparent',
+    minWidth: 0,
+    _hover: { borderColor: 'hairline' },
+    '&&&[aria-current=page]': { borderColor: 'ink' },
+  },
 });
 
 /** px that a chip takes side by side with others. */
 const LANE = 126;
 
 /** Every mix as a chip with its ratio: beside the one that is open, or over the whole width. */
-export function ChipBoard({ chosen, wide = false }: { readonly chosen: string | undefined; readonly wide?: boolean }): ReactElement {
+export function ChipBoard({
+  chosen,
+  wide = false,
+}: {
+  readonly chosen: string | undefined;
+  readonly wide?: boolean;
+}): ReactElement {
   const [frame, width] = useWidth<HTMLDivElement>();
   const lanes = wide ? Math.max(2, Math.floor((width - 16) / LANE)) : 2;
   const units = useUnits();
@@ -36,36 +60,120 @@ export function ChipBoard({ chosen, wide = false }: { readonly chosen: string | 
   const [now, setNow] = useState(false);
   const [grams, setGrams] = useState(20);
   const [retired, setRetired] = useState(false);
-  const query = { search: useDeferredValue(search), sort, now: now ? String(grams) : '0', retired: retired ? '1' : '0' };
+  const query = {
+    search: useDeferredValue(search),
+    sort,
+    now: now ? String(grams) : '0',
+    retired: retired ? '1' : '0',
+  };
   const [seen, setSeen] = useState<readonly [number, number]>([0, 0]);
-  const onSeen = useCallback((from: number, to: number) => { setSeen([from, to]); }, []);
+  const onSeen = useCallback((from: number, to: number) => {
+    setSeen([from, to]);
+  }, []);
   const board = useLongBoard(query, seen);
   const { total } = board;
   const chip = (place: number): ReactElement | null => {
     const card = board.at(place);
-    return card ? <OneChip card={card} chosen={card.id === chosen} now={now ? showMass(card.possibleGrams, units) : null} /> : null;
+    return card ? (
+      <OneChip card={card} chosen={card.id === chosen} now={now ? showMass(card.possibleGrams, units) : null} />
+    ) : null;
   };
   return (
-    <Grid ref={frame} templateRows="auto 1fr" height="100%" minHeight={0} minWidth={0} background="paper" borderRight="rule" css={{ '@media print': { display: 'none' } }}>
+    <Grid
+      ref={frame}
+      templateRows="auto 1fr"
+      height="100%"
+      minHeight={0}
+      minWidth={0}
+      background="paper"
+      borderRight="rule"
+      css={{ '@media print': { display: 'none' } }}
+    >
       <Box padding={4} borderBottom="hair">
         <Flex gap={2} marginBottom={3} maxWidth="420px">
-          <Field data-find aria-label="Find a mix by its name or by a clay" placeholder="a name, a clay" value={search} onChange={(e) => { setSearch(e.currentTarget.value); }} onKeyDown={(e) => { if (e.key === 'Escape') setSearch(''); }} />
-          <Link to="/mixes/new" aria-label="New mix" tabIndex={-1}><Plus as="span" display="grid" placeItems="center" width="38px" height="38px" title="new mix">+</Plus></Link>
+          <Field
+            data-find
+            aria-label="Find a mix by its name or by a clay"
+            placeholder="a name, a clay"
+            value={search}
+            onChange={(e) => {
+              setSearch(e.currentTarget.value);
+            }}
+            onKeyDown={(e) => {
+              if (e.key === 'Escape') setSearch('');
+            }}
+          />
+          <Link to="/mixes/new" aria-label="New mix" tabIndex={-1}>
+            <Plus as="span" display="grid" placeItems="center" width="38px" height="38px" title="new mix">
+              +
+            </Plus>
+          </Link>
         </Flex>
-        <Grid templateColumns={wide ? `repeat(${TOOLS.length}, auto)` : '1fr 1fr'} justifyContent={wide ? 'start' : undefined} columnGap={wide ? 5 : 3} rowGap={1} fontSize="small" marginBottom={3}>
-          {TOOLS.map(([to, text, key]) => <Flex key={to} justifyContent="space-between" alignItems="baseline" gap={2}><Link to={`/mixes/${to}`} aria-current={chosen === to ? 'page' : undefined}>{text}</Link><Key>{key}</Key></Flex>)}
+        <Grid
+          templateColumns={wide ? `repeat(${TOOLS.length}, auto)` : '1fr 1fr'}
+          justifyContent={wide ? 'start' : undefined}
+          columnGap={wide ? 5 : 3}
+          rowGap={1}
+          fontSize="small"
+          marginBottom={3}
+        >
+          {TOOLS.map(([to, text, key]) => (
+            <Flex key={to} justifyContent="space-between" alignItems="baseline" gap={2}>
+              <Link to={`/mixes/${to}`} aria-current={chosen === to ? 'page' : undefined}>
+                {text}
+              </Link>
+              <Key>{key}</Key>
+            </Flex>
+          ))}
         </Grid>
         <Flex justifyContent={wide ? 'start' : 'space-between'} gap={4} alignItems="baseline">
           <h2>Chip board</h2>
-          <Caption>{total} {total === 1 ? 'mix' : 'mixes'} · <Choice label="Order of the chips" value={sort} options={SORTS} onChange={setSort} /></Caption>
+          <Caption>
+            {total} {total === 1 ? 'mix' : 'mixes'} ·{' '}
+            <Choice label="Order of the chips" value={sort} options={SORTS} onChange={setSort} />
+          </Caption>
         </Flex>
         <Box fontSize="caption" marginTop={1}>
-          <label><input type="checkbox" checked={now} onChange={(e) => { setNow(e.currentTarget.checked); }} style={{ accentColor: '#141414' }} /> can be made now,</label> <MassValue label="Grams that can be made" value={grams} onChange={setGrams} />
-          {' · '}<Word onClick={() => { setRetired(!retired); }}>{retired ? 'not retired' : 'retired'}</Word>
+          <label>
+            <input
+              type="checkbox"
+              checked={now}
+              onChange={(e) => {
+                setNow(e.currentTarget.checked);
+              }}
+              style={{ accentColor: '#141414' }}
+            />{' '}
+            can be made now,
+          </label>{' '}
+          <MassValue label="Grams that can be made" value={grams} onChange={setGrams} />
+          {' · '}
+          <Word
+            onClick={() => {
+              setRetired(!retired);
+            }}
+          >
+            {retired ? 'not retired' : 'retired'}
+          </Word>
         </Box>
       </Box>
-      <LongList key={lanes} label="Chips" total={total} lanes={lanes} height={CHIP_ROW} row={chip} keyOf={(place) => board.at(place)?.id} onSeen={onSeen} of={JSON.stringify(query)} background="bench" padding={8}>
-        {total === 0 && !board.reading && <Box padding={3}><Caption>{nothingLike(retired, search !== '' || now)}</Caption></Box>}
+      <LongList
+        key={lanes}
+        label="Chips"
+        total={total}
+        lanes={lanes}
+        height={CHIP_ROW}
+        row={chip}
+        keyOf={(place) => board.at(place)?.id}
+        onSeen={onSeen}
+        of={JSON.stringify(query)}
+        background="bench"
+        padding={8}
+      >
+        {total === 0 && !board.reading && (
+          <Box padding={3}>
+            <Caption>{nothingLike(retired, search !== '' || now)}</Caption>
+          </Box>
+        )}
       </LongList>
     </Grid>
   );
@@ -79,12 +187,45 @@ function nothingLike(retired: boolean, asked: boolean): string {
   return asked ? 'No mix is like that.' : 'No chips yet.';
 }
 
-function OneChip({ card, chosen, now }: { readonly card: MixCard; readonly chosen: boolean; readonly now: string | null }): ReactElement {
+function OneChip({
+  card,
+  chosen,
+  now,
+}: {
+  readonly card: MixCard;
+  readonly chosen: boolean;
+  readonly now: string | null;
+}): ReactElement {
   return (
     <Hook to={`/mixes/${card.id}`} aria-current={chosen ? 'page' : undefined}>
       <Chip hex={card.hex} width={108} height={84} />
-      <Box fontWeight={600} fontSize="small" lineHeight={1.25} marginTop={1} title={card.name} css={{ display: '-webkit-box', WebkitLineClamp: 2, WebkitBoxOrient: 'vertical', overflow: 'hidden', overflowWrap: 'anywhere' }}>{card.name}</Box>
-      <Caption css={{ display: '-webkit-box', WebkitLineClamp: 2, WebkitBoxOrient: 'vertical', overflow: 'hidden', lineHeight: 1.3 }}>{now === null ? card.notation : `${now} possible`}</Caption>
+      <Box
+        fontWeight={600}
+        fontSize="small"
+        lineHeight={1.25}
+        marginTop={1}
+        title={card.name}
+        css={{
+          display: '-webkit-box',
+          WebkitLineClamp: 2,
+          WebkitBoxOrient: 'vertical',
+          overflow: 'hidden',
+          overflowWrap: 'anywhere',
+        }}
+      >
+        {card.name}
+      </Box>
+      <Caption
+        css={{
+          display: '-webkit-box',
+          WebkitLineClamp: 2,
+          WebkitBoxOrient: 'vertical',
+          overflow: 'hidden',
+          lineHeight: 1.3,
+        }}
+      >
+        {now === null ? card.notation : `${now} possible`}
+      </Caption>
     </Hook>
   );
 }

@@ -32,7 +32,11 @@ interface ChipsProps {
 }
 
 /** The newest baked chip of a revision, and how far it is from what was predicted. */
-export function LastChip({ chips, shown, predicted }: Pick<ChipsProps, 'chips' | 'shown' | 'predicted'>): ReactElement | null {
+export function LastChip({
+  chips,
+  shown,
+  predicted,
+}: Pick<ChipsProps, 'chips' | 'shown' | 'predicted'>): ReactElement | null {
   const last = chips.find((c) => c.revisionId === shown.id && c.stage === 'baked');
   const wished = predicted(shown.id, 'baked');
   if (!last || !wished) return null;
@@ -40,7 +44,9 @@ export function LastChip({ chips, shown, predicted }: Pick<ChipsProps, 'chips' |
     <Box>
       <Caption>your last chip</Caption>
       <Box height="42px" borderRadius="6px" style={{ background: `#${hexOf(xyzOfLab(last))}` }} />
-      <Box fontSize="small"><b>ΔE {deltaE(last, wished).toFixed(1)}</b> from this</Box>
+      <Box fontSize="small">
+        <b>ΔE {deltaE(last, wished).toFixed(1)}</b> from this
+      </Box>
     </Box>
   );
 }
@@ -49,17 +55,37 @@ export function LastChip({ chips, shown, predicted }: Pick<ChipsProps, 'chips' |
 export function Chips({ chips, revisions, shown, predicted, wanted }: ChipsProps): ReactElement {
   return (
     <Box as="section" aria-label="Chips you made" width="100%">
-      <Box as="h2" marginBottom={2}>Chips you made</Box>
+      <Box as="h2" marginBottom={2}>
+        Chips you made
+      </Box>
       {chips.length === 0 && <Second>None yet. Made one? Write down how it reads.</Second>}
       <Flex as="ul" direction="column" gap={2}>
-        {chips.map((chip) => <OneChip key={chip.id} chip={chip} mixId={shown.mixId} predicted={predicted(chip.revisionId, chip.stage)} number={revisions.length > 1 ? revisions.find((r) => r.id === chip.revisionId)?.number : undefined} />)}
+        {chips.map((chip) => (
+          <OneChip
+            key={chip.id}
+            chip={chip}
+            mixId={shown.mixId}
+            predicted={predicted(chip.revisionId, chip.stage)}
+            number={revisions.length > 1 ? revisions.find((r) => r.id === chip.revisionId)?.number : undefined}
+          />
+        ))}
       </Flex>
       <LogChip revisionId={shown.id} predicted={predicted} wanted={wanted} />
     </Box>
   );
 }
 
-function OneChip({ chip, mixId, predicted, number }: { readonly chip: ChipDto; readonly mixId: string; readonly predicted: Lab | null; readonly number: number | undefined }): ReactElement {
+function OneChip({
+  chip,
+  mixId,
+  predicted,
+  number,
+}: {
+  readonly chip: ChipDto;
+  readonly mixId: string;
+  readonly predicted: Lab | null;
+  readonly number: number | undefined;
+}): ReactElement {
   return (
     <Flex as="li" gap={3} alignItems="center">
       <Flex width="64px" height="34px" borderRadius="5px" overflow="hidden" flex="none" aria-hidden>
@@ -67,11 +93,33 @@ function OneChip({ chip, mixId, predicted, number }: { readonly chip: ChipDto; r
         {predicted && <Box flex={1} style={{ background: `#${hexOf(xyzOfLab(predicted))}` }} />}
       </Flex>
       <Box flex={1} fontSize="small" lineHeight={1.35}>
-        {predicted && <><b>ΔE {deltaE(chip, predicted).toFixed(1)}</b> from the prediction<br /></>}
-        <Caption>{showDate(chip.madeOn)} · {chip.stage}, {chip.way}{number === undefined ? '' : ` · revision ${number}`} · {showLab(chip)}</Caption>
+        {predicted && (
+          <>
+            <b>ΔE {deltaE(chip, predicted).toFixed(1)}</b> from the prediction
+            <br />
+          </>
+        )}
+        <Caption>
+          {showDate(chip.madeOn)} · {chip.stage}, {chip.way}
+          {number === undefined ? '' : ` · revision ${number}`} · {showLab(chip)}
+        </Caption>
         <Box fontSize="caption">
-          {predicted && <><Link to={`/mixes/correct?of=${mixId}&chip=${chip.id}`}>correct</Link> · </>}
-          <Link to={`/mixes/find?colour=${showLab(chip)}`} title="find a mix of this colour">find</Link> · <Word onClick={() => { void change('DELETE', `/api/chips/${chip.id}?version=${chip.version}`); }}>strike out</Word>
+          {predicted && (
+            <>
+              <Link to={`/mixes/correct?of=${mixId}&chip=${chip.id}`}>correct</Link> ·{' '}
+            </>
+          )}
+          <Link to={`/mixes/find?colour=${showLab(chip)}`} title="find a mix of this colour">
+            find
+          </Link>{' '}
+          ·{' '}
+          <Word
+            onClick={() => {
+              void change('DELETE', `/api/chips/${chip.id}?version=${chip.version}`);
+            }}
+          >
+            strike out
+          </Word>
         </Box>
       </Box>
     </Flex>
@@ -80,10 +128,17 @@ function OneChip({ chip, mixId, predicted, number }: { readonly chip: ChipDto; r
 
 /** A typed colour, while it is one. */
 function colourIn(text: string): Lab | null {
-  return attempt(() => text.trim() === '' ? null : readColour(text), () => null);
+  return attempt(
+    () => (text.trim() === '' ? null : readColour(text)),
+    () => null,
+  );
 }
 
-interface LogChipProps { readonly revisionId: string; readonly predicted: Predicted; readonly wanted: Lab | null }
+interface LogChipProps {
+  readonly revisionId: string;
+  readonly predicted: Predicted;
+  readonly wanted: Lab | null;
+}
 
 function LogChip({ revisionId, predicted, wanted }: LogChipProps): ReactElement {
   const [id, setId] = useState<string>(() => crypto.randomUUID());
@@ -100,23 +155,73 @@ function LogChip({ revisionId, predicted, wanted }: LogChipProps): ReactElement 
     try {
       const { l, a, b } = readColour(text);
       const dto: ChipDto = { id, version: 0, revisionId, madeOn, stage, l, a, b, way };
-      if (await change<ChipDto>('PUT', path, dto)) { setText(''); setId(crypto.randomUUID()); }
+      if (await change<ChipDto>('PUT', path, dto)) {
+        setText('');
+        setId(crypto.randomUUID());
+      }
     } catch (error) {
       if (!(error instanceof Complaint)) throw error;
       setWrong(error.message);
     }
   };
   return (
-    <Box as="form" {...UNSENT} marginTop={3} onSubmit={(e) => { e.preventDefault(); void log(); }}>
+    <Box
+      as="form"
+      {...UNSENT}
+      marginTop={3}
+      onSubmit={(e) => {
+        e.preventDefault();
+        void log();
+      }}
+    >
       <Flex gap={2}>
-        <Field aria-label="How the chip reads" placeholder="AA3361 or 41 52 4" value={text} onChange={(e) => { setText(e.currentTarget.value); setWrong(null); }} />
+        <Field
+          aria-label="How the chip reads"
+          placeholder="AA3361 or 41 52 4"
+          value={text}
+          onChange={(e) => {
+            setText(e.currentTarget.value);
+            setWrong(null);
+          }}
+        />
         <Action type="submit">Log it</Action>
       </Flex>
-      <Box fontSize="small" marginTop={1}><Choice label="The chip is" value={stage} options={STAGE_OPTIONS} onChange={setStage} />, by <Choice label="Read how" value={way} options={WAY_OPTIONS} onChange={setWay} />, on <Value label="Chip made on" text={showDate(madeOn)} read={(t) => readDay(t) ?? today()} onChange={setMadeOn} /></Box>
-      {way === 'colour reader' && <ReaderLine revisionId={revisionId} stage={stage} onRead={(lab) => { setText(showLab(lab)); setWrong(null); }} />}
-      {way === 'photograph' && <PhotoLine onRead={(lab) => { setText(showLab(lab)); setWrong(null); }} />}
-      {reads && expected && <Box fontSize="small" role="status" data-testid="off"><b>ΔE {deltaE(reads, expected).toFixed(1)}</b> from the prediction{wanted && stage === 'baked' ? <>, <b>{deltaE(reads, wanted).toFixed(1)}</b> from what is wanted</> : ''}</Box>}
-      {wrong ?? refusal ? <Warning>{wrong ?? refusal?.message}</Warning> : null}
+      <Box fontSize="small" marginTop={1}>
+        <Choice label="The chip is" value={stage} options={STAGE_OPTIONS} onChange={setStage} />, by{' '}
+        <Choice label="Read how" value={way} options={WAY_OPTIONS} onChange={setWay} />, on{' '}
+        <Value label="Chip made on" text={showDate(madeOn)} read={(t) => readDay(t) ?? today()} onChange={setMadeOn} />
+      </Box>
+      {way === 'colour reader' && (
+        <ReaderLine
+          revisionId={revisionId}
+          stage={stage}
+          onRead={(lab) => {
+            setText(showLab(lab));
+            setWrong(null);
+          }}
+        />
+      )}
+      {way === 'photograph' && (
+        <PhotoLine
+          onRead={(lab) => {
+            setText(showLab(lab));
+            setWrong(null);
+          }}
+        />
+      )}
+      {reads && expected && (
+        <Box fontSize="small" role="status" data-testid="off">
+          <b>ΔE {deltaE(reads, expected).toFixed(1)}</b> from the prediction
+          {wanted && stage === 'baked' ? (
+            <>
+              , <b>{deltaE(reads, wanted).toFixed(1)}</b> from what is wanted
+            </>
+          ) : (
+            ''
+          )}
+        </Box>
+      )}
+      {(wrong ?? refusal) ? <Warning>{wrong ?? refusal?.message}</Warning> : null}
     </Box>
   );
 }

@@ -37,10 +37,26 @@ export function Correct({ shelf }: { readonly shelf: ShelfAnswer }): ReactElemen
   };
   return (
     <Flex direction="column" gap={5} padding={5} overflowY="auto" minWidth={0}>
-      <Flex alignItems="baseline" gap={4} wrap="wrap"><h1>Correct a mix</h1><Second>it came out differently: what to add, since nothing can be taken out</Second></Flex>
-      {of === null
-        ? <Box><Box marginBottom={2}>Which mix do you have?</Box><MaterialPicker label="Mix to correct" onPick={(p) => { void pick(p.revisionId); }} onCancel={() => undefined} /></Box>
-        : mix.data ? <OfMix key={`${of}${query.get('chip') ?? ''}`} mix={mix.data} chipId={query.get('chip')} shelf={shelf} /> : <Reading error={mix.error} />}
+      <Flex alignItems="baseline" gap={4} wrap="wrap">
+        <h1>Correct a mix</h1>
+        <Second>it came out differently: what to add, since nothing can be taken out</Second>
+      </Flex>
+      {of === null ? (
+        <Box>
+          <Box marginBottom={2}>Which mix do you have?</Box>
+          <MaterialPicker
+            label="Mix to correct"
+            onPick={(p) => {
+              void pick(p.revisionId);
+            }}
+            onCancel={() => undefined}
+          />
+        </Box>
+      ) : mix.data ? (
+        <OfMix key={`${of}${query.get('chip') ?? ''}`} mix={mix.data} chipId={query.get('chip')} shelf={shelf} />
+      ) : (
+        <Reading error={mix.error} />
+      )}
     </Flex>
   );
 }
@@ -48,22 +64,46 @@ export function Correct({ shelf }: { readonly shelf: ShelfAnswer }): ReactElemen
 /** As the recipe would come out if every clay were as its packet says. */
 const asStated = (flat: Flat): Lab => colourOf(flat, 'baked', statedPigment).lab;
 
-function OfMix({ mix, chipId, shelf }: { readonly mix: MixAnswer; readonly chipId: string | null; readonly shelf: ShelfAnswer }): ReactElement {
+function OfMix({
+  mix,
+  chipId,
+  shelf,
+}: {
+  readonly mix: MixAnswer;
+  readonly chipId: string | null;
+  readonly shelf: ShelfAnswer;
+}): ReactElement {
   const chip = mix.chips.find((c) => c.id === chipId) ?? mix.chips.find((c) => c.stage === 'baked');
   const revision = mix.revisions.find((r) => r.id === chip?.revisionId) ?? mix.revisions.at(-1);
-  const book = useBook(shelf, [...mix.revisions, ...mix.referenced]);
-  const recipe = book.recipe(revision?.id ?? '');
-  const flat = useMemo(() => (recipe ? flatten(recipe, book) : null), [book, revision?.id]); // eslint-disable-line react-hooks/exhaustive-deps
+  const known = useMemo(() => [...mix.revisions, ...mix.referenced], [mix]);
+  const book = useBook(shelf, known);
+  const revisionId = revision?.id ?? '';
+  const flat = useMemo(() => {
+    const recipe = book.recipe(revisionId);
+    return recipe ? flatten(recipe, book) : null;
+  }, [book, revisionId]);
   const [grams, setGrams] = useState(40);
   const [typed, setTyped] = useState<Lab | null>(null);
   const [wish, setWish] = useState<Lab | null>(mix.wantedHex === null ? null : readColour(mix.wantedHex));
   const pigments = usePigments();
   const clays = usePlainClays(shelf);
   const reads = typed ?? chip ?? null;
-  const wanted = wish ?? (flat && asStated(flat));
-  const input = useMemo((): PlainCorrection | null => (reads && wanted && flat
-    ? { grams, reads: { l: reads.l, a: reads.a, b: reads.b }, wanted, pigment: pigmentOfMix(flat, 'baked', pigments), density: flat.density, clays } : null),
-  [grams, reads, wanted?.l, wanted?.a, wanted?.b, flat, clays, pigments]); // eslint-disable-line react-hooks/exhaustive-deps
+  const stated = useMemo(() => flat && asStated(flat), [flat]);
+  const wanted = wish ?? stated;
+  const input = useMemo(
+    (): PlainCorrection | null =>
+      reads && wanted && flat
+        ? {
+            grams,
+            reads: { l: reads.l, a: reads.a, b: reads.b },
+            wanted,
+            pigment: pigmentOfMix(flat, 'baked', pigments),
+            density: flat.density,
+            clays,
+          }
+        : null,
+    [grams, reads, wanted, flat, clays, pigments],
+  );
   const found = useCorrections(input);
   if (!revision || !flat || !wanted) return <Box>This mix has no recipe.</Box>;
   const off = reads && deltaE(reads, wanted);
@@ -74,20 +114,73 @@ function OfMix({ mix, chipId, shelf }: { readonly mix: MixAnswer; readonly chipI
         <Swatch title="it reads" hex={reads && hexOf(xyzOfLab(reads))} />
         <Swatch title="wanted" hex={hexOf(xyzOfLab(wanted))} />
         <Flex direction="column" gap={2}>
-          <Box fontSize="h2">I have <MassValue label="Grams of the mix" value={grams} onChange={(g) => { if (g > 0 && g < 1e5) setGrams(g); }} /> of <Link to={`/mixes/${mix.id}`}>{mix.name}</Link>{mix.revisions.length > 1 ? <Second> revision {revision.number}</Second> : null},</Box>
-          <Box fontSize="h2">it reads <Value label="How it reads" text={reads ? showLab(reads) : ''} placeholder="AA3361 or 41 52 4" read={readColour} onChange={setTyped} />,</Box>
-          <Box fontSize="h2">I wanted <Value label="Colour wanted" text={showLab(wanted)} read={readColour} onChange={setWish} />.</Box>
-          {off !== null && <Box><b>ΔE {off.toFixed(1)}</b> <Second>{off < GOOD ? 'the same to the eye: leave it' : 'apart'}</Second>{wish === null && <Caption> · wanted: what the recipe would be if every clay were as its packet says</Caption>}</Box>}
+          <Box fontSize="h2">
+            I have{' '}
+            <MassValue
+              label="Grams of the mix"
+              value={grams}
+              onChange={(g) => {
+                if (g > 0 && g < 1e5) setGrams(g);
+              }}
+            />{' '}
+            of <Link to={`/mixes/${mix.id}`}>{mix.name}</Link>
+            {mix.revisions.length > 1 ? <Second> revision {revision.number}</Second> : null},
+          </Box>
+          <Box fontSize="h2">
+            it reads{' '}
+            <Value
+              label="How it reads"
+              text={reads ? showLab(reads) : ''}
+              placeholder="AA3361 or 41 52 4"
+              read={readColour}
+              onChange={setTyped}
+            />
+            ,
+          </Box>
+          <Box fontSize="h2">
+            I wanted <Value label="Colour wanted" text={showLab(wanted)} read={readColour} onChange={setWish} />.
+          </Box>
+          {off !== null && (
+            <Box>
+              <b>ΔE {off.toFixed(1)}</b> <Second>{off < GOOD ? 'the same to the eye: leave it' : 'apart'}</Second>
+              {wish === null && (
+                <Caption> · wanted: what the recipe would be if every clay were as its packet says</Caption>
+              )}
+            </Box>
+          )}
         </Flex>
       </Grid>
       <Box borderTop="rule" paddingTop={4} role="status">
         {!reads && <Warning>No chip of this mix is logged. Type how it reads, or log a chip at the mix first.</Warning>}
         {reads && found === null && <Second>looking …</Second>}
-        {found && closest && found.length === 1 && (off ?? 0) >= GOOD && <Warning>None of your clays brings it nearer: as it is, ΔE {closest.deltaE.toFixed(1)}, is the nearest. Add to it only for another colour, or begin anew.</Warning>}
-        {found && closest && found.length > 1 && closest.deltaE > 2 && <Warning>No two of your clays bring it all the way. The nearest is ΔE {closest.deltaE.toFixed(1)}.</Warning>}
-        {found && found.length > 1 && <Box as="h2" marginBottom={3}>Add</Box>}
+        {found && closest && found.length === 1 && (off ?? 0) >= GOOD && (
+          <Warning>
+            None of your clays brings it nearer: as it is, ΔE {closest.deltaE.toFixed(1)}, is the nearest. Add to it
+            only for another colour, or begin anew.
+          </Warning>
+        )}
+        {found && closest && found.length > 1 && closest.deltaE > 2 && (
+          <Warning>No two of your clays bring it all the way. The nearest is ΔE {closest.deltaE.toFixed(1)}.</Warning>
+        )}
+        {found && found.length > 1 && (
+          <Box as="h2" marginBottom={3}>
+            Add
+          </Box>
+        )}
         <Flex as="ul" gap={5} wrap="wrap" aria-label="What to add">
-          {found?.filter((f) => f.adds.length > 0).map((f) => <OneWay key={f.adds.map((a) => a.clayId).join()} found={f} mix={mix} revisionId={revision.id} grams={grams} wantedHex={hexOf(xyzOfLab(wanted))} shelf={shelf} />)}
+          {found
+            ?.filter((f) => f.adds.length > 0)
+            .map((f) => (
+              <OneWay
+                key={f.adds.map((a) => a.clayId).join()}
+                found={f}
+                mix={mix}
+                revisionId={revision.id}
+                grams={grams}
+                wantedHex={hexOf(xyzOfLab(wanted))}
+                shelf={shelf}
+              />
+            ))}
         </Flex>
       </Box>
     </>
@@ -95,10 +188,28 @@ function OfMix({ mix, chipId, shelf }: { readonly mix: MixAnswer; readonly chipI
 }
 
 function Swatch({ title, hex }: { readonly title: string; readonly hex: string | null }): ReactElement {
-  return <Box><Box height="150px" borderRadius="12px" border={hex === null ? '1px dashed #141414' : 'none'} style={hex === null ? {} : { background: `#${hex}` }} aria-hidden /><Caption>{title}</Caption></Box>;
+  return (
+    <Box>
+      <Box
+        height="150px"
+        borderRadius="12px"
+        border={hex === null ? '1px dashed #141414' : 'none'}
+        style={hex === null ? {} : { background: `#${hex}` }}
+        aria-hidden
+      />
+      <Caption>{title}</Caption>
+    </Box>
+  );
 }
 
-interface OneWayProps { readonly found: Correction; readonly mix: MixAnswer; readonly revisionId: string; readonly grams: number; readonly wantedHex: string; readonly shelf: ShelfAnswer }
+interface OneWayProps {
+  readonly found: Correction;
+  readonly mix: MixAnswer;
+  readonly revisionId: string;
+  readonly grams: number;
+  readonly wantedHex: string;
+  readonly shelf: ShelfAnswer;
+}
 
 /** One correction; the grams are those that really went in, so that the new recipe is what it is. */
 function OneWay({ found, mix, revisionId, grams, wantedHex, shelf }: OneWayProps): ReactElement {
@@ -108,18 +219,50 @@ function OneWay({ found, mix, revisionId, grams, wantedHex, shelf }: OneWayProps
   const named = (id: string): string => shelf.clays.find((c) => c.id === id)?.name ?? '';
   const exact = (g: number): string => new Fraction(Math.round(g * 100), 100).toFraction();
   const put = (): void => {
-    const went = found.adds.flatMap((a, i) => ((added[i] ?? 0) > 0 ? [{ parts: exact(added[i] ?? 0), clayId: a.clayId, revisionId: null }] : []));
-    void make(`${mix.name} corrected ${crypto.randomUUID().slice(0, 3)}`.slice(0, 80), [{ parts: exact(grams), clayId: null, revisionId }, ...went], {
-      basis: 'mass', wantedHex, note: `${showMass(grams, units)} of ${mix.name}, and ${found.adds.map((a, i) => `${showMass(added[i] ?? 0, units)} of ${named(a.clayId)}`).join(', ')}`,
-    });
+    const went = found.adds.flatMap((a, i) =>
+      (added[i] ?? 0) > 0 ? [{ parts: exact(added[i] ?? 0), clayId: a.clayId, revisionId: null }] : [],
+    );
+    void make(
+      `${mix.name} corrected ${crypto.randomUUID().slice(0, 3)}`.slice(0, 80),
+      [{ parts: exact(grams), clayId: null, revisionId }, ...went],
+      {
+        basis: 'mass',
+        wantedHex,
+        note: `${showMass(grams, units)} of ${mix.name}, and ${found.adds.map((a, i) => `${showMass(added[i] ?? 0, units)} of ${named(a.clayId)}`).join(', ')}`,
+      },
+    );
   };
   return (
     <Box as="li" width="250px">
-      <Flex height="96px" borderRadius="10px" overflow="hidden" aria-hidden><Box flex={1} style={{ background: `#${wantedHex}` }} /><Box flex={1.6} style={{ background: `#${hexOf(xyzOfLab(found.lab))}` }} /></Flex>
-      <Box fontSize="h3" fontWeight={600} marginTop={2} data-testid="adds">{found.adds.map((a) => `${showMass(a.grams, units)} ${named(a.clayId)}`).join(' + ')}</Box>
-      <Box><b>ΔE {found.deltaE.toFixed(1)}</b> <Second>from what you wanted</Second></Box>
-      <Box fontSize="small" marginTop={2}>Really went in: {found.adds.map((a, i) => <span key={a.clayId}>{i > 0 && ', '}<MassValue label={`Grams of ${named(a.clayId)} that went in`} value={added[i] ?? 0} onChange={(g) => { if (g >= 0 && g < 1e4) setAdded(added.map((old, k) => (k === i ? g : old))); }} /> {named(a.clayId)}</span>)}</Box>
-      <Action marginTop={2} onClick={put}>Put the new mix on the board</Action>
+      <Flex height="96px" borderRadius="10px" overflow="hidden" aria-hidden>
+        <Box flex={1} style={{ background: `#${wantedHex}` }} />
+        <Box flex={1.6} style={{ background: `#${hexOf(xyzOfLab(found.lab))}` }} />
+      </Flex>
+      <Box fontSize="h3" fontWeight={600} marginTop={2} data-testid="adds">
+        {found.adds.map((a) => `${showMass(a.grams, units)} ${named(a.clayId)}`).join(' + ')}
+      </Box>
+      <Box>
+        <b>ΔE {found.deltaE.toFixed(1)}</b> <Second>from what you wanted</Second>
+      </Box>
+      <Box fontSize="small" marginTop={2}>
+        Really went in:{' '}
+        {found.adds.map((a, i) => (
+          <span key={a.clayId}>
+            {i > 0 && ', '}
+            <MassValue
+              label={`Grams of ${named(a.clayId)} that went in`}
+              value={added[i] ?? 0}
+              onChange={(g) => {
+                if (g >= 0 && g < 1e4) setAdded(added.map((old, k) => (k === i ? g : old)));
+              }}
+            />{' '}
+            {named(a.clayId)}
+          </span>
+        ))}
+      </Box>
+      <Action marginTop={2} onClick={put}>
+        Put the new mix on the board
+      </Action>
       {wrong !== null && <Warning>{wrong}</Warning>}
     </Box>
   );

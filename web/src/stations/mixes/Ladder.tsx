@@ -2,7 +2,16 @@ import { Box, Flex, Grid, chakra } from '@chakra-ui/react';
 import { useMemo, useState, type ReactElement } from 'react';
 import { flatOf } from '#core/batch';
 import { hexOf, labOf, mixPigments, xyzOfLab, type Pigment, type PigmentSource } from '#core/colour';
-import { cuttingSheet, equalLadder, fewestDiscs, pigmentOfMix, thinnedTwice, usualLadder, type Flat, type Rung } from '#core/mix';
+import {
+  cuttingSheet,
+  equalLadder,
+  fewestDiscs,
+  pigmentOfMix,
+  thinnedTwice,
+  usualLadder,
+  type Flat,
+  type Rung,
+} from '#core/mix';
 import { Fraction, attempt, complaint, readNumber, showNumber } from '#core/units';
 import type { RevisionAnswer, ShelfAnswer } from '#contract';
 import { Choice } from '../../parts/Choice.js';
@@ -16,25 +25,54 @@ import { ask } from '../../wire/ask.js';
 import { useMakeMix } from './useMakeMix.js';
 
 export type Other = Pick<Picked, 'clayId' | 'revisionId' | 'name'> & { readonly flat: Flat };
-const KINDS = [{ value: 'usual', text: 'usual parts' }, { value: 'equal', text: 'equal steps' }] as const;
+const KINDS = [
+  { value: 'usual', text: 'usual parts' },
+  { value: 'equal', text: 'equal steps' },
+] as const;
 
 /** ΔE00 from which two colours can be told apart side by side. */
 const SEEN = 1.5;
 
-const RungButton = chakra('button', { base: { height: '84px', width: '100%', display: 'block', border: '3px solid transparent', _hover: { borderColor: 'ink' }, _disabled: { cursor: 'default', _hover: { borderColor: 'transparent' } } } });
+const RungButton = chakra('button', {
+  base: {
+    height: '84px',
+    width: '100%',
+    display: 'block',
+    border: '3px solid transparent',
+    _hover: { borderColor: 'ink' },
+    _disabled: { cursor: 'default', _hover: { borderColor: 'transparent' } },
+  },
+});
 
 /** A clay or a mix, worked out on its own. */
-export const alone = (shelf: ShelfAnswer, revisions: readonly RevisionAnswer[], { clayId, revisionId }: Pick<Picked, 'clayId' | 'revisionId'>): Flat =>
-  flatOf(clayId === null ? { revision: revisionId ?? '' } : { clay: clayId }, bookOf(shelf, revisions));
+export const alone = (
+  shelf: ShelfAnswer,
+  revisions: readonly RevisionAnswer[],
+  { clayId, revisionId }: Pick<Picked, 'clayId' | 'revisionId'>,
+): Flat => flatOf(clayId === null ? { revision: revisionId ?? '' } : { clay: clayId }, bookOf(shelf, revisions));
 
 /** The lightest clay of the shelf: what most mixes are stretched with. */
 export function lightest(shelf: ShelfAnswer, pigments: PigmentSource): Other | null {
-  const all = shelf.clays.filter((c) => !c.retired && c.kind === 'opaque').map((clay) => ({ clay, l: labOf(mixPigments([pigments(clay, 'baked')], [1])).l }));
+  const all = shelf.clays
+    .filter((c) => !c.retired && c.kind === 'opaque')
+    .map((clay) => ({ clay, l: labOf(mixPigments([pigments(clay, 'baked')], [1])).l }));
   const best = all.sort((a, b) => b.l - a.l)[0]?.clay;
-  return best ? { clayId: best.id, revisionId: null, name: best.name, flat: alone(shelf, [], { clayId: best.id, revisionId: null }) } : null;
+  return best
+    ? {
+        clayId: best.id,
+        revisionId: null,
+        name: best.name,
+        flat: alone(shelf, [], { clayId: best.id, revisionId: null }),
+      }
+    : null;
 }
 
-interface LadderProps { readonly name: string; readonly revisionId: string; readonly flat: Flat; readonly shelf: ShelfAnswer }
+interface LadderProps {
+  readonly name: string;
+  readonly revisionId: string;
+  readonly flat: Flat;
+  readonly shelf: ShelfAnswer;
+}
 
 /** The way from this mix to another one, or on to a third, in usual parts or in steps that look equal, and what to punch for it. */
 export function Ladder({ name, revisionId, flat, shelf }: LadderProps): ReactElement | null {
@@ -50,7 +88,10 @@ export function Ladder({ name, revisionId, flat, shelf }: LadderProps): ReactEle
   const worked = useMemo((): { rungs: Rung[]; ends: readonly Pigment[] } | { wrong: string } | null => {
     if (!other) return null;
     const ends = [flat, other.flat, ...(third ? [third.flat] : [])].map((of) => pigmentOfMix(of, 'baked', pigments));
-    return attempt(() => ({ ends, rungs: kind === 'usual' ? usualLadder(ends) : equalLadder(ends, count) }), (wrong) => ({ wrong: wrong.message }));
+    return attempt(
+      () => ({ ends, rungs: kind === 'usual' ? usualLadder(ends) : equalLadder(ends, count) }),
+      (wrong) => ({ wrong: wrong.message }),
+    );
   }, [flat, other, third, kind, count, pigments]);
   if (!other || !worked) return null;
   const pick = async ({ clayId, revisionId: of, name: called }: Picked): Promise<void> => {
@@ -61,54 +102,157 @@ export function Ladder({ name, revisionId, flat, shelf }: LadderProps): ReactEle
   };
   const mixes = [{ clayId: null, revisionId, name }, other, ...(third ? [third] : [])];
   /** The mixes that a rung holds, with their parts. */
-  const partsIn = ({ units }: Rung): { readonly n: number; readonly of: { readonly clayId: string | null; readonly revisionId: string | null; readonly name: string } }[] =>
-    units.flatMap((n, i) => { const of = mixes[i]; return n > 0 && of ? [{ n, of }] : []; });
+  const partsIn = ({
+    units,
+  }: Rung): {
+    readonly n: number;
+    readonly of: { readonly clayId: string | null; readonly revisionId: string | null; readonly name: string };
+  }[] =>
+    units.flatMap((n, i) => {
+      const of = mixes[i];
+      return n > 0 && of ? [{ n, of }] : [];
+    });
   const put = (rung: Rung): void => {
     const [one, two] = partsIn(rung);
     if (!one || !two) return;
-    void make(`${one.of.name} ${one.n} to ${two.n} ${two.of.name}`.slice(0, 80), [one, two].map(({ n, of }) => ({ parts: String(n), clayId: of.clayId, revisionId: of.revisionId })));
+    void make(
+      `${one.of.name} ${one.n} to ${two.n} ${two.of.name}`.slice(0, 80),
+      [one, two].map(({ n, of }) => ({ parts: String(n), clayId: of.clayId, revisionId: of.revisionId })),
+    );
   };
   const sheet = 'rungs' in worked ? cuttingSheet(worked.ends, worked.rungs, discs) : null;
-  const missed = sheet ? sheet.errors.flatMap((error, i) => (error > SEEN && thinnedTwice(('rungs' in worked ? worked.rungs[i]?.units : undefined) ?? []) === null ? [i + 1] : [])) : [];
+  const missed = sheet
+    ? sheet.errors.flatMap((error, i) =>
+        error > SEEN && thinnedTwice(('rungs' in worked ? worked.rungs[i]?.units : undefined) ?? []) === null
+          ? [i + 1]
+          : [],
+      )
+    : [];
   const needed = missed.length > 0 && 'rungs' in worked ? fewestDiscs(worked.ends, worked.rungs, SEEN) : null;
   return (
     <Box as="section" aria-label="Ladder">
       <Flex alignItems="baseline" gap={3} wrap="wrap" marginBottom={2}>
         <h2>Ladder</h2>
-        <Second>to <Word onClick={() => { setPicking('second'); }}>{other.name}</Word>{' '}
-          {third ? <>and on to <Word onClick={() => { setPicking('third'); }}>{third.name}</Word> <Word aria-label={`Leave ${third.name} out`} onClick={() => { setThird(null); }}>leave it out</Word></> : <Word onClick={() => { setPicking('third'); }}>and on to a third</Word>}
-          {' · '}<Choice label="Steps of the ladder" value={kind} options={KINDS} onChange={setKind} />
-          {kind === 'equal' && <> · <Value label="Number of steps" text={String(count)} read={readCount} onChange={setCount} /> of them</>}</Second>
+        <Second>
+          to{' '}
+          <Word
+            onClick={() => {
+              setPicking('second');
+            }}
+          >
+            {other.name}
+          </Word>{' '}
+          {third ? (
+            <>
+              and on to{' '}
+              <Word
+                onClick={() => {
+                  setPicking('third');
+                }}
+              >
+                {third.name}
+              </Word>{' '}
+              <Word
+                aria-label={`Leave ${third.name} out`}
+                onClick={() => {
+                  setThird(null);
+                }}
+              >
+                leave it out
+              </Word>
+            </>
+          ) : (
+            <Word
+              onClick={() => {
+                setPicking('third');
+              }}
+            >
+              and on to a third
+            </Word>
+          )}
+          {' · '}
+          <Choice label="Steps of the ladder" value={kind} options={KINDS} onChange={setKind} />
+          {kind === 'equal' && (
+            <>
+              {' '}
+              · <Value label="Number of steps" text={String(count)} read={readCount} onChange={setCount} /> of them
+            </>
+          )}
+        </Second>
       </Flex>
-      {picking !== null && <MaterialPicker label={picking === 'third' ? 'Where the ladder leads on to' : 'Where the ladder leads'} onPick={(p) => { void pick(p); }} onCancel={() => { setPicking(null); }} />}
-      {'wrong' in worked ? <Warning>{worked.wrong}</Warning> : (
+      {picking !== null && (
+        <MaterialPicker
+          label={picking === 'third' ? 'Where the ladder leads on to' : 'Where the ladder leads'}
+          onPick={(p) => {
+            void pick(p);
+          }}
+          onCancel={() => {
+            setPicking(null);
+          }}
+        />
+      )}
+      {'wrong' in worked ? (
+        <Warning>{worked.wrong}</Warning>
+      ) : (
         <Grid as="ol" gridAutoFlow="column" gridAutoColumns="minmax(0, 1fr)" aria-label="Steps">
           {worked.rungs.map((rung, i) => {
             const [one, two] = partsIn(rung);
             const twice = thinnedTwice(rung.units);
             const laid = (sheet?.rungs[i] ?? []).filter((d) => d.compare(0) > 0);
             // a pure rung shows its place on both sides: 1:0, 0:1
-            const ratio = one && two ? `${one.n}:${two.n}` : i === 0 ? '1:0' : i === worked.rungs.length - 1 ? '0:1' : '0:1:0';
+            const ratio =
+              one && two ? `${one.n}:${two.n}` : i === 0 ? '1:0' : i === worked.rungs.length - 1 ? '0:1' : '0:1:0';
             return (
               <Box as="li" key={rung.units.join()} textAlign="center" listStyleType="none">
-                <RungButton aria-label={`Make a mix of ${[one, two].flatMap((p) => (p ? [`${p.n} ${p.of.name}`] : [])).join(' to ')}`} title="make this mix" disabled={!two} style={{ background: `#${hexOf(xyzOfLab(rung.lab))}` }} onClick={() => { put(rung); }} />
-                <Box fontWeight={700} fontSize={worked.rungs.length > 11 ? 'caption' : 'small'} marginTop={1}>{ratio}</Box>
-                <Caption>{twice === null ? laid.map(showNumber).join(' + ') : `1 to ${twice}, then 1 of that to ${twice}`}</Caption>
+                <RungButton
+                  aria-label={`Make a mix of ${[one, two].flatMap((p) => (p ? [`${p.n} ${p.of.name}`] : [])).join(' to ')}`}
+                  title="make this mix"
+                  disabled={!two}
+                  style={{ background: `#${hexOf(xyzOfLab(rung.lab))}` }}
+                  onClick={() => {
+                    put(rung);
+                  }}
+                />
+                <Box fontWeight={700} fontSize={worked.rungs.length > 11 ? 'caption' : 'small'} marginTop={1}>
+                  {ratio}
+                </Box>
+                <Caption>
+                  {twice === null ? laid.map(showNumber).join(' + ') : `1 to ${twice}, then 1 of that to ${twice}`}
+                </Caption>
               </Box>
             );
           })}
         </Grid>
       )}
-      {sheet && <Box fontSize="small" marginTop={1}>With <Value label="Discs in each step" text={showNumber(new Fraction(discs))} read={readDiscs} onChange={setDiscs} /> discs in each step, all punched with one cutter out of sheets of one setting: {inWords(mixes.map((m, i) => discWords(sheet.total[i] ?? new Fraction(0), m.name)))}.</Box>}
-      {missed.length > 0 && <Warning>Quarter discs miss step {missed.join(', ')} by more than the eye lets pass{needed === null ? '; weigh those' : `: lay ${needed} discs in each step, or weigh those`}.</Warning>}
+      {sheet && (
+        <Box fontSize="small" marginTop={1}>
+          With{' '}
+          <Value
+            label="Discs in each step"
+            text={showNumber(new Fraction(discs))}
+            read={readDiscs}
+            onChange={setDiscs}
+          />{' '}
+          discs in each step, all punched with one cutter out of sheets of one setting:{' '}
+          {inWords(mixes.map((m, i) => discWords(sheet.total[i] ?? new Fraction(0), m.name)))}.
+        </Box>
+      )}
+      {missed.length > 0 && (
+        <Warning>
+          Quarter discs miss step {missed.join(', ')} by more than the eye lets pass
+          {needed === null ? '; weigh those' : `: lay ${needed} discs in each step, or weigh those`}.
+        </Warning>
+      )}
       {wrong !== null && <Warning>{wrong}</Warning>}
     </Box>
   );
 }
 
-const discWords = (count: Fraction, name: string): string => `${showNumber(count)} ${count.compare(1) > 0 ? 'discs' : 'disc'} of ${name}`;
+const discWords = (count: Fraction, name: string): string =>
+  `${showNumber(count)} ${count.compare(1) > 0 ? 'discs' : 'disc'} of ${name}`;
 
-const inWords = (list: readonly string[]): string => (list.length < 2 ? list.join('') : `${list.slice(0, -1).join(', ')} and ${list.at(-1) ?? ''}`);
+const inWords = (list: readonly string[]): string =>
+  list.length < 2 ? list.join('') : `${list.slice(0, -1).join(', ')} and ${list.at(-1) ?? ''}`;
 
 function readCount(text: string): number {
   const count = readNumber(text).valueOf();
@@ -118,6 +262,7 @@ function readCount(text: string): number {
 
 function readDiscs(text: string): number {
   const discs = readNumber(text).valueOf();
-  if (!(discs > 0) || discs > 500) throw complaint('unit/range', { what: 'The number of discs', low: '¼', high: '500' });
+  if (!(discs > 0) || discs > 500)
+    throw complaint('unit/range', { what: 'The number of discs', low: '¼', high: '500' });
   return discs;
 }

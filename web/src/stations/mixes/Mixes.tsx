@@ -30,33 +30,119 @@ export default function Mixes(): ReactElement {
   const all = useMixCards({ search: '', sort: 'hue' });
   const first = all.data?.pages[0];
   useKeys('Mixes', [
-    { key: 'n', does: 'New mix', run: () => { void navigate('/mixes/new'); } },
-    { key: 'f', does: 'Find a mix for a colour', run: () => { void navigate('/mixes/find'); } },
-    { key: 't', does: 'What your chips taught', run: () => { void navigate('/mixes/taught'); } },
-    { key: 'k', does: 'Correct a mix that came out differently', run: () => { void navigate('/mixes/correct'); } },
-    { key: 'v', does: 'Colours of a photograph', run: () => { void navigate('/mixes/photograph'); } },
-    { key: 'x', does: 'Mixes and colours as files, and labels', run: () => { void navigate('/mixes/files'); } },
-    { key: 'r', does: 'Triangle of three mixes', run: () => { void navigate('/mixes/triangle'); } },
-    { key: 'd', does: 'Do colours stay apart?', run: () => { void navigate('/mixes/apart'); } },
+    {
+      key: 'n',
+      does: 'New mix',
+      run: () => {
+        void navigate('/mixes/new');
+      },
+    },
+    {
+      key: 'f',
+      does: 'Find a mix for a colour',
+      run: () => {
+        void navigate('/mixes/find');
+      },
+    },
+    {
+      key: 't',
+      does: 'What your chips taught',
+      run: () => {
+        void navigate('/mixes/taught');
+      },
+    },
+    {
+      key: 'k',
+      does: 'Correct a mix that came out differently',
+      run: () => {
+        void navigate('/mixes/correct');
+      },
+    },
+    {
+      key: 'v',
+      does: 'Colours of a photograph',
+      run: () => {
+        void navigate('/mixes/photograph');
+      },
+    },
+    {
+      key: 'x',
+      does: 'Mixes and colours as files, and labels',
+      run: () => {
+        void navigate('/mixes/files');
+      },
+    },
+    {
+      key: 'r',
+      does: 'Triangle of three mixes',
+      run: () => {
+        void navigate('/mixes/triangle');
+      },
+    },
+    {
+      key: 'd',
+      does: 'Do colours stay apart?',
+      run: () => {
+        void navigate('/mixes/apart');
+      },
+    },
   ]);
   if (!shelf.data || !first) return <Reading error={shelf.error ?? all.error} />;
   if (shelf.data.clays.length === 0) {
-    return <Empty title="No clay to mix yet" action="Go to the shelf" onAction={() => { void navigate('/shelf'); }}>A mix is made of clays. Put the first ones on the shelf, then stack their discs here.</Empty>;
+    return (
+      <Empty
+        title="No clay to mix yet"
+        action="Go to the shelf"
+        onAction={() => {
+          void navigate('/shelf');
+        }}
+      >
+        A mix is made of clays. Put the first ones on the shelf, then stack their discs here.
+      </Empty>
+    );
   }
   // nothing chosen: the chips themselves, over the whole width
   if (mixId === undefined && first.total > 0) return <ChipBoard chosen={undefined} wide />;
-  const nothing = <Empty title="No mix yet" action="Make the first mix" onAction={() => { void navigate('/mixes/new'); }}>Stack discs of two clays and see the chip before you cut any.</Empty>;
+  const nothing = (
+    <Empty
+      title="No mix yet"
+      action="Make the first mix"
+      onAction={() => {
+        void navigate('/mixes/new');
+      }}
+    >
+      Stack discs of two clays and see the chip before you cut any.
+    </Empty>
+  );
   return (
     <Grid templateColumns="268px 1fr" height="100%" minHeight={0} css={{ '@media print': { display: 'block' } }}>
       <ChipBoard chosen={mixId} />
-      {tool !== undefined && tool !== 'new' ? <Suspense fallback={<Reading error={null} />}><Tool name={tool} shelf={shelf.data} /></Suspense> : tool === 'new' ? <NewMix count={first.total} shelf={shelf.data} />
-        : mixId === undefined ? nothing
-          : mix.data ? <MixingTile key={mixId} mix={mix.data} shelf={shelf.data} /> : <Reading error={mix.error} />}
+      {tool !== undefined && tool !== 'new' ? (
+        <Suspense fallback={<Reading error={null} />}>
+          <Tool name={tool} shelf={shelf.data} />
+        </Suspense>
+      ) : tool === 'new' ? (
+        <NewMix count={first.total} shelf={shelf.data} />
+      ) : mixId === undefined ? (
+        nothing
+      ) : mix.data ? (
+        <MixingTile key={mixId} mix={mix.data} shelf={shelf.data} />
+      ) : (
+        <Reading error={mix.error} />
+      )}
     </Grid>
   );
 }
 
-const TOOL_VIEWS = { find: FindMix, apart: StayApart, taught: Taught, correct: Correct, photograph: Palettes, files: Exchange, triangle: Triangle } as const;
+const TOOL_VIEWS = {
+  find: FindMix,
+  apart: StayApart,
+  taught: Taught,
+  correct: Correct,
+  photograph: Palettes,
+  files: Exchange,
+  triangle: Triangle,
+} as const;
 
 function Tool({ name, shelf }: { readonly name: keyof typeof TOOL_VIEWS; readonly shelf: ShelfAnswer }): ReactElement {
   const View = TOOL_VIEWS[name];

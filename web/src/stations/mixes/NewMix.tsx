@@ -14,34 +14,93 @@ export function NewMix({ count, shelf }: { readonly count: number; readonly shel
   const [picking, setPicking] = useState(false);
   const { make, wrong, forget } = useMakeMix();
   const clays = shelf.clays.filter((c) => !c.retired).slice(0, 12);
-  useKeys('A new mix', [{ key: 'a', does: 'Add a clay', run: () => { setPicking(true); } }]);
+  useKeys('A new mix', [
+    {
+      key: 'a',
+      does: 'Add a clay',
+      run: () => {
+        setPicking(true);
+      },
+    },
+  ]);
   const begin = (ingredients: readonly IngredientDto[]): void => {
     void make(name.trim() === '' ? `Mix ${count + 1}` : name.trim(), ingredients, { replace: true });
   };
-  const one = (clayId: string | null, revisionId: string | null): void => { begin([{ parts: '1', clayId, revisionId }]); };
+  const one = (clayId: string | null, revisionId: string | null): void => {
+    begin([{ parts: '1', clayId, revisionId }]);
+  };
   return (
     <Flex direction="column" gap={5} padding={5} overflowY="auto">
       <h1>A new mix</h1>
       <Box maxWidth="420px">
-        <Field autoFocus aria-label="Name of the mix" placeholder={`name, or leave it as Mix ${count + 1}`} value={name} onChange={(e) => { setName(e.currentTarget.value); forget(); }} />
+        <Field
+          autoFocus
+          aria-label="Name of the mix"
+          placeholder={`name, or leave it as Mix ${count + 1}`}
+          value={name}
+          onChange={(e) => {
+            setName(e.currentTarget.value);
+            forget();
+          }}
+        />
         {wrong !== null && <Warning>{wrong}</Warning>}
       </Box>
       <Box background="tile" border="rule" padding={4} maxWidth="640px">
         <Box marginBottom={3}>Lay down the first disc:</Box>
         <Flex wrap="wrap" gap={3}>
           {clays.map((clay) => (
-            <Box as="button" key={clay.id} textAlign="center" width="88px" onClick={() => { one(clay.id, null); }}>
-              <Box width="64px" height="64px" borderRadius="50%" margin="0 auto 4px" style={{ background: `#${clay.bakedHex}` }} />
-              <Box fontSize="caption" fontWeight={600}>{clay.name}</Box>
+            <Box
+              as="button"
+              key={clay.id}
+              textAlign="center"
+              width="88px"
+              onClick={() => {
+                one(clay.id, null);
+              }}
+            >
+              <Box
+                width="64px"
+                height="64px"
+                borderRadius="50%"
+                margin="0 auto 4px"
+                style={{ background: `#${clay.bakedHex}` }}
+              />
+              <Box fontSize="caption" fontWeight={600}>
+                {clay.name}
+              </Box>
             </Box>
           ))}
-          <Plus aria-label="Add a clay or a mix" onClick={() => { setPicking(true); }}>+</Plus>
+          <Plus
+            aria-label="Add a clay or a mix"
+            onClick={() => {
+              setPicking(true);
+            }}
+          >
+            +
+          </Plus>
         </Flex>
-        {picking && <Box marginTop={3}><MaterialPicker label="First clay of the mix" onPick={(p) => { one(p.clayId, p.revisionId); }} onCancel={() => { setPicking(false); }} /></Box>}
+        {picking && (
+          <Box marginTop={3}>
+            <MaterialPicker
+              label="First clay of the mix"
+              onPick={(p) => {
+                one(p.clayId, p.revisionId);
+              }}
+              onCancel={() => {
+                setPicking(false);
+              }}
+            />
+          </Box>
+        )}
       </Box>
       <Box maxWidth="640px">
         <Second>or write it: </Second>
-        <NotationField notation="" onRead={(answer) => { begin(answer.ingredients); }} />
+        <NotationField
+          notation=""
+          onRead={(answer) => {
+            begin(answer.ingredients);
+          }}
+        />
       </Box>
     </Flex>
   );

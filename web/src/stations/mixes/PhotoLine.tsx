@@ -22,7 +22,11 @@ export function PhotoLine({ onRead }: { readonly onRead: (lab: Lab) => void }): 
     if (!file) return;
     const read = await pictureWorker().open(file);
     const opened = read === 'too large' ? null : read;
-    setWrong(opened ? null : `${file.name} ${read === 'too large' ? 'has more than 200 million pixels. Make it smaller first.' : 'cannot be read as a picture.'}`);
+    setWrong(
+      opened
+        ? null
+        : `${file.name} ${read === 'too large' ? 'has more than 200 million pixels. Make it smaller first.' : 'cannot be read as a picture.'}`,
+    );
     setPhoto(opened ? new Blob([opened.bytes as Uint8Array<ArrayBuffer>], { type: opened.type }) : null);
     setGains(NO_CAST);
     setPurpose('neutral');
@@ -31,7 +35,10 @@ export function PhotoLine({ onRead }: { readonly onRead: (lab: Lab) => void }): 
     try {
       if (purpose === 'neutral') {
         const to = await pictureWorker().neutralAt(x, y, PATCH);
-        if (to) { setGains(to); setPurpose('colour'); }
+        if (to) {
+          setGains(to);
+          setPurpose('colour');
+        }
       } else {
         const lab = await pictureWorker().colourAt(x, y, PATCH, gains);
         if (lab) onRead(lab);
@@ -44,12 +51,63 @@ export function PhotoLine({ onRead }: { readonly onRead: (lab: Lab) => void }): 
   };
   return (
     <Box marginTop={2} fontSize="small" role="group" aria-label="Photograph of the chip">
-      <input ref={input} type="file" accept="image/*" aria-label="Photograph of the chip to open" tabIndex={-1} style={{ position: 'absolute', opacity: 0, width: 1, height: 1 }} onChange={(e) => { void open(e.currentTarget.files?.[0]); e.currentTarget.value = ''; }} />
-      <Action onClick={() => { input.current?.click(); }}>Open a photograph of it</Action>
+      <input
+        ref={input}
+        type="file"
+        accept="image/*"
+        aria-label="Photograph of the chip to open"
+        tabIndex={-1}
+        style={{ position: 'absolute', opacity: 0, width: 1, height: 1 }}
+        onChange={(e) => {
+          void open(e.currentTarget.files?.[0]);
+          e.currentTarget.value = '';
+        }}
+      />
+      <Action
+        onClick={() => {
+          input.current?.click();
+        }}
+      >
+        Open a photograph of it
+      </Action>
       {photo && (
         <Box marginTop={2}>
-          <Box marginBottom={1}>{purpose === 'neutral' ? <>Click something grey or white in it, <Word onClick={() => { setPurpose('colour'); }}>or take it as it is</Word>.</> : <>Now click the chip. <Word onClick={() => { setPurpose('neutral'); }}>another grey</Word></>}</Box>
-          <Picture source={photo} room={ROOM} gains={gains} patch={PATCH} purpose={purpose} onPoint={(x, y) => { void point(x, y); }} />
+          <Box marginBottom={1}>
+            {purpose === 'neutral' ? (
+              <>
+                Click something grey or white in it,{' '}
+                <Word
+                  onClick={() => {
+                    setPurpose('colour');
+                  }}
+                >
+                  or take it as it is
+                </Word>
+                .
+              </>
+            ) : (
+              <>
+                Now click the chip.{' '}
+                <Word
+                  onClick={() => {
+                    setPurpose('neutral');
+                  }}
+                >
+                  another grey
+                </Word>
+              </>
+            )}
+          </Box>
+          <Picture
+            source={photo}
+            room={ROOM}
+            gains={gains}
+            patch={PATCH}
+            purpose={purpose}
+            onPoint={(x, y) => {
+              void point(x, y);
+            }}
+          />
         </Box>
       )}
       {wrong !== null && <Warning>{wrong}</Warning>}

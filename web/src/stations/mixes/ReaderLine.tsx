@@ -12,10 +12,16 @@ const APART = 3;
 /** So many readings before it has to, a reader had better be calibrated. */
 const SOON = 6;
 
-interface ReaderLineProps { readonly revisionId: string; readonly stage: Stage; readonly onRead: (lab: Lab) => void }
+interface ReaderLineProps {
+  readonly revisionId: string;
+  readonly stage: Stage;
+  readonly onRead: (lab: Lab) => void;
+}
 
 const mean = (labs: readonly Lab[]): Lab => ({
-  l: labs.reduce((sum, x) => sum + x.l, 0) / labs.length, a: labs.reduce((sum, x) => sum + x.a, 0) / labs.length, b: labs.reduce((sum, x) => sum + x.b, 0) / labs.length,
+  l: labs.reduce((sum, x) => sum + x.l, 0) / labs.length,
+  a: labs.reduce((sum, x) => sum + x.a, 0) / labs.length,
+  b: labs.reduce((sum, x) => sum + x.b, 0) / labs.length,
 });
 
 /** The colour reader: find it, show it white, read the chip. */
@@ -41,7 +47,8 @@ export function ReaderLine({ revisionId, stage, onRead }: ReaderLineProps): Reac
     while (labs.length < TIMES) labs.push(await readOnce(revisionId, stage));
     const middle = mean(labs);
     const off = Math.max(...labs.map((lab) => deltaE(lab, middle)));
-    if (off > APART) throw new NoReading(`The readings lie ΔE ${off.toFixed(1)} apart. Lay the chip flat and read again.`);
+    if (off > APART)
+      throw new NoReading(`The readings lie ΔE ${off.toFixed(1)} apart. Lay the chip flat and read again.`);
     onRead(middle);
     return `mean of ${TIMES} readings, within ΔE ${off.toFixed(1)}`;
   };
@@ -54,12 +61,56 @@ export function ReaderLine({ revisionId, stage, onRead }: ReaderLineProps): Reac
       {link === 'none' && <Action onClick={connectReader}>Connect the reader</Action>}
       {link === 'looking' && <Caption>looking for the reader …</Caption>}
       {link === 'away' && <Caption>The reader is gone; looking for it …</Caption>}
-      {link === 'there' && state && (state.calibrated
-        ? <Action disabled={busy} onClick={() => { void attempt(read); }}>{busy ? 'reading …' : 'Read the chip'}</Action>
-        : <Action disabled={busy} onClick={() => { void attempt(calibrate); }}>Calibrate on white</Action>)}
-      {link === 'there' && state && <Caption> {said !== null && wrong === null ? `${said} · ` : ''}{state.calibrated ? <>{state.readingsLeft <= SOON ? `only ${state.readingsLeft} readings until it wants white again; ` : ''}<Word onClick={() => { void attempt(calibrate); }}>calibrate</Word></> : 'lay it on its white tile first'}</Caption>}
+      {link === 'there' &&
+        state &&
+        (state.calibrated ? (
+          <Action
+            disabled={busy}
+            onClick={() => {
+              void attempt(read);
+            }}
+          >
+            {busy ? 'reading …' : 'Read the chip'}
+          </Action>
+        ) : (
+          <Action
+            disabled={busy}
+            onClick={() => {
+              void attempt(calibrate);
+            }}
+          >
+            Calibrate on white
+          </Action>
+        ))}
+      {link === 'there' && state && (
+        <Caption>
+          {' '}
+          {said !== null && wrong === null ? `${said} · ` : ''}
+          {state.calibrated ? (
+            <>
+              {state.readingsLeft <= SOON ? `only ${state.readingsLeft} readings until it wants white again; ` : ''}
+              <Word
+                onClick={() => {
+                  void attempt(calibrate);
+                }}
+              >
+                calibrate
+              </Word>
+            </>
+          ) : (
+            'lay it on its white tile first'
+          )}
+        </Caption>
+      )}
       {wrong !== null && <Warning>{wrong}</Warning>}
-      {state?.standIn && <Box><Caption>This reader is a stand-in that comes with Sledge: it makes its readings up from the recipe, with noise and drift.</Caption></Box>}
+      {state?.standIn && (
+        <Box>
+          <Caption>
+            This reader is a stand-in that comes with Sledge: it makes its readings up from the recipe, with noise and
+            drift.
+          </Caption>
+        </Box>
+      )}
     </Box>
   );
 }

@@ -11,7 +11,10 @@ import { useUnits } from '../../state/view.js';
 import { Caption } from '../../theme/pieces.js';
 import { useRollPlan, workRoll } from './rollPlan.js';
 
-const SCHOOLS = SCHOOLS_OF_THINNING.map((value) => ({ value, text: value === 'straight' ? 'straight to it' : 'one setting at a time' }));
+const SCHOOLS = SCHOOLS_OF_THINNING.map((value) => ({
+  value,
+  text: value === 'straight' ? 'straight to it' : 'one setting at a time',
+}));
 /** px of the drawing for a mm of thickness, at most so high. */
 const [TALL, WIDE, PER_MM] = [74, 50, 11];
 
@@ -22,28 +25,120 @@ export function FeedPlan({ own }: { readonly own: MachineDto }): ReactElement {
   const worked = workRoll(own, roll);
   if (!worked) return <span />;
   const { layers, size, thinning, turns, plan } = roll;
-  const { settings, from, to, mm, feeds: { byHandTo, feeds, strips } } = worked;
+  const {
+    settings,
+    from,
+    to,
+    mm,
+    feeds: { byHandTo, feeds, strips },
+  } = worked;
   const options = settings.map((s) => ({ value: s.id, text: s.label }));
   const readSheet = (text: string): { width: number; height: number } => {
     const { width, height } = readSize(text, units);
-    if (height === null || !(width > 0) || !(height > 0)) throw complaint('unit/unreadable', { text, wanted: 'a size. Write 60 × 90 mm' });
+    if (height === null || !(width > 0) || !(height > 0))
+      throw complaint('unit/unreadable', { text, wanted: 'a size. Write 60 × 90 mm' });
     return { width, height };
   };
   return (
     <div>
-      <Box as="h2" marginBottom={2}>How to get there</Box>
-      <Box fontSize="small"><CountValue label="Sheets in the stack" value={layers} onChange={(n) => { if (Number.isInteger(n) && n > 0 && n < 13) plan({ layers: n }); }} /> of your <Choice label="Setting of the sheets in the stack" value={from.id} options={options} onChange={(fromId) => { plan({ fromId }); }} />, <Value label="Size of the stack" text={showSize(size.width, size.height, units)} read={readSheet} onChange={(next) => { plan({ size: next }); }} />, {showLength(mm, units, true)} together, to your <Choice label="Setting to end at" value={to.id} options={options} onChange={(toId) => { plan({ toId }); }} />, <Choice label="How it is thinned" value={thinning} options={SCHOOLS} onChange={(next) => { plan({ thinning: next }); }} /> · <label><input type="checkbox" checked={turns} onChange={(e) => { plan({ turns: e.currentTarget.checked }); }} style={{ accentColor: '#141414' }} /> quarter turns</label></Box>
-      {feeds.length === 0 && byHandTo === null ? <Box fontSize="small" marginTop={2}>It is no thicker than that already.</Box> : (
+      <Box as="h2" marginBottom={2}>
+        How to get there
+      </Box>
+      <Box fontSize="small">
+        <CountValue
+          label="Sheets in the stack"
+          value={layers}
+          onChange={(n) => {
+            if (Number.isInteger(n) && n > 0 && n < 13) plan({ layers: n });
+          }}
+        />{' '}
+        of your{' '}
+        <Choice
+          label="Setting of the sheets in the stack"
+          value={from.id}
+          options={options}
+          onChange={(fromId) => {
+            plan({ fromId });
+          }}
+        />
+        ,{' '}
+        <Value
+          label="Size of the stack"
+          text={showSize(size.width, size.height, units)}
+          read={readSheet}
+          onChange={(next) => {
+            plan({ size: next });
+          }}
+        />
+        , {showLength(mm, units, true)} together, to your{' '}
+        <Choice
+          label="Setting to end at"
+          value={to.id}
+          options={options}
+          onChange={(toId) => {
+            plan({ toId });
+          }}
+        />
+        ,{' '}
+        <Choice
+          label="How it is thinned"
+          value={thinning}
+          options={SCHOOLS}
+          onChange={(next) => {
+            plan({ thinning: next });
+          }}
+        />{' '}
+        ·{' '}
+        <label>
+          <input
+            type="checkbox"
+            checked={turns}
+            onChange={(e) => {
+              plan({ turns: e.currentTarget.checked });
+            }}
+            style={{ accentColor: '#141414' }}
+          />{' '}
+          quarter turns
+        </label>
+      </Box>
+      {feeds.length === 0 && byHandTo === null ? (
+        <Box fontSize="small" marginTop={2}>
+          It is no thicker than that already.
+        </Box>
+      ) : (
         <Flex as="ol" gap={2} marginTop={3} alignItems="flex-end" wrap="wrap" aria-label="Passes">
           <Edge title="stack" mm={mm} size={showSize(size.width, size.height, units)} />
-          {byHandTo !== null && <Edge title="by hand" mm={byHandTo} size={showSize(size.width / strips, (size.height * mm) / byHandTo, units)} />}
-          {feeds.map((f: Feed) => <Edge key={f.setting.id} title={`${f.turned ? '↻ ' : ''}${f.setting.label}`} mm={f.mm} size={showSize(f.width, f.length, units)} />)}
+          {byHandTo !== null && (
+            <Edge
+              title="by hand"
+              mm={byHandTo}
+              size={showSize(size.width / strips, (size.height * mm) / byHandTo, units)}
+            />
+          )}
+          {feeds.map((f: Feed) => (
+            <Edge
+              key={f.setting.id}
+              title={`${f.turned ? '↻ ' : ''}${f.setting.label}`}
+              mm={f.mm}
+              size={showSize(f.width, f.length, units)}
+            />
+          ))}
         </Flex>
       )}
-      {strips > 1 && <Warning>At {showLength(size.width, units)} it is wider than your rollers: cut it in {strips} strips first.</Warning>}
-      {turns && feeds.some((f, i) => i > 0 && !f.turned) && <Warning>{turnWords(feeds, own.rollerWidthMm, units)}</Warning>}
-      {byHandTo !== null && <Warning>Too thick for your machine: roll it by hand to {showLength(byHandTo, units, true)} first.</Warning>}
-      <Box fontWeight={600} marginTop={2}><Link to="/sheets/roll">To the bench: roll it</Link></Box>
+      {strips > 1 && (
+        <Warning>
+          At {showLength(size.width, units)} it is wider than your rollers: cut it in {strips} strips first.
+        </Warning>
+      )}
+      {turns && feeds.some((f, i) => i > 0 && !f.turned) && (
+        <Warning>{turnWords(feeds, own.rollerWidthMm, units)}</Warning>
+      )}
+      {byHandTo !== null && (
+        <Warning>Too thick for your machine: roll it by hand to {showLength(byHandTo, units, true)} first.</Warning>
+      )}
+      <Box fontWeight={600} marginTop={2}>
+        <Link to="/sheets/roll">To the bench: roll it</Link>
+      </Box>
       <Caption>fold first or to the side, never last · each pass at most halves it</Caption>
     </div>
   );
@@ -55,13 +150,32 @@ function turnWords(feeds: readonly Feed[], rollerMm: number, units: UnitSystem):
   return `From ${feeds[first]?.setting.label ?? ''} on it is longer than your rollers are wide (${showLength(rollerMm, units)}), so that it cannot be turned any more: the pattern is stretched one way from there. Begin with a shorter stack, or cut it in two.`;
 }
 
-function Edge({ title, mm, size }: { readonly title: string; readonly mm: number; readonly size: string }): ReactElement {
+function Edge({
+  title,
+  mm,
+  size,
+}: {
+  readonly title: string;
+  readonly mm: number;
+  readonly size: string;
+}): ReactElement {
   const units = useUnits();
   return (
     <Box as="li" textAlign="center" flex="none" listStyleType="none">
-      <Box width={`${WIDE}px`} height={`${Math.max(2, Math.min(TALL, mm * PER_MM))}px`} background="ink" margin="0 auto" />
-      <Box fontWeight={700} fontSize="small">{title}</Box>
-      <Box fontSize="caption" lineHeight={1.3}>{showLength(mm, units, true)}<br />{size.replace(/ (mm|in)$/, '')}</Box>
+      <Box
+        width={`${WIDE}px`}
+        height={`${Math.max(2, Math.min(TALL, mm * PER_MM))}px`}
+        background="ink"
+        margin="0 auto"
+      />
+      <Box fontWeight={700} fontSize="small">
+        {title}
+      </Box>
+      <Box fontSize="caption" lineHeight={1.3}>
+        {showLength(mm, units, true)}
+        <br />
+        {size.replace(/ (mm|in)$/, '')}
+      </Box>
     </Box>
   );
 }

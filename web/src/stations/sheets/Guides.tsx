@@ -11,10 +11,22 @@ export function Guides({ setup }: { readonly setup: BenchSetupDto }): ReactEleme
   const units = useUnits();
   const own = setup.guides ?? USUAL_GUIDES;
   return (
-    <span>roller guides {setup.guides == null ? '~' : ''}
-      <Value label="Thicknesses of your roller guides" text={own.map((mm) => showLength(mm, units, units === 'imperial').replace(/ (mm|in)$/, '')).join(' · ')}
-        read={(text) => text.split(/[·;,]\s+|\s*·\s*|\s+/).filter((t) => t !== '' && t !== 'mm' && t !== 'in').map((t) => readLength(t, units))}
-        onChange={(guides) => { void change('PUT', '/api/bench', { ...setup, guides }); }} /> {units === 'metric' ? 'mm' : 'in'}
+    <span>
+      roller guides {setup.guides == null ? '~' : ''}
+      <Value
+        label="Thicknesses of your roller guides"
+        text={own.map((mm) => showLength(mm, units, units === 'imperial').replace(/ (mm|in)$/, '')).join(' · ')}
+        read={(text) =>
+          text
+            .split(/[·;,]\s+|\s*·\s*|\s+/)
+            .filter((t) => t !== '' && t !== 'mm' && t !== 'in')
+            .map((t) => readLength(t, units))
+        }
+        onChange={(guides) => {
+          void change('PUT', '/api/bench', { ...setup, guides });
+        }}
+      />{' '}
+      {units === 'metric' ? 'mm' : 'in'}
     </span>
   );
 }

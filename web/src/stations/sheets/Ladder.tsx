@@ -5,7 +5,11 @@ import type { BenchSetupDto, MachineDto } from '#contract';
 import { useUnits, useView } from '../../state/view.js';
 import { equalsOf, type Edge, type Rung } from './equals.js';
 
-const FILL: Readonly<Record<Knowledge, string>> = { measured: '#141414', interpolated: '#5e5e5e', assumed: 'url(#assumed)' };
+const FILL: Readonly<Record<Knowledge, string>> = {
+  measured: '#141414',
+  interpolated: '#5e5e5e',
+  assumed: 'url(#assumed)',
+};
 const [LEFT, TOP, HEIGHT] = [64, 8, 520];
 /** Room for one machine, and for cards or guides. */
 const [MACHINE, PLAIN] = [224, 132];
@@ -40,9 +44,41 @@ function rungsOf(machines: readonly MachineDto[], setup: BenchSetupDto, show: (m
   const card = setup.cardMm ?? ASSUMED_CARD;
   const knowledge: Knowledge = setup.cardMm == null ? 'assumed' : 'measured';
   return [
-    ...machines.map((m): Rung => ({ id: m.id, name: m.name, edges: thicknesses(m).map((s) => ({ id: s.id, label: s.label, words: `Setting ${s.label} of ${m.name}`, mm: s.mm, knowledge: s.knowledge })) })),
-    { id: 'cards', name: 'Cards', edges: Array.from({ length: MOST_CARDS }, (_, i): Edge => ({ id: `card${i}`, label: String(MOST_CARDS - i), words: MOST_CARDS - i === 1 ? 'One card' : `${MOST_CARDS - i} cards`, mm: (MOST_CARDS - i) * card, knowledge })) },
-    { id: 'guides', name: 'Guides', edges: [...setup.guides ?? USUAL_GUIDES].sort((a, b) => b - a).map((mm): Edge => ({ id: `guide${mm}`, label: '', words: `Guides of ${show(mm)}`, mm, knowledge: setup.guides == null ? 'assumed' : 'measured' })) },
+    ...machines.map((m): Rung => ({
+      id: m.id,
+      name: m.name,
+      edges: thicknesses(m).map((s) => ({
+        id: s.id,
+        label: s.label,
+        words: `Setting ${s.label} of ${m.name}`,
+        mm: s.mm,
+        knowledge: s.knowledge,
+      })),
+    })),
+    {
+      id: 'cards',
+      name: 'Cards',
+      edges: Array.from({ length: MOST_CARDS }, (_, i): Edge => ({
+        id: `card${i}`,
+        label: String(MOST_CARDS - i),
+        words: MOST_CARDS - i === 1 ? 'One card' : `${MOST_CARDS - i} cards`,
+        mm: (MOST_CARDS - i) * card,
+        knowledge,
+      })),
+    },
+    {
+      id: 'guides',
+      name: 'Guides',
+      edges: [...(setup.guides ?? USUAL_GUIDES)]
+        .sort((a, b) => b - a)
+        .map((mm): Edge => ({
+          id: `guide${mm}`,
+          label: '',
+          words: `Guides of ${show(mm)}`,
+          mm,
+          knowledge: setup.guides == null ? 'assumed' : 'measured',
+        })),
+    },
   ];
 }
 
@@ -53,7 +89,11 @@ export function Ladder({ machines, setup, chosen, settingId, pointed, trueSize, 
   const [at, setAt] = useState<string | null>(null);
   const show = (mm: number): string => showLength(mm, units, true);
   const rungs = rungsOf(machines, setup, show);
-  const widest = Math.max(1, pointed ?? 0, ...rungs.filter((r) => r.id !== 'guides' && r.id !== 'cards').flatMap((m) => m.edges.map((s) => s.mm)));
+  const widest = Math.max(
+    1,
+    pointed ?? 0,
+    ...rungs.filter((r) => r.id !== 'guides' && r.id !== 'cards').flatMap((m) => m.edges.map((s) => s.mm)),
+  );
   const step = units === 'metric' ? 0.5 : MM_PER_INCH / 32;
   const top = Math.ceil((widest * 1.04) / step) * step;
   const scale = HEIGHT / top;
@@ -68,15 +108,54 @@ export function Ladder({ machines, setup, chosen, settingId, pointed, trueSize, 
   return (
     <div>
       <p aria-live="polite" style={{ minHeight: 44, fontSize: 13.5, maxWidth: 760 }}>
-        {equals ? <><b>{equals.edge.words}</b>, {equals.edge.knowledge === 'assumed' ? '~' : ''}{show(equals.edge.mm)}, is {equals.near.map((n, i) => <span key={n.edge.id}>{i > 0 && ' · '}{n.edge.words.toLowerCase().startsWith('setting') ? `${n.edge.label} of ${n.rung.name}` : n.edge.words.toLowerCase()}{Math.abs(n.off) < 0.005 ? ', the same' : ` (${show(Math.abs(n.off))} ${n.off > 0 ? 'thicker' : 'thinner'})`}</span>)}</>
-          : 'Point at an edge to see its equals on the others.'}
+        {equals ? (
+          <>
+            <b>{equals.edge.words}</b>, {equals.edge.knowledge === 'assumed' ? '~' : ''}
+            {show(equals.edge.mm)}, is{' '}
+            {equals.near.map((n, i) => (
+              <span key={n.edge.id}>
+                {i > 0 && ' · '}
+                {n.edge.words.toLowerCase().startsWith('setting')
+                  ? `${n.edge.label} of ${n.rung.name}`
+                  : n.edge.words.toLowerCase()}
+                {Math.abs(n.off) < 0.005
+                  ? ', the same'
+                  : ` (${show(Math.abs(n.off))} ${n.off > 0 ? 'thicker' : 'thinner'})`}
+              </span>
+            ))}
+          </>
+        ) : (
+          'Point at an edge to see its equals on the others.'
+        )}
       </p>
-      <svg width={width} height={HEIGHT + TOP + 64} viewBox={`0 0 ${width} ${HEIGHT + TOP + 64}`} role="group" aria-label="Thickness ladder" style={{ flex: 'none', maxWidth: trueSize ? 'none' : '100%', height: trueSize ? undefined : 'auto', display: 'block' }} onPointerLeave={() => { setAt(null); }}>
+      <svg
+        width={width}
+        height={HEIGHT + TOP + 64}
+        viewBox={`0 0 ${width} ${HEIGHT + TOP + 64}`}
+        role="group"
+        aria-label="Thickness ladder"
+        style={{
+          flex: 'none',
+          maxWidth: trueSize ? 'none' : '100%',
+          height: trueSize ? undefined : 'auto',
+          display: 'block',
+        }}
+        onPointerLeave={() => {
+          setAt(null);
+        }}
+      >
         <g transform={`translate(0 ${TOP})`} fontSize="13">
           {ticks.map((i) => (
-            <g key={i}><path d={`M${LEFT} ${y(i * step)}H${width}`} stroke="#a9a9a9" /><text x={LEFT - 10} y={y(i * step) + 4} textAnchor="end" fill="#141414">{tickWords(i)}</text></g>
+            <g key={i}>
+              <path d={`M${LEFT} ${y(i * step)}H${width}`} stroke="#a9a9a9" />
+              <text x={LEFT - 10} y={y(i * step) + 4} textAnchor="end" fill="#141414">
+                {tickWords(i)}
+              </text>
+            </g>
           ))}
-          {line !== null && <path d={`M${LEFT} ${y(line)}H${width}`} stroke="#141414" strokeWidth="2" strokeDasharray="2 4" />}
+          {line !== null && (
+            <path d={`M${LEFT} ${y(line)}H${width}`} stroke="#141414" strokeWidth="2" strokeDasharray="2 4" />
+          )}
           {rungs.map((rung, column) => {
             const plain = rung.id === 'cards' || rung.id === 'guides';
             const [x, edge] = [(x0[column] ?? 0) + 40, plain ? 44 : 118];
@@ -88,25 +167,107 @@ export function Ladder({ machines, setup, chosen, settingId, pointed, trueSize, 
                   const h = trueSize ? Math.max(1, e.mm * pxPerMm) : Math.max(3, e.mm * scale * 0.075);
                   const figure = figures[i] ?? 0;
                   const near = equals?.near.some((n) => n.edge.id === e.id);
-                  const choose = (): void => { if (plain) setAt(e.id); else onChoose(rung.id, e.id); };
+                  const choose = (): void => {
+                    if (plain) setAt(e.id);
+                    else onChoose(rung.id, e.id);
+                  };
                   return (
-                    <g key={e.id} role="button" tabIndex={0} aria-label={`${e.words}, ${show(e.mm)}, ${e.knowledge}`} style={{ cursor: 'pointer' }}
-                      onPointerEnter={() => { setAt(e.id); }} onFocus={() => { setAt(e.id); }} onBlur={() => { setAt(null); }} onClick={choose}
-                      onKeyDown={(k) => { if (k.key === 'Enter' || k.key === ' ') { k.preventDefault(); k.stopPropagation(); choose(); } }}>
+                    <g
+                      key={e.id}
+                      role="button"
+                      tabIndex={0}
+                      aria-label={`${e.words}, ${show(e.mm)}, ${e.knowledge}`}
+                      style={{ cursor: 'pointer' }}
+                      onPointerEnter={() => {
+                        setAt(e.id);
+                      }}
+                      onFocus={() => {
+                        setAt(e.id);
+                      }}
+                      onBlur={() => {
+                        setAt(null);
+                      }}
+                      onClick={choose}
+                      onKeyDown={(k) => {
+                        if (k.key === 'Enter' || k.key === ' ') {
+                          k.preventDefault();
+                          k.stopPropagation();
+                          choose();
+                        }
+                      }}
+                    >
                       <rect x={-36} y={figure - CLEAR / 2} width={edge + 92} height={CLEAR} fill="transparent" />
-                      <rect x={0} y={y(e.mm) - h / 2} width={edge} height={h} fill={FILL[e.knowledge]} stroke={e.knowledge === 'assumed' ? '#141414' : 'none'} />
-                      {(e.id === settingId || e.id === equals?.edge.id) && <rect x={-4} y={y(e.mm) - h / 2 - 4} width={edge + 8} height={h + 8} fill="none" stroke="#141414" strokeWidth="2" />}
-                      {near && <rect x={-4} y={y(e.mm) - h / 2 - 4} width={edge + 8} height={h + 8} fill="none" stroke="#141414" strokeDasharray="3 2" />}
-                      <text x={-8} y={figure + 5} textAnchor="end" fontWeight="700" fontSize="16" fill="#141414" {...HALO}>{e.label}</text>
-                      <text x={edge + 8} y={figure + 4} fill="#141414" {...HALO}>{e.knowledge === 'assumed' ? '~' : ''}{show(e.mm).replace(' mm', '').replace(' in', '')}</text>
+                      <rect
+                        x={0}
+                        y={y(e.mm) - h / 2}
+                        width={edge}
+                        height={h}
+                        fill={FILL[e.knowledge]}
+                        stroke={e.knowledge === 'assumed' ? '#141414' : 'none'}
+                      />
+                      {(e.id === settingId || e.id === equals?.edge.id) && (
+                        <rect
+                          x={-4}
+                          y={y(e.mm) - h / 2 - 4}
+                          width={edge + 8}
+                          height={h + 8}
+                          fill="none"
+                          stroke="#141414"
+                          strokeWidth="2"
+                        />
+                      )}
+                      {near && (
+                        <rect
+                          x={-4}
+                          y={y(e.mm) - h / 2 - 4}
+                          width={edge + 8}
+                          height={h + 8}
+                          fill="none"
+                          stroke="#141414"
+                          strokeDasharray="3 2"
+                        />
+                      )}
+                      <text
+                        x={-8}
+                        y={figure + 5}
+                        textAnchor="end"
+                        fontWeight="700"
+                        fontSize="16"
+                        fill="#141414"
+                        {...HALO}
+                      >
+                        {e.label}
+                      </text>
+                      <text x={edge + 8} y={figure + 4} fill="#141414" {...HALO}>
+                        {e.knowledge === 'assumed' ? '~' : ''}
+                        {show(e.mm).replace(' mm', '').replace(' in', '')}
+                      </text>
                     </g>
                   );
                 })}
-                {plain ? <text y={HEIGHT + 28} fontSize="15" fontWeight="700" fill="#141414">{rung.name}</text> : (
-                  <g role="button" tabIndex={0} aria-label={`Choose ${rung.name}`} style={{ cursor: 'pointer' }} onClick={() => { onChoose(rung.id, null); }}
-                    onKeyDown={(k) => { if (k.key === 'Enter') onChoose(rung.id, null); }}>
-                    <text y={HEIGHT + 28} fontSize="15" fontWeight="700" fill="#141414">{rung.name}</text>
-                    <text y={HEIGHT + 45} fontSize="12" fill="#141414">{rung.edges[0]?.label} is widest · {showLength(machines[column]?.rollerWidthMm ?? 0, units)} wide</text>
+                {plain ? (
+                  <text y={HEIGHT + 28} fontSize="15" fontWeight="700" fill="#141414">
+                    {rung.name}
+                  </text>
+                ) : (
+                  <g
+                    role="button"
+                    tabIndex={0}
+                    aria-label={`Choose ${rung.name}`}
+                    style={{ cursor: 'pointer' }}
+                    onClick={() => {
+                      onChoose(rung.id, null);
+                    }}
+                    onKeyDown={(k) => {
+                      if (k.key === 'Enter') onChoose(rung.id, null);
+                    }}
+                  >
+                    <text y={HEIGHT + 28} fontSize="15" fontWeight="700" fill="#141414">
+                      {rung.name}
+                    </text>
+                    <text y={HEIGHT + 45} fontSize="12" fill="#141414">
+                      {rung.edges[0]?.label} is widest · {showLength(machines[column]?.rollerWidthMm ?? 0, units)} wide
+                    </text>
                     {rung.id === chosen && <rect x={0} y={HEIGHT + 50} width={118} height={9} fill="#141414" />}
                   </g>
                 )}

@@ -1,6 +1,14 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
-import { contradictionSentence, contradictions, thicknesses, wearOf, type Knowledge, type SettingThickness, type Wear } from '#core/sheet';
+import {
+  contradictionSentence,
+  contradictions,
+  thicknesses,
+  wearOf,
+  type Knowledge,
+  type SettingThickness,
+  type Wear,
+} from '#core/sheet';
 import { showLength } from '#core/units';
 import type { BenchSetupDto, MachineDto, ReadingDto } from '#contract';
 import { Choice } from '../../parts/Choice.js';
@@ -12,7 +20,11 @@ import { Caption, Second, Word } from '../../theme/pieces.js';
 import { change, useRefusal } from '../../wire/save.js';
 import { ReadingForm, WAYS } from './ReadingForm.js';
 
-const KNOWN: Readonly<Record<Knowledge, string>> = { measured: 'measured', interpolated: 'worked out between', assumed: 'assumed' };
+const KNOWN: Readonly<Record<Knowledge, string>> = {
+  measured: 'measured',
+  interpolated: 'worked out between',
+  assumed: 'assumed',
+};
 
 interface MachineWordsProps {
   readonly machine: MachineDto;
@@ -32,19 +44,84 @@ export function MachineWords({ machine, mine, setup, settingId, onSetting, onGon
   const wrong = contradictions(machine);
   const wear = wearOf(machine);
   const setting = all.find((s) => s.id === settingId) ?? all[0];
-  const save = (part: Partial<MachineDto>): void => { void change('PUT', path, { ...machine, ...part }); };
+  const save = (part: Partial<MachineDto>): void => {
+    void change('PUT', path, { ...machine, ...part });
+  };
   return (
     <Flex direction="column" gap={3}>
       <div>
-        <h2><TextValue label="Name of the machine" value={machine.name} refusal={refusal?.sentenceFor('name')} onChange={(name) => { save({ name }); }} /></h2>
-        <Second>rollers <LengthValue label="Roller width" value={machine.rollerWidthMm} refusal={refusal?.sentenceFor('rollerWidthMm')} onChange={(rollerWidthMm) => { save({ rollerWidthMm }); }} /> wide · {machine.settings[0]?.label} widest, {machine.settings.at(-1)?.label} thinnest
-          {mine ? ' · your own' : <> · <Word onClick={() => { void change('PUT', '/api/bench', { ...setup, machineId: machine.id, discSettingId: null }); }}>this is my own</Word></>}</Second>
+        <h2>
+          <TextValue
+            label="Name of the machine"
+            value={machine.name}
+            refusal={refusal?.sentenceFor('name')}
+            onChange={(name) => {
+              save({ name });
+            }}
+          />
+        </h2>
+        <Second>
+          rollers{' '}
+          <LengthValue
+            label="Roller width"
+            value={machine.rollerWidthMm}
+            refusal={refusal?.sentenceFor('rollerWidthMm')}
+            onChange={(rollerWidthMm) => {
+              save({ rollerWidthMm });
+            }}
+          />{' '}
+          wide · {machine.settings[0]?.label} widest, {machine.settings.at(-1)?.label} thinnest
+          {mine ? (
+            ' · your own'
+          ) : (
+            <>
+              {' '}
+              ·{' '}
+              <Word
+                onClick={() => {
+                  void change('PUT', '/api/bench', { ...setup, machineId: machine.id, discSettingId: null });
+                }}
+              >
+                this is my own
+              </Word>
+            </>
+          )}
+        </Second>
       </div>
-      {wrong.map((c) => <Warning key={c.thinner.id}>{contradictionSentence(c, units)}</Warning>)}
-      {wear && <Box><Caption>{wearWords(wear)}</Caption></Box>}
+      {wrong.map((c) => (
+        <Warning key={c.thinner.id}>{contradictionSentence(c, units)}</Warning>
+      ))}
+      {wear && (
+        <Box>
+          <Caption>{wearWords(wear)}</Caption>
+        </Box>
+      )}
       {refusal && !setting && refusal.sentenceFor('name') === undefined && <Warning>{refusal.message}</Warning>}
-      {setting && <OneSetting key={setting.id} machine={machine} setting={setting} all={all} setup={setup} onSetting={onSetting} onReadings={(readings) => { save({ readings }); }} refusal={refusal && !refusal.sentenceFor('name') ? refusal.message : undefined} />}
-      <Word alignSelf="flex-start" fontSize="small" onClick={() => { void change('DELETE', `${path}?version=${machine.version}`).then((gone) => { if (gone !== null) onGone(); }); }}>Take this machine away</Word>
+      {setting && (
+        <OneSetting
+          key={setting.id}
+          machine={machine}
+          setting={setting}
+          all={all}
+          setup={setup}
+          onSetting={onSetting}
+          onReadings={(readings) => {
+            save({ readings });
+          }}
+          refusal={refusal && !refusal.sentenceFor('name') ? refusal.message : undefined}
+        />
+      )}
+      <Word
+        alignSelf="flex-start"
+        fontSize="small"
+        onClick={() => {
+          void change('DELETE', `${path}?version=${machine.version}`).then((gone) => {
+            if (gone !== null) onGone();
+          });
+        }}
+      >
+        Take this machine away
+      </Word>
     </Flex>
   );
 }
@@ -54,7 +131,8 @@ function wearWords({ perYear, sigma, from, to, sure }: Wear): string {
   const percent = (x: number): string => `${(100 * Math.abs(x)).toFixed(1)} %`;
   const [least, most] = [Math.max(0, Math.abs(perYear) - 2 * sigma), Math.abs(perYear) + 2 * sigma];
   const between = `between ${showDate(from)} and ${showDate(to)}`;
-  if (!sure) return `No wear to be seen ${between}: ${percent(perYear)} a year, which is within what readings differ by (± ${percent(2 * sigma)}).`;
+  if (!sure)
+    return `No wear to be seen ${between}: ${percent(perYear)} a year, which is within what readings differ by (± ${percent(2 * sigma)}).`;
   return `Its gaps grow ${perYear > 0 ? 'wider' : 'narrower'} by about ${percent(perYear)} a year (surely between ${(100 * least).toFixed(1)} and ${percent(most)}), from readings ${between}. Older readings are carried along.`;
 }
 
@@ -73,11 +151,50 @@ function OneSetting({ machine, setting, all, setup, onSetting, onReadings, refus
   const own = machine.readings.filter((r) => r.settingId === setting.id);
   return (
     <Box>
-      <Box marginBottom={2}>Setting <Choice label="Setting to measure" value={setting.id} options={all.map((s) => ({ value: s.id, text: s.label }))} onChange={onSetting} />: <b>{setting.knowledge === 'assumed' ? '~' : ''}{showLength(setting.mm, units, true)}</b>, {KNOWN[setting.knowledge]}, ± {showLength(2 * setting.sigmaMm, units, true)}</Box>
+      <Box marginBottom={2}>
+        Setting{' '}
+        <Choice
+          label="Setting to measure"
+          value={setting.id}
+          options={all.map((s) => ({ value: s.id, text: s.label }))}
+          onChange={onSetting}
+        />
+        :{' '}
+        <b>
+          {setting.knowledge === 'assumed' ? '~' : ''}
+          {showLength(setting.mm, units, true)}
+        </b>
+        , {KNOWN[setting.knowledge]}, ± {showLength(2 * setting.sigmaMm, units, true)}
+      </Box>
       {own.map((r) => (
-        <Box key={r.id} fontSize="small"><LengthValue label="Reading" fine value={r.mm} onChange={(mm) => { onReadings(machine.readings.map((x) => (x.id === r.id ? { ...x, mm } : x))); }} /> {WAYS[r.way]}{r.takenOn ? `, ${showDate(r.takenOn)}` : ''} · <Word onClick={() => { onReadings(machine.readings.filter((x) => x.id !== r.id)); }} type="button">strike out</Word></Box>
+        <Box key={r.id} fontSize="small">
+          <LengthValue
+            label="Reading"
+            fine
+            value={r.mm}
+            onChange={(mm) => {
+              onReadings(machine.readings.map((x) => (x.id === r.id ? { ...x, mm } : x)));
+            }}
+          />{' '}
+          {WAYS[r.way]}
+          {r.takenOn ? `, ${showDate(r.takenOn)}` : ''} ·{' '}
+          <Word
+            onClick={() => {
+              onReadings(machine.readings.filter((x) => x.id !== r.id));
+            }}
+            type="button"
+          >
+            strike out
+          </Word>
+        </Box>
       ))}
-      <ReadingForm setting={setting} setup={setup} onNote={(reading) => { onReadings([...machine.readings, { id: crypto.randomUUID(), settingId: setting.id, ...reading }]); }} />
+      <ReadingForm
+        setting={setting}
+        setup={setup}
+        onNote={(reading) => {
+          onReadings([...machine.readings, { id: crypto.randomUUID(), settingId: setting.id, ...reading }]);
+        }}
+      />
       {refusal && <Warning>{refusal}</Warning>}
     </Box>
   );

@@ -11,7 +11,12 @@ const [FLAT, FACE] = [1.6, 4.6];
 const TALLEST = 270;
 const Pick = chakra('button', { base: { textAlign: 'left', display: 'block', _hover: { background: 'paper' } } });
 
-interface MadeSheetProps { readonly sheet: SheetAnswer; readonly chosen: boolean; readonly onChoose: () => void; /** pieces that still fit; null: that is no question here */ readonly fits: number | null }
+interface MadeSheetProps {
+  readonly sheet: SheetAnswer;
+  readonly chosen: boolean;
+  readonly onChoose: () => void;
+  /** pieces that still fit; null: that is no question here */ readonly fits: number | null;
+}
 
 /** A sheet as it lies there, holes and all, or the face of a plug, to scale. */
 export function MadeSheet({ sheet, chosen, onChoose, fits }: MadeSheetProps): ReactElement {
@@ -29,21 +34,75 @@ export function MadeSheet({ sheet, chosen, onChoose, fits }: MadeSheetProps): Re
   });
   const paint = hexes.length > 1 ? `url(#${id})` : `#${hexes[0] ?? '999999'}`;
   return (
-    <Pick onClick={onChoose} aria-label={`${sheet.name}, ${flat ? showSize(widthMm, lengthMm, units) : showLength(widthMm, units)}`} aria-pressed={chosen}>
+    <Pick
+      onClick={onChoose}
+      aria-label={`${sheet.name}, ${flat ? showSize(widthMm, lengthMm, units) : showLength(widthMm, units)}`}
+      aria-pressed={chosen}
+    >
       <svg width={w} height={h} style={{ display: 'block' }} aria-hidden>
-        <defs>{form === 'plug' ? <radialGradient id={id}>{stops}</radialGradient> : <linearGradient id={id}>{stops}</linearGradient>}</defs>
-        {form === 'plug' ? <circle cx={w / 2} cy={h / 2} r={w / 2} fill={paint} /> : <rect width={w} height={h} fill={paint} />}
-        {flat && leftOfSheet(sheet).bands.map((band, b) => Array.from({ length: band.count }, (_, i) => {
-          const [x, y] = [(band.layout.centres[2 * i] ?? 0) * scale, h - (band.from + (band.layout.centres[2 * i + 1] ?? 0)) * scale];
-          if (band.cutter.shape === 'round') return <circle key={`${b} ${i}`} cx={x} cy={y} r={(band.cutter.diameter / 2) * scale} fill="#c9c9c9" />;
-          const [pw, ph] = band.layout.turned ? [band.cutter.height, band.cutter.width] : [band.cutter.width, band.cutter.height];
-          return <rect key={`${b} ${i}`} x={x - (pw / 2) * scale} y={y - (ph / 2) * scale} width={pw * scale} height={ph * scale} fill="#c9c9c9" />;
-        }))}
+        <defs>
+          {form === 'plug' ? (
+            <radialGradient id={id}>{stops}</radialGradient>
+          ) : (
+            <linearGradient id={id}>{stops}</linearGradient>
+          )}
+        </defs>
+        {form === 'plug' ? (
+          <circle cx={w / 2} cy={h / 2} r={w / 2} fill={paint} />
+        ) : (
+          <rect width={w} height={h} fill={paint} />
+        )}
+        {flat &&
+          leftOfSheet(sheet).bands.map((band, b) =>
+            Array.from({ length: band.count }, (_, i) => {
+              const [x, y] = [
+                (band.layout.centres[2 * i] ?? 0) * scale,
+                h - (band.from + (band.layout.centres[2 * i + 1] ?? 0)) * scale,
+              ];
+              if (band.cutter.shape === 'round')
+                return <circle key={`${b} ${i}`} cx={x} cy={y} r={(band.cutter.diameter / 2) * scale} fill="#c9c9c9" />;
+              const [pw, ph] = band.layout.turned
+                ? [band.cutter.height, band.cutter.width]
+                : [band.cutter.width, band.cutter.height];
+              return (
+                <rect
+                  key={`${b} ${i}`}
+                  x={x - (pw / 2) * scale}
+                  y={y - (ph / 2) * scale}
+                  width={pw * scale}
+                  height={ph * scale}
+                  fill="#c9c9c9"
+                />
+              );
+            }),
+          )}
       </svg>
-      <Box height={chosen ? '9px' : '1px'} marginTop={chosen ? 1 : '12px'} background="ink" style={{ width: Math.max(w, 60) }} />
-      <Box fontWeight={600} lineHeight={1.25} marginTop={1} maxWidth="220px">{sheet.name}</Box>
-      <Caption display="block">{flat ? `${sheet.layers > 1 ? `${sheet.layers} × ` : ''}${showLength(mm, units, true)}${sheet.rolledAt === '' ? '' : `, ${sheet.rolledAt}`}` : `${showLength(widthMm, units)} across, ${showLength(lengthMm, units)} high`} · {showMass(sheet.grams, units)}</Caption>
-      {fits !== null && <Box fontSize="small">{fits === 0 ? 'no such piece fits' : <><b>{fits}</b> pieces still fit</>}</Box>}
+      <Box
+        height={chosen ? '9px' : '1px'}
+        marginTop={chosen ? 1 : '12px'}
+        background="ink"
+        style={{ width: Math.max(w, 60) }}
+      />
+      <Box fontWeight={600} lineHeight={1.25} marginTop={1} maxWidth="220px">
+        {sheet.name}
+      </Box>
+      <Caption display="block">
+        {flat
+          ? `${sheet.layers > 1 ? `${sheet.layers} × ` : ''}${showLength(mm, units, true)}${sheet.rolledAt === '' ? '' : `, ${sheet.rolledAt}`}`
+          : `${showLength(widthMm, units)} across, ${showLength(lengthMm, units)} high`}{' '}
+        · {showMass(sheet.grams, units)}
+      </Caption>
+      {fits !== null && (
+        <Box fontSize="small">
+          {fits === 0 ? (
+            'no such piece fits'
+          ) : (
+            <>
+              <b>{fits}</b> pieces still fit
+            </>
+          )}
+        </Box>
+      )}
     </Pick>
   );
 }

@@ -15,7 +15,11 @@ import { ask } from '../../wire/ask.js';
 import { useShelf } from '../../wire/queries.js';
 import { bookOf } from '../../state/book.js';
 
-interface OfWhat { readonly name: string; readonly density: number; readonly assumed: boolean }
+interface OfWhat {
+  readonly name: string;
+  readonly density: number;
+  readonly assumed: boolean;
+}
 const ANY: OfWhat = { name: 'any clay', density: ASSUMED_DENSITY, assumed: true };
 
 /** Weight, area and thickness of a sheet: any two give the third. */
@@ -48,22 +52,88 @@ export function SheetOf({ own }: { readonly own: MachineDto }): ReactElement {
   };
   return (
     <div>
-      <Box as="h2" marginBottom={2}>A sheet of <MassValue label="Weight of the sheet" value={grams} onChange={setGrams} /> <Word fontFamily="heading" fontWeight={700} onClick={() => { setPicking(true); }}>{what.name}</Word></Box>
-      {picking && <MaterialPicker label="What the sheet is made of" onPick={(p) => { void pick(p); }} onCancel={() => { setPicking(false); }} />}
-      {typeof words === 'string' ? <Warning>{words}</Warning> : (
+      <Box as="h2" marginBottom={2}>
+        A sheet of <MassValue label="Weight of the sheet" value={grams} onChange={setGrams} />{' '}
+        <Word
+          fontFamily="heading"
+          fontWeight={700}
+          onClick={() => {
+            setPicking(true);
+          }}
+        >
+          {what.name}
+        </Word>
+      </Box>
+      {picking && (
+        <MaterialPicker
+          label="What the sheet is made of"
+          onPick={(p) => {
+            void pick(p);
+          }}
+          onCancel={() => {
+            setPicking(false);
+          }}
+        />
+      )}
+      {typeof words === 'string' ? (
+        <Warning>{words}</Warning>
+      ) : (
         <Box lineHeight={1.7}>
-          at your <Choice label="Setting of the sheet" value={setting.id} options={settings.map((s) => ({ value: s.id, text: s.label }))} onChange={setSettingId} />: <b>{tilde}{showArea(words.area, units)}</b>, {showSize(Math.min(own.rollerWidthMm, Math.sqrt(words.area)), words.area / Math.min(own.rollerWidthMm, Math.sqrt(words.area)), units)}
-          <br />a sheet of <Value label="Size of the sheet" text={showSize(size.width, size.height, units)} read={readSheet} onChange={setSize} /> there weighs <b>{tilde}{showMass(words.mass, units)}</b>
-          <br />and if one of that size weighs {showMass(grams, units)}, it is <b>{what.assumed ? '~' : ''}{showLength(words.thickness, units, true)}</b> thick{like && like.layers === 1 ? `, near your ${like.setting.label}` : ''}
+          at your{' '}
+          <Choice
+            label="Setting of the sheet"
+            value={setting.id}
+            options={settings.map((s) => ({ value: s.id, text: s.label }))}
+            onChange={setSettingId}
+          />
+          :{' '}
+          <b>
+            {tilde}
+            {showArea(words.area, units)}
+          </b>
+          ,{' '}
+          {showSize(
+            Math.min(own.rollerWidthMm, Math.sqrt(words.area)),
+            words.area / Math.min(own.rollerWidthMm, Math.sqrt(words.area)),
+            units,
+          )}
+          <br />a sheet of{' '}
+          <Value
+            label="Size of the sheet"
+            text={showSize(size.width, size.height, units)}
+            read={readSheet}
+            onChange={setSize}
+          />{' '}
+          there weighs{' '}
+          <b>
+            {tilde}
+            {showMass(words.mass, units)}
+          </b>
+          <br />
+          and if one of that size weighs {showMass(grams, units)}, it is{' '}
+          <b>
+            {what.assumed ? '~' : ''}
+            {showLength(words.thickness, units, true)}
+          </b>{' '}
+          thick{like && like.layers === 1 ? `, near your ${like.setting.label}` : ''}
         </Box>
       )}
     </div>
   );
 }
 
-function sheetWords(grams: number, size: { width: number; height: number }, mm: number, density: number): { area: number; mass: number; thickness: number } | string {
+function sheetWords(
+  grams: number,
+  size: { width: number; height: number },
+  mm: number,
+  density: number,
+): { area: number; mass: number; thickness: number } | string {
   return orSentence(() => {
     const given = size.width * size.height;
-    return { area: areaOfSheet(grams, mm, density), mass: massOfSheet(given, mm, density), thickness: thicknessOfSheet(grams, given, density) };
+    return {
+      area: areaOfSheet(grams, mm, density),
+      mass: massOfSheet(given, mm, density),
+      thickness: thicknessOfSheet(grams, given, density),
+    };
   });
 }

@@ -12,8 +12,25 @@ export function TrueScale(): ReactElement {
   return (
     <Box marginTop={2} maxWidth="520px">
       <Box height="10px" background="ink" style={{ width: CARD_WIDTH * pxPerMm }} aria-hidden />
-      <label><input type="range" min={2.5} max={9} step={0.01} value={pxPerMm} onChange={(e) => { setPxPerMm(e.currentTarget.valueAsNumber); }} style={{ width: '100%', accentColor: '#141414' }} aria-label="How large a millimetre is on this screen" aria-valuetext={`${pxPerMm.toFixed(2)} px`} /></label>
-      <Caption>Hold a bank card against the black bar and draw the slider until both are equally wide: then edges, discs and faces are at true size on this screen.</Caption>
+      <label>
+        <input
+          type="range"
+          min={2.5}
+          max={9}
+          step={0.01}
+          value={pxPerMm}
+          onChange={(e) => {
+            setPxPerMm(e.currentTarget.valueAsNumber);
+          }}
+          style={{ width: '100%', accentColor: '#141414' }}
+          aria-label="How large a millimetre is on this screen"
+          aria-valuetext={`${pxPerMm.toFixed(2)} px`}
+        />
+      </label>
+      <Caption>
+        Hold a bank card against the black bar and draw the slider until both are equally wide: then edges, discs and
+        faces are at true size on this screen.
+      </Caption>
     </Box>
   );
 }

@@ -3,16 +3,50 @@ import { attempt, type UnitSystem } from '#core/units';
 import type { SheetAnswer, SheetDto } from '#contract';
 
 /** A sheet as it is sent: without what only an answer has. */
-export const sentSheet = ({ id, version, name, note, form, widthMm, lengthMm, mm, layers, grams, cuts, gone, inside }: SheetAnswer): SheetDto =>
-  ({ id, version, name, note, form, widthMm, lengthMm, mm, layers, grams, cuts, gone, inside: inside ?? null });
+export const sentSheet = ({
+  id,
+  version,
+  name,
+  note,
+  form,
+  widthMm,
+  lengthMm,
+  mm,
+  layers,
+  grams,
+  cuts,
+  gone,
+  inside,
+}: SheetAnswer): SheetDto => ({
+  id,
+  version,
+  name,
+  note,
+  form,
+  widthMm,
+  lengthMm,
+  mm,
+  layers,
+  grams,
+  cuts,
+  gone,
+  inside: inside ?? null,
+});
 
 /** A sheet whose thickness is typed anew: the clay stays, so its length follows; one that pieces were cut from keeps its size. */
 export const retyped = (sheet: SheetAnswer, mm: number): Partial<SheetAnswer> =>
-  (sheet.cuts.length > 0 || !(mm > 0) ? { mm } : { mm, lengthMm: (sheet.lengthMm * sheet.mm) / mm });
+  sheet.cuts.length > 0 || !(mm > 0) ? { mm } : { mm, lengthMm: (sheet.lengthMm * sheet.mm) / mm };
 
 /** What is left of a sheet; of one that became too small for what was cut from it, nothing. */
 export function leftOfSheet(sheet: SheetAnswer): SheetLeft {
-  return attempt(() => sheetLeft(sheet, sheet.cuts.map((c) => ({ cutter: cutterOf(c.widthMm, c.heightMm), count: c.count, bridge: c.bridgeMm }))), () => ({ bands: [], length: 0, pieces: 0, scrap: 0 }));
+  return attempt(
+    () =>
+      sheetLeft(
+        sheet,
+        sheet.cuts.map((c) => ({ cutter: cutterOf(c.widthMm, c.heightMm), count: c.count, bridge: c.bridgeMm })),
+      ),
+    () => ({ bands: [], length: 0, pieces: 0, scrap: 0 }),
+  );
 }
 
 /** Pieces that were cut before, for the note: what becomes of the rest has no more place for them. */

@@ -14,7 +14,14 @@ import { change, useRefusal } from '../../wire/save.js';
 import { today } from '../../state/today.js';
 
 const Clay = chakra('button', {
-  base: { display: 'block', padding: '6px', margin: '-6px', border: '3px solid transparent', _hover: { borderColor: 'hairline' }, '&&&[aria-pressed=true]': { borderColor: 'ink' } },
+  base: {
+    display: 'block',
+    padding: '6px',
+    margin: '-6px',
+    border: '3px solid transparent',
+    _hover: { borderColor: 'hairline' },
+    '&&&[aria-pressed=true]': { borderColor: 'ink' },
+  },
 });
 
 interface LineRowProps {
@@ -29,13 +36,43 @@ interface LineRowProps {
 /** One line: what the packet says, and its clays. */
 export function LineRow({ line, clays, blocks, chosen, onChoose, onAddColour }: LineRowProps): ReactElement {
   return (
-    <Grid templateColumns="158px 1fr" gap={4} paddingY="10px" borderBottom="2px solid" borderColor="#6d6d6d" as="section" aria-label={line.name}>
+    <Grid
+      templateColumns="158px 1fr"
+      gap={4}
+      paddingY="10px"
+      borderBottom="2px solid"
+      borderColor="#6d6d6d"
+      as="section"
+      aria-label={line.name}
+    >
       <LineWords line={line} empty={clays.length === 0} />
       <Flex wrap="wrap" columnGap={3} rowGap={3} alignItems="flex-start">
-        {clays.map((clay) => <ClayOnShelf key={clay.id} clay={clay} blocks={inOrder(blocks.filter((b) => b.clayId === clay.id))} chosen={clay.id === chosen} onChoose={() => { onChoose(clay.id); }} />)}
-        {clays.length > 0
-          ? <Plus aria-label={`Another colour of ${line.name}`} title="another colour" width="32px" height="48px" onClick={onAddColour}>+</Plus>
-          : <Word fontSize="small" onClick={onAddColour}>Add the first colour of {line.name}</Word>}
+        {clays.map((clay) => (
+          <ClayOnShelf
+            key={clay.id}
+            clay={clay}
+            blocks={inOrder(blocks.filter((b) => b.clayId === clay.id))}
+            chosen={clay.id === chosen}
+            onChoose={() => {
+              onChoose(clay.id);
+            }}
+          />
+        ))}
+        {clays.length > 0 ? (
+          <Plus
+            aria-label={`Another colour of ${line.name}`}
+            title="another colour"
+            width="32px"
+            height="48px"
+            onClick={onAddColour}
+          >
+            +
+          </Plus>
+        ) : (
+          <Word fontSize="small" onClick={onAddColour}>
+            Add the first colour of {line.name}
+          </Word>
+        )}
       </Flex>
     </Grid>
   );
@@ -44,29 +81,104 @@ export function LineRow({ line, clays, blocks, chosen, onChoose, onAddColour }: 
 function LineWords({ line, empty }: { readonly line: LineDto; readonly empty: boolean }): ReactElement {
   const path = `/api/lines/${line.id}`;
   const refusal = useRefusal(path);
-  const save = (part: Partial<LineDto>): void => { void change('PUT', path, { ...line, ...part }); };
+  const save = (part: Partial<LineDto>): void => {
+    void change('PUT', path, { ...line, ...part });
+  };
   const says = (field: string): string | undefined => refusal?.sentenceFor(field);
   return (
     <Box fontSize="caption" lineHeight={1.55} css={{ '& input, & select': { borderBottomColor: 'hairline' } }}>
-      <Box fontFamily="heading" fontWeight={700} fontSize="h3"><TextValue label="Name of the line" value={line.name} refusal={says('name')} onChange={(name) => { save({ name }); }} /></Box>
-      <Choice label={`Firmness of ${line.name}`} value={line.firmness} options={FIRMNESSES} onChange={(firmness) => { save({ firmness }); }} />
-      {', '}
-      <Value label={`Density of ${line.name}`} text={`${line.densityMeasured ? '' : '~'}${line.density} g/cm³`} refusal={says('density')}
-        read={(text) => readNumber(text.replace(/^~/, '').replace(/\s*g.*$/, '')).valueOf()} onChange={(density) => { save({ density, densityMeasured: true }); }} />
-      <Box>
-        <TemperatureValue label={`Baking temperature of ${line.name}`} value={line.bakeC} refusal={says('bakeC')} onChange={(bakeC) => { save({ bakeC }); }} />
-        {', '}
-        <CountValue label={`Baking minutes of ${line.name}`} value={line.bakeMinutes} refusal={says('bakeMinutes')} onChange={(bakeMinutes) => { save({ bakeMinutes }); }} /> min for{' '}
-        <LengthValue label={`Thickness for the baking time of ${line.name}`} value={line.bakePerMm} refusal={says('bakePerMm')} onChange={(bakePerMm) => { save({ bakePerMm }); }} />
+      <Box fontFamily="heading" fontWeight={700} fontSize="h3">
+        <TextValue
+          label="Name of the line"
+          value={line.name}
+          refusal={says('name')}
+          onChange={(name) => {
+            save({ name });
+          }}
+        />
       </Box>
-      <Box>never above <TemperatureValue label={`Maximum temperature of ${line.name}`} value={line.maxC} refusal={says('maxC')} onChange={(maxC) => { save({ maxC }); }} /></Box>
+      <Choice
+        label={`Firmness of ${line.name}`}
+        value={line.firmness}
+        options={FIRMNESSES}
+        onChange={(firmness) => {
+          save({ firmness });
+        }}
+      />
+      {', '}
+      <Value
+        label={`Density of ${line.name}`}
+        text={`${line.densityMeasured ? '' : '~'}${line.density} g/cm³`}
+        refusal={says('density')}
+        read={(text) => readNumber(text.replace(/^~/, '').replace(/\s*g.*$/, '')).valueOf()}
+        onChange={(density) => {
+          save({ density, densityMeasured: true });
+        }}
+      />
+      <Box>
+        <TemperatureValue
+          label={`Baking temperature of ${line.name}`}
+          value={line.bakeC}
+          refusal={says('bakeC')}
+          onChange={(bakeC) => {
+            save({ bakeC });
+          }}
+        />
+        {', '}
+        <CountValue
+          label={`Baking minutes of ${line.name}`}
+          value={line.bakeMinutes}
+          refusal={says('bakeMinutes')}
+          onChange={(bakeMinutes) => {
+            save({ bakeMinutes });
+          }}
+        />{' '}
+        min for{' '}
+        <LengthValue
+          label={`Thickness for the baking time of ${line.name}`}
+          value={line.bakePerMm}
+          refusal={says('bakePerMm')}
+          onChange={(bakePerMm) => {
+            save({ bakePerMm });
+          }}
+        />
+      </Box>
+      <Box>
+        never above{' '}
+        <TemperatureValue
+          label={`Maximum temperature of ${line.name}`}
+          value={line.maxC}
+          refusal={says('maxC')}
+          onChange={(maxC) => {
+            save({ maxC });
+          }}
+        />
+      </Box>
       {refusal && !refusal.problem.fields && <Warning>{refusal.message}</Warning>}
-      {empty && <Word onClick={() => { void change('DELETE', `${path}?version=${line.version}`); }}>take it off the shelf</Word>}
+      {empty && (
+        <Word
+          onClick={() => {
+            void change('DELETE', `${path}?version=${line.version}`);
+          }}
+        >
+          take it off the shelf
+        </Word>
+      )}
     </Box>
   );
 }
 
-function ClayOnShelf({ clay, blocks, chosen, onChoose }: { readonly clay: ClayDto; readonly blocks: readonly BlockDto[]; readonly chosen: boolean; readonly onChoose: () => void }): ReactElement {
+function ClayOnShelf({
+  clay,
+  blocks,
+  chosen,
+  onChoose,
+}: {
+  readonly clay: ClayDto;
+  readonly blocks: readonly BlockDto[];
+  readonly chosen: boolean;
+  readonly onChoose: () => void;
+}): ReactElement {
   const units = useUnits();
   const there = blocks.filter((b) => b.leftGrams > 0);
   const left = there.reduce((sum, b) => sum + b.leftGrams, 0);
@@ -75,13 +187,26 @@ function ClayOnShelf({ clay, blocks, chosen, onChoose }: { readonly clay: ClayDt
   return (
     <Clay onClick={onChoose} aria-pressed={chosen} opacity={clay.retired ? 0.6 : 1}>
       <Flex gap="2px" minHeight="48px" alignItems="flex-start" wrap="wrap">
-        {there.length > 0
-          ? [...there].reverse().map((b) => <Block key={b.id} net={b.netGrams} left={b.leftGrams} hex={clay.bakedHex} kind={clay.kind} />)
-          : <Block net={57} left={0} hex={clay.bakedHex} kind={clay.kind} />}
+        {there.length > 0 ? (
+          [...there]
+            .reverse()
+            .map((b) => <Block key={b.id} net={b.netGrams} left={b.leftGrams} hex={clay.bakedHex} kind={clay.kind} />)
+        ) : (
+          <Block net={57} left={0} hex={clay.bakedHex} kind={clay.kind} />
+        )}
       </Flex>
-      <Box fontWeight={600} fontSize="small" marginTop={1} lineHeight={1.3}>{clay.name}</Box>
-      <Box lineHeight={1.35} fontSize="caption" color="ink2">{left > 0 ? showMass(left, units) : 'none left'}{clay.retired ? ' · retired' : ''}</Box>
-      {months !== null && <Box lineHeight={1.35} fontSize="caption" color="ink2">{showAge(months)}</Box>}
+      <Box fontWeight={600} fontSize="small" marginTop={1} lineHeight={1.3}>
+        {clay.name}
+      </Box>
+      <Box lineHeight={1.35} fontSize="caption" color="ink2">
+        {left > 0 ? showMass(left, units) : 'none left'}
+        {clay.retired ? ' · retired' : ''}
+      </Box>
+      {months !== null && (
+        <Box lineHeight={1.35} fontSize="caption" color="ink2">
+          {showAge(months)}
+        </Box>
+      )}
     </Clay>
   );
 }

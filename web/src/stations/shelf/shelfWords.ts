@@ -2,7 +2,10 @@ import { FIRMNESSES as ALL, ageInMonths, showAge, type Firmness } from '#core/cl
 import { inOrderOfUse } from '#core/batch';
 import type { BlockDto } from '#contract';
 
-export const FIRMNESSES: readonly { readonly value: Firmness; readonly text: string }[] = ALL.map((value) => ({ value, text: value }));
+export const FIRMNESSES: readonly { readonly value: Firmness; readonly text: string }[] = ALL.map((value) => ({
+  value,
+  text: value,
+}));
 
 /** The blocks of one clay, the one to use first in front. */
 export function inOrder(blocks: readonly BlockDto[]): BlockDto[] {

@@ -8,7 +8,18 @@ export function SaveColours({ file }: { readonly file: () => ColourFile }): Reac
   return (
     <>
       {COLOUR_KINDS.map(({ ending, text, type, write }, i) => (
-        <span key={ending}>{i > 0 && ', '}<Word onClick={() => { const colours = file(); saveFile(colours.name, ending, type, write(colours)); }} title={text}>.{ending}</Word></span>
+        <span key={ending}>
+          {i > 0 && ', '}
+          <Word
+            onClick={() => {
+              const colours = file();
+              saveFile(colours.name, ending, type, write(colours));
+            }}
+            title={text}
+          >
+            .{ending}
+          </Word>
+        </span>
       ))}
     </>
   );

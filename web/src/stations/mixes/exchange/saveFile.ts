@@ -1,6 +1,11 @@
 import { writeAse, writeColourCsv, writeColourJson, writeCss, writeGpl, type ColourFile } from '#core/formats';
 
-interface Kind { readonly ending: string; readonly text: string; readonly type: string; readonly write: (file: ColourFile) => string | Uint8Array }
+interface Kind {
+  readonly ending: string;
+  readonly text: string;
+  readonly type: string;
+  readonly write: (file: ColourFile) => string | Uint8Array;
+}
 
 /** The files that colours can be written to. */
 export const COLOUR_KINDS: readonly Kind[] = [
@@ -11,14 +16,22 @@ export const COLOUR_KINDS: readonly Kind[] = [
   { ending: 'json', text: 'JSON', type: 'application/json', write: writeColourJson },
 ];
 
-const asFileName = (name: string): string => name.replace(/[\\/:*?"<>|]+/g, ' ').replace(/\s+/g, ' ').trim() || 'Sledge';
+const asFileName = (name: string): string =>
+  name
+    .replace(/[\\/:*?"<>|]+/g, ' ')
+    .replace(/\s+/g, ' ')
+    .trim() || 'Sledge';
 
 /** Gives the person a file to keep. */
 export function saveFile(name: string, ending: string, type: string, content: string | Uint8Array): void {
-  const url = URL.createObjectURL(new Blob([typeof content === 'string' ? content : new Uint8Array(content)], { type }));
+  const url = URL.createObjectURL(
+    new Blob([typeof content === 'string' ? content : new Uint8Array(content)], { type }),
+  );
   const link = document.createElement('a');
   link.href = url;
   link.download = `${asFileName(name)}.${ending}`;
   link.click();
-  setTimeout(() => { URL.revokeObjectURL(url); }, 10_000);
+  setTimeout(() => {
+    URL.revokeObjectURL(url);
+  }, 10_000);
 }

@@ -16,7 +16,11 @@ export function Palettes({ shelf }: { readonly shelf: ShelfAnswer }): ReactEleme
   const { detail } = useParams();
   const palette = usePalette(detail);
   if (detail === undefined) return <AllPalettes />;
-  return palette.data ? <PaletteView key={detail} palette={palette.data} shelf={shelf} /> : <Reading error={palette.error} />;
+  return palette.data ? (
+    <PaletteView key={detail} palette={palette.data} shelf={shelf} />
+  ) : (
+    <Reading error={palette.error} />
+  );
 }
 
 function AllPalettes(): ReactElement {
@@ -37,22 +41,77 @@ function AllPalettes(): ReactElement {
       setBusy(false);
     }
   };
-  useKeys('Palettes', [{ key: 'o', does: 'Open a photograph', run: () => { input.current?.click(); } }]);
+  useKeys('Palettes', [
+    {
+      key: 'o',
+      does: 'Open a photograph',
+      run: () => {
+        input.current?.click();
+      },
+    },
+  ]);
   if (!all.data) return <Reading error={all.error} />;
   return (
-    <Flex direction="column" gap={5} padding={5} overflowY="auto" minWidth={0}
-      onDragOver={(e) => { e.preventDefault(); }} onDrop={(e) => { e.preventDefault(); void open(e.dataTransfer.files[0]); }}>
-      <Flex alignItems="baseline" gap={4} wrap="wrap"><h1>Colours of a photograph</h1><Second>each with the mix of your clays that comes nearest</Second></Flex>
+    <Flex
+      direction="column"
+      gap={5}
+      padding={5}
+      overflowY="auto"
+      minWidth={0}
+      onDragOver={(e) => {
+        e.preventDefault();
+      }}
+      onDrop={(e) => {
+        e.preventDefault();
+        void open(e.dataTransfer.files[0]);
+      }}
+    >
+      <Flex alignItems="baseline" gap={4} wrap="wrap">
+        <h1>Colours of a photograph</h1>
+        <Second>each with the mix of your clays that comes nearest</Second>
+      </Flex>
       <Box border="1px dashed #141414" padding={5}>
-        <input ref={input} type="file" accept="image/*" aria-label="Photograph to open" style={{ position: 'absolute', opacity: 0, width: 1, height: 1 }} tabIndex={-1} onChange={(e) => { void open(e.currentTarget.files?.[0]); e.currentTarget.value = ''; }} />
-        <Action main={all.data.length === 0} disabled={busy} onClick={() => { input.current?.click(); }}>{busy ? 'Opening …' : 'Open a photograph'} <Key>O</Key></Action>
+        <input
+          ref={input}
+          type="file"
+          accept="image/*"
+          aria-label="Photograph to open"
+          style={{ position: 'absolute', opacity: 0, width: 1, height: 1 }}
+          tabIndex={-1}
+          onChange={(e) => {
+            void open(e.currentTarget.files?.[0]);
+            e.currentTarget.value = '';
+          }}
+        />
+        <Action
+          main={all.data.length === 0}
+          disabled={busy}
+          onClick={() => {
+            input.current?.click();
+          }}
+        >
+          {busy ? 'Opening …' : 'Open a photograph'} <Key>O</Key>
+        </Action>
         <Second> or drop one here. It stays on this machine.</Second>
-        {wrong !== null && <Box marginTop={3}><Warning>{wrong}</Warning></Box>}
+        {wrong !== null && (
+          <Box marginTop={3}>
+            <Warning>{wrong}</Warning>
+          </Box>
+        )}
       </Box>
       <Grid as="ul" templateColumns="repeat(auto-fill, minmax(260px, 1fr))" gap={5} aria-label="Palettes">
-        {all.data.map((card) => <li key={card.id}><OneCard card={card} /></li>)}
+        {all.data.map((card) => (
+          <li key={card.id}>
+            <OneCard card={card} />
+          </li>
+        ))}
       </Grid>
-      {all.data.length === 0 && <Second>No palette yet. A photograph of something you want the colours of will do: daylight, and something grey or white in it.</Second>}
+      {all.data.length === 0 && (
+        <Second>
+          No palette yet. A photograph of something you want the colours of will do: daylight, and something grey or
+          white in it.
+        </Second>
+      )}
     </Flex>
   );
 }
@@ -61,9 +120,24 @@ function OneCard({ card }: { readonly card: PaletteCard }): ReactElement {
   const whole = card.colours.reduce((sum, c) => sum + (c.share ?? 0.05), 0);
   return (
     <Link to={`/mixes/photograph/${card.id}`} style={{ textDecoration: 'none' }}>
-      {card.pictureId !== null && <img src={`/api/pictures/${card.pictureId}`} alt="" style={{ width: '100%', height: 150, objectFit: 'cover', display: 'block' }} />}
-      <Flex height="44px">{card.colours.map((c, i) => <Box key={i} style={{ background: `#${hexOf(xyzOfLab(c))}`, width: `${(100 * (c.share ?? 0.05)) / whole}%` }} />)}</Flex>
-      <Box fontWeight={600} marginTop={1}>{card.name}</Box>
+      {card.pictureId !== null && (
+        <img
+          src={`/api/pictures/${card.pictureId}`}
+          alt=""
+          style={{ width: '100%', height: 150, objectFit: 'cover', display: 'block' }}
+        />
+      )}
+      <Flex height="44px">
+        {card.colours.map((c, i) => (
+          <Box
+            key={i}
+            style={{ background: `#${hexOf(xyzOfLab(c))}`, width: `${(100 * (c.share ?? 0.05)) / whole}%` }}
+          />
+        ))}
+      </Flex>
+      <Box fontWeight={600} marginTop={1}>
+        {card.name}
+      </Box>
       <Caption>{card.colours.length === 1 ? 'one colour' : `${card.colours.length} colours`}</Caption>
     </Link>
   );

@@ -17,7 +17,10 @@ interface PictureProps {
   readonly onPoint: (x: number, y: number) => void;
 }
 
-interface Point { readonly x: number; readonly y: number }
+interface Point {
+  readonly x: number;
+  readonly y: number;
+}
 const ROOM = { width: 520, height: 360 };
 
 /** The photograph with its patch: the mouse or the arrow keys move it, a click or Enter takes what is under it. */
@@ -28,30 +31,53 @@ export function Picture({ source, room = ROOM, gains, patch, purpose, onPoint }:
   const [under, setUnder] = useState<Lab | null>(null);
   useEffect(() => {
     let current = true;
-    const blob = typeof source === 'string' ? fetch(`/api/pictures/${source}`).then((r) => r.blob()) : Promise.resolve(source);
-    void blob.then((b) => pictureWorker().takeUp(b)).then((taken) => { if (current) setSize(taken); });
-    return () => { current = false; };
+    const blob =
+      typeof source === 'string' ? fetch(`/api/pictures/${source}`).then((r) => r.blob()) : Promise.resolve(source);
+    void blob
+      .then((b) => pictureWorker().takeUp(b))
+      .then((taken) => {
+        if (current) setSize(taken);
+      });
+    return () => {
+      current = false;
+    };
   }, [source]);
   const [red, green, blue] = gains;
   useEffect(() => {
     if (!size) return;
     let current = true;
-    void pictureWorker().shown([red, green, blue]).then((image) => {
-      const context = canvas.current?.getContext('2d');
-      if (current && image && context) context.putImageData(image, 0, 0);
-    });
-    return () => { current = false; };
+    void pictureWorker()
+      .shown([red, green, blue])
+      .then((image) => {
+        const context = canvas.current?.getContext('2d');
+        if (current && image && context) context.putImageData(image, 0, 0);
+      });
+    return () => {
+      current = false;
+    };
   }, [size, red, green, blue]);
   useEffect(() => {
-    if (!at || !size) { setUnder(null); return; }
+    if (!at || !size) {
+      setUnder(null);
+      return;
+    }
     let current = true;
-    void pictureWorker().colourAt(at.x, at.y, patch, [red, green, blue]).then((lab) => { if (current) setUnder(lab); });
-    return () => { current = false; };
+    void pictureWorker()
+      .colourAt(at.x, at.y, patch, [red, green, blue])
+      .then((lab) => {
+        if (current) setUnder(lab);
+      });
+    return () => {
+      current = false;
+    };
   }, [at, patch, size, red, green, blue]);
   if (!size) return <Box width={`${room.width}px`} height={`${room.height}px`} border="1px dashed #141414" />;
   const scale = Math.min(room.width / size.width, room.height / size.height, 40);
   const [width, height] = [size.width * scale, size.height * scale];
-  const clamp = (p: Point): Point => ({ x: Math.max(0, Math.min(size.width - 1, p.x)), y: Math.max(0, Math.min(size.height - 1, p.y)) });
+  const clamp = (p: Point): Point => ({
+    x: Math.max(0, Math.min(size.width - 1, p.x)),
+    y: Math.max(0, Math.min(size.height - 1, p.y)),
+  });
   const fromMouse = (e: React.MouseEvent<HTMLElement>): Point => {
     const box = e.currentTarget.getBoundingClientRect();
     return clamp({ x: Math.floor((e.clientX - box.left) / scale), y: Math.floor((e.clientY - box.top) / scale) });
@@ -64,20 +90,70 @@ export function Picture({ source, room = ROOM, gains, patch, purpose, onPoint }:
   const side = Math.max(3, patch * scale);
   return (
     <Box>
-      <Box position="relative" width={`${width}px`} height={`${height}px`} cursor="crosshair" tabIndex={0} role="button"
+      <Box
+        position="relative"
+        width={`${width}px`}
+        height={`${height}px`}
+        cursor="crosshair"
+        tabIndex={0}
+        role="button"
         aria-label={purpose === 'neutral' ? 'Photograph: take the neutral point' : 'Photograph: take a colour'}
-        onMouseMove={(e) => { setAt(fromMouse(e)); }} onMouseLeave={() => { setAt(null); }}
-        onClick={(e) => { const p = fromMouse(e); onPoint(p.x, p.y); }}
+        onMouseMove={(e) => {
+          setAt(fromMouse(e));
+        }}
+        onMouseLeave={() => {
+          setAt(null);
+        }}
+        onClick={(e) => {
+          const p = fromMouse(e);
+          onPoint(p.x, p.y);
+        }}
         onKeyDown={(e) => {
-          const move = ({ ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] } as Readonly<Record<string, readonly [number, number]>>)[e.key];
-          if (move) { e.preventDefault(); step(move[0], move[1], e.shiftKey); }
-          if (e.key === 'Enter' && at) { e.preventDefault(); onPoint(at.x, at.y); }
-        }}>
-        <canvas ref={canvas} width={size.width} height={size.height} style={{ width: '100%', height: '100%', display: 'block', imageRendering: scale > 2 ? 'pixelated' : 'auto' }} />
-        {at && <Box position="absolute" pointerEvents="none" border="1px solid #fff" outline="1px solid #000" style={{ left: (at.x + 0.5) * scale - side / 2, top: (at.y + 0.5) * scale - side / 2, width: side, height: side }} />}
+          const move = (
+            { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] } as Readonly<
+              Record<string, readonly [number, number]>
+            >
+          )[e.key];
+          if (move) {
+            e.preventDefault();
+            step(move[0], move[1], e.shiftKey);
+          }
+          if (e.key === 'Enter' && at) {
+            e.preventDefault();
+            onPoint(at.x, at.y);
+          }
+        }}
+      >
+        <canvas
+          ref={canvas}
+          width={size.width}
+          height={size.height}
+          style={{ width: '100%', height: '100%', display: 'block', imageRendering: scale > 2 ? 'pixelated' : 'auto' }}
+        />
+        {at && (
+          <Box
+            position="absolute"
+            pointerEvents="none"
+            border="1px solid #fff"
+            outline="1px solid #000"
+            style={{
+              left: (at.x + 0.5) * scale - side / 2,
+              top: (at.y + 0.5) * scale - side / 2,
+              width: side,
+              height: side,
+            }}
+          />
+        )}
       </Box>
       <Box height="30px" marginTop={1} display="flex" alignItems="center" gap={2}>
-        {under ? <><Box width="44px" height="24px" style={{ background: `#${hexOf(xyzOfLab(under))}` }} /><Caption>{showLab(under)}</Caption></> : <Caption>the mouse or the arrow keys move the patch; a click or Enter takes it</Caption>}
+        {under ? (
+          <>
+            <Box width="44px" height="24px" style={{ background: `#${hexOf(xyzOfLab(under))}` }} />
+            <Caption>{showLab(under)}</Caption>
+          </>
+        ) : (
+          <Caption>the mouse or the arrow keys move the patch; a click or Enter takes it</Caption>
+        )}
       </Box>
     </Box>
   );

@@ -27,18 +27,29 @@ export function matchedOf(swatch: SwatchDto, found: readonly Found[], grams: num
   const mix = taken(found);
   if (!mix) return { ...own, notation: null, mixHex: null, deltaE: null, recipe: null, perClay: [] };
   const parts = partsOf(mix.units);
-  const recipe: Recipe = { basis: 'volume', ingredients: parts.map((p, i) => ({ parts: p, of: { clay: mix.clayIds[i] ?? '' } })) };
+  const recipe: Recipe = {
+    basis: 'volume',
+    ingredients: parts.map((p, i) => ({ parts: p, of: { clay: mix.clayIds[i] ?? '' } })),
+  };
   const named = (id: string): string => book.clay(id)?.name ?? '';
   return {
-    ...own, recipe, deltaE: mix.deltaE, mixHex: hexOf(xyzOfLab(mix.lab)),
-    notation: printNotation(parts.map((p, i) => ({ parts: p, of: { name: named(mix.clayIds[i] ?? ''), revision: null } }))),
+    ...own,
+    recipe,
+    deltaE: mix.deltaE,
+    mixHex: hexOf(xyzOfLab(mix.lab)),
+    notation: printNotation(
+      parts.map((p, i) => ({ parts: p, of: { name: named(mix.clayIds[i] ?? ''), revision: null } })),
+    ),
     perClay: toGrams(flatten(recipe, book), grams).map((c) => ({ ...c, name: named(c.clayId) })),
   };
 }
 
 /** Grams of each clay for all of a palette's mixes, most first. */
-export function clayForAll(rows: readonly Matched[]): { readonly clayId: string; readonly name: string; readonly grams: number }[] {
+export function clayForAll(
+  rows: readonly Matched[],
+): { readonly clayId: string; readonly name: string; readonly grams: number }[] {
   const sums = new Map<string, { name: string; grams: number }>();
-  for (const { clayId, name, grams } of rows.flatMap((r) => r.perClay)) sums.set(clayId, { name, grams: (sums.get(clayId)?.grams ?? 0) + grams });
+  for (const { clayId, name, grams } of rows.flatMap((r) => r.perClay))
+    sums.set(clayId, { name, grams: (sums.get(clayId)?.grams ?? 0) + grams });
   return [...sums].map(([clayId, own]) => ({ clayId, ...own })).sort((a, b) => b.grams - a.grams);
 }
