@@ -15,6 +15,7 @@ export default {
   testEnvironment: 'node',
   // long, so that a slow machine is no failure
   testTimeout: 120_000,
+  maxWorkers: '100%',
   roots: ['<rootDir>/core', '<rootDir>/contract', '<rootDir>/server', '<rootDir>/web/test'],
   testMatch: ['**/*.test.ts'],
   setupFiles: ['<rootDir>/core/test/seed.ts'],

@@ -1,13 +1,14 @@
+import type { Mixable } from '#core/material';
 import type { Kind } from '#core/clay';
 import type { BakeLoad, BenchStep, Layout, MixDemand, PiecePlan, ClayDemand } from '#core/batch';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn } from 'class-validator';
+import { MadeOf } from './material.js';
 import { Between, Id, IsoDate, Name, Omittable, Optional, Text, Things, Version, Whole, all } from './rules.js';
 
-/** A layer of a piece: a clay or a revision of a mix, never both, at a setting. */
+/** A layer of a piece: what it is rolled of, at a setting. */
 export class LayerDto {
   @Id() id!: string;
-  @Optional() @Id() clayId!: string | null;
-  @Optional() @Id() revisionId!: string | null;
+  @MadeOf('layer', 'Choose a mix or a clay for this layer.') of!: Mixable;
   @Id() settingId!: string;
 }
 

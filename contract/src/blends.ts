@@ -1,15 +1,11 @@
+import type { Mixable } from '#core/material';
 import { LAYOUTS, TURNINGS, type CountedBlend, type LayoutKind, type Turning } from '#core/blend';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn } from 'class-validator';
+import { EachMadeOf, MaterialDto } from './material.js';
 import type { RevisionAnswer } from './mixes.js';
 import { UsedDto, UsedList } from './batches.js';
 import { Between, Id, Inside, IsoDate, Name, Omittable, Optional, Text, Things, Version, Whole } from './rules.js';
 import { SheetDto } from './sheetBook.js';
-
-/** A colour of a blend: a clay or a revision of a mix, never both. */
-export class BlendColourDto {
-  @Optional() @Id() clayId!: string | null;
-  @Optional() @Id() revisionId!: string | null;
-}
 
 export class CutPointDto {
   @Between('A place of a cut', 0, 2000, 'mm') x!: number;
@@ -42,8 +38,9 @@ export class BlendPlanDto {
   @IsArray({ message: 'A blend is a list of colours.' })
   @ArrayMinSize(2, { message: 'A blend has at least two colours.' })
   @ArrayMaxSize(6, { message: 'A blend has at most six colours.' })
-  @Things(() => BlendColourDto)
-  colours!: BlendColourDto[];
+  @Things(() => MaterialDto)
+  @EachMadeOf('colour')
+  colours!: Mixable[];
   @Between('The width', 10, 2000, 'mm') width!: number;
   @Between('The height', 10, 1000, 'mm') height!: number;
   @Whole('The number of layers', 1, 8) layers!: number;

@@ -7,6 +7,7 @@ export * from './devices.js';
 export * from './diary.js';
 export * from './exchange.js';
 export * from './learning.js';
+export * from './material.js';
 export * from './mixes.js';
 export * from './palettes.js';
 export * from './sheetBook.js';

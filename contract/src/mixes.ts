@@ -1,13 +1,14 @@
+import type { Mixable } from '#core/material';
 import { STAGES, type Stage } from '#core/colour';
 import { BASES, CHIP_WAYS, type Basis, type ChipWay } from '#core/mix';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn } from 'class-validator';
-import { Between, Hex, Id, IsoDate, Name, Omittable, Optional, Parts, Text, Things, Version } from './rules.js';
+import { MadeOf } from './material.js';
+import { Between, Hex, Id, IsoDate, Name, Omittable, Parts, Text, Things, Version } from './rules.js';
 
-/** One ingredient: a clay or a revision of another mix, never both. */
+/** One ingredient: so many parts of a clay or of a revision of another mix. */
 export class IngredientDto {
   @Parts() parts!: string;
-  @Optional() @Id() clayId!: string | null;
-  @Optional() @Id() revisionId!: string | null;
+  @MadeOf('ingredient', 'Say which clay or mix this part is of.') of!: Mixable;
 }
 
 /** PUT /api/mixes/:id. A change of the recipe after something was made of it becomes a new revision. */

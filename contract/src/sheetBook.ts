@@ -1,7 +1,9 @@
+import type { Material, Mixable } from '#core/material';
 import { FIRMNESSES, type Firmness } from '#core/clay';
 import { SCHOOLS_OF_CONDITIONING, type Conditioner, type CountedConditioning } from '#core/sheet';
 import { ArrayMaxSize, IsArray, IsBoolean, IsIn } from 'class-validator';
 import { SHAPES, UsedDto, UsedList } from './batches.js';
+import { MadeOf } from './material.js';
 import { Between, Id, Inside, IsoDate, Name, Omittable, Optional, Text, Things, Version, Whole } from './rules.js';
 
 /** Pieces that were cut from a sheet, one kind after the other from its lower edge. */
@@ -49,8 +51,7 @@ export class SheetDto {
 /** POST /api/sheets/:id/rolled: a sheet that was made just now, and the clay that went into it. */
 export class RolledDto {
   @Inside(() => SheetDto, 'The sheet') sheet!: SheetDto;
-  @Optional() @Id() clayId!: string | null;
-  @Optional() @Id() revisionId!: string | null;
+  @MadeOf('sheet', 'Say which clay or mix the sheet is made of.') of!: Mixable;
   /** machine and setting in words, as it was then */
   @Text(120) rolledAt!: string;
   @Id() entryId!: string;
@@ -61,8 +62,8 @@ export class RolledDto {
 
 /** GET /api/sheets: those that are not used up first, newest first. */
 export interface SheetAnswer extends SheetDto {
-  readonly clayId: string | null;
-  readonly revisionId: string | null;
+  readonly of: Material;
+  /** the blend it is of, where it is of one */
   readonly blendId: string | null;
   readonly ofName: string;
   /** one colour, or those of the blend along its fade */

@@ -1,3 +1,4 @@
+import { ofClay, ofMix } from '#core/material';
 import fc from 'fast-check';
 import type { Clay, Kind, Line } from '#core/clay';
 import type { Book, Ingredient, Recipe } from '#core/mix';
@@ -54,7 +55,7 @@ export const studio: fc.Arbitrary<Studio> = fc
     for (const [basis, list] of recipes) {
       const ingredients = list.map(([p, pick]): Ingredient => {
         const at = pick % (clays.length + made.length);
-        return { parts: p, of: at < clays.length ? { clay: `clay${at}` } : { revision: `mix${at - clays.length}` } };
+        return { parts: p, of: at < clays.length ? ofClay(`clay${at}`) : ofMix(`mix${at - clays.length}`) };
       });
       made.push({ basis, ingredients });
     }

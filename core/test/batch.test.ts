@@ -1,3 +1,4 @@
+import { ofClay, ofMix } from '#core/material';
 import fc from 'fast-check';
 import { Complaint, Fraction } from '#core/units';
 import {
@@ -40,7 +41,7 @@ const block = (id: string, leftGrams: number, madeOn: string | null, price: numb
   price,
 });
 const layer = (clay: string, mm = 1.5) => ({
-  of: { clay },
+  of: ofClay(clay),
   machineName: 'Bench roller',
   settingLabel: '4',
   mm,
@@ -202,8 +203,8 @@ describe('against the shelf', () => {
 
 describe('demand', () => {
   const wantedOf = ({ clays }: Studio) => [
-    { of: { revision: 'top' }, grams: 50 },
-    { of: { clay: clays[0]?.id ?? '' }, grams: 10 },
+    { of: ofMix('top'), grams: 50 },
+    { of: ofClay(clays[0]?.id ?? ''), grams: 10 },
   ];
   const withTop = (s: Studio) => ({ ...s.book, recipe: (id: string) => (id === 'top' ? s.recipe : s.book.recipe(id)) });
 
@@ -225,10 +226,10 @@ describe('demand', () => {
         const { mixes } = demandOf(wantedOf(s), book, { discVolume: 640 }, pigmentsWith(null));
         mixes.forEach((m, i) => {
           expect(m.made).toBeGreaterThanOrEqual(m.needed * (1 - 1e-6));
-          if (!('revision' in m.of)) return;
-          for (const { of } of book.recipe(m.of.revision)?.ingredients ?? []) {
-            if ('revision' in of)
-              expect(mixes.findIndex((x) => 'revision' in x.of && x.of.revision === of.revision)).toBeLessThan(i);
+          if (!(m.of.kind === 'mix')) return;
+          for (const { of } of book.recipe(m.of.id)?.ingredients ?? []) {
+            if (of.kind === 'mix')
+              expect(mixes.findIndex((x) => x.of.kind === 'mix' && x.of.id === of.id)).toBeLessThan(i);
           }
         });
       }),
@@ -275,8 +276,8 @@ describe('a batch', () => {
         ? {
             basis: 'volume',
             ingredients: [
-              { parts: new Fraction(1), of: { clay: 'clay0' } },
-              { parts: new Fraction(1), of: { clay: 'clay1' } },
+              { parts: new Fraction(1), of: ofClay('clay0') },
+              { parts: new Fraction(1), of: ofClay('clay1') },
             ],
           }
         : undefined,
@@ -285,7 +286,7 @@ describe('a batch', () => {
   const blocks = [block('a', 57, '2026-01-01')];
   const pieces = [
     piece('dark', { layers: [layer('clay1')] }),
-    piece('pair', { layers: [layer('clay1', 1), { ...layer(''), of: { revision: 'grey' } }] }),
+    piece('pair', { layers: [layer('clay1', 1), { ...layer(''), of: ofMix('grey') }] }),
     piece('huge', { cutter: { shape: 'round', diameter: 400 } }),
   ];
   const plan = planBatch({ pieces, book, blocks, measuring: { discVolume: 640 } });

@@ -1,3 +1,4 @@
+import { ofClay, ofMix } from '#core/material';
 import fc from 'fast-check';
 import {
   MOST_CANES_DEEP,
@@ -57,8 +58,8 @@ const ladder = (n: number): Map<string, Recipe> =>
         basis: 'volume',
         ingredients:
           i < 2
-            ? [parts('1', { clay: i === 0 ? 'chalk' : 'soot' })]
-            : [parts('1', { revision: `m${i - 1}` }), parts('1', { revision: `m${i - 2}` })],
+            ? [parts('1', ofClay(i === 0 ? 'chalk' : 'soot'))]
+            : [parts('1', ofMix(`m${i - 1}`)), parts('1', ofMix(`m${i - 2}`))],
       },
     ]),
   );
@@ -66,14 +67,14 @@ const ladder = (n: number): Map<string, Recipe> =>
 describe('mixes of mixes', () => {
   test('each one in a mix is worked out once, however often it is in it', () => {
     const own = book(ladder(60));
-    const flat = flatten({ basis: 'volume', ingredients: [parts('1', { revision: 'm59' })] }, own);
+    const flat = flatten({ basis: 'volume', ingredients: [parts('1', ofMix('m59'))] }, own);
     expect(own.asked.length).toBe(60);
     expect(flat.shares.reduce((sum, s) => sum + s.volume.valueOf(), 0)).toBeCloseTo(1, 12);
   });
 
   test('what is new may stand so deep and no deeper; what is there already is still worked out', () => {
     const own = book(ladder(40));
-    const of = (n: number): Recipe => ({ basis: 'volume', ingredients: [parts('1', { revision: `m${n}` })] });
+    const of = (n: number): Recipe => ({ basis: 'volume', ingredients: [parts('1', ofMix(`m${n}`))] });
     // m2 stands on clays two deep, with the new one three
     expect(flattenNew(of(MOST_DEPTH - 1), own).shares).toHaveLength(2);
     expect(() => flattenNew(of(MOST_DEPTH), own)).toThrow(/17 deep\. Sledge follows 16/);
@@ -88,8 +89,8 @@ describe('mixes of mixes', () => {
         {
           basis: 'volume',
           ingredients: [
-            parts(`${9973 + 2 * i}/9967`, i === 0 ? { clay: 'chalk' } : { revision: `m${i - 1}` }),
-            parts('7919/7907', { clay: `c${i}` }),
+            parts(`${9973 + 2 * i}/9967`, i === 0 ? ofClay('chalk') : ofMix(`m${i - 1}`)),
+            parts('7919/7907', ofClay(`c${i}`)),
           ],
         },
       ]),
@@ -100,11 +101,11 @@ describe('mixes of mixes', () => {
   test('a circle keeps its own sentence', () => {
     const own = book(
       new Map([
-        ['a', { basis: 'volume', ingredients: [parts('1', { revision: 'b' })] }],
-        ['b', { basis: 'volume', ingredients: [parts('1', { revision: 'a' })] }],
+        ['a', { basis: 'volume', ingredients: [parts('1', ofMix('b'))] }],
+        ['b', { basis: 'volume', ingredients: [parts('1', ofMix('a'))] }],
       ]),
     );
-    expect(() => flattenNew({ basis: 'volume', ingredients: [parts('1', { revision: 'a' })] }, own)).toThrow(
+    expect(() => flattenNew({ basis: 'volume', ingredients: [parts('1', ofMix('a'))] }, own)).toThrow(
       /a contains b contains a/,
     );
   });

@@ -1,3 +1,4 @@
+import { ofClay, ofMix } from '#core/material';
 import fc from 'fast-check';
 import { Complaint, Fraction, sumOf } from '#core/units';
 import {
@@ -128,15 +129,15 @@ describe('a recipe of recipes', () => {
         const asMix: Recipe = {
           basis: 'volume',
           ingredients: [
-            { parts: a, of: { revision: 'whole' } },
-            { parts: b, of: { clay: 'clay0' } },
+            { parts: a, of: ofMix('whole') },
+            { parts: b, of: ofClay('clay0') },
           ],
         };
         const out: Recipe = {
           basis: 'volume',
           ingredients: [
-            ...flat.shares.map((s) => ({ parts: a.mul(s.volume), of: { clay: s.clay.id } })),
-            { parts: b, of: { clay: 'clay0' } },
+            ...flat.shares.map((s) => ({ parts: a.mul(s.volume), of: ofClay(s.clay.id) })),
+            { parts: b, of: ofClay('clay0') },
           ],
         };
         const wider: Book = { ...book, recipe: (id) => (id === 'whole' ? recipe : book.recipe(id)) };
@@ -149,8 +150,8 @@ describe('a recipe of recipes', () => {
 
   test('a circle is refused by the names in it', () => {
     const recipes: Record<string, Recipe> = {
-      a: { basis: 'volume', ingredients: [{ parts: new Fraction(1), of: { revision: 'b' } }] },
-      b: { basis: 'mass', ingredients: [{ parts: new Fraction(1), of: { revision: 'a' } }] },
+      a: { basis: 'volume', ingredients: [{ parts: new Fraction(1), of: ofMix('b') }] },
+      b: { basis: 'mass', ingredients: [{ parts: new Fraction(1), of: ofMix('a') }] },
     };
     const book: Book = {
       clay: () => undefined,
@@ -255,7 +256,7 @@ test('the colour of a recipe is that of its flat form, and remembered pigments c
     fc.property(studio, ({ book, recipe }) => {
       const flat = flatten(recipe, book);
       const again = flatten(
-        { basis: 'volume', ingredients: flat.shares.map((s) => ({ parts: s.volume, of: { clay: s.clay.id } })) },
+        { basis: 'volume', ingredients: flat.shares.map((s) => ({ parts: s.volume, of: ofClay(s.clay.id) })) },
         book,
       );
       expect(deltaE(colourOf(flat, 'baked', pigmentsWith(null)).lab, colourOf(again, 'baked').lab)).toBeLessThan(1e-6);

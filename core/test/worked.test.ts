@@ -1,3 +1,4 @@
+import { ofClay } from '#core/material';
 import { readFileSync } from 'node:fs';
 import { cutterOf, cuttingLayout, againstShelf, minutesFor, takeFrom, sheetLeft } from '#core/batch';
 import { conditioningOf, type Block, type Clay, type Firmness, type Kind } from '#core/clay';
@@ -211,7 +212,7 @@ const book: Book = {
 };
 const recipe = (notation: string, basis: Basis = 'volume'): Recipe => ({
   basis,
-  ingredients: openBrackets(parseNotation(notation)).map(({ parts, of }) => ({ parts, of: { clay: of.name } })),
+  ingredients: openBrackets(parseNotation(notation)).map(({ parts, of }) => ({ parts, of: ofClay(of.name) })),
 });
 const machine = ({ dial: [widest, thinnest, step], readings }: Pick<Given, 'dial' | 'readings'>): Machine => ({
   id: 'm',

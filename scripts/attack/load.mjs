@@ -88,7 +88,7 @@ export async function load(seed, seconds) {
           note: '',
           retired: false,
           basis: 'volume',
-          ingredients: [{ parts: String(1 + (n % 9)), clayId: chance.pick(clayIds), revisionId: null }],
+          ingredients: [{ parts: String(1 + (n % 9)), of: { kind: 'clay', id: chance.pick(clayIds) } }],
         });
         if (n % 50 === 0) most = Math.max(most, memory());
       }

@@ -80,8 +80,7 @@ const WRITES = [
         return {
           id,
           sheet: { ...s, id, version: 0 },
-          clayId: s.clayId,
-          revisionId: s.revisionId,
+          of: s.of,
           rolledAt: '4',
           entryId: crypto.randomUUID(),
           madeOn: '2026-11-01',

@@ -1,3 +1,4 @@
+import { ofClay } from '#core/material';
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { mkdtempSync, rmSync } from 'node:fs';
@@ -112,7 +113,7 @@ function kindsOf({ mixIds, clayIds, entryIds }: Filled, random: () => number): R
           note: '',
           retired: false,
           basis: 'volume',
-          ingredients: [{ parts: String(1 + (i % 9)), clayId: pick(clayIds), revisionId: null }],
+          ingredients: [{ parts: String(1 + (i % 9)), of: ofClay(pick(clayIds)) }],
         };
         return ask(agent, port, 'PUT', `/api/mixes/${mix.id}`, dto);
       },

@@ -1,3 +1,4 @@
+import { keyOf, ofBlend, ofClay, ofMix, type Mixable } from '#core/material';
 import { randomUUID } from 'node:crypto';
 import { existsSync, rmSync } from 'node:fs';
 import { dirname, join } from 'node:path';
@@ -114,42 +115,41 @@ export async function loadDemo(app: INestApplicationContext): Promise<void> {
         share,
       })),
     });
-  const layer = (of: string, setting: string, id: string): LayerDto => {
-    const revisionId = studio.newest(idOf(`mix ${of}`))?.id ?? null;
-    return {
-      id,
-      settingId: idOf(`Bench roller ${setting}`),
-      revisionId,
-      clayId: revisionId === null ? idOf(`clay ${of}`) : null,
-    };
+  const called = (name: string): Mixable => {
+    const revision = studio.newest(idOf(`mix ${name}`));
+    return revision ? ofMix(revision.id) : ofClay(idOf(`clay ${name}`));
   };
+  const layer = (of: string, setting: string, id: string): LayerDto => ({
+    id,
+    of: called(of),
+    settingId: idOf(`Bench roller ${setting}`),
+  });
   // the newest stands first
   for (const { name, colours, kind, width, height, pure, setting, note, cuts } of blends) {
-    await app.get(BlendsService).save(made(), {
-      id: idOf(`blend ${name}`),
-      version: 0,
-      name,
-      note,
-      retired: false,
-      plan: {
-        colours: colours.map((of) => {
-          const { clayId, revisionId } = layer(of, setting, '');
-          return { clayId, revisionId };
-        }),
-        width,
-        height,
-        layers: 2,
-        settingId: idOf(`Bench roller ${setting}`),
-        kind,
-        pure,
-        cuts,
-        tapeWidth: 30,
-        tapeSettingId: idOf('Bench roller 8'),
-        plug: 'rolled',
-        inside: 'first',
-        fanDepth: 20,
-      },
-    });
+    await app
+      .get(BlendsService)
+      .save(made(), {
+        id: idOf(`blend ${name}`),
+        version: 0,
+        name,
+        note,
+        retired: false,
+        plan: {
+          colours: colours.map(called),
+          width,
+          height,
+          layers: 2,
+          settingId: idOf(`Bench roller ${setting}`),
+          kind,
+          pure,
+          cuts,
+          tapeWidth: 30,
+          tapeSettingId: idOf('Bench roller 8'),
+          plug: 'rolled',
+          inside: 'first',
+          fanDepth: 20,
+        },
+      });
   }
   for (const row of batches) {
     const dto: BatchDto = {
@@ -191,7 +191,6 @@ export async function loadDemo(app: INestApplicationContext): Promise<void> {
     note,
     cuts,
   } of sheetBook) {
-    const { clayId, revisionId } = layer(of, setting, '');
     await app
       .get(SheetBookService)
       .rolled(made(), {
@@ -217,8 +216,7 @@ export async function loadDemo(app: INestApplicationContext): Promise<void> {
             bridgeMm: 2,
           })),
         },
-        clayId,
-        revisionId,
+        of: called(of),
         rolledAt: `${setting} of Bench roller`,
         entryId: idOf(`entry sheet ${of}`),
         madeOn: on,
@@ -264,20 +262,16 @@ export async function loadDemo(app: INestApplicationContext): Promise<void> {
         inside: 'first',
       },
     });
-  const keyOf = (of: string): string => {
-    const { clayId, revisionId } = layer(of, '3', '');
-    return clayId === null ? `mix:${revisionId ?? ''}` : `clay:${clayId}`;
-  };
   for (const { name, start, slices, sliceMm, note, fade, dark, light, strong } of canes) {
     const revisionId = (await app.get(BlendsService).cards()).find((b) => b.name === fade)?.revisionId ?? '';
     const steps =
       STARTING_POINTS.find((s) => s.id === start)?.steps({
-        dark: keyOf(dark),
-        light: keyOf(light),
-        strong: keyOf(strong),
-        second: keyOf(dark),
-        glass: [keyOf('Clearpane')],
-        fade: `blend:${revisionId}`,
+        dark: keyOf(called(dark)),
+        light: keyOf(called(light)),
+        strong: keyOf(called(strong)),
+        second: keyOf(called(dark)),
+        glass: [keyOf(called('Clearpane'))],
+        fade: keyOf(ofBlend(revisionId)),
       }) ?? [];
     await app
       .get(CanesService)

@@ -1,3 +1,4 @@
+import { ofClay, type Mixable } from '#core/material';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { randomUUID } from 'node:crypto';
 import { tmpdir } from 'node:os';
@@ -97,21 +98,14 @@ export const block = (clayId: string, leftGrams = 57): BlockDto => ({
   dateCode: '2025-09',
   price: 2.4,
 });
-export const mix = (
-  name: string,
-  ...ingredients: readonly (readonly [string, { clay: string } | { revision: string }])[]
-): MixDto => ({
+export const mix = (name: string, ...ingredients: readonly (readonly [string, Mixable])[]): MixDto => ({
   id: randomUUID(),
   version: 0,
   name,
   note: '',
   retired: false,
   basis: 'volume',
-  ingredients: ingredients.map(([parts, of]) => ({
-    parts,
-    clayId: 'clay' in of ? of.clay : null,
-    revisionId: 'revision' in of ? of.revision : null,
-  })),
+  ingredients: ingredients.map(([parts, of]) => ({ parts, of })),
 });
 export const machine = (name: string, widest = '0', thinnest = '9'): MachineDto => {
   const settings = dialLabels(widest, thinnest, '1').map((label) => ({ id: randomUUID(), label }));
@@ -136,7 +130,7 @@ export const fade = (name: string, ...clays: readonly ClayDto[]): BlendDto => ({
   note: '',
   retired: false,
   plan: {
-    colours: clays.map((c) => ({ clayId: c.id, revisionId: null })),
+    colours: clays.map((c) => ofClay(c.id)),
     width: 100,
     height: 50,
     layers: 2,

@@ -1,3 +1,4 @@
+import { ofClay } from '#core/material';
 import { randomUUID } from 'node:crypto';
 import {
   chmodSync,
@@ -51,7 +52,7 @@ async function fortyMixes(url: string): Promise<string[]> {
   const pea = clay(own.id, 'Pea');
   await put(url, 'clays', pea);
   const names = Array.from({ length: 40 }, (_, i) => `Pod ${String(i).padStart(2, '0')}`);
-  for (const name of names) await put(url, 'mixes', mix(name, ['1', { clay: pea.id }]));
+  for (const name of names) await put(url, 'mixes', mix(name, ['1', ofClay(pea.id)]));
   return names;
 }
 
@@ -73,7 +74,7 @@ test('an older copy beside later changes is opened as it is; the changes are kep
   copyFileSync(file, join(data, 'copy.db'));
   const second = await started(data);
   const { clays } = (await (await fetch(`${second.url}/api/shelf`)).json()) as ShelfAnswer;
-  for (let i = 0; i < 12; i++) await put(second.url, 'mixes', mix(`Later ${i}`, ['2', { clay: clays[0]?.id ?? '' }]));
+  for (let i = 0; i < 12; i++) await put(second.url, 'mixes', mix(`Later ${i}`, ['2', ofClay(clays[0]?.id ?? '')]));
   await ended(second.child, 'SIGKILL');
   expect(statSync(`${file}-wal`).size).toBeGreaterThan(0);
   copyFileSync(join(data, 'copy.db'), file);
@@ -176,7 +177,7 @@ describe('copies while it runs', () => {
 
   test('a copy is whole, checked, has its name once, and comes as a download', async () => {
     const { chalk } = await smallShelf(api);
-    await api.put('mixes', mix('Outer leek', ['1', { clay: chalk.id }]));
+    await api.put('mixes', mix('Outer leek', ['1', ofClay(chalk.id)]));
     const kept = await api.ask<CheckedCopy>('POST', '/api/archive/copies', { name: 'before the market' });
     expect([kept.status, kept.body.holds]).toEqual([
       200,
@@ -198,7 +199,7 @@ describe('copies while it runs', () => {
 
   test('a copy is taken up: all is as it was then, and what was there just now is kept first', async () => {
     const { clays } = (await api.get<ShelfAnswer>('/api/shelf')).body;
-    await api.put('mixes', mix('Beet ring', ['1', { clay: clays[0]?.id ?? '' }]));
+    await api.put('mixes', mix('Beet ring', ['1', ofClay(clays[0]?.id ?? '')]));
     const taken = await api.ask('POST', '/api/archive/take-up', { name: 'before the market' });
     expect(taken.status).toBe(202);
     expect(await waited(async () => (await api.get<{ total: number }>('/api/mixes')).body.total)).toBe(1);
@@ -207,7 +208,7 @@ describe('copies while it runs', () => {
     expect(readdirSync((await all()).folder).every((f) => f.endsWith('.db'))).toBe(true);
     expect(await namesIn(join((await all()).folder, `${present?.name ?? ''}.db`))).toEqual(['Beet ring', 'Outer leek']);
     // it goes on as any data does
-    await api.put('mixes', mix('Pod', ['1', { clay: clays[0]?.id ?? '' }]));
+    await api.put('mixes', mix('Pod', ['1', ofClay(clays[0]?.id ?? '')]));
     await api.reopen();
     expect((await api.get<{ total: number }>('/api/mixes')).body.total).toBe(2);
   });
@@ -219,7 +220,7 @@ describe('copies while it runs', () => {
       await api.ask('POST', '/api/archive/take-up', { name: 'before the market' });
       await waited(async () => (await api.get('/api/mixes')).body);
       const { clays } = (await api.get<ShelfAnswer>('/api/shelf')).body;
-      await api.put('mixes', mix(name, ['1', { clay: clays[0]?.id ?? '' }]));
+      await api.put('mixes', mix(name, ['1', ofClay(clays[0]?.id ?? '')]));
     };
     const versionOf = async (): Promise<number> =>
       Math.max(...(await api.get<ShelfAnswer>('/api/shelf')).body.lines.map((l) => l.version));

@@ -1,3 +1,4 @@
+import { ofClay, ofMix } from '#core/material';
 import { randomUUID } from 'node:crypto';
 import type {
   BatchAnswer,
@@ -35,7 +36,7 @@ const piece = (revisionId: string, more: Partial<PieceDto> = {}): PieceDto => ({
   bridgeMm: 2,
   sheetWidthMm: 110,
   sheetLengthMm: 200,
-  layers: [{ id: randomUUID(), clayId: null, revisionId, settingId: setting('6') }],
+  layers: [{ id: randomUUID(), of: ofMix(revisionId), settingId: setting('6') }],
   ...more,
 });
 const batch = (...pieces: PieceDto[]): BatchDto => ({
@@ -51,7 +52,7 @@ const withoutVersions = (x: unknown): unknown =>
 
 async function planned(more: Partial<PieceDto> = {}) {
   const { chalk, beet } = await smallShelf(api);
-  const dto = mix(`Ring ${randomUUID().slice(0, 4)}`, ['4', { clay: chalk.id }], ['1', { clay: beet.id }]);
+  const dto = mix(`Ring ${randomUUID().slice(0, 4)}`, ['4', ofClay(chalk.id)], ['1', ofClay(beet.id)]);
   const ring = (await api.ask<MixAnswer>('PUT', `/api/mixes/${dto.id}`, dto)).body;
   const wanted = batch(piece(ring.revisions[0]?.id ?? '', more));
   const answer = await api.ask<BatchAnswer & Problem>('PUT', `/api/batches/${wanted.id}`, wanted);
@@ -147,7 +148,7 @@ test('once something was made from a recipe, a change makes a new revision and t
     note: '',
     retired: false,
     basis: 'volume',
-    ingredients: [{ parts: '1', clayId: beet.id, revisionId: null }],
+    ingredients: [{ parts: '1', of: ofClay(beet.id) }],
   };
   const changed = (await api.ask<MixAnswer>('PUT', `/api/mixes/${ring.id}`, dto)).body;
   expect(changed.revisions.map((r) => [r.number, r.made, r.newest])).toEqual([
@@ -183,9 +184,7 @@ test.each([
   ['shape', 'star', /round or a rectangle/],
 ])('a piece with %s of %p is refused at its field', async (field, value, sentence) => {
   const { chalk } = await smallShelf(api);
-  const good = piece('', {
-    layers: [{ id: randomUUID(), clayId: chalk.id, revisionId: null, settingId: setting('6') }],
-  });
+  const good = piece('', { layers: [{ id: randomUUID(), of: ofClay(chalk.id), settingId: setting('6') }] });
   const dto = batch({ ...good, [field]: value } as PieceDto);
   const { status, body } = await api.ask<Problem>('PUT', `/api/batches/${dto.id}`, dto);
   expect([status, body.fields?.[0]?.field]).toEqual([422, `pieces.0.${field}`]);

@@ -1,3 +1,4 @@
+import { ofClay, ofMix } from '#core/material';
 import { randomUUID } from 'node:crypto';
 import { layoutOf } from '#core/blend';
 import type { BlendAnswer, BlendCard, BlendDto, ChangesAnswer, DiaryAnswer, MixAnswer, Problem } from '#contract';
@@ -14,7 +15,7 @@ async function planned(
 ): Promise<{ dto: BlendDto; chalkId: string; mixId: string; machineId: string; version: number }> {
   const { chalk, beet } = await smallShelf(api);
   const own = (await api.put('machines', machine('Bench roller'))).body;
-  const ring = mix(`Ring ${randomUUID().slice(0, 4)}`, ['4', { clay: chalk.id }], ['1', { clay: beet.id }]);
+  const ring = mix(`Ring ${randomUUID().slice(0, 4)}`, ['4', ofClay(chalk.id)], ['1', ofClay(beet.id)]);
   const made = (await api.ask<MixAnswer>('PUT', `/api/mixes/${ring.id}`, ring)).body;
   const dto: BlendDto = {
     id: randomUUID(),
@@ -23,10 +24,7 @@ async function planned(
     note: '',
     retired: false,
     plan: {
-      colours: [
-        { clayId: chalk.id, revisionId: null },
-        { clayId: null, revisionId: made.revisions[0]?.id ?? '' },
-      ],
+      colours: [ofClay(chalk.id), ofMix(made.revisions[0]?.id ?? '')],
       width: 140,
       height: 60,
       layers: 2,
@@ -53,7 +51,7 @@ test('a blend is kept with its cuts, to the point, and brings the mixes it rests
   const { dto } = await planned();
   const saved = (await save(dto)).body;
   expect(saved.plan).toEqual(dto.plan);
-  expect(saved.referenced.map((r) => r.id)).toEqual([dto.plan.colours[1]?.revisionId]);
+  expect(saved.referenced.map((r) => r.id)).toEqual([dto.plan.colours[1]?.id]);
   const moved = {
     ...sent(saved),
     plan: {
@@ -148,7 +146,7 @@ test.each<[string, (dto: BlendDto) => BlendDto, RegExp]>([
   ['one colour', (d) => ({ ...d, plan: { ...d.plan, colours: d.plan.colours.slice(0, 1) } }), /at least two colours/],
   [
     'a strange colour',
-    (d) => ({ ...d, plan: { ...d.plan, colours: [{ clayId: randomUUID(), revisionId: null }, d.plan.colours[1]!] } }),
+    (d) => ({ ...d, plan: { ...d.plan, colours: [ofClay(randomUUID()), d.plan.colours[1]!] } }),
     /not on the shelf/,
   ],
   ['a strange setting', (d) => ({ ...d, plan: { ...d.plan, settingId: randomUUID() } }), /setting is not there/],

@@ -1,3 +1,4 @@
+import { ofClay } from '#core/material';
 import fc from 'fast-check';
 import type { MixAnswer, MixDto, MixListAnswer, ShelfAnswer } from '#contract';
 import { WordSearch } from '../src/mixes/wordSearch.js';
@@ -46,7 +47,7 @@ async function play(api: Api, steps: readonly Step[]): Promise<void> {
       .map(async (c) => (await api.put('clays', c)).body),
   );
   for (const c of clays) await api.put('blocks', block(c.id));
-  const ids = NAMES.map((name) => mix(name, ['1', { clay: clays[0]?.id ?? '' }]).id);
+  const ids = NAMES.map((name) => mix(name, ['1', ofClay(clays[0]?.id ?? '')]).id);
   const read = async (i: number): Promise<MixAnswer | undefined> => {
     const answer = await api.get<MixAnswer>(`/api/mixes/${ids[i] ?? ''}`);
     return answer.status === 200 ? answer.body : undefined;

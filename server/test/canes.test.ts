@@ -1,3 +1,4 @@
+import { ofClay } from '#core/material';
 import { randomUUID } from 'node:crypto';
 import { PROGRAM_VERSION, type Step } from '#core/cane';
 import type {
@@ -49,7 +50,7 @@ const detail = async (path: string): Promise<string> => (await api.ask<Problem>(
 
 test('a cane is kept with its steps and brings all it rests on; undo takes a change back', async () => {
   const { chalk, beet } = await smallShelf(api);
-  const ring = mix('Ring', ['4', { clay: chalk.id }], ['1', { clay: beet.id }]);
+  const ring = mix('Ring', ['4', ofClay(chalk.id)], ['1', ofClay(beet.id)]);
   const made = (await api.ask<MixAnswer>('PUT', `/api/mixes/${ring.id}`, ring)).body;
   const blend = fade('Beet fade', chalk, beet);
   await api.ask<BlendAnswer>('PUT', `/api/blends/${blend.id}`, blend);
@@ -202,8 +203,7 @@ test('what a cane is begun with out of the sheet book is taken from there, once,
   };
   await api.ask('POST', `/api/sheets/${sheet.id}/rolled`, {
     sheet,
-    clayId: chalk.id,
-    revisionId: null,
+    of: ofClay(chalk.id),
     rolledAt: '4',
     entryId: randomUUID(),
     madeOn: '2026-11-26',

@@ -1,3 +1,4 @@
+import { ofClay } from '#core/material';
 import { randomUUID } from 'node:crypto';
 import type { ChangesAnswer, ChipDto, MixAnswer, MixDto, Problem } from '#contract';
 import { Api, mix, smallShelf } from './api.js';
@@ -10,7 +11,7 @@ afterAll(() => api.close());
 
 async function made(): Promise<{ ring: MixAnswer; beetId: string }> {
   const { chalk, beet } = await smallShelf(api);
-  const dto = mix(`Ring ${randomUUID().slice(0, 4)}`, ['4', { clay: chalk.id }], ['1', { clay: beet.id }]);
+  const dto = mix(`Ring ${randomUUID().slice(0, 4)}`, ['4', ofClay(chalk.id)], ['1', ofClay(beet.id)]);
   return { ring: (await api.ask<MixAnswer>('PUT', `/api/mixes/${dto.id}`, dto)).body, beetId: beet.id };
 }
 const chip = (ring: MixAnswer, more: Partial<ChipDto> = {}): ChipDto => ({
@@ -59,7 +60,7 @@ test('a recipe that a chip was made of never changes: the next change is a new r
     note: '',
     retired: false,
     basis: 'volume',
-    ingredients: [{ parts: '1', clayId: beetId, revisionId: null }],
+    ingredients: [{ parts: '1', of: ofClay(beetId) }],
   };
   const after = (await api.ask<MixAnswer>('PUT', `/api/mixes/${ring.id}`, dto)).body;
   expect(after.revisions.map((r) => [r.number, r.made])).toEqual([

@@ -1,3 +1,4 @@
+import { ofClay } from '#core/material';
 import { randomUUID } from 'node:crypto';
 import { deltaE, labOf, mixPigments, pigmentOf, readColour } from '#core/colour';
 import type { MixAnswer, Problem, ReaderErrandDto, ReaderSays } from '#contract';
@@ -124,7 +125,7 @@ describe('the protocol', () => {
 
   test('hello, white, readings by errand; where the connection is lost the stream ends', async () => {
     const { chalk, beet } = await smallShelf(api);
-    const dto = mix('Ring', ['4', { clay: chalk.id }], ['1', { clay: beet.id }]);
+    const dto = mix('Ring', ['4', ofClay(chalk.id)], ['1', ofClay(beet.id)]);
     const revisionId = (await api.ask<MixAnswer>('PUT', `/api/mixes/${dto.id}`, dto)).body.revisions[0]?.id ?? '';
     const read = { ...errand('read'), revisionId, stage: 'baked' as const };
     const { heard } = await listen(

@@ -1,3 +1,4 @@
+import { ofClay } from '#core/material';
 import { randomUUID } from 'node:crypto';
 import type { ChangesAnswer, MixAnswer, MixListAnswer, MixLineDto, TakeInAnswer, TakeOutAnswer } from '#contract';
 import { Api, clay, line, mix } from './api.js';
@@ -86,7 +87,7 @@ test('what was written out comes back in as the same, and changes nothing', asyn
 });
 
 test('one wrong row and nothing is taken in; each is named with its row', async () => {
-  const dto = mix('Old ring', ['1', { clay: shelf.chalk }]);
+  const dto = mix('Old ring', ['1', ofClay(shelf.chalk)]);
   await api.ask<MixAnswer>('PUT', `/api/mixes/${dto.id}`, dto);
   const rows = [
     rowOf('Good', '1 Chalk + 1 Beetroot'),

@@ -1,3 +1,4 @@
+import { ofClay } from '#core/material';
 import { randomUUID } from 'node:crypto';
 import type { ChipDto, LearningAnswer, LearningDto, MixAnswer, MixListAnswer, Problem } from '#contract';
 import { learn } from '#core/mix';
@@ -23,7 +24,7 @@ const lessonOf = ({ key, clays, chips }: LearningAnswer): LearningDto => ({
 
 async function withChip(): Promise<{ chip: ChipDto; beetId: string }> {
   const { chalk, beet } = await smallShelf(api);
-  const dto = mix('Beet ring', ['4', { clay: chalk.id }], ['1', { clay: beet.id }]);
+  const dto = mix('Beet ring', ['4', ofClay(chalk.id)], ['1', ofClay(beet.id)]);
   const ring = (await api.ask<MixAnswer>('PUT', `/api/mixes/${dto.id}`, dto)).body;
   const chip: ChipDto = {
     id: randomUUID(),
@@ -104,7 +105,7 @@ test.each<[string, (dto: LearningDto) => unknown, RegExp]>([
 
 test('a mix remembers the colour it is to have, and a change that does not speak of it leaves it', async () => {
   const { chalk } = await smallShelf(api);
-  const dto = { ...mix('Pale', ['1', { clay: chalk.id }]), wantedHex: 'f0e0d0' };
+  const dto = { ...mix('Pale', ['1', ofClay(chalk.id)]), wantedHex: 'f0e0d0' };
   const saved = (await api.ask<MixAnswer>('PUT', `/api/mixes/${dto.id}`, dto)).body;
   expect(saved.wantedHex).toBe('F0E0D0');
   const { wantedHex: _, ...rest } = dto;

@@ -1,3 +1,4 @@
+import { ofClay, ofMix } from '#core/material';
 import { randomUUID } from 'node:crypto';
 import type { ChangesAnswer, MixAnswer, MixDto, MixListAnswer, NotationAnswer, Problem, ShelfAnswer } from '#contract';
 import { Api, block, clay, line, mix, smallShelf } from './api.js';
@@ -29,12 +30,12 @@ const again = (answer: MixAnswer, part: Partial<MixDto> = {}): MixDto => {
 
 test('a recipe inside a recipe follows its change, and names the others that use it', async () => {
   const { chalk, beet } = await smallShelf(api);
-  const ring = await saved(mix('Beet ring', ['4', { clay: chalk.id }], ['1', { clay: beet.id }]));
-  const dusk = await saved(mix('Dusk', ['1', { revision: ring.revisions[0]?.id ?? '' }], ['1', { clay: beet.id }]));
+  const ring = await saved(mix('Beet ring', ['4', ofClay(chalk.id)], ['1', ofClay(beet.id)]));
+  const dusk = await saved(mix('Dusk', ['1', ofMix(ring.revisions[0]?.id ?? '')], ['1', ofClay(beet.id)]));
   const card = async (): Promise<string> =>
     (await api.get<MixListAnswer>('/api/mixes?search=dusk')).body.cards[0]?.hex ?? '';
   const before = await card();
-  const changed = await saved(again(ring, { ingredients: [{ parts: '1', clayId: beet.id, revisionId: null }] }));
+  const changed = await saved(again(ring, { ingredients: [{ parts: '1', of: ofClay(beet.id) }] }));
   expect(changed.revisions).toHaveLength(1);
   expect(changed.usedIn).toEqual([{ id: dusk.id, name: 'Dusk' }]);
   expect(await card()).not.toBe(before);
@@ -52,7 +53,7 @@ test.each([
   const { chalk } = await smallShelf(api);
   const { status, body, type } = await api.ask<Problem>('PUT', `/api/mixes/${randomUUID()}`, undefined);
   expect([status, type.startsWith('application/problem+json'), typeof body.detail]).toEqual([422, true, 'string']);
-  const dto = mix(`Odd ${randomUUID().slice(0, 5)}`, [parts, { clay: chalk.id }]);
+  const dto = mix(`Odd ${randomUUID().slice(0, 5)}`, [parts, ofClay(chalk.id)]);
   const refused = await api.ask<Problem>('PUT', `/api/mixes/${dto.id}`, dto);
   expect(refused.status).toBe(422);
   expect(refused.body.fields?.[0]?.field).toMatch(/^ingredients\.0/);
@@ -62,9 +63,9 @@ test.each([
 
 test('a recipe that contains itself, through another, is refused by name', async () => {
   const { chalk } = await smallShelf(api);
-  const one = await saved(mix('Swede', ['1', { clay: chalk.id }]));
-  const two = await saved(mix('Turnip top', ['1', { revision: one.revisions[0]?.id ?? '' }]));
-  const circle = again(one, { ingredients: [{ parts: '1', clayId: null, revisionId: two.revisions[0]?.id ?? '' }] });
+  const one = await saved(mix('Swede', ['1', ofClay(chalk.id)]));
+  const two = await saved(mix('Turnip top', ['1', ofMix(one.revisions[0]?.id ?? '')]));
+  const circle = again(one, { ingredients: [{ parts: '1', of: ofMix(two.revisions[0]?.id ?? '') }] });
   const refused = await api.ask<Problem>('PUT', `/api/mixes/${one.id}`, circle);
   expect(refused.status).toBe(422);
   expect(refused.body.detail).toContain('Swede contains Turnip top contains Swede');
@@ -88,16 +89,16 @@ test('notation is understood with the names that are there; what is unknown or a
 
 test('the same parts of the same clays are said to be the same colour', async () => {
   const { chalk, beet } = await smallShelf(api);
-  const one = await saved(mix('Pink', ['2', { clay: chalk.id }], ['1', { clay: beet.id }]));
-  const two = await saved(mix('Rose', ['1/2', { clay: beet.id }], ['1', { clay: chalk.id }]));
+  const one = await saved(mix('Pink', ['2', ofClay(chalk.id)], ['1', ofClay(beet.id)]));
+  const two = await saved(mix('Rose', ['1/2', ofClay(beet.id)], ['1', ofClay(chalk.id)]));
   expect(two.sameAs).toEqual([{ id: one.id, name: 'Pink' }]);
-  const copy = mix('Pink', ['1', { clay: chalk.id }]);
+  const copy = mix('Pink', ['1', ofClay(chalk.id)]);
   expect((await api.ask<Problem>('PUT', `/api/mixes/${copy.id}`, copy)).body.fields?.[0]?.field).toBe('name');
 });
 
 test('the board is searched by name, by clay and by what can be made now', async () => {
   const { chalk, beet } = await smallShelf(api);
-  await saved(mix('Market stall', ['1', { clay: chalk.id }], ['3', { clay: beet.id }]));
+  await saved(mix('Market stall', ['1', ofClay(chalk.id)], ['3', ofClay(beet.id)]));
   const found = async (query: string): Promise<string[]> =>
     (await api.get<MixListAnswer>(`/api/mixes?${query}`)).body.cards.map((c) => c.name);
   expect(await found('search=MARKET')).toEqual(['Market stall']);
@@ -110,13 +111,13 @@ test('the board is searched by name, by clay and by what can be made now', async
 
 test('of two windows that change a mix the second is told and shown both; nothing is overwritten', async () => {
   const { chalk, beet } = await smallShelf(api);
-  const first = await saved(mix('Contested', ['1', { clay: chalk.id }]));
-  const theirs = await saved(again(first, { ingredients: [{ parts: '2', clayId: beet.id, revisionId: null }] }));
+  const first = await saved(mix('Contested', ['1', ofClay(chalk.id)]));
+  const theirs = await saved(again(first, { ingredients: [{ parts: '2', of: ofClay(beet.id) }] }));
   const mine = await api.ask<Problem>('PUT', `/api/mixes/${first.id}`, again(first, { note: 'mine' }));
   expect(mine.status).toBe(409);
   expect(mine.body.current).toMatchObject({
     version: theirs.version,
-    revisions: [{ ingredients: [{ parts: '2', clayId: beet.id }] }],
+    revisions: [{ ingredients: [{ parts: '2', of: ofClay(beet.id) }] }],
   });
   expect((await api.get<MixAnswer>(`/api/mixes/${first.id}`)).body.note).toBe('');
 });
@@ -124,7 +125,7 @@ test('of two windows that change a mix the second is told and shown both; nothin
 test('a change sent twice is carried out once', async () => {
   const { chalk } = await smallShelf(api);
   const change = randomUUID();
-  const dto = mix('Once', ['1', { clay: chalk.id }]);
+  const dto = mix('Once', ['1', ofClay(chalk.id)]);
   const one = await api.ask<MixAnswer>('PUT', `/api/mixes/${dto.id}`, dto, change);
   const two = await api.ask<MixAnswer>('PUT', `/api/mixes/${dto.id}`, dto, change);
   expect([one.status, two.status, two.body.version]).toEqual([200, 200, one.body.version]);
@@ -132,7 +133,7 @@ test('a change sent twice is carried out once', async () => {
 
 test('a clay that a mix uses stays, and it is said where; retired it leaves and comes back', async () => {
   const { chalk } = await smallShelf(api);
-  await saved(mix('Holder', ['1', { clay: chalk.id }]));
+  await saved(mix('Holder', ['1', ofClay(chalk.id)]));
   const refused = await api.ask<Problem>('DELETE', `/api/clays/${chalk.id}?version=${chalk.version}`);
   expect(refused.status).toBe(409);
   expect(refused.body.detail).toMatch(/used by the mix Holder.*Retire it instead/);
@@ -153,7 +154,7 @@ test('undo takes every change back, one after the other, and redo does them agai
     const states = [await look()];
     const { chalk, beet } = await smallShelf(fresh);
     states.push(await look());
-    const dto = mix('Beet ring', ['4', { clay: chalk.id }], ['1', { clay: beet.id }]);
+    const dto = mix('Beet ring', ['4', ofClay(chalk.id)], ['1', ofClay(beet.id)]);
     await fresh.ask('PUT', `/api/mixes/${dto.id}`, dto);
     states.push(await look());
     const times = async (n: number, what: 'undo' | 'redo'): Promise<void> => {

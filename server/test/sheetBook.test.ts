@@ -1,3 +1,4 @@
+import { ofClay, ofMix, type Mixable } from '#core/material';
 import { randomUUID } from 'node:crypto';
 import { layoutOf } from '#core/blend';
 import type {
@@ -39,10 +40,9 @@ const sheet = (more: Partial<SheetDto> = {}): SheetDto => ({
   inside: null,
   ...more,
 });
-const rolled = (clayId: string | null, revisionId: string | null, more: Partial<RolledDto> = {}): RolledDto => ({
+const rolled = (of: Mixable, more: Partial<RolledDto> = {}): RolledDto => ({
   sheet: sheet(),
-  clayId,
-  revisionId,
+  of,
   rolledAt: '4 of Bench roller',
   entryId: randomUUID(),
   madeOn: '2026-11-26',
@@ -59,9 +59,9 @@ const leftOf = async (clayId: string): Promise<number> =>
 
 test('a rolled sheet takes its clay off the shelf and stands in book and diary; one undo takes all of it back', async () => {
   const { chalk, beet } = await smallShelf(api);
-  const ring = mix('Ring', ['4', { clay: chalk.id }], ['1', { clay: beet.id }]);
+  const ring = mix('Ring', ['4', ofClay(chalk.id)], ['1', ofClay(beet.id)]);
   const revisionId = (await api.ask<MixAnswer>('PUT', `/api/mixes/${ring.id}`, ring)).body.revisions[0]?.id ?? '';
-  const dto = rolled(null, revisionId, {
+  const dto = rolled(ofMix(revisionId), {
     used: [
       { clayId: chalk.id, grams: 32 },
       { clayId: beet.id, grams: 8 },
@@ -92,10 +92,9 @@ test('a rolled sheet takes its clay off the shelf and stands in book and diary; 
 
 test('pieces are cut from what is left, and no more than that; clay a sheet is of stays on the shelf', async () => {
   const { chalk } = await smallShelf(api);
-  const made = (await roll(rolled(chalk.id, null))).body;
+  const made = (await roll(rolled(ofClay(chalk.id)))).body;
   const {
-    clayId: _,
-    revisionId: __,
+    of: _,
     blendId: ___,
     ofName: ____,
     hexes: _____,
@@ -132,11 +131,11 @@ test('pieces are cut from what is left, and no more than that; clay a sheet is o
 });
 
 test.each<[string, (d: RolledDto) => RolledDto, RegExp]>([
-  ['of nothing', (d) => ({ ...d, clayId: null }), /which clay or mix/],
+  ['of nothing', ({ of: _, ...d }) => d as RolledDto, /which clay or mix/],
   ['of no thickness', (d) => ({ ...d, sheet: { ...d.sheet, mm: 0 } }), /thickness has to be a number from 0.05/],
   [
     'with a clay of which there is too little',
-    (d) => ({ ...d, used: [{ clayId: d.clayId ?? '', grams: 400 }] }),
+    (d) => ({ ...d, used: [{ clayId: d.of.id, grams: 400 }] }),
     /There are only 57 g/,
   ],
   ['without a name', (d) => ({ ...d, sheet: { ...d.sheet, name: ' ' } }), /needs a name/],
@@ -145,10 +144,10 @@ test.each<[string, (d: RolledDto) => RolledDto, RegExp]>([
   const { status, body } = await api.ask<Problem>(
     'POST',
     '/api/sheets/x/rolled'.replace('x', 'a'),
-    rolled(chalk.id, null),
+    rolled(ofClay(chalk.id)),
   );
   expect([status, typeof body.detail]).toEqual([400, 'string']);
-  const dto = change(rolled(chalk.id, null));
+  const dto = change(rolled(ofClay(chalk.id)));
   const refused = await api.ask<Problem>('POST', `/api/sheets/${dto.sheet.id}/rolled`, dto);
   expect(refused.status).toBe(422);
   expect(JSON.stringify(refused.body)).toMatch(words);
@@ -166,7 +165,7 @@ test('a blend that is made lands in the book with its fade, and can be wound up 
     note: '',
     retired: false,
     plan: {
-      colours: [chalk, beet].map((c) => ({ clayId: c.id, revisionId: null })),
+      colours: [chalk, beet].map((c) => ofClay(c.id)),
       width: 140,
       height: 60,
       layers: 2,

@@ -1,3 +1,4 @@
+import { ofClay } from '#core/material';
 import { randomUUID } from 'node:crypto';
 import { PROGRAM_VERSION } from '#core/cane';
 import type { BatchDto, CaneDto, ChangesAnswer, ChipDto, MixAnswer, PaletteDto, Problem } from '#contract';
@@ -24,11 +25,11 @@ const KINDS: Readonly<Record<string, () => Promise<Made>>> = {
   mix: async () => ({
     path: 'mixes',
     seen: '/api/mixes',
-    dto: mix('Pod mix', ['3', { clay: (await smallShelf(api)).chalk.id }]),
+    dto: mix('Pod mix', ['3', ofClay((await smallShelf(api)).chalk.id)]),
   }),
   chip: async () => {
     const { chalk } = await smallShelf(api);
-    const made = (await api.put('mixes', mix('Pod mix', ['3', { clay: chalk.id }]))).body as unknown as MixAnswer;
+    const made = (await api.put('mixes', mix('Pod mix', ['3', ofClay(chalk.id)]))).body as unknown as MixAnswer;
     const dto: ChipDto = {
       id: randomUUID(),
       version: 0,
@@ -86,7 +87,7 @@ const KINDS: Readonly<Record<string, () => Promise<Made>>> = {
           bridgeMm: 2,
           sheetWidthMm: 110,
           sheetLengthMm: 200,
-          layers: [{ id: randomUUID(), clayId: chalk.id, revisionId: null, settingId: roller.settings[6]?.id ?? '' }],
+          layers: [{ id: randomUUID(), of: ofClay(chalk.id), settingId: roller.settings[6]?.id ?? '' }],
         },
       ],
     };

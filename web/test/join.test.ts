@@ -62,8 +62,8 @@ test('a clash is told in words: fields by what makers call them, things by their
     'strength',
     'tape setting',
   ]);
-  expect(valueWords([{ parts: '2', clayId: id, revisionId: null }], names)).toBe('2 Beetroot');
-  expect(valueWords({ id, name: 'Slice', count: 12, layers: [{ id, clayId: id }] }, names)).toBe(
+  expect(valueWords([{ parts: '2', of: { kind: 'clay', id } }], names)).toBe('2 Beetroot');
+  expect(valueWords({ id, name: 'Slice', count: 12, layers: [{ id, of: { kind: 'clay', id } }] }, names)).toBe(
     'Slice, count 12, layers clay Beetroot',
   );
   expect(
@@ -98,4 +98,15 @@ test('of long lists only what differs is told, from either side', () => {
     'Rutabaga',
     'nothing',
   ]);
+});
+
+test('what a thing is made of is joined as one value, and the colours of a blend keep their order', () => {
+  const [one, two, three] = ['clay', 'mix', 'clay'].map((kind, i) => ({ kind, id: `m${i}` }));
+  const batch = (of: unknown): Fields => ({ id: 'b', version: 1, pieces: [{ id: 'p', layers: [{ id: 'l', of }] }] });
+  expect(join(batch(one), batch(two), batch(three)).touching).toEqual(['pieces']);
+  expect(join(batch(one), batch(two), batch(one)).body.pieces).toEqual(batch(two).pieces);
+  const blend = (...colours: readonly unknown[]): Fields => ({ id: 'f', version: 1, plan: { colours, width: 100 } });
+  const joined = join(blend(one, two), blend(two, one), { ...blend(one, two), version: 2 });
+  expect(joined.body.plan).toEqual(blend(two, one).plan);
+  expect(join(blend(one, two), blend(two, one), blend(three, two)).touching).toEqual(['plan']);
 });

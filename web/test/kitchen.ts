@@ -1,3 +1,4 @@
+import { ofClay } from '#core/material';
 import type { BlendAnswer, BlendPlanDto, RevisionAnswer, ShelfAnswer } from '#contract';
 import { blocks, clays, idOf, lines } from '#demo';
 import { layoutOf } from '#core/blend';
@@ -10,7 +11,7 @@ export const clayId = (name: string): string => {
   return clay.id;
 };
 export const plan = (names: readonly string[], more: Partial<BlendPlanDto> = {}): BlendPlanDto => ({
-  colours: names.map((name) => ({ clayId: clayId(name), revisionId: null })),
+  colours: names.map((name) => ofClay(clayId(name))),
   width: 180,
   height: 120,
   layers: 2,
@@ -46,5 +47,5 @@ export const revision = (name: string, parts: Readonly<Record<string, string>>):
   basis: 'volume',
   made: false,
   createdAt: '2026-11-01',
-  ingredients: Object.entries(parts).map(([clay, share]) => ({ parts: share, clayId: clayId(clay), revisionId: null })),
+  ingredients: Object.entries(parts).map(([clay, share]) => ({ parts: share, of: ofClay(clayId(clay)) })),
 });

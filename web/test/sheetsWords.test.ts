@@ -1,3 +1,4 @@
+import { ofClay } from '#core/material';
 import fc from 'fast-check';
 import {
   CONDITION_WARNINGS,
@@ -112,8 +113,7 @@ describe('sheets of the book', () => {
     cuts: [],
     gone: false,
     inside: 'last',
-    clayId: 'c',
-    revisionId: null,
+    of: ofClay('c'),
     blendId: null,
     ofName: 'Corn',
     hexes: ['F0CB55'],

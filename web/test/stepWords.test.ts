@@ -1,3 +1,4 @@
+import { ofClay } from '#core/material';
 import fc from 'fast-check';
 import type { PlainStep } from '#contract';
 import { wordsOf } from '../src/stations/bench/stepWords.js';
@@ -5,7 +6,7 @@ import { wordsOf } from '../src/stations/bench/stepWords.js';
 const grams = fc.double({ min: 0.5, max: 900, noNaN: true });
 const mm = fc.double({ min: 0.3, max: 300, noNaN: true });
 const name = fc.constantFrom('Chalk', 'Beet ring', 'Outer leek', 'Swede');
-const material = name.map((n) => ({ of: { clay: n }, name: n, hex: 'F1EEE4' }));
+const material = name.map((n) => ({ of: ofClay(n), name: n, hex: 'F1EEE4' }));
 const discs = fc.constantFrom('1', '5/4', '21', '1/2', null);
 const cutter = fc.oneof(
   mm.map((diameter) => ({ shape: 'round' as const, diameter })),
@@ -117,7 +118,7 @@ test('nothing of a step is empty, unfinished or no number', () => {
 });
 
 test('each kind in its own words', () => {
-  const chalk = { of: { clay: 'c' }, name: 'Chalk', hex: 'F1EEE4' };
+  const chalk = { of: ofClay('c'), name: 'Chalk', hex: 'F1EEE4' };
   expect(
     text(
       {

@@ -1,3 +1,4 @@
+import { ofMix } from '#core/material';
 import fc from 'fast-check';
 import { pigmentsWith } from '#core/mix';
 import { dialLabels } from '#core/sheet';
@@ -91,9 +92,7 @@ test('while a cut is dragged only what follows from the cut is new', () => {
 
 test('a colour may be a mix; one that is not known is said', () => {
   const mix = revision('Pod mix', { Leek: '3', Chalk: '1' });
-  const of = plan(['Leek', 'Corn'], {
-    colours: [{ clayId: null, revisionId: mix.id }, plan(['Corn', 'Leek']).colours[0]!],
-  });
+  const of = plan(['Leek', 'Corn'], { colours: [ofMix(mix.id), plan(['Corn', 'Leek']).colours[0]!] });
   const base = coloursIn(blend(of, [mix]), SHELF, stated);
   expect(typeof base === 'string' ? base : base.map((c) => c.name)).toEqual(['Pod mix', 'Corn']);
   expect(coloursIn(blend(of), SHELF, stated)).toMatch(/^[A-Z].*\.$/);

@@ -1,17 +1,18 @@
+import { ofClay, type Mixable } from '#core/material';
 import type { PigmentSource } from '#core/colour';
 import { conditioningOf, type Block, type Conditioning } from '#core/clay';
-import { colourOf, idOf, type Book, type Source } from '#core/mix';
+import { colourOf, nameOf, type Book, flatOf } from '#core/mix';
 import type { Celsius, Grams, Minutes, Mm } from '#core/units';
 import type { Cutter } from './cutter.js';
-import { flatOf, type Portion } from './demand.js';
+import { type Portion } from './demand.js';
 import type { Layout } from './layout.js';
 import { toCut, type LayerOrder, type PieceOrder } from './order.js';
 import type { BatchPlan, PiecePlan } from './plan.js';
 import { lotsOf } from './shelf.js';
 
 /** What a step works on: its name and its raw colour, as it lies on the bench. */
-export interface Material {
-  readonly of: Source;
+export interface Shown {
+  readonly of: Mixable;
   readonly name: string;
   readonly hex: string;
 }
@@ -20,7 +21,7 @@ export interface Material {
 export type BenchStep =
   | {
       readonly kind: 'condition';
-      readonly clay: Material;
+      readonly clay: Shown;
       readonly grams: Grams;
       readonly months: number | null;
       /** it has to be bought first */ readonly bought: boolean;
@@ -29,14 +30,14 @@ export type BenchStep =
     }
   | {
       readonly kind: 'mix';
-      readonly mix: Material;
+      readonly mix: Shown;
       readonly made: Grams;
       readonly discError: number;
-      readonly portions: readonly (Material & Pick<Portion, 'grams'> & { readonly discs: string | null })[];
+      readonly portions: readonly (Shown & Pick<Portion, 'grams'> & { readonly discs: string | null })[];
     }
   | {
       readonly kind: 'roll';
-      readonly sheet: Material;
+      readonly sheet: Shown;
       readonly pieceId: string;
       readonly pieceName: string;
       readonly machineName: string;
@@ -52,7 +53,7 @@ export type BenchStep =
       readonly kind: 'stack';
       readonly pieceId: string;
       readonly pieceName: string;
-      readonly layers: readonly Material[];
+      readonly layers: readonly Shown[];
       readonly sheets: number;
     }
   | {
@@ -62,7 +63,7 @@ export type BenchStep =
       readonly cutter: Cutter;
       readonly count: number;
       readonly spare: number;
-      readonly sheet: Material;
+      readonly sheet: Shown;
       readonly layout: Layout;
       readonly bridge: Mm;
     }
@@ -95,24 +96,23 @@ type Cuttable = Extract<PiecePlan, { wrong: null }>;
  */
 export function benchSteps(input: StepsInput): BenchStep[] {
   const { plan, book } = input;
-  const look = new Map<string, Material & { lightness: number }>();
-  const material = (of: Source): Material & { lightness: number } => {
-    const known = look.get(idOf(of));
+  const look = new Map<string, Shown & { lightness: number }>();
+  const material = (of: Mixable): Shown & { lightness: number } => {
+    const known = look.get(of.id);
     if (known) return known;
     const { hex, lab } = colourOf(flatOf(of, book), 'raw', input.pigments);
-    const name = 'clay' in of ? (book.clay(of.clay)?.name ?? '') : book.nameOf(of.revision);
-    const made = { of, name, hex, lightness: lab.l };
-    look.set(idOf(of), made);
+    const made = { of, name: nameOf(of, book), hex, lightness: lab.l };
+    look.set(of.id, made);
     return made;
   };
-  const plain = (of: Source): Material => {
+  const plain = (of: Mixable): Shown => {
     const { lightness: _, ...rest } = material(of);
     return rest;
   };
-  const lightFirst = <T>(items: readonly T[], source: (item: T) => Source): T[] =>
+  const lightFirst = <T>(items: readonly T[], source: (item: T) => Mixable): T[] =>
     [...items].sort((a, b) => material(source(b)).lightness - material(source(a)).lightness);
 
-  const condition = lightFirst(plan.clays, (c) => ({ clay: c.clayId })).flatMap((c): BenchStep[] => {
+  const condition = lightFirst(plan.clays, (c) => ofClay(c.clayId)).flatMap((c): BenchStep[] => {
     const firmness = book.line(book.clay(c.clayId)?.lineId ?? '')?.firmness ?? 'medium';
     const lots = lotsOf(
       input.blocks.filter((b) => b.clayId === c.clayId),
@@ -121,7 +121,7 @@ export function benchSteps(input: StepsInput): BenchStep[] {
     );
     return lots.map(({ grams, months, bought }) => ({
       kind: 'condition',
-      clay: plain({ clay: c.clayId }),
+      clay: plain(ofClay(c.clayId)),
       grams,
       months,
       bought,
@@ -130,7 +130,7 @@ export function benchSteps(input: StepsInput): BenchStep[] {
     }));
   });
   const mix = plan.demand.mixes
-    .filter((m) => 'revision' in m.of)
+    .filter((m) => m.of.kind === 'mix')
     .map((m): BenchStep => ({
       kind: 'mix',
       mix: plain(m.of),

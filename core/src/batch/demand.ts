@@ -1,23 +1,13 @@
+import { ofMix, type Mixable } from '#core/material';
 import type { PigmentSource } from '#core/colour';
-import {
-  colourOf,
-  flatten,
-  idOf,
-  restsOn,
-  toDiscs,
-  type Book,
-  type Flat,
-  type MixColour,
-  type Recipe,
-  type Source,
-} from '#core/mix';
+import { colourOf, flatOf, restsOn, toDiscs, type Book, type MixColour, type Recipe } from '#core/mix';
 import { Fraction, type Grams } from '#core/units';
 
 const ONE = new Fraction(1);
 
 /** One ingredient of a mix, in the amount that is really cut for it. */
 export interface Portion {
-  readonly of: Source;
+  readonly of: Mixable;
   readonly grams: Grams;
   /** null where the mix is weighed */
   readonly discs: Fraction | null;
@@ -25,7 +15,7 @@ export interface Portion {
 
 /** A mix (or a plain clay) that a batch needs. */
 export interface MixDemand {
-  readonly of: Source;
+  readonly of: Mixable;
   readonly needed: Grams;
   /** what the discs give: never less than `needed`; equal where it is weighed */
   readonly made: Grams;
@@ -47,13 +37,8 @@ export interface Measuring {
   readonly discVolume: number | null;
 }
 
-export const recipeOf = (of: Source, book: Book): Recipe | undefined =>
-  'revision' in of ? book.recipe(of.revision) : undefined;
-
-/** What any source is made of; a plain clay is a mix of one. @throws Complaint as `flatten` */
-export function flatOf(of: Source, book: Book): Flat {
-  return flatten({ basis: 'volume', ingredients: [{ of, parts: ONE }] }, book);
-}
+export const recipeOf = (of: Mixable, book: Book): Recipe | undefined =>
+  of.kind === 'mix' ? book.recipe(of.id) : undefined;
 
 function weighed(recipe: Recipe, book: Book, grams: Grams): Portion[] {
   const masses = recipe.ingredients.map(
@@ -90,14 +75,14 @@ function portionsOf(
  * @throws Complaint as `flatten`
  */
 export function demandOf(
-  wanted: readonly { of: Source; grams: Grams }[],
+  wanted: readonly { of: Mixable; grams: Grams }[],
   book: Book,
   measuring: Measuring,
   pigments: PigmentSource,
 ): Demand {
-  const needed = new Map<string, { of: Source; grams: Grams }>();
-  const add = (of: Source, grams: Grams): void => {
-    needed.set(idOf(of), { of, grams: (needed.get(idOf(of))?.grams ?? 0) + grams });
+  const needed = new Map<string, { of: Mixable; grams: Grams }>();
+  const add = (of: Mixable, grams: Grams): void => {
+    needed.set(of.id, { of, grams: (needed.get(of.id)?.grams ?? 0) + grams });
   };
   for (const { of, grams } of wanted) add(of, grams);
 
@@ -107,7 +92,7 @@ export function demandOf(
     wanted.map((w) => w.of),
     book,
   )) {
-    const grams = needed.get(idOf(of))?.grams ?? 0;
+    const grams = needed.get(of.id)?.grams ?? 0;
     const flat = flatOf(of, book);
     const colours = { baked: colourOf(flat, 'baked', pigments), raw: colourOf(flat, 'raw', pigments) };
     const recipe = recipeOf(of, book);
@@ -117,11 +102,11 @@ export function demandOf(
     for (const portion of made.portions) add(portion.of, portion.grams);
     mixes.push({ of, needed: grams, ...made, ...colours });
   }
-  for (const { of, grams } of needed.values()) if ('clay' in of) clays.set(of.clay, grams);
-  const wantedIds = new Set(wanted.map((w) => idOf(w.of)));
+  for (const { of, grams } of needed.values()) if (of.kind === 'clay') clays.set(of.id, grams);
+  const wantedIds = new Set(wanted.map((w) => w.of.id));
   return {
     mixes: makingOrder(
-      mixes.filter((m) => 'revision' in m.of || wantedIds.has(m.of.clay)),
+      mixes.filter((m) => m.of.kind === 'mix' || wantedIds.has(m.of.id)),
       book,
     ),
     clays,
@@ -129,16 +114,16 @@ export function demandOf(
 }
 
 /** Sources so that none comes after a mix it is an ingredient of. */
-function outermostFirst(sources: readonly Source[], book: Book): Source[] {
-  const depth = (of: Source): number => {
+function outermostFirst(sources: readonly Mixable[], book: Book): Mixable[] {
+  const depth = (of: Mixable): number => {
     const recipe = recipeOf(of, book);
     return recipe ? 1 + Math.max(0, ...recipe.ingredients.map((i) => depth(i.of))) : 0;
   };
-  const all = new Map<string, Source>();
+  const all = new Map<string, Mixable>();
   for (const of of sources) {
-    all.set(idOf(of), of);
+    all.set(of.id, of);
     const recipe = recipeOf(of, book);
-    if (recipe) for (const revision of restsOn(recipe, book)) all.set(revision, { revision });
+    if (recipe) for (const revision of restsOn(recipe, book)) all.set(revision, ofMix(revision));
   }
   return [...all.values()].sort((a, b) => depth(b) - depth(a));
 }
@@ -149,7 +134,7 @@ function makingOrder(mixes: readonly MixDemand[], book: Book): MixDemand[] {
   const ready = (mix: MixDemand): boolean => {
     const recipe = recipeOf(mix.of, book);
     return (
-      !recipe || recipe.ingredients.every(({ of }) => 'clay' in of || !waiting.some((w) => idOf(w.of) === of.revision))
+      !recipe || recipe.ingredients.every(({ of }) => of.kind === 'clay' || !waiting.some((w) => w.of.id === of.id))
     );
   };
   while (waiting.length > 0) {

@@ -1,10 +1,10 @@
-import type { Source } from '#core/mix';
+import type { Mixable } from '#core/material';
 import type { Mm } from '#core/units';
 import type { Cutter } from './cutter.js';
 
 /** One layer of a piece, with its setting worked out. */
 export interface LayerOrder {
-  readonly of: Source;
+  readonly of: Mixable;
   readonly machineName: string;
   readonly settingLabel: string;
   readonly mm: Mm;

@@ -1,17 +1,18 @@
+import type { Mixable } from '#core/material';
 import type { PigmentSource } from '#core/colour';
 import type { Block } from '#core/clay';
-import { pigmentsWith, type Book, type Source } from '#core/mix';
+import { pigmentsWith, type Book, flatOf } from '#core/mix';
 import { massOfSheet } from '#core/sheet';
 import { attempt, complaint, type Grams } from '#core/units';
 import { bakeLoads, type BakeLoad } from './bake.js';
-import { demandOf, flatOf, type Demand, type Measuring } from './demand.js';
+import { demandOf, type Demand, type Measuring } from './demand.js';
 import { cuttingLayout, type Layout } from './layout.js';
 import { thicknessOf, toCut, type PieceOrder } from './order.js';
 import { againstShelf, type AgainstShelf } from './shelf.js';
 
 /** A layer's sheets: `grams` for all of them. */
 export interface LayerPlan {
-  readonly of: Source;
+  readonly of: Mixable;
   readonly grams: Grams;
 }
 

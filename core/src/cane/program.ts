@@ -1,10 +1,7 @@
 import type { Mm } from '#core/units';
 import type { Point } from './outline.js';
 
-/**
- * What clay is meant, as `clay:<id>`, `mix:<id of the revision>` or
- * `blend:<id of the revision>`: whoever paints or weighs a cane knows them.
- */
+/** What clay is meant, as core/material writes it: `clay:<id>`, `mix:<id of the revision>`, `blend:<id of it>`. */
 export type MaterialKey = string;
 
 export const SHAPES = [

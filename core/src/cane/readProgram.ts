@@ -1,3 +1,4 @@
+import { isOf, materialIn } from '#core/material';
 import { complaint } from '#core/units';
 import { MOST_CANES_DEEP } from './limits.js';
 import { MOST_STEPS, PROGRAM_VERSION, SHAPES, TURNS, isBegin, type Do, type Program, type Step } from './program.js';
@@ -29,8 +30,8 @@ const text =
     if (typeof value !== 'string' || value.length > most) wrong(`text of at most ${most} letters is wanted`, where);
   };
 const key: Check = (value, where) => {
-  if (typeof value !== 'string' || !/^(clay|mix|blend):[^\s]{1,80}$/.test(value))
-    wrong('a clay, a mix or a blend is wanted', where);
+  const material = typeof value === 'string' ? materialIn(value) : null;
+  if (!material || !isOf(material, 'clay', 'mix', 'blend')) wrong('a clay, a mix or a blend is wanted', where);
 };
 const yes: Check = (value, where) => {
   if (typeof value !== 'boolean') wrong('true or false is wanted', where);

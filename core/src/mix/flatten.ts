@@ -1,3 +1,4 @@
+import type { Mixable } from '#core/material';
 import type { Clay } from '#core/clay';
 import { Fraction, complaint, sumOf } from '#core/units';
 import type { Amount, Book, Recipe, Worked } from './recipe.js';
@@ -36,7 +37,7 @@ function checkDepth(depth: number): void {
 /** Works a recipe out, each revision in it once. */
 function workOut(recipe: Recipe, way: Way, path: readonly string[]): Worked {
   const inner = recipe.ingredients.map(({ of }) =>
-    'clay' in of ? oneClay(of.clay, way.book) : oneMix(of.revision, way, path),
+    of.kind === 'clay' ? oneClay(of.id, way.book) : oneMix(of.id, way, path),
   );
   const depth = 1 + inner.reduce((most, one) => Math.max(most, one.depth), 0);
   if (way.strict) checkDepth(depth);
@@ -80,7 +81,7 @@ function oneMix(revision: string, way: Way, path: readonly string[]): Worked {
   return worked;
 }
 
-function flatOf({ amounts }: Worked): Flat {
+function flatWorked({ amounts }: Worked): Flat {
   const density = sumOf(amounts.map((a) => a.volume.mul(a.density)));
   return {
     density: density.valueOf(),
@@ -91,7 +92,7 @@ function flatOf({ amounts }: Worked): Flat {
 function flattened(recipe: Recipe, book: Book, self: string | undefined, strict: boolean): Flat {
   if (recipe.ingredients.length === 0) throw complaint('parts/none');
   const way: Way = { book, worked: book.worked ?? new Map(), strict };
-  return flatOf(workOut(recipe, way, self === undefined ? [] : [self]));
+  return flatWorked(workOut(recipe, way, self === undefined ? [] : [self]));
 }
 
 /**
@@ -120,12 +121,19 @@ export function restsOn(recipe: Recipe, book: Book): Set<string> {
   const found = new Set<string>();
   const visit = (inner: Recipe): void => {
     for (const { of } of inner.ingredients) {
-      if ('clay' in of || found.has(of.revision)) continue;
-      found.add(of.revision);
-      const next = book.recipe(of.revision);
+      if (of.kind === 'clay' || found.has(of.id)) continue;
+      found.add(of.id);
+      const next = book.recipe(of.id);
       if (next) visit(next);
     }
   };
   visit(recipe);
   return found;
+}
+
+const ONE = new Fraction(1);
+
+/** What a clay or a mix is made of; a plain clay is a mix of one. @throws Complaint as `flatten` */
+export function flatOf(of: Mixable, book: Book): Flat {
+  return flatten({ basis: 'volume', ingredients: [{ of, parts: ONE }] }, book);
 }

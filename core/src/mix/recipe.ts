@@ -1,16 +1,14 @@
 import type { Clay, Line } from '#core/clay';
+import { match, type Mixable } from '#core/material';
 import { complaint, type Fraction } from '#core/units';
 
 /** Parts measured as discs (volume) or on a scale (mass). */
 export const BASES = ['volume', 'mass'] as const;
 export type Basis = (typeof BASES)[number];
 
-/** What a part is a part of: a clay, or a revision of another mix. */
-export type Source = { readonly clay: string } | { readonly revision: string };
-
 export interface Ingredient {
   readonly parts: Fraction;
-  readonly of: Source;
+  readonly of: Mixable;
 }
 
 export interface Recipe {
@@ -42,8 +40,9 @@ export interface Book {
   readonly worked?: Map<string, Worked>;
 }
 
-/** The id inside a source, whichever kind it is. */
-export const idOf = (source: Source): string => ('clay' in source ? source.clay : source.revision);
+/** What a clay or a mix is called. */
+export const nameOf = (of: Mixable, book: Book): string =>
+  match(of, { clay: ({ id }) => book.clay(id)?.name ?? '', mix: ({ id }) => book.nameOf(id) });
 
 export const MOST_PARTS = 10_000;
 export const LEAST_PARTS = 1 / 1000;

@@ -10,6 +10,8 @@ const SENTENCES = {
     `${d.what} has to be between ${d.low} and ${d.high}.`,
   'number/ambiguous': (d: { text: string; choices: readonly string[] }) =>
     `“${d.text}” could be ${d.choices.join(' or ')}. Which is it?`,
+  'material/unreadable': (d: { text: string }) => `“${d.text}” says no clay, mix, blend or cane.`,
+  'material/missing': (d: { name: string }) => `${d.name} is not there any more.`,
   'date/unreadable': (d: { text: string }) =>
     `“${d.text}” cannot be read as a date code. Write 2024-09, 15.09.2024, 240915, 24W37 or 24-259.`,
   'date/ambiguous': (d: { text: string; month: string; week: string }) =>

@@ -4,6 +4,7 @@ import { cutterBox, toCut } from '#core/batch';
 import type { BatchAnswer, BatchCard, BatchDto, DoneDto } from '#contract';
 import { checkVersion, inUse, notThere, refused } from '../access/problem.js';
 import { Journal, type Draft } from '../db/journal.js';
+import { columnsFor } from '../db/references.js';
 import { Studio } from '../mixes/studio.js';
 import { takeClay } from '../shelf/takeClay.js';
 import { BatchesStore } from './batches.store.js';
@@ -61,7 +62,13 @@ export class BatchesService {
         'layer',
         await this.store.layersOf(before.map((p) => p.id)),
         dto.pieces.flatMap((piece) =>
-          piece.layers.map((layer, position) => ({ ...layer, position, pieceId: piece.id })),
+          piece.layers.map(({ id, of, settingId }, position) => ({
+            id,
+            pieceId: piece.id,
+            position,
+            ...columnsFor('layer', of),
+            settingId,
+          })),
         ),
       );
       draft.summary = stored ? `changed the batch ${dto.name.trim()}` : `new batch ${dto.name.trim()}`;
@@ -123,8 +130,8 @@ export class BatchesService {
       });
     }
     for (const { of, made } of plan.demand.mixes) {
-      if ('revision' in of) {
-        await draft.put('entryMix', { id: randomUUID(), entryId: dto.entryId, revisionId: of.revision, grams: made });
+      if (of.kind === 'mix') {
+        await draft.put('entryMix', { id: randomUUID(), entryId: dto.entryId, revisionId: of.id, grams: made });
       }
     }
   }
@@ -133,11 +140,7 @@ export class BatchesService {
     for (const [p, piece] of dto.pieces.entries()) {
       for (const [l, layer] of piece.layers.entries()) {
         const at = `pieces.${p}.layers.${l}`;
-        const known =
-          layer.clayId === null
-            ? layer.revisionId !== null && this.studio.one('revision', layer.revisionId)
-            : layer.revisionId === null && this.studio.clay(layer.clayId);
-        if (!known) throw refused('Choose a mix or a clay for this layer.', `${at}.clayId`);
+        if (!this.studio.has(layer.of)) throw refused('Choose a mix or a clay for this layer.', `${at}.of`);
         if (!(await draft.find('setting', layer.settingId)))
           throw refused('Choose a setting for this layer.', `${at}.settingId`);
       }

@@ -1,6 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { asc, eq, inArray } from 'drizzle-orm';
 import type { BatchCard, PieceDto } from '#contract';
+import { materialOf } from '../db/references.js';
 import { DB } from '../db/db.module.js';
 import type { Row } from '../db/journal.js';
 import type { Db } from '../db/dataFile.js';
@@ -51,7 +52,7 @@ export class BatchesStore {
       ...piece,
       layers: all
         .filter((l) => l.pieceId === piece.id)
-        .map(({ id, clayId, revisionId, settingId }) => ({ id, clayId, revisionId, settingId })),
+        .map((layer) => ({ id: layer.id, of: materialOf('layer', layer), settingId: layer.settingId })),
     }));
   }
 

@@ -1,9 +1,9 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { Fraction } from '#core/units';
-import { benchSteps, cutterOf, flatOf, planBatch, type BatchPlan, type Measuring, type PieceOrder } from '#core/batch';
-import { colourOf, idOf, type Source } from '#core/mix';
+import { benchSteps, cutterOf, planBatch, type BatchPlan, type Measuring, type PieceOrder } from '#core/batch';
+import { colourOf, flatOf } from '#core/mix';
 import { discVolume, thicknesses, type SettingThickness } from '#core/sheet';
-import type { LayerDto, MachineDto, PieceDto, Plain, PlanAnswer } from '#contract';
+import type { MachineDto, PieceDto, Plain, PlanAnswer } from '#contract';
 import { Studio } from '../mixes/studio.js';
 import { SheetsStore } from '../sheets/sheets.store.js';
 
@@ -11,9 +11,6 @@ interface Gap {
   readonly machine: MachineDto;
   readonly setting: SettingThickness;
 }
-
-const sourceOf = ({ clayId, revisionId }: Pick<LayerDto, 'clayId' | 'revisionId'>): Source =>
-  clayId === null ? { revision: revisionId ?? '' } : { clay: clayId };
 
 /** Typed arrays to lists and exact numbers to text, for the wire. */
 function plain<T>(value: T): Plain<T> {
@@ -61,14 +58,12 @@ export class Planning {
     measuring: Measuring,
   ): PlanAnswer {
     const { studio } = this;
-    const name = (of: Source): string =>
-      'clay' in of ? (studio.clay(of.clay)?.name ?? '') : studio.nameOf(of.revision);
-    const shown = new Map(orders.flatMap((o) => o.layers.map((l) => [idOf(l.of), l.of])));
+    const shown = new Map(orders.flatMap((o) => o.layers.map((l) => [l.of.id, l.of])));
     return {
       pieces: plain(plan.pieces),
       loads: plan.loads,
       steps,
-      mixes: plan.demand.mixes.map((mix) => ({ ...plain(mix), name: name(mix.of) })),
+      mixes: plan.demand.mixes.map((mix) => ({ ...plain(mix), name: studio.called(mix.of) })),
       clays: plan.clays.map((demand) => {
         const clay = studio.clay(demand.clayId);
         const line = studio.line(clay?.lineId ?? '');
@@ -93,9 +88,9 @@ export class Planning {
         [...shown].map(([id, of]) => [
           id,
           {
-            name: name(of),
+            name: studio.called(of),
             hex: colourOf(flatOf(of, studio), 'baked', studio.pigments).hex,
-            newer: 'clay' in of ? null : (studio.newerThan(of.revision)?.id ?? null),
+            newer: of.kind === 'clay' ? null : (studio.newerThan(of.id)?.id ?? null),
           },
         ]),
       ),
@@ -132,7 +127,7 @@ function orderOf(piece: PieceDto, gaps: ReadonlyMap<string, Gap>): PieceOrder {
       return gap
         ? [
             {
-              of: sourceOf(layer),
+              of: layer.of,
               machineName: gap.machine.name,
               settingLabel: gap.setting.label,
               mm: gap.setting.mm,

@@ -1,19 +1,14 @@
+import { idsOf, ofBlend, type Mixable } from '#core/material';
 import { Inject, Injectable } from '@nestjs/common';
 import { randomUUID } from 'node:crypto';
-import { flatOf } from '#core/batch';
-import { areasOf, checkLayout, streakContrast } from '#core/blend';
-import { colourOf, pigmentOfMix } from '#core/mix';
 
-import type {
-  BlendInside,
-  BlendAnswer,
-  BlendCard,
-  BlendColourDto,
-  BlendDoneDto,
-  BlendDto,
-  BlendPlanDto,
-} from '#contract';
+import { areasOf, checkLayout, streakContrast, type Layout } from '#core/blend';
+import { lookUp, type Looking, type MaterialBook } from '#core/stock';
+import { colourOf, pigmentOfMix, flatOf } from '#core/mix';
+
+import type { BlendInside, BlendAnswer, BlendCard, BlendDoneDto, BlendDto, BlendPlanDto } from '#contract';
 import { checkVersion, inUse, notThere, refused, refusedAt } from '../access/problem.js';
+import { columnsFor, materialOf } from '../db/references.js';
 import { Journal, type Row } from '../db/journal.js';
 import { MixesService } from '../mixes/mixes.service.js';
 import { Studio } from '../mixes/studio.js';
@@ -21,11 +16,23 @@ import { takeClay } from '../shelf/takeClay.js';
 import { sheetRow } from '../sheets/sheetRow.js';
 import { BlendsStore } from './blends.store.js';
 
-const sourceOf = ({ clayId, revisionId }: BlendColourDto): { clay: string } | { revision: string } =>
-  clayId === null ? { revision: revisionId ?? '' } : { clay: clayId };
-
 /** A plan with its fields in one order, to be compared. */
 const inOrder = (plan: BlendPlanDto): unknown => Object.entries(plan).sort(([a], [b]) => (a < b ? -1 : 1));
+
+const layoutIn = ({ width, height, cuts }: BlendPlanDto): Layout => ({
+  width,
+  height,
+  cuts: cuts.map((c) => c.points),
+});
+
+/** A blend that was made. `density` in g/cm³. */
+export interface BlendAsMade {
+  readonly blendId: string;
+  readonly name: string;
+  readonly number: number;
+  readonly hexes: readonly string[];
+  readonly density: number;
+}
 
 @Injectable()
 export class BlendsService {
@@ -40,27 +47,24 @@ export class BlendsService {
     return Promise.all(
       (await this.store.all()).map(async ({ id, name, retired }) => {
         const { plan, id: revisionId } = await this.newest(id);
-        const sources = plan.colours.map(sourceOf);
         return {
           id,
           revisionId,
           name,
           retired,
           plan,
-          hexes: sources.map((of) => colourOf(flatOf(of, this.studio), 'baked', this.studio.pigments).hex),
-          names: sources.map((of) =>
-            'clay' in of ? (this.studio.clay(of.clay)?.name ?? '') : this.studio.nameOf(of.revision),
-          ),
+          hexes: plan.colours.map((of) => colourOf(flatOf(of, this.studio), 'baked', this.studio.pigments).hex),
+          names: plan.colours.map(this.studio.called),
         };
       }),
     );
   }
 
   async open(id: string): Promise<BlendAnswer> {
-    const blend = (await this.store.all()).find((b) => b.id === id);
+    const blend = await this.store.one(id);
     if (!blend) throw notThere('This blend');
     const { plan, number, made } = await this.newest(id);
-    const mixes = plan.colours.flatMap((c) => c.revisionId ?? []);
+    const mixes = idsOf('mix', plan.colours);
     const referenced = (await Promise.all(mixes.map((m) => this.mixes.withAll(m)))).flat();
     return {
       ...blend,
@@ -106,12 +110,11 @@ export class BlendsService {
       draft.replace(
         'blendColour',
         old,
-        colours.map(({ clayId, revisionId }, position) => ({
+        colours.map((of, position) => ({
           id: old[position]?.id ?? randomUUID(),
           blendRevisionId: revision.id,
           position,
-          clayId,
-          revisionId,
+          ...columnsFor('blendColour', of),
         })),
       );
       draft.summary = stored ? `changed the blend ${dto.name.trim()}` : `new blend ${dto.name.trim()}`;
@@ -146,11 +149,9 @@ export class BlendsService {
       if (!blend) throw notThere('This blend');
       await checkVersion(blend.name, blend.version, dto.version, () => this.open(id));
       const { plan, id: blendRevisionId } = await this.newest(id);
-      const flats = plan.colours.map((c) => flatOf(sourceOf(c), this.studio));
+      const flats = plan.colours.map((of) => flatOf(of, this.studio));
       const contrast = streakContrast(flats.map((f) => pigmentOfMix(f, 'baked', this.studio.pigments)));
-      const names = plan.colours.map((c) =>
-        c.clayId === null ? this.studio.nameOf(c.revisionId ?? '') : (this.studio.clay(c.clayId)?.name ?? ''),
-      );
+      const names = plan.colours.map(this.studio.called);
       await draft.put('entry', {
         id: dto.entryId,
         version: draft.version,
@@ -161,15 +162,15 @@ export class BlendsService {
         words: ['blend', ...names, ...flats.flatMap((f) => f.shares.map((s) => s.clay.name))].join(' '),
       });
       await takeClay(draft, this.studio, dto.entryId, dto.used);
-      const layout = { width: plan.width, height: plan.height, cuts: plan.cuts.map((c) => c.points) };
+      const layout = layoutIn(plan);
       const whole = dto.used.reduce((sum, u) => sum + u.grams, 0);
       for (const [i, area] of areasOf(layout).entries()) {
-        const revisionId = plan.colours[i]?.revisionId;
-        if (revisionId)
+        const of = plan.colours[i];
+        if (of?.kind === 'mix')
           await draft.put('entryMix', {
             id: randomUUID(),
             entryId: dto.entryId,
-            revisionId,
+            revisionId: of.id,
             grams: (whole * area) / (plan.width * plan.height),
           });
       }
@@ -185,9 +186,7 @@ export class BlendsService {
           ...sheetRow(dto.sheet),
           version: draft.version,
           entryId: dto.entryId,
-          clayId: null,
-          revisionId: null,
-          blendRevisionId,
+          ...columnsFor('sheet', ofBlend(blendRevisionId)),
           rolledAt: '',
         });
       draft.summary = `${blend.name} made`;
@@ -195,39 +194,32 @@ export class BlendsService {
     return { entryId: dto.entryId };
   }
 
-  /** A blend of an entry, as it was made. */
-  async asMade(
-    blendRevisionId: string,
-  ): Promise<{
-    readonly blendId: string;
-    readonly name: string;
-    readonly number: number;
-    readonly hexes: readonly string[];
-    readonly density: number;
-  } | null> {
+  /** A blend of an entry, as it was made: its colours from left to right, and what it weighs. */
+  async asMade(blendRevisionId: string): Promise<BlendAsMade | null> {
     const revision = await this.store.revision(blendRevisionId);
-    const blend = revision && (await this.store.all()).find((b) => b.id === revision.blendId);
-    if (!blend) return null;
-    const colours = await this.store.coloursOf([blendRevisionId]);
-    const flats = colours.map((c) => flatOf(sourceOf(c), this.studio));
-    return {
-      blendId: blend.id,
-      name: blend.name,
-      number: revision.number,
-      hexes: flats.map((f) => colourOf(f, 'baked', this.studio.pigments).hex),
-      density: flats.reduce((sum, f) => sum + f.density, 0) / Math.max(1, flats.length),
+    const blend = revision && (await this.store.one(revision.blendId));
+    const inside = await this.inside(blendRevisionId);
+    if (!blend || !inside) return null;
+    const { name, plan } = inside;
+    const book: MaterialBook = {
+      ...this.studio.asBook(),
+      blend: () => ({ name, colours: plan.colours, layout: layoutIn(plan) }),
     };
+    const { density } = lookUp(ofBlend(blendRevisionId), book, this.looking());
+    const hexes = plan.colours.flatMap((of) => lookUp(of, book, this.looking()).hexes);
+    return { blendId: blend.id, name, number: revision.number, hexes, density };
+  }
+
+  private looking(): Looking {
+    return { stage: 'baked', pigments: this.studio.pigments };
   }
 
   /** A blend as its revision has it, for the canes that its plug is in. */
   async inside(revisionId: string): Promise<BlendInside | null> {
     const revision = await this.store.revision(revisionId);
-    const blend = revision && (await this.store.all()).find((b) => b.id === revision.blendId);
+    const blend = revision && (await this.store.one(revision.blendId));
     if (!blend) return null;
-    const colours = (await this.store.coloursOf([revisionId])).map(({ clayId, revisionId: mix }) => ({
-      clayId,
-      revisionId: mix,
-    }));
+    const colours = await this.coloursIn(revisionId);
     return {
       revisionId,
       blendId: blend.id,
@@ -236,33 +228,32 @@ export class BlendsService {
     };
   }
 
+  /** From left to right. */
+  private async coloursIn(blendRevisionId: string): Promise<Mixable[]> {
+    return (await this.store.coloursOf([blendRevisionId])).map((row) => materialOf('blendColour', row));
+  }
+
   private async newest(
     blendId: string,
   ): Promise<{ readonly plan: BlendPlanDto; readonly number: number; readonly id: string; readonly made: boolean }> {
     const [revision] = (await this.store.revisionsOf(blendId)).slice(-1);
     if (!revision) throw notThere('This blend');
     const made = (await this.store.madeOf([revision.id])).has(revision.id);
-    const colours = (await this.store.coloursOf([revision.id])).map(({ clayId, revisionId }) => ({
-      clayId,
-      revisionId,
-    }));
+    const colours = await this.coloursIn(revision.id);
     const { settingId, tapeSettingId, shape, number } = revision;
     return { number, made, id: revision.id, plan: { ...shape, settingId, tapeSettingId, colours } };
   }
 
   /** @throws ProblemException with the field that is wrong */
   private async checkPlan(plan: BlendPlanDto): Promise<void> {
-    plan.colours.forEach(({ clayId, revisionId }, i) => {
-      const there =
-        clayId === null
-          ? revisionId !== null && this.studio.one('revision', revisionId)
-          : revisionId === null && this.studio.clay(clayId);
-      if (!there) throw refused('This colour is not on the shelf and not on the board.', `plan.colours.${i}.clayId`);
+    plan.colours.forEach((of, i) => {
+      if (!this.studio.has(of))
+        throw refused('This colour is not on the shelf and not on the board.', `plan.colours.${i}`);
     });
     if (plan.cuts.length !== plan.colours.length - 1)
       throw refused('A blend has a cut between every two colours.', 'plan.cuts');
     refusedAt('plan.cuts', () => {
-      checkLayout({ width: plan.width, height: plan.height, cuts: plan.cuts.map((c) => c.points) });
+      checkLayout(layoutIn(plan));
     });
     const wanted = [plan.settingId, plan.tapeSettingId].filter((s) => s !== null);
     const there = await this.store.settingsThere(wanted);

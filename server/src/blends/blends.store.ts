@@ -15,6 +15,12 @@ export class BlendsStore {
     return this.db.select().from(blends).orderBy(desc(blends.version));
   }
 
+  /** By its id. */
+  async one(id: string): Promise<Row<'blend'> | undefined> {
+    const [row] = await this.db.select().from(blends).where(eq(blends.id, id));
+    return row;
+  }
+
   async named(name: string): Promise<Row<'blend'> | undefined> {
     const wanted = name.trim().toLowerCase();
     return (await this.all()).find((b) => b.name.toLowerCase() === wanted);

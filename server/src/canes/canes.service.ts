@@ -1,11 +1,25 @@
+import { flatOf } from '#core/mix';
+import {
+  idsOf,
+  isMixable,
+  isOf,
+  keyOf,
+  ofMix,
+  readMaterial,
+  type Material,
+  type OfBlend,
+  type OfClay,
+  type OfMix,
+} from '#core/material';
 import { Inject, Injectable } from '@nestjs/common';
 import { randomUUID } from 'node:crypto';
-import { flatOf } from '#core/batch';
+
 import { checkWork, learnedEnds, usedIn, type EndsRule, type Program, type TrimMade, type Wanted } from '#core/cane';
 import type { BlendInside, CaneAnswer, CaneCard, CaneDoneDto, CaneDto, CaneInside } from '#contract';
 import { checkVersion, inUse, notThere, refused, refusedAt } from '../access/problem.js';
 import { aside } from '../aside/aside.js';
 import { BlendsService } from '../blends/blends.service.js';
+import { columnsFor, type Reference } from '../db/references.js';
 import { Journal, type Row } from '../db/journal.js';
 import { MixesService } from '../mixes/mixes.service.js';
 import { Studio } from '../mixes/studio.js';
@@ -14,18 +28,11 @@ import { takeClay } from '../shelf/takeClay.js';
 import { CanesStore } from './canes.store.js';
 import type { ToPlan } from './plan.worker.js';
 
-type Use = Pick<Row<'caneUse'>, 'clayId' | 'revisionId' | 'blendRevisionId' | 'innerId'>;
-const NOTHING: Use = { clayId: null, revisionId: null, blendRevisionId: null, innerId: null };
+type Uses = Reference<'caneUse'>[];
 
-/** `clay:…`, `mix:…` or `blend:…` as the row that keeps it from being taken away. */
-function useOf(key: string): Use {
-  const [kind, id = ''] = key.split(':');
-  return kind === 'clay'
-    ? { ...NOTHING, clayId: id }
-    : kind === 'mix'
-      ? { ...NOTHING, revisionId: id }
-      : { ...NOTHING, blendRevisionId: id };
-}
+/** Everything that some canes are made of, each once. */
+const materialsIn = (programs: readonly Program[]): Material[] =>
+  [...new Set(programs.flatMap((p) => usedIn(p.steps).materials))].map(readMaterial);
 
 /** ms that planning a cane may take; the limits of core keep it well below. */
 const MOST_PLANNING = 30_000;
@@ -69,21 +76,16 @@ export class CanesService {
   }
 
   async open(id: string): Promise<CaneAnswer> {
-    const cane = (await this.store.all()).find((c) => c.id === id);
+    const cane = await this.store.one(id);
     if (!cane) throw notThere('This cane');
     const { id: revisionId, number, program, slices, sliceMm, trimming, ends } = await this.newest(id);
     const canes = await this.inside(program);
-    const materials = new Set([program, ...canes.map((c) => c.program)].flatMap((p) => usedIn(p.steps).materials));
-    const blends = (
-      await Promise.all(
-        [...materials].flatMap((key) => (key.startsWith('blend:') ? [this.blends.inside(key.slice(6))] : [])),
-      )
-    ).filter((b): b is BlendInside => b !== null);
-    const mixIds = [
-      ...[...materials].flatMap((key) => (key.startsWith('mix:') ? [key.slice(4)] : [])),
-      ...blends.flatMap((b) => b.plan.colours.flatMap((c) => c.revisionId ?? [])),
-    ];
-    const referenced = (await Promise.all([...new Set(mixIds)].map((m) => this.mixes.withAll(m)))).flat();
+    const materials = materialsIn([program, ...canes.map((c) => c.program)]);
+    const blends = (await Promise.all(idsOf('blend', materials).map((id) => this.blends.inside(id)))).filter(
+      (b): b is BlendInside => b !== null,
+    );
+    const mixIds = idsOf('mix', [...materials, ...blends.flatMap((b) => b.plan.colours)]);
+    const referenced = (await Promise.all(mixIds.map((m) => this.mixes.withAll(m)))).flat();
     return {
       ...cane,
       program,
@@ -164,7 +166,7 @@ export class CanesService {
     // planned before the change is begun, as others wait for it
     const { id: caneRevisionId, program, sliceMm, trimming, ends } = await this.newest(id);
     const inside = await this.inside(program);
-    const all = [program, ...inside.map((c) => c.program)].flatMap((p) => usedIn(p.steps).materials);
+    const all = materialsIn([program, ...inside.map((c) => c.program)]);
     const volumes = await volumesOf(
       program,
       inside,
@@ -175,7 +177,7 @@ export class CanesService {
       const cane = await draft.find('cane', id);
       if (!cane) throw notThere('This cane');
       await checkVersion(cane.name, cane.version, dto.version, () => this.open(id));
-      const names = [...new Set(all)].map((key) => this.nameOf(key));
+      const names = all.filter(isMixable).map(this.studio.called);
       const clays = dto.used.map((u) => this.studio.clay(u.clayId)?.name ?? '');
       await draft.put('entry', {
         id: dto.entryId,
@@ -188,14 +190,15 @@ export class CanesService {
       });
       await takeClay(draft, this.studio, dto.entryId, dto.used);
       await takeSheets(draft, dto.taken ?? []);
-      for (const key of new Set(all))
-        if (key.startsWith('mix:'))
-          await draft.put('entryMix', {
-            id: randomUUID(),
-            entryId: dto.entryId,
-            revisionId: key.slice(4),
-            grams: ((volumes.get(key) ?? 0) * flatOf({ revision: key.slice(4) }, this.studio).density) / 1000,
-          });
+      for (const revisionId of idsOf('mix', all)) {
+        const of = ofMix(revisionId);
+        await draft.put('entryMix', {
+          id: randomUUID(),
+          entryId: dto.entryId,
+          revisionId,
+          grams: ((volumes.get(keyOf(of)) ?? 0) * flatOf(of, this.studio).density) / 1000,
+        });
+      }
       const { diameterMm, lengthMm, trims, slices } = dto;
       const lostMm = trims.at(-1)?.lostMm ?? 0;
       await draft.put('entryCane', {
@@ -234,7 +237,7 @@ export class CanesService {
         (await this.store.ofEntry(entryId)).map(
           async ({ caneRevisionId, diameterMm, lengthMm, lostMm, slices, pictureId }) => {
             const revision = await this.store.revision(caneRevisionId);
-            const cane = revision && (await this.store.all()).find((c) => c.id === revision.caneId);
+            const cane = revision && (await this.store.one(revision.caneId));
             return cane
               ? [
                   {
@@ -258,15 +261,6 @@ export class CanesService {
   /** What ends took so far, of every cane that was made. */
   private async learned(): Promise<CaneAnswer['learnedEnds']> {
     return learnedEnds((await this.store.made()).flatMap(trimsOf));
-  }
-
-  private nameOf(key: string): string {
-    const { clayId, revisionId } = useOf(key);
-    return clayId === null
-      ? revisionId === null
-        ? ''
-        : this.studio.nameOf(revisionId)
-      : (this.studio.clay(clayId)?.name ?? '');
   }
 
   private async newest(caneId: string): Promise<Row<'caneRevision'>> {
@@ -295,24 +289,21 @@ export class CanesService {
     return [...known.values()];
   }
 
+  private async isThere(of: OfClay | OfMix | OfBlend): Promise<boolean> {
+    return isMixable(of) ? this.studio.has(of) : (await this.blends.inside(of.id)) !== null;
+  }
+
   /** What a program names, as rows. @throws ProblemException where something is not there, or the cane would contain itself */
-  private async usesIn(program: Program, ownRevision: string, ownId: string, name: string): Promise<Use[]> {
+  private async usesIn(program: Program, ownRevision: string, ownId: string, name: string): Promise<Uses> {
     const { materials, canes } = usedIn(program.steps);
-    const uses: Use[] = [];
-    for (const key of materials) {
-      const use = useOf(key);
-      const there =
-        use.clayId !== null
-          ? this.studio.clay(use.clayId)
-          : use.revisionId !== null
-            ? this.studio.one('revision', use.revisionId)
-            : await this.blends.inside(use.blendRevisionId ?? '');
-      if (!there)
+    const uses: Uses = [];
+    for (const of of materials.map(readMaterial)) {
+      if (!isOf(of, 'clay', 'mix', 'blend') || !(await this.isThere(of)))
         throw refused(
           'A clay, a mix or a blend of this cane is not there any more. Choose another one in its place.',
           'program',
         );
-      uses.push(use);
+      uses.push(columnsFor('caneUse', of));
     }
     for (const ref of canes) {
       const revision = await this.store.revision(ref);
@@ -320,7 +311,7 @@ export class CanesService {
       const all = await this.inside(revision.program);
       if (ref === ownRevision || revision.caneId === ownId || all.some((c) => c.caneId === ownId))
         throw refused(`${name} cannot contain itself.`, 'program');
-      uses.push({ ...NOTHING, innerId: ref });
+      uses.push(columnsFor('caneUse', { kind: 'cane', id: ref }));
     }
     const library = libraryOf(await this.inside(program));
     refusedAt('program', () => {

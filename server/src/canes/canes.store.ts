@@ -15,6 +15,12 @@ export class CanesStore {
     return this.db.select().from(canes).orderBy(desc(canes.version));
   }
 
+  /** By its id. */
+  async one(id: string): Promise<Row<'cane'> | undefined> {
+    const [row] = await this.db.select().from(canes).where(eq(canes.id, id));
+    return row;
+  }
+
   /** Oldest first. */
   revisionsOf(caneId: string): Promise<Row<'caneRevision'>[]> {
     return this.db

@@ -4,7 +4,17 @@ import type { Firmness } from '#core/clay';
 import type { Learned } from '#core/mix';
 import type { Conditioner } from '#core/sheet';
 import type { SheetDto } from '#contract';
-import { batches, blendRevisions, caneRevisions, clays, id, pictures, revisions, version } from './plans.schema.js';
+import {
+  batches,
+  blendRevisions,
+  caneRevisions,
+  clays,
+  id,
+  oneOf,
+  pictures,
+  revisions,
+  version,
+} from './plans.schema.js';
 
 /** What was really made and learned: the diary with all that hangs on it. */
 export const entries = sqliteTable(
@@ -119,7 +129,11 @@ export const sheets = sqliteTable(
     inside: text('inside').$type<'first' | 'last'>(),
     gone: integer('gone', { mode: 'boolean' }).notNull(),
   },
-  (t) => [index('sheet_entry').on(t.entryId), index('sheet_clay').on(t.clayId)],
+  (t) => [
+    index('sheet_entry').on(t.entryId),
+    index('sheet_clay').on(t.clayId),
+    oneOf('sheet', t.clayId, t.revisionId, t.blendRevisionId),
+  ],
 );
 
 /** Clay that was conditioned, and what it took. */

@@ -1,5 +1,16 @@
 import type { Stage } from '#core/colour';
-import { integer, index, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import { sql } from 'drizzle-orm';
+import {
+  check,
+  integer,
+  index,
+  real,
+  sqliteTable,
+  text,
+  uniqueIndex,
+  type AnySQLiteColumn,
+  type CheckBuilder,
+} from 'drizzle-orm/sqlite-core';
 import type { Firmness, Kind } from '#core/clay';
 import type { Basis, ChipWay } from '#core/mix';
 import type { Program, Trimming } from '#core/cane';
@@ -9,6 +20,10 @@ import type { BlendPlanDto } from '#contract';
 /** What lies on the shelf and what is planned. Every table that a person's change touches has a text id. */
 export const id = () => text('id').primaryKey();
 export const version = () => integer('version').notNull();
+
+/** Of the columns that can say what a row is made of (references.ts), exactly one does. */
+export const oneOf = (name: string, ...columns: readonly AnySQLiteColumn[]): CheckBuilder =>
+  check(`${name}_of_one`, sql.join([...columns.map((c) => sql`(${c} is not null)`)], sql` + `).append(sql` = 1`));
 
 export const lines = sqliteTable('line', {
   id: id(),
@@ -98,6 +113,7 @@ export const ingredients = sqliteTable(
     index('ingredient_revision').on(t.revisionId),
     index('ingredient_clay').on(t.clayId),
     index('ingredient_inner').on(t.innerId),
+    oneOf('ingredient', t.clayId, t.innerId),
   ],
 );
 
@@ -235,6 +251,7 @@ export const blendColours = sqliteTable(
     index('blend_colour_revision').on(t.blendRevisionId),
     index('blend_colour_mix').on(t.revisionId),
     index('blend_colour_clay').on(t.clayId),
+    oneOf('blend_colour', t.clayId, t.revisionId),
   ],
 );
 
@@ -298,7 +315,11 @@ export const layers = sqliteTable(
       .notNull()
       .references(() => settings.id),
   },
-  (t) => [index('layer_piece').on(t.pieceId), index('layer_revision').on(t.revisionId)],
+  (t) => [
+    index('layer_piece').on(t.pieceId),
+    index('layer_revision').on(t.revisionId),
+    oneOf('layer', t.clayId, t.revisionId),
+  ],
 );
 
 export const canes = sqliteTable('cane', {
@@ -347,5 +368,6 @@ export const caneUses = sqliteTable(
     index('cane_use_mix').on(t.revisionId),
     index('cane_use_blend').on(t.blendRevisionId),
     index('cane_use_inner').on(t.innerId),
+    oneOf('cane_use', t.clayId, t.revisionId, t.blendRevisionId, t.innerId),
   ],
 );

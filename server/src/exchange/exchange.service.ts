@@ -4,6 +4,7 @@ import { fewFaults } from '#core/formats';
 import { colourOf, flatten } from '#core/mix';
 import type { TakeInAnswer, TakeInDto, TakeOutAnswer } from '#contract';
 import { inBreaths } from '../aside/breath.js';
+import { columnsFor } from '../db/references.js';
 import { Journal, type Draft, type Row } from '../db/journal.js';
 import { Studio } from '../mixes/studio.js';
 import { understand, type Incoming, type Understood } from './incoming.js';
@@ -77,8 +78,7 @@ export class ExchangeService {
         revisionId,
         position,
         parts: parts.toFraction(),
-        clayId: 'clay' in of ? of.clay : null,
-        innerId: 'clay' in of ? null : of.revision,
+        ...columnsFor('ingredient', of),
       })),
     );
   }

@@ -1,3 +1,4 @@
+import { ofMix } from '#core/material';
 import { randomUUID } from 'node:crypto';
 import { Complaint } from '#core/units';
 import {
@@ -85,10 +86,9 @@ export async function understand(lines: readonly MixLineDto[], studio: Studio): 
     if (of.revision === null && inFile.has(key)) {
       const inner = visit(inFile.get(key) as MixLineDto, path);
       if (!inner) throw new Broken();
-      return { revision: inner.revisionId };
+      return ofMix(inner.revisionId);
     }
-    const { clayId, revisionId } = meaningOf(of, studio);
-    return clayId === null ? { revision: revisionId } : { clay: clayId };
+    return meaningOf(of, studio);
   };
   const visit = (line: MixLineDto, path: readonly string[]): Incoming | null => {
     const key = small(line.name);

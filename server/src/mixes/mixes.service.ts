@@ -1,3 +1,4 @@
+import { keyOf } from '#core/material';
 import { Inject, Injectable } from '@nestjs/common';
 import { randomUUID } from 'node:crypto';
 import { readNumber } from '#core/units';
@@ -5,6 +6,7 @@ import { checkParts, flattenNew, openBrackets, readRecipe, restsOn, type Recipe 
 import type { ChipDto, IngredientDto, MixAnswer, MixDto, NotationAnswer, RevisionAnswer } from '#contract';
 import { checkVersion, inUse, notThere, refused, refusedAt } from '../access/problem.js';
 import { Journal, type Draft, type Row } from '../db/journal.js';
+import { columnsFor } from '../db/references.js';
 import { Board } from './board.js';
 import { MixesStore } from './mixes.store.js';
 import { meantIn, namesIn } from './names.js';
@@ -52,7 +54,7 @@ export class MixesService {
     const terms = openBrackets(said);
     const ingredients = terms.map(({ parts, of }) => ({
       parts: parts.toFraction(),
-      ...meantIn(text, of, this.studio),
+      of: meantIn(text, of, this.studio),
     }));
     checkParts(terms.map(({ parts, of }) => ({ parts, name: of.name })));
     const recipe = this.toRecipe('volume', ingredients);
@@ -155,8 +157,7 @@ export class MixesService {
       revisionId: revision.id,
       position,
       parts: readNumber(ingredient.parts).toFraction(),
-      clayId: ingredient.clayId,
-      innerId: ingredient.revisionId,
+      ...columnsFor('ingredient', ingredient.of),
     }));
     draft.replace('ingredient', before, wanted);
   }
@@ -173,15 +174,11 @@ export class MixesService {
 
   /** @throws ProblemException with the field of the ingredient that is wrong */
   private checkedRecipe(dto: MixDto): Recipe {
-    dto.ingredients.forEach(({ clayId, revisionId, parts }, i) => {
-      const known =
-        clayId === null
-          ? revisionId !== null && this.studio.one('revision', revisionId)
-          : revisionId === null && this.studio.clay(clayId);
-      if (!known) throw refused('This ingredient is not on the shelf and not on the board.', `ingredients.${i}.clayId`);
-      const name = clayId === null ? this.studio.nameOf(revisionId ?? '') : (this.studio.clay(clayId)?.name ?? '');
+    dto.ingredients.forEach(({ of, parts }, i) => {
+      if (!this.studio.has(of))
+        throw refused('This ingredient is not on the shelf and not on the board.', `ingredients.${i}.of`);
       refusedAt(`ingredients.${i}.parts`, () => {
-        checkParts([{ parts: readNumber(parts), name }]);
+        checkParts([{ parts: readNumber(parts), name: this.studio.called(of) }]);
       });
     });
     const recipe = this.toRecipe(dto.basis, dto.ingredients);
@@ -189,7 +186,7 @@ export class MixesService {
     const self = [...restsOn(recipe, this.studio)].find((id) => own.has(id));
     if (self !== undefined) {
       const through = recipe.ingredients.flatMap(({ of }) =>
-        'revision' in of && !own.has(of.revision) ? [this.studio.nameOf(of.revision)] : [],
+        of.kind === 'mix' && !own.has(of.id) ? [this.studio.nameOf(of.id)] : [],
       );
       throw refused(
         `A mix cannot contain itself: ${[dto.name, ...through.slice(0, 1), dto.name].join(' contains ')}.`,
@@ -203,13 +200,7 @@ export class MixesService {
   }
 
   private toRecipe(basis: Recipe['basis'], ingredients: readonly IngredientDto[]): Recipe {
-    return {
-      basis,
-      ingredients: ingredients.map(({ parts, clayId, revisionId }) => ({
-        parts: readNumber(parts),
-        of: clayId === null ? { revision: revisionId ?? '' } : { clay: clayId },
-      })),
-    };
+    return { basis, ingredients: ingredients.map(({ parts, of }) => ({ parts: readNumber(parts), of })) };
   }
 
   private recipeOf(revisionId: string): Recipe {
@@ -241,17 +232,13 @@ export class MixesService {
       basis: row.basis,
       made,
       createdAt: row.createdAt,
-      ingredients: this.recipeOf(row.id).ingredients.map(({ parts, of }) => ({
-        parts: parts.toFraction(),
-        clayId: 'clay' in of ? of.clay : null,
-        revisionId: 'clay' in of ? null : of.revision,
-      })),
+      ingredients: this.recipeOf(row.id).ingredients.map(({ parts, of }) => ({ parts: parts.toFraction(), of })),
     };
   }
 }
 
 function sameRecipe(a: Recipe, b: Recipe): boolean {
   const text = ({ basis, ingredients }: Recipe): string =>
-    JSON.stringify([basis, ingredients.map(({ parts, of }) => [parts.toFraction(), of])]);
+    JSON.stringify([basis, ingredients.map(({ parts, of }) => [parts.toFraction(), keyOf(of)])]);
   return text(a) === text(b);
 }

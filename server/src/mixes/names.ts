@@ -1,10 +1,7 @@
+import { ofClay, ofMix, type Mixable } from '#core/material';
 import { Complaint, attempt, complaint } from '#core/units';
 import type { Named } from '#core/mix';
 import type { Studio } from './studio.js';
-
-/** What a written name means: the id of a clay, or of a revision. */
-export type Meant =
-  { readonly clayId: string; readonly revisionId: null } | { readonly clayId: null; readonly revisionId: string };
 
 /** Everything that can be named in a recipe: clays, alone and with their line, and mixes. */
 export function namesIn(studio: Studio): string[] {
@@ -19,14 +16,14 @@ export function namesIn(studio: Studio): string[] {
  * its line (`Chalk of Hearth Firm`); a clay in use goes before a retired one.
  * @throws Complaint `notation/unknown`, `notation/ambiguous`
  */
-export function meaningOf({ name, revision }: Named, studio: Studio): Meant {
+export function meaningOf({ name, revision }: Named, studio: Studio): Mixable {
   const wanted = name.toLowerCase();
   const mix = studio.mixNamed(name);
   if (mix) {
     const found =
       revision === null ? studio.newest(mix.id) : studio.revisions(mix.id).find((r) => r.number === revision);
     if (!found) throw complaint('notation/unknown', { name: revision === null ? name : `${name} #${revision}` });
-    return { clayId: null, revisionId: found.id };
+    return ofMix(found.id);
   }
   if (revision !== null) throw complaint('notation/unknown', { name: `${name} #${revision}` });
   const full = (clayId: string): string => {
@@ -39,11 +36,11 @@ export function meaningOf({ name, revision }: Named, studio: Studio): Meant {
   const [only, second] = clays;
   if (!only) throw complaint('notation/unknown', { name });
   if (second) throw complaint('notation/ambiguous', { name, choices: clays.map((c) => full(c.id)) });
-  return { clayId: only.id, revisionId: null };
+  return ofClay(only.id);
 }
 
 /** As {@link meaningOf}; of a name with several meanings, the whole text with each of them is what could be typed instead. */
-export function meantIn(text: string, named: Named, studio: Studio): Meant {
+export function meantIn(text: string, named: Named, studio: Studio): Mixable {
   return attempt(
     () => meaningOf(named, studio),
     (wrong) => {

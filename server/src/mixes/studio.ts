@@ -1,13 +1,24 @@
+import { match, type Mixable } from '#core/material';
 import type { PigmentSource } from '#core/colour';
 import { sql } from 'drizzle-orm';
 import { Inject, Injectable, type OnModuleInit } from '@nestjs/common';
 import { Fraction } from '#core/units';
 import type { Block, Clay, Line } from '#core/clay';
-import { printNotation, pigmentsWith, type Book, type Learned, type Named, type Recipe, type Worked } from '#core/mix';
+import {
+  nameOf,
+  printNotation,
+  pigmentsWith,
+  type Book,
+  type Learned,
+  type Named,
+  type Recipe,
+  type Worked,
+} from '#core/mix';
 import { DB } from '../db/db.module.js';
 import { Journal, type Row } from '../db/journal.js';
 import type { Db } from '../db/dataFile.js';
 import type { RowWrite } from '../db/difference.js';
+import { materialOf } from '../db/references.js';
 import { TABLES } from '../db/schema.js';
 
 type Held = 'line' | 'clay' | 'block' | 'mix' | 'revision' | 'ingredient';
@@ -86,10 +97,23 @@ export class Studio implements Book, OnModuleInit {
     if (!revision) return undefined;
     const ingredients = this.ingredients(revisionId).map((row) => ({
       parts: new Fraction(row.parts),
-      of: row.clayId === null ? { revision: row.innerId ?? '' } : { clay: row.clayId },
+      of: materialOf('ingredient', row),
     }));
     return { basis: revision.basis, ingredients };
   };
+
+  /** Itself, as plain data that more can be put beside. */
+  asBook(): Book {
+    const { clay, line, recipe, nameOf: name, worked } = this;
+    return { clay, line, recipe, nameOf: name, worked };
+  }
+
+  /** Whether the shelf or the board has what something is to be made of. */
+  has = (of: Mixable): boolean =>
+    match(of, { clay: ({ id }) => this.rows.clay.has(id), mix: ({ id }) => this.rows.revision.has(id) });
+
+  /** What a clay or a mix is called. */
+  called = (of: Mixable): string => nameOf(of, this);
 
   /** The rows of a revision's recipe, in its order. */
   ingredients(revisionId: string): Row<'ingredient'>[] {
@@ -136,8 +160,8 @@ export class Studio implements Book, OnModuleInit {
   /** How an ingredient is written in notation: with its line where two clays share a name, with its number where it is not the newest. */
   named(ingredient: Recipe['ingredients'][number]): Named {
     const { of } = ingredient;
-    if ('clay' in of) {
-      const clay = this.clay(of.clay);
+    if (of.kind === 'clay') {
+      const clay = this.clay(of.id);
       const twins = this.all('clay').filter((c) => c.name.toLowerCase() === clay?.name.toLowerCase());
       const line = clay && this.line(clay.lineId);
       return {
@@ -145,11 +169,8 @@ export class Studio implements Book, OnModuleInit {
         revision: null,
       };
     }
-    const revision = this.one('revision', of.revision);
-    return {
-      name: this.nameOf(of.revision),
-      revision: revision && this.newerThan(of.revision) ? revision.number : null,
-    };
+    const revision = this.one('revision', of.id);
+    return { name: this.nameOf(of.id), revision: revision && this.newerThan(of.id) ? revision.number : null };
   }
 
   notation(recipe: Recipe): string {

@@ -1,11 +1,13 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { randomUUID } from 'node:crypto';
-import { cutterOf, flatOf, sheetLeft } from '#core/batch';
-import { colourOf } from '#core/mix';
+import { cutterOf, sheetLeft } from '#core/batch';
+import { flatOf } from '#core/mix';
+import { lookUp } from '#core/stock';
 
 import type { ConditionedAnswer, ConditionedDto, RolledDto, SheetAnswer, SheetDto } from '#contract';
 import { checkVersion, notThere, refused, refusedAt } from '../access/problem.js';
 import { BlendsService } from '../blends/blends.service.js';
+import { columnsFor, materialOf, type MaterialIn } from '../db/references.js';
 import { Journal, type Row } from '../db/journal.js';
 import { Studio } from '../mixes/studio.js';
 import { takeClay } from '../shelf/takeClay.js';
@@ -79,19 +81,12 @@ export class SheetBookService {
 
   /** Takes the clay off the shelf, writes the diary and puts the sheet into the book, in one change. */
   async rolled(changeId: string, dto: RolledDto): Promise<SheetAnswer> {
-    const { sheet, clayId, revisionId, entryId, madeOn, note, used, rolledAt } = dto;
+    const { sheet, of, entryId, madeOn, note, used, rolledAt } = dto;
     await this.journal.change(changeId, async (draft) => {
       if (await draft.find('sheet', sheet.id)) throw refused('This sheet stands in the book already.', 'sheet.id');
-      const clay = clayId === null ? undefined : this.studio.clay(clayId);
-      const recipe = revisionId === null ? undefined : this.studio.recipe(revisionId);
-      if ((clayId === null) === (revisionId === null) || (!clay && !recipe))
-        throw refused('Say which clay or mix the sheet is made of.', 'clayId');
+      if (!this.studio.has(of)) throw refused('Say which clay or mix the sheet is made of.', 'of');
       checkSheet(sheet);
-      const of = clay ? { clay: clay.id } : { revision: revisionId ?? '' };
-      const names = [
-        clay?.name ?? this.studio.nameOf(revisionId ?? ''),
-        ...flatOf(of, this.studio).shares.map((s) => s.clay.name),
-      ];
+      const names = [this.studio.called(of), ...flatOf(of, this.studio).shares.map((s) => s.clay.name)];
       await draft.put('entry', {
         id: entryId,
         version: draft.version,
@@ -102,15 +97,13 @@ export class SheetBookService {
         words: ['sheet', ...names].join(' '),
       });
       await takeClay(draft, this.studio, entryId, used);
-      if (revisionId !== null)
-        await draft.put('entryMix', { id: randomUUID(), entryId, revisionId, grams: sheet.grams });
+      if (of.kind === 'mix')
+        await draft.put('entryMix', { id: randomUUID(), entryId, revisionId: of.id, grams: sheet.grams });
       await draft.put('sheet', {
         ...sheetRow(sheet),
         version: draft.version,
         entryId,
-        clayId,
-        revisionId,
-        blendRevisionId: null,
+        ...columnsFor('sheet', of),
         rolledAt,
       });
       draft.summary = `rolled ${sheet.name.trim()}`;
@@ -139,40 +132,30 @@ export class SheetBookService {
   }
 
   private async one(id: string): Promise<SheetAnswer> {
-    const row = (await this.store.all()).find((s) => s.id === id);
+    const row = await this.store.one(id);
     if (!row) throw notThere('This sheet');
     return this.answer(row);
   }
 
-  private async answer({
-    blendRevisionId,
-    clayId,
-    revisionId,
-    ...row
-  }: Row<'sheet'> & { readonly madeOn: string }): Promise<SheetAnswer> {
-    const blend = blendRevisionId === null ? null : await this.blends.asMade(blendRevisionId);
-    if (blend)
-      return {
-        ...row,
-        clayId,
-        revisionId,
-        blendId: blend.blendId,
-        ofName: blend.name,
-        hexes: blend.hexes,
-        density: blend.density,
-      };
-    const flat = flatOf(clayId === null ? { revision: revisionId ?? '' } : { clay: clayId }, this.studio);
-    return {
-      ...row,
-      clayId,
-      revisionId,
-      blendId: null,
-      density: flat.density,
-      hexes: [colourOf(flat, 'raw', this.studio.pigments).hex],
-      ofName: clayId === null ? this.studio.nameOf(revisionId ?? '') : (this.studio.clay(clayId)?.name ?? ''),
-    };
+  private async answer(row: Row<'sheet'> & { readonly madeOn: string }): Promise<SheetAnswer> {
+    const { clayId: _, revisionId: __, blendRevisionId: ___, ...rest } = row;
+    const of = materialOf('sheet', row);
+    return { ...rest, of, ...(await this.looks(of)) };
+  }
+
+  /** What a sheet of something is called, looks like as it lies there, and weighs. */
+  private async looks(of: MaterialIn<'sheet'>): Promise<Looks> {
+    if (of.kind === 'blend') {
+      const blend = await this.blends.asMade(of.id);
+      if (!blend) throw notThere('The blend of this sheet');
+      return { blendId: blend.blendId, ofName: blend.name, hexes: blend.hexes, density: blend.density };
+    }
+    const { name, hexes, density } = lookUp(of, this.studio.asBook(), { stage: 'raw', pigments: this.studio.pigments });
+    return { blendId: null, ofName: name, hexes, density };
   }
 }
+
+type Looks = Pick<SheetAnswer, 'blendId' | 'ofName' | 'hexes' | 'density'>;
 
 /** @throws ProblemException at the cut that does not fit on what was left */
 function checkSheet(sheet: SheetDto): void {

@@ -19,6 +19,16 @@ export class SheetBookStore {
     return rows.map((r) => ({ ...r.sheet, madeOn: r.entry.madeOn }));
   }
 
+  /** By its id. */
+  async one(id: string): Promise<(Row<'sheet'> & { readonly madeOn: string }) | undefined> {
+    const [row] = await this.db
+      .select()
+      .from(sheets)
+      .innerJoin(entries, eq(entries.id, sheets.entryId))
+      .where(eq(sheets.id, id));
+    return row && { ...row.sheet, madeOn: row.entry.madeOn };
+  }
+
   ofEntry(entryId: string): Promise<Row<'sheet'>[]> {
     return this.db.select().from(sheets).where(eq(sheets.entryId, entryId));
   }

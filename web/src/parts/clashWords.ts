@@ -1,3 +1,4 @@
+import { isMaterial, materialIn } from '#core/material';
 import { same } from '../wire/join.js';
 
 /** What ids stand for. */
@@ -29,7 +30,9 @@ const FIELDS: Readonly<Record<string, string>> = {
   program: 'steps',
   plan: 'how it is cut',
   ingredients: 'recipe',
+  of: 'clay',
   clayId: 'clay',
+  colours: 'colours',
   revisionId: 'mix',
   settingId: 'setting',
   lineId: 'line',
@@ -45,11 +48,10 @@ export function fieldWords(field: string): string {
 /** Fields that say which thing it is, or where it stands, and nothing of what it is like. */
 const SILENT = new Set(['id', 'version', 'position', 'kind', 'do']);
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i;
-const KEYED = /^(clay|mix|blend):(.+)$/;
 const MOST_LETTERS = 400;
 
 function textWords(text: string, nameOf: NameOf): string {
-  const id = KEYED.exec(text)?.[2] ?? text;
+  const id = materialIn(text)?.id ?? text;
   if (UUID.test(id)) return nameOf(id) ?? 'another one';
   return text === '' ? 'nothing' : text;
 }
@@ -65,9 +67,10 @@ function listWords(list: readonly unknown[], nameOf: NameOf): string {
 
 function thingWords(thing: object, nameOf: NameOf): string {
   if ('parts' in thing) {
-    const { parts, clayId, revisionId } = thing as { parts: unknown; clayId?: unknown; revisionId?: unknown };
-    return `${String(parts)} ${plainWords(clayId ?? revisionId ?? '', nameOf)}`;
+    const { parts, of } = thing as { parts: unknown; of?: unknown };
+    return `${String(parts)} ${plainWords(of ?? '', nameOf)}`;
   }
+  if (isMaterial(thing)) return textWords(thing.id, nameOf);
   return Object.entries(thing)
     .filter(([field, value]) => !SILENT.has(field) && value !== null && value !== '' && value !== false)
     .map(([field, value]) =>

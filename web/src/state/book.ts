@@ -3,10 +3,7 @@ import { Fraction } from '#core/units';
 import type { Basis, Book, Ingredient, Recipe } from '#core/mix';
 import type { IngredientDto, RevisionAnswer, ShelfAnswer } from '#contract';
 
-export const ingredientOf = ({ parts, clayId, revisionId }: IngredientDto): Ingredient => ({
-  parts: new Fraction(parts),
-  of: clayId === null ? { revision: revisionId ?? '' } : { clay: clayId },
-});
+export const ingredientOf = ({ parts, of }: IngredientDto): Ingredient => ({ parts: new Fraction(parts), of });
 
 export const recipeOf = (basis: Basis, ingredients: readonly IngredientDto[]): Recipe => ({
   basis,

@@ -1,3 +1,4 @@
+import { isMaterial } from '#core/material';
 /** A thing as it is sent: its fields by name. */
 export type Fields = Readonly<Record<string, unknown>>;
 
@@ -23,7 +24,7 @@ export function same(a: unknown, b: unknown): boolean {
 
 type WithId = Fields & { readonly id: string };
 const haveIds = (list: unknown): list is readonly WithId[] =>
-  Array.isArray(list) && list.every((item) => isFields(item) && typeof item.id === 'string');
+  Array.isArray(list) && list.every((item) => isFields(item) && typeof item.id === 'string' && !isMaterial(item));
 
 /** What comes of one place of the thing; `clash` where both changed it, each in its own way. */
 type Place = { readonly value: unknown } | { readonly clash: true };
@@ -56,6 +57,8 @@ function joinPlace(base: unknown, mine: unknown, theirs: unknown): Place {
   if (same(mine, theirs) || same(base, mine)) return { value: theirs };
   if (same(base, theirs)) return { value: mine };
   if (haveIds(base) && haveIds(mine) && haveIds(theirs)) return joinLists(base, mine, theirs);
+  // what a thing is made of is one value, whatever fields say it
+  if ([base, mine, theirs].some(isMaterial)) return CLASH;
   if (isFields(base) && isFields(mine) && isFields(theirs)) return joinFields(base, mine, theirs);
   return CLASH;
 }

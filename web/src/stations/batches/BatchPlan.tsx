@@ -1,3 +1,4 @@
+import { type Mixable } from '#core/material';
 import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import { useNavigate } from 'react-router';
@@ -58,7 +59,7 @@ export function BatchPlan({
         ],
   );
   const usual = own?.settings[Math.floor(own.settings.length / 2)];
-  const add = ({ clayId, revisionId }: Picked): void => {
+  const add = ({ of }: Picked<Mixable>): void => {
     setAdding(false);
     if (!own || !usual) return;
     const piece: PieceDto = {
@@ -73,7 +74,7 @@ export function BatchPlan({
       edgeMm: batch.pieces.at(-1)?.edgeMm ?? 0,
       sheetWidthMm: Math.min(110, own.rollerWidthMm),
       sheetLengthMm: 200,
-      layers: [{ id: crypto.randomUUID(), clayId, revisionId, settingId: usual.id }],
+      layers: [{ id: crypto.randomUUID(), of, settingId: usual.id }],
     };
     save({ pieces: [...batch.pieces, piece] });
   };
@@ -180,6 +181,7 @@ export function BatchPlan({
             </Warning>
           ) : adding ? (
             <MaterialPicker
+              place="layer"
               label="What the new piece is cut from"
               onPick={add}
               onCancel={() => {

@@ -22,7 +22,7 @@ export function ClayNeeded({ plan, currency, onCurrency, children }: ClayNeededP
   const longest = Math.max(0, ...plan.clays.map((c) => c.grams));
   const short = plan.clays.filter((c) => c.short > 0);
   const money = (value: number): string => value.toFixed(2);
-  const mixes = plan.mixes.filter((m) => 'revision' in m.of);
+  const mixes = plan.mixes.filter((m) => m.of.kind === 'mix');
   if (plan.clays.length === 0) return <Strip aria-label="Clay needed">{children}</Strip>;
   return (
     <Strip aria-label="Clay needed">

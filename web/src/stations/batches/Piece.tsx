@@ -1,3 +1,4 @@
+import { ofMix } from '#core/material';
 import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import type { SettingThickness } from '#core/sheet';
@@ -43,7 +44,7 @@ export function Piece({
   };
   const says = (field: string): string | undefined => refused.find((r) => r.field === field)?.sentence;
   const top = piece.layers.at(-1);
-  const hex = materials[top?.clayId ?? top?.revisionId ?? '']?.hex ?? 'dddddd';
+  const hex = materials[top?.of.id ?? '']?.hex ?? 'dddddd';
   const layout = plan && plan.wrong === null ? plan.layout : null;
   const size =
     piece.heightMm === null ? showLength(piece.widthMm, units) : showSize(piece.widthMm, piece.heightMm, units);
@@ -197,7 +198,8 @@ function Layers({ piece, materials, settings, disabled, onLayers }: LayersProps)
   return (
     <Flex direction="column" aria-label="Layers, the top one first" as="ul" gap={0}>
       {[...piece.layers].reverse().map((layer) => {
-        const look = materials[layer.clayId ?? layer.revisionId ?? ''];
+        const look = materials[layer.of.id];
+        const newer = look?.newer;
         const setting = settings.find((s) => s.id === layer.settingId);
         return (
           <Flex as="li" key={layer.id} gap={3} alignItems="stretch" minHeight="26px">
@@ -247,12 +249,12 @@ function Layers({ piece, materials, settings, disabled, onLayers }: LayersProps)
                   </Word>
                 </>
               )}
-              {look?.newer && !disabled && (
+              {newer !== undefined && newer !== null && !disabled && (
                 <Warning>
-                  {look.name} has a newer recipe.{' '}
+                  {look?.name} has a newer recipe.{' '}
                   <Word
                     onClick={() => {
-                      change(layer.id, { revisionId: look.newer });
+                      change(layer.id, { of: ofMix(newer) });
                     }}
                   >
                     Use it
@@ -261,13 +263,14 @@ function Layers({ piece, materials, settings, disabled, onLayers }: LayersProps)
               )}
               {picking === layer.id && (
                 <MaterialPicker
+                  place="layer"
                   label="What the layer is made of"
                   onCancel={() => {
                     setPicking(null);
                   }}
-                  onPick={({ clayId, revisionId }) => {
+                  onPick={({ of }) => {
                     setPicking(null);
-                    change(layer.id, { clayId, revisionId });
+                    change(layer.id, { of });
                   }}
                 />
               )}
@@ -279,13 +282,14 @@ function Layers({ piece, materials, settings, disabled, onLayers }: LayersProps)
         fallback !== undefined &&
         (picking === 'new' ? (
           <MaterialPicker
+            place="layer"
             label="What the layer underneath is made of"
             onCancel={() => {
               setPicking(null);
             }}
-            onPick={({ clayId, revisionId }) => {
+            onPick={({ of }) => {
               setPicking(null);
-              onLayers([{ id: crypto.randomUUID(), clayId, revisionId, settingId: fallback }, ...piece.layers]);
+              onLayers([{ id: crypto.randomUUID(), of, settingId: fallback }, ...piece.layers]);
             }}
           />
         ) : (

@@ -1,7 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
 import { Fraction, showNumber } from '#core/units';
-import { idOf } from '#core/mix';
 import type { PlainStep, PlanAnswer } from '#contract';
 import { Block } from '../../parts/Block.js';
 import { CutLayout } from '../../parts/CutLayout.js';
@@ -56,7 +55,7 @@ export function StepArt({
 }): ReactElement | null {
   switch (step.kind) {
     case 'condition':
-      return <BlocksOf step={step} clay={clays.find((c) => c.clayId === idOf(step.clay.of))} />;
+      return <BlocksOf step={step} clay={clays.find((c) => c.clayId === step.clay.of.id)} />;
     case 'mix':
       return (
         <Flex gap={4} alignItems="flex-end" wrap="wrap">

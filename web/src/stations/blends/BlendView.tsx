@@ -1,17 +1,10 @@
+import { type Mixable } from '#core/material';
 import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useCallback, useDeferredValue, useMemo, useRef, useState, type ReactElement } from 'react';
 import { useNavigate } from 'react-router';
 import { layoutOf, layoutsFor, pureStretches, unevenness, type LayoutKind } from '#core/blend';
 import { attempt, showLength } from '#core/units';
-import type {
-  BlendAnswer,
-  BlendColourDto,
-  BlendCut,
-  BlendDto,
-  BlendPlanDto,
-  MachinesAnswer,
-  ShelfAnswer,
-} from '#contract';
+import type { BlendAnswer, BlendCut, BlendDto, BlendPlanDto, MachinesAnswer, ShelfAnswer } from '#contract';
 import { Choice } from '../../parts/Choice.js';
 import { MaterialPicker, type Picked } from '../../parts/MaterialPicker.js';
 import { PaperChoice } from '../../parts/PaperChoice.js';
@@ -112,10 +105,10 @@ export function BlendView({ blend, making, machines, shelf }: BlendViewProps): R
       })),
     });
   };
-  const pick = ({ clayId, revisionId }: Picked): void => {
-    const colours: BlendColourDto[] = [...plan.colours];
+  const pick = ({ of }: Picked<Mixable>): void => {
+    const colours = [...plan.colours];
     const at = picking ?? colours.length;
-    colours[at] = { clayId, revisionId };
+    colours[at] = of;
     setPicking(null);
     if (colours.length === plan.colours.length) replan({ colours });
     else relay({ colours });
@@ -241,6 +234,7 @@ export function BlendView({ blend, making, machines, shelf }: BlendViewProps): R
   );
   const picker = picking !== null && (
     <MaterialPicker
+      place="colour"
       label="Colour of the blend"
       onPick={pick}
       onCancel={() => {

@@ -1,3 +1,5 @@
+import { swatch } from '../../parts/swatch.js';
+import { ofClay } from '#core/material';
 import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import { useNavigate, useParams } from 'react-router';
@@ -35,7 +37,7 @@ function newBlend(shelf: ShelfAnswer, machines: MachinesAnswer, taken: ReadonlyS
     note: '',
     retired: false,
     plan: {
-      colours: [one, other].map((c) => ({ clayId: c.id, revisionId: null })),
+      colours: [one, other].map((c) => ofClay(c.id)),
       width: WIDTH,
       height: HEIGHT,
       layers: 2,
@@ -172,11 +174,7 @@ export default function Blends(): ReactElement {
 function OneRow({ blend, open }: { readonly blend: BlendCard; readonly open: boolean }): ReactElement {
   return (
     <RowLink to={`/blends/${blend.id}`} aria-current={open ? 'page' : undefined}>
-      <Box
-        height="22px"
-        style={{ background: `linear-gradient(to right, ${blend.hexes.map((h) => `#${h}`).join(', ')})` }}
-        aria-hidden
-      />
+      <Box height="22px" style={{ background: swatch(blend.hexes) }} aria-hidden />
       <Box fontWeight={600} lineHeight={1.25} marginTop={1}>
         {blend.name}
       </Box>

@@ -1,3 +1,4 @@
+import { swatch } from '../../parts/swatch.js';
 import { Box, Flex, Grid } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
 import { Link } from 'react-router';
@@ -17,11 +18,7 @@ export function Fades({ blends }: { readonly blends: readonly BlendCard[] }): Re
       </Flex>
       {blends.map((b) => (
         <Link key={b.id} to={`/blends/${b.id}`} style={{ textDecoration: 'none' }} aria-label={`Open ${b.name}`}>
-          <Box
-            height="86px"
-            style={{ background: `linear-gradient(to right, ${b.hexes.map((h) => `#${h}`).join(', ')})` }}
-            aria-hidden
-          />
+          <Box height="86px" style={{ background: swatch(b.hexes) }} aria-hidden />
           <Grid templateColumns="1fr auto" alignItems="baseline" gap={4} marginTop={1}>
             <Box fontWeight={700} fontSize="h2" fontFamily="heading">
               {b.name} <Second>{b.names.join(', ')}</Second>

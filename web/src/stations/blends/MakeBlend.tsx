@@ -60,7 +60,7 @@ function readySteps({ blend: { plan }, worked, shelf, units }: Bench): BenchWord
     of: 'to condition',
   }));
   const mix = worked.colours.flatMap((c, i): BenchWords[] => {
-    if (plan.colours[i]?.revisionId == null) return [];
+    if (plan.colours[i]?.kind !== 'mix') return [];
     const of = c.perClay
       .map((p) => `${showMass(p.grams, units)} ${shelf.clays.find((x) => x.id === p.clayId)?.name ?? ''}`)
       .join(' and ');

@@ -1,3 +1,4 @@
+import { sameMaterial } from '#core/material';
 import { Box } from '@chakra-ui/react';
 import { useMemo, useState, type ReactElement } from 'react';
 import { useNavigate } from 'react-router';
@@ -60,7 +61,7 @@ function Married({
   const [overlap, setOverlap] = useState(10);
   const [a, b] = [useBlend(one, shelf, own, null), useBlend(other, shelf, own, null)];
   const [last, first] = [one.plan.colours.at(-1), other.plan.colours[0]];
-  const same = last?.clayId === first?.clayId && last?.revisionId === first?.revisionId;
+  const same = last !== undefined && first !== undefined && sameMaterial(last, first);
   const made = useMemo((): Layout | string => {
     return orSentence(() => marry(layoutIn(one.plan), layoutIn(other.plan), same, overlap));
   }, [one.plan, other.plan, same, overlap]);

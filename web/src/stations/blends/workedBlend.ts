@@ -1,4 +1,3 @@
-import { flatOf } from '#core/batch';
 import {
   areasOf,
   compensate,
@@ -17,11 +16,11 @@ import {
   type Plug,
   type Tape,
 } from '#core/blend';
-import { hexOf, labOf, mixPigments, xyzOfLab, type Lab, type Pigment, type PigmentSource } from '#core/colour';
-import { pigmentOfMix } from '#core/mix';
+import type { Lab, Pigment, PigmentSource } from '#core/colour';
+import { lookUp, type BlendInBook } from '#core/stock';
 import type { SettingThickness } from '#core/sheet';
 import { orSentence } from '#core/units';
-import type { BlendAnswer, BlendPlanDto, MachineDto, ShelfAnswer } from '#contract';
+import type { BlendAnswer, BlendInside, BlendPlanDto, MachineDto, ShelfAnswer } from '#contract';
 import { bookOf } from '../../state/book.js';
 import { rolledOn, tapePlanOf, type TapePlan } from './tapeMm.js';
 
@@ -76,28 +75,29 @@ export const layoutIn = ({ width, height, cuts }: Pick<BlendPlanDto, 'width' | '
   cuts: cuts.map((c) => c.points),
 });
 
+/** Blends by their revisions, as core reads them. */
+export const blendsInBook =
+  (blends: readonly BlendInside[]): ((revisionId: string) => BlendInBook | undefined) =>
+  (revisionId) => {
+    const blend = blends.find((b) => b.revisionId === revisionId);
+    return blend && { name: blend.name, colours: blend.plan.colours, layout: layoutIn(blend.plan) };
+  };
+
 /** A colour of the blend, before it is known how much of it. */
 type BaseColour = Omit<BlendColour, 'grams' | 'over' | 'area' | 'perClay'> & {
   readonly shares: readonly { readonly clayId: string; readonly mass: number }[];
 };
 
-function colourIn(blend: BlendAnswer, shelf: ShelfAnswer, i: number, pigments: PigmentSource): BaseColour {
-  const book = bookOf(shelf, blend.referenced);
-  const { clayId, revisionId } = blend.plan.colours[i] ?? { clayId: null, revisionId: null };
-  const flat = flatOf(clayId === null ? { revision: revisionId ?? '' } : { clay: clayId }, book);
-  const pigment = pigmentOfMix(flat, 'baked', pigments);
-  return {
-    shares: flat.shares.map((s) => ({ clayId: s.clay.id, mass: s.mass.valueOf() })),
-    pigment,
-    density: flat.density,
-    name: clayId === null ? book.nameOf(revisionId ?? '') : (book.clay(clayId)?.name ?? ''),
-    hex: hexOf(xyzOfLab(labOf(mixPigments([pigment], [1])))),
-  };
-}
-
 /** The colours of a blend; a sentence where one is not known. */
-export const coloursIn = (blend: BlendAnswer, shelf: ShelfAnswer, pigments: PigmentSource): BaseColour[] | string =>
-  orSentence(() => blend.plan.colours.map((_, i) => colourIn(blend, shelf, i, pigments)));
+export function coloursIn(blend: BlendAnswer, shelf: ShelfAnswer, pigments: PigmentSource): BaseColour[] | string {
+  const book = bookOf(shelf, blend.referenced);
+  return orSentence(() =>
+    blend.plan.colours.map((of): BaseColour => {
+      const { name, hexes, pigment, density, shares } = lookUp(of, book, { stage: 'baked', pigments });
+      return { name, hex: hexes[0] ?? '', pigment, density, shares };
+    }),
+  );
+}
 
 /** The cut that makes up for how colours pull, and its fade. */
 export function compensatedIn(

@@ -1,3 +1,4 @@
+import { keyOf, ofBlend, ofClay } from '#core/material';
 import { Flex, Grid } from '@chakra-ui/react';
 import { useMemo, useState, type ReactElement } from 'react';
 import { useNavigate } from 'react-router';
@@ -111,10 +112,10 @@ export function CaneView({ cane, making, shelf, machines, blends, canes }: CaneV
   const add = (kind: Do): void => {
     setAdding(false);
     const [light, dark] = [plain[0]?.id ?? '', plain[1]?.id ?? plain[0]?.id ?? ''];
-    const blend = blends[0] ? `blend:${blends[0].revisionId}` : null;
+    const blend = blends[0] ? keyOf(ofBlend(blends[0].revisionId)) : null;
     keep([
       ...steps.slice(0, at + 1),
-      newStep(kind, figures ?? null, { light: `clay:${light}`, dark: `clay:${dark}`, blend }),
+      newStep(kind, figures ?? null, { light: keyOf(ofClay(light)), dark: keyOf(ofClay(dark)), blend }),
       ...steps.slice(at + 1),
     ]);
     setChosen(at + 1);

@@ -1,3 +1,4 @@
+import { keyOf, materialIn, ofBlend, ofClay, ofMix } from '#core/material';
 import { Box, Flex } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import { useNavigate, useParams } from 'react-router';
@@ -32,7 +33,7 @@ export function coloursFor(shelf: ShelfAnswer, blends: readonly BlendCard[]): St
   const vivid = [...opaque].sort((a, b) => spread(b.bakedHex) - spread(a.bakedHex));
   const [dark, pale] = [sorted[0], sorted.at(-1)];
   if (!dark || !pale) return null;
-  const key = (id: string | undefined): string => `clay:${id ?? pale.id}`;
+  const key = (id: string | undefined): string => keyOf(ofClay(id ?? pale.id));
   const glass = clays.filter((c) => c.kind === 'translucent').map((c) => key(c.id));
   const blend = blends.find((b) => !b.retired);
   return {
@@ -41,7 +42,7 @@ export function coloursFor(shelf: ShelfAnswer, blends: readonly BlendCard[]): St
     strong: key(vivid[0]?.id),
     second: key(vivid[1]?.id),
     glass: [...glass, ...vivid.slice(1, 4).map((c) => key(c.id))].slice(0, 4),
-    fade: blend ? `blend:${blend.revisionId}` : key(vivid[0]?.id),
+    fade: blend ? keyOf(ofBlend(blend.revisionId)) : key(vivid[0]?.id),
   };
 }
 
@@ -64,7 +65,7 @@ const MOST_LOOKED = 500;
 async function mixesNamed(file: CaneFile): Promise<ReadonlyMap<string, string>> {
   const names = new Set(
     Object.keys(file.materials)
-      .filter((key) => key.startsWith('mix:'))
+      .filter((key) => materialIn(key)?.kind === 'mix')
       .map((key) => nameIn(file, key) ?? ''),
   );
   const found = new Map<string, string>();
@@ -155,8 +156,9 @@ export default function Canes(): ReactElement {
       const clay = shelf.data?.clays.find((c) => c.name.toLowerCase() === name);
       const mix = mixes.get(name ?? '');
       const blend = blends.data?.find((b) => b.name.toLowerCase() === name);
-      if (old.startsWith('blend:')) return blend ? `blend:${blend.revisionId}` : (colours?.fade ?? old);
-      return clay ? `clay:${clay.id}` : mix !== undefined ? `mix:${mix}` : (colours?.light ?? old);
+      if (materialIn(old)?.kind === 'blend') return blend ? keyOf(ofBlend(blend.revisionId)) : (colours?.fade ?? old);
+      if (clay) return keyOf(ofClay(clay.id));
+      return mix === undefined ? (colours?.light ?? old) : keyOf(ofMix(mix));
     };
   const take = async (file: File): Promise<void> => {
     setWrong(null);

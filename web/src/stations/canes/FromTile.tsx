@@ -1,6 +1,7 @@
 import { Flex } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
 import type { Step } from '#core/cane';
+import { keyOf, ofBlend, ofMix } from '#core/material';
 import type { BlendCard, SheetAnswer } from '#contract';
 import { isMix, useTile, type Carried } from '../../state/tile.js';
 import { Action, Second } from '../../theme/pieces.js';
@@ -11,17 +12,12 @@ const [ROD, LONG] = [24, 60];
 
 /** The step that begins with what is carried; null where it cannot begin a cane. */
 function beginWith(item: Carried, sheets: readonly SheetAnswer[], blends: readonly BlendCard[]): Step | null {
-  if (isMix(item)) return { id: id(), do: 'log', of: `mix:${item.revisionId}`, diameter: ROD, length: LONG };
+  if (isMix(item)) return { id: id(), do: 'log', of: keyOf(ofMix(item.revisionId)), diameter: ROD, length: LONG };
   const sheet = item.kind === 'sheet' ? sheets.find((s) => s.id === item.id) : undefined;
   const blend = blends.find((b) => b.id === (sheet ? sheet.blendId : item.id));
-  const of = blend
-    ? `blend:${blend.revisionId}`
-    : sheet?.clayId
-      ? `clay:${sheet.clayId}`
-      : sheet?.revisionId
-        ? `mix:${sheet.revisionId}`
-        : null;
-  if (of === null) return null;
+  const material = sheet?.of ?? (blend && ofBlend(blend.revisionId));
+  if (!material) return null;
+  const of = keyOf(material);
   if (!sheet) {
     const fan = blend?.plan.plug === 'fan';
     return {

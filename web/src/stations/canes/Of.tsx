@@ -1,6 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import type { Step } from '#core/cane';
+import { keyOf } from '#core/material';
 import type { CaneInside, ShelfAnswer } from '#contract';
 import { MaterialPicker, type Picked } from '../../parts/MaterialPicker.js';
 import { Word } from '../../theme/pieces.js';
@@ -33,18 +34,21 @@ export function Of({
   of,
   materials,
   label,
+  place = 'log',
   onPick,
 }: {
   readonly of: string;
+  /** what asks for it */
+  readonly place?: 'log' | 'plug';
   readonly materials: ReadonlyMap<string, CaneMaterial>;
   readonly label: string;
   readonly onPick: (key: string) => void;
 }): ReactElement {
   const [picking, setPicking] = useState(false);
   const material = materials.get(of);
-  const pick = ({ clayId, revisionId }: Picked): void => {
+  const pick = (picked: Picked): void => {
     setPicking(false);
-    onPick(clayId === null ? `mix:${revisionId ?? ''}` : `clay:${clayId}`);
+    onPick(keyOf(picked.of));
   };
   return (
     <>
@@ -67,6 +71,7 @@ export function Of({
       </Word>
       {picking && (
         <MaterialPicker
+          place={place}
           label={label}
           onPick={pick}
           onCancel={() => {

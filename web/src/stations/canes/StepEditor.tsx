@@ -157,16 +157,12 @@ export function StepEditor({
       return (
         <>
           of{' '}
-          <Choice
+          <Of
+            of={step.of}
+            place="plug"
+            materials={materials}
             label="Blend of the plug"
-            value={step.of}
-            options={[
-              ...(blends.some((b) => `blend:${b.revisionId}` === step.of)
-                ? []
-                : [{ value: step.of, text: materials.get(step.of)?.name ?? 'not there any more' }]),
-              ...blends.map((b) => ({ value: `blend:${b.revisionId}`, text: b.name })),
-            ]}
-            onChange={(of) => {
+            onPick={(of) => {
               anew({ of });
             }}
           />

@@ -1,3 +1,4 @@
+import { keyOf, materialIn, ofBlend, ofClay } from '#core/material';
 import { Box, Flex } from '@chakra-ui/react';
 import { Suspense, lazy, useMemo, useState, type ReactElement } from 'react';
 import { drawnToRegions, signedArea, type Drawn, type Fill, type Region, type Step } from '#core/cane';
@@ -31,7 +32,7 @@ function nearestClay(hex: string, shelf: ShelfAnswer): string {
     (a, b) => (deltaE(readColour(b.bakedHex), lab) < deltaE(readColour(a.bakedHex), lab) ? b : a),
     clays[0] ?? { id: '', bakedHex: 'FFFFFF' },
   );
-  return `clay:${best.id}`;
+  return keyOf(ofClay(best.id));
 }
 
 /** A template: a drawing or a picture decides the regions, each gets a mix, a blend or a cane. */
@@ -70,7 +71,7 @@ export function TemplateEditor({
     const fill: Fill =
       last && step.regions.length > 1
         ? last.fill
-        : { of: [...materials.keys()].find((key) => key.startsWith('clay:')) ?? '' };
+        : { of: [...materials.keys()].find((key) => materialIn(key)?.kind === 'clay') ?? '' };
     onChange({
       ...step,
       regions: [...step.regions, { id: crypto.randomUUID(), name: `drawn ${step.regions.length}`, points, fill }],
@@ -314,7 +315,7 @@ function Group({
   const change = (next: (typeof KINDS)[number]['value']): void => {
     const [key] = materials.keys();
     if (next === 'of' && key !== undefined) onFill({ of: key });
-    if (next === 'blend' && blends[0]) onFill({ blend: `blend:${blends[0].revisionId}`, degrees: 90 });
+    if (next === 'blend' && blends[0]) onFill({ blend: keyOf(ofBlend(blends[0].revisionId)), degrees: 90 });
     if (next === 'cane' && canes[0]) onFill({ cane: { ref: canes[0].revisionId, name: canes[0].name }, degrees: 0 });
   };
   const options = KINDS.filter(
@@ -374,16 +375,12 @@ function Group({
         </>
       ) : 'blend' in fill ? (
         <>
-          <Choice
+          <Of
+            of={fill.blend}
+            place="plug"
+            materials={materials}
             label={`Blend in ${group[0]?.name ?? ''}`}
-            value={fill.blend}
-            options={[
-              ...(blends.some((b) => `blend:${b.revisionId}` === fill.blend)
-                ? []
-                : [{ value: fill.blend, text: materials.get(fill.blend)?.name ?? '…' }]),
-              ...blends.map((b) => ({ value: `blend:${b.revisionId}`, text: b.name })),
-            ]}
-            onChange={(blend) => {
+            onPick={(blend) => {
               onFill({ ...fill, blend });
             }}
           />

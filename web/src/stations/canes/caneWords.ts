@@ -1,3 +1,4 @@
+import { materialIn } from '#core/material';
 import { usable, type Stage } from '#core/cane';
 import { thicknesses, translate } from '#core/sheet';
 import { showLength, showLong, showSize, type UnitSystem } from '#core/units';
@@ -76,7 +77,7 @@ export function gramsOf(
     for (const { clayId, mass } of material.shares) perClay.set(clayId, (perClay.get(clayId) ?? 0) + grams * mass);
   return {
     perClay,
-    mixed: perMaterial.filter(({ material }) => !material.key.startsWith('clay:')),
+    mixed: perMaterial.filter(({ material }) => materialIn(material.key)?.kind !== 'clay'),
     total: perMaterial.reduce((sum, m) => sum + m.grams, 0),
   };
 }

@@ -1,3 +1,4 @@
+import { swatch } from '../../parts/swatch.js';
 import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useCallback, useDeferredValue, useState, type ReactElement } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
@@ -177,13 +178,7 @@ function Entry({ entry }: { readonly entry: DiaryAnswer }): ReactElement {
       </Flex>
       {entry.blends.map((b) => (
         <Link key={b.blendId} to={`/blends/${b.blendId}`} style={{ textDecoration: 'none' }}>
-          <Box
-            height="60px"
-            width="420px"
-            maxWidth="100%"
-            style={{ background: `linear-gradient(to right, ${b.hexes.map((h) => `#${h}`).join(', ')})` }}
-            aria-hidden
-          />
+          <Box height="60px" width="420px" maxWidth="100%" style={{ background: swatch(b.hexes) }} aria-hidden />
           <Box fontWeight={600} marginTop={1}>
             {b.name}
           </Box>
@@ -219,7 +214,7 @@ function Entry({ entry }: { readonly entry: DiaryAnswer }): ReactElement {
             style={{
               width: Math.min(420, s.form === 'sheet' ? s.lengthMm * 1.6 : 52),
               borderRadius: s.form === 'plug' ? '50%' : 0,
-              background: `linear-gradient(to right, ${[...s.hexes, ...s.hexes.slice(-1)].map((h) => `#${h}`).join(', ')})`,
+              background: swatch(s.hexes),
             }}
             aria-hidden
           />

@@ -1,3 +1,5 @@
+import { recipesOf } from '../../wire/revisions.js';
+import { ofClay, ofMix, type OfMix } from '#core/material';
 import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useMemo, useState, type ReactElement } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
@@ -13,13 +15,11 @@ import { useBook } from '../../state/book.js';
 import { usePigments } from '../../wire/pigments.js';
 import { useUnits } from '../../state/view.js';
 import { Action, Caption, Second } from '../../theme/pieces.js';
-import { ask } from '../../wire/ask.js';
 import { useMix } from '../../wire/queries.js';
 import type { PlainCorrection } from '../../workers/find.worker.js';
 import { useCorrections } from '../../workers/useFind.js';
 import { usePlainClays } from '../../workers/usePlainClays.js';
 import { useMakeMix } from './useMakeMix.js';
-import type { RevisionAnswer } from '#contract';
 
 /** Below this the eye sees no difference worth a correction, ΔE00. */
 const GOOD = 1;
@@ -30,9 +30,8 @@ export function Correct({ shelf }: { readonly shelf: ShelfAnswer }): ReactElemen
   const navigate = useNavigate();
   const of = query.get('of');
   const mix = useMix(of ?? undefined);
-  const pick = async (revisionId: string | null): Promise<void> => {
-    if (revisionId === null) return;
-    const [revision] = await ask<RevisionAnswer[]>('GET', `/api/revisions/${revisionId}`);
+  const pick = async (mixed: OfMix): Promise<void> => {
+    const [revision] = await recipesOf(mixed);
     if (revision) void navigate(`/mixes/correct?of=${revision.mixId}`);
   };
   return (
@@ -45,9 +44,10 @@ export function Correct({ shelf }: { readonly shelf: ShelfAnswer }): ReactElemen
         <Box>
           <Box marginBottom={2}>Which mix do you have?</Box>
           <MaterialPicker
+            place="corrected"
             label="Mix to correct"
             onPick={(p) => {
-              void pick(p.revisionId);
+              void pick(p.of);
             }}
             onCancel={() => undefined}
           />
@@ -220,11 +220,11 @@ function OneWay({ found, mix, revisionId, grams, wantedHex, shelf }: OneWayProps
   const exact = (g: number): string => new Fraction(Math.round(g * 100), 100).toFraction();
   const put = (): void => {
     const went = found.adds.flatMap((a, i) =>
-      (added[i] ?? 0) > 0 ? [{ parts: exact(added[i] ?? 0), clayId: a.clayId, revisionId: null }] : [],
+      (added[i] ?? 0) > 0 ? [{ parts: exact(added[i] ?? 0), of: ofClay(a.clayId) }] : [],
     );
     void make(
       `${mix.name} corrected ${crypto.randomUUID().slice(0, 3)}`.slice(0, 80),
-      [{ parts: exact(grams), clayId: null, revisionId }, ...went],
+      [{ parts: exact(grams), of: ofMix(revisionId) }, ...went],
       {
         basis: 'mass',
         wantedHex,

@@ -1,3 +1,4 @@
+import { ofClay } from '#core/material';
 import { Box, Flex, Grid, chakra } from '@chakra-ui/react';
 import { useMemo, useState, type ReactElement } from 'react';
 import { useSearchParams } from 'react-router';
@@ -99,9 +100,9 @@ export function FindMix({ shelf }: { readonly shelf: ShelfAnswer }): ReactElemen
   const closest = found.at(-1);
   // simpler mixes that are another colour altogether only stand in the way
   const worthSeeing = found.filter((f) => f === closest || f.deltaE < FAR_OFF);
-  const pick = ({ hex: of }: Picked): void => {
+  const pick = ({ hexes: [hex] }: Picked): void => {
     setPicking(false);
-    setTarget(readColour(of));
+    if (hex !== undefined) setTarget(readColour(hex));
   };
   return (
     <Flex direction="column" gap={5} padding={5} overflowY="auto" minWidth={0}>
@@ -162,6 +163,7 @@ export function FindMix({ shelf }: { readonly shelf: ShelfAnswer }): ReactElemen
           </Box>
           {picking && (
             <MaterialPicker
+              place="chosen"
               label="Whose colour"
               onPick={pick}
               onCancel={() => {
@@ -312,7 +314,7 @@ function OneFound({
   const parts = partsOf(found.units);
   const recipe: Recipe = {
     basis: 'volume',
-    ingredients: found.clayIds.map((clay, i) => ({ parts: parts[i] ?? parts[0]!, of: { clay } })),
+    ingredients: found.clayIds.map((id, i) => ({ parts: parts[i] ?? parts[0]!, of: ofClay(id) })),
   };
   const perClay = toGrams(flatten(recipe, book), grams);
   const notation = printNotation(
@@ -322,11 +324,7 @@ function OneFound({
     })),
   );
   const put = (): void => {
-    const ingredients = recipe.ingredients.map((i, k) => ({
-      parts: i.parts.toFraction(),
-      clayId: found.clayIds[k] ?? null,
-      revisionId: null,
-    }));
+    const ingredients = recipe.ingredients.map(({ parts: n, of }) => ({ parts: n.toFraction(), of }));
     void make(`Like ${target} ${crypto.randomUUID().slice(0, 3)}`, ingredients, {
       wantedHex: target,
       note: `found for the colour ${target}, ΔE ${found.deltaE.toFixed(1)}`,

@@ -1,6 +1,8 @@
+import { recipesOf } from '../../wire/revisions.js';
+import { ofMix, ofClay, type Mixable } from '#core/material';
 import { Box, Flex, Grid, chakra } from '@chakra-ui/react';
 import { useMemo, useState, type ReactElement } from 'react';
-import { flatOf } from '#core/batch';
+
 import { hexOf, labOf, mixPigments, xyzOfLab, type Pigment, type PigmentSource } from '#core/colour';
 import {
   cuttingSheet,
@@ -11,6 +13,7 @@ import {
   usualLadder,
   type Flat,
   type Rung,
+  flatOf,
 } from '#core/mix';
 import { Fraction, attempt, complaint, readNumber, showNumber } from '#core/units';
 import type { RevisionAnswer, ShelfAnswer } from '#contract';
@@ -21,10 +24,9 @@ import { Warning } from '../../parts/Warning.js';
 import { bookOf } from '../../state/book.js';
 import { usePigments } from '../../wire/pigments.js';
 import { Caption, Second, Word } from '../../theme/pieces.js';
-import { ask } from '../../wire/ask.js';
 import { useMakeMix } from './useMakeMix.js';
 
-export type Other = Pick<Picked, 'clayId' | 'revisionId' | 'name'> & { readonly flat: Flat };
+export type Other = Pick<Picked<Mixable>, 'of' | 'name'> & { readonly flat: Flat };
 const KINDS = [
   { value: 'usual', text: 'usual parts' },
   { value: 'equal', text: 'equal steps' },
@@ -45,11 +47,8 @@ const RungButton = chakra('button', {
 });
 
 /** A clay or a mix, worked out on its own. */
-export const alone = (
-  shelf: ShelfAnswer,
-  revisions: readonly RevisionAnswer[],
-  { clayId, revisionId }: Pick<Picked, 'clayId' | 'revisionId'>,
-): Flat => flatOf(clayId === null ? { revision: revisionId ?? '' } : { clay: clayId }, bookOf(shelf, revisions));
+export const alone = (shelf: ShelfAnswer, revisions: readonly RevisionAnswer[], of: Mixable): Flat =>
+  flatOf(of, bookOf(shelf, revisions));
 
 /** The lightest clay of the shelf: what most mixes are stretched with. */
 export function lightest(shelf: ShelfAnswer, pigments: PigmentSource): Other | null {
@@ -57,14 +56,7 @@ export function lightest(shelf: ShelfAnswer, pigments: PigmentSource): Other | n
     .filter((c) => !c.retired && c.kind === 'opaque')
     .map((clay) => ({ clay, l: labOf(mixPigments([pigments(clay, 'baked')], [1])).l }));
   const best = all.sort((a, b) => b.l - a.l)[0]?.clay;
-  return best
-    ? {
-        clayId: best.id,
-        revisionId: null,
-        name: best.name,
-        flat: alone(shelf, [], { clayId: best.id, revisionId: null }),
-      }
-    : null;
+  return best ? { of: ofClay(best.id), name: best.name, flat: alone(shelf, [], ofClay(best.id)) } : null;
 }
 
 interface LadderProps {
@@ -94,20 +86,14 @@ export function Ladder({ name, revisionId, flat, shelf }: LadderProps): ReactEle
     );
   }, [flat, other, third, kind, count, pigments]);
   if (!other || !worked) return null;
-  const pick = async ({ clayId, revisionId: of, name: called }: Picked): Promise<void> => {
+  const pick = async ({ of, name: called }: Picked<Mixable>): Promise<void> => {
     const set = picking === 'third' ? setThird : setChosen;
     setPicking(null);
-    const revisions = of === null ? [] : await ask<RevisionAnswer[]>('GET', `/api/revisions/${of}`);
-    set({ clayId, revisionId: of, name: called, flat: alone(shelf, revisions, { clayId, revisionId: of }) });
+    set({ of, name: called, flat: alone(shelf, await recipesOf(of), of) });
   };
-  const mixes = [{ clayId: null, revisionId, name }, other, ...(third ? [third] : [])];
+  const mixes = [{ of: ofMix(revisionId), name }, other, ...(third ? [third] : [])];
   /** The mixes that a rung holds, with their parts. */
-  const partsIn = ({
-    units,
-  }: Rung): {
-    readonly n: number;
-    readonly of: { readonly clayId: string | null; readonly revisionId: string | null; readonly name: string };
-  }[] =>
+  const partsIn = ({ units }: Rung): { readonly n: number; readonly of: Pick<Other, 'of' | 'name'> }[] =>
     units.flatMap((n, i) => {
       const of = mixes[i];
       return n > 0 && of ? [{ n, of }] : [];
@@ -117,7 +103,7 @@ export function Ladder({ name, revisionId, flat, shelf }: LadderProps): ReactEle
     if (!one || !two) return;
     void make(
       `${one.of.name} ${one.n} to ${two.n} ${two.of.name}`.slice(0, 80),
-      [one, two].map(({ n, of }) => ({ parts: String(n), clayId: of.clayId, revisionId: of.revisionId })),
+      [one, two].map(({ n, of }) => ({ parts: String(n), of: of.of })),
     );
   };
   const sheet = 'rungs' in worked ? cuttingSheet(worked.ends, worked.rungs, discs) : null;
@@ -182,6 +168,7 @@ export function Ladder({ name, revisionId, flat, shelf }: LadderProps): ReactEle
       </Flex>
       {picking !== null && (
         <MaterialPicker
+          place="chosen"
           label={picking === 'third' ? 'Where the ladder leads on to' : 'Where the ladder leads'}
           onPick={(p) => {
             void pick(p);

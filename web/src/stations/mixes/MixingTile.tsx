@@ -1,3 +1,4 @@
+import { ofMix } from '#core/material';
 import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useMemo, useState, type ReactElement } from 'react';
 import { Link, useNavigate } from 'react-router';
@@ -86,7 +87,7 @@ export function MixingTile({ mix, shelf }: MixingTileProps): ReactElement {
   const notation = printNotation(
     shown.ingredients.map((i) => ({ parts: new Fraction(i.parts), of: namedIn(i, shelf, known) })),
   );
-  const outdated = shown.ingredients.flatMap((i) => known.find((r) => r.id === i.revisionId && !r.newest) ?? []);
+  const outdated = shown.ingredients.flatMap((i) => known.find((r) => r.id === i.of.id && !r.newest) ?? []);
   const predicted: Predicted = (revisionId, stage) => {
     const recipe = book.recipe(revisionId);
     return recipe ? colourOf(flatten(recipe, book), stage, pigments).lab : null;
@@ -240,13 +241,7 @@ export function MixingTile({ mix, shelf }: MixingTileProps): ReactElement {
                     setSeen(null);
                     save({
                       ingredients: shown.ingredients.map((i) =>
-                        i.revisionId === r.id
-                          ? {
-                              ...i,
-                              revisionId:
-                                mix.referenced.find((n) => n.mixId === r.mixId && n.newest)?.id ?? i.revisionId,
-                            }
-                          : i,
+                        i.of.id === r.id ? { ...i, of: ofMix(newestOf(r, mix.referenced).id) } : i,
                       ),
                     });
                   }}
@@ -378,18 +373,21 @@ function trustOf(flat: Flat, learning: LearningAnswer | undefined): string {
       : 'predicted as your chips taught';
 }
 
+const newestOf = (old: RevisionAnswer, all: readonly RevisionAnswer[]): RevisionAnswer =>
+  all.find((r) => r.mixId === old.mixId && r.newest) ?? old;
+
 /** How an ingredient is called here, as the notation writes it. */
 function namedIn(
   i: IngredientDto | undefined,
   shelf: ShelfAnswer,
   revisions: readonly RevisionAnswer[],
 ): { name: string; revision: number | null } {
-  const clay = shelf.clays.find((c) => c.id === i?.clayId);
+  const clay = shelf.clays.find((c) => c.id === i?.of.id);
   if (clay) {
     const twins = shelf.clays.filter((c) => c.name.toLowerCase() === clay.name.toLowerCase());
     const line = shelf.lines.find((l) => l.id === clay.lineId);
     return { name: twins.length > 1 && line ? `${clay.name} of ${line.name}` : clay.name, revision: null };
   }
-  const revision = revisions.find((r) => r.id === i?.revisionId);
+  const revision = revisions.find((r) => r.id === i?.of.id);
   return { name: revision?.mixName ?? 'a mix', revision: revision && !revision.newest ? revision.number : null };
 }

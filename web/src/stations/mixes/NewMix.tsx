@@ -1,3 +1,4 @@
+import { ofClay, type Mixable } from '#core/material';
 import { Box, Flex } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import type { IngredientDto, ShelfAnswer } from '#contract';
@@ -26,8 +27,8 @@ export function NewMix({ count, shelf }: { readonly count: number; readonly shel
   const begin = (ingredients: readonly IngredientDto[]): void => {
     void make(name.trim() === '' ? `Mix ${count + 1}` : name.trim(), ingredients, { replace: true });
   };
-  const one = (clayId: string | null, revisionId: string | null): void => {
-    begin([{ parts: '1', clayId, revisionId }]);
+  const one = (of: Mixable): void => {
+    begin([{ parts: '1', of }]);
   };
   return (
     <Flex direction="column" gap={5} padding={5} overflowY="auto">
@@ -55,7 +56,7 @@ export function NewMix({ count, shelf }: { readonly count: number; readonly shel
               textAlign="center"
               width="88px"
               onClick={() => {
-                one(clay.id, null);
+                one(ofClay(clay.id));
               }}
             >
               <Box
@@ -82,9 +83,10 @@ export function NewMix({ count, shelf }: { readonly count: number; readonly shel
         {picking && (
           <Box marginTop={3}>
             <MaterialPicker
+              place="ingredient"
               label="First clay of the mix"
               onPick={(p) => {
-                one(p.clayId, p.revisionId);
+                one(p.of);
               }}
               onCancel={() => {
                 setPicking(false);

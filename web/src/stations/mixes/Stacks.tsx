@@ -1,3 +1,5 @@
+import { recipesOf } from '../../wire/revisions.js';
+import { sameMaterial, type Mixable } from '#core/material';
 import type { PigmentSource } from '#core/colour';
 import { Box, Flex, chakra } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
@@ -10,7 +12,6 @@ import { MaterialPicker, type Picked } from '../../parts/MaterialPicker.js';
 import { useKeys } from '../../state/keys.js';
 import { useUnits, useView } from '../../state/view.js';
 import { Key, Plus, Second } from '../../theme/pieces.js';
-import { ask } from '../../wire/ask.js';
 import { ingredientOf } from '../../state/book.js';
 import { usePigments } from '../../wire/pigments.js';
 
@@ -97,15 +98,15 @@ export function Stacks({
       .filter((i) => i.parts !== '0');
     if (rest.length > 0) onChange(rest);
   };
-  const pick = async ({ clayId, revisionId }: Picked): Promise<void> => {
+  const pick = async ({ of }: Picked<Mixable>): Promise<void> => {
     setPicking(false);
-    const at = ingredients.findIndex((i) => i.clayId === clayId && i.revisionId === revisionId);
+    const at = ingredients.findIndex((i) => sameMaterial(i.of, of));
     if (at >= 0) {
       setParts(at, new Fraction(ingredients[at]?.parts ?? 0).add(ONE));
       return;
     }
-    if (revisionId !== null) onPicked(await ask<RevisionAnswer[]>('GET', `/api/revisions/${revisionId}`));
-    onChange([...ingredients, { parts: '1', clayId, revisionId }]);
+    onPicked(await recipesOf(of));
+    onChange([...ingredients, { parts: '1', of }]);
   };
   const all = ingredients.map((i) => new Fraction(i.parts));
   const total = sumOf(all);
@@ -132,7 +133,7 @@ export function Stacks({
       >
         {ingredients.map((i, at) => (
           <OneStack
-            key={`${i.clayId ?? i.revisionId}`}
+            key={i.of.id}
             ingredient={i}
             beside={all}
             book={book}
@@ -146,6 +147,7 @@ export function Stacks({
           <Box role="listitem" alignSelf="center" marginLeft={2}>
             {picking ? (
               <MaterialPicker
+                place="ingredient"
                 label="Clay or mix to add"
                 without={mixId}
                 onPick={(p) => {
@@ -173,14 +175,7 @@ export function Stacks({
           const look = lookOf(i, book, pigments);
           const parts = new Fraction(i.parts);
           return (
-            <Box
-              as="li"
-              key={`${i.clayId ?? i.revisionId}`}
-              flex="0 1 128px"
-              minWidth="104px"
-              textAlign="center"
-              paddingX={1}
-            >
+            <Box as="li" key={i.of.id} flex="0 1 128px" minWidth="104px" textAlign="center" paddingX={1}>
               <Box fontFamily="heading" fontWeight={700} fontSize="h3" lineHeight={1.2}>
                 {showNumber(parts)} {look.name}
               </Box>
@@ -308,15 +303,12 @@ function OneStack({
 
 function lookOf(i: IngredientDto, book: Book, pigments: PigmentSource): { name: string; hex: string } {
   const { of } = ingredientOf(i);
-  if ('clay' in of) {
-    const clay = book.clay(of.clay);
+  if (of.kind === 'clay') {
+    const clay = book.clay(of.id);
     return { name: clay?.name ?? 'a clay', hex: clay?.bakedHex ?? '999999' };
   }
-  const recipe = book.recipe(of.revision);
-  return {
-    name: book.nameOf(of.revision),
-    hex: recipe ? colourOf(flatten(recipe, book), 'baked', pigments).hex : '999999',
-  };
+  const recipe = book.recipe(of.id);
+  return { name: book.nameOf(of.id), hex: recipe ? colourOf(flatten(recipe, book), 'baked', pigments).hex : '999999' };
 }
 
 /** Grams of one ingredient in `total` grams of the mix. */

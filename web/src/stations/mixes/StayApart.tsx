@@ -32,7 +32,11 @@ const LAMP: Readonly<Record<Apart['lamp'], string>> = {
   lost: 'lost under the lamp',
 };
 
-const layerOf = ({ name, hex }: Pick<Picked, 'name' | 'hex'>): Layer => ({ key: crypto.randomUUID(), name, hex });
+const layerOf = ({ name, hexes }: Pick<Picked, 'name' | 'hexes'>): Layer => ({
+  key: crypto.randomUUID(),
+  name,
+  hex: hexes[0] ?? '999999',
+});
 /** What the lamp leaves of a colour: its lightness. */
 const grey = (hex: string): string => hexOf(xyzOfLab({ l: readColour(hex).l, a: 0, b: 0 }));
 
@@ -40,12 +44,7 @@ const grey = (hex: string): string => hexOf(xyzOfLab({ l: readColour(hex).l, a: 
 export function StayApart({ shelf }: { readonly shelf: ShelfAnswer }): ReactElement {
   const units = useUnits();
   const carried = useTile((s) => s.carried);
-  const [stack, setStack] = useState<readonly Layer[]>(() =>
-    carried
-      .filter(isMix)
-      .slice(0, MOST)
-      .map(({ name, hexes }) => layerOf({ name, hex: hexes[0] ?? '999999' })),
-  );
+  const [stack, setStack] = useState<readonly Layer[]>(() => carried.filter(isMix).slice(0, MOST).map(layerOf));
   const [picking, setPicking] = useState(false);
   const full = stack.length >= MOST;
   useKeys(
@@ -90,7 +89,7 @@ export function StayApart({ shelf }: { readonly shelf: ShelfAnswer }): ReactElem
       }
     } else {
       const sheet = sheets[help.sheet];
-      if (sheet) next.splice(help.at + 1, 0, layerOf({ name: sheet.name, hex: sheet.bakedHex }));
+      if (sheet) next.splice(help.at + 1, 0, layerOf({ name: sheet.name, hexes: [sheet.bakedHex] }));
     }
     setStack(next);
   };
@@ -159,6 +158,7 @@ export function StayApart({ shelf }: { readonly shelf: ShelfAnswer }): ReactElem
       </Box>
       {picking ? (
         <MaterialPicker
+          place="chosen"
           label="Colour to add to the stack"
           onPick={(p) => {
             setPicking(false);

@@ -1,3 +1,4 @@
+import { ofClay } from '#core/material';
 import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useMemo, type ReactElement } from 'react';
 import { Link } from 'react-router';
@@ -324,7 +325,7 @@ function NextOnes({ next, data, learned }: NextProps): ReactElement {
                 onClick={() => {
                   void make(
                     `Test ${notation}`.slice(0, 72),
-                    clayIds.map((clayId, k) => ({ parts: String(parts[k] ?? 1), clayId, revisionId: null })),
+                    clayIds.map((clayId, k) => ({ parts: String(parts[k] ?? 1), of: ofClay(clayId) })),
                     { note: 'a chip worth making: bake it and log how it reads' },
                   );
                 }}

@@ -1,3 +1,5 @@
+import { recipesOf } from '../../wire/revisions.js';
+import { ofClay, type Mixable } from '#core/material';
 import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useEffect, useMemo, useRef, useState, type ReactElement } from 'react';
 import { hexOf, showLab, xyzOfLab } from '#core/colour';
@@ -10,13 +12,12 @@ import {
   type Corners,
   type MakeablePoint,
 } from '#core/mix';
-import type { RevisionAnswer, ShelfAnswer } from '#contract';
+import type { ShelfAnswer } from '#contract';
 import { Chip } from '../../parts/Chip.js';
 import { MaterialPicker, type Picked } from '../../parts/MaterialPicker.js';
 import { Warning } from '../../parts/Warning.js';
 import { usePigments } from '../../wire/pigments.js';
 import { Action, Caption, Second, Word } from '../../theme/pieces.js';
-import { ask } from '../../wire/ask.js';
 import { useTriangle } from '../../workers/useFind.js';
 import { alone, type Other } from './Ladder.js';
 import { useMakeMix } from './useMakeMix.js';
@@ -33,12 +34,7 @@ function firstThree(shelf: ShelfAnswer): Other[] {
     .filter((c) => !c.retired && c.kind === 'opaque')
     .slice(0, 5)
     .filter((_, i) => i !== 1 && i !== 3)
-    .map((c) => ({
-      clayId: c.id,
-      revisionId: null,
-      name: c.name,
-      flat: alone(shelf, [], { clayId: c.id, revisionId: null }),
-    }));
+    .map((c) => ({ of: ofClay(c.id), name: c.name, flat: alone(shelf, [], ofClay(c.id)) }));
 }
 
 /** Three mixes at the corners and everything between them, to walk through point by point. */
@@ -58,12 +54,11 @@ export function Triangle({ shelf }: { readonly shelf: ShelfAnswer }): ReactEleme
   useEffect(() => {
     if (image) canvas.current?.getContext('2d')?.putImageData(image, 0, 0);
   }, [image]);
-  const pick = async ({ clayId, revisionId, name }: Picked): Promise<void> => {
+  const pick = async ({ of, name }: Picked<Mixable>): Promise<void> => {
     const place = picking ?? three.length;
     setPicking(null);
-    const revisions = revisionId === null ? [] : await ask<RevisionAnswer[]>('GET', `/api/revisions/${revisionId}`);
     const next = [...three];
-    next[place] = { clayId, revisionId, name, flat: alone(shelf, revisions, { clayId, revisionId }) };
+    next[place] = { of, name, flat: alone(shelf, await recipesOf(of), of) };
     setThree(next);
   };
   const walk = (e: React.KeyboardEvent): void => {
@@ -119,6 +114,7 @@ export function Triangle({ shelf }: { readonly shelf: ShelfAnswer }): ReactEleme
       </Box>
       {picking !== null && (
         <MaterialPicker
+          place="chosen"
           label={`Mix ${PLACES[picking] ?? ''}`}
           onPick={(p) => {
             void pick(p);
@@ -211,7 +207,7 @@ function Here({ at, three }: { readonly at: MakeablePoint; readonly three: reado
         .map(({ n, of }) => `${n} ${of.name}`)
         .join(' to ')
         .slice(0, 80),
-      parts.map(({ n, of }) => ({ parts: String(n), clayId: of.clayId, revisionId: of.revisionId })),
+      parts.map(({ n, of }) => ({ parts: String(n), of: of.of })),
     );
   };
   return (

@@ -1,10 +1,13 @@
+import { flatOf } from '#core/mix';
+import { recipesOf } from '../../wire/revisions.js';
+import { type Mixable } from '#core/material';
 import { Box, Flex } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import { useNavigate } from 'react-router';
-import { flatOf } from '#core/batch';
+
 import { massOfSheet } from '#core/sheet';
 import { showLength, showMass, showSize, type UnitSystem } from '#core/units';
-import type { MachineDto, RevisionAnswer, RolledDto, SheetAnswer, ShelfAnswer } from '#contract';
+import type { MachineDto, RolledDto, SheetAnswer, ShelfAnswer } from '#contract';
 import { BenchSteps, type BenchWords } from '../../parts/BenchSteps.js';
 import { ClayUsed, useClayUsed, type Planned } from '../../parts/ClayUsed.js';
 import { Empty, Reading } from '../../parts/Empty.js';
@@ -15,7 +18,6 @@ import { WriteDown } from '../../parts/WriteDown.js';
 import { bookOf } from '../../state/book.js';
 import { useUnits } from '../../state/view.js';
 import { Word } from '../../theme/pieces.js';
-import { ask } from '../../wire/ask.js';
 import { useMachines, useShelf } from '../../wire/queries.js';
 import { change, useRefusal } from '../../wire/save.js';
 import { useRollPlan, workRoll, type WorkedRoll } from './rollPlan.js';
@@ -169,7 +171,7 @@ interface DoneProps {
   readonly onDone: (sheetId: string) => void;
 }
 interface Made {
-  readonly picked: Picked;
+  readonly picked: Picked<Mixable>;
   readonly density: number;
   readonly shares: readonly Planned[];
 }
@@ -193,13 +195,8 @@ function Done({ own, worked, shelf, onBack, onDone }: DoneProps): ReactElement {
       ? massOfSheet(sizes.width * sizes.length, sizes.mm, made.density)
       : 0;
   const { used, say } = useClayUsed((made?.shares ?? []).map((s) => ({ clayId: s.clayId, grams: s.grams * grams })));
-  const pick = async (picked: Picked): Promise<void> => {
-    const revisions =
-      picked.revisionId === null ? [] : await ask<RevisionAnswer[]>('GET', `/api/revisions/${picked.revisionId}`);
-    const flat = flatOf(
-      picked.clayId === null ? { revision: picked.revisionId ?? '' } : { clay: picked.clayId },
-      bookOf(shelf, revisions),
-    );
+  const pick = async (picked: Picked<Mixable>): Promise<void> => {
+    const flat = flatOf(picked.of, bookOf(shelf, await recipesOf(picked.of)));
     setMade({
       picked,
       density: flat.density,
@@ -225,8 +222,7 @@ function Done({ own, worked, shelf, onBack, onDone }: DoneProps): ReactElement {
         cuts: [],
         gone: false,
       },
-      clayId: made.picked.clayId,
-      revisionId: made.picked.revisionId,
+      of: made.picked.of,
       rolledAt: `${to.label} of ${own.name}`,
       entryId: crypto.randomUUID(),
       madeOn,
@@ -259,6 +255,7 @@ function Done({ own, worked, shelf, onBack, onDone }: DoneProps): ReactElement {
       </Box>
       {picking && (
         <MaterialPicker
+          place="sheet"
           label="What the sheet is made of"
           onPick={(p) => {
             void pick(p);

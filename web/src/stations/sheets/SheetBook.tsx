@@ -177,7 +177,7 @@ function OneSheet({ sheet, cutter, bridge }: OneSheetProps): ReactElement {
       id: sheet.id,
       name: sheet.name,
       hexes: sheet.hexes,
-      revisionId: sheet.revisionId,
+      revisionId: sheet.of.kind === 'mix' ? sheet.of.id : null,
       form: sheet.form,
     });
   };

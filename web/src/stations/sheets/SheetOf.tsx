@@ -1,17 +1,19 @@
+import { flatOf } from '#core/mix';
+import { recipesOf } from '../../wire/revisions.js';
+import { type Mixable } from '#core/material';
 import { Box } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import { ASSUMED_DENSITY } from '#core/clay';
-import { flatOf } from '#core/batch';
+
 import { areaOfSheet, massOfSheet, thicknesses, thicknessOfSheet, translate } from '#core/sheet';
 import { orSentence, readSize, showArea, showLength, showMass, showSize } from '#core/units';
-import type { MachineDto, RevisionAnswer } from '#contract';
+import type { MachineDto } from '#contract';
 import { Choice } from '../../parts/Choice.js';
 import { MaterialPicker, type Picked } from '../../parts/MaterialPicker.js';
 import { MassValue, Value } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
 import { useUnits } from '../../state/view.js';
 import { Word } from '../../theme/pieces.js';
-import { ask } from '../../wire/ask.js';
 import { useShelf } from '../../wire/queries.js';
 import { bookOf } from '../../state/book.js';
 
@@ -33,12 +35,10 @@ export function SheetOf({ own }: { readonly own: MachineDto }): ReactElement {
   const [what, setWhat] = useState<OfWhat>(ANY);
   const [picking, setPicking] = useState(false);
   const setting = settings.find((s) => s.id === settingId) ?? settings[Math.floor(settings.length / 2)];
-  const pick = async ({ clayId, revisionId, name }: Picked): Promise<void> => {
+  const pick = async ({ of, name }: Picked<Mixable>): Promise<void> => {
     setPicking(false);
     if (!shelf.data) return;
-    const revisions = revisionId === null ? [] : await ask<RevisionAnswer[]>('GET', `/api/revisions/${revisionId}`);
-    const of = clayId === null ? { revision: revisionId ?? '' } : { clay: clayId };
-    const flat = flatOf(of, bookOf(shelf.data, revisions));
+    const flat = flatOf(of, bookOf(shelf.data, await recipesOf(of)));
     const lines = shelf.data.lines.filter((l) => flat.shares.some((s) => s.clay.lineId === l.id));
     setWhat({ name, density: flat.density, assumed: lines.some((l) => !l.densityMeasured) });
   };
@@ -66,6 +66,7 @@ export function SheetOf({ own }: { readonly own: MachineDto }): ReactElement {
       </Box>
       {picking && (
         <MaterialPicker
+          place="sheet"
           label="What the sheet is made of"
           onPick={(p) => {
             void pick(p);

@@ -129,11 +129,7 @@ export function PaletteView({
         retired: false,
         wantedHex: row.hex,
         basis: 'volume',
-        ingredients: row.recipe.ingredients.map(({ parts, of }) => ({
-          parts: parts.toFraction(),
-          clayId: 'clay' in of ? of.clay : null,
-          revisionId: null,
-        })),
+        ingredients: row.recipe.ingredients.map(({ parts, of }) => ({ parts: parts.toFraction(), of })),
       };
       await change('PUT', `/api/mixes/${dto.id}`, dto);
     }

@@ -1,3 +1,4 @@
+import { ofClay } from '#core/material';
 import { hexOf, xyzOfLab } from '#core/colour';
 import { flatten, partsOf, printNotation, toGrams, type Book, type Found, type Recipe } from '#core/mix';
 import type { SwatchDto } from '#contract';
@@ -29,7 +30,7 @@ export function matchedOf(swatch: SwatchDto, found: readonly Found[], grams: num
   const parts = partsOf(mix.units);
   const recipe: Recipe = {
     basis: 'volume',
-    ingredients: parts.map((p, i) => ({ parts: p, of: { clay: mix.clayIds[i] ?? '' } })),
+    ingredients: parts.map((p, i) => ({ parts: p, of: ofClay(mix.clayIds[i] ?? '') })),
   };
   const named = (id: string): string => book.clay(id)?.name ?? '';
   return {

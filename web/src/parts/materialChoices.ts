@@ -1,0 +1,107 @@
+import { keyOf, ofBlend, ofClay, ofMix, type Material } from '#core/material';
+import { takes, type BlendCard, type MixCard, type Place, type ShelfAnswer, type TakenBy } from '#contract';
+import { isMix, type Carried } from '../state/tile.js';
+
+/** A thing that can be picked, with what is shown of it. */
+export interface Picked<M extends Material = Material> {
+  readonly of: M;
+  readonly name: string;
+  /** one colour, or those along a fade */
+  readonly hexes: readonly string[];
+}
+export interface MaterialChoice<M extends Material = Material> extends Picked<M> {
+  readonly key: string;
+  readonly hint: string;
+}
+
+/** Everything that can be picked from. `mixes`: those that the server found for what was typed. */
+export interface MaterialStock {
+  readonly carried: readonly Carried[];
+  readonly shelf: ShelfAnswer | undefined;
+  readonly mixes: readonly MixCard[];
+  readonly blends: readonly BlendCard[];
+}
+
+const MOST_SHOWN = 40;
+
+/** What a thing on the tile is as a material: of a blend, its newest revision. */
+function materialOf(item: Carried, blends: readonly BlendCard[]): Material | null {
+  if (isMix(item)) return ofMix(item.revisionId);
+  if (item.kind === 'sheet') return { kind: 'made', id: item.id };
+  const blend = blends.find((b) => b.id === item.id);
+  return blend ? ofBlend(blend.revisionId) : null;
+}
+
+const onTile = (carried: readonly Carried[], blends: readonly BlendCard[]): MaterialChoice[] =>
+  carried.flatMap((item) => {
+    const of = materialOf(item, blends);
+    return of ? [{ key: `tile ${item.id}`, of, name: item.name, hexes: item.hexes, hint: 'on the tile' }] : [];
+  });
+
+function onShelf(shelf: ShelfAnswer | undefined): MaterialChoice[] {
+  const lines = new Map(shelf?.lines.map((l) => [l.id, l.name]));
+  return (shelf?.clays ?? [])
+    .filter((clay) => !clay.retired)
+    .map((clay) => ({
+      key: clay.id,
+      of: ofClay(clay.id),
+      name: clay.name,
+      hexes: [clay.bakedHex],
+      hint: lines.get(clay.lineId) ?? '',
+    }));
+}
+
+const onBoard = (cards: readonly MixCard[]): MaterialChoice[] =>
+  cards.map(({ id, revisionId, name, hex, notation }) => ({
+    key: id,
+    of: ofMix(revisionId),
+    name,
+    hexes: [hex],
+    hint: notation,
+  }));
+
+const amongBlends = (blends: readonly BlendCard[]): MaterialChoice[] =>
+  blends
+    .filter((blend) => !blend.retired)
+    .map(({ id, revisionId, name, hexes, names }) => ({
+      key: id,
+      of: ofBlend(revisionId),
+      name,
+      hexes,
+      hint: names.join(' to '),
+    }));
+
+/** How well a name answers what was typed: 0 is it, 3 only holds something called so. */
+function rankOf(name: string, typed: string): number {
+  const called = name.toLowerCase();
+  if (called === typed) return 0;
+  if (called.startsWith(typed)) return 1;
+  return called.includes(typed) ? 2 : 3;
+}
+
+/**
+ * What a place can be made of and what was typed fits: the tile first, then
+ * what is called so, before what only holds something called so.
+ * @param without the id of a thing that cannot be picked: itself
+ */
+export function choicesFor<P extends Place>(
+  place: P,
+  typed: string,
+  stock: MaterialStock,
+  without?: string,
+): MaterialChoice<TakenBy<P>>[] {
+  const wanted = typed.trim().toLowerCase();
+  const named = [...onTile(stock.carried, stock.blends), ...onShelf(stock.shelf), ...amongBlends(stock.blends)].filter(
+    (c) => c.name.toLowerCase().includes(wanted),
+  );
+  // a thing on the tile stands there once, not again among the others
+  const seen = new Set<string>();
+  return [...named, ...onBoard(stock.mixes)]
+    .filter((c): c is MaterialChoice<TakenBy<P>> => takes(place, c.of))
+    .filter(({ key }) => key.replace('tile ', '') !== without)
+    .filter(({ of }) => !seen.has(keyOf(of)) && seen.add(keyOf(of)))
+    .map((choice, at) => ({ choice, at, rank: rankOf(choice.name, wanted) }))
+    .sort((a, b) => a.rank - b.rank || a.at - b.at)
+    .map(({ choice }) => choice)
+    .slice(0, MOST_SHOWN);
+}
