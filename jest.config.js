@@ -3,8 +3,13 @@ const swc = [
   '@swc/jest',
   {
     jsc: {
-      parser: { syntax: 'typescript', decorators: true },
-      transform: { legacyDecorator: true, decoratorMetadata: true, useDefineForClassFields: false },
+      parser: { syntax: 'typescript', tsx: true, decorators: true },
+      transform: {
+        legacyDecorator: true,
+        decoratorMetadata: true,
+        useDefineForClassFields: false,
+        react: { runtime: 'automatic' },
+      },
       target: 'es2022',
     },
     module: { type: 'es6' },

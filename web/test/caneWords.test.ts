@@ -6,6 +6,7 @@ import {
   contextOf,
   planBackwards,
   runSteps,
+  withPart,
   type Do,
   type MaterialKey,
   type Step,
@@ -14,10 +15,9 @@ import { pigmentOf } from '#core/colour';
 import { caneSteps } from '../src/stations/canes/caneSteps.js';
 import { gramsOf, pathWords, startWords, wrapWords } from '../src/stations/canes/caneWords.js';
 import type { CaneMaterial } from '../src/stations/canes/materials.js';
-import { newStep } from '../src/stations/canes/newStep.js';
 import { outlinesSvg } from '../src/stations/canes/outlinesSvg.js';
-import { stepsAt, withPart, withSteps } from '../src/stations/canes/parts.js';
-import { DO_WORDS, NEXT, SHAPE_WORDS, stepTitle } from '../src/stations/canes/stepWords.js';
+import { stepsAt, withSteps } from '../src/stations/canes/parts.js';
+import { ALL_WORDS, NEXT, SHAPE_WORDS, newStep, stepTitle } from '../src/stations/canes/steps/index.js';
 import { warningWords } from '../src/stations/canes/warningWords.js';
 import type { PlainPlan, PlainStep, PlainWarning } from '../src/workers/cane.worker.js';
 
@@ -89,7 +89,7 @@ describe('words for steps', () => {
   test('what can be added is offered once, each with a name, and works from a usual cane', () => {
     const offered = NEXT.flatMap((g) => g.kinds);
     expect(new Set(offered).size).toBe(offered.length);
-    expect(Object.keys(DO_WORDS).sort()).toEqual(
+    expect(ALL_WORDS.map(([kind]) => kind).sort()).toEqual(
       [...new Set([...offered, 'log', 'block', 'plug', 'roll', 'loaf', 'template', 'cane'])].sort(),
     );
     expect(Object.keys(SHAPE_WORDS).sort()).toEqual([...SHAPES].sort());

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { STARTING_POINTS, contextOf, partsOf, readProgram, runSteps, type Step } from '#core/cane';
-import { handleText, handlesOf } from '../src/stations/canes/handles.js';
+import { handleText, handlesOf } from '../src/stations/canes/steps/index.js';
 
 const COLOURS = {
   dark: 'clay:soot',

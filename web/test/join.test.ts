@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { asSent, join, same } from '../src/wire/join.js';
+import { asSent, join, same, type Fields } from '../src/wire/join.js';
 import { differenceWords, fieldWords, valueWords } from '../src/parts/clashWords.js';
 
 const part = fc.record({ id: fc.constantFrom('p', 'q', 'r'), n: fc.integer({ min: 0, max: 3 }) });

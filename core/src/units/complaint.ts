@@ -118,6 +118,10 @@ const SENTENCES = {
   'cane/positive': (d: { what: string }) => `${d.what} has to be more than zero.`,
   'cane/larger': (d: { now: string; wanted: string }) =>
     `The cane is ${d.now} across by now, so it cannot be reduced to ${d.wanted}. Reducing makes it thinner.`,
+  'cane/thicker': (d: { now: string; wanted: string }) =>
+    `The stack is ${d.now} thick by then, so rolling it at ${d.wanted} does nothing. Take a thinner setting.`,
+  'cane/wider': (d: { most: string }) =>
+    `Rolled so much thinner it can be at most ${d.most} times as wide, and then it is no longer than before.`,
   'cane/shorter': (d: { now: string; wanted: string }) =>
     `The cane is ${d.now} long by now, so it cannot be reduced to ${d.wanted}. Reducing makes it longer.`,
   'cane/ends': () => 'So little clay is lost in its ends altogether. Begin with a longer piece.',

@@ -1,10 +1,15 @@
 import type { ReactElement } from 'react';
 import { InlineSelect } from '../theme/pieces.js';
 
+export interface Option<T extends string = string> {
+  readonly value: T;
+  readonly text: string;
+}
+
 interface ChoiceProps<T extends string> {
   readonly label: string;
   readonly value: T;
-  readonly options: readonly { readonly value: T; readonly text: string }[];
+  readonly options: readonly Option<T>[];
   readonly onChange: (value: T) => void;
   readonly disabled?: boolean;
 }

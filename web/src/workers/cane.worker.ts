@@ -21,6 +21,7 @@ import {
   type Program,
   type Stage,
   type Step,
+  type WrapNeed,
   type StepResult,
   type TracedArea,
   type Wanted,
@@ -68,13 +69,7 @@ export interface PlainPlan {
     readonly length: number;
     readonly amounts: readonly (readonly [string, number])[];
   }[];
-  readonly wraps: readonly {
-    readonly step: Extract<Step, { do: 'wrap' }>;
-    readonly path: readonly string[];
-    readonly count: number;
-    readonly width: number;
-    readonly length: number;
-  }[];
+  readonly wraps: readonly WrapNeed[];
   readonly volumes: readonly (readonly [string, number])[];
   readonly offcuts: readonly {
     readonly why: Offcut['why'];

@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
 import type { Do } from '#core/cane';
 import { Action, Caption, Word } from '../../theme/pieces.js';
-import { DO_WORDS, NEXT } from './stepWords.js';
+import { NEXT, wordOf } from './steps/index.js';
 
 /** What hands can do next, by what it does. */
 export function AddStep({
@@ -47,7 +47,7 @@ export function AddStep({
                 onAdd(kind);
               }}
             >
-              {DO_WORDS[kind]}
+              {wordOf(kind)}
             </Action>
           ))}
         </Flex>

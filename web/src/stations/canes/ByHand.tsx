@@ -4,7 +4,7 @@ import type { Step } from '#core/cane';
 import { Slide } from '../../parts/Slide.js';
 import { useUnits } from '../../state/view.js';
 import { Caption } from '../../theme/pieces.js';
-import { handleText, handlesOf } from './handles.js';
+import { handleText, handlesOf } from './steps/index.js';
 
 /** The values of a step that change its face, to be dragged while one looks at it. */
 export function ByHand({

@@ -17,7 +17,7 @@ import { usePlan, type WorkedCane } from '../../workers/cane.js';
 import { change, useRefusal } from '../../wire/save.js';
 import { caneSteps } from './caneSteps.js';
 import { gramsOf, isCut, takenOf, volumesToRoll, wantedOf } from './caneWords.js';
-import { stepTitle } from './stepWords.js';
+import { stepTitle } from './steps/index.js';
 import { Face } from './Face.js';
 import { MadeThing, useThere } from './MadeThing.js';
 import { NoPicture, keepPhotograph } from '../mixes/palettes/openPhotograph.js';

@@ -10,9 +10,8 @@ import { useWorkedCane, type Judged } from '../../workers/cane.js';
 import { ByHand } from './ByHand.js';
 import { Face } from './Face.js';
 import { longWords } from './caneWords.js';
-import { withUsualValue } from './newStep.js';
-import { StepEditor } from './StepEditor.js';
-import { stepTitle } from './stepWords.js';
+
+import { stepTitle, viewOf, withUsualValue } from './steps/index.js';
 import { Taper } from './Taper.js';
 import type { BenchCane, Wobble } from './useCane.js';
 
@@ -126,10 +125,11 @@ export function StepBench({
   const still = steps[at];
   const measured = bench.worked?.steps[at];
   // the sentence with its fields waits for the hand too: beside the handle stands what it is now
+  const Fields = still && viewOf(still.do).Fields;
   const editor = useMemo(
     () =>
-      still && (
-        <StepEditor
+      Fields && (
+        <Fields
           key={still.id}
           step={still}
           materials={materials}
@@ -144,7 +144,7 @@ export function StepBench({
           onOpen={onOpen}
         />
       ),
-    [still, measured, materials, blendChoices, caneChoices, cane.canes, shelf, cane.name, onChange, onOpen],
+    [Fields, still, measured, materials, blendChoices, caneChoices, cane.canes, shelf, cane.name, onChange, onOpen],
   );
   return (
     <Grid templateColumns="minmax(0, auto) minmax(260px, 1fr)" gap={6} alignItems="start">

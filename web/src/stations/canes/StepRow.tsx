@@ -7,7 +7,7 @@ import { useUnits } from '../../state/view.js';
 import { Caption, Plus } from '../../theme/pieces.js';
 import type { WorkedCane } from '../../workers/cane.js';
 import { Face } from './Face.js';
-import { stepTitle } from './stepWords.js';
+import { stepTitle } from './steps/index.js';
 
 const Pick = chakra('button', {
   base: {

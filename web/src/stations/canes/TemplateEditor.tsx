@@ -15,7 +15,7 @@ import { Caption, Second, Word } from '../../theme/pieces.js';
 import { pictureWorker } from '../../workers/picture.js';
 import { NotRead, readAside } from '../../workers/reading.js';
 import { useCaneOf, useCanes } from '../../wire/queries.js';
-import { Of, type CaneChoice, type EditorProps } from './Of.js';
+import { Of, type CaneChoice, type EditorProps } from './steps/index.js';
 import { saveTemplatePdf } from './templatePdf.js';
 
 const DrawPad = lazy(() => import('./DrawPad.js'));
@@ -36,7 +36,7 @@ function nearestClay(hex: string, shelf: ShelfAnswer): string {
 }
 
 /** A template: a drawing or a picture decides the regions, each gets a mix, a blend or a cane. */
-export function TemplateEditor({
+export default function TemplateEditor({
   step,
   materials,
   blends,

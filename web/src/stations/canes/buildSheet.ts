@@ -8,7 +8,7 @@ import { saveFile } from '../mixes/exchange/saveFile.js';
 import { gramsOf, longWords, pathWords, slicesWords, startWords, volumesToRoll, wrapWords } from './caneWords.js';
 import type { CaneMaterial } from './materials.js';
 import { heapLine, heapsOf } from './scrapWords.js';
-import { stepTitle } from './stepWords.js';
+import { stepTitle } from './steps/index.js';
 
 /** mm of a face, and of the words below it; px of its picture. */
 const [FACE, WORDS] = [36, 15];

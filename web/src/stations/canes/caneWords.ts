@@ -1,10 +1,10 @@
 import { materialIn } from '#core/material';
 import { usable, type Stage } from '#core/cane';
-import { thicknesses, translate } from '#core/sheet';
 import { showLength, showLong, showSize, type UnitSystem } from '#core/units';
 import type { CaneAnswer, MachineDto } from '#contract';
 import type { PlainPlan } from '../../workers/cane.worker.js';
 import type { CaneMaterial } from './materials.js';
+import { settingWords, viewOf } from './steps/index.js';
 
 export const wantedOf = (cane: CaneAnswer): { slices: number; thickness: number } => ({
   slices: cane.slices,
@@ -92,50 +92,19 @@ export function startWords(
   own: MachineDto | undefined,
   units: UnitSystem,
 ): string {
-  const mm = (x: number): string => showLength(x, units);
-  const long = (x: number): string => showLong(x, units);
   const { step, length, count } = start;
-  const times = count > 1 ? `${count} × ` : '';
-  const sheet = (thickness: number): string =>
-    `${showLength(thickness, units, true)}${settingWords(thickness, own, units)}`;
-  switch (step.do) {
-    case 'log':
-      return `${times}log of ${names(step.of)}, ${mm(step.diameter)} across, ${long(length)} long`;
-    case 'block':
-      return `${times}block of ${names(step.of)}, ${showSize(step.width, step.height, units)}, ${long(length)} long`;
-    case 'plug':
-      return `${times}plug of ${names(step.of)}, ${step.wound === 'rolled' ? `${mm(step.width)} across` : showSize(step.width, step.depth, units)}, ${long(length)} long`;
-    case 'roll':
-      return `${times}jelly roll: ${step.layers.map((l) => `${names(l.of)} ${sheet(l.thickness)}`).join(', ')}; sheets of ${showSize(step.rolled, length, units)}`;
-    case 'loaf':
-      return `${times}loaf: ${step.times} × (${step.layers.map((l) => `${names(l.of)} ${sheet(l.thickness)}`).join(', ')}), sheets of ${showSize(step.width, length, units)}`;
-    case 'template':
-      return `${times}template, ${long(length)} long`;
-    default:
-      return '';
-  }
+  const words = viewOf(step.do).begins?.(step, { names, own, units, length });
+  return words === undefined ? '' : `${times(count)}${words}`;
 }
 
-/** Shares of a thickness: off by less a setting is the same, off by more it is not on the machine. Assumptions. */
-const [SAME, NOT_THERE] = [0.03, 0.25];
+const times = (count: number): string => (count > 1 ? `${count} × ` : '');
 
-/** `(your 4)`: the setting of one's own machine for a sheet, and how far off it is. */
-function settingWords(thickness: number, own: MachineDto | undefined, units: UnitSystem): string {
-  if (!own || thicknesses(own).length === 0) return '';
-  const { setting, layers, errorMm } = translate({ mm: thickness, sigmaMm: 0 }, own);
-  if (Math.abs(errorMm) > NOT_THERE * thickness)
-    return ` (not on your machine: your ${setting.label} is ${showLength(setting.mm, units, true)})`;
-  const off =
-    Math.abs(errorMm) < SAME * thickness
-      ? ''
-      : `, ${showLength(Math.abs(errorMm), units, true)} ${errorMm > 0 ? 'thicker' : 'thinner'}`;
-  return layers === 1 ? ` (your ${setting.label}${off})` : ` (${layers} of your ${setting.label}${off})`;
-}
-
-export const wrapWords = (
-  wrap: PlainPlan['wraps'][number],
+export function wrapWords(
+  { count, of, thickness, width, length }: PlainPlan['wraps'][number],
   names: (key: string) => string,
   own: MachineDto | undefined,
   units: UnitSystem,
-): string =>
-  `${wrap.count > 1 ? `${wrap.count} × ` : ''}sheet of ${names(wrap.step.of)}, ${showLength(wrap.step.thickness, units, true)}${settingWords(wrap.step.thickness, own, units)}, ${showSize(wrap.width, wrap.length, units)}`;
+): string {
+  const thick = `${showLength(thickness, units, true)}${settingWords(thickness, own, units)}`;
+  return `${times(count)}sheet of ${names(of)}, ${thick}, ${showSize(width, length, units)}`;
+}

@@ -1,32 +1,7 @@
-import { partsOf, type Part, type Step } from '#core/cane';
-import type { Path } from './newStep.js';
+import { partsOf, withPart, type Step } from '#core/cane';
 
-/** A step with one of the canes it takes in exchanged. */
-export function withPart(step: Step, at: number, part: Part): Step {
-  switch (step.do) {
-    case 'cane':
-    case 'stack':
-    case 'insert':
-      return { ...step, part };
-    case 'ring':
-      return { ...step, middle: part };
-    case 'grid':
-      return { ...step, others: (step.others ?? []).map((o, i) => (i === at ? part : o)) };
-    case 'bundle':
-      return { ...step, others: (step.others ?? []).map((o, i) => (i === at ? { ...o, part } : o)) };
-    case 'template': {
-      let seen = -1;
-      return {
-        ...step,
-        regions: step.regions.map((r) =>
-          'cane' in r.fill && ++seen === at ? { ...r, fill: { ...r.fill, cane: part } } : r,
-        ),
-      };
-    }
-    default:
-      return step;
-  }
-}
+/** The steps of a part of a part, down a path. */
+export type Path = readonly { readonly step: number; readonly part: number }[];
 
 /** The steps at the end of a path into parts; null where the path leads nowhere any more. */
 export function stepsAt(steps: readonly Step[], path: Path): readonly Step[] | null {

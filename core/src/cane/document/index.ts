@@ -1,0 +1,2 @@
+export * from './checks.js';
+export * from './program.js';

@@ -1,0 +1,2 @@
+export * from './drawn.js';
+export * from './trace.js';

@@ -1,0 +1,4 @@
+export * from './face.js';
+export * from './judge.js';
+export * from './smooth.js';
+export * from './traced.js';

@@ -1,0 +1,244 @@
+import { apart, seenDifference, TOLD_APART, type Lab } from '#core/colour';
+import type { Mm } from '#core/units';
+import { mapOf } from './face.js';
+import { beyond, diameterOf, reachOf } from '#core/cane/outlines';
+import { kindOf, usesOf, type CaneContext, type CaneState, type StepResult } from '#core/cane/steps';
+
+/** A cane larger than this across is too hard to reduce by hand (trade knowledge). */
+export const TOO_THICK: Mm = 110;
+/** Thinner than this it does not hold its shape in the hand: an assumption. */
+export const TOO_THIN: Mm = 3;
+/** Line spread of the eye at 30 cm, mm (docs/models.md); arm's length is 60 cm. */
+export const EYE: Mm = 0.1;
+/** Nobody takes what is thicker than this for a wall. */
+const THIN_WALL: Mm = 0.6;
+const MAP = 300;
+
+export interface JudgedMaterial {
+  readonly lab: Lab;
+  /** mm of a wall that hides what is under it */ readonly hides: Mm;
+  readonly bakeC: number | null;
+  readonly old: boolean;
+  readonly crumbly: boolean;
+}
+
+export type Warning =
+  | { readonly kind: 'feature'; readonly mm: Mm; readonly material: number; readonly at: readonly [number, number] }
+  /** `deltaE` as clay, `seen` by the eye at the width `mm` that the narrower of the two has; `below`: stripes narrower than this run together, null: at any width */
+  | {
+      readonly kind: 'together';
+      readonly one: number;
+      readonly other: number;
+      readonly deltaE: number;
+      readonly seen: number;
+      readonly mm: Mm;
+      readonly below: Mm | null;
+    }
+  | { readonly kind: 'thin wall'; readonly material: number; readonly mm: Mm; readonly hides: Mm }
+  | { readonly kind: 'too thick'; readonly step: number; readonly mm: Mm }
+  | { readonly kind: 'too thin'; readonly mm: Mm }
+  | { readonly kind: 'lengths'; readonly step: number; readonly one: Mm; readonly other: Mm }
+  | { readonly kind: 'air'; readonly step: number; readonly share: number }
+  | { readonly kind: 'old'; readonly material: number }
+  | { readonly kind: 'crumbly'; readonly material: number }
+  | { readonly kind: 'bakes'; readonly lowest: number; readonly highest: number };
+
+/** `neighbours`: materials that lie side by side, by their numbers, the lower first */
+export interface Features {
+  readonly least: Mm;
+  readonly material: number;
+  readonly at: readonly [number, number];
+  readonly byMaterial: ReadonlyMap<number, Mm>;
+  readonly neighbours: readonly (readonly [number, number])[];
+}
+
+/** Places on each side of the tenth percentile whose widths are measured exactly; the middle one counts. */
+const NEAR = 7;
+/** How exactly an edge is found, as a share of a step of the map, and how many steps it is looked for. */
+const [EXACT, FARTHEST] = [1 / 64, MAP];
+
+/** mm from a place to where another material begins, one way: found by halves, so that the grid does not show. */
+function reachTo(
+  { sample }: Pick<CaneState, 'sample'>,
+  edge: Float64Array,
+  index: number,
+  [x, y]: readonly [number, number],
+  [dx, dy]: readonly [number, number],
+  step: Mm,
+): Mm {
+  const same = (far: Mm): boolean => {
+    const [px, py] = [x + dx * far, y + dy * far];
+    return beyond(edge, px, py) <= 1 && Math.floor(sample(px, py)) === index;
+  };
+  let low = 0;
+  for (let n = 1; n <= FARTHEST && same(n * step); n++) low = n * step;
+  let high = low + step;
+  while (high - low > step * EXACT) {
+    const middle = (low + high) / 2;
+    if (same(middle)) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
+}
+
+/** The shorter of the widths of a material through a place, across and up. */
+function widthAt(
+  state: Pick<CaneState, 'sample'>,
+  edge: Float64Array,
+  index: number,
+  at: readonly [number, number],
+  step: Mm,
+): Mm {
+  const through = (dx: number, dy: number): Mm =>
+    reachTo(state, edge, index, at, [dx, dy], step) + reachTo(state, edge, index, at, [-dx, -dy], step);
+  return Math.min(through(1, 0), through(0, 1));
+}
+
+/**
+ * The narrowest thing of each material in a face: the tenth percentile of
+ * the shorter of its runs across and up, through every place of a map.
+ */
+export function featuresOf(state: Pick<CaneState, 'outline' | 'sample'>): Features {
+  const { frame, values } = mapOf(state, MAP);
+  const at = (i: number, j: number): number =>
+    i < 0 || j < 0 || i >= MAP || j >= MAP ? -1 : Math.floor(values[j * MAP + i] as number);
+  const [rows, columns] = [new Uint16Array(MAP * MAP), new Uint16Array(MAP * MAP)];
+  for (let j = 0; j < MAP; j++) {
+    for (let i = 0; i < MAP;) {
+      let end = i + 1;
+      while (end < MAP && at(end, j) === at(i, j)) end++;
+      rows.fill(end - i, j * MAP + i, j * MAP + end);
+      i = end;
+    }
+  }
+  for (let i = 0; i < MAP; i++) {
+    for (let j = 0; j < MAP;) {
+      let end = j + 1;
+      while (end < MAP && at(i, end) === at(i, j)) end++;
+      for (let k = j; k < end; k++) columns[k * MAP + i] = end - j;
+      j = end;
+    }
+  }
+  const runs = new Map<number, { length: number; place: number }[]>();
+  for (let place = 0; place < values.length; place += 3) {
+    const index = Math.floor(values[place] as number);
+    if (index < 0) continue;
+    const length = Math.min(rows[place] as number, columns[place] as number);
+    const list = runs.get(index) ?? [];
+    list.push({ length, place });
+    runs.set(index, list);
+  }
+  const byMaterial = new Map<number, Mm>();
+  const edge = reachOf(state.outline);
+  let [least, material, where] = [Infinity, -1, 0];
+  for (const [index, list] of runs) {
+    if (list.length < 12) continue;
+    list.sort((a, b) => a.length - b.length);
+    const tenth = Math.floor(list.length / 10);
+    const near = list.slice(Math.max(0, tenth - NEAR), tenth + NEAR + 1);
+    const exact = near
+      .map(({ place }) => ({
+        place,
+        mm: widthAt(
+          state,
+          edge,
+          index,
+          [frame.left + (place % MAP) * frame.mm, frame.top - Math.floor(place / MAP) * frame.mm],
+          frame.mm,
+        ),
+      }))
+      .sort((a, b) => a.mm - b.mm);
+    const { mm, place } = exact[Math.floor(exact.length / 2)] as { mm: Mm; place: number };
+    byMaterial.set(index, mm);
+    if (mm < least) [least, material, where] = [mm, index, place];
+  }
+  return {
+    least,
+    material,
+    byMaterial,
+    neighbours: neighboursIn(values),
+    at: [frame.left + (where % MAP) * frame.mm, frame.top - Math.floor(where / MAP) * frame.mm],
+  };
+}
+
+function neighboursIn(values: Float32Array): readonly (readonly [number, number])[] {
+  const pairs = new Map<string, readonly [number, number]>();
+  for (let place = 0; place < values.length - MAP; place++) {
+    const index = Math.floor(values[place] as number);
+    if (index < 0) continue;
+    for (const next of [place + 1, place + MAP]) {
+      const other = Math.floor(values[next] as number);
+      if (other < 0 || index === other || ((place + 1) % MAP === 0 && next === place + 1)) continue;
+      const pair = index < other ? ([index, other] as const) : ([other, index] as const);
+      pairs.set(pair.join(), pair);
+    }
+  }
+  return [...pairs.values()];
+}
+
+/** Gaps between round rods before they are squeezed, as a share of the bundle: of rods of one size, those of the closest packing. */
+const AIR = 1 - Math.PI / Math.sqrt(12);
+
+function ofSteps(results: readonly StepResult[], context: CaneContext): Warning[] {
+  const found: Warning[] = [];
+  let thickest: Warning | null = null;
+  results.forEach(({ step, state }, i) => {
+    const before = results[i - 1]?.state;
+    if (!state) return;
+    const across = diameterOf(state.outline);
+    if (across > TOO_THICK && !(thickest && 'mm' in thickest && thickest.mm >= across))
+      thickest = { kind: 'too thick', step: i + 1, mm: across };
+    if (kindOf(step).rods) found.push({ kind: 'air', step: i + 1, share: AIR });
+    // what is set in is reduced to its hole first, and longer then
+    const other = before
+      ? usesOf(step, before, context)
+          .map((use) => use.state.length / use.longer)
+          .find((length) => Math.abs(length / before.length - 1) > 0.03)
+      : undefined;
+    if (before && other !== undefined) found.push({ kind: 'lengths', step: i + 1, one: before.length, other });
+  });
+  return thickest ? [thickest, ...found] : found;
+}
+
+/**
+ * What will go wrong with a cane at its final size, worst first, and the features of its face that this was seen by.
+ * @param materials by their numbers @param context that the steps were worked out with
+ */
+export function judge(
+  results: readonly StepResult[],
+  materials: readonly (JudgedMaterial | undefined)[],
+  context: CaneContext,
+): { readonly warnings: readonly Warning[]; readonly features: Features | null } {
+  const final = results.findLast((r) => r.state)?.state;
+  if (!final) return { warnings: [], features: null };
+  const found: Warning[] = [];
+  const features = featuresOf(final);
+  if (features.least < 2 * EYE)
+    found.push({ kind: 'feature', mm: features.least, material: features.material, at: features.at });
+  for (const [one, other] of features.neighbours) {
+    const [a, b] = [materials[one], materials[other]];
+    if (!a || !b) continue;
+    const mm = Math.min(features.byMaterial.get(one) ?? Infinity, features.byMaterial.get(other) ?? Infinity);
+    if (!Number.isFinite(mm)) continue;
+    const seen = seenDifference(a.lab, b.lab, mm);
+    const { deltaE, runTogetherBelow } = apart(a.lab, b.lab);
+    if (seen < TOLD_APART) found.push({ kind: 'together', one, other, deltaE, seen, mm, below: runTogetherBelow });
+  }
+  for (const [index, mm] of features.byMaterial) {
+    const material = materials[index];
+    if (material && mm < THIN_WALL && mm < material.hides)
+      found.push({ kind: 'thin wall', material: index, mm, hides: material.hides });
+  }
+  found.push(...ofSteps(results, context));
+  if (diameterOf(final.outline) < TOO_THIN) found.push({ kind: 'too thin', mm: diameterOf(final.outline) });
+  const used = [...final.amounts.keys()];
+  for (const index of used) {
+    const material = materials[index];
+    if (material?.crumbly) found.push({ kind: 'crumbly', material: index });
+    else if (material?.old) found.push({ kind: 'old', material: index });
+  }
+  const bakes = used.flatMap((index) => materials[index]?.bakeC ?? []);
+  if (bakes.length > 1 && Math.max(...bakes) - Math.min(...bakes) > 5)
+    found.push({ kind: 'bakes', lowest: Math.min(...bakes), highest: Math.max(...bakes) });
+  return { warnings: found, features };
+}

@@ -1,0 +1,266 @@
+import { complaint, type Mm, type Mm2 } from '#core/units';
+import type { MaterialKey } from '#core/cane/document';
+import {
+  beginOf,
+  changeOf,
+  checkWork,
+  isBegin,
+  numberOf,
+  one,
+  partResults,
+  runSteps,
+  sumOf,
+  usesOf,
+  type Begin,
+  type CaneContext,
+  type CaneState,
+  type Part,
+  type PartUse,
+  type Step,
+  type StepResult,
+  type Then,
+} from '#core/cane/steps';
+import { rowOf, sharedOut, stateAt, type Row, type Stage } from './rows.js';
+
+export interface Wanted {
+  readonly slices: number;
+  readonly thickness: Mm;
+}
+
+/** A piece of clay to begin with: so many, each so long. */
+export interface StartNeed {
+  readonly step: Step;
+  /** the canes it is for, outermost first: their names, and in how many pieces each is cut */
+  readonly path: readonly string[];
+  readonly count: number;
+  readonly length: Mm;
+  /** mm² by material in its face */
+  readonly amounts: ReadonlyMap<number, Mm2>;
+}
+/** A sheet that is wrapped around: as wide as the way around the cane. */
+export interface WrapNeed {
+  readonly step: Step;
+  readonly of: MaterialKey;
+  readonly thickness: Mm;
+  readonly path: readonly string[];
+  readonly count: number;
+  readonly width: Mm;
+  readonly length: Mm;
+}
+
+/** Ends, pieces too many, what a hole was cut from, or cane beyond what is wanted: a lump of clay that shows a face, mm³ by material. */
+export interface Offcut {
+  readonly why: 'ends' | 'pieces' | 'hole' | 'more';
+  readonly volumes: ReadonlyMap<MaterialKey, number>;
+}
+
+/** A plug or a sheet that was made before: so many mm of it are used, mm³ by material. */
+export interface MadeUse {
+  readonly id: string;
+  readonly length: Mm;
+  readonly volumes: ReadonlyMap<MaterialKey, number>;
+}
+
+export interface BackwardsPlan {
+  readonly starts: readonly StartNeed[];
+  readonly wraps: readonly WrapNeed[];
+  /** mm³ of each material that goes in */
+  readonly volumes: ReadonlyMap<MaterialKey, number>;
+  /** what of that lies there already, made before: so much of the length of each plug or sheet */
+  readonly made: readonly MadeUse[];
+  /** what is left over besides the slices: all clay that goes in is in one or the other */
+  readonly offcuts: readonly Offcut[];
+  /** how long the cane has to be after each step, what is cut off its ends then, and how many pieces there are of it, in the order of the steps */
+  readonly stages: readonly Stage[];
+  /** how many pieces the slices are cut from, and so many from each */
+  readonly pieces: number;
+  readonly each: number;
+}
+
+/** Share of an off-cut below which a clay in it is taken to come from counting. */
+const HAIR = 0.015;
+interface Gathered {
+  readonly starts: StartNeed[];
+  readonly wraps: WrapNeed[];
+  readonly volumes: Map<number, number>;
+  readonly made: { readonly id: string; readonly length: Mm; readonly amounts: ReadonlyMap<number, Mm2> }[];
+  readonly offcuts: { readonly why: Offcut['why']; readonly volumes: ReadonlyMap<number, number> }[];
+}
+
+const into = (sums: Map<number, number>, amounts: ReadonlyMap<number, number>, times: number): void => {
+  for (const [index, area] of amounts) sums.set(index, (sums.get(index) ?? 0) + area * times);
+};
+
+/** A cane that a step takes several times is made once, long enough, and cut: its ends are lost once. */
+function joined(uses: readonly PartUse[]): { readonly part: Part; readonly pieces: number; readonly longer: number }[] {
+  const made = new Map<string, { part: Part; pieces: number; longer: number }>();
+  for (const { part, count, longer } of uses) {
+    const key = JSON.stringify(part);
+    const { pieces, longer: long } = made.get(key) ?? { pieces: 0, longer: 0 };
+    made.set(key, { part, pieces: pieces + count, longer: long + count * longer });
+  }
+  return [...made.values()];
+}
+
+/** A part of a row: made for all pieces that are needed of it, each so long. */
+function gatherPart(
+  { part, pieces, longer }: ReturnType<typeof joined>[number],
+  stage: Stage,
+  context: CaneContext,
+  path: readonly string[],
+  out: Gathered,
+): void {
+  const results = partResults(part, context);
+  const cuts = pieces * stage.count;
+  const length = (stage.length * longer) / pieces;
+  const { need, each } = sharedOut(results, cuts, length, context);
+  const name = `${part.name ?? 'a part'}${each > 1 ? `, cut in ${each}` : ''}`;
+  gather(results, rowOf(results, need, context), context, [...path, name], out);
+  off(out, 'more', stateAt(results, results.length - 1).amounts, need.count * need.length - cuts * length);
+}
+
+/** Lengths below this are what is left of counting with fractions. */
+const NOTHING = 1e-7;
+
+function off(out: Gathered, why: Offcut['why'], amounts: ReadonlyMap<number, Mm2>, length: Mm): void {
+  if (length > NOTHING)
+    out.offcuts.push({ why, volumes: new Map([...amounts].map(([index, area]) => [index, area * length])) });
+}
+
+/** Everything that one begins with and that is left over, of a row and of the parts it takes in. */
+function gather(
+  results: readonly StepResult[],
+  row: Row,
+  context: CaneContext,
+  path: readonly string[],
+  out: Gathered,
+): void {
+  for (let at = results.length - 1; at >= 0; at--) {
+    const { step } = results[at] as StepResult;
+    const state = stateAt(results, at);
+    const before = at > 0 ? stateAt(results, at - 1) : null;
+    const stage = row.stages[at] as Stage;
+    const parts = usesOf(step, before, context);
+    for (const use of joined(parts)) gatherPart(use, stage, context, path, out);
+    off(out, 'ends', state.amounts, 2 * stage.cut * stage.count);
+    off(out, 'pieces', state.amounts, row.spare[at] ?? 0);
+    if (isBegin(step)) begun(step, state, parts, row, context, path, out);
+    else if (before) changed(step, before, state, parts, stage, path, out);
+  }
+}
+
+/** What is left over at a step, and the sheet that it lays around. */
+function changed(
+  step: Then,
+  before: CaneState,
+  state: CaneState,
+  parts: readonly PartUse[],
+  { length, count }: Stage,
+  path: readonly string[],
+  out: Gathered,
+): void {
+  const kind = changeOf(step);
+  for (const { why, amounts, counted, length: own } of kind.leaves?.(step, before, state, given(parts)) ?? [])
+    off(out, why, counted ? positive(amounts) : amounts, (own ?? length) * count);
+  const sheet = kind.sheet?.(step, before, state);
+  if (!sheet) return;
+  out.wraps.push({ step, path, count, length, ...sheet });
+  into(out.volumes, difference(state, before), length * count);
+}
+
+/** Amounts of the parts of a step, each with how much of it there is. */
+const given = (parts: readonly PartUse[]): (readonly [ReadonlyMap<number, Mm2>, number])[] =>
+  parts.map((use) => [use.state.amounts, use.count * use.longer] as const);
+
+/** The clay that a row begins with; that of another cane is counted there. */
+function begun(
+  step: Begin,
+  state: CaneState,
+  parts: readonly PartUse[],
+  { begin }: Row,
+  context: CaneContext,
+  path: readonly string[],
+  out: Gathered,
+): void {
+  const all = begin.length * begin.count;
+  const laid = beginOf(step).laid?.(step);
+  if (laid === null) return;
+  out.starts.push({ step, path, count: begin.count, length: begin.length, amounts: state.amounts });
+  if ('made' in step && step.made !== undefined) out.made.push({ id: step.made, length: all, amounts: state.amounts });
+  if (laid === undefined) {
+    into(out.volumes, state.amounts, all);
+    return;
+  }
+  // clay of the canes in it is counted with those, all of it: what other regions cover is cut away
+  const there = sumOf(...laid.map(({ key, area }) => [one(numberOf(context, key), area), 1] as const));
+  into(out.volumes, there, all);
+  off(out, 'hole', positive(sumOf([there, 1], ...given(parts), [state.amounts, -1])), all);
+}
+
+/** What was counted on a grid is off by a hair, and clay may seem to be there that is not: left out, and the others made to keep the sum. */
+function positive(amounts: ReadonlyMap<number, number>): ReadonlyMap<number, number> {
+  const sum = (list: readonly (readonly [number, number])[]): number => list.reduce((all, [, area]) => all + area, 0);
+  const whole = Math.max(0, sum([...amounts]));
+  const there = [...amounts].filter(([, area]) => area > HAIR * whole);
+  const share = whole / (sum(there) || 1);
+  return new Map(there.map(([index, area]) => [index, area * share]));
+}
+const difference = (after: CaneState, before: CaneState): Map<number, number> =>
+  new Map([...after.amounts].map(([index, area]) => [index, area - (before.amounts.get(index) ?? 0)]));
+
+/** Equal pieces of equal canes as one line, with their number. */
+function together<
+  N extends { readonly step: Step; readonly path: readonly string[]; readonly count: number; readonly length: Mm },
+>(needs: readonly N[]): N[] {
+  const found = new Map<string, N>();
+  for (const need of needs) {
+    const key = JSON.stringify([need.step, need.path, need.length.toFixed(6)]);
+    const before = found.get(key);
+    found.set(key, before ? { ...before, count: before.count + need.count } : need);
+  }
+  return [...found.values()];
+}
+
+/**
+ * From slices to every piece of clay to begin with: lengths backwards
+ * through the steps at constant volume, with the ends that are cut off. A
+ * slice at the end of the row is what is wanted, whatever its thickness
+ * there. The slices are taken from all pieces that come of what is begun.
+ * @param context with the ends that are lost
+ * @throws Complaint of the first step that cannot be done, `cane/positive`, `cane/count`, `cane/asked`, and of a cane that is too much to work out
+ */
+export function planBackwards(
+  steps: readonly Step[],
+  { slices, thickness }: Wanted,
+  context: CaneContext,
+): BackwardsPlan {
+  if (!Number.isInteger(slices) || slices < 1 || slices > 5000)
+    throw complaint('cane/count', { what: 'The number of slices', low: 1, high: 5000 });
+  if (!(thickness > 0)) throw complaint('cane/positive', { what: 'A slice' });
+  if (!(context.ends.share >= 0)) throw complaint('cane/positive', { what: 'What is lost at the ends' });
+  checkWork(steps, context.library);
+  const whole = steps.at(-1)?.do === 'slice' ? steps.slice(0, -1) : steps;
+  const results = runSteps(whole, context);
+  stateAt(results, results.length - 1);
+  const { need, each } = sharedOut(results, slices, thickness, context);
+  const row = rowOf(results, need, context);
+  const out: Gathered = { starts: [], wraps: [], volumes: new Map(), made: [], offcuts: [] };
+  gather(results, row, context, [], out);
+  off(out, 'more', stateAt(results, results.length - 1).amounts, need.count * need.length - slices * thickness);
+  const named = (sums: ReadonlyMap<number, number>): Map<MaterialKey, number> =>
+    new Map([...sums].filter(([, v]) => Math.abs(v) > 1e-9).map(([index, v]) => [context.materials[index] ?? '', v]));
+  return {
+    starts: together(out.starts.reverse()),
+    wraps: together(out.wraps.reverse()),
+    volumes: named(out.volumes),
+    offcuts: out.offcuts.map(({ why, volumes }) => ({ why, volumes: named(volumes) })),
+    made: out.made.map(({ id, length, amounts }) => ({
+      id,
+      length,
+      volumes: named(new Map([...amounts].map(([index, area]) => [index, area * length]))),
+    })),
+    stages: row.stages,
+    pieces: need.count,
+    each,
+  };
+}

@@ -1,0 +1,89 @@
+import { complaint } from '#core/units';
+import {
+  MOST_CANES_DEEP,
+  MOST_POINTS,
+  MOST_STEPS,
+  PROGRAM_VERSION,
+  among,
+  list,
+  object,
+  text,
+  wrong,
+  type AnyStep,
+  type Check,
+  type Inner,
+} from '#core/cane/document';
+import { fieldsOf, isBegin, isKnown, type Program, type Step } from './kinds.js';
+
+const kindIn = (value: unknown): unknown =>
+  typeof value === 'object' && value !== null && 'do' in value ? value.do : undefined;
+
+const step: Check = (value, where, inner) => {
+  const kind = kindIn(value);
+  const called = typeof kind === 'string' ? ` (“${kind.slice(0, 40)}”)` : '';
+  if (typeof kind !== 'string' || !isKnown(kind)) return wrong(`a step that Sledge does not know${called}`, where);
+  object({ id: text(80), 'name?': text(80), do: among(kind), ...fieldsOf(kind) })(value, where, inner);
+};
+
+/** Checks the steps of a cane that stands inside so many others. */
+const stepsWithin = (canes: number): Inner => ({
+  steps: (value, where) => {
+    if (canes >= MOST_CANES_DEEP) throw complaint('cane/deep', { most: MOST_CANES_DEEP });
+    list(step, 1, MOST_STEPS)(value, where, stepsWithin(canes + 1));
+    (value as readonly AnyStep[]).forEach((s, i) => {
+      if (isBegin(s) !== (i === 0))
+        wrong(i === 0 ? 'it does not begin with clay' : 'it begins anew', `${where} ${i + 1}`);
+    });
+  },
+});
+
+/** Points of all outlines in a document whose steps were checked. */
+function pointsIn(value: unknown): number {
+  if (Array.isArray(value)) return value.reduce((sum: number, item) => sum + pointsIn(item), 0);
+  if (typeof value !== 'object' || value === null) return 0;
+  return Object.entries(value).reduce(
+    (sum, [name, item]) => sum + (name === 'points' && Array.isArray(item) ? item.length : pointsIn(item)),
+    0,
+  );
+}
+
+const version: Check = (value, where) => {
+  if (value !== PROGRAM_VERSION) wrong('the version is not known', where);
+};
+const program = object({
+  version,
+  steps: (value, where, inner) => {
+    inner.steps(value, where);
+  },
+});
+
+/**
+ * Takes a cane out of a document that somebody wrote or changed.
+ * @param value as JSON gives it @throws Complaint `cane/newer`, `cane/format` with the place
+ */
+export function readProgram(value: unknown): Program {
+  const written = typeof value === 'object' && value !== null && 'version' in value ? value.version : undefined;
+  if (typeof written === 'number' && written > PROGRAM_VERSION)
+    throw complaint('cane/newer', { version: String(written) });
+  program(value, '', stepsWithin(0));
+  const points = pointsIn(value);
+  if (points > MOST_POINTS) throw complaint('cane/points', { points, most: MOST_POINTS });
+  return value as Program;
+}
+
+/** Every clay, mix and blend, and every other cane, that some steps name. */
+export function usedIn(all: readonly Step[]): {
+  readonly materials: readonly string[];
+  readonly canes: readonly string[];
+} {
+  const [materials, canes] = [new Set<string>(), new Set<string>()];
+  const look = (value: unknown, name: string): void => {
+    if (Array.isArray(value)) for (const item of value) look(item, '');
+    else if (typeof value === 'object' && value !== null)
+      for (const [field, item] of Object.entries(value)) look(item, field);
+    else if (typeof value === 'string' && (name === 'of' || name === 'blend')) materials.add(value);
+    else if (typeof value === 'string' && name === 'ref') canes.add(value);
+  };
+  look(all, '');
+  return { materials: [...materials], canes: [...canes] };
+}

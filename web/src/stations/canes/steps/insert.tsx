@@ -1,0 +1,45 @@
+import type { StepOf } from '#core/cane';
+import { showLength } from '#core/units';
+import { Degrees, Length, Offset, PartOf } from './fields.js';
+import { newId, rodOf, sizeOf, tenth } from './first.js';
+import { SIZE, TURN, handle, type Range } from './handle.js';
+import type { StepView } from './view.js';
+
+const MOVED: Range = ['mm', -40, 40, 0.25];
+/** A first hole for the smaller side of the face. */
+const USUAL_HOLE = 0.3;
+
+export const insert: StepView<StepOf<'insert'>> = {
+  word: 'Set in',
+  group: 'cover',
+  title: ({ part }) => `Set in ${part.name ?? 'a cane'}`,
+  first: (now, { dark }) => {
+    const { width, height, length } = sizeOf(now);
+    const hole = Math.min(width, height) * USUAL_HOLE;
+    return {
+      id: newId(),
+      do: 'insert',
+      x: 0,
+      y: 0,
+      diameter: tenth(hole),
+      degrees: 0,
+      part: rodOf(dark, hole, length),
+    };
+  },
+  Fields: (of) => (
+    <>
+      <PartOf of={of} label="What is set in" />, <Length of={of} label="Diameter of the hole" field="diameter" />{' '}
+      across, <Offset of={of} label="To the right of the middle" field="x" /> right and{' '}
+      <Offset of={of} label="Above the middle" field="y" /> up, turned{' '}
+      <Degrees of={of} label="Turn of what is set in" field="degrees" />
+    </>
+  ),
+  handles: (step) => [
+    handle(step, 'hole across', SIZE, step.diameter, (diameter) => ({ diameter })),
+    handle(step, 'to the right', MOVED, step.x, (x) => ({ x })),
+    handle(step, 'up', MOVED, step.y, (y) => ({ y })),
+    handle(step, 'turned', TURN, step.degrees, (degrees) => ({ degrees })),
+  ],
+  line: ({ diameter }, { units }) =>
+    `Cut out exactly a hole of ${showLength(diameter, units)} and set it in, so that the outside stays.`,
+};

@@ -1,0 +1,96 @@
+import type { ReactElement } from 'react';
+import type { Stage, Step } from '#core/cane';
+import type { Mm, UnitSystem } from '#core/units';
+import type { CaneInside, MachineDto, ShelfAnswer } from '#contract';
+import type { PlainStep } from '../../../workers/cane.worker.js';
+import type { CaneMaterial } from '../materials.js';
+
+/** A kept cane or blend that can be taken, by its revision. */
+export interface CaneChoice {
+  readonly revisionId: string;
+  readonly name: string;
+}
+
+/** What the fields of a step work with. */
+export interface EditorProps<S extends Step> {
+  readonly step: S;
+  readonly materials: ReadonlyMap<string, CaneMaterial>;
+  readonly blends: readonly CaneChoice[];
+  readonly canes: readonly CaneChoice[];
+  /** those that are taken in already, with their steps */
+  readonly insides: readonly CaneInside[];
+  readonly shelf: ShelfAnswer;
+  /** of the cane */
+  readonly name: string;
+  onChange(step: S): void;
+  /** opens one of the canes that the step takes in */
+  onOpen(part: number): void;
+}
+
+/** A value of a step that can be dragged, and the step with another one. */
+export interface Handle {
+  readonly label: string;
+  readonly unit: 'mm' | '°' | '×';
+  readonly value: number;
+  readonly low: number;
+  readonly high: number;
+  readonly grain: number;
+  readonly to: (value: number) => Step;
+}
+
+/** Clay to begin a step with. */
+export interface Defaults {
+  readonly dark: string;
+  readonly light: string;
+  readonly blend: string | null;
+}
+
+/** What hands know when they come to a step: how long the cane has to be before it and after it, and how thick it is. */
+export interface AtBench {
+  readonly units: UnitSystem;
+  readonly before: Stage | undefined;
+  readonly stage: Stage | undefined;
+  /** mm across before the step and after it */
+  readonly from: Mm;
+  readonly to: Mm;
+  /** the sheet that is laid around, in words; empty where none is */
+  readonly sheet: string;
+}
+
+/** What one begins with, to be put in words. */
+export interface Beginning {
+  readonly names: (key: string) => string;
+  readonly own: MachineDto | undefined;
+  readonly units: UnitSystem;
+  /** of the piece */
+  readonly length: Mm;
+}
+
+export const GROUPS = ['cover', 'shape', 'cut', 'join', 'finish'] as const;
+export type StepGroup = (typeof GROUPS)[number];
+
+/**
+ * Everything a screen says of a kind of step. What is left out is as for most
+ * of them. These are methods, so that the table can hold them all.
+ */
+export interface StepView<S extends Step> {
+  /** as it is offered */
+  readonly word: string;
+  /** among what it is offered; null: a cane begins with it */
+  readonly group: StepGroup | null;
+  /** in a few words, under its face */
+  title(step: S, units: UnitSystem): string;
+  /** as hands would most likely take it now. @param now the cane before it; null where it is the first */
+  first(now: PlainStep | null, clay: Defaults): Step;
+  /** its values, each to be changed where it stands */
+  Fields(props: EditorProps<S>): ReactElement;
+  /** what of it changes its face and can be dragged */
+  handles?(step: S): readonly Handle[];
+  /** what hands do, and what to reach; left out: it is no step at the bench */
+  line?(step: S, bench: AtBench): string;
+  readonly caution?: string;
+  /** what one begins with */
+  begins?(step: S, beginning: Beginning): string;
+  /** the step as it was edited, its values made to fit. @param now the cane after the step as it was */
+  mended?(before: S, next: S, now: PlainStep): S;
+}
