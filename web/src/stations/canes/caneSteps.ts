@@ -38,6 +38,7 @@ function stepWords(step: Step, i: number, { across, plan, names, own, units }: W
   const wrap = plan.wraps.find((w) => w.path.length === 0 && w.step.id === step.id);
   const bench = {
     units,
+    own,
     stage,
     before: plan.stages[i - 1],
     from: across[i - 1] ?? 0,

@@ -2,11 +2,15 @@ import { Box } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
 import type { StepOf } from '#core/cane';
 import { showLength } from '#core/units';
+import type { MachineDto, MachinesAnswer } from '#contract';
 import { ThicknessValue } from '../../../parts/Thickness.js';
 import { Value } from '../../../parts/Value.js';
-import { Word } from '../../../theme/pieces.js';
+import { useUnits } from '../../../state/view.js';
+import { Second, Word } from '../../../theme/pieces.js';
+import { useMachines } from '../../../wire/queries.js';
 import { readPlain, set } from './fields.js';
 import { newId, sizeOf, tenth } from './first.js';
+import { settingWords } from './sheetWords.js';
 import type { EditorProps, StepView } from './view.js';
 
 type Thin = StepOf<'thin'>;
@@ -15,8 +19,13 @@ const MOST_SETTINGS = 12;
 /** Rollers halve a stack at most: so thin is the next setting that is offered. */
 const HALF = 0.5;
 
+const ownOf = (answer: MachinesAnswer | undefined): MachineDto | undefined =>
+  answer?.machines.find((m) => m.id === answer.setup.machineId);
+
 /** The settings it goes through, one after the other. */
 function Through({ of }: { readonly of: EditorProps<Thin> }): ReactElement {
+  const units = useUnits();
+  const own = ownOf(useMachines().data);
   const { through } = of.step;
   return (
     <>
@@ -30,6 +39,7 @@ function Through({ of }: { readonly of: EditorProps<Thin> }): ReactElement {
               set(of, { through: through.map((x, k) => (k === i ? next : x)) });
             }}
           />
+          <Second>{settingWords(mm, own, units)}</Second>
           {through.length > 1 && (
             <>
               {' '}
@@ -66,7 +76,7 @@ function Fields(of: EditorProps<Thin>): ReactElement {
       the stack through the machine, fed along the cane:
       <Through of={of} />
       <Box>
-        It grows longer, and{' '}
+        It grows longer and{' '}
         <Value
           label="How many times as wide, as measured"
           text={String(of.step.wider ?? 1)}
@@ -75,7 +85,7 @@ function Fields(of: EditorProps<Thin>): ReactElement {
             if (wider >= 1 && wider <= 4) set(of, { wider });
           }}
         />{' '}
-        times as wide: 1 until you measured it.
+        times as wide <Second>(1: not measured yet, all of it goes into the length)</Second>
       </Box>
     </>
   );
@@ -87,8 +97,10 @@ export const thin: StepView<Thin> = {
   title: ({ through }, units) => `Roll the stack to ${showLength(through.at(-1) ?? 0, units, true)}`,
   first: (now) => ({ id: newId(), do: 'thin', through: [tenth(sizeOf(now).height * HALF)] }),
   Fields,
-  line: ({ through }, { units }) => {
-    const settings = through.map((mm) => showLength(mm, units, true)).join(', then ');
+  line: ({ through }, { units, own }) => {
+    const settings = through
+      .map((mm) => `${showLength(mm, units, true)}${settingWords(mm, own, units)}`)
+      .join(', then ');
     return `Roll it through the machine at ${settings}, always fed the same way, the longer side first.`;
   },
 };

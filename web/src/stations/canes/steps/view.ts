@@ -48,6 +48,7 @@ export interface Defaults {
 /** What hands know when they come to a step: how long the cane has to be before it and after it, and how thick it is. */
 export interface AtBench {
   readonly units: UnitSystem;
+  readonly own: MachineDto | undefined;
   readonly before: Stage | undefined;
   readonly stage: Stage | undefined;
   /** mm across before the step and after it */
