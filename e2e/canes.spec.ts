@@ -267,8 +267,11 @@ test('a value is dragged while the face is looked at: it follows, is kept once, 
   await expect.poll(across).toBe(before);
 });
 
-test('a stripe loaf is rolled thinner, halved and stacked, by keys, and the bench says how', async ({ page }) => {
-  await station(page, 'Canes');
+test('a stripe loaf is rolled thinner, halved and stacked, by keys, and the bench says how', async ({
+  page,
+  sledge,
+}) => {
+  await page.goto(`${sledge.url}/canes`);
   await page.getByRole('button', { name: 'Begin with Squash stripe loaf' }).click();
   const row = page.getByRole('list', { name: 'Steps of the cane' });
   await expect(row.getByRole('listitem')).toHaveCount(4);

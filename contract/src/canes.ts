@@ -111,6 +111,8 @@ export interface CaneAnswer extends CaneDto {
   readonly canes: readonly CaneInside[];
   readonly blends: readonly BlendInside[];
   readonly referenced: readonly RevisionAnswer[];
+  /** mixes and blends of its steps that have a newer revision, as keys of materials */
+  readonly outdated: readonly { readonly of: string; readonly name: string; readonly newer: string }[];
   /** widths lost at each end, from what was really lost; `from`: of how many trims */
   readonly learnedEnds: { readonly ends: number; readonly from: number };
 }

@@ -29,6 +29,7 @@ import { ExchangeModule } from './exchange/exchange.module.js';
 import { LearningModule } from './learning/learning.module.js';
 import { LookRoundModule } from './lookRound/lookRound.module.js';
 import { MixesModule } from './mixes/mixes.module.js';
+import { RevisionsModule } from './revisions/revisions.module.js';
 import { PalettesModule } from './palettes/palettes.module.js';
 import { SheetsModule } from './sheets/sheets.module.js';
 import { SheetBookModule } from './sheetBook/sheetBook.module.js';
@@ -53,6 +54,7 @@ class AppModule {
         DbModule.at(file),
         EventsModule,
         ArchiveModule.with(startAnew),
+        RevisionsModule,
         MixesModule,
         PalettesModule,
         ShelfModule,

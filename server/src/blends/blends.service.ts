@@ -13,11 +13,10 @@ import { Journal, type Row } from '../db/journal.js';
 import { MixesService } from '../mixes/mixes.service.js';
 import { Studio } from '../mixes/studio.js';
 import { takeClay } from '../shelf/takeClay.js';
+import { Revisions } from '../revisions/revisions.js';
+import { sameDocument } from '../revisions/sameDocument.js';
 import { sheetRow } from '../sheets/sheetRow.js';
 import { BlendsStore } from './blends.store.js';
-
-/** A plan with its fields in one order, to be compared. */
-const inOrder = (plan: BlendPlanDto): unknown => Object.entries(plan).sort(([a], [b]) => (a < b ? -1 : 1));
 
 const layoutIn = ({ width, height, cuts }: BlendPlanDto): Layout => ({
   width,
@@ -41,11 +40,12 @@ export class BlendsService {
     @Inject(Studio) private readonly studio: Studio,
     @Inject(MixesService) private readonly mixes: MixesService,
     @Inject(BlendsStore) private readonly store: BlendsStore,
+    @Inject(Revisions) private readonly revisionRule: Revisions,
   ) {}
 
   async cards(): Promise<BlendCard[]> {
     return Promise.all(
-      (await this.store.all()).map(async ({ id, name, retired }) => {
+      (await this.revisionRule.all('blend')).map(async ({ id, name, retired }) => {
         const { plan, id: revisionId } = await this.newest(id);
         return {
           id,
@@ -61,7 +61,7 @@ export class BlendsService {
   }
 
   async open(id: string): Promise<BlendAnswer> {
-    const blend = await this.store.one(id);
+    const blend = await this.revisionRule.thing('blend', id);
     if (!blend) throw notThere('This blend');
     const { plan, number, made } = await this.newest(id);
     const mixes = idsOf('mix', plan.colours);
@@ -80,8 +80,7 @@ export class BlendsService {
     await this.journal.change(changeId, async (draft) => {
       const stored = await draft.find('blend', dto.id);
       await checkVersion(stored?.name ?? 'This blend', stored?.version, dto.version, () => this.open(dto.id));
-      const twin = await this.store.named(dto.name);
-      if (twin && twin.id !== dto.id) throw refused(`There is a blend called ${dto.name.trim()} already.`, 'name');
+      await this.revisionRule.checkName('blend', dto.id, dto.name);
       await this.checkPlan(dto.plan);
       await draft.put('blend', {
         id: dto.id,
@@ -90,21 +89,11 @@ export class BlendsService {
         note: dto.note,
         retired: dto.retired,
       });
-      const [newest] = (await this.store.revisionsOf(dto.id)).slice(-1);
-      const known = newest && (await this.newest(dto.id));
-      const changed = !known || JSON.stringify(inOrder(known.plan)) !== JSON.stringify(inOrder(dto.plan));
-      // what was made stays what it was
-      const before = known?.made && changed ? undefined : newest;
+      const newest = await this.revisionRule.newest('blend', dto.id);
+      const changed = !newest || !sameDocument(await this.planIn(newest), dto.plan);
+      const { before, ...written } = await this.revisionRule.written('blend', newest, changed);
       const { colours, settingId, tapeSettingId, ...shape } = dto.plan;
-      const revision: Row<'blendRevision'> = {
-        id: before?.id ?? randomUUID(),
-        blendId: dto.id,
-        number: before?.number ?? (newest?.number ?? 0) + 1,
-        createdAt: before?.createdAt ?? new Date().toISOString(),
-        settingId,
-        tapeSettingId,
-        shape,
-      };
+      const revision: Row<'blendRevision'> = { ...written, blendId: dto.id, settingId, tapeSettingId, shape };
       await draft.put('blendRevision', revision);
       const old = before ? await this.store.coloursOf([before.id]) : [];
       draft.replace(
@@ -127,8 +116,8 @@ export class BlendsService {
       const blend = await draft.find('blend', id);
       if (!blend) throw notThere('This blend');
       await checkVersion(blend.name, blend.version, version, () => this.open(id));
-      const revisions = await this.store.revisionsOf(id);
-      if ((await this.store.madeOf(revisions.map((r) => r.id))).size > 0)
+      const revisions = await this.revisionRule.of('blend', id);
+      if (await this.store.standsInDiary(revisions.map((r) => r.id)))
         throw inUse(`${blend.name} was made and stands in the diary. Retire it instead.`);
       const inside = await this.store.canesUsing(revisions.map((r) => r.id));
       if (inside.length > 0)
@@ -196,8 +185,8 @@ export class BlendsService {
 
   /** A blend of an entry, as it was made: its colours from left to right, and what it weighs. */
   async asMade(blendRevisionId: string): Promise<BlendAsMade | null> {
-    const revision = await this.store.revision(blendRevisionId);
-    const blend = revision && (await this.store.one(revision.blendId));
+    const revision = await this.revisionRule.one('blend', blendRevisionId);
+    const blend = revision && (await this.revisionRule.thing('blend', revision.blendId));
     const inside = await this.inside(blendRevisionId);
     if (!blend || !inside) return null;
     const { name, plan } = inside;
@@ -216,16 +205,10 @@ export class BlendsService {
 
   /** A blend as its revision has it, for the canes that its plug is in. */
   async inside(revisionId: string): Promise<BlendInside | null> {
-    const revision = await this.store.revision(revisionId);
-    const blend = revision && (await this.store.one(revision.blendId));
+    const revision = await this.revisionRule.one('blend', revisionId);
+    const blend = revision && (await this.revisionRule.thing('blend', revision.blendId));
     if (!blend) return null;
-    const colours = await this.coloursIn(revisionId);
-    return {
-      revisionId,
-      blendId: blend.id,
-      name: blend.name,
-      plan: { ...revision.shape, settingId: revision.settingId, tapeSettingId: revision.tapeSettingId, colours },
-    };
+    return { revisionId, blendId: blend.id, name: blend.name, plan: await this.planIn(revision) };
   }
 
   /** From left to right. */
@@ -236,12 +219,16 @@ export class BlendsService {
   private async newest(
     blendId: string,
   ): Promise<{ readonly plan: BlendPlanDto; readonly number: number; readonly id: string; readonly made: boolean }> {
-    const [revision] = (await this.store.revisionsOf(blendId)).slice(-1);
+    const revision = await this.revisionRule.newest('blend', blendId);
     if (!revision) throw notThere('This blend');
-    const made = (await this.store.madeOf([revision.id])).has(revision.id);
-    const colours = await this.coloursIn(revision.id);
-    const { settingId, tapeSettingId, shape, number } = revision;
-    return { number, made, id: revision.id, plan: { ...shape, settingId, tapeSettingId, colours } };
+    const { id, number } = revision;
+    const made = (await this.revisionRule.madeOf('blend', [id])).has(id);
+    return { id, number, made, plan: await this.planIn(revision) };
+  }
+
+  /** The plan that a revision keeps. */
+  private async planIn({ id, shape, settingId, tapeSettingId }: Row<'blendRevision'>): Promise<BlendPlanDto> {
+    return { ...shape, settingId, tapeSettingId, colours: await this.coloursIn(id) };
   }
 
   /** @throws ProblemException with the field that is wrong */

@@ -1,39 +1,14 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { asc, desc, eq, inArray } from 'drizzle-orm';
+import { asc, inArray } from 'drizzle-orm';
 import { DB } from '../db/db.module.js';
 import type { Row } from '../db/journal.js';
 import type { Db } from '../db/dataFile.js';
 import { canesUsing } from '../db/canesUsing.js';
-import { blendColours, blendRevisions, blends, entryBlends, settings } from '../db/schema.js';
+import { blendColours, entryBlends, settings } from '../db/schema.js';
 
 @Injectable()
 export class BlendsStore {
   constructor(@Inject(DB) private readonly db: Db) {}
-
-  /** Newest first. */
-  all(): Promise<Row<'blend'>[]> {
-    return this.db.select().from(blends).orderBy(desc(blends.version));
-  }
-
-  /** By its id. */
-  async one(id: string): Promise<Row<'blend'> | undefined> {
-    const [row] = await this.db.select().from(blends).where(eq(blends.id, id));
-    return row;
-  }
-
-  async named(name: string): Promise<Row<'blend'> | undefined> {
-    const wanted = name.trim().toLowerCase();
-    return (await this.all()).find((b) => b.name.toLowerCase() === wanted);
-  }
-
-  /** Oldest first. */
-  revisionsOf(blendId: string): Promise<Row<'blendRevision'>[]> {
-    return this.db
-      .select()
-      .from(blendRevisions)
-      .where(eq(blendRevisions.blendId, blendId))
-      .orderBy(asc(blendRevisions.number));
-  }
 
   coloursOf(revisionIds: readonly string[]): Promise<Row<'blendColour'>[]> {
     return this.db
@@ -43,13 +18,14 @@ export class BlendsStore {
       .orderBy(asc(blendColours.position));
   }
 
-  /** Revisions of which something was made. */
-  async madeOf(revisionIds: readonly string[]): Promise<Set<string>> {
-    const rows = await this.db
-      .selectDistinct({ id: entryBlends.blendRevisionId })
+  /** Whether the diary tells of one of the revisions. */
+  async standsInDiary(revisionIds: readonly string[]): Promise<boolean> {
+    const [row] = await this.db
+      .select({ id: entryBlends.id })
       .from(entryBlends)
-      .where(inArray(entryBlends.blendRevisionId, [...revisionIds]));
-    return new Set(rows.map((r) => r.id));
+      .where(inArray(entryBlends.blendRevisionId, [...revisionIds]))
+      .limit(1);
+    return row !== undefined;
   }
 
   canesUsing(revisionIds: readonly string[]): Promise<string[]> {
@@ -58,11 +34,6 @@ export class BlendsStore {
 
   counted(): Promise<{ contrast: number; passes: number }[]> {
     return this.db.select({ contrast: entryBlends.contrast, passes: entryBlends.passes }).from(entryBlends);
-  }
-
-  async revision(id: string): Promise<Row<'blendRevision'> | undefined> {
-    const [row] = await this.db.select().from(blendRevisions).where(eq(blendRevisions.id, id));
-    return row;
   }
 
   async settingsThere(ids: readonly string[]): Promise<Set<string>> {

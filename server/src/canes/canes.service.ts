@@ -4,6 +4,7 @@ import {
   isMixable,
   isOf,
   keyOf,
+  ofBlend,
   ofMix,
   readMaterial,
   type Material,
@@ -23,10 +24,22 @@ import { columnsFor, type Reference } from '../db/references.js';
 import { Journal, type Row } from '../db/journal.js';
 import { MixesService } from '../mixes/mixes.service.js';
 import { Studio } from '../mixes/studio.js';
+import { Revisions } from '../revisions/revisions.js';
+import { sameDocument } from '../revisions/sameDocument.js';
 import { takeSheets } from '../sheetBook/takeSheets.js';
 import { takeClay } from '../shelf/takeClay.js';
 import { CanesStore } from './canes.store.js';
 import type { ToPlan } from './plan.worker.js';
+
+/** Everything that a cane is made with: a change of any of it is a change of the plan. */
+const planIn = ({ program, slices, sliceMm, trimming, ends }: Pick<CaneDto, keyof CanePlan>): CanePlan => ({
+  program,
+  slices,
+  sliceMm,
+  trimming,
+  ends: ends ?? null,
+});
+type CanePlan = Pick<Row<'caneRevision'>, 'program' | 'slices' | 'sliceMm' | 'trimming' | 'ends'>;
 
 type Uses = Reference<'caneUse'>[];
 
@@ -64,11 +77,12 @@ export class CanesService {
     @Inject(MixesService) private readonly mixes: MixesService,
     @Inject(BlendsService) private readonly blends: BlendsService,
     @Inject(CanesStore) private readonly store: CanesStore,
+    @Inject(Revisions) private readonly revisionRule: Revisions,
   ) {}
 
   async cards(): Promise<CaneCard[]> {
     return Promise.all(
-      (await this.store.all()).map(async ({ id, name, retired }) => {
+      (await this.revisionRule.all('cane')).map(async ({ id, name, retired }) => {
         const revision = await this.newest(id);
         return { id, name, retired, revisionId: revision.id, steps: revision.program.steps.length };
       }),
@@ -76,7 +90,7 @@ export class CanesService {
   }
 
   async open(id: string): Promise<CaneAnswer> {
-    const cane = await this.store.one(id);
+    const cane = await this.revisionRule.thing('cane', id);
     if (!cane) throw notThere('This cane');
     const { id: revisionId, number, program, slices, sliceMm, trimming, ends } = await this.newest(id);
     const canes = await this.inside(program);
@@ -95,9 +109,10 @@ export class CanesService {
       ends,
       revision: number,
       revisionId,
-      made: (await this.store.madeOf([revisionId])).has(revisionId),
+      made: (await this.revisionRule.madeOf('cane', [revisionId])).has(revisionId),
       canes,
       blends,
+      outdated: (await Promise.all(materialsIn([program]).map((of) => this.outdated(of)))).flat(),
       referenced: [...new Map(referenced.map((r) => [r.id, r])).values()],
       learnedEnds: await this.learned(),
     };
@@ -108,25 +123,13 @@ export class CanesService {
       const stored = await draft.find('cane', dto.id);
       await checkVersion(stored?.name ?? 'This cane', stored?.version, dto.version, () => this.open(dto.id));
       const name = dto.name.trim();
-      if ((await this.store.all()).some((c) => c.id !== dto.id && c.name.toLowerCase() === name.toLowerCase()))
-        throw refused(`There is a cane called ${name} already.`, 'name');
+      await this.revisionRule.checkName('cane', dto.id, name);
       await draft.put('cane', { id: dto.id, version: draft.version, name, note: dto.note, retired: dto.retired });
-      const newest = (await this.store.revisionsOf(dto.id)).at(-1);
-      const made = newest ? (await this.store.madeOf([newest.id])).has(newest.id) : false;
-      const changed = !newest || JSON.stringify(newest.program) !== JSON.stringify(dto.program);
-      // what was made stays what it was
-      const before = made && changed ? undefined : newest;
-      const revision: Row<'caneRevision'> = {
-        id: before?.id ?? randomUUID(),
-        caneId: dto.id,
-        number: before?.number ?? (newest?.number ?? 0) + 1,
-        createdAt: before?.createdAt ?? new Date().toISOString(),
-        program: dto.program,
-        slices: dto.slices,
-        sliceMm: dto.sliceMm,
-        trimming: dto.trimming,
-        ends: dto.ends ?? null,
-      };
+      const newest = await this.revisionRule.newest('cane', dto.id);
+      const plan = planIn(dto);
+      const changed = !newest || !sameDocument(planIn(newest), plan);
+      const { before, ...written } = await this.revisionRule.written('cane', newest, changed);
+      const revision: Row<'caneRevision'> = { ...written, caneId: dto.id, ...plan };
       const uses = await this.usesIn(dto.program, revision.id, dto.id, name);
       await draft.put('caneRevision', revision);
       const old = before ? await this.store.usesOf([before.id]) : [];
@@ -145,9 +148,9 @@ export class CanesService {
       const cane = await draft.find('cane', id);
       if (!cane) throw notThere('This cane');
       await checkVersion(cane.name, cane.version, version, () => this.open(id));
-      const revisions = await this.store.revisionsOf(id);
+      const revisions = await this.revisionRule.of('cane', id);
       const ids = revisions.map((r) => r.id);
-      if ((await this.store.madeOf(ids)).size > 0)
+      if (await this.store.standsInDiary(ids))
         throw inUse(`${cane.name} was made and stands in the diary. Retire it instead.`);
       const users = await this.store.usedBy(ids);
       if (users.length > 0)
@@ -236,8 +239,8 @@ export class CanesService {
       await Promise.all(
         (await this.store.ofEntry(entryId)).map(
           async ({ caneRevisionId, diameterMm, lengthMm, lostMm, slices, pictureId }) => {
-            const revision = await this.store.revision(caneRevisionId);
-            const cane = revision && (await this.store.one(revision.caneId));
+            const revision = await this.revisionRule.one('cane', caneRevisionId);
+            const cane = revision && (await this.revisionRule.thing('cane', revision.caneId));
             return cane
               ? [
                   {
@@ -264,29 +267,40 @@ export class CanesService {
   }
 
   private async newest(caneId: string): Promise<Row<'caneRevision'>> {
-    const revision = (await this.store.revisionsOf(caneId)).at(-1);
+    const revision = await this.revisionRule.newest('cane', caneId);
     if (!revision) throw notThere('This cane');
     return revision;
   }
 
   /** All canes that a program takes in, and those that they take in. */
   private async inside(program: Program, known = new Map<string, CaneInside>()): Promise<CaneInside[]> {
-    const names = new Map((await this.store.all()).map((c) => [c.id, c.name]));
+    const names = new Map((await this.revisionRule.all('cane')).map((c) => [c.id, c.name]));
     for (const ref of usedIn(program.steps).canes) {
       if (known.has(ref)) continue;
-      const revision = await this.store.revision(ref);
+      const revision = await this.revisionRule.one('cane', ref);
       if (!revision) continue;
-      const newest = await this.newest(revision.caneId);
       known.set(ref, {
         revisionId: ref,
         caneId: revision.caneId,
         name: names.get(revision.caneId) ?? '',
         program: revision.program,
-        newest: newest.id === ref,
+        newest: await this.revisionRule.isNewest('cane', revision, revision.caneId),
       });
       await this.inside(revision.program, known);
     }
     return [...known.values()];
+  }
+
+  /** What a mix or a blend has become since the revision that is used. */
+  private async outdated(of: Material): Promise<CaneAnswer['outdated']> {
+    if (of.kind === 'mix') {
+      const newer = this.studio.newerThan(of.id);
+      return newer ? [{ of: keyOf(of), name: this.studio.called(of), newer: keyOf(ofMix(newer.id)) }] : [];
+    }
+    const inside = of.kind === 'blend' ? await this.blends.inside(of.id) : null;
+    const newest = inside && (await this.revisionRule.newest('blend', inside.blendId));
+    if (!inside || !newest || newest.id === of.id) return [];
+    return [{ of: keyOf(of), name: inside.name, newer: keyOf(ofBlend(newest.id)) }];
   }
 
   private async isThere(of: OfClay | OfMix | OfBlend): Promise<boolean> {
@@ -306,7 +320,7 @@ export class CanesService {
       uses.push(columnsFor('caneUse', of));
     }
     for (const ref of canes) {
-      const revision = await this.store.revision(ref);
+      const revision = await this.revisionRule.one('cane', ref);
       if (!revision) throw refused('A cane that is used in this one is not there any more.', 'program');
       const all = await this.inside(revision.program);
       if (ref === ownRevision || revision.caneId === ownId || all.some((c) => c.caneId === ownId))

@@ -7,6 +7,7 @@ import type { ChipDto, IngredientDto, MixAnswer, MixDto, NotationAnswer, Revisio
 import { checkVersion, inUse, notThere, refused, refusedAt } from '../access/problem.js';
 import { Journal, type Draft, type Row } from '../db/journal.js';
 import { columnsFor } from '../db/references.js';
+import { Revisions, type Written } from '../revisions/revisions.js';
 import { Board } from './board.js';
 import { MixesStore } from './mixes.store.js';
 import { meantIn, namesIn } from './names.js';
@@ -19,6 +20,7 @@ export class MixesService {
     @Inject(Studio) private readonly studio: Studio,
     @Inject(Board) private readonly board: Board,
     @Inject(MixesStore) private readonly store: MixesStore,
+    @Inject(Revisions) private readonly revisionRule: Revisions,
   ) {}
 
   async open(id: string): Promise<MixAnswer> {
@@ -78,9 +80,7 @@ export class MixesService {
       const newest = this.studio.newest(dto.id);
       const before = newest && this.recipeOf(newest.id);
       const changed = !before || !sameRecipe(before, recipe);
-      const made = changed && newest !== undefined && (await this.store.madeOf([newest.id])).has(newest.id);
-      if (changed)
-        await this.writeRecipe(draft, dto, made ? undefined : newest, (newest?.number ?? 0) + (made ? 1 : 0));
+      if (changed) await this.writeRecipe(draft, dto, await this.revisionRule.written('mix', newest, changed));
       draft.summary = !stored
         ? `new mix ${dto.name.trim()}`
         : changed
@@ -140,18 +140,11 @@ export class MixesService {
   private async writeRecipe(
     draft: Draft,
     dto: MixDto,
-    keep: Row<'revision'> | undefined,
-    number: number,
+    { id, number, createdAt, before: kept }: Written<Row<'revision'>>,
   ): Promise<void> {
-    const revision = {
-      id: keep?.id ?? randomUUID(),
-      mixId: dto.id,
-      number: Math.max(1, number),
-      basis: dto.basis,
-      createdAt: keep?.createdAt ?? new Date().toISOString(),
-    };
+    const revision = { id, mixId: dto.id, number, basis: dto.basis, createdAt };
     await draft.put('revision', revision);
-    const before = keep ? this.studio.ingredients(keep.id) : [];
+    const before = kept ? this.studio.ingredients(kept.id) : [];
     const wanted = dto.ingredients.map((ingredient, position) => ({
       id: before[position]?.id ?? randomUUID(),
       revisionId: revision.id,
@@ -216,7 +209,7 @@ export class MixesService {
   }
 
   private async answers(revisionIds: readonly string[]): Promise<RevisionAnswer[]> {
-    const made = await this.store.madeOf(revisionIds);
+    const made = await this.revisionRule.madeOf('mix', revisionIds);
     return revisionIds
       .flatMap((id) => this.studio.one('revision', id) ?? [])
       .map((r) => this.revisionAnswer(r, made.has(r.id)));

@@ -20,18 +20,6 @@ import {
 export class MixesStore {
   constructor(@Inject(DB) private readonly db: Db) {}
 
-  /** Those of the revisions that something was made from. */
-  async madeOf(revisionIds: readonly string[]): Promise<Set<string>> {
-    if (revisionIds.length === 0) return new Set();
-    const ids = [...revisionIds];
-    const rows = await this.db
-      .selectDistinct({ id: entryMixes.revisionId })
-      .from(entryMixes)
-      .where(inArray(entryMixes.revisionId, ids))
-      .union(this.db.selectDistinct({ id: chips.revisionId }).from(chips).where(inArray(chips.revisionId, ids)));
-    return new Set(rows.map((r) => r.id));
-  }
-
   /** Newest first. */
   chipsOf(revisionIds: readonly string[]): Promise<Row<'chip'>[]> {
     return this.db

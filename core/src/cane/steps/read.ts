@@ -12,6 +12,7 @@ import {
   type AnyStep,
   type Check,
   type Inner,
+  type MaterialKey,
 } from '#core/cane/document';
 import { fieldsOf, isBegin, isKnown, type Program, type Step } from './kinds.js';
 
@@ -69,6 +70,17 @@ export function readProgram(value: unknown): Program {
   const points = pointsIn(value);
   if (points > MOST_POINTS) throw complaint('cane/points', { points, most: MOST_POINTS });
   return value as Program;
+}
+
+/** Some steps with one material in the place of another, also in canes of their own. */
+export function withMaterial(all: readonly Step[], of: MaterialKey, other: MaterialKey): Step[] {
+  const exchanged = (value: unknown, name: string): unknown => {
+    if (Array.isArray(value)) return value.map((item) => exchanged(item, ''));
+    if (typeof value === 'object' && value !== null)
+      return Object.fromEntries(Object.entries(value).map(([field, item]) => [field, exchanged(item, field)]));
+    return value === of && (name === 'of' || name === 'blend') ? other : value;
+  };
+  return exchanged(all, '') as Step[];
 }
 
 /** Every clay, mix and blend, and every other cane, that some steps name. */

@@ -1,29 +1,26 @@
-import { keyOf, ofBlend, ofClay } from '#core/material';
 import { Flex, Grid } from '@chakra-ui/react';
-import { useMemo, useState, type ReactElement } from 'react';
-import { useNavigate } from 'react-router';
-import { EYE, PROGRAM_VERSION, partsOf, type Do, type Step } from '#core/cane';
-import type { BlendCard, CaneAnswer, CaneCard, CaneDto, MachinesAnswer, ShelfAnswer } from '#contract';
-import { Choice } from '../../parts/Choice.js';
-import { TextValue } from '../../parts/Value.js';
+import { useState, type ReactElement } from 'react';
+import type { Stage } from '#core/cane';
+import type { BlendCard, CaneAnswer, CaneCard, MachinesAnswer, ShelfAnswer } from '#contract';
 import { Warning } from '../../parts/Warning.js';
-import { useKeys } from '../../state/keys.js';
 import { useUnits } from '../../state/view.js';
-import { Second, Word } from '../../theme/pieces.js';
 import { useJudged, usePlan } from '../../workers/cane.js';
-import { change, put, useRefusal } from '../../wire/save.js';
+import { useRefusal } from '../../wire/save.js';
 import { AddStep } from './AddStep.js';
+import { BLUR, CaneHead, type Looking } from './CaneHead.js';
 import { CaneStrip } from './CaneStrip.js';
 import { wantedOf } from './caneWords.js';
 import { MakeCane } from './MakeCane.js';
-import { newStep, stepTitle } from './steps/index.js';
-import { stepsAt, withSteps, type Path } from './parts.js';
+import { Outdated } from './Outdated.js';
 import { SavePictures } from './SavePictures.js';
 import { Slices } from './Slices.js';
 import { StepBench } from './StepBench.js';
 import { StepRow } from './StepRow.js';
+import { stepTitle } from './steps/index.js';
 import { Tiling } from './Tiling.js';
-import { WOBBLES, useCane, type Wobble } from './useCane.js';
+import { useCane, type BenchCane } from './useCane.js';
+import { useCaneEditing, type CaneEditing } from './useCaneEditing.js';
+import { useCaneKeys } from './useCaneKeys.js';
 import { warningWords } from './warningWords.js';
 
 interface CaneViewProps {
@@ -34,188 +31,155 @@ interface CaneViewProps {
   readonly blends: readonly BlendCard[];
   readonly canes: readonly CaneCard[];
 }
-const WOBBLE_WORDS = WOBBLES.map((value) => ({
-  value,
-  text: { off: 'off', steady: 'steady', honest: 'honest' }[value],
-}));
-/** mm of blur by the eye: at 30 cm its line spread, at arm’s length twice that. */
-const BLUR = { close: 0, '30 cm': EYE, 'arm’s length': 2 * EYE } as const;
-const SEEN = [
-  { value: 'close', text: 'close' },
-  { value: '30 cm', text: 'at 30 cm' },
-  { value: 'arm’s length', text: 'at arm’s length' },
-] as const;
 
-export const sentCane = ({
-  id,
-  version,
-  name,
-  note,
-  retired,
-  program,
-  slices,
-  sliceMm,
-  trimming,
-  ends,
-}: CaneAnswer): CaneDto => ({
-  id,
-  version,
-  name,
-  note,
-  retired,
-  program,
-  slices,
-  sliceMm,
-  trimming,
-  ends: ends ?? null,
-});
+/** Everything about a cane that is worked out while it is looked at. */
+function useLookedAt(cane: CaneAnswer, editing: CaneEditing, shelf: ShelfAnswer, { wobble }: Looking) {
+  const bench = useCane(cane, editing.steps, shelf, wobble);
+  const judged = useJudged(bench.worked, bench.judged);
+  const plan = usePlan(editing.path.length === 0 ? bench.worked : null, wantedOf(cane));
+  const planned = plan !== null && typeof plan === 'object' ? plan : null;
+  const stages: readonly Stage[] | null =
+    planned && planned.stages.length >= editing.steps.length - 1 ? planned.stages : null;
+  return { bench, ...judged, plan, stages };
+}
+type LookedAt = ReturnType<typeof useLookedAt>;
+
+interface WholeProps {
+  readonly cane: CaneAnswer;
+  readonly bench: BenchCane;
+  readonly warnings: LookedAt['warnings'];
+  readonly machines: MachinesAnswer;
+  readonly editing: CaneEditing;
+}
+
+/** Below the step: what comes of the whole cane. */
+function WholeCane({ cane, bench, warnings, machines, editing }: WholeProps): ReactElement {
+  const units = useUnits();
+  const { worked, paints, materials } = bench;
+  const name = (key: string): string => materials.get(key)?.name ?? '';
+  const last = Math.max(0, worked?.steps.findLastIndex((s) => s.there) ?? 0);
+  return (
+    <>
+      <Slices
+        cane={cane}
+        worked={worked}
+        paints={paints}
+        materials={materials}
+        own={machines.machines.find((m) => m.id === machines.setup.machineId)}
+        onChange={editing.save}
+      />
+      {warnings.map((w, i) => (
+        <Warning key={i}>{warningWords(w, name, units)}</Warning>
+      ))}
+      <Outdated cane={cane} editing={editing} />
+      {worked && <Tiling worked={worked} at={last} paints={paints} />}
+      <SavePictures cane={cane} worked={worked} paints={paints} materials={materials} at={editing.at} />
+    </>
+  );
+}
+
+/** Why it cannot be kept, where no step says so already in its own words. */
+function NotKept({ caneId, bench }: { readonly caneId: string; readonly bench: BenchCane }): ReactElement | null {
+  const refusal = useRefusal(`/api/canes/${caneId}`);
+  const said = bench.worked?.steps.some((s) => s.wrong !== null) ?? false;
+  if (!refusal || said || refusal.sentenceFor('name') !== undefined) return null;
+  return <Warning>{refusal.sentenceFor('program') ?? refusal.message}</Warning>;
+}
+
+/** What can be added, while that is asked. */
+function Adding({ editing, add }: { readonly editing: CaneEditing; readonly add: AddKind }): ReactElement | null {
+  const units = useUnits();
+  const step = editing.steps[editing.at];
+  if (!editing.adding || !step) return null;
+  return (
+    <AddStep
+      after={`${editing.at + 1} ${stepTitle(step, units)}`}
+      onAdd={add}
+      onCancel={() => {
+        editing.setAdding(false);
+      }}
+    />
+  );
+}
+type AddKind = (kind: Parameters<CaneEditing['add']>[0]) => void;
+
+interface MiddleProps extends CaneViewProps {
+  readonly editing: CaneEditing;
+  readonly looking: Looking;
+  readonly looked: LookedAt;
+}
+
+/** The row of steps, and the chosen one large. */
+function Middle({ cane, shelf, machines, blends, canes, editing, looking, looked }: MiddleProps): ReactElement {
+  const { bench, warnings, feature, stages } = looked;
+  const { steps, at } = editing;
+  const begin = (): void => {
+    editing.setAdding(true);
+  };
+  return (
+    <>
+      <StepRow
+        steps={steps}
+        worked={bench.worked}
+        stages={stages}
+        paints={bench.paints}
+        chosen={at}
+        onChoose={editing.choose}
+        onAdd={() => {
+          editing.choose(steps.length - 1);
+          begin();
+        }}
+      />
+      <Adding
+        editing={editing}
+        add={(kind) => {
+          editing.add(kind, bench.worked?.steps[at], shelf, blends);
+        }}
+      />
+      {steps[at] && (
+        <StepBench
+          cane={cane}
+          bench={bench}
+          steps={steps}
+          at={at}
+          wobble={looking.wobble}
+          trueSize={looking.trueSize}
+          blur={BLUR[looking.seen]}
+          feature={at === steps.length - 1 ? feature : null}
+          stages={stages}
+          shelf={shelf}
+          blends={blends}
+          canes={canes}
+          onChange={editing.edit}
+          onOpen={editing.open}
+          onAdd={begin}
+          onMove={editing.move}
+          onCopy={editing.copy}
+          onRemove={editing.remove}
+        >
+          {editing.path.length === 0 && (
+            <WholeCane cane={cane} bench={bench} warnings={warnings} machines={machines} editing={editing} />
+          )}
+        </StepBench>
+      )}
+    </>
+  );
+}
 
 /** One cane: its steps in a row, the chosen face large, and what it takes. */
-export function CaneView({ cane, making, shelf, machines, blends, canes }: CaneViewProps): ReactElement {
-  const units = useUnits();
-  const navigate = useNavigate();
-  const [wobble, setWobble] = useState<Wobble>('off');
-  const [trueSize, setTrueSize] = useState(false);
-  const [seen, setSeen] = useState<(typeof SEEN)[number]['value']>('close');
-  const [path, setPath] = useState<Path>([]);
-  const [chosen, setChosen] = useState(cane.program.steps.length - 1);
-  const [adding, setAdding] = useState(false);
-  const saved = cane.program.steps;
-  const steps = stepsAt(saved, path) ?? saved;
-  const here = stepsAt(saved, path) === null ? [] : path;
-  const bench = useCane(cane, steps, shelf, wobble);
-  const { worked, materials, paints, judged } = bench;
-  const { warnings, feature } = useJudged(worked, judged);
-  const plan = usePlan(here.length === 0 ? worked : null, wantedOf(cane));
-  const stages =
-    here.length === 0 && plan !== null && typeof plan === 'object' && plan.stages.length >= steps.length - 1
-      ? plan.stages
-      : null;
-  const url = `/api/canes/${cane.id}`;
-  const refusal = useRefusal(url);
-  /** a step says already, in its own words, why it cannot be kept */
-  const said = worked?.steps.some((s) => s.wrong !== null) ?? false;
-  const at = Math.min(chosen, steps.length - 1);
-  const step = steps[at];
-  const figures = worked?.steps[at];
-  const save = (part: Partial<CaneDto>): void => {
-    void put<CaneDto>(url, { ...sentCane(cane), ...part }, { ...cane, ...part });
+export function CaneView(props: CaneViewProps): ReactElement {
+  const { cane, making, shelf, machines } = props;
+  const [looking, setLooking] = useState<Looking>({ wobble: 'off', trueSize: false, seen: 'close' });
+  const editing = useCaneEditing(cane);
+  const looked = useLookedAt(cane, editing, shelf, looking);
+  const refusal = useRefusal(`/api/canes/${cane.id}`);
+  const look = (part: Partial<Looking>): void => {
+    setLooking({ ...looking, ...part });
   };
-  const keep = (next: readonly Step[]): void => {
-    save({ program: { ...cane.program, steps: [...withSteps(saved, here, next)] } });
-  };
-  const edit = (next: Step): void => {
-    keep(steps.map((s, i) => (i === at ? next : s)));
-  };
-  const plain = useMemo(() => shelf.clays.filter((c) => !c.retired && c.kind === 'opaque'), [shelf]);
-  const add = (kind: Do): void => {
-    setAdding(false);
-    const [light, dark] = [plain[0]?.id ?? '', plain[1]?.id ?? plain[0]?.id ?? ''];
-    const blend = blends[0] ? keyOf(ofBlend(blends[0].revisionId)) : null;
-    keep([
-      ...steps.slice(0, at + 1),
-      newStep(kind, figures ?? null, { light: keyOf(ofClay(light)), dark: keyOf(ofClay(dark)), blend }),
-      ...steps.slice(at + 1),
-    ]);
-    setChosen(at + 1);
-  };
-  const move = (by: number): void => {
-    const to = at + by;
-    if (at < 1 || to < 1 || to >= steps.length) return;
-    const next = [...steps];
-    [next[at], next[to]] = [next[to] as Step, next[at] as Step];
-    keep(next);
-    setChosen(to);
-  };
-  const copy = (): void => {
-    if (step && at > 0) {
-      keep([...steps.slice(0, at + 1), { ...step, id: crypto.randomUUID() }, ...steps.slice(at + 1)]);
-      setChosen(at + 1);
-    }
-  };
-  const remove = (): void => {
-    if (at > 0) {
-      keep(steps.filter((_, i) => i !== at));
-      setChosen(at - 1);
-    }
-  };
-  useKeys(
-    'This cane',
-    making
-      ? []
-      : [
-          {
-            key: 'ArrowLeft',
-            does: 'The step before',
-            run: () => {
-              setChosen(Math.max(0, at - 1));
-            },
-          },
-          {
-            key: 'ArrowRight',
-            does: 'The next step',
-            run: () => {
-              setChosen(Math.min(steps.length - 1, at + 1));
-            },
-          },
-          {
-            key: 'a',
-            does: 'Add a step after this one',
-            run: () => {
-              setAdding(true);
-            },
-          },
-          {
-            key: ',',
-            does: 'Move the step earlier',
-            run: () => {
-              move(-1);
-            },
-          },
-          {
-            key: '.',
-            does: 'Move the step later',
-            run: () => {
-              move(1);
-            },
-          },
-          { key: 'y', does: 'Copy the step', run: copy },
-          { key: 'Delete', does: 'Take the step out', run: remove },
-          {
-            key: 't',
-            does: 'The face at true size',
-            run: () => {
-              setTrueSize(!trueSize);
-            },
-          },
-          {
-            key: 'b',
-            does: 'To the bench: make it',
-            run: () => {
-              void navigate(`/canes/${cane.id}/make`);
-            },
-          },
-        ],
-  );
-  /** The other one of a pair: left and right exchanged. */
-  const twin = async (): Promise<void> => {
-    const dto: CaneDto = {
-      ...sentCane(cane),
-      id: crypto.randomUUID(),
-      version: 0,
-      name: `${cane.name}, twin`.slice(0, 80),
-      retired: false,
-      program: {
-        version: PROGRAM_VERSION,
-        steps: [
-          { id: crypto.randomUUID(), do: 'cane', part: { ref: cane.revisionId, name: cane.name } },
-          { id: crypto.randomUUID(), do: 'mirror' },
-        ],
-      },
-    };
-    if (await change('PUT', `/api/canes/${dto.id}`, dto)) void navigate(`/canes/${dto.id}`);
-  };
-  const name = (key: string): string => materials.get(key)?.name ?? '';
+  useCaneKeys(cane.id, editing, making, () => {
+    look({ trueSize: !looking.trueSize });
+  });
+  const { worked, materials, paints } = looked.bench;
   if (making)
     return (
       <MakeCane cane={cane} worked={worked} materials={materials} paints={paints} shelf={shelf} machines={machines} />
@@ -223,171 +187,24 @@ export function CaneView({ cane, making, shelf, machines, blends, canes }: CaneV
   return (
     <Grid templateColumns="minmax(0, 1fr) 290px" height="100%" minHeight={0}>
       <Flex direction="column" gap={4} padding={5} overflow="auto" minWidth={0}>
-        <Flex alignItems="baseline" gap={4} wrap="wrap">
-          <h1>
-            {here.length > 0 ? (
-              <Word
-                onClick={() => {
-                  setPath([]);
-                }}
-              >
-                {cane.name}
-              </Word>
-            ) : (
-              <TextValue
-                label="Name of the cane"
-                value={cane.name}
-                refusal={refusal?.sentenceFor('name')}
-                onChange={(next) => {
-                  save({ name: next });
-                }}
-              />
-            )}
-            {here.length > 0 && <Second> › {partName(saved, here)}</Second>}
-          </h1>
-          <Second>
-            revision {cane.revision}
-            {cane.made ? ', made: a change begins a new one' : ''}
-          </Second>
-          <Flex marginLeft="auto" gap={4} fontSize="small" alignItems="baseline" wrap="wrap">
-            <Word
-              aria-pressed={trueSize}
-              onClick={() => {
-                setTrueSize(!trueSize);
-              }}
-            >
-              {trueSize ? 'Large' : 'True size'}
-            </Word>
-            <span>
-              hands <Choice label="Hand wobble" value={wobble} options={WOBBLE_WORDS} onChange={setWobble} />
-            </span>
-            <span>
-              seen <Choice label="From how far it is seen" value={seen} options={SEEN} onChange={setSeen} />
-            </span>
-            <Word
-              onClick={() => {
-                void twin();
-              }}
-            >
-              Twin
-            </Word>
-            <Word
-              onClick={() => {
-                save({ retired: !cane.retired });
-              }}
-            >
-              {cane.retired ? 'Bring it back' : 'Retire'}
-            </Word>
-            <Word
-              onClick={() => {
-                void change('DELETE', `${url}?version=${cane.version}`).then((gone) => {
-                  if (gone !== null) void navigate('/canes');
-                });
-              }}
-            >
-              Take away
-            </Word>
-            <Word
-              onClick={() => {
-                void navigate('/canes');
-              }}
-            >
-              all canes
-            </Word>
-          </Flex>
-        </Flex>
-        {refusal && !refusal.sentenceFor('name') && !said && (
-          <Warning>{refusal.sentenceFor('program') ?? refusal.message}</Warning>
-        )}
-        <StepRow
-          steps={steps}
-          worked={worked}
-          stages={stages}
-          paints={paints}
-          chosen={at}
-          onChoose={setChosen}
-          onAdd={() => {
-            setChosen(steps.length - 1);
-            setAdding(true);
-          }}
+        <CaneHead
+          cane={cane}
+          editing={editing}
+          looking={looking}
+          onLook={look}
+          refusal={refusal?.sentenceFor('name')}
         />
-        {adding && step && (
-          <AddStep
-            after={`${at + 1} ${stepTitle(step, units)}`}
-            onAdd={add}
-            onCancel={() => {
-              setAdding(false);
-            }}
-          />
-        )}
-        {step && (
-          <StepBench
-            cane={cane}
-            bench={bench}
-            steps={steps}
-            at={at}
-            wobble={wobble}
-            trueSize={trueSize}
-            blur={BLUR[seen]}
-            feature={at === steps.length - 1 ? feature : null}
-            stages={stages}
-            shelf={shelf}
-            blends={blends}
-            canes={canes}
-            onChange={edit}
-            onOpen={(part) => {
-              setPath([...here, { step: at, part }]);
-              setChosen(0);
-            }}
-            onAdd={() => {
-              setAdding(true);
-            }}
-            onMove={move}
-            onCopy={copy}
-            onRemove={remove}
-          >
-            {here.length === 0 && (
-              <Slices
-                cane={cane}
-                worked={worked}
-                paints={paints}
-                materials={materials}
-                own={machines.machines.find((m) => m.id === machines.setup.machineId)}
-                onChange={save}
-              />
-            )}
-            {here.length === 0 && warnings.map((w, i) => <Warning key={i}>{warningWords(w, name, units)}</Warning>)}
-            {here.length === 0 && worked && (
-              <Tiling
-                worked={worked}
-                at={Math.max(
-                  0,
-                  worked.steps.findLastIndex((s) => s.there),
-                )}
-                paints={paints}
-              />
-            )}
-            {here.length === 0 && (
-              <SavePictures cane={cane} worked={worked} paints={paints} materials={materials} at={at} />
-            )}
-          </StepBench>
-        )}
+        <NotKept caneId={cane.id} bench={looked.bench} />
+        <Middle {...props} editing={editing} looking={looking} looked={looked} />
       </Flex>
       <CaneStrip
         cane={cane}
-        plan={here.length === 0 ? plan : null}
+        plan={editing.path.length === 0 ? looked.plan : null}
         materials={materials}
         shelf={shelf}
         machines={machines}
-        onChange={save}
+        onChange={editing.save}
       />
     </Grid>
   );
-}
-
-function partName(steps: readonly Step[], path: Path): string {
-  const [first, ...rest] = path;
-  const part = first && steps[first.step] ? partsOf(steps[first.step] as Step)[first.part] : undefined;
-  const own = part?.name ?? 'a part';
-  return rest.length > 0 && part && 'steps' in part ? `${own} › ${partName(part.steps, rest)}` : own;
 }
