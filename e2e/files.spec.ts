@@ -41,7 +41,8 @@ test('mixes out to a table, changed there, and in again: looked at first, all or
 
   await open(
     'frost.csv',
-    'name;recipe;basis\nLast bean;2 Pea + 1 First frost;mass\nFirst frost;3 Chalk + ½ Turnip;volume\n=cmd;1 Leek;volume\n',
+    'name;recipe;basis\nLast bean;2 Pea + 1 First frost;mass\nFirst frost;3 Chalk + ½ ' +
+      'Turnip;volume\n=cmd;1 Leek;volume\n',
   );
   await expect(preview.getByRole('list', { name: 'Mixes of the file' }).getByRole('listitem')).toHaveCount(3);
   await preview.getByRole('button', { name: 'Take in 3 mixes' }).click();

@@ -9,7 +9,7 @@ test('drop earrings from the demo shelf, and all of it after a restart', async (
   await expect(chips).not.toContainText('Swede');
   await chips.getByRole('link', { name: 'Corn milk' }).click();
 
-  await test.step('a recipe nothing was made from changes in place; one that was made gets a new revision', async () => {
+  await test.step('a recipe nothing was made from changes in place; a made one gets a new revision', async () => {
     await edit(page, 'Recipe in notation', '5 Chalk + 1 Corn');
     await expect(page.getByRole('button', { name: '5 Chalk: add a disc' })).toBeVisible();
     await expect(page.getByRole('main')).not.toContainText('revision 2');

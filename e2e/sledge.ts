@@ -108,7 +108,10 @@ export async function station(page: Page, name: string): Promise<void> {
   await expect(link).toHaveAttribute('aria-current', 'page');
 }
 
-/** At the bench: on with the space key, until a step with such a title is reached. Titles of all steps on the way, in order. */
+/**
+ * At the bench: on with the space key, until a step with such a title is reached. Titles of all steps on the way,
+ * in order.
+ */
 export async function onTo(page: Page, title: string | RegExp): Promise<string[]> {
   const heading = page.locator('h1[data-step]');
   const seen: string[] = [];

@@ -29,33 +29,33 @@ async function held(window: Page, method: string): Promise<() => void> {
   return letGo;
 }
 
-test('what one window changes the other one shows; at the same time in the same field, one is chosen and the rest is joined', async ({
-  page,
-  context,
-  sledge,
-}) => {
-  const other = await context.newPage();
-  for (const window of [page, other]) await openSwede(window, sledge.url);
-  await edit(other, 'Recipe in notation', '5 Chalk + 1 Carrot');
-  await expect(recipe(page)).toHaveValue('5 Chalk + 1 Carrot');
+test(
+  'what one window changes the other one shows; at the same time in the same field, one is chosen and ' +
+    'the rest is joined',
+  async ({ page, context, sledge }) => {
+    const other = await context.newPage();
+    for (const window of [page, other]) await openSwede(window, sledge.url);
+    await edit(other, 'Recipe in notation', '5 Chalk + 1 Carrot');
+    await expect(recipe(page)).toHaveValue('5 Chalk + 1 Carrot');
 
-  const letGo = await held(page, 'PUT');
-  await page.getByRole('button', { name: 'Add a half of Carrot' }).click();
-  await edit(other, 'Recipe in notation', '7 Chalk + 1 Carrot');
-  await other.getByLabel('Note on the mix').fill('for the far hedge');
-  await other.getByLabel('Note on the mix').blur();
-  await saved(other);
-  letGo();
-  const told = page.getByRole('alertdialog', { name: 'Changed in another window' });
-  await expect(told).toContainText('Swede was changed in another window. Nothing was overwritten');
-  await expect(told).toContainText('5 Chalk + 3/2 Carrot');
-  await expect(told).toContainText('7 Chalk + 1 Carrot');
-  await expect(told).not.toContainText(/[0-9a-f]{8}-/);
-  await told.getByRole('button', { name: 'Keep this one' }).click();
-  await expect(told).toHaveCount(0);
-  await expect(recipe(other)).toHaveValue('5 Chalk + 1½ Carrot');
-  await expect(page.getByLabel('Note on the mix')).toHaveValue('for the far hedge');
-});
+    const letGo = await held(page, 'PUT');
+    await page.getByRole('button', { name: 'Add a half of Carrot' }).click();
+    await edit(other, 'Recipe in notation', '7 Chalk + 1 Carrot');
+    await other.getByLabel('Note on the mix').fill('for the far hedge');
+    await other.getByLabel('Note on the mix').blur();
+    await saved(other);
+    letGo();
+    const told = page.getByRole('alertdialog', { name: 'Changed in another window' });
+    await expect(told).toContainText('Swede was changed in another window. Nothing was overwritten');
+    await expect(told).toContainText('5 Chalk + 3/2 Carrot');
+    await expect(told).toContainText('7 Chalk + 1 Carrot');
+    await expect(told).not.toContainText(/[0-9a-f]{8}-/);
+    await told.getByRole('button', { name: 'Keep this one' }).click();
+    await expect(told).toHaveCount(0);
+    await expect(recipe(other)).toHaveValue('5 Chalk + 1½ Carrot');
+    await expect(page.getByLabel('Note on the mix')).toHaveValue('for the far hedge');
+  },
+);
 
 test('two clashes at once are chosen one after the other; what does not touch is joined without a question', async ({
   page,
@@ -115,26 +115,25 @@ test('undo names the change of another window and waits for a yes', async ({ pag
   await expect(recipe(other)).toHaveValue('7 Chalk + 1 Carrot');
 });
 
-test('what cannot be taken away because it was changed elsewhere says so, shows what is there, and can be done again', async ({
-  page,
-  context,
-  sledge,
-}) => {
-  const other = await context.newPage();
-  for (const window of [page, other]) {
-    await window.goto(`${sledge.url}/mixes`);
-    await open(window, 'Garden soil');
-  }
-  const letGo = await held(page, 'DELETE');
-  await page.getByRole('button', { name: 'Take off the board' }).click();
-  await edit(other, 'Recipe in notation', '5 Soot + 1 Carrot');
-  await saved(other);
-  letGo();
-  await expect(page.getByRole('main')).toContainText('Garden soil was changed in another window');
-  await expect(recipe(page)).toHaveValue('5 Soot + 1 Carrot');
-  await page.getByRole('button', { name: 'Take off the board' }).click();
-  await expect(board(page).getByRole('link', { name: 'Garden soil' })).toHaveCount(0);
-});
+test(
+  'what cannot be taken away because it was changed elsewhere says so, shows what is there, and can be ' + 'done again',
+  async ({ page, context, sledge }) => {
+    const other = await context.newPage();
+    for (const window of [page, other]) {
+      await window.goto(`${sledge.url}/mixes`);
+      await open(window, 'Garden soil');
+    }
+    const letGo = await held(page, 'DELETE');
+    await page.getByRole('button', { name: 'Take off the board' }).click();
+    await edit(other, 'Recipe in notation', '5 Soot + 1 Carrot');
+    await saved(other);
+    letGo();
+    await expect(page.getByRole('main')).toContainText('Garden soil was changed in another window');
+    await expect(recipe(page)).toHaveValue('5 Soot + 1 Carrot');
+    await page.getByRole('button', { name: 'Take off the board' }).click();
+    await expect(board(page).getByRole('link', { name: 'Garden soil' })).toHaveCount(0);
+  },
+);
 
 test('six windows with reader, calipers and scale all go on working', async ({ page, context, sledge }) => {
   const windows = [page];

@@ -1,4 +1,5 @@
-// npm run attack: hurts Sledge in every way we know and prints what came of it. Words pick tables: npm run attack -- files kills
+// npm run attack: hurts Sledge in every way we know and prints what came of it. Words pick tables: npm run attack
+// -- files kills
 // --short is the form within npm test; --seed N takes other chances.
 import { build, install } from './prepare.mjs';
 
@@ -37,7 +38,8 @@ for (const [name, { run, ...counts }] of Object.entries(TABLES)) {
     const good = most === undefined || value <= most;
     if (!good) missed += 1;
     console.log(
-      `  ${what.padEnd(width)}  ${String(value).padStart(10)}  ${most === undefined ? '' : `at most ${most}: ${good ? 'kept' : 'NOT KEPT'}`}`,
+      `  ${what.padEnd(width)}  ${String(value).padStart(10)}  ` +
+        `${most === undefined ? '' : `at most ${most}: ${good ? 'kept' : 'NOT KEPT'}`}`,
     );
   }
   for (const detail of details.slice(0, 30)) console.log(`    ${detail.slice(0, 900)}`);

@@ -1,4 +1,5 @@
-// npm run bench: the figures of this machine, as tables and as dist/bench.json. A word picks tables: npm run bench -- mixes
+// npm run bench: the figures of this machine, as tables and as dist/bench.json. A word picks tables: npm run bench
+// -- mixes
 import { writeFileSync } from 'node:fs';
 import { cpus } from 'node:os';
 import { join } from 'node:path';
@@ -25,7 +26,9 @@ const below = (what, value, unit, most) => ({ what, value, unit, goal: `< ${most
 async function ofApi() {
   const { kinds, requests, megabytes, mixes, entries } = await load(seeded(7));
   return {
-    title: `API with ${mixes.toLocaleString('en')} mixes and ${entries.toLocaleString('en')} diary rows, 8 connections, medians of ${kinds[0].rounds.length} rounds`,
+    title:
+      `API with ${mixes.toLocaleString('en')} mixes and ${entries.toLocaleString('en')} diary rows, 8 ` +
+      `connections, medians of ${kinds[0].rounds.length} rounds`,
     figures: [
       ...kinds.flatMap(({ what, rounds }) => [
         { what: `${what}, p50`, value: median(rounds.map(median)), unit: 'ms' },
@@ -99,7 +102,8 @@ for (const [name, make] of Object.entries(TABLES)) {
   const width = Math.max(...table.figures.map((f) => f.what.length));
   for (const { what, value, unit, goal, met } of table.figures) {
     console.log(
-      `  ${what.padEnd(width)}  ${shown(value).padStart(10)} ${unit.padEnd(8)}  ${goal ? `goal ${goal}: ${met ? 'met' : 'missed'}` : ''}`,
+      `  ${what.padEnd(width)}  ${shown(value).padStart(10)} ${unit.padEnd(8)}  ` +
+        `${goal ? `goal ${goal}: ${met ? 'met' : 'missed'}` : ''}`,
     );
   }
 }

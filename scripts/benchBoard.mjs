@@ -7,7 +7,10 @@ import { CHROMIUM_FLAGS, bringChromium, findChromium } from './chromium.mjs';
 const WORDS = ['beet', 'leek', 'squash', 'romanesco bead', 'swede'];
 const ROUNDS = 5;
 
-/** @param tools `fill`, `started` and `ended` of the server's benchmark, `seeded` and `median` of core @returns figures */
+/**
+ * @param tools `fill`, `started` and `ended` of the server's benchmark, `seeded` and `median` of core
+ * @returns figures
+ */
 export async function boardFigures({ fill, started, ended, seeded, median }) {
   const missing = bringChromium();
   if (missing) throw new Error(missing);

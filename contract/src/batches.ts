@@ -104,7 +104,10 @@ export interface PlanAnswer {
   readonly usedCost: number | null;
   readonly buyCost: number | null;
   readonly steps: readonly PlainStep[];
-  /** colour and name of every clay or revision that a layer shows, by its id; `newer`: its mix has this newer revision */
+  /**
+   * colour and name of every clay or revision that a layer shows, by its id; `newer`: its mix has this newer
+   * revision
+   */
   readonly materials: Readonly<
     Record<string, { readonly name: string; readonly hex: string; readonly newer: string | null }>
   >;

@@ -41,7 +41,10 @@ export class CaneDto {
   @Omittable() @Between('What is lost at an end', 0, 10, 'widths') ends?: number | null;
 }
 
-/** Ends that were cut off at one trim: of both ends together, and what they would have been for a share of 1, as planned. */
+/**
+ * Ends that were cut off at one trim: of both ends together, and what they would have been for a share of 1, as
+ * planned.
+ */
 export class CaneTrimDto {
   @Between('What was lost at the ends', 0, 20_000, 'mm') lostMm!: number;
   @Between('What was planned to be lost', 0, 20_000, 'mm') unitMm!: number;

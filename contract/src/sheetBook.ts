@@ -26,7 +26,10 @@ export class SheetDto {
   @Version() version!: number;
   @Name('A sheet') name!: string;
   @Text(2000) note!: string;
-  /** lying flat; a blend can be wound up to a plug (`widthMm` its diameter, `lengthMm` its height) or folded like a fan */
+  /**
+   * lying flat; a blend can be wound up to a plug (`widthMm` its diameter, `lengthMm` its height) or folded like a
+   * fan
+   */
   @IsIn(SHEET_FORMS, { message: 'It lies flat, is rolled up to a plug, or folded like a fan.' })
   form!: (typeof SHEET_FORMS)[number];
   @Between('The width', 1, 2000, 'mm') widthMm!: number;

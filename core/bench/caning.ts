@@ -231,7 +231,9 @@ export function caning(clock: () => number): Table {
     met: value <= most,
   });
   return {
-    title: `Canes: the ${STARTING_POINTS.length} starting points at ${SIZE} × ${SIZE}, beside a raster that is resampled at each step`,
+    title:
+      `Canes: the ${STARTING_POINTS.length} starting points at ${SIZE} × ${SIZE}, beside a raster that is ` +
+      'resampled at each step',
     figures: [
       within('a pixel and a step, median of the starting points', median(perPixelStep), 'ns', 60),
       within('time, with smooth edges, against resampling, median', median(ratios), '×', 1),

@@ -33,7 +33,10 @@ const KINDS: Readonly<Record<string, (random: () => number) => number[]>> = {
   },
 };
 
-/** Settings that nobody measured, from four readings of a dial: Sledge's curve and straight lines between the readings. */
+/**
+ * Settings that nobody measured, from four readings of a dial: Sledge's curve and straight lines between the
+ * readings.
+ */
 export function dials(): Table {
   const random = seeded(33);
   const normal = normalFrom(random);

@@ -27,7 +27,10 @@ function semiconductor(between: Between): Absorbs {
     energy < gap ? height * Math.exp((energy - gap) / tail) : height * (1 + rise * Math.sqrt(energy - gap));
 }
 
-/** A dye: a band with its vibrations above it, each a line of H. Lorentz's shape with the far wings cut (exponent 3/2), and one in the violet. */
+/**
+ * A dye: a band with its vibrations above it, each a line of H. Lorentz's shape with the far wings cut (exponent
+ * 3/2), and one in the violet.
+ */
 function dye(between: Between): Absorbs {
   const [centre, width, height] = [between(1.75, 2.6), between(0.06, 0.13), logBetween(between, 0.8, 8)];
   const [spacing, ratio] = [between(0.15, 0.19), between(0.3, 0.9)];

@@ -63,15 +63,18 @@ describe('ends', () => {
     );
   });
 
-  test('of two reductions: summed up where each is trimmed, the largest and a quarter where both are trimmed at once', () => {
-    const list = steps(log('clay:a', 40, 60), reduce(30), reduce(14));
-    const [first, second] = [0.6 * 30 * disc(30) * (Math.log((40 / 30) ** 2) / Math.log(4)), 0.6 * 14 * disc(14)];
-    const each = planBackwards(list, { slices: 30, thickness: 2 }, rule(0.6, 'at every reduction'));
-    expect(offcuts(each, 'ends')).toBeCloseTo(2 * (first + second), 3);
-    const once = planBackwards(list, { slices: 30, thickness: 2 }, rule(0.6));
-    expect(offcuts(once, 'ends')).toBeCloseTo(2 * (Math.max(first, second) + Math.min(first, second) / 4), 3);
-    expect([once.stages[1]?.cut, (once.stages[2]?.cut ?? 0) > 0]).toEqual([0, true]);
-  });
+  test(
+    'of two reductions: summed up where each is trimmed, the largest and a quarter where both are ' + 'trimmed at once',
+    () => {
+      const list = steps(log('clay:a', 40, 60), reduce(30), reduce(14));
+      const [first, second] = [0.6 * 30 * disc(30) * (Math.log((40 / 30) ** 2) / Math.log(4)), 0.6 * 14 * disc(14)];
+      const each = planBackwards(list, { slices: 30, thickness: 2 }, rule(0.6, 'at every reduction'));
+      expect(offcuts(each, 'ends')).toBeCloseTo(2 * (first + second), 3);
+      const once = planBackwards(list, { slices: 30, thickness: 2 }, rule(0.6));
+      expect(offcuts(once, 'ends')).toBeCloseTo(2 * (Math.max(first, second) + Math.min(first, second) / 4), 3);
+      expect([once.stages[1]?.cut, (once.stages[2]?.cut ?? 0) > 0]).toEqual([0, true]);
+    },
+  );
 
   test('of a cane that was never reduced: what its presses and joins spoil', () => {
     const plan = planBackwards(steps(log('clay:a', 20), square), { slices: 10, thickness: 2 }, rule(0.6));

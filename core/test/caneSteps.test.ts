@@ -129,7 +129,8 @@ describe.each(
         return Math.abs(area / reduced - 1);
       })
       .sort((a, b) => a - b);
-    // creases and joints, across which a difference says nothing, are lines: a few points in a hundred. Parts of a split are taken to be the mean
+    // creases and joints, across which a difference says nothing, are lines: a few points in a hundred. Parts of a
+    // split are taken to be the mean
     expect(off[Math.floor(off.length * 0.95)]).toBeLessThan(0.01);
   });
 });
@@ -431,40 +432,44 @@ describe('beginnings', () => {
 });
 
 describe('rods squeezed without gaps', () => {
-  test('their cells have their areas to 0.01 %, fill the outline, and are convex, also where one is a hundred times another', () => {
-    const shapes = (['round', 'square', 'hexagon', 'triangle', 'half round'] as const).map((shape) =>
-      shapeOutline({ shape }),
-    );
-    fc.assert(
-      fc.property(
-        fc.integer({ min: 2, max: 90 }),
-        fc.constantFrom(...shapes),
-        fc.double({ min: 1, max: 100, noNaN: true }),
-        fc.nat(1000),
-        (count, shape, most, seed) => {
-          const chance = seeded(seed);
-          const areas = Array.from({ length: count }, () => 10 * most ** chance());
-          const sum = areas.reduce((a, b) => a + b, 0);
-          const outline = scaled(shape, Math.sqrt(sum / areaOf(shape)));
-          const r = diameterOf(outline) * 0.46;
-          const cells = bundleCells(
-            outline,
-            areas,
-            sunflower(count).map(([x, y]): Point => [x * r, y * r]),
-          );
-          cells.forEach((c, i) => {
-            expect(Math.abs(signedArea(c) / (areas[i] as number) - 1)).toBeLessThan(1e-4);
-          });
-          expect(cells.reduce((all, c) => all + signedArea(c), 0) / sum).toBeCloseTo(1, 9);
-          for (const cell of cells) {
-            cell.forEach((p, k) => {
-              const [q, s] = [cell[(k + 1) % cell.length] as Point, cell[(k + 2) % cell.length] as Point];
-              expect((q[0] - p[0]) * (s[1] - q[1]) - (q[1] - p[1]) * (s[0] - q[0])).toBeGreaterThan(-1e-6 * sum);
+  test(
+    'their cells have their areas to 0.01 %, fill the outline, and are convex, also where one is a ' +
+      'hundred times another',
+    () => {
+      const shapes = (['round', 'square', 'hexagon', 'triangle', 'half round'] as const).map((shape) =>
+        shapeOutline({ shape }),
+      );
+      fc.assert(
+        fc.property(
+          fc.integer({ min: 2, max: 90 }),
+          fc.constantFrom(...shapes),
+          fc.double({ min: 1, max: 100, noNaN: true }),
+          fc.nat(1000),
+          (count, shape, most, seed) => {
+            const chance = seeded(seed);
+            const areas = Array.from({ length: count }, () => 10 * most ** chance());
+            const sum = areas.reduce((a, b) => a + b, 0);
+            const outline = scaled(shape, Math.sqrt(sum / areaOf(shape)));
+            const r = diameterOf(outline) * 0.46;
+            const cells = bundleCells(
+              outline,
+              areas,
+              sunflower(count).map(([x, y]): Point => [x * r, y * r]),
+            );
+            cells.forEach((c, i) => {
+              expect(Math.abs(signedArea(c) / (areas[i] as number) - 1)).toBeLessThan(1e-4);
             });
-          }
-        },
-      ),
-      { numRuns: 25 },
-    );
-  });
+            expect(cells.reduce((all, c) => all + signedArea(c), 0) / sum).toBeCloseTo(1, 9);
+            for (const cell of cells) {
+              cell.forEach((p, k) => {
+                const [q, s] = [cell[(k + 1) % cell.length] as Point, cell[(k + 2) % cell.length] as Point];
+                expect((q[0] - p[0]) * (s[1] - q[1]) - (q[1] - p[1]) * (s[0] - q[0])).toBeGreaterThan(-1e-6 * sum);
+              });
+            }
+          },
+        ),
+        { numRuns: 25 },
+      );
+    },
+  );
 });

@@ -74,12 +74,9 @@ describe('finding a mix', () => {
           for (const { clayIds, units, deltaE, lab } of found) {
             expect(ciede2000(t.l, t.a, t.b, lab.l, lab.a, lab.b)).toBeCloseTo(deltaE, 9);
             const few = unitsOf(units) <= (clayIds.length === 2 ? 4 : 5);
-            expect(deltaE).toBeCloseTo(
-              best.get(
-                `${clayIds.length} ${few && clayIds.length > 1 && deltaE > (best.get(`${clayIds.length} any`) ?? 0) + 1e-9 ? 'few' : 'any'}`,
-              ) ?? NaN,
-              9,
-            );
+            const any = best.get(`${clayIds.length} any`) ?? 0;
+            const kind = few && clayIds.length > 1 && deltaE > any + 1e-9 ? 'few' : 'any';
+            expect(deltaE).toBeCloseTo(best.get(`${clayIds.length} ${kind}`) ?? NaN, 9);
             for (const id of locked) expect(clayIds).toContain(id);
           }
         },
@@ -103,23 +100,27 @@ describe('finding a mix', () => {
     );
   });
 
-  test('a clay that is the target is found alone; one that has to be in is in; unknown or too many locks find nothing', () => {
-    const clays = ['F1EEE4', '7B1E4B', '4F7F45'].map((h, i): Candidate => ({
-      id: h,
-      pigment: pigmentOf(h, 1),
-      density: 1.9,
-      left: i === 1 ? 5 : 57,
-    }));
-    const beet = labOf(mixPigments([pigmentOf('7B1E4B', 1)], [1]));
-    const ask = (more: Partial<FindInput>): readonly Found[] =>
-      last({ target: beet, clays, grams: 0, locked: [], mostClays: 3, ...more });
-    expect(ask({})).toMatchObject([{ clayIds: ['7B1E4B'], units: [1], deltaE: expect.closeTo(0, 6) }]);
-    expect(ask({ locked: ['F1EEE4'] }).every((f) => f.clayIds.includes('F1EEE4'))).toBe(true);
-    expect(ask({ grams: 20 }).every((f) => f.clayIds.length > 1 || f.clayIds[0] !== '7B1E4B')).toBe(true);
-    expect(ask({ locked: ['none'] })).toEqual([]);
-    expect(ask({ locked: ['F1EEE4', '7B1E4B'], mostClays: 1 })).toEqual([]);
-    expect(ask({ clays: [] })).toEqual([]);
-  });
+  test(
+    'a clay that is the target is found alone; one that has to be in is in; unknown or too many locks ' +
+      'find nothing',
+    () => {
+      const clays = ['F1EEE4', '7B1E4B', '4F7F45'].map((h, i): Candidate => ({
+        id: h,
+        pigment: pigmentOf(h, 1),
+        density: 1.9,
+        left: i === 1 ? 5 : 57,
+      }));
+      const beet = labOf(mixPigments([pigmentOf('7B1E4B', 1)], [1]));
+      const ask = (more: Partial<FindInput>): readonly Found[] =>
+        last({ target: beet, clays, grams: 0, locked: [], mostClays: 3, ...more });
+      expect(ask({})).toMatchObject([{ clayIds: ['7B1E4B'], units: [1], deltaE: expect.closeTo(0, 6) }]);
+      expect(ask({ locked: ['F1EEE4'] }).every((f) => f.clayIds.includes('F1EEE4'))).toBe(true);
+      expect(ask({ grams: 20 }).every((f) => f.clayIds.length > 1 || f.clayIds[0] !== '7B1E4B')).toBe(true);
+      expect(ask({ locked: ['none'] })).toEqual([]);
+      expect(ask({ locked: ['F1EEE4', '7B1E4B'], mostClays: 1 })).toEqual([]);
+      expect(ask({ clays: [] })).toEqual([]);
+    },
+  );
 
   test('ratios are those of whole and half parts up to eight, each once', () => {
     expect(ratios(2)).toHaveLength(79);

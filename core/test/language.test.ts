@@ -276,15 +276,18 @@ describe('instructions, as people write them', () => {
     expect(wrong(() => readInstruction('one thinner than #4', reader)).choices).toEqual(['1 thinner than my 4']);
   });
 
-  test('where one says one’s own, a setting is one’s own and a number a length, unless it stands on the dial too', () => {
-    expect(['1.5', 'my 4', 'setting 4', '5 cards', '12', 'thickest'].map((t) => readThickness(t, reader))).toEqual(
-      [1.5, 1.52, 1.52, 1.45, 12, 3.2].map((mm) => expect.closeTo(mm, 6)),
-    );
-    expect(wrong(() => readThickness('4', reader)).choices).toEqual(['4 mm', 'my 4']);
-    expect(wrong(() => readThickness('4', { ...reader, system: 'imperial' })).choices).toEqual(['my 4']);
-    expect(readThickness('4', { ...reader, own: null })).toBe(4);
-    expect(wrong(() => readInstruction('same as last', { ...reader, last: null })).code).toBe('instruction/last');
-  });
+  test(
+    'where one says one’s own, a setting is one’s own and a number a length, unless it stands on the ' + 'dial too',
+    () => {
+      expect(['1.5', 'my 4', 'setting 4', '5 cards', '12', 'thickest'].map((t) => readThickness(t, reader))).toEqual(
+        [1.5, 1.52, 1.52, 1.45, 12, 3.2].map((mm) => expect.closeTo(mm, 6)),
+      );
+      expect(wrong(() => readThickness('4', reader)).choices).toEqual(['4 mm', 'my 4']);
+      expect(wrong(() => readThickness('4', { ...reader, system: 'imperial' })).choices).toEqual(['my 4']);
+      expect(readThickness('4', { ...reader, own: null })).toBe(4);
+      expect(wrong(() => readInstruction('same as last', { ...reader, last: null })).code).toBe('instruction/last');
+    },
+  );
 });
 
 describe('recipes, as people write them', () => {

@@ -198,7 +198,9 @@ describe('canes in canes', () => {
 
   test('a reference called like something that every object has is missing, and no crash', () => {
     for (const ref of ['constructor', '__proto__', 'toString']) {
-      const text = `{"kind":"cane","version":1,"name":"x","program":{"version":1,"steps":[{"id":"c","do":"cane","part":{"ref":"${ref}"}}]}}`;
+      const text =
+        '{"kind":"cane","version":1,"name":"x","program":{"version":1,"steps":' +
+        `[{"id":"c","do":"cane","part":{"ref":"${ref}"}}]}}`;
       expect(() => readCane(text)).toThrow(/is missing/);
     }
   });

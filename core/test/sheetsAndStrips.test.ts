@@ -220,34 +220,38 @@ describe('conditioning', () => {
     expect(refusal(() => conditionPlan({ ...given, grams: 0 }))).toContain('more than zero');
   });
 
-  test('careful makers’ 20 to 30 passes for every line, fewer for a small piece, and one’s own number and setting once', () => {
-    const fresh = (more: Partial<ConditionInput>) =>
-      conditionPlan({
-        lineId: 'l',
-        firmness: 'soft',
-        months: 6,
-        grams: 28.5,
-        roomC: 21,
-        school: 'thin slices',
-        machine: machine([]),
-        counted: [],
-        ownPasses: null,
-        workingSettingId: null,
-        ...more,
-      });
-    for (const firmness of FIRMNESSES) {
-      expect(fresh({ firmness, grams: 14 }).passes).toBeGreaterThan(14);
-      for (const passes of [fresh({ firmness }).passes]) expect([passes >= 20, passes <= 30]).toEqual([true, true]);
-    }
-    const [ten, whole] = [fresh({ grams: 10 }), fresh({ grams: 57 })];
-    expect(ten.passes * ten.portions).toBeLessThan(whole.passes * whole.portions);
-    expect(fresh({ ownPasses: 25 }).passes).toBe(25);
-    expect(
-      fresh({ school: 'by hand', months: 100, roomC: 12, firmness: 'crumbly', grams: 14.25 }).passes,
-    ).toBeGreaterThan(80);
-    const worked = fresh({ workingSettingId: '2' }).steps.find((s) => s.kind === 'pass');
-    expect(worked?.kind === 'pass' && worked.setting.id).toBe('2');
-  });
+  test(
+    'careful makers’ 20 to 30 passes for every line, fewer for a small piece, and one’s own number and ' +
+      'setting once',
+    () => {
+      const fresh = (more: Partial<ConditionInput>) =>
+        conditionPlan({
+          lineId: 'l',
+          firmness: 'soft',
+          months: 6,
+          grams: 28.5,
+          roomC: 21,
+          school: 'thin slices',
+          machine: machine([]),
+          counted: [],
+          ownPasses: null,
+          workingSettingId: null,
+          ...more,
+        });
+      for (const firmness of FIRMNESSES) {
+        expect(fresh({ firmness, grams: 14 }).passes).toBeGreaterThan(14);
+        for (const passes of [fresh({ firmness }).passes]) expect([passes >= 20, passes <= 30]).toEqual([true, true]);
+      }
+      const [ten, whole] = [fresh({ grams: 10 }), fresh({ grams: 57 })];
+      expect(ten.passes * ten.portions).toBeLessThan(whole.passes * whole.portions);
+      expect(fresh({ ownPasses: 25 }).passes).toBe(25);
+      expect(
+        fresh({ school: 'by hand', months: 100, roomC: 12, firmness: 'crumbly', grams: 14.25 }).passes,
+      ).toBeGreaterThan(80);
+      const worked = fresh({ workingSettingId: '2' }).steps.find((s) => s.kind === 'pass');
+      expect(worked?.kind === 'pass' && worked.setting.id).toBe('2');
+    },
+  );
 
   test('goes by what was counted of the line, and only of that', () => {
     const circumstances = { firmness: 'firm' as const, months: 12, roomC: 21, school: 'thin slices' as const };

@@ -34,7 +34,9 @@ describe('drawings', () => {
   test('flat regions are taken in mm, the one that covers all is the ground', () => {
     const { regions, notes } = readSvg(
       svg(
-        '<rect width="600" height="400" fill="#93B84C" id="pod"/><g transform="translate(100 200)"><circle r="60" style="fill:#fc0" id="pea"/></g><path d="M300 100 C 300 20 420 20 420 100 z" fill="rgb(79,127,69)"/>',
+        '<rect width="600" height="400" fill="#93B84C" id="pod"/><g transform="translate(100 200)"><circle ' +
+          'r="60" style="fill:#fc0" id="pea"/></g><path d="M300 100 C 300 20 420 20 420 100 z" ' +
+          'fill="rgb(79,127,69)"/>',
       ),
     );
     expect(regions.map((r) => [r.name, r.hex])).toEqual([
@@ -52,7 +54,9 @@ describe('drawings', () => {
   test('nothing in it runs or is loaded; what is left out is said', () => {
     const { regions, notes } = readSvg(
       svg(
-        '<script>alert(1)</script><image href="http://x/y.png"/><style>.a{fill:#abc}</style><rect class="a" width="600" height="400"/><path d="M0 0 L100 0 L100 100" fill="red"/><path d="M0 0 h9 v9 z" fill="none" stroke="#000"/><path d="M200 0h50v50z" fill="url(#g)"/>',
+        '<script>alert(1)</script><image href="http://x/y.png"/><style>.a{fill:#abc}</style><rect class="a" ' +
+          'width="600" height="400"/><path d="M0 0 L100 0 L100 100" fill="red"/><path d="M0 0 h9 v9 z" ' +
+          'fill="none" stroke="#000"/><path d="M200 0h50v50z" fill="url(#g)"/>',
       ),
     );
     expect(regions.map((r) => r.hex)).toEqual(['AABBCC', 'FF0000', '999999']);

@@ -7,21 +7,24 @@ const corners: fc.Arbitrary<Corners> = fc
   .tuple(hex, hex, hex, fc.constantFrom(1, 0.2, 3))
   .map(([a, b, c, s]) => [pigmentOf(a, 1), pigmentOf(b, s), pigmentOf(c, 1)] as const);
 
-test('makeable points: each ratio once, inside the triangle, of up to eight whole parts, with the colour they give', () => {
-  fc.assert(
-    fc.property(corners, (c) => {
-      const points = makeablePoints(c);
-      expect(new Set(points.map((p) => `${p.x.toFixed(9)} ${p.y.toFixed(9)}`)).size).toBe(points.length);
-      for (const p of points) {
-        expect(unitsOf(p.units)).toBeLessThanOrEqual(8);
-        expect(p.x).toBeGreaterThanOrEqual(-1e-12);
-        expect(p.x + (1 - p.y) / 2).toBeLessThanOrEqual(1 + 1e-12);
-        expect(hexOf(xyzOfLab(p.lab))).toBe(hexOf(mixPigments(c, p.units)));
-      }
-    }),
-    { numRuns: 5 },
-  );
-});
+test(
+  'makeable points: each ratio once, inside the triangle, of up to eight whole parts, with the colour ' + 'they give',
+  () => {
+    fc.assert(
+      fc.property(corners, (c) => {
+        const points = makeablePoints(c);
+        expect(new Set(points.map((p) => `${p.x.toFixed(9)} ${p.y.toFixed(9)}`)).size).toBe(points.length);
+        for (const p of points) {
+          expect(unitsOf(p.units)).toBeLessThanOrEqual(8);
+          expect(p.x).toBeGreaterThanOrEqual(-1e-12);
+          expect(p.x + (1 - p.y) / 2).toBeLessThanOrEqual(1 + 1e-12);
+          expect(hexOf(xyzOfLab(p.lab))).toBe(hexOf(mixPigments(c, p.units)));
+        }
+      }),
+      { numRuns: 5 },
+    );
+  },
+);
 
 test('the picture shows at each point the colour of the mix there, and nothing outside', () => {
   fc.assert(

@@ -109,29 +109,34 @@ describe('measures', () => {
     mass: { show: showMass, read: readMass },
   };
 
-  test('what is shown can be typed back and means the same, with either decimal mark, for every quantity in both systems', () => {
-    const system = fc.constantFrom('metric' as const, 'imperial' as const);
-    const quantity = fc.constantFrom('length' as const, 'fine' as const, 'mass' as const);
-    fc.assert(
-      fc.property(amount, system, quantity, (x, units, which) => {
-        const { show, read } = QUANTITIES[which];
-        const shown = show(x, units);
-        const back = read(shown, units);
-        expect(show(back, units)).toBe(shown);
-        // of a weight two figures are kept at least, of a length one; of a large one half of the last place is lost at most
-        const most =
-          which === 'mass' ? Math.max(0.051 * x, x >= 1000 ? 0.5 : 0) : Math.max(0.051 * x, Math.min(0.51 * x, 0.13));
-        expect(Math.abs(back - x)).toBeLessThanOrEqual(most);
-        const withComma = shown.replace('.', ',');
-        const again = attempt(
-          () => read(withComma, units),
-          (wrong) => wrong.code,
-        );
-        expect([back, 'number/ambiguous']).toContain(again);
-      }),
-      { numRuns: 2000 },
-    );
-  });
+  test(
+    'what is shown can be typed back and means the same, with either decimal mark, for every quantity in ' +
+      'both systems',
+    () => {
+      const system = fc.constantFrom('metric' as const, 'imperial' as const);
+      const quantity = fc.constantFrom('length' as const, 'fine' as const, 'mass' as const);
+      fc.assert(
+        fc.property(amount, system, quantity, (x, units, which) => {
+          const { show, read } = QUANTITIES[which];
+          const shown = show(x, units);
+          const back = read(shown, units);
+          expect(show(back, units)).toBe(shown);
+          // of a weight two figures are kept at least, of a length one; of a large one half of the last place is
+          // lost at most
+          const most =
+            which === 'mass' ? Math.max(0.051 * x, x >= 1000 ? 0.5 : 0) : Math.max(0.051 * x, Math.min(0.51 * x, 0.13));
+          expect(Math.abs(back - x)).toBeLessThanOrEqual(most);
+          const withComma = shown.replace('.', ',');
+          const again = attempt(
+            () => read(withComma, units),
+            (wrong) => wrong.code,
+          );
+          expect([back, 'number/ambiguous']).toContain(again);
+        }),
+        { numRuns: 2000 },
+      );
+    },
+  );
 
   test.each([
     ['12,5 g', 12.5],

@@ -58,7 +58,10 @@ const LAMP: Rgb = [1.02, 0.93, 0.76];
 
 export const PHOTOGRAPH = { width: 640, height: 420 } as const;
 
-/** A photograph of cut vegetables under a warm lamp, with a grey card in the corner: drawn, so that it can be shipped. */
+/**
+ * A photograph of cut vegetables under a warm lamp, with a grey card in the corner: drawn, so that it can be
+ * shipped.
+ */
 export function photograph(): Buffer {
   const { width, height } = PHOTOGRAPH;
   const out = new Uint8Array(width * height * 3);

@@ -70,7 +70,8 @@ export const BOMBS = [
   [
     'spiral.svg',
     svg(
-      `<polygon points="${many(30_000, (i) => `${50 + (i / 700) * Math.cos(i / 40)},${50 + (i / 700) * Math.sin(i / 40)}`).join(' ')}"/>`,
+      '<polygon ' +
+        `points="${many(30_000, (i) => [Math.cos, Math.sin].map((f) => 50 + (i / 700) * f(i / 40)).join()).join(' ')}"/>`,
     ),
   ],
   ['groups.svg', svg(`${'<g>'.repeat(20_000)}<rect width="9" height="9"/>${'</g>'.repeat(20_000)}`)],
@@ -82,7 +83,8 @@ export const BOMBS = [
   [
     'moves2.svg',
     svg(
-      `${`<g transform="${'scale(1.0001) '.repeat(60)}">`.repeat(50)}${'<rect width="9" height="9"/>'.repeat(390)}${'</g>'.repeat(50)}`,
+      `<g transform="${'scale(1.0001) '.repeat(60)}">`.repeat(50) +
+        `${'<rect width="9" height="9"/>'.repeat(390)}${'</g>'.repeat(50)}`,
     ),
   ],
   ['constructor.svg', svg('<constructor/><rect width="9" height="9" fill="constructor"/>')],
@@ -130,7 +132,8 @@ export const BOMBS = [
   [
     'deep2.cane',
     bytes(
-      `{"kind":"cane","version":1,"name":"x","program":{"version":1,"steps":${'[{"id":"c","do":"cane","part":{"steps":'.repeat(8000)}[]${'}}]'.repeat(8000)}}}`,
+      '{"kind":"cane","version":1,"name":"x","program":{"version":1,"steps":' +
+        `${'[{"id":"c","do":"cane","part":{"steps":'.repeat(8000)}[]${'}}]'.repeat(8000)}}}`,
     ),
   ],
   ['bundles.cane', cane([log('l', { length: 1 }), ...many(20, (i) => bundle(`b${i}`, 300))])],
@@ -150,7 +153,9 @@ export const BOMBS = [
   [
     'proto.cane',
     bytes(
-      '{"kind":"cane","version":1,"name":"x","program":{"version":1,"steps":[{"id":"c","do":"cane","part":{"ref":"__proto__"}}]},"canes":{"__proto__":{"name":"a","program":{"version":1,"steps":[]}}}}',
+      '{"kind":"cane","version":1,"name":"x","program":{"version":1,"steps":' +
+        '[{"id":"c","do":"cane","part":{"ref":"__proto__"}}]},' +
+        '"canes":{"__proto__":{"name":"a","program":{"version":1,"steps":[]}}}}',
     ),
   ],
   [

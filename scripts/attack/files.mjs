@@ -45,7 +45,10 @@ function good() {
     ),
   ]);
   const drawing =
-    '<?xml version="1.0"?><svg xmlns="http://www.w3.org/2000/svg" width="40mm" viewBox="0 0 100 80"><style>.a{fill:#7b1e4b}</style><g transform="translate(2 3)"><rect class="a" width="96" height="70"/><path fill="rgb(10,200,30)" d="M20 20C40 0 60 40 80 20L70 60Q50 80 30 60z"/><circle cx="50" cy="40" r="9" style="fill:orange"/></g></svg>';
+    '<?xml version="1.0"?><svg xmlns="http://www.w3.org/2000/svg" width="40mm" viewBox="0 0 100 ' +
+    '80"><style>.a{fill:#7b1e4b}</style><g transform="translate(2 3)"><rect class="a" width="96" ' +
+    'height="70"/><path fill="rgb(10,200,30)" d="M20 20C40 0 60 40 80 20L70 60Q50 80 30 60z"/><circle ' +
+    'cx="50" cy="40" r="9" style="fill:orange"/></g></svg>';
   return [
     ['x.csv', bytes(formats.writeMixCsv(mixes))],
     ['x.csv', bytes(formats.writeColourCsv(palette))],

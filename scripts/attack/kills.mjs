@@ -41,7 +41,10 @@ const block = (clayId, leftGrams) => ({
   price: null,
 });
 
-/** What was answered, to be there afterwards: blocks by what is left of them. Those that were asked and not answered may be or not. */
+/**
+ * What was answered, to be there afterwards: blocks by what is left of them. Those that were asked and not
+ * answered may be or not.
+ */
 class Ledger {
   sure = new Map();
   maybe = new Map();

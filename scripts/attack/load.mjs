@@ -101,7 +101,9 @@ export async function load(seed, seconds) {
   times.sort((a, b) => a - b);
   const at = (share) => Math.round(times[Math.floor(share * (times.length - 1))] * 10) / 10;
   return {
-    title: `${CLIENTS} clients on ${MIXES.toLocaleString('en')} mixes and ${ENTRIES.toLocaleString('en')} entries for ${seconds} s, seed ${seed}`,
+    title:
+      `${CLIENTS} clients on ${MIXES.toLocaleString('en')} mixes and ${ENTRIES.toLocaleString('en')} ` +
+      `entries for ${seconds} s, seed ${seed}`,
     figures: [
       { what: 'requests', value: times.length },
       { what: 'p50, ms', value: at(0.5) },

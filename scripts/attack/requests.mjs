@@ -120,7 +120,9 @@ const WRITES = [
         type: 'image/png',
         width: 1,
         height: 1,
-        data: 'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNkYPhfz0AEYBxVSF+FAP5FDvcfRYWgAAAAAElFTkSuQmCC',
+        data:
+          'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNkYPhf' +
+          'z0AEYBxVSF+FAP5FDvcfRYWgAAAAAElFTkSuQmCC',
       },
     ],
   ],
@@ -339,12 +341,11 @@ const strangeQuery = (chance, ids) =>
 
 function oneRequest(chance, things, ids) {
   const kind = chance.next();
-  if (kind < 0.12)
-    return [
-      'GET',
-      `/api/${chance.pick(READS)}${chance.often(0.6) ? `/${chance.pick([chance.pick(ids), 'x', '%00', '..%2f..%2fetc', 'constructor', '%E0%A4%A'])}` : ''}${strangeQuery(chance, ids)}`,
-      undefined,
-    ];
+  if (kind < 0.12) {
+    const strange = [chance.pick(ids), 'x', '%00', '..%2f..%2fetc', 'constructor', '%E0%A4%A'];
+    const one = chance.often(0.6) ? `/${chance.pick(strange)}` : '';
+    return ['GET', `/api/${chance.pick(READS)}${one}${strangeQuery(chance, ids)}`, undefined];
+  }
   if (kind < 0.2)
     return ['DELETE', `/api/${chance.pick(DELETES)}/${chance.pick(ids)}${strangeQuery(chance, ids)}`, undefined];
   const [method, path, type, from] = chance.pick(WRITES);

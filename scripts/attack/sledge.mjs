@@ -7,7 +7,9 @@ import { root } from '../prepare.mjs';
 const main = pathToFileURL(join(root, 'dist', 'server', 'src', 'main.js')).href;
 const demo = pathToFileURL(join(root, 'dist', 'server', 'src', 'loadDemo.js')).href;
 const PLAIN = `const { start } = await import(${JSON.stringify(main)}); await start();`;
-const GARDEN = `const { start } = await import(${JSON.stringify(main)}); const { makeDemo } = await import(${JSON.stringify(demo)}); await start(makeDemo);`;
+const GARDEN =
+  `const { start } = await import(${JSON.stringify(main)}); const { makeDemo } = await ` +
+  `import(${JSON.stringify(demo)}); await start(makeDemo);`;
 
 /** Starts one; `url` resolves when it answers, or to null where it ended before. */
 export function launch(folder, { garden = false } = {}) {

@@ -6,7 +6,8 @@ import { serve } from './app.js';
 import { DataFile } from './db/dataFile.js';
 import { RunningAlready, UnusableDatabase } from './db/unusable.js';
 
-// Sledge runs beside other things on one small machine: tidy up after 30 % of growth instead of waiting for memory to double
+// Sledge runs beside other things on one small machine: tidy up after 30 % of growth instead of waiting for memory
+// to double
 setFlagsFromString('--heap-growing-percent=30');
 
 /** The folder for a person's data, as each system has it; `SLEDGE_DATA` overrides. */

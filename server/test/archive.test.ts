@@ -86,16 +86,19 @@ test('an older copy beside later changes is opened as it is; the changes are kep
   expect(await namesIn(file)).toEqual(names);
 });
 
-test('changes that an unorderly end left are taken in where they belong, also while they were being worked in', async () => {
-  const data = place('own');
-  const { child, url } = await started(data);
-  const names = await fortyMixes(url);
-  await ended(child, 'SIGKILL');
-  const again = await started(data);
-  const { notices } = (await (await fetch(`${again.url}/api/archive`)).json()) as ArchiveAnswer;
-  await ended(again.child, 'SIGTERM');
-  expect([notices, await namesIn(join(data, 'sledge.db'))]).toEqual([[], names]);
-});
+test(
+  'changes that an unorderly end left are taken in where they belong, also while they were being ' + 'worked in',
+  async () => {
+    const data = place('own');
+    const { child, url } = await started(data);
+    const names = await fortyMixes(url);
+    await ended(child, 'SIGKILL');
+    const again = await started(data);
+    const { notices } = (await (await fetch(`${again.url}/api/archive`)).json()) as ArchiveAnswer;
+    await ended(again.child, 'SIGTERM');
+    expect([notices, await namesIn(join(data, 'sledge.db'))]).toEqual([[], names]);
+  },
+);
 
 test('a second Sledge on the same data says where the first one is and changes nothing', async () => {
   const data = place('twice');
@@ -213,25 +216,29 @@ describe('copies while it runs', () => {
     expect((await api.get<{ total: number }>('/api/mixes')).body.total).toBe(2);
   });
 
-  test('what is there is kept before every taking up, also where as many changes led to something else; versions only grow', async () => {
-    const takenUp = async (): Promise<number> =>
-      (await all()).copies.filter((c) => c.name.includes('before taking up')).length;
-    const fromCopy = async (name: string): Promise<void> => {
-      await api.ask('POST', '/api/archive/take-up', { name: 'before the market' });
-      await waited(async () => (await api.get('/api/mixes')).body);
-      const { clays } = (await api.get<ShelfAnswer>('/api/shelf')).body;
-      await api.put('mixes', mix(name, ['1', ofClay(clays[0]?.id ?? '')]));
-    };
-    const versionOf = async (): Promise<number> =>
-      Math.max(...(await api.get<ShelfAnswer>('/api/shelf')).body.lines.map((l) => l.version));
-    const before = await takenUp();
-    await api.put('lines', line('Clearpane'));
-    const newest = await versionOf();
-    for (const name of ['Swede', 'Turnip top', 'Corn silk']) await fromCopy(name);
-    expect(await takenUp()).toBe(before + 3);
-    await api.put('lines', line('Lustre'));
-    expect(await versionOf()).toBeGreaterThan(newest);
-  });
+  test(
+    'what is there is kept before every taking up, also where as many changes led to something else; ' +
+      'versions only grow',
+    async () => {
+      const takenUp = async (): Promise<number> =>
+        (await all()).copies.filter((c) => c.name.includes('before taking up')).length;
+      const fromCopy = async (name: string): Promise<void> => {
+        await api.ask('POST', '/api/archive/take-up', { name: 'before the market' });
+        await waited(async () => (await api.get('/api/mixes')).body);
+        const { clays } = (await api.get<ShelfAnswer>('/api/shelf')).body;
+        await api.put('mixes', mix(name, ['1', ofClay(clays[0]?.id ?? '')]));
+      };
+      const versionOf = async (): Promise<number> =>
+        Math.max(...(await api.get<ShelfAnswer>('/api/shelf')).body.lines.map((l) => l.version));
+      const before = await takenUp();
+      await api.put('lines', line('Clearpane'));
+      const newest = await versionOf();
+      for (const name of ['Swede', 'Turnip top', 'Corn silk']) await fromCopy(name);
+      expect(await takenUp()).toBe(before + 3);
+      await api.put('lines', line('Lustre'));
+      expect(await versionOf()).toBeGreaterThan(newest);
+    },
+  );
 
   test('what is no whole database of Sledge is not taken up, and all is as it was', async () => {
     const send = async (bytes: Buffer): Promise<readonly [number, string]> => {

@@ -93,30 +93,33 @@ test('counted in discs, each clay comes in quarter discs and never too little', 
   await api.ask('POST', '/api/undo');
 });
 
-test('done takes the clay off the shelf and writes the diary in one change; undo restores both, redo repeats both', async () => {
-  const { saved, chalk, ring } = await planned();
-  const before = withoutVersions(await shelf());
-  const dto = doneOf(saved);
-  expect((await api.ask('POST', `/api/batches/${saved.id}/done`, dto)).status).toBe(200);
-  const taken = dto.used.find((u) => u.clayId === chalk.id)?.grams ?? 0;
-  expect(await left(chalk.id)).toBeCloseTo(57 - taken, 9);
-  const entry = (await api.get<DiaryAnswer>(`/api/diary/${dto.entryId}`)).body;
-  expect(entry).toMatchObject({
-    title: saved.name,
-    note: 'went well',
-    madeOn: '2026-11-24',
-    pieces: [{ name: 'Drop', count: 11, cutter: { shape: 'round', diameter: 18 } }],
-    mixes: [{ revisionId: ring.revisions[0]?.id, number: 1 }],
-  });
-  expect(entry.clays.find((c) => c.clayId === chalk.id)?.grams).toBeCloseTo(taken, 9);
-  await api.ask('POST', '/api/undo');
-  expect(withoutVersions(await shelf())).toEqual(before);
-  expect((await api.get(`/api/diary/${dto.entryId}`)).status).toBe(404);
-  expect((await api.get<BatchAnswer>(`/api/batches/${saved.id}`)).body.doneEntryId).toBeNull();
-  await api.ask('POST', '/api/redo');
-  expect(await left(chalk.id)).toBeCloseTo(57 - taken, 9);
-  expect((await api.get(`/api/diary/${dto.entryId}`)).status).toBe(200);
-});
+test(
+  'done takes the clay off the shelf and writes the diary in one change; undo restores both, redo ' + 'repeats both',
+  async () => {
+    const { saved, chalk, ring } = await planned();
+    const before = withoutVersions(await shelf());
+    const dto = doneOf(saved);
+    expect((await api.ask('POST', `/api/batches/${saved.id}/done`, dto)).status).toBe(200);
+    const taken = dto.used.find((u) => u.clayId === chalk.id)?.grams ?? 0;
+    expect(await left(chalk.id)).toBeCloseTo(57 - taken, 9);
+    const entry = (await api.get<DiaryAnswer>(`/api/diary/${dto.entryId}`)).body;
+    expect(entry).toMatchObject({
+      title: saved.name,
+      note: 'went well',
+      madeOn: '2026-11-24',
+      pieces: [{ name: 'Drop', count: 11, cutter: { shape: 'round', diameter: 18 } }],
+      mixes: [{ revisionId: ring.revisions[0]?.id, number: 1 }],
+    });
+    expect(entry.clays.find((c) => c.clayId === chalk.id)?.grams).toBeCloseTo(taken, 9);
+    await api.ask('POST', '/api/undo');
+    expect(withoutVersions(await shelf())).toEqual(before);
+    expect((await api.get(`/api/diary/${dto.entryId}`)).status).toBe(404);
+    expect((await api.get<BatchAnswer>(`/api/batches/${saved.id}`)).body.doneEntryId).toBeNull();
+    await api.ask('POST', '/api/redo');
+    expect(await left(chalk.id)).toBeCloseTo(57 - taken, 9);
+    expect((await api.get(`/api/diary/${dto.entryId}`)).status).toBe(200);
+  },
+);
 
 test('done twice, or with more clay than there is, is refused and changes nothing', async () => {
   const { saved, chalk } = await planned();
@@ -192,23 +195,26 @@ test.each([
   expect((await api.get(`/api/batches/${dto.id}`)).status).toBe(404);
 });
 
-test('the diary is found by what was made, by its mixes, its clays and its note, and its note can be changed', async () => {
-  const { saved, ring, beet } = await planned({ name: 'Romanesco spiral' });
-  const dto = doneOf(saved, { note: 'Kühl gelagert', madeOn: '2026-01-02' });
-  await api.ask('POST', `/api/batches/${saved.id}/done`, dto);
-  const found = async (search: string): Promise<string[]> =>
-    (await api.get<DiaryListAnswer>(`/api/diary?search=${encodeURIComponent(search)}`)).body.entries.map((e) => e.id);
-  for (const search of ['roman', 'SPIRAL rom', 'kuhl', ring.name, beet.name])
-    expect(await found(search)).toEqual([dto.entryId]);
-  expect(await found('spiral marrow')).toEqual([]);
-  expect(await found('" OR 1=1 * (')).toEqual([]);
-  const entry = (await api.get<DiaryAnswer>(`/api/diary/${dto.entryId}`)).body;
-  const noted = await api.put('diary', { id: entry.id, version: entry.version, note: 'better with a parsnip' });
-  expect(noted.status).toBe(200);
-  expect(await found('parsnip')).toEqual([dto.entryId]);
-  expect((await api.put('diary', { id: entry.id, version: entry.version, note: 'older window' })).status).toBe(409);
-  expect(await found('kuhl')).toEqual([]);
-});
+test(
+  'the diary is found by what was made, by its mixes, its clays and its note, and its note can be ' + 'changed',
+  async () => {
+    const { saved, ring, beet } = await planned({ name: 'Romanesco spiral' });
+    const dto = doneOf(saved, { note: 'Kühl gelagert', madeOn: '2026-01-02' });
+    await api.ask('POST', `/api/batches/${saved.id}/done`, dto);
+    const found = async (search: string): Promise<string[]> =>
+      (await api.get<DiaryListAnswer>(`/api/diary?search=${encodeURIComponent(search)}`)).body.entries.map((e) => e.id);
+    for (const search of ['roman', 'SPIRAL rom', 'kuhl', ring.name, beet.name])
+      expect(await found(search)).toEqual([dto.entryId]);
+    expect(await found('spiral marrow')).toEqual([]);
+    expect(await found('" OR 1=1 * (')).toEqual([]);
+    const entry = (await api.get<DiaryAnswer>(`/api/diary/${dto.entryId}`)).body;
+    const noted = await api.put('diary', { id: entry.id, version: entry.version, note: 'better with a parsnip' });
+    expect(noted.status).toBe(200);
+    expect(await found('parsnip')).toEqual([dto.entryId]);
+    expect((await api.put('diary', { id: entry.id, version: entry.version, note: 'older window' })).status).toBe(409);
+    expect(await found('kuhl')).toEqual([]);
+  },
+);
 
 test('a machine whose setting a batch uses keeps it; one with readings that contradict is kept as read', async () => {
   const { saved } = await planned();

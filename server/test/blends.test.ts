@@ -175,49 +175,53 @@ test('two blends of one name, and two windows on one blend', async () => {
 const done = (id: string, body: object): ReturnType<typeof api.ask<{ entryId: string } & Problem>> =>
   api.ask('POST', `/api/blends/${id}/done`, body);
 
-test('a blend that was made: the diary has it, the clay is off the shelf, the passes are remembered, and the plan stays what it was', async () => {
-  const { dto, chalkId, mixId } = await planned();
-  const saved = (await save(dto)).body;
-  expect([saved.made, saved.counted]).toEqual([false, []]);
-  const left = async (): Promise<number> =>
-    (await api.get<{ blocks: { clayId: string; leftGrams: number }[] }>('/api/shelf')).body.blocks
-      .filter((b) => b.clayId === chalkId)
-      .reduce((sum, b) => sum + b.leftGrams, 0);
-  const before = await left();
-  const body = {
-    version: saved.version,
-    entryId: randomUUID(),
-    madeOn: '2026-11-25',
-    note: 'no air',
-    passes: 12,
-    used: [{ clayId: chalkId, grams: 20 }],
-  };
-  expect((await done(dto.id, body)).status).toBe(200);
-  expect(await left()).toBeCloseTo(before - 20, 6);
-  const entry = (await api.get<DiaryAnswer>(`/api/diary/${body.entryId}`)).body;
-  expect(entry).toMatchObject({
-    title: 'Beet fade',
-    note: 'no air',
-    blends: [{ blendId: dto.id, number: 1, passes: 12 }],
-    clays: [{ grams: 20 }],
-    mixes: [{ mixId }],
-  });
-  const made = (await api.get<BlendAnswer>(`/api/blends/${dto.id}`)).body;
-  expect([made.made, made.counted.map((c) => c.passes)]).toEqual([true, [12]]);
+test(
+  'a blend that was made: the diary has it, the clay is off the shelf, the passes are remembered, and ' +
+    'the plan stays what it was',
+  async () => {
+    const { dto, chalkId, mixId } = await planned();
+    const saved = (await save(dto)).body;
+    expect([saved.made, saved.counted]).toEqual([false, []]);
+    const left = async (): Promise<number> =>
+      (await api.get<{ blocks: { clayId: string; leftGrams: number }[] }>('/api/shelf')).body.blocks
+        .filter((b) => b.clayId === chalkId)
+        .reduce((sum, b) => sum + b.leftGrams, 0);
+    const before = await left();
+    const body = {
+      version: saved.version,
+      entryId: randomUUID(),
+      madeOn: '2026-11-25',
+      note: 'no air',
+      passes: 12,
+      used: [{ clayId: chalkId, grams: 20 }],
+    };
+    expect((await done(dto.id, body)).status).toBe(200);
+    expect(await left()).toBeCloseTo(before - 20, 6);
+    const entry = (await api.get<DiaryAnswer>(`/api/diary/${body.entryId}`)).body;
+    expect(entry).toMatchObject({
+      title: 'Beet fade',
+      note: 'no air',
+      blends: [{ blendId: dto.id, number: 1, passes: 12 }],
+      clays: [{ grams: 20 }],
+      mixes: [{ mixId }],
+    });
+    const made = (await api.get<BlendAnswer>(`/api/blends/${dto.id}`)).body;
+    expect([made.made, made.counted.map((c) => c.passes)]).toEqual([true, [12]]);
 
-  // a new name leaves the revision, a new cut begins another
-  const renamed = (await save({ ...sent(made), name: 'Beet fade, wide' })).body;
-  expect([renamed.revision, renamed.made]).toEqual([1, true]);
-  const wider = (await save({ ...sent(renamed), plan: { ...renamed.plan, width: 150 } })).body;
-  expect([wider.revision, wider.made]).toEqual([2, false]);
-  expect((await api.ask<Problem>('DELETE', `/api/blends/${dto.id}?version=${wider.version}`)).body.detail).toContain(
-    'was made and stands in the diary',
-  );
-  // all of it goes back one by one
-  for (let i = 0; i < 3; i++) await api.ask('POST', '/api/undo');
-  expect(await left()).toBeCloseTo(before, 6);
-  expect((await api.get(`/api/diary/${body.entryId}`)).status).toBe(404);
-});
+    // a new name leaves the revision, a new cut begins another
+    const renamed = (await save({ ...sent(made), name: 'Beet fade, wide' })).body;
+    expect([renamed.revision, renamed.made]).toEqual([1, true]);
+    const wider = (await save({ ...sent(renamed), plan: { ...renamed.plan, width: 150 } })).body;
+    expect([wider.revision, wider.made]).toEqual([2, false]);
+    expect((await api.ask<Problem>('DELETE', `/api/blends/${dto.id}?version=${wider.version}`)).body.detail).toContain(
+      'was made and stands in the diary',
+    );
+    // all of it goes back one by one
+    for (let i = 0; i < 3; i++) await api.ask('POST', '/api/undo');
+    expect(await left()).toBeCloseTo(before, 6);
+    expect((await api.get(`/api/diary/${body.entryId}`)).status).toBe(404);
+  },
+);
 
 test.each<[string, (body: Record<string, unknown>, chalkId: string) => object, RegExp]>([
   ['more clay than there is', (b, id) => ({ ...b, used: [{ clayId: id, grams: 5000 }] }), /There are only/],

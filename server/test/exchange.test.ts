@@ -31,31 +31,35 @@ const take = async (mixes: readonly MixLineDto[], sure: boolean): Promise<TakeIn
 const board = async (): Promise<readonly string[]> =>
   (await api.get<MixListAnswer>('/api/mixes?sort=name')).body.cards.map((c) => `${c.name}: ${c.notation}`);
 
-test('mixes of a file are looked at first, then taken in whole, in whatever order they rest on each other; one undo takes them back', async () => {
-  const rows = [
-    rowOf('Ring on ring', '2 Beet ring + 1 Deep'),
-    rowOf('Beet ring', '4 Chalk + 1 Beetroot', { note: 'light' }),
-    rowOf('Deep', '3 beetroot + ½ (1 Chalk + 1 Beet ring)', { basis: 'mass' }),
-  ];
-  const looked = await take(rows, false);
-  expect(looked).toMatchObject({
-    faults: [],
-    taken: null,
-    mixes: [{ row: 2, name: 'Ring on ring', there: false }, { row: 3, notation: '4 Chalk + 1 Beetroot' }, { row: 4 }],
-  });
-  expect(await board()).toEqual([]);
-  expect(await take(rows, true)).toMatchObject({ taken: 3, faults: [] });
-  expect(await board()).toEqual([
-    'Beet ring: 4 Chalk + 1 Beetroot',
-    'Deep: 3 Beetroot + ¼ Chalk + ¼ Beet ring',
-    'Ring on ring: 2 Beet ring + 1 Deep',
-  ]);
-  expect((await api.get<MixListAnswer>('/api/mixes?sort=name')).body.cards.map((c) => c.hex).sort()).toEqual(
-    looked.mixes.map((m) => m.hex).sort(),
-  );
-  expect((await api.ask<ChangesAnswer>('POST', '/api/undo')).body.did).toContain('took in 3 mixes');
-  expect(await board()).toEqual([]);
-});
+test(
+  'mixes of a file are looked at first, then taken in whole, in whatever order they rest on each ' +
+    'other; one undo takes them back',
+  async () => {
+    const rows = [
+      rowOf('Ring on ring', '2 Beet ring + 1 Deep'),
+      rowOf('Beet ring', '4 Chalk + 1 Beetroot', { note: 'light' }),
+      rowOf('Deep', '3 beetroot + ½ (1 Chalk + 1 Beet ring)', { basis: 'mass' }),
+    ];
+    const looked = await take(rows, false);
+    expect(looked).toMatchObject({
+      faults: [],
+      taken: null,
+      mixes: [{ row: 2, name: 'Ring on ring', there: false }, { row: 3, notation: '4 Chalk + 1 Beetroot' }, { row: 4 }],
+    });
+    expect(await board()).toEqual([]);
+    expect(await take(rows, true)).toMatchObject({ taken: 3, faults: [] });
+    expect(await board()).toEqual([
+      'Beet ring: 4 Chalk + 1 Beetroot',
+      'Deep: 3 Beetroot + ¼ Chalk + ¼ Beet ring',
+      'Ring on ring: 2 Beet ring + 1 Deep',
+    ]);
+    expect((await api.get<MixListAnswer>('/api/mixes?sort=name')).body.cards.map((c) => c.hex).sort()).toEqual(
+      looked.mixes.map((m) => m.hex).sort(),
+    );
+    expect((await api.ask<ChangesAnswer>('POST', '/api/undo')).body.did).toContain('took in 3 mixes');
+    expect(await board()).toEqual([]);
+  },
+);
 
 test('what was written out comes back in as the same, and changes nothing', async () => {
   await take(

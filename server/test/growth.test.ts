@@ -111,30 +111,33 @@ test('the list of changes is let go by its bytes, at the start too, and the file
   expect(statSync(path).size).toBeLessThan(full / 10);
 });
 
-test('a full disk is told in a sentence under a number; nothing is half saved, and it goes on when there is room', async () => {
-  const api = await Api.open();
-  try {
-    const { db } = api.running.app.get(DataFile);
-    const { rows } = await db.$client.execute('PRAGMA page_count');
-    await db.$client.execute(`PRAGMA max_page_count = ${Number(rows[0]?.[0])}`);
-    const dto = line('Clearpane', {});
-    const big = Array.from({ length: 60 }, () => line(`Line ${randomUUID()}`));
-    const answers = await Promise.all([dto, ...big].map((l) => api.put('lines', l)));
-    const wrong = answers.find((a) => a.status !== 200);
-    expect([wrong?.status, (wrong?.body as unknown as Problem).detail]).toEqual([
-      507,
-      expect.stringContaining('The disk is full, so nothing was saved'),
-    ]);
-    const log = readFileSync(join(api.folder, 'sledge.log'), 'utf8');
-    expect(log).toContain(`fault ${(wrong?.body as unknown as Problem).fault ?? '?'} at PUT /api/lines/`);
-    await db.$client.execute('PRAGMA max_page_count = 1000000');
-    const failed = [dto, ...big].filter((_, i) => answers[i]?.status !== 200);
-    for (const l of failed) expect((await api.put('lines', l)).status).toBe(200);
-    expect((await api.get<{ lines: unknown[] }>('/api/shelf')).body.lines).toHaveLength(61);
-  } finally {
-    await api.close();
-  }
-});
+test(
+  'a full disk is told in a sentence under a number; nothing is half saved, and it goes on when there ' + 'is room',
+  async () => {
+    const api = await Api.open();
+    try {
+      const { db } = api.running.app.get(DataFile);
+      const { rows } = await db.$client.execute('PRAGMA page_count');
+      await db.$client.execute(`PRAGMA max_page_count = ${Number(rows[0]?.[0])}`);
+      const dto = line('Clearpane', {});
+      const big = Array.from({ length: 60 }, () => line(`Line ${randomUUID()}`));
+      const answers = await Promise.all([dto, ...big].map((l) => api.put('lines', l)));
+      const wrong = answers.find((a) => a.status !== 200);
+      expect([wrong?.status, (wrong?.body as unknown as Problem).detail]).toEqual([
+        507,
+        expect.stringContaining('The disk is full, so nothing was saved'),
+      ]);
+      const log = readFileSync(join(api.folder, 'sledge.log'), 'utf8');
+      expect(log).toContain(`fault ${(wrong?.body as unknown as Problem).fault ?? '?'} at PUT /api/lines/`);
+      await db.$client.execute('PRAGMA max_page_count = 1000000');
+      const failed = [dto, ...big].filter((_, i) => answers[i]?.status !== 200);
+      for (const l of failed) expect((await api.put('lines', l)).status).toBe(200);
+      expect((await api.get<{ lines: unknown[] }>('/api/shelf')).body.lines).toHaveLength(61);
+    } finally {
+      await api.close();
+    }
+  },
+);
 
 test('the log stays small, and what cannot be written down breaks nothing', () => {
   const log = new FileLog(join(folder, 'sledge.db'));

@@ -40,31 +40,34 @@ async function withChip(): Promise<{ chip: ChipDto; beetId: string }> {
   return { chip: (await api.put('chips', chip)).body, beetId: beet.id };
 }
 
-test('what a window learned from the chips colours the board, until it is switched off or the file is opened again', async () => {
-  const { beetId } = await withChip();
-  const stated = await cardHex();
-  const before = await now();
-  expect(before).toMatchObject({ learned: null, learnedKey: null, use: true });
-  expect(before.chips).toMatchObject([
-    {
-      mixName: 'Beet ring',
-      notation: expect.stringMatching(/^4 Chalk.* \+ 1 Beetroot/) as string,
-      stage: 'baked',
-      lab: { l: 42, a: 44, b: -6 },
-      shares: [{ volume: 0.8 }, { volume: 0.2 }],
-    },
-  ]);
-  const kept = (await api.ask<LearningAnswer>('PUT', '/api/learning', lessonOf(before))).body;
-  expect(kept.learnedKey).toBe(before.key);
-  expect(kept.learned?.[beetId]?.logStrength).toBeGreaterThan(0.2);
-  const learned = await cardHex();
-  expect(learned).not.toBe(stated);
-  await api.ask('PUT', '/api/learning/use', { use: false });
-  expect(await cardHex()).toBe(stated);
-  await api.ask('PUT', '/api/learning/use', { use: true });
-  await api.reopen();
-  expect(await cardHex()).toBe(learned);
-});
+test(
+  'what a window learned from the chips colours the board, until it is switched off or the file is ' + 'opened again',
+  async () => {
+    const { beetId } = await withChip();
+    const stated = await cardHex();
+    const before = await now();
+    expect(before).toMatchObject({ learned: null, learnedKey: null, use: true });
+    expect(before.chips).toMatchObject([
+      {
+        mixName: 'Beet ring',
+        notation: expect.stringMatching(/^4 Chalk.* \+ 1 Beetroot/) as string,
+        stage: 'baked',
+        lab: { l: 42, a: 44, b: -6 },
+        shares: [{ volume: 0.8 }, { volume: 0.2 }],
+      },
+    ]);
+    const kept = (await api.ask<LearningAnswer>('PUT', '/api/learning', lessonOf(before))).body;
+    expect(kept.learnedKey).toBe(before.key);
+    expect(kept.learned?.[beetId]?.logStrength).toBeGreaterThan(0.2);
+    const learned = await cardHex();
+    expect(learned).not.toBe(stated);
+    await api.ask('PUT', '/api/learning/use', { use: false });
+    expect(await cardHex()).toBe(stated);
+    await api.ask('PUT', '/api/learning/use', { use: true });
+    await api.reopen();
+    expect(await cardHex()).toBe(learned);
+  },
+);
 
 test('the key changes with every chip, also with one that is taken back, and with a clay', async () => {
   const { chip, beetId } = await withChip();

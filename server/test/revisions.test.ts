@@ -73,7 +73,7 @@ test('its name, its note and whether it is retired belong to the cane: they begi
   expect(await saveCane(dto)).toMatchObject({ revision: 1, name: 'Stick', made: true });
 });
 
-test('what a made cane rests on was made with it: mixes in mixes, blends and other canes stay as they were', async () => {
+test('what a made cane rests on stays as it was: mixes in mixes, blends and other canes', async () => {
   const { chalk, beet } = await smallShelf(api);
   const inner = await saveMix(mix('Inner', ['1', ofClay(beet.id)]));
   const outer = await saveMix(mix('Outer', ['1', ofMix(inner.revisions[0]?.id ?? '')], ['1', ofClay(chalk.id)]));
@@ -130,8 +130,11 @@ test('who uses an older revision is told which is newer', async () => {
   ]);
 });
 
-test('documents are the same in whatever order their fields stand, and where one says null and the other nothing', () => {
-  expect(sameDocument({ a: 1, b: [{ x: 1, y: null }] }, { b: [{ x: 1 }], a: 1 })).toBe(true);
-  expect(sameDocument({ a: [1, 2] }, { a: [2, 1] })).toBe(false);
-  expect(sameDocument({ a: 0 }, {})).toBe(false);
-});
+test(
+  'documents are the same in whatever order their fields stand, and where one says null and the other ' + 'nothing',
+  () => {
+    expect(sameDocument({ a: 1, b: [{ x: 1, y: null }] }, { b: [{ x: 1 }], a: 1 })).toBe(true);
+    expect(sameDocument({ a: [1, 2] }, { a: [2, 1] })).toBe(false);
+    expect(sameDocument({ a: 0 }, {})).toBe(false);
+  },
+);

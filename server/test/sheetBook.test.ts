@@ -57,38 +57,41 @@ const leftOf = async (clayId: string): Promise<number> =>
     .filter((b) => b.clayId === clayId)
     .reduce((sum, b) => sum + b.leftGrams, 0);
 
-test('a rolled sheet takes its clay off the shelf and stands in book and diary; one undo takes all of it back', async () => {
-  const { chalk, beet } = await smallShelf(api);
-  const ring = mix('Ring', ['4', ofClay(chalk.id)], ['1', ofClay(beet.id)]);
-  const revisionId = (await api.ask<MixAnswer>('PUT', `/api/mixes/${ring.id}`, ring)).body.revisions[0]?.id ?? '';
-  const dto = rolled(ofMix(revisionId), {
-    used: [
-      { clayId: chalk.id, grams: 32 },
-      { clayId: beet.id, grams: 8 },
-    ],
-  });
-  const { body, status } = await roll(dto);
-  expect([status, body.ofName, body.rolledAt, body.hexes.length, body.blendId]).toEqual([
-    200,
-    'Ring',
-    '4 of Bench roller',
-    1,
-    null,
-  ]);
-  expect(await leftOf(chalk.id)).toBeCloseTo(25, 6);
-  const entry = (await api.get<DiaryAnswer>(`/api/diary/${dto.entryId}`)).body;
-  expect(entry.sheets).toEqual([
-    expect.objectContaining({ sheetId: dto.sheet.id, name: 'Chalk, 4', rolledAt: '4 of Bench roller' }),
-  ]);
-  expect(entry.mixes[0]?.grams).toBe(39.9);
-  // what a sheet was rolled from stays what it was
-  expect((await api.get<MixAnswer>(`/api/mixes/${ring.id}`)).body.revisions[0]?.made).toBe(true);
-  expect((await api.ask<ChangesAnswer>('POST', '/api/undo')).body.did).toContain('rolled Chalk, 4');
-  expect([(await api.get<SheetAnswer[]>('/api/sheets')).body, await leftOf(chalk.id)]).toEqual([[], 57]);
-  await api.ask('POST', '/api/redo');
-  await api.reopen();
-  expect((await api.get<SheetAnswer[]>('/api/sheets')).body[0]).toMatchObject({ id: dto.sheet.id, grams: 39.9 });
-});
+test(
+  'a rolled sheet takes its clay off the shelf and stands in book and diary; one undo takes all of it ' + 'back',
+  async () => {
+    const { chalk, beet } = await smallShelf(api);
+    const ring = mix('Ring', ['4', ofClay(chalk.id)], ['1', ofClay(beet.id)]);
+    const revisionId = (await api.ask<MixAnswer>('PUT', `/api/mixes/${ring.id}`, ring)).body.revisions[0]?.id ?? '';
+    const dto = rolled(ofMix(revisionId), {
+      used: [
+        { clayId: chalk.id, grams: 32 },
+        { clayId: beet.id, grams: 8 },
+      ],
+    });
+    const { body, status } = await roll(dto);
+    expect([status, body.ofName, body.rolledAt, body.hexes.length, body.blendId]).toEqual([
+      200,
+      'Ring',
+      '4 of Bench roller',
+      1,
+      null,
+    ]);
+    expect(await leftOf(chalk.id)).toBeCloseTo(25, 6);
+    const entry = (await api.get<DiaryAnswer>(`/api/diary/${dto.entryId}`)).body;
+    expect(entry.sheets).toEqual([
+      expect.objectContaining({ sheetId: dto.sheet.id, name: 'Chalk, 4', rolledAt: '4 of Bench roller' }),
+    ]);
+    expect(entry.mixes[0]?.grams).toBe(39.9);
+    // what a sheet was rolled from stays what it was
+    expect((await api.get<MixAnswer>(`/api/mixes/${ring.id}`)).body.revisions[0]?.made).toBe(true);
+    expect((await api.ask<ChangesAnswer>('POST', '/api/undo')).body.did).toContain('rolled Chalk, 4');
+    expect([(await api.get<SheetAnswer[]>('/api/sheets')).body, await leftOf(chalk.id)]).toEqual([[], 57]);
+    await api.ask('POST', '/api/redo');
+    await api.reopen();
+    expect((await api.get<SheetAnswer[]>('/api/sheets')).body[0]).toMatchObject({ id: dto.sheet.id, grams: 39.9 });
+  },
+);
 
 test('pieces are cut from what is left, and no more than that; clay a sheet is of stays on the shelf', async () => {
   const { chalk } = await smallShelf(api);

@@ -59,29 +59,32 @@ describe('the tile', () => {
     );
   });
 
-  test('is as it was when the page comes up again; what it held before there were blends and sheets is still there', async () => {
-    (await page()).tile.useTile
-      .getState()
-      .put(carried('pod', { kind: 'blend', hexes: ['4F7F45', 'F0CB55'], revisionId: null }));
-    expect((await page()).tile.useTile.getState().carried).toEqual([
-      carried('pod', { kind: 'blend', hexes: ['4F7F45', 'F0CB55'], revisionId: null }),
-    ]);
-    kept.set(
-      'sledge-tile',
-      JSON.stringify({
-        state: { carried: [{ mixId: 'm', revisionId: 'm1', name: 'Beet ring', hex: '7B1E4B' }] },
-        version: 0,
-      }),
-    );
-    const { tile } = await page();
-    const [old] = tile.useTile.getState().carried;
-    expect(old).toEqual({ kind: 'mix', id: 'm', revisionId: 'm1', name: 'Beet ring', hexes: ['7B1E4B'] });
-    expect([
-      old && tile.isMix(old),
-      tile.isMix(carried('x', { revisionId: null })),
-      tile.isMix(carried('x', { kind: 'sheet' })),
-    ]).toEqual([true, false, false]);
-  });
+  test(
+    'is as it was when the page comes up again; what it held before there were blends and sheets is ' + 'still there',
+    async () => {
+      (await page()).tile.useTile
+        .getState()
+        .put(carried('pod', { kind: 'blend', hexes: ['4F7F45', 'F0CB55'], revisionId: null }));
+      expect((await page()).tile.useTile.getState().carried).toEqual([
+        carried('pod', { kind: 'blend', hexes: ['4F7F45', 'F0CB55'], revisionId: null }),
+      ]);
+      kept.set(
+        'sledge-tile',
+        JSON.stringify({
+          state: { carried: [{ mixId: 'm', revisionId: 'm1', name: 'Beet ring', hex: '7B1E4B' }] },
+          version: 0,
+        }),
+      );
+      const { tile } = await page();
+      const [old] = tile.useTile.getState().carried;
+      expect(old).toEqual({ kind: 'mix', id: 'm', revisionId: 'm1', name: 'Beet ring', hexes: ['7B1E4B'] });
+      expect([
+        old && tile.isMix(old),
+        tile.isMix(carried('x', { revisionId: null })),
+        tile.isMix(carried('x', { kind: 'sheet' })),
+      ]).toEqual([true, false, false]);
+    },
+  );
 });
 
 describe('the stack that is to be rolled', () => {

@@ -67,7 +67,8 @@ test('with nothing typed the tile comes first, then the shelf, then the board', 
 
 test('what is called so comes before what only begins so, and that before what holds something called so', () => {
   const chalk = SHELF.clays.find((c) => c.name === 'Chalk');
-  const names = choicesFor('ingredient', 'chalk', STOCK).map((c) => c.name);
+  const found = { ...STOCK, mixes: STOCK.mixes.filter((m) => m.name !== 'Swede') };
+  const names = choicesFor('ingredient', 'chalk', found).map((c) => c.name);
   expect(names.slice(0, 2)).toEqual(['Chalk', 'Chalk dust']);
   expect(names.at(-1)).toBe('Beet ring');
   expect(choicesFor('ingredient', 'CHALK ', STOCK)[0]?.of).toEqual(ofClay(chalk?.id ?? ''));

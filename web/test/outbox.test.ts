@@ -42,21 +42,24 @@ test('a version from another window is sent as it is', async () => {
   expect(world.sent.map((s) => s.body.version)).toEqual([1, 9]);
 });
 
-test('while the server is gone changes wait, are tried again under the same id, and then everything is said', async () => {
-  const { send, tryNow, useOutbox } = await world.page();
-  world.reply = () => 'gone';
-  const answer = send<{ note: string }>('PUT', PATH, { note: 'kept', version: 1 });
-  await new Promise((resolve) => {
-    setTimeout(resolve, 40);
-  });
-  expect(useOutbox.getState().gone).toMatch(/does not answer/);
-  expect(useOutbox.getState().waiting).toHaveLength(1);
-  world.reply = ({ body }) => ({ status: 200, body });
-  tryNow();
-  expect((await answer).note).toBe('kept');
-  expect(useOutbox.getState()).toMatchObject({ gone: null, waiting: [] });
-  expect(new Set(world.sent.map((s) => s.change)).size).toBe(1);
-});
+test(
+  'while the server is gone changes wait, are tried again under the same id, and then everything is ' + 'said',
+  async () => {
+    const { send, tryNow, useOutbox } = await world.page();
+    world.reply = () => 'gone';
+    const answer = send<{ note: string }>('PUT', PATH, { note: 'kept', version: 1 });
+    await new Promise((resolve) => {
+      setTimeout(resolve, 40);
+    });
+    expect(useOutbox.getState().gone).toMatch(/does not answer/);
+    expect(useOutbox.getState().waiting).toHaveLength(1);
+    world.reply = ({ body }) => ({ status: 200, body });
+    tryNow();
+    expect((await answer).note).toBe('kept');
+    expect(useOutbox.getState()).toMatchObject({ gone: null, waiting: [] });
+    expect(new Set(world.sent.map((s) => s.change)).size).toBe(1);
+  },
+);
 
 test('what was not sent when the page was closed is sent by the next one', async () => {
   const first = await world.page();

@@ -46,11 +46,14 @@ const shown = (): Machine =>
 const note = (mm: number): Promise<unknown> =>
   save.change('PUT', '/api/machines/a', { ...shown(), readings: [...shown().readings, { id: `r${mm}`, mm }] });
 
-test('readings noted faster than the server answers are all kept, each begun on what the one before it left', async () => {
-  await Promise.all([3.2, 1.6, 0.4].map(note));
-  expect(machine.readings.map((r) => r.mm)).toEqual([3.2, 1.6, 0.4]);
-  expect(shown().readings).toHaveLength(3);
-});
+test(
+  'readings noted faster than the server answers are all kept, each begun on what the one before it ' + 'left',
+  async () => {
+    await Promise.all([3.2, 1.6, 0.4].map(note));
+    expect(machine.readings.map((r) => r.mm)).toEqual([3.2, 1.6, 0.4]);
+    expect(shown().readings).toHaveLength(3);
+  },
+);
 
 test('an answer that was under way while a change was made does not take it off the screen', async () => {
   const reading = queries.client.fetchQuery({
@@ -124,38 +127,47 @@ test('the change of another window is taken back only when that one is meant, an
   expect(save.useSaid.getState().sentence).toBe('There is nothing to take back.');
 });
 
-test('where another window was quicker between the look and the deed, it is asked and nothing is taken back', async () => {
-  const all: { id: string; summary: string }[] = [];
-  withChanges(all);
-  await note(3.2);
-  queries.client.setQueryData(['/api/changes'], {
-    undo: { id: all[0]?.id, summary: 'mine', at: '' },
-    redo: null,
-    did: null,
-  });
-  all.push({ id: 'theirs', summary: 'new mix Swede' });
-  await save.undo();
-  expect([save.useSaid.getState().question?.change.summary, all.length]).toEqual(['new mix Swede', 2]);
-});
-
-test('a refusal that nobody shows in its place is shown elsewhere, also the second time; what is there now is read', async () => {
-  const answer = world.reply;
-  world.reply = (sent) =>
-    sent.method === 'DELETE'
-      ? { status: 409, body: { detail: 'Bench roller was changed in another window.', status: 409, current: machine } }
-      : answer(sent);
-  const reads = (): number => world.sent.filter((s) => s.method === 'GET').length;
-  for (const _ of [1, 2]) {
-    const before = reads();
-    expect(await save.change('DELETE', '/api/machines/a?version=1')).toBeNull();
-    expect(save.useSaid.getState()).toMatchObject({
-      sentence: 'Bench roller was changed in another window.',
-      refused: { '/api/machines/a': {} },
+test(
+  'where another window was quicker between the look and the deed, it is asked and nothing is taken ' + 'back',
+  async () => {
+    const all: { id: string; summary: string }[] = [];
+    withChanges(all);
+    await note(3.2);
+    queries.client.setQueryData(['/api/changes'], {
+      undo: { id: all[0]?.id, summary: 'mine', at: '' },
+      redo: null,
+      did: null,
     });
-    await queries.client.refetchQueries();
-    expect(reads()).toBeGreaterThan(before);
-  }
-});
+    all.push({ id: 'theirs', summary: 'new mix Swede' });
+    await save.undo();
+    expect([save.useSaid.getState().question?.change.summary, all.length]).toEqual(['new mix Swede', 2]);
+  },
+);
+
+test(
+  'a refusal that nobody shows in its place is shown elsewhere, also the second time; what is there ' + 'now is read',
+  async () => {
+    const answer = world.reply;
+    world.reply = (sent) =>
+      sent.method === 'DELETE'
+        ? {
+            status: 409,
+            body: { detail: 'Bench roller was changed in another window.', status: 409, current: machine },
+          }
+        : answer(sent);
+    const reads = (): number => world.sent.filter((s) => s.method === 'GET').length;
+    for (const _ of [1, 2]) {
+      const before = reads();
+      expect(await save.change('DELETE', '/api/machines/a?version=1')).toBeNull();
+      expect(save.useSaid.getState()).toMatchObject({
+        sentence: 'Bench roller was changed in another window.',
+        refused: { '/api/machines/a': {} },
+      });
+      await queries.client.refetchQueries();
+      expect(reads()).toBeGreaterThan(before);
+    }
+  },
+);
 
 test('a clash is settled field by field: what only one window changed stays, whichever is kept', async () => {
   const theirs = { ...machine, name: 'Crank', readings: [{ id: 'x', mm: 1 }], version: 1 };

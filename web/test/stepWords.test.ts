@@ -133,7 +133,9 @@ test('each kind in its own words', () => {
       'metric',
     ),
   ).toBe(
-    'Condition Chalk | 5 years 2 months old. | Warm it wrapped, 20 minutes in a pocket. | Work in a little softener. | Thin slices at a middle setting, sides folded to the middle, until a fold does not crack. | Use it the same day: it goes back to crumbs. | 28.3 g | ~33 min of work | ',
+    'Condition Chalk | 5 years 2 months old. | Warm it wrapped, 20 minutes in a pocket. | Work in a ' +
+      'little softener. | Thin slices at a middle setting, sides folded to the middle, until a fold does ' +
+      'not crack. | Use it the same day: it goes back to crumbs. | 28.3 g | ~33 min of work | ',
   );
   expect(
     text(
@@ -147,7 +149,8 @@ test('each kind in its own words', () => {
       'metric',
     ),
   ).toBe(
-    'Mix Beet ring | 1 disc Chalk, 25.8 g | Fold and pass until no streak is left. | 32.3 g | in all | Quarter discs move this colour by ΔE 1.2. Weigh it where that matters.',
+    'Mix Beet ring | 1 disc Chalk, 25.8 g | Fold and pass until no streak is left. | 32.3 g | in all | ' +
+      'Quarter discs move this colour by ΔE 1.2. Weigh it where that matters.',
   );
   expect(
     text(
@@ -163,6 +166,9 @@ test('each kind in its own words', () => {
       'imperial',
     ),
   ).toMatch(
-    /^Bake Hearth Firm, Brook Soft and Lustre \| 26 Drop \| 1 h 35 min, .*highest temperature that all of them stand\. \| 266 °F \| 1 h 35 min \| Never above 275 °F/,
+    new RegExp(
+      '^Bake Hearth Firm, Brook Soft and Lustre \\| 26 Drop \\| 1 h 35 min, .*highest temperature ' +
+        'that all of them stand\\. \\| 266 °F \\| 1 h 35 min \\| Never above 275 °F',
+    ),
   );
 });

@@ -104,7 +104,8 @@ const CLOSE = 1e-9;
 
 /**
  * Refuses cuts that nobody can make.
- * @throws Complaint `blend/colours`, `blend/size`, `blend/cut` (a cut that leaves the sheet, or runs back down), `blend/cross`
+ * @throws Complaint `blend/colours`, `blend/size`, `blend/cut` (a cut that leaves the sheet, or runs back down),
+ * `blend/cross`
  */
 export function checkLayout({ width, height, cuts }: Layout): void {
   if (!(width > 0) || !(height > 0) || !Number.isFinite(width) || !Number.isFinite(height))

@@ -52,7 +52,8 @@ function makeable(pigments: readonly Pigment[], shares: readonly number[]): Made
  * Strips of stepped parts laid side by side instead of a fade, for those
  * without a machine: equally far apart to the eye, then rounded to
  * quarter discs.
- * @param count strips, the pure ends among them; fewer where quarter discs cannot make so many that differ @throws Complaint `ladder/count`
+ * @param count strips, the pure ends among them; fewer where quarter discs cannot make so many that differ
+ * @throws Complaint `ladder/count`
  */
 export function stripsOf(layout: Layout, pigments: readonly Pigment[], count: number): Strip[] {
   if (!Number.isInteger(count) || count < FEWEST || count > MOST) throw complaint('ladder/count');

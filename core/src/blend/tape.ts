@@ -53,7 +53,10 @@ export function fadeWithEnd(fade: Fade, tape: Tape, extra: ExtraEnd | null): rea
 }
 
 export const MOST_STACKED = 12;
-/** Equal tapes laid on each other before they are wound up: as one that is so much thicker. @throws Complaint `blend/stack` */
+/**
+ * Equal tapes laid on each other before they are wound up: as one that is so much thicker.
+ * @throws Complaint `blend/stack`
+ */
 export function stacked(tape: Tape, count: number): Tape {
   if (!Number.isInteger(count) || count < 1 || count > MOST_STACKED) throw complaint('blend/stack');
   return { ...tape, thickness: tape.thickness * count };

@@ -1,6 +1,9 @@
 import { complaint, type Grams, type Mm } from '#core/units';
 
-/** A blend as it lies there when it is free of streaks: its fade runs along `width`, it was folded and passed along `length`. */
+/**
+ * A blend as it lies there when it is free of streaks: its fade runs along `width`, it was folded and passed along
+ * `length`.
+ */
 export interface FinishedBlend {
   readonly width: Mm;
   readonly length: Mm;
@@ -24,7 +27,10 @@ export function finishedBlend(
 }
 
 export const TURNINGS = ['folded', 'rolled', 'cut'] as const;
-/** How a finished blend is brought to the width of a tape: its fade lies along the tape, so that all of this happens across it. */
+/**
+ * How a finished blend is brought to the width of a tape: its fade lies along the tape, so that all of this
+ * happens across it.
+ */
 export type Turning = (typeof TURNINGS)[number];
 
 /** The width of a tape, and in how many parts the blend was folded or cut for it. */

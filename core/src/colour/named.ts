@@ -1,4 +1,7 @@
-/** Plain words for colours as clay has them: not those of a screen, which no clay reaches. Assumptions, to be measured. */
+/**
+ * Plain words for colours as clay has them: not those of a screen, which no clay reaches. Assumptions, to be
+ * measured.
+ */
 const NAMED: Readonly<Record<string, string>> = {
   white: 'F4F2EC',
   ivory: 'F1EAD6',

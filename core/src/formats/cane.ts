@@ -20,7 +20,10 @@ export const writeCane = (file: CaneFile): string =>
 const isObject = (value: unknown): value is Readonly<Record<string, unknown>> =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 
-/** @throws Complaint `cane/newer`, `cane/format` with the place that is wrong, and of a cane that is too much to work out */
+/**
+ * @throws Complaint `cane/newer`, `cane/format` with the place that is wrong, and of a cane that is too much to
+ * work out
+ */
 export function readCane(text: string): CaneFile {
   let value: unknown;
   try {
@@ -90,7 +93,10 @@ function nameOf(value: unknown, where: string): string {
   return value.replace(/[\n\r\t"]/g, ' ').trim();
 }
 
-/** Copies every cane that others take in, and puts other keys in the place of the materials'. @param key what to take instead */
+/**
+ * Copies every cane that others take in, and puts other keys in the place of the materials'.
+ * @param key what to take instead
+ */
 export function standAlone(file: CaneFile, key: (old: string) => string): Program {
   const exchange = (value: unknown, name: string, within: readonly string[]): unknown => {
     if (Array.isArray(value)) return value.map((item) => exchange(item, '', within));

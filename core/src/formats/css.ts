@@ -29,7 +29,10 @@ export function writeCss({ name, colours }: ColourFile): string {
     const ident = identOf(c.name) || `colour-${i + 1}`;
     const times = (used.get(ident) ?? 0) + 1;
     used.set(ident, times);
-    return `  --${ident}${times > 1 ? `-${times}` : ''}: #${hexOf(xyzOfLab(c.lab)).toLowerCase()}; /* ${inComment(c.name)} */`;
+    return (
+      `  --${ident}${times > 1 ? `-${times}` : ''}: #${hexOf(xyzOfLab(c.lab)).toLowerCase()}; /* ` +
+      `${inComment(c.name)} */`
+    );
   });
   return `/* ${inComment(name)} */\n:root {\n${lines.join('\n')}\n}\n`;
 }

@@ -81,7 +81,8 @@ export function readCsv(text: string, name: string): FileContent {
   if (hex !== undefined || ['l', 'a', 'b'].every((c) => columns.includes(c)))
     return readColours(rows.map(cellsOf), hex, name);
   return nothing(
-    'The first row has to name the columns: “name” and “recipe” for mixes, “name” and “colour”, or “L*”, “a*” and “b*”, for colours.',
+    'The first row has to name the columns: “name” and “recipe” for mixes, “name” and “colour”, or “L*”, ' +
+      '“a*” and “b*”, for colours.',
     1,
   );
 }
@@ -92,7 +93,8 @@ const ROW = 2;
 function readMixes(rows: readonly Cells[]): FileContent {
   if (rows.length > MOST_FILE_MIXES)
     return nothing(
-      `This file has ${rows.length.toLocaleString('en')} rows; ${MOST_FILE_MIXES.toLocaleString('en')} mixes at a time are the most. Cut it in pieces.`,
+      `This file has ${rows.length.toLocaleString('en')} rows; ${MOST_FILE_MIXES.toLocaleString('en')} ` +
+        'mixes at a time are the most. Cut it in pieces.',
     );
   const faults: Fault[] = [];
   const mixes = rows.map((cells, i): MixLine => {

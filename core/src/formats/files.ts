@@ -63,7 +63,9 @@ export function countFault(count: number): Fault[] {
     ? [
         {
           row: null,
-          sentence: `This file has ${count.toLocaleString('en')} colours; a palette takes ${MOST_FILE_COLOURS}. Cut it in pieces.`,
+          sentence:
+            `This file has ${count.toLocaleString('en')} colours; a palette takes ${MOST_FILE_COLOURS}. Cut it ` +
+            'in pieces.',
         },
       ]
     : [];
@@ -80,7 +82,9 @@ export function rangeFaults(colours: readonly NamedColour[]): Fault[] {
       : [
           {
             row: null,
-            sentence: `Colour ${i + 1} is none of a surface: L* runs from 0 to 100, a* and b* from -${MOST_CHROMATIC} to ${MOST_CHROMATIC}.`,
+            sentence:
+              `Colour ${i + 1} is none of a surface: L* runs from 0 to 100, a* and b* from -${MOST_CHROMATIC} ` +
+              `to ${MOST_CHROMATIC}.`,
           },
         ];
   });
@@ -93,7 +97,8 @@ export const tooManyLines = (lines: readonly unknown[]): FileContent | null =>
   lines.length <= MOST_LINES
     ? null
     : nothing(
-        `This file has ${lines.length.toLocaleString('en')} lines; ${MOST_LINES.toLocaleString('en')} are the most. Cut it in pieces.`,
+        `This file has ${lines.length.toLocaleString('en')} lines; ${MOST_LINES.toLocaleString('en')} are ` +
+          'the most. Cut it in pieces.',
       );
 
 /** Text of a file: without a byte-order mark, lines ending in a line feed. */

@@ -14,7 +14,10 @@ import {
 
 const HEAD = 'GIMP Palette';
 
-/** A palette as GIMP keeps it: text, red green blue from 0 to 255 and a name in each line. Colours are rounded to 8 bits. */
+/**
+ * A palette as GIMP keeps it: text, red green blue from 0 to 255 and a name in each line. Colours are rounded to 8
+ * bits.
+ */
 export function writeGpl({ name, colours }: ColourFile): string {
   const lines = colours.map((c) => {
     const hex = hexOf(xyzOfLab(c.lab));
@@ -46,7 +49,8 @@ export function readGpl(text: string): FileContent {
     if (!found || rgb.some((v) => v > 255)) {
       faults.push({
         row: i + 2,
-        sentence: `“${line.trim().slice(0, 40)}” is no colour. A line has red, green and blue from 0 to 255 and a name.`,
+        sentence:
+          `“${line.trim().slice(0, 40)}” is no colour. ` + 'A line has red, green and blue from 0 to 255 and a name.',
       });
       return;
     }

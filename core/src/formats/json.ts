@@ -99,7 +99,8 @@ function mixesIn(list: readonly unknown[]): FileContent {
   if (list.length === 0) return nothing('There is no mix in this file.');
   if (list.length > MOST_FILE_MIXES)
     return nothing(
-      `This file has ${list.length.toLocaleString('en')} mixes; ${MOST_FILE_MIXES.toLocaleString('en')} at a time are the most. Cut it in pieces.`,
+      `This file has ${list.length.toLocaleString('en')} mixes; ${MOST_FILE_MIXES.toLocaleString('en')} at ` +
+        'a time are the most. Cut it in pieces.',
     );
   const faults: Fault[] = [];
   const mixes = list.map((value, i): MixLine => {

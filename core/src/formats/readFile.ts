@@ -39,7 +39,8 @@ export function readFile(fileName: string, bytes: Uint8Array): FileContent {
   const reader = Object.hasOwn(READERS, ending) ? READERS[ending] : undefined;
   if (!reader)
     return nothing(
-      `A file called “${fileName.slice(0, 60)}” is of no kind that is known here. Known are ${READABLE.map((r) => `.${r}`).join(', ')}.`,
+      `A file called “${fileName.slice(0, 60)}” is of no kind that is known here. Known are ` +
+        `${READABLE.map((r) => `.${r}`).join(', ')}.`,
     );
   if (bytes.length === 0) return nothing('This file is empty.');
   return keepable(

@@ -47,7 +47,10 @@ const NAMED: Readonly<Record<string, string>> = {
   gray: '808080',
 };
 
-/** `#abc`, `#aabbcc`, `rgb(…)` or a usual name as six hex digits; null: not filled; undefined: a fill that is none of these. */
+/**
+ * `#abc`, `#aabbcc`, `rgb(…)` or a usual name as six hex digits; null: not filled; undefined: a fill that is none
+ * of these.
+ */
 function hexOfFill(fill: string): string | null | undefined {
   const text = fill.trim().toLowerCase();
   if (text === 'none' || text === 'transparent') return null;

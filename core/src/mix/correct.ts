@@ -41,7 +41,8 @@ const PRICE = 0.4;
  * tenths of a gram and no more than there is. Clay can only be added. The
  * mix counts as one pigment with the strength its recipe gives it and the
  * colour that was measured.
- * @returns as it is, the best with one clay, the best with two, where each is worth it; only the first where nothing helps
+ * @returns as it is, the best with one clay, the best with two, where each is worth it; only the first where
+ * nothing helps
  * @throws Complaint `amount/positive`
  */
 export function correct({ grams, reads, wanted, pigment, density, clays }: CorrectInput): Correction[] {

@@ -56,7 +56,10 @@ const MAKEABLE: readonly Ratio[] = [
     [1, n],
   ]),
 ].sort((x, y) => (x[1] ?? 0) / unitsOf(x) - (y[1] ?? 0) / unitsOf(y));
-/** Where a rung is made by thinning twice: one part to so many, and one part of that to so many again; null where it is not. */
+/**
+ * Where a rung is made by thinning twice: one part to so many, and one part of that to so many again; null where
+ * it is not.
+ */
 export function thinnedTwice(units: Ratio): number | null {
   const parts = units.filter((n) => n > 0);
   if (Math.min(...parts) !== 1 || parts.length !== 2) return null;
@@ -138,7 +141,8 @@ export const usualLadder = (ends: readonly Pigment[]): Rung[] => legs(ends, (pai
 /**
  * A ladder in steps that look equal through two or three mixes; a longer leg
  * has more of the rungs.
- * @param count rungs in all @throws Complaint `ladder/count`; `ladder/three` for fewer than five rungs through three mixes
+ * @param count rungs in all @throws Complaint `ladder/count`; `ladder/three` for fewer than five rungs through
+ * three mixes
  */
 export function equalLadder(ends: readonly Pigment[], count: number): Rung[] {
   const [a, b, c] = ends;
@@ -188,7 +192,10 @@ export function cuttingSheet(ends: readonly Pigment[], rungs: readonly Rung[], d
 
 const MOST_DISCS = 200;
 
-/** The fewest discs in a rung at which quarter discs move no colour by more than `most`, or null where it takes over 200; those that are thinned twice are no matter of discs. */
+/**
+ * The fewest discs in a rung at which quarter discs move no colour by more than `most`, or null where it takes
+ * over 200; those that are thinned twice are no matter of discs.
+ */
 export function fewestDiscs(ends: readonly Pigment[], rungs: readonly Rung[], most: number): number | null {
   const punched = rungs.filter((r) => thinnedTwice(r.units) === null);
   for (let discs = 1; discs <= MOST_DISCS; discs++) {

@@ -180,7 +180,10 @@ function termsOf(pieces: readonly Piece[]): { readonly terms: Term[]; readonly b
   return { terms, basis: counted === 'grams' || counted === 'ounces' ? 'mass' : null };
 }
 
-/** The first name of some tokens that nobody knows is said, with those it may have been meant as. @throws Complaint `notation/unknown` */
+/**
+ * The first name of some tokens that nobody knows is said, with those it may have been meant as.
+ * @throws Complaint `notation/unknown`
+ */
 function checkNames(tokens: readonly Token[], typed: string, names: Names, written: ReadonlyMap<string, string>): void {
   const unknown = tokens.find((t): t is NameToken => t.kind === 'name' && !t.known);
   if (!unknown) return;
@@ -216,7 +219,10 @@ export function readRecipe(text: string, names: readonly string[]): SaidRecipe {
   });
 }
 
-/** A place in the text as it was read is told as one in the text as it was typed; what may be typed instead is the whole of it. */
+/**
+ * A place in the text as it was read is told as one in the text as it was typed; what may be typed instead is the
+ * whole of it.
+ */
 function placed<T>(text: string, work: () => T): T {
   try {
     return work();

@@ -36,7 +36,10 @@ export interface Book {
   recipe(revisionId: string): Recipe | undefined;
   /** the name of a mix, by one of its revisions */
   nameOf(revisionId: string): string;
-  /** revisions that were worked out before, by id; whoever holds it empties it when a clay, a line or a recipe changes */
+  /**
+   * revisions that were worked out before, by id; whoever holds it empties it when a clay, a line or a recipe
+   * changes
+   */
   readonly worked?: Map<string, Worked>;
 }
 

@@ -47,8 +47,15 @@ const FILLERS = /^(?:of\b|the\b|mix(?:ed)?\b(?= of)|:|=|in\b(?= parts)|by\b(?= (
 const RATIO = /^(\d+(?:[.,]\d+)?(?:\s*\/\s*\d+)?|[½¼¾⅓⅔])(?:\s*(?::|\bto\b|-to-)\s*(\d+(?:[.,]\d+)?|[½¼¾⅓⅔]))+/i;
 /** `50/50`, `2/1`, `1/2/1`: amounts set against each other, where one fraction would be one or more. */
 const SLASHED = /^\d+(?:\s*\/\s*\d+)+/;
-const EQUAL =
-  /^(?:1 part (?:of )?each(?: of)?\b|equal (?:parts|amounts|shares)(?: of)?|(?:1\/2|half)(?: and |\/|-and-)(?:1\/2|half)|same amounts? of)/i;
+const EQUAL = new RegExp(
+  [
+    '^(?:1 part (?:of )?each(?: of)?\\b',
+    'equal (?:parts|amounts|shares)(?: of)?',
+    '(?:1/2|half)(?: and |/|-and-)(?:1/2|half)',
+    'same amounts? of)',
+  ].join('|'),
+  'i',
+);
 const REST = /^(?:the )?(?:rest|remainder)\b(?: of it)?(?: is)?/i;
 const WORD = /^[\p{L}\p{M}][\p{L}\p{M}\d'’-]*/u;
 
@@ -231,7 +238,10 @@ function digitsIn(text: string, names: Names): string {
   return lines.replace(/\ue000(\d+)\ue001/g, (_, i: string) => kept[Number(i)] ?? '');
 }
 
-/** The tokens of a typed recipe, and the text that their places are in. @throws Complaint `notation/unexpected`, `number/ambiguous` */
+/**
+ * The tokens of a typed recipe, and the text that their places are in.
+ * @throws Complaint `notation/unexpected`, `number/ambiguous`
+ */
 export function cutRecipe(text: string, names: Names): { readonly tokens: Token[]; readonly text: string } {
   const straight = text
     .replace(/[“”„]/g, '"')

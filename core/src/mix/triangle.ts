@@ -1,7 +1,10 @@
 import { hexOf, labOf, mixPigments, type Lab, type Pigment } from '#core/colour';
 import { ratios, unitsOf, type Ratio } from './find/index.js';
 
-/** Three mixes: their shares at a point of a triangle with its first corner on top, the second left, the third right. */
+/**
+ * Three mixes: their shares at a point of a triangle with its first corner on top, the second left, the third
+ * right.
+ */
 export type Corners = readonly [Pigment, Pigment, Pigment];
 
 /** A mix of the three that can be laid down. `x` and `y` from 0 to 1 across the triangle's box, y downwards. */

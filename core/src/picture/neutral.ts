@@ -8,7 +8,10 @@ export const NO_CAST: Gains = [1, 1, 1];
 /** A patch darker than this holds more noise than colour; one lighter than this is clipped: linear light. */
 const DARKEST = 0.02;
 const LIGHTEST = 0.985;
-/** A patch more coloured than this is hardly grey or white under any lamp: its strongest channel against its weakest. */
+/**
+ * A patch more coloured than this is hardly grey or white under any lamp: its strongest channel against its
+ * weakest.
+ */
 const MOST_CAST = 4;
 
 /** Shares of the channels in luminance (IEC 61966-2-1). */

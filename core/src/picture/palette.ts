@@ -59,7 +59,10 @@ const square = (bins: Bins, i: number, c: Lab): number =>
   ((bins.l[i] ?? 0) - c.l) ** 2 + ((bins.a[i] ?? 0) - c.a) ** 2 + ((bins.b[i] ?? 0) - c.b) ** 2;
 const labAt = (bins: Bins, i: number): Lab => ({ l: bins.l[i] ?? 0, a: bins.a[i] ?? 0, b: bins.b[i] ?? 0 });
 
-/** Where to begin: the colour with most of the picture, then again and again the one that is farthest from those and has much of it. */
+/**
+ * Where to begin: the colour with most of the picture, then again and again the one that is farthest from those
+ * and has much of it.
+ */
 function seeds(bins: Bins, count: number): Lab[] {
   const first = bins.weight.indexOf(Math.max(...bins.weight));
   const chosen = [labAt(bins, first)];

@@ -5,7 +5,10 @@ import type { Celsius, Grams } from '#core/units';
 export const SCHOOLS_OF_CONDITIONING = ['thin slices', 'thick slices', 'by hand'] as const;
 export type Conditioner = (typeof SCHOOLS_OF_CONDITIONING)[number];
 
-/** Passes for a portion of fresh clay at {@link USUAL_ROOM}: careful makers give every line 20 to 30. Assumptions until somebody says or counts another number. */
+/**
+ * Passes for a portion of fresh clay at {@link USUAL_ROOM}: careful makers give every line 20 to 30. Assumptions
+ * until somebody says or counts another number.
+ */
 const PASSES_FRESH: Readonly<Record<Firmness, number>> = { soft: 20, medium: 22, firm: 26, crumbly: 30 };
 /** The widest gap works the clay less at each pass; by hand it is turns and folds. Assumptions. */
 const SCHOOL_FACTOR: Readonly<Record<Conditioner, number>> = { 'thin slices': 1, 'thick slices': 1.2, 'by hand': 1.5 };
@@ -14,7 +17,10 @@ export const USUAL_ROOM: Celsius = 21;
 const COLD_FACTOR = 1.15;
 /** People take half a block at a time, of one that crumbles a quarter. */
 const [HALF_BLOCK, QUARTER_BLOCK]: readonly [Grams, Grams] = [28.5, 14.25];
-/** A smaller piece takes fewer passes, as the root of this order of its weight: it is thinner and worked through sooner. An assumption. */
+/**
+ * A smaller piece takes fewer passes, as the root of this order of its weight: it is thinner and worked through
+ * sooner. An assumption.
+ */
 const AMOUNT_ROOT = 3;
 const FEWEST = 2;
 

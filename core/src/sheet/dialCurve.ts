@@ -59,7 +59,10 @@ const WAYS: readonly ((known: readonly Known[]) => Curve)[] = [
   },
 ];
 
-/** How well each way foretells readings that are left out, one after the other: the mean square of the miss over what is to be expected of the reading. */
+/**
+ * How well each way foretells readings that are left out, one after the other: the mean square of the miss over
+ * what is to be expected of the reading.
+ */
 function missOf(way: (typeof WAYS)[number], known: readonly Known[]): number {
   const inner = known.slice(1, -1);
   const misses = inner.map(
@@ -80,7 +83,10 @@ const SHARPNESS = 3;
 /** Dials that run evenly are the commonest by so much. An assumption. */
 const BEFORE = [8, 1, 1, 1];
 
-/** Between two readings a dial may bend: so much of the fall between them, at the middle. Beyond them so much of a step for each step. Assumptions, tuned on dials of many kinds. */
+/**
+ * Between two readings a dial may bend: so much of the fall between them, at the middle. Beyond them so much of a
+ * step for each step. Assumptions, tuned on dials of many kinds.
+ */
 const [BEND, BEYOND] = [0.08, 0.35];
 const LEAST_SPREAD = 0.01;
 

@@ -70,24 +70,26 @@ function settingOf(label: string, machine: Machine): Asked {
   return fromSetting(found, machine);
 }
 
+const SAME_AS = 'same(?: (?:setting|thickness|one))?(?: as)?(?: (?:the )?(?:last|before|previous|above))?';
+const SAME_AGAIN = new RegExp(
+  `^(?:the )?(?:${SAME_AS}(?: (?:time|one|sheet|again))?|same again|as (?:before|last time|above)|ditto)$`,
+);
+
 /** `same as last`, `as before` */
 const sameAgain: Way = ({ text }, { last }) => {
-  if (
-    !/^(?:the )?(?:same(?: (?:setting|thickness|one))?(?: as)?(?: (?:the )?(?:last|before|previous|above))?(?: (?:time|one|sheet|again))?|same again|as (?:before|last time|above)|ditto)$/.test(
-      text,
-    )
-  )
-    return null;
+  if (!SAME_AGAIN.test(text)) return null;
   if (!last) throw complaint('instruction/last');
   return last;
 };
 
+const COUNTED = new RegExp(
+  '^(?:(?:a |the )?(?:stack|pile|deck|thickness) of )?(?:(\\d+|an?) )?(?:of )?' +
+    '(?:the |my |your )?(.+?)(?: (?:thick|high|deep|thickness))?$',
+);
+
 /** `5 cards`, `a stack of 5 playing cards`, `4 of the packet card` */
 const byCards: Way = ({ text }, { cardMm, gauges = [] }) => {
-  const counted =
-    /^(?:(?:a |the )?(?:stack|pile|deck|thickness) of )?(?:(\d+|an?) )?(?:of )?(?:the |my |your )?(.+?)(?: (?:thick|high|deep|thickness))?$/.exec(
-      text,
-    );
+  const counted = COUNTED.exec(text);
   const thing = counted?.[2]?.replace(/'s$/, '');
   if (!counted || thing === undefined) return null;
   const [, number] = counted;
@@ -130,12 +132,14 @@ function readInside(text: string, part: string, machines: readonly Machine[], re
   }
 }
 
+const NEIGHBOUR = new RegExp(
+  '^(?:the )?(\\d+|an?|next)\\s*(?:settings?|steps?|notch(?:es)?|stops?|clicks?|numbers?)?\\s*' +
+    '(?:(thinner|finer|narrower|thicker|wider) than|(down|below) from|(below)) (.+)$',
+);
+
 /** `one thinner than my 3`, `2 settings thicker than Bench roller 4`, `one down from the thickest` */
 const byNeighbour: Way = ({ text, machines }, reader) => {
-  const found =
-    /^(?:the )?(\d+|an?|next)\s*(?:settings?|steps?|notch(?:es)?|stops?|clicks?|numbers?)?\s*(?:(thinner|finer|narrower|thicker|wider) than|(down|below) from|(below)) (.+)$/.exec(
-      text,
-    );
+  const found = NEIGHBOUR.exec(text);
   if (!found) return null;
   const inner = readInside(text, found[5] ?? '', machines, reader);
   // how much thinner than a length nobody says
@@ -175,14 +179,17 @@ const byLayers: Way = ({ text, machines }, reader) => {
 /** `thickest`, `3rd thickest`, `next to the thinnest of 9`, `the widest but one`, `the middle setting` */
 const byRank: Way = ({ text, machines }, { own }) => {
   const tail =
-    '(?: (?:setting|gap|opening|one))?(?: (?:on|of) (?:my machine|mine|(@\\d)))?(?:,? (?:(?:out )?of (?:an? )?(?:dial of |machine (?:of|with) )?|(?:on|of) an? (?:pasta )?machine (?:of|with) |on an? )(\\d+)(?:[ -]settings?)?(?: machine)?)?';
+    '(?: (?:setting|gap|opening|one))?(?: (?:on|of) (?:my machine|mine|(@\\d)))?(?:,? (?:(?:out )?of ' +
+    '(?:an? )?(?:dial of |machine (?:of|with) )?|(?:on|of) an? (?:pasta )?machine (?:of|with) |on an? ' +
+    ')(\\d+)(?:[ -]settings?)?(?: machine)?)?';
   const plain = new RegExp(`^(?:the |your |my )?(?:(\\d+)th[ -])?(?:most )?(${PLACE})${tail}$`).exec(text);
   const next = new RegExp(
     `^(?:the )?(?:next|(\\d+)th)[ -](?:one )?(?:to|from|after)[ -](?:the )?(${PLACE})${tail}$`,
   ).exec(text);
   const butOne = new RegExp(`^(?:the )?()(${PLACE})(?: setting)? but (?:1|one)${tail}$`).exec(text);
   const middle = new RegExp(
-    `^(?:the |an? )?(?:middle|medium|mid|middling)()()(?: (?:setting|thickness))?${tail.replace('(?: (?:setting|gap|opening|one))?', '')}$`,
+    '^(?:the |an? )?(?:middle|medium|mid|middling)()()(?: ' +
+      `(?:setting|thickness))?${tail.replace('(?: (?:setting|gap|opening|one))?', '')}$`,
   ).exec(text);
   const found = plain ?? next ?? butOne ?? middle;
   if (!found) return null;
@@ -217,7 +224,8 @@ const bySetting: Way = ({ text, machines }, { own }) => {
     return settingOf(mine[1] ?? mine[2] ?? '', own);
   }
   const of = new RegExp(
-    `^${mark}(${LABEL}|[a-z])(?:th (?:setting|position))?,? (?:(?:of|on|at|in|with) )?(@\\d)$|^(@\\d),?:? (?:(?:at|on) )?${mark}(${LABEL}|[a-z])$`,
+    `^${mark}(${LABEL}|[a-z])(?:th (?:setting|position))?,? (?:(?:of|on|at|in|with) ` +
+      `)?(@\\d)$|^(@\\d),?:? (?:(?:at|on) )?${mark}(${LABEL}|[a-z])$`,
   ).exec(text);
   const machine = of && machines[Number((of[2] ?? of[3] ?? '@0').slice(1))];
   return machine ? settingOf(of[1] ?? of[4] ?? '', machine) : null;
@@ -245,7 +253,8 @@ const byDial: Way = ({ text }, _, said) => {
 /** A number of which nobody says whose it is: each reading of it is offered. */
 const byNumber: Way = ({ text }, { own, system }, said) => {
   const found = new RegExp(
-    `^(?:the )?((?:setting|position|dial|notch|mark|stop) #?|#)?(${LABEL}|\\d+/\\d+)(?:(th)(?: (?:setting|position|notch|stop))?)?$`,
+    `^(?:the )?((?:setting|position|dial|notch|mark|stop) #?|#)?(${LABEL}|\\d+/\\d+)(?:(th)(?: ` +
+      '(?:setting|position|notch|stop))?)?$',
   ).exec(text);
   if (!found) return null;
   const [, mark, number = '', ranked] = found;
@@ -326,7 +335,8 @@ function orUnreadable<T>(said: string, work: () => T): T {
  * that is known here or only described, a rank on the dial, cards and other
  * things one measures with, layers, or one thing beside another. A number of
  * which nobody says whose it is has several meanings.
- * @throws Complaint `thickness/unreadable`, `thickness/range`, `instruction/…`, `setting/unknown`, `machine/unknown`, `unit/empty`, `unit/range`, `amount/positive`
+ * @throws Complaint `thickness/unreadable`, `thickness/range`, `instruction/…`, `setting/unknown`,
+ * `machine/unknown`, `unit/empty`, `unit/range`, `amount/positive`
  */
 export function readInstruction(text: string, reader: Reader): Asked {
   const said = text.trim().replace(/\s+/g, ' ');

@@ -1,7 +1,10 @@
 import { ORDINALS, literally, withDigits, withoutRoughly } from '#core/units';
 import type { Machine } from './machine.js';
 
-/** An instruction in one way of writing, with the machines that it names taken out: `@0` stands for the first of them. */
+/**
+ * An instruction in one way of writing, with the machines that it names taken out: `@0` stands for the first of
+ * them.
+ */
 export interface Phrase {
   readonly text: string;
   readonly machines: readonly Machine[];

@@ -32,7 +32,10 @@ export function gaugedByCards(count: number, cardMm: Mm | null): Gauged {
   return { mm, sigmaMm: Math.hypot(one / 3, mm * (cardMm === null ? CARD_SPREAD : MEASURED_CARD_SPREAD)) };
 }
 
-/** So many layers of one setting measured together with calipers: n times as sure. @throws Complaint `unit/range`, `amount/positive` */
+/**
+ * So many layers of one setting measured together with calipers: n times as sure.
+ * @throws Complaint `unit/range`, `amount/positive`
+ */
 export function gaugedByStack(layers: number, together: Mm): Gauged {
   const count = counted(layers, 'The number of layers');
   if (!(together > 0)) throw complaint('amount/positive', { what: 'The stack' });

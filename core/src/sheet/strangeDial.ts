@@ -44,8 +44,11 @@ function labelsOf({ widest, thinnest, count: said }: Facts, at: number): string[
   return widest !== null ? dialLabels(String(end), String(other), '1') : dialLabels(String(other), String(end), '1');
 }
 
-const FILLERS =
-  /\b(?:a|an|the|it|its|machine|one|that|which|where|when|with|whose|has|having|goes|going|runs|running|is|are|being|as|and|on|of|in|for|if|dial|setting|settings|number|numbers|from|to|at|pasta|clay|roller|rollers)\b|[,:=#-]/g;
+const FILLING = [
+  'a|an|the|it|its|machine|one|that|which|where|when|with|whose|has|having|goes|going|runs|running',
+  'is|are|being|as|and|on|of|in|for|if|dial|setting|settings|number|numbers|from|to|at|pasta|clay|roller|rollers',
+].join('|');
+const FILLERS = new RegExp(`\\b(?:${FILLING})\\b|[,:=#-]`, 'g');
 
 /** What an instruction says of a dial, and the setting on it; null where anything else stands in it. */
 function dialIn(text: string): { readonly at: string | null; readonly facts: Facts } | null {
@@ -59,7 +62,8 @@ function dialIn(text: string): { readonly at: string | null; readonly facts: Fac
   // 7 being the thickest, 9 = thinnest, and: thickest is 1
   rest = rest.replace(
     new RegExp(
-      `(?<![\\d.#])(\\d+)(?:\\s*[=:]|\\s+(?:is|being|as|was|are))?\\s+(?:the\\s+)?(${PLACE})\\b(?:\\s+(?:one|setting|gap))?`,
+      '(?<![\\d.#])(\\d+)(?:\\s*[=:]|\\s+(?:is|being|as|was|are))?\\s+(?:the\\s+)?' +
+        `(${PLACE})\\b(?:\\s+(?:one|setting|gap))?`,
       'g',
     ),
     (_, number: string, place: string) => end(number, place),

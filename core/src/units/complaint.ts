@@ -15,16 +15,19 @@ const SENTENCES = {
   'date/unreadable': (d: { text: string }) =>
     `“${d.text}” cannot be read as a date code. Write 2024-09, 15.09.2024, 240915, 24W37 or 24-259.`,
   'date/ambiguous': (d: { text: string; month: string; week: string }) =>
-    `“${d.text}” could be ${d.month} or ${d.week}. Write 20${d.text.slice(0, 2)}-${d.text.slice(2)} for the month, ${d.text.slice(0, 2)}W${d.text.slice(2)} for the week.`,
+    `“${d.text}” could be ${d.month} or ${d.week}. Write 20${d.text.slice(0, 2)}-${d.text.slice(2)} for ` +
+    `the month, ${d.text.slice(0, 2)}W${d.text.slice(2)} for the week.`,
   'colour/unreadable': (d: { text: string }) =>
-    `“${d.text}” is not a colour. Write six digits as in 7B1E4B, L*, a* and b* as in 52 41 -8, or a plain word as in dark green.`,
+    `“${d.text}” is not a colour. Write six digits as in 7B1E4B, L*, a* and b* as in 52 41 -8, or a ` +
+    'plain word as in dark green.',
   'colour/range': (d: { text: string }) =>
     `“${d.text}” is no colour of a surface: L* runs from 0 to 100, a* and b* from -128 to 128.`,
   'notation/empty': () => 'Write the parts, for example: 2 Beetroot + 1 Chalk.',
   'notation/unexpected': (d: { found: string; at: number; wanted: string }) =>
     `At place ${d.at + 1}: found “${d.found}” where ${d.wanted} should be.`,
   'notation/unknown': (d: { name: string; near?: readonly string[]; choices?: readonly string[] }) =>
-    `“${d.name}” is neither a clay on your shelf nor a mix of yours.${d.near !== undefined && d.near.length > 0 ? ` Did you mean ${d.near.join(', or ')}?` : ''}`,
+    `“${d.name}” is neither a clay on your shelf nor a mix of ` +
+    `yours.${d.near !== undefined && d.near.length > 0 ? ` Did you mean ${d.near.join(', or ')}?` : ''}`,
   'notation/shares': (d: { amounts: number; things: number }) =>
     `There are ${d.amounts} amounts for ${d.things} clays or mixes. Write one amount for each.`,
   'notation/parts': (d: { text: string }) =>
@@ -46,7 +49,8 @@ const SENTENCES = {
   'parts/unreadable': (d: { text: string }) => `“${d.text}” is not a number of parts. Write 2, ½, 1/4 or 1.5.`,
   'mix/cycle': (d: { path: string }) => `A mix cannot contain itself: ${d.path}.`,
   'mix/deep': (d: { depth: number; most: number }) =>
-    `This mix is made of mixes inside mixes, ${d.depth} deep. Sledge follows ${d.most}: write one of them down as a mix of clays.`,
+    `This mix is made of mixes inside mixes, ${d.depth} deep. Sledge follows ${d.most}: write one of ` +
+    'them down as a mix of clays.',
   'mix/digits': (d: { most: number }) =>
     `The parts of this mix make shares with more than ${d.most} digits, which nobody can measure. Use simpler parts.`,
   'mix/missing': (d: { name: string }) => `${d.name} is not there any more, so this mix cannot be worked out.`,
@@ -58,7 +62,8 @@ const SENTENCES = {
   'setting/unknown': (d: { label: string; machine: string; labels: string }) =>
     `${d.machine} has no setting ${d.label}. Its dial has ${d.labels}.`,
   'thickness/unreadable': (d: { text: string }) =>
-    `“${d.text}” is not a thickness. Write 1.5 mm, 1/16 in, 5 cards, third thickest, four layers of my 3, a setting as in: setting 3 of Bench roller, or one of a dial as in: 4 where 7 is widest.`,
+    `“${d.text}” is not a thickness. Write 1.5 mm, 1/16 in, 5 cards, third thickest, four layers of my ` +
+    '3, a setting as in: setting 3 of Bench roller, or one of a dial as in: 4 where 7 is widest.',
   'thickness/range': (d: { mm: string; low: string; high: string }) =>
     `No sheet is ${d.mm} thick: they are from ${d.low} to ${d.high}.`,
   'instruction/ambiguous': (d: { text: string; choices: readonly string[] }) =>
@@ -102,16 +107,21 @@ const SENTENCES = {
   'sheet/room': (d: { count: number; fits: number }) =>
     `${d.count} of these do not fit on what is left of the sheet; ${d.fits} do.`,
   'cane/points': (d: { points: number; most: number }) =>
-    `The outlines of this cane have ${d.points.toLocaleString('en')} points; ${d.most.toLocaleString('en')} are the most. Simplify the drawing.`,
+    `The outlines of this cane have ${d.points.toLocaleString('en')} points; ` +
+    `${d.most.toLocaleString('en')} are the most. Simplify the drawing.`,
   'cane/deep': (d: { most: number }) =>
-    `This cane has canes inside canes, more than ${d.most} deep. Build one of the inner ones as a cane of its own steps.`,
+    `This cane has canes inside canes, more than ${d.most} deep. Build one of the inner ones as a cane ` +
+    'of its own steps.',
   'cane/work': (d: { most: number }) =>
-    `This cane and the canes in it take more than ${d.most.toLocaleString('en')} steps. Take fewer canes into each other.`,
+    `This cane and the canes in it take more than ${d.most.toLocaleString('en')} steps. Take fewer canes ` +
+    'into each other.',
   'cane/rods': (d: { most: number }) =>
-    `The bundles of this cane have more than ${d.most.toLocaleString('en')} rods in all. Bundle fewer, reduce, and bundle that again.`,
+    `The bundles of this cane have more than ${d.most.toLocaleString('en')} rods in all. Bundle fewer, ` +
+    'reduce, and bundle that again.',
   'cane/outline': () => 'This outline encloses nothing. Draw it as a closed line around an area.',
   'cane/star': () =>
-    'This outline folds back on itself, so nothing can be pressed to it from its middle. Draw it rounder, or in two parts.',
+    'This outline folds back on itself, so nothing can be pressed to it from its middle. Draw it ' +
+    'rounder, or in two parts.',
   'cane/begin': () => 'A cane begins with a log, a block, a plug, a roll, a loaf, a template or another cane.',
   'cane/begin again': (d: { step: number }) =>
     `Step ${d.step} begins a cane anew. Stack it beside, arrange it, or put it in instead.`,
@@ -126,16 +136,19 @@ const SENTENCES = {
     `The cane is ${d.now} long by now, so it cannot be reduced to ${d.wanted}. Reducing makes it longer.`,
   'cane/ends': () => 'So little clay is lost in its ends altogether. Begin with a longer piece.',
   'cane/unlike': (d: { parts: number }) =>
-    `These ${d.parts} parts are not alike, so they cannot all go on as one. Say which of them goes on; the others stay aside.`,
+    `These ${d.parts} parts are not alike, so they cannot all go on as one. Say which of them goes on; ` +
+    'the others stay aside.',
   'cane/asked': (d: { long: string; slice: string }) =>
-    `Reduced to the lengths that its steps ask for, it is ${d.long} long, and that is shorter than ${d.slice}. Reduce it further, or begin with more clay.`,
+    `Reduced to the lengths that its steps ask for, it is ${d.long} long, and that is shorter than ` +
+    `${d.slice}. Reduce it further, or begin with more clay.`,
   'cane/trim': (d: { now: string }) => `So much cannot be cut off both ends: the cane is only ${d.now} long.`,
   'cane/pieces': (d: { needed: number; have: number }) =>
     `This takes ${d.needed} pieces, and there ${d.have === 1 ? 'is one' : `are ${d.have}`}. Cut the cane across first.`,
   'cane/count': (d: { what: string; low: number; high: number }) =>
     `${d.what} has to be a whole number from ${d.low} to ${d.high}.`,
   'cane/straight': () =>
-    'Only pieces with straight sides and square corners lie in rows without gaps. Press it to a square or a rectangle first.',
+    'Only pieces with straight sides and square corners lie in rows without gaps. Press it to a square ' +
+    'or a rectangle first.',
   'cane/quarter': () => 'Only square pieces fit again after a quarter turn. Press it to a square first.',
   'cane/base': () =>
     'Two pieces are joined along a flat side at the bottom. Press it to a triangle or a half round first.',
@@ -168,7 +181,10 @@ const SENTENCES = {
 export type ComplaintCode = keyof typeof SENTENCES;
 type Details<C extends ComplaintCode> = Parameters<(typeof SENTENCES)[C]>[0];
 
-/** A sentence for a person. `at` is a place (0-based) in typed text, where there is one; `choices` what could be typed instead, where it has several meanings. */
+/**
+ * A sentence for a person. `at` is a place (0-based) in typed text, where there is one; `choices` what could be
+ * typed instead, where it has several meanings.
+ */
 export class Complaint extends Error {
   readonly at: number | undefined;
   readonly code: ComplaintCode;

@@ -52,7 +52,10 @@ const KINDS = {
   },
 } satisfies Record<string, Kind>;
 
-/** One way to write what people write in many: small letters, straight quotation marks, no words that only make a number rough. */
+/**
+ * One way to write what people write in many: small letters, straight quotation marks, no words that only make a
+ * number rough.
+ */
 function plain(text: string): string {
   const marks = text
     .replace(/[“”„″]|''|’’|′′/g, '"')

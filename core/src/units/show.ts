@@ -10,7 +10,10 @@ import {
 
 const trimZeros = (text: string): string => (text.includes('.') ? text.replace(/\.?0+$/, '') : text);
 
-/** Figures that a small amount keeps: 0.04 g is not 0 g. Of a length one says enough, as its last place is the hand's. */
+/**
+ * Figures that a small amount keeps: 0.04 g is not 0 g. Of a length one says enough, as its last place is the
+ * hand's.
+ */
 const KEPT_OF_MASS = 2;
 const KEPT_OF_LENGTH = 1;
 const MOST_PLACES = 7;

@@ -14,7 +14,10 @@ const TITLES: Readonly<Record<number, readonly [string, string]>> = {
 };
 
 const KEPT_HERE = 'What you entered is kept here and tried again.';
-/** What a failure of the disk means, by the beginning of its code. 507: the window keeps what was entered and tries again. */
+/**
+ * What a failure of the disk means, by the beginning of its code. 507: the window keeps what was entered and tries
+ * again.
+ */
 const OF_THE_DISK: Readonly<Record<string, string>> = {
   SQLITE_FULL: `The disk is full, so nothing was saved. Make room. ${KEPT_HERE}`,
   ENOSPC: `The disk is full, so nothing was saved. Make room. ${KEPT_HERE}`,
@@ -96,7 +99,8 @@ export class ProblemFilter implements ExceptionFilter {
     return make(
       500,
       'Sledge made a mistake',
-      `Something went wrong inside Sledge. Nothing was saved; what was there before is unchanged. It stands in the log as fault ${fault}.`,
+      'Something went wrong inside Sledge. Nothing was saved; what was there before is unchanged. It ' +
+        `stands in the log as fault ${fault}.`,
       { fault },
     );
   }

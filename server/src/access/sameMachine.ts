@@ -1,6 +1,9 @@
 import type { NextFunction, Request, Response } from 'express';
 
-/** A page that is gone to, as from the garden that one looks round in: it shows itself and tells the other page nothing. */
+/**
+ * A page that is gone to, as from the garden that one looks round in: it shows itself and tells the other page
+ * nothing.
+ */
 const isPage = ({ method, path, headers }: Request): boolean =>
   method === 'GET' &&
   !path.startsWith('/api/') &&

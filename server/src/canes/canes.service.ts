@@ -307,7 +307,10 @@ export class CanesService {
     return isMixable(of) ? this.studio.has(of) : (await this.blends.inside(of.id)) !== null;
   }
 
-  /** What a program names, as rows. @throws ProblemException where something is not there, or the cane would contain itself */
+  /**
+   * What a program names, as rows.
+   * @throws ProblemException where something is not there, or the cane would contain itself
+   */
   private async usesIn(program: Program, ownRevision: string, ownId: string, name: string): Promise<Uses> {
     const { materials, canes } = usedIn(program.steps);
     const uses: Uses = [];

@@ -69,7 +69,10 @@ export class CopyShelf {
     return `${when.toISOString().slice(0, 19).replace('T', ' ').replaceAll(':', '')} ${occasion}, change ${change}`;
   }
 
-  /** Keeps a dated copy and lets go what is beyond the last ten. At a start none where the newest one has the same change. */
+  /**
+   * Keeps a dated copy and lets go what is beyond the last ten. At a start none where the newest one has the same
+   * change.
+   */
   async takeDated(from: string, occasion: Occasion, change: number): Promise<void> {
     const [newest] = this.list().filter((c) => c.dated);
     const same = occasion === 'at start' && newest !== undefined && DATED.exec(newest.name)?.[2] === String(change);

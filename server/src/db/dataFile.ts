@@ -169,7 +169,10 @@ export class DataFile {
     if (this.ahead() > MOST_AHEAD) await workIn(this.db.$client);
   }
 
-  /** Copies the whole of the data. To be called in turn, when nothing else writes. @throws Error where somebody reads for too long */
+  /**
+   * Copies the whole of the data. To be called in turn, when nothing else writes.
+   * @throws Error where somebody reads for too long
+   */
   async copy(take: (file: string, change: number) => Promise<void>): Promise<void> {
     if (!(await workIn(this.db.$client))) throw new Error('The write-ahead file could not be worked in.');
     await take(this.file, await lastChange(this.db.$client));
@@ -181,7 +184,9 @@ export class DataFile {
    */
   async countOnFrom(change: number): Promise<void> {
     await this.db.$client.execute({
-      sql: "INSERT INTO counter (id, value) VALUES ('version', ?) ON CONFLICT (id) DO UPDATE SET value = max(value, excluded.value)",
+      sql:
+        "INSERT INTO counter (id, value) VALUES ('version', ?) ON CONFLICT (id) DO UPDATE SET value = " +
+        'max(value, excluded.value)',
       args: [change + 1],
     });
   }

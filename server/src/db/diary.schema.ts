@@ -104,7 +104,10 @@ export const entryBlends = sqliteTable(
   (t) => [index('entry_blend_entry').on(t.entryId), index('entry_blend_revision').on(t.blendRevisionId)],
 );
 
-/** A sheet that was really made, and what is left of it. What it was rolled at is kept in words: machines come and go. */
+/**
+ * A sheet that was really made, and what is left of it. What it was rolled at is kept in words: machines come and
+ * go.
+ */
 export const sheets = sqliteTable(
   'sheet',
   {
@@ -172,7 +175,10 @@ export const entryCanes = sqliteTable(
     lengthMm: real('length_mm').notNull(),
     /** of both ends together, at the last trim */
     lostMm: real('lost_mm').notNull(),
-    /** each trim, with what would be lost for a share of 1; null of canes that were made before that was written down */
+    /**
+     * each trim, with what would be lost for a share of 1; null of canes that were made before that was written
+     * down
+     */
     trims: text('trims', { mode: 'json' }).$type<readonly TrimMade[]>(),
     slices: integer('slices').notNull(),
     pictureId: text('picture_id').references(() => pictures.id),

@@ -26,7 +26,9 @@ export async function mendFirstVersion(client: Client): Promise<void> {
   await client.batch(
     [
       'DROP TABLE entry_piece',
-      'CREATE TABLE entry_piece (id text PRIMARY KEY NOT NULL, entry_id text NOT NULL, name text NOT NULL, width_mm real NOT NULL, height_mm real, count integer NOT NULL, FOREIGN KEY (entry_id) REFERENCES entry(id) ON UPDATE no action ON DELETE no action)',
+      'CREATE TABLE entry_piece (id text PRIMARY KEY NOT NULL, entry_id text NOT NULL, name text NOT NULL, ' +
+        'width_mm real NOT NULL, height_mm real, count integer NOT NULL, FOREIGN KEY (entry_id) REFERENCES ' +
+        'entry(id) ON UPDATE no action ON DELETE no action)',
       'CREATE INDEX entry_piece_entry ON entry_piece (entry_id)',
       ...pieces.map((piece) => {
         const { width, height } = sizeOf(String(piece.cutter));

@@ -61,7 +61,8 @@ export function refuseVersion(file: string, { version, application }: Header): v
   const known = knownMigrations().length;
   if (version > known) {
     throw new UnusableDatabase(
-      `${file} was written by a newer Sledge (${version}, this one knows ${known}). It was not touched. Start the newer Sledge, or set SLEDGE_DATA to another folder.`,
+      `${file} was written by a newer Sledge (${version}, this one knows ${known}). It was not touched. ` +
+        'Start the newer Sledge, or set SLEDGE_DATA to another folder.',
     );
   }
 }

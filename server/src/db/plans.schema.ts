@@ -217,7 +217,10 @@ export const blends = sqliteTable('blend', {
   retired: integer('retired', { mode: 'boolean' }).notNull(),
 });
 
-/** How a blend is cut and wound up; its colours and settings stand beside it, so that they cannot be taken from under it. */
+/**
+ * How a blend is cut and wound up; its colours and settings stand beside it, so that they cannot be taken from
+ * under it.
+ */
 export const blendRevisions = sqliteTable(
   'blend_revision',
   {

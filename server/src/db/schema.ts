@@ -56,7 +56,10 @@ export const changes = sqliteTable(
   (t) => [index('change_state').on(t.state, t.seq)],
 );
 
-/** Row `version`: the counter behind every `version`. Rows `stamp` and `base`: how a write-ahead file knows its database (stamps.ts). */
+/**
+ * Row `version`: the counter behind every `version`. Rows `stamp` and `base`: how a write-ahead file knows its
+ * database (stamps.ts).
+ */
 export const counters = sqliteTable('counter', { id: id(), value: integer('value').notNull() });
 
 /** The tables that changes write, parents before children. */

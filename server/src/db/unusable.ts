@@ -33,17 +33,20 @@ const ELSEWHERE = 'Set SLEDGE_DATA to another folder.';
 /** What a failure at opening means, by the beginning of its code. */
 const SENTENCES: Readonly<Record<string, (file: string) => string>> = {
   SQLITE_CORRUPT: (file) =>
-    `${file} is damaged. It was not changed. The newest copies lie in ${dirname(file)}/copies: put one in its place, under its name, or ${ELSEWHERE.toLowerCase()}`,
+    `${file} is damaged. It was not changed. The newest copies lie in ${dirname(file)}/copies: put one ` +
+    `in its place, under its name, or ${ELSEWHERE.toLowerCase()}`,
   SQLITE_NOTADB: (file) =>
     `${file} is not a database of Sledge. It was not touched. Move it away, or ${ELSEWHERE.toLowerCase()}`,
   SQLITE_FULL: (file) => `The disk with ${file} is full. Nothing was changed. Make room and start again.`,
   ENOSPC: (file) => `The disk with ${file} is full. Nothing was changed. Make room and start again.`,
   SQLITE_READONLY: (file) =>
-    `${file} cannot be written: it or its folder is read-only. Give yourself the right to write there. Or: ${ELSEWHERE}`,
+    `${file} cannot be written: it or its folder is read-only. Give yourself the right to write there. ` +
+    `Or: ${ELSEWHERE}`,
   EROFS: (file) => `${file} cannot be written: its disk is read-only. ${ELSEWHERE}`,
   SQLITE_CANTOPEN: (file) => `${file} cannot be opened. Look whether you may read and write there. Or: ${ELSEWHERE}`,
   SQLITE_IOERR: (file) =>
-    `The disk with ${file} does not answer as it should. Nothing was changed. Look after the disk before you start again.`,
+    `The disk with ${file} does not answer as it should. Nothing was changed. Look after the disk before ` +
+    'you start again.',
   EACCES: (file) =>
     `You have no right to read and write ${file} and its folder. Give yourself the right. Or: ${ELSEWHERE}`,
   EPERM: (file) =>

@@ -65,6 +65,7 @@ export async function setAsideForeign(file: string, when = new Date()): Promise<
   renameSync(ahead, aside);
   rmSync(`${file}-shm`, { force: true });
   return existsSync(file)
-    ? `Beside ${file} lay changes that belong to another state of it, perhaps because a copy was put in its place. The file is opened as it is; those changes were kept in ${basename(aside)}.`
+    ? `Beside ${file} lay changes that belong to another state of it, perhaps because a copy was put in ` +
+        `its place. The file is opened as it is; those changes were kept in ${basename(aside)}.`
     : `Beside ${file}, which is not there, lay changes of it. They were kept in ${basename(aside)}.`;
 }

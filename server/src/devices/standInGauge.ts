@@ -52,7 +52,10 @@ export function hiddenGap(machine: MachineDto, at: number): number {
     : setting.mm * (1 + OFF * normalFrom(seeded(seedOf(`${machine.name} ${setting.label}`)))());
 }
 
-/** Calipers or a scale that ship with Sledge, for those who have none and for the tests: noisy, with a zero that wanders, a second unit, a hold, and a connection that is lost now and then. */
+/**
+ * Calipers or a scale that ship with Sledge, for those who have none and for the tests: noisy, with a zero that
+ * wanders, a second unit, a hold, and a connection that is lost now and then.
+ */
 export class StandInGauge {
   private readonly normal: () => number;
   private zero: number;

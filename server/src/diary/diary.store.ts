@@ -21,15 +21,18 @@ export class DiaryStore {
       const [all] = await this.db.select({ total: count() }).from(entries);
       // the inner query walks the index alone, so that a page far back costs little
       const rows = await this.db.all<DiaryCard>(sql`
-        SELECT ${COLUMNS} FROM (SELECT rowid AS hit FROM entry ORDER BY made_on DESC, rowid DESC LIMIT ${limit} OFFSET ${offset})
+        SELECT ${COLUMNS} FROM (
+          SELECT rowid AS hit FROM entry ORDER BY made_on DESC, rowid DESC LIMIT ${limit} OFFSET ${offset})
         JOIN entry e ON e.rowid = hit ORDER BY e.made_on DESC, hit DESC`);
       return { total: all?.total ?? 0, entries: rows };
     }
     const rows = await this.db.all<DiaryCard & { total: number }>(sql`
       WITH hits AS MATERIALIZED (
-        SELECT rowid AS id FROM entry_search WHERE entry_search MATCH ${matchOf(words)} ORDER BY rowid DESC LIMIT ${MOST_FOUND})
+        SELECT rowid AS id FROM entry_search WHERE entry_search MATCH ${matchOf(words)}
+        ORDER BY rowid DESC LIMIT ${MOST_FOUND})
       SELECT ${COLUMNS}, (SELECT count(*) FROM hits) AS total
-      FROM hits JOIN entry e ON e.rowid = hits.id ORDER BY e.made_on DESC, hits.id DESC LIMIT ${limit} OFFSET ${offset}`);
+      FROM hits JOIN entry e ON e.rowid = hits.id
+      ORDER BY e.made_on DESC, hits.id DESC LIMIT ${limit} OFFSET ${offset}`);
     return { total: rows[0]?.total ?? 0, entries: rows.map(({ total: _, ...card }) => card) };
   }
 

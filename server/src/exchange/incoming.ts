@@ -100,7 +100,9 @@ export async function understand(lines: readonly MixLineDto[], studio: Studio): 
     if (path.includes(key)) {
       faults.push({
         row: line.row,
-        sentence: `A mix cannot contain itself: ${[...path.slice(path.indexOf(key)), key].map((k) => inFile.get(k)?.name.trim() ?? k).join(' contains ')}.`,
+        sentence:
+          'A mix cannot contain itself: ' +
+          `${[...path.slice(path.indexOf(key)), key].map((k) => inFile.get(k)?.name.trim() ?? k).join(' contains ')}.`,
       });
       failed.add(key);
       return null;

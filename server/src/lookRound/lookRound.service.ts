@@ -18,7 +18,11 @@ export class LookRoundService implements OnApplicationShutdown {
   /** Where this Sledge goes back to, where it is such a garden itself. */
   readonly back = process.env[BACK] ?? null;
 
-  /** The address of the garden; it is laid out when it is first asked for. @param back the address to come back to @throws ProblemException */
+  /**
+   * The address of the garden; it is laid out when it is first asked for.
+   * @param back the address to come back to
+   * @throws ProblemException
+   */
   open(back: string): Promise<string> {
     this.garden ??= this.layOut(back);
     return this.garden.address;

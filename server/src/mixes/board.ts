@@ -76,7 +76,10 @@ export class Board implements OnApplicationBootstrap, OnApplicationShutdown {
     });
   }
 
-  /** Works the mixes out after the start, a few at a time, so that the first who looks does not wait for all of them. */
+  /**
+   * Works the mixes out after the start, a few at a time, so that the first who looks does not wait for all of
+   * them.
+   */
   onApplicationBootstrap(): void {
     const waiting = this.studio.all('mix').map((mix) => mix.id);
     const next = (): void => {

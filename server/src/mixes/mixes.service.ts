@@ -125,7 +125,9 @@ export class MixesService {
       ];
       if (uses.length > 0)
         throw inUse(
-          `${mix.name} is used by ${uses.slice(0, 6).join(', ')}${uses.length > 6 ? ` and ${uses.length - 6} more` : ''}. Retire it instead: it leaves the board and stays in them.`,
+          `${mix.name} is used by ` +
+            `${uses.slice(0, 6).join(', ')}${uses.length > 6 ? ` and ${uses.length - 6} more` : ''}. Retire it ` +
+            'instead: it leaves the board and stays in them.',
         );
       draft.remove(
         'ingredient',

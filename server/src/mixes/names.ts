@@ -39,7 +39,10 @@ export function meaningOf({ name, revision }: Named, studio: Studio): Mixable {
   return ofClay(only.id);
 }
 
-/** As {@link meaningOf}; of a name with several meanings, the whole text with each of them is what could be typed instead. */
+/**
+ * As {@link meaningOf}; of a name with several meanings, the whole text with each of them is what could be typed
+ * instead.
+ */
 export function meantIn(text: string, named: Named, studio: Studio): Mixable {
   return attempt(
     () => meaningOf(named, studio),

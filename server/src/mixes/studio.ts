@@ -157,7 +157,10 @@ export class Studio implements Book, OnModuleInit {
     return newest?.id === revisionId ? undefined : newest;
   }
 
-  /** How an ingredient is written in notation: with its line where two clays share a name, with its number where it is not the newest. */
+  /**
+   * How an ingredient is written in notation: with its line where two clays share a name, with its number where it
+   * is not the newest.
+   */
   named(ingredient: Recipe['ingredients'][number]): Named {
     const { of } = ingredient;
     if (of.kind === 'clay') {

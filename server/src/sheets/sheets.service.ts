@@ -64,7 +64,8 @@ export class SheetsService {
       const uses = await this.store.usesOf(gone.map((s) => s.id));
       if (uses.length > 0)
         throw inUse(
-          `Setting ${gone.map((s) => s.label).join(', ')} is used by ${uses.join(', ')}. Choose another setting there first.`,
+          `Setting ${gone.map((s) => s.label).join(', ')} is used by ${uses.join(', ')}. Choose another ` +
+            'setting there first.',
         );
       const { settings, readings, ...machine } = dto;
       await draft.put('machine', { ...machine, name: dto.name.trim(), version: draft.version });

@@ -91,7 +91,8 @@ export class ShelfService {
       await checkVersion(`The block of ${name}`, stored?.version, dto.version, () => stored);
       if (dto.leftGrams > dto.netGrams)
         throw refused(
-          `A block of ${grams(dto.netGrams)} cannot have ${grams(dto.leftGrams)} left. Add a block, or change its net weight.`,
+          `A block of ${grams(dto.netGrams)} cannot have ${grams(dto.leftGrams)} left. Add a block, or ` +
+            'change its net weight.',
           'leftGrams',
         );
       await draft.put('block', { ...dto, version: draft.version });

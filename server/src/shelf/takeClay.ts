@@ -8,7 +8,8 @@ import type { Studio } from '../mixes/studio.js';
 
 /**
  * Takes clay off its blocks, oldest first, and notes it with a diary entry.
- * @throws ProblemException at `used.<i>` for a clay that is not there, stands there twice, or of which there is too little
+ * @throws ProblemException at `used.<i>` for a clay that is not there, stands there twice, or of which there is
+ * too little
  */
 export async function takeClay(draft: Draft, studio: Studio, entryId: string, used: readonly UsedDto[]): Promise<void> {
   const seen = new Set<string>();

@@ -28,7 +28,10 @@ interface BenchStepsProps {
   readonly what: string;
   readonly steps: readonly BenchWords[];
   readonly art?: ((at: number) => ReactNode) | undefined;
-  /** what comes after the last step; `counts` holds what was counted in each, `leave` forgets the place when it is written down */
+  /**
+   * what comes after the last step; `counts` holds what was counted in each, `leave` forgets the place when it is
+   * written down
+   */
   readonly finish: (counts: readonly number[], back: () => void, leave: () => void) => ReactElement;
   /** for the hands of a person who wants to leave */
   readonly foot?: ReactNode;

@@ -65,7 +65,10 @@ function Side({ clash, mine, nameOf }: SideProps): ReactElement {
   );
 }
 
-/** Two windows changed the same field of the same thing: both states side by side, and the choice; one clash after the other. */
+/**
+ * Two windows changed the same field of the same thing: both states side by side, and the choice; one clash after
+ * the other.
+ */
 export function ClashBar(): ReactElement | null {
   const clashes = useOutbox((s) => s.clashes);
   const nameOf = useNames();

@@ -30,7 +30,10 @@ export function CutLayout({ layout, cutter, hex, room }: CutLayoutProps): ReactE
       viewBox={`0 0 ${whole.width} ${whole.height}`}
       role="img"
       style={{ display: 'block', maxWidth: '100%', height: 'auto' }}
-      aria-label={`Cutting layout: ${layout.perSheet} on a sheet of ${showLength(layout.width, units)} by ${showLength(layout.length, units)}`}
+      aria-label={
+        `Cutting layout: ${layout.perSheet} on a sheet of ${showLength(layout.width, units)} by ` +
+        `${showLength(layout.length, units)}`
+      }
     >
       <g transform={`translate(${left} 2)`}>
         <rect width={w} height={l} fill={`#${hex}`} />

@@ -49,7 +49,10 @@ function outline(share: number, y: number, h: number): { top: string; side: stri
   };
 }
 
-/** Discs of one clay stacked on the bench: whole ones, then a half or a quarter cut from one; as high as they are among the stacks `beside`. */
+/**
+ * Discs of one clay stacked on the bench: whole ones, then a half or a quarter cut from one; as high as they are
+ * among the stacks `beside`.
+ */
 export function DiscStack({
   parts,
   hex,

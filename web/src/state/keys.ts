@@ -32,7 +32,10 @@ export const useKeyList = create<Keys>()((set) => ({
 const typing = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
 
-/** Keys that work anywhere in `place` while nobody is typing: from the moment it is on the screen, or a quick key would go to the place before. */
+/**
+ * Keys that work anywhere in `place` while nobody is typing: from the moment it is on the screen, or a quick key
+ * would go to the place before.
+ */
 export function useKeys(place: string, bindings: readonly KeyBinding[]): void {
   const latest = useRef(bindings);
   latest.current = bindings;

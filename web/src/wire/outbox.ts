@@ -82,7 +82,10 @@ export function tryNow(): void {
 }
 
 let sent = 0;
-/** Grows with every change of this window, of whatever it is: an answer may hold anything. NaN while one is on its way. */
+/**
+ * Grows with every change of this window, of whatever it is: an answer may hold anything. NaN while one is on its
+ * way.
+ */
 export const changesMade = (): number => (isQuiet() ? sent : NaN);
 
 export const isQuiet = (): boolean => useOutbox.getState().waiting.length === 0;

@@ -5,7 +5,10 @@ import { useLearning } from './queries.js';
 const stated = pigmentsWith(null);
 const sources = new WeakMap<Learned, PigmentSource>();
 
-/** The pigments that predictions use: with what the chips taught, unless that is switched off. A clay's curve is worked out once a visit. */
+/**
+ * The pigments that predictions use: with what the chips taught, unless that is switched off. A clay's curve is
+ * worked out once a visit.
+ */
 export function usePigments(): PigmentSource {
   const { data } = useLearning();
   const learned = data?.use ? data.learned : null;

@@ -36,7 +36,10 @@ function setRefused(path: string, refused: Refused | null): void {
 /** Answers that hold many things; each of those is changed at an address of its own. */
 const LISTS = ['/api/shelf', '/api/machines', '/api/sheets'];
 
-/** The answer with a thing of it as it is after a change, known by its id; the bench has none and is told by its address. */
+/**
+ * The answer with a thing of it as it is after a change, known by its id; the bench has none and is told by its
+ * address.
+ */
 export function withChanged(answer: unknown, path: string, body: { readonly id?: string }): unknown {
   const inList = (list: unknown): unknown =>
     Array.isArray(list) ? list.map((x: { id?: unknown }) => (x.id === body.id ? { ...x, ...body } : x)) : list;
@@ -136,7 +139,10 @@ function refusedAt(at: string, method: 'PUT' | 'POST' | 'DELETE', error: Refused
   void client.invalidateQueries({ predicate: (query) => elsewhere || query.queryKey[0] !== at });
 }
 
-/** Saves a thing that is read from its own address, and shows it there at once. @param shown the answer as it will be */
+/**
+ * Saves a thing that is read from its own address, and shows it there at once.
+ * @param shown the answer as it will be
+ */
 export function put<T extends { readonly id?: string; readonly version?: number }>(
   path: string,
   body: T,
@@ -147,7 +153,10 @@ export function put<T extends { readonly id?: string; readonly version?: number 
   return changeOf<T>('PUT', path, body, base);
 }
 
-/** Settles the oldest clash: in the fields that both changed, this window's values or the other one's. All else is joined. */
+/**
+ * Settles the oldest clash: in the fields that both changed, this window's values or the other one's. All else is
+ * joined.
+ */
 export async function settleClash(keepMine: boolean): Promise<void> {
   const clash = takeClash();
   if (!clash) return;

@@ -12,7 +12,10 @@ export interface WorkedCane {
   readonly steps: readonly PlainStep[];
 }
 
-/** A cane worked out step by step in the worker; null until it is, and where there is none. What is older stays until the newer is there. */
+/**
+ * A cane worked out step by step in the worker; null until it is, and where there is none. What is older stays
+ * until the newer is there.
+ */
 export function useWorkedCane(id: string, cane: PlainCane | null): WorkedCane | null {
   const [worked, setWorked] = useState<WorkedCane | null>(null);
   const key = JSON.stringify(cane);

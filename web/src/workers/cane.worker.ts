@@ -193,7 +193,8 @@ const worker = {
   /**
    * The face after a step. A coarse one is painted at once; a fine one lets
    * everything go before it that is waiting, and again after every few rows.
-   * @param every blocks of so many pixels: a coarser picture at once @returns null where it cannot be, or another picture was asked for under the same name meanwhile
+   * @param every blocks of so many pixels: a coarser picture at once @returns null where it cannot be, or another
+   * picture was asked for under the same name meanwhile
    */
   async face(
     id: string,

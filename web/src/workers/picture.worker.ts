@@ -60,7 +60,8 @@ async function isTooLarge(file: Blob): Promise<boolean> {
 const worker = {
   /**
    * Decodes a picture, turned as its file says, and scales it down.
-   * @returns null where it is no picture that this browser can read; `too large` where unpacking it would take more than there is
+   * @returns null where it is no picture that this browser can read; `too large` where unpacking it would take
+   * more than there is
    */
   async open(file: Blob): Promise<Opened | 'too large' | null> {
     if (await isTooLarge(file)) return 'too large';

@@ -5,7 +5,10 @@ import { complaint } from '#core/units';
 export interface Inner {
   readonly steps: (value: unknown, where: string) => void;
 }
-/** Checks a value of a document; `where` is the way to it, as in `steps 3, diameter`. @throws Complaint `cane/format` */
+/**
+ * Checks a value of a document; `where` is the way to it, as in `steps 3, diameter`.
+ * @throws Complaint `cane/format`
+ */
 export type Check = (value: unknown, where: string, inner: Inner) => void;
 /** Fields by their names; those ending in `?` may be left out. */
 export type Fields = Readonly<Record<string, Check>>;

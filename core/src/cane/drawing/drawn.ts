@@ -52,7 +52,8 @@ export function drawnOf(regions: readonly DrawnRegion[], width: Mm, tolerance: M
   const crossing = moved.filter((r) => crossesItself(r.points)).length;
   if (crossing > 0)
     said.push(
-      `${crossing} ${crossing === 1 ? 'outline crosses itself' : 'outlines cross themselves'}: what is enclosed twice counts as outside there.`,
+      `${crossing} ${crossing === 1 ? 'outline crosses itself' : 'outlines cross themselves'}: what is ` +
+        'enclosed twice counts as outside there.',
     );
   const whole = width * height;
   const at = moved.findIndex((r) => Math.abs(signedArea(r.points)) > GROUND * whole);
@@ -70,7 +71,10 @@ export function drawnOf(regions: readonly DrawnRegion[], width: Mm, tolerance: M
   return { regions: [ground, ...moved.filter((_, i) => i !== at)], notes: said };
 }
 
-/** Regions of a drawing as those of a template, filled by their colours. @param key what a colour of the drawing is filled with */
+/**
+ * Regions of a drawing as those of a template, filled by their colours.
+ * @param key what a colour of the drawing is filled with
+ */
 export const drawnToRegions = ({ regions }: Drawn, key: (hex: string) => string): RegionOf<never>[] =>
   regions.map((r, i): RegionOf<never> => ({
     id: `region ${i + 1}`,

@@ -24,7 +24,10 @@ export interface JudgedMaterial {
 
 export type Warning =
   | { readonly kind: 'feature'; readonly mm: Mm; readonly material: number; readonly at: readonly [number, number] }
-  /** `deltaE` as clay, `seen` by the eye at the width `mm` that the narrower of the two has; `below`: stripes narrower than this run together, null: at any width */
+  /**
+   * `deltaE` as clay, `seen` by the eye at the width `mm` that the narrower of the two has; `below`: stripes
+   * narrower than this run together, null: at any width
+   */
   | {
       readonly kind: 'together';
       readonly one: number;
@@ -176,7 +179,10 @@ function neighboursIn(values: Float32Array): readonly (readonly [number, number]
   return [...pairs.values()];
 }
 
-/** Gaps between round rods before they are squeezed, as a share of the bundle: of rods of one size, those of the closest packing. */
+/**
+ * Gaps between round rods before they are squeezed, as a share of the bundle: of rods of one size, those of the
+ * closest packing.
+ */
 const AIR = 1 - Math.PI / Math.sqrt(12);
 
 function ofSteps(results: readonly StepResult[], context: CaneContext): Warning[] {

@@ -39,7 +39,10 @@ export function centroid(points: readonly Point[]): Point {
   return area === 0 ? [0, 0] : [x / (3 * area), y / (3 * area)];
 }
 
-/** Any simple polygon as an outline: turned counterclockwise, moved so that its centroid is the origin. @throws Complaint `cane/outline` */
+/**
+ * Any simple polygon as an outline: turned counterclockwise, moved so that its centroid is the origin.
+ * @throws Complaint `cane/outline`
+ */
 export function outlineOf(
   points: readonly Point[],
   round = false,

@@ -16,7 +16,10 @@ function spansOf(keep: Uint8Array): [number, number][] {
   return spans;
 }
 
-/** The point between two others that is farthest from the line through them; -1 where all are nearer than a distance. */
+/**
+ * The point between two others that is farthest from the line through them; -1 where all are nearer than a
+ * distance.
+ */
 function farthest(at: (i: number) => Point, from: number, to: number, tolerance: Mm): number {
   const [px, py] = at(from);
   const [qx, qy] = at(to);

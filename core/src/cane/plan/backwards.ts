@@ -48,7 +48,10 @@ export interface WrapNeed {
   readonly length: Mm;
 }
 
-/** Ends, pieces too many, what a hole was cut from, or cane beyond what is wanted: a lump of clay that shows a face, mm³ by material. */
+/**
+ * Ends, pieces too many, what a hole was cut from, or cane beyond what is wanted: a lump of clay that shows a
+ * face, mm³ by material.
+ */
 export interface Offcut {
   readonly why: 'ends' | 'pieces' | 'hole' | 'more';
   readonly volumes: ReadonlyMap<MaterialKey, number>;
@@ -70,7 +73,10 @@ export interface BackwardsPlan {
   readonly made: readonly MadeUse[];
   /** what is left over besides the slices: all clay that goes in is in one or the other */
   readonly offcuts: readonly Offcut[];
-  /** how long the cane has to be after each step, what is cut off its ends then, and how many pieces there are of it, in the order of the steps */
+  /**
+   * how long the cane has to be after each step, what is cut off its ends then, and how many pieces there are of
+   * it, in the order of the steps
+   */
   readonly stages: readonly Stage[];
   /** how many pieces the slices are cut from, and so many from each */
   readonly pieces: number;
@@ -197,7 +203,10 @@ function begun(
   off(out, 'hole', positive(sumOf([there, 1], ...given(parts), [state.amounts, -1])), all);
 }
 
-/** What was counted on a grid is off by a hair, and clay may seem to be there that is not: left out, and the others made to keep the sum. */
+/**
+ * What was counted on a grid is off by a hair, and clay may seem to be there that is not: left out, and the others
+ * made to keep the sum.
+ */
 function positive(amounts: ReadonlyMap<number, number>): ReadonlyMap<number, number> {
   const sum = (list: readonly (readonly [number, number])[]): number => list.reduce((all, [, area]) => all + area, 0);
   const whole = Math.max(0, sum([...amounts]));
@@ -227,7 +236,8 @@ function together<
  * slice at the end of the row is what is wanted, whatever its thickness
  * there. The slices are taken from all pieces that come of what is begun.
  * @param context with the ends that are lost
- * @throws Complaint of the first step that cannot be done, `cane/positive`, `cane/count`, `cane/asked`, and of a cane that is too much to work out
+ * @throws Complaint of the first step that cannot be done, `cane/positive`, `cane/count`, `cane/asked`, and of a
+ * cane that is too much to work out
  */
 export function planBackwards(
   steps: readonly Step[],

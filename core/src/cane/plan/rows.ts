@@ -13,7 +13,10 @@ import {
   type StepResult,
 } from '#core/cane/steps';
 
-/** The cane after a step: each piece so long, of which so much is cut off each end then, and how many of them there are. */
+/**
+ * The cane after a step: each piece so long, of which so much is cut off each end then, and how many of them there
+ * are.
+ */
 export interface Stage {
   readonly length: Mm;
   readonly cut: Mm;
@@ -65,7 +68,10 @@ function before(
   return { need, spare: canes * pieces - count };
 }
 
-/** From what is needed after the last of some steps to what is needed of each of them, at constant volume and with the ends that are cut off. */
+/**
+ * From what is needed after the last of some steps to what is needed of each of them, at constant volume and with
+ * the ends that are cut off.
+ */
 export function rowOf(results: readonly StepResult[], need: Need, context: CaneContext): Row {
   const trims = trimsAfter(
     results.map((r) => r.step),

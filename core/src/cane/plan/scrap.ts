@@ -3,7 +3,10 @@ import type { Mm } from '#core/units';
 import type { Offcut } from './backwards.js';
 import type { MaterialKey } from '#core/cane/document';
 
-/** What a material is like in the scrap: its colour, for a blend that of its middle, and whether it is mostly mica clay. */
+/**
+ * What a material is like in the scrap: its colour, for a blend that of its middle, and whether it is mostly mica
+ * clay.
+ */
 export interface ScrapMaterial {
   readonly lab: Lab;
   readonly mica: boolean;
@@ -32,7 +35,10 @@ export interface ScrapHeap {
   readonly volume: number;
 }
 
-/** Chroma below which clay counts as without colour; lightness of white and black; lightness under which an orange is a brown. Assumptions. */
+/**
+ * Chroma below which clay counts as without colour; lightness of white and black; lightness under which an orange
+ * is a brown. Assumptions.
+ */
 const [DULL, WHITE, BLACK, BROWN] = [10, 80, 30, 55];
 /** Where each family of hues ends, degrees of CIELAB. */
 const HUES: readonly (readonly [number, ScrapGroup])[] = [

@@ -53,7 +53,11 @@ export function spoiltByReducing(outline: Outline, before: Mm2): Spoilt {
   return { mm3, by: 'reducing' };
 }
 
-/** What a press or a join spoils at both ends together. @param width of the piece that is pressed or joined @param face after it */
+/**
+ * What a press or a join spoils at both ends together.
+ * @param width of the piece that is pressed or joined
+ * @param face after it
+ */
 export const spoiltByHandling = (width: Mm, face: Mm2): Spoilt => ({ mm3: 2 * HANDLED * width * face, by: 'handling' });
 
 /** What a step spoilt at both ends of a piece together, mm³ for a share of 1. */

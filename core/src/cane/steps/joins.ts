@@ -14,7 +14,11 @@ import { boxOf, shown } from './measure.js';
 import { pressedTo } from './pressing.js';
 import { sumOf, type CaneState, type Sampler, type Unspoilt } from './state.js';
 
-/** Uses up so many pieces of a cane; what was not used stays aside. @returns how often that goes @throws Complaint `cane/pieces` */
+/**
+ * Uses up so many pieces of a cane; what was not used stays aside.
+ * @returns how often that goes
+ * @throws Complaint `cane/pieces`
+ */
 export function using(state: CaneState, needed: number): number {
   if (state.count < needed) throw complaint('cane/pieces', { needed, have: state.count });
   return Math.floor(state.count / needed);
@@ -96,7 +100,10 @@ function squeezed(rods: readonly CaneState[], outline: Outline, places: readonly
   };
 }
 
-/** Rods squeezed together to an outline of their area, beginning at some places. @param count of the cane that comes of it */
+/**
+ * Rods squeezed together to an outline of their area, beginning at some places.
+ * @param count of the cane that comes of it
+ */
 export function squeezedTogether(
   rods: readonly CaneState[],
   outline: Outline,

@@ -76,7 +76,10 @@ export interface ChangeKind<S extends AnyStep> extends Kind<S> {
   spoilt?(step: S, before: CaneState, after: Unspoilt): readonly Spoilt[];
   /** a piece is cut in several: more of them are there after it, and some may be left over */
   readonly cuts?: true;
-  /** what is needed before it for pieces of it; left out: `own` of them for each, as long. @param pieces that one is cut in */
+  /**
+   * what is needed before it for pieces of it; left out: `own` of them for each, as long.
+   * @param pieces that one is cut in
+   */
   needs?(step: S, need: Need, faces: Faces, pieces: number): Need;
   /** how long a piece is after it; left out: as before */
   along?(step: S, length: Mm, faces: Faces): Mm;

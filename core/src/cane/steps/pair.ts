@@ -30,7 +30,10 @@ function baseOf(outline: Outline): Base {
   return { middle: (left + right) / 2, half: (right - left) / 2, bottom };
 }
 
-/** Counterclockwise from the right end of the base over the top to the left end, the middle of the base at the origin. */
+/**
+ * Counterclockwise from the right end of the base over the top to the left end, the middle of the base at the
+ * origin.
+ */
 function overTheTop({ points }: Outline, { middle, half, bottom }: Base): Point[] {
   const upper = points.map(([x, y]): Point => [x - middle, y - bottom]);
   const start = upper.findIndex(([x, y]) => Math.abs(x - half) < HAIR && Math.abs(y) < HAIR);

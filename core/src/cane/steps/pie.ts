@@ -22,7 +22,10 @@ const tipOf = (half: number): Point[] => [
   [Math.cos(half), Math.sin(half)],
 ];
 
-/** Each piece is pressed to a triangle first, whose tip comes to lie in the middle. @throws Complaint `cane/count`, `cane/pieces` */
+/**
+ * Each piece is pressed to a triangle first, whose tip comes to lie in the middle.
+ * @throws Complaint `cane/count`, `cane/pieces`
+ */
 function joined(state: CaneState, { count, mirrored, corner }: Pie): Unspoilt {
   wholeIn(count, 'The number of wedges', FEWEST, MOST);
   const half = Math.PI / count;

@@ -57,7 +57,10 @@ function lengthWithEnds(state: CaneState, { value, withEnds }: Reduce, context: 
 /** At constant volume a piece is as much longer as its face gets smaller. */
 export const longerBy = (_: unknown, length: Mm, { before, after }: Faces): Mm => (length * before) / after;
 
-/** Volume is kept: as much longer as its face gets smaller. @throws Complaint `cane/larger`, `cane/shorter`, `cane/ends` */
+/**
+ * Volume is kept: as much longer as its face gets smaller.
+ * @throws Complaint `cane/larger`, `cane/shorter`, `cane/ends`
+ */
 export const reduce: ChangeKind<Reduce> = {
   fields: { to: among('diameter', 'length'), value: LENGTH, 'withEnds?': yesOrNo },
   scaled: (step, factor) => (step.to === 'diameter' ? { ...step, value: tidy(step.value * factor) } : step),

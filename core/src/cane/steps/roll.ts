@@ -6,7 +6,10 @@ import type { BeginKind } from './kind.js';
 import { positive, tidy } from './measure.js';
 import type { Sampler } from './state.js';
 
-/** Sheets rolled up; `rolled`: how long they are that way. `made`: the sheet lies there already, by its id in the sheet book. */
+/**
+ * Sheets rolled up; `rolled`: how long they are that way. `made`: the sheet lies there already, by its id in the
+ * sheet book.
+ */
 export interface Roll extends Doing<'roll'> {
   readonly layers: readonly SheetLayer[];
   readonly rolled: Mm;

@@ -17,7 +17,10 @@ import { withSpoilt, type CaneContext, type CaneState, type ResultOf } from './s
 /** A step and the cane after it; or why it cannot be done, and then nothing after it can. */
 export type StepResult = ResultOf<Step>;
 
-/** A cane that another one uses, step by step; each is worked out once in a context. @throws Complaint `cane/itself`, `cane/missing` */
+/**
+ * A cane that another one uses, step by step; each is worked out once in a context.
+ * @throws Complaint `cane/itself`, `cane/missing`
+ */
 export function partResults(part: Part, context: CaneContext): readonly StepResult[] {
   const { refs, lists } = context.done;
   if (!('ref' in part)) {
@@ -51,7 +54,10 @@ const statesOf = (step: Step, context: CaneContext): CaneState[] => partsOf(step
 const begin = (step: Begin, context: CaneContext): CaneState =>
   beginOf(step).begin(step, statesOf(step, context), context);
 
-/** Ends that are cut off come off the length; a piece that is nothing but ends keeps a hair, since lengths are made to fit later. */
+/**
+ * Ends that are cut off come off the length; a piece that is nothing but ends keeps a hair, since lengths are made
+ * to fit later.
+ */
 function endsCut(state: CaneState, { ends }: CaneContext): CaneState {
   const left = state.length - 2 * ends.share * state.endsEach;
   return { ...state, length: Math.max(LEAST_LEFT * state.length, left), spoilt: [] };

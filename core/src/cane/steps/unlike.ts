@@ -5,7 +5,10 @@ import { eachPlace, type CaneState } from './state.js';
 /** mm² by material; of a fade, its second end counts for the number a half further on. */
 type Placed = ReadonlyMap<number, Mm2>;
 
-/** The clay in each part of a face that is cut in wedges through its middle, counted on a grid. @param degrees of the first cut */
+/**
+ * The clay in each part of a face that is cut in wedges through its middle, counted on a grid.
+ * @param degrees of the first cut
+ */
 export function partAmounts({ sample, outline }: CaneState, parts: number, degrees: number): Placed[] {
   const counts = Array.from({ length: parts }, () => new Map<number, number>());
   const [turn, first] = [2 * Math.PI, (degrees * Math.PI) / 180];
@@ -21,7 +24,10 @@ export function partAmounts({ sample, outline }: CaneState, parts: number, degre
   return counts.map((part) => new Map([...part].map(([index, n]) => [index, n * each])));
 }
 
-/** A difference from the mean of all parts, as a share of the face of one, that makes them unlike; and the least that counting tells. Assumptions. */
+/**
+ * A difference from the mean of all parts, as a share of the face of one, that makes them unlike; and the least
+ * that counting tells. Assumptions.
+ */
 const [CLEAR, TOLD] = [0.03, 0.004];
 /** A clay of which one part has so much more or less than the mean makes them unlike where it can be told at all. */
 const OF_ITS_OWN = 0.25;

@@ -2,7 +2,10 @@ import { changeOf, isBegin, kindOf, partsOf, type Part, type Step } from './kind
 import { partState } from './run.js';
 import type { CaneContext, CaneState } from './state.js';
 
-/** How many pieces of another cane a step takes, each so many times as long as the cane it goes into: it is reduced to fit. */
+/**
+ * How many pieces of another cane a step takes, each so many times as long as the cane it goes into: it is reduced
+ * to fit.
+ */
 export interface PartUse {
   readonly part: Part;
   readonly state: CaneState;

@@ -29,11 +29,17 @@ export interface LearnedClay {
 /** By clay id. */
 export type Learned = Readonly<Record<string, LearnedClay>>;
 
-/** ΔE00 by which a chip is expected to differ from a perfect prediction: the way it was read, and the model. Assumptions. */
+/**
+ * ΔE00 by which a chip is expected to differ from a perfect prediction: the way it was read, and the model.
+ * Assumptions.
+ */
 export const SIGMA_OF_CHIP: Readonly<Record<ChipWay, number>> = { 'colour reader': 0.7, photograph: 3.5, 'by eye': 7 };
 /** ΔE00 by which the stated colour of a clay may be off: an assumption. */
 export const SIGMA_STATED = 1.2;
-/** How far the natural logarithm of a strength may be from the default of its kind; from one that was typed in: assumptions. */
+/**
+ * How far the natural logarithm of a strength may be from the default of its kind; from one that was typed in:
+ * assumptions.
+ */
 const SIGMA_ASSUMED = 0.9;
 const SIGMA_TYPED = 0.15;
 

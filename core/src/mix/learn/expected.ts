@@ -13,7 +13,10 @@ import type { Clay } from '#core/clay';
 import { CURVES, SIGMA_OF_TERM, TERMS } from './curves.js';
 import { away, offsetOf, shapes, type Shape } from './shapes.js';
 
-/** What is expected of the terms of a clay's curve before a chip of it is made: their mean, and the inverse of their covariance (TERMS²). */
+/**
+ * What is expected of the terms of a clay's curve before a chip of it is made: their mean, and the inverse of
+ * their covariance (TERMS²).
+ */
 export interface Expected {
   readonly mean: Float64Array;
   readonly precision: Float64Array;

@@ -217,7 +217,10 @@ class Fit {
     return choleskyInverse(information, this.size);
   }
 
-  /** How surprising a chip is for a fit that has not seen it: its residual against noise and what the fit does not know. */
+  /**
+   * How surprising a chip is for a fit that has not seen it: its residual against noise and what the fit does not
+   * know.
+   */
   surprise(row: Row, x: Float64Array, covariance: Float64Array, weight: number): number {
     const { lab, rows } = this.look(row, x);
     const [p = 0, , , , q = 0, , , , r = 0] = sandwich(

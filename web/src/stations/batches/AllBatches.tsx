@@ -32,7 +32,8 @@ function lacking({ plan, pieces }: BatchAnswer, units: UnitSystem): string[] {
     .filter((c) => c.short > 0)
     .map(
       (c) =>
-        `${c.name}: ${showMass(c.short, units)} short, ${c.blocksToBuy === 1 ? 'one block' : `${c.blocksToBuy} blocks`} to buy`,
+        `${c.name}: ${showMass(c.short, units)} short, ` +
+        `${c.blocksToBuy === 1 ? 'one block' : `${c.blocksToBuy} blocks`} to buy`,
     );
   return [...wrong, ...short];
 }

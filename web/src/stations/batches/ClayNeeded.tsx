@@ -16,6 +16,9 @@ interface ClayNeededProps {
 
 const discs = (text: string): string => `${showNumber(new Fraction(text))} discs`;
 
+const discsOf = ({ portions }: PlanAnswer['mixes'][number]): Fraction =>
+  portions.reduce((sum, p) => sum.add(new Fraction(p.discs ?? 0)), new Fraction(0));
+
 /** How much of which mix and which clay, against the shelf, and what it costs. */
 export function ClayNeeded({ plan, currency, onCurrency, children }: ClayNeededProps): ReactElement {
   const units = useUnits();
@@ -45,7 +48,9 @@ export function ClayNeeded({ plan, currency, onCurrency, children }: ClayNeededP
             <AmountBar grams={c.grams} short={c.short} longest={longest} hex={c.hex} />
             <Caption>
               {c.short > 0
-                ? `${showMass(c.left, units)} on the shelf, ${showMass(c.short, units)} short: ${c.blocksToBuy} ${c.blocksToBuy === 1 ? 'block' : 'blocks'} of ${c.blockAssumed ? '~' : ''}${showMass(c.blockGrams, units)}`
+                ? `${showMass(c.left, units)} on the shelf, ${showMass(c.short, units)} short: ` +
+                  `${c.blocksToBuy} ${c.blocksToBuy === 1 ? 'block' : 'blocks'} of ` +
+                  `${c.blockAssumed ? '~' : ''}${showMass(c.blockGrams, units)}`
                 : `enough: ${showMass(c.left, units)} on the shelf`}
             </Caption>
           </li>
@@ -72,9 +77,7 @@ export function ClayNeeded({ plan, currency, onCurrency, children }: ClayNeededP
                 </Box>
                 <Box whiteSpace="nowrap">
                   {showMass(m.made, units)}
-                  {m.portions[0]?.discs
-                    ? `, ${showNumber(m.portions.reduce((sum, p) => sum.add(new Fraction(p.discs ?? 0)), new Fraction(0)))} discs`
-                    : ''}
+                  {m.portions[0]?.discs ? `, ${showNumber(discsOf(m))} discs` : ''}
                 </Box>
               </Flex>
             ))}

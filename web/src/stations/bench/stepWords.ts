@@ -57,7 +57,8 @@ const mix: Worded<'mix'> = ({ mix: { name }, made, portions, discError }, units)
     ...portions.map((p) =>
       p.discs === null
         ? `${showMass(p.grams, units)} ${p.name}`
-        : `${showNumber(new Fraction(p.discs))} ${p.discs === '1' ? 'disc' : 'discs'} ${p.name}, ${showMass(p.grams, units)}`,
+        : `${showNumber(new Fraction(p.discs))} ${p.discs === '1' ? 'disc' : 'discs'} ${p.name}, ` +
+          `${showMass(p.grams, units)}`,
     ),
     'Fold and pass until no streak is left.',
   ],
@@ -76,7 +77,8 @@ const roll: Worded<'roll'> = (
   title: `Roll ${sheet.name}`,
   lines: [
     `for ${pieceName}: ${sheets === 1 ? 'one sheet' : `${sheets} sheets`} of ${showSize(width, length, units)}`,
-    `${machineName}, one setting at a time down to ${settingLabel}: ${assumed ? '~' : ''}${showLength(mm, units, true)}`,
+    `${machineName}, one setting at a time down to ${settingLabel}: ` +
+      `${assumed ? '~' : ''}${showLength(mm, units, true)}`,
     `${showMass(grams, units)} of clay`,
   ],
   figure: settingLabel,
@@ -95,10 +97,15 @@ const stack: Worded<'stack'> = ({ pieceName, layers, sheets }) => ({
   caution: null,
 });
 
+function rowsOf({ pattern, turned }: { readonly pattern: string; readonly turned: boolean }): string {
+  const rows = pattern === 'hexagonal' ? 'each row in the gaps of the one before' : 'in straight rows';
+  return `${rows}${turned ? ', long side across' : ''}`;
+}
+
 const cut: Worded<'cut'> = ({ pieceName, cutter, count, spare, layout, bridge }, units) => ({
   title: `Cut ${pieceName}`,
   lines: [
-    `${showCutter(cutter, units)}, ${layout.pattern === 'hexagonal' ? 'each row in the gaps of the one before' : 'in straight rows'}${layout.turned ? ', long side across' : ''}`,
+    `${showCutter(cutter, units)}, ${rowsOf(layout)}`,
     `${showLength(bridge, units)} of clay between the cuts and at the edge`,
     ...(layout.sheets > 1 ? [`${layout.perSheet} from each of ${layout.sheets} sheets`] : []),
   ],
@@ -116,7 +123,9 @@ const bake: Worded<'bake'> = ({ lines, celsius, minutes, maxC, compromise, piece
   ],
   figure: showTemperature(celsius, units),
   of: showMinutes(minutes),
-  caution: `Never above ${showTemperature(maxC, units)}: scorched clay gives off irritating fumes. Switch off, air the room, leave it.`,
+  caution:
+    `Never above ${showTemperature(maxC, units)}: scorched clay gives off irritating fumes. Switch off, ` +
+    'air the room, leave it.',
 });
 
 const WORDS: { readonly [K in PlainStep['kind']]: Worded<K> } = { condition, mix, roll, stack, cut, bake };

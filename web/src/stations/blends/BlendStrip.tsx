@@ -72,9 +72,7 @@ export const BlendStrip = memo(function BlendStrip({
             <br />
             <Second>
               {showMass(c.grams + c.over, units)}
-              {disc
-                ? `, ${showNumber(new Fraction(Math.max(1, Math.round((4 * (c.grams + c.over) * 1000) / (c.density * disc))), 4))} discs`
-                : ''}
+              {disc ? `, ${showNumber(discsFor(c.grams + c.over, c.density, disc))} discs` : ''}
             </Second>
           </Box>
         ))}
@@ -107,7 +105,7 @@ export const BlendStrip = memo(function BlendStrip({
           <li>Cut from the template, swap, press the joints.</li>
           <li>
             Fold bottom to top: {showLength(stack, units)}.
-            {entry?.byHandTo !== null && entry ? ` By hand to ${showLength(entry.byHandTo, units)}, then` : ' Then'}{' '}
+            {byHandTo === null ? ' Then' : ` By hand to ${showLength(byHandTo, units)}, then`}{' '}
             {entry && entry.feeds[0] ? (
               <>
                 your <b>{entry.feeds[0].setting.label}</b>

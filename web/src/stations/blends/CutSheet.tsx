@@ -207,7 +207,10 @@ export function CutSheet({ layout, colours, layers, sheet, scale, onDrag, onDrop
       <g stroke="#141414" fill="none">
         <path d={`M23 ${TOP + h - 6}V${TOP + 12}M17 ${TOP + 20}L23 ${TOP + 10}L29 ${TOP + 20}`} strokeWidth="1.6" />
         <path
-          d={`M${LEFT} ${TOP + h + 14}V${TOP + h + 24}M${LEFT + w} ${TOP + h + 14}V${TOP + h + 24}M${LEFT} ${TOP + h + 19}H${LEFT + w}`}
+          d={
+            `M${LEFT} ${TOP + h + 14}V${TOP + h + 24}M${LEFT + w} ${TOP + h + 14}V${TOP + h + 24}M${LEFT} ` +
+            `${TOP + h + 19}H${LEFT + w}`
+          }
         />
       </g>
       <g fontSize="13" fill="#141414">

@@ -55,7 +55,9 @@ function readySteps({ blend: { plan }, worked, shelf, units }: Bench): BenchWord
     grams.set(clayId, (grams.get(clayId) ?? 0) + g);
   const condition = [...grams].map(([clayId, g]): BenchWords => ({
     title: `Condition ${shelf.clays.find((c) => c.id === clayId)?.name ?? ''}`,
-    line: `${showMass(g, units)}, until it folds without a crack. ${firmnessOf(clayId) === 'crumbly' ? 'It crumbles: warm it first, and use it the same day.' : 'Firm clay first, soft clay last.'}`,
+    line:
+      `${showMass(g, units)}, until it folds without a crack. ` +
+      `${firmnessOf(clayId) === 'crumbly' ? 'It crumbles: warm it first, and use it the same day.' : 'Firm clay first, soft clay last.'}`,
     figure: showMass(g, units),
     of: 'to condition',
   }));
@@ -83,7 +85,10 @@ function rollSteps({ blend: { plan }, worked, units }: Bench): BenchWords[] {
     title: `Roll ${c.name}`,
     figure: rectangles === 1 ? showMass(c.grams + c.over, units) : `${rectangles} ×`,
     of: rectangles === 1 ? `at ${yours}` : 'rectangles',
-    line: `${rectangles === 1 ? 'One rectangle' : `${rectangles} rectangles`} at ${yours}, ${showSize((2 * c.area) / plan.height, plan.height, units)}, ${showMass(c.grams + c.over, units)} in all. One cut gives its piece for two layers.`,
+    line:
+      `${rectangles === 1 ? 'One rectangle' : `${rectangles} rectangles`} at ${yours}, ` +
+      `${showSize((2 * c.area) / plan.height, plan.height, units)}, ${showMass(c.grams + c.over, units)} ` +
+      'in all. One cut gives its piece for two layers.',
   }));
 }
 
@@ -133,24 +138,36 @@ function stepsOf(bench: Bench): BenchWords[] {
     ...rollSteps(bench),
     {
       title: 'Cut and swap',
-      line: `Cut from the paper template, lay the pieces edge to edge in ${plan.layers === 1 ? 'one layer' : `${plan.layers} layers`}, press the joints together.${worked.over > 0.05 ? ` The other halves, ${showMass(worked.over, units)}, stay over.` : ''}`,
+      line:
+        'Cut from the paper template, lay the pieces edge to edge in ' +
+        `${plan.layers === 1 ? 'one layer' : `${plan.layers} layers`}, press the joints ` +
+        `together.${worked.over > 0.05 ? ` The other halves, ${showMass(worked.over, units)}, stay over.` : ''}`,
     },
     {
       title: 'Fold and pass',
-      line: `Fold bottom to top, ${showLength(stack, units)} thick. ${first?.byHandTo ? `By hand to ${showLength(first.byHandTo, units)}, then ` : ''}${first?.feeds[0] ? `your ${first.feeds[0].setting.label}` : 'the widest gap'}, fold first. Always the same way.`,
+      line:
+        `Fold bottom to top, ${showLength(stack, units)} thick. ` +
+        `${first?.byHandTo ? `By hand to ${showLength(first.byHandTo, units)}, then ` : ''}${first?.feeds[0] ? `your ${first.feeds[0].setting.label}` : 'the widest gap'}, ` +
+        'fold first. Always the same way.',
       about: passes.enough,
       enough: 'No streak left',
       caution: 'One fold the other way and the fade is lost.',
     },
     {
       title: TURN_TITLES[plan.turning ?? 'folded'],
-      line: `It lies there ${showSize(finished.width, finished.length, units)}, ${showLength(finished.mm, units, true)} thick. Trim both sides and turn it a quarter, so that the fade runs into the rollers. ${turnLine(plan, turned, units)}`,
+      line:
+        `It lies there ${showSize(finished.width, finished.length, units)}, ` +
+        `${showLength(finished.mm, units, true)} thick. Trim both sides and turn it a quarter, so that the ` +
+        `fade runs into the rollers. ${turnLine(plan, turned, units)}`,
       figure: showLength(turned.width, units),
       of: 'wide',
     },
     {
       title: 'Roll the tape',
-      line: `${leading} goes in first. ${down.length > 0 ? `Your ${down.map((f) => f.setting.label).join(', then ')}.` : `Thinner and thinner, to ${showLength(tape.thickness, units, true)}.`} It gets longer and no wider.`,
+      line:
+        `${leading} goes in first. ` +
+        `${down.length > 0 ? `Your ${down.map((f) => f.setting.label).join(', then ')}.` : `Thinner and thinner, to ${showLength(tape.thickness, units, true)}.`} ` +
+        'It gets longer and no wider.',
       figure: showLong(tape.length, units),
       of: `long at ${showLength(tape.thickness, units, true)}`,
       caution: 'A wide tape splits where it goes in: press that end thin by hand.',
@@ -158,7 +175,9 @@ function stepsOf(bench: Bench): BenchWords[] {
     plug.kind === 'rolled'
       ? {
           title: 'Roll it up',
-          line: `${(plug.inside === 'first' ? worked.colours[0] : worked.colours.at(-1))?.name ?? ''} inside, tight and without air, the edges even.`,
+          line:
+            `${(plug.inside === 'first' ? worked.colours[0] : worked.colours.at(-1))?.name ?? ''} inside, ` +
+            'tight and without air, the edges even.',
           figure: showLength(plug.diameter, units),
           of: `across, ${showLength(plug.height, units)} high`,
         }

@@ -48,7 +48,10 @@ function smoothWords({ steps, choices, tapeSetting }: TapePlan, usual: boolean):
 /** How much of the plug the inner colour fills, by the area law. */
 function insideWords(colour: string, plug: RolledPlug, share: number, units: UnitSystem): string {
   if (share < 0.005) return `only the very end of the tape is ${colour}: the middle shows a mix`;
-  return `${colour} alone is the first ${Math.round(100 * share)} % of the tape and fills the inner ${showLength(2 * radiusOf(plug, share), units)}`;
+  return (
+    `${colour} alone is the first ${Math.round(100 * share)} % of the tape and fills the inner ` +
+    `${showLength(2 * radiusOf(plug, share), units)}`
+  );
 }
 const lightnessOf = (hex: string): number => xyzOfHex(hex).y;
 const PLUGS = [

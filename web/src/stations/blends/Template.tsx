@@ -21,13 +21,15 @@ export function saveTemplate(name: string, layout: Layout, colours: readonly Ble
   const { width, height } = layout;
   const shapes = outlinesOf(layout).map(
     (outline, i) =>
-      `  <polygon points="${points(layout, outline)}" fill="none" stroke="#000" stroke-width="0.2"><title>${escape(colours[i]?.name ?? '')}</title></polygon>`,
+      `  <polygon points="${points(layout, outline)}" fill="none" stroke="#000" ` +
+      `stroke-width="0.2"><title>${escape(colours[i]?.name ?? '')}</title></polygon>`,
   );
   saveFile(
     name,
     'svg',
     'image/svg+xml',
-    `<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="0 0 ${width} ${height}">\n${shapes.join('\n')}\n</svg>\n`,
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="0 0 ` +
+      `${width} ${height}">\n${shapes.join('\n')}\n</svg>\n`,
   );
 }
 

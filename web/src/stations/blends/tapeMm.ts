@@ -26,7 +26,10 @@ export interface Rolled {
   readonly mm: number;
 }
 
-/** How thick the blend is after its passes: fold first, each goes through the setting that its stack may reach. Without a machine it stays as thick as it was cut. */
+/**
+ * How thick the blend is after its passes: fold first, each goes through the setting that its stack may reach.
+ * Without a machine it stays as thick as it was cut.
+ */
 function passMmOf(plan: BlendPlanDto, { own, setting, mm }: Rolled): number {
   const cut = mm * plan.layers;
   if (!own || !setting) return cut;

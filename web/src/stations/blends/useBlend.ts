@@ -3,7 +3,10 @@ import type { BlendAnswer, BlendPlanDto, MachineDto, ShelfAnswer } from '#contra
 import { usePigments } from '../../wire/pigments.js';
 import { coloursIn, compensatedIn, workedBlend, type WorkedBlend } from './workedBlend.js';
 
-/** A blend worked out; while a cut is dragged, with the cuts as they are under the hand. A sentence where it cannot be. */
+/**
+ * A blend worked out; while a cut is dragged, with the cuts as they are under the hand. A sentence where it cannot
+ * be.
+ */
 export function useBlend(
   blend: BlendAnswer,
   shelf: ShelfAnswer,

@@ -128,7 +128,10 @@ function pureInsideOf(plan: BlendPlanDto, layout: Layout, plain: Tape, tape: Tap
   return (pure + added) / tape.length;
 }
 
-/** All that follows from the plan of a blend: grams, fade, passes, tape and plug. @param cuts as they are under the hand */
+/**
+ * All that follows from the plan of a blend: grams, fade, passes, tape and plug.
+ * @param cuts as they are under the hand
+ */
 export function workedBlend(
   { plan, counted }: Pick<BlendAnswer, 'plan' | 'counted'>,
   cuts: BlendPlanDto['cuts'],

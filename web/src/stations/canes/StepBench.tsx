@@ -168,7 +168,8 @@ export function StepBench({
               ,{' '}
               {stage && !dragged
                 ? longWords(stage, units)
-                : `${showLong(figures.length, units)} long${figures.count > 1 ? `, ${figures.count} of them` : ''}`}{' '}
+                : `${showLong(figures.length, units)} ` +
+                  `long${figures.count > 1 ? `, ${figures.count} of them` : ''}`}{' '}
               · {trueSize ? 'true size' : `${(shown / pxPerMm / side).toFixed(side > 30 ? 1 : 0)} : 1`}
             </Box>
             {feature && (

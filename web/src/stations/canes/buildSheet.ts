@@ -47,7 +47,8 @@ export async function saveBuildSheet(
   };
   const { mixed, total } = gramsOf(volumesToRoll(plan, there), materials);
   line(
-    `${slicesWords(plan, cane.slices)}, each ${showLength(cane.sliceMm, units)} thick; ${showMass(total, units)} of clay.`,
+    `${slicesWords(plan, cane.slices)}, each ${showLength(cane.sliceMm, units)} thick; ` +
+      `${showMass(total, units)} of clay.`,
   );
   if (mixed.length > 0)
     line(

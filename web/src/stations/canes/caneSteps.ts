@@ -92,7 +92,9 @@ export function caneSteps(
     {
       face: last,
       title: 'Slice',
-      line: `${slicesWords(plan, slices)}, each ${showLength(sliceMm, units)} thick. Flat side down, the blade straight down, a quarter turn after each slice.`,
+      line:
+        `${slicesWords(plan, slices)}, each ${showLength(sliceMm, units)} thick. Flat side down, the blade ` +
+        'straight down, a quarter turn after each slice.',
       caution: 'Mark the blunt edge of a long blade, cut downwards, put its guard on.',
     },
   ];

@@ -28,7 +28,10 @@ export function longWords(stage: Stage, units: UnitSystem): string {
 export function slicesWords({ pieces, each }: Pick<PlainPlan, 'pieces' | 'each'>, wanted: number): string {
   if (pieces === 1) return `${wanted} slice${wanted === 1 ? '' : 's'}`;
   const spare = pieces * each - wanted;
-  return `${each} slice${each === 1 ? '' : 's'} from each of ${pieces} pieces${spare > 0 ? `, ${spare} more than ${wanted}` : ''}`;
+  return (
+    `${each} slice${each === 1 ? '' : 's'} from each of ${pieces} ` +
+    `pieces${spare > 0 ? `, ${spare} more than ${wanted}` : ''}`
+  );
 }
 
 type Volumes = readonly (readonly [string, number])[];
@@ -39,7 +42,10 @@ export interface Taken {
   readonly needed: number;
 }
 
-/** What is taken of things that lie there ready: what is needed, as far as it goes. @param there mm of each, by its id */
+/**
+ * What is taken of things that lie there ready: what is needed, as far as it goes.
+ * @param there mm of each, by its id
+ */
 export const takenOf = ({ made }: Pick<PlainPlan, 'made'>, there: ReadonlyMap<string, number>): Taken[] =>
   made.map(({ id, length }) => ({ sheetId: id, needed: length, lengthMm: Math.min(length, there.get(id) ?? 0) }));
 

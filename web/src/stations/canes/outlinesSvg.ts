@@ -26,7 +26,12 @@ export function outlinesSvg(
     `M${ring.map(([x, y]) => `${(x - left).toFixed(3)} ${(top - y).toFixed(3)}`).join('L')}Z`;
   const paths = areas.map(
     ({ key, place, rings }) =>
-      `  <path d="${rings.map(path).join('')}" fill="#${hexAt(materials.get(key), place)}" fill-rule="evenodd"><title>${escape(materials.get(key)?.name ?? '')}</title></path>`,
+      `  <path d="${rings.map(path).join('')}" fill="#${hexAt(materials.get(key), place)}" ` +
+      `fill-rule="evenodd"><title>${escape(materials.get(key)?.name ?? '')}</title></path>`,
   );
-  return `<svg xmlns="http://www.w3.org/2000/svg" width="${width.toFixed(3)}mm" height="${height.toFixed(3)}mm" viewBox="0 0 ${width.toFixed(3)} ${height.toFixed(3)}">\n${paths.join('\n')}\n</svg>\n`;
+  return (
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${width.toFixed(3)}mm" ` +
+    `height="${height.toFixed(3)}mm" viewBox="0 0 ${width.toFixed(3)} ` +
+    `${height.toFixed(3)}">\n${paths.join('\n')}\n</svg>\n`
+  );
 }

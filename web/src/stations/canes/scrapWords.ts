@@ -21,7 +21,10 @@ export function heapLine(
   units: UnitSystem,
 ): string {
   const cores = coresFrom(heap.volume, coreMm);
-  return `${heapWords(heap)}: ${showMass(gramsOf([...heap.volumes], materials).total, units)}, ${cores === 0 ? 'not enough for a core' : cores === 1 ? '1 core' : `${cores} cores`}`;
+  return (
+    `${heapWords(heap)}: ${showMass(gramsOf([...heap.volumes], materials).total, units)}, ` +
+    `${cores === 0 ? 'not enough for a core' : cores === 1 ? '1 core' : `${cores} cores`}`
+  );
 }
 
 export const heapsOf = (plan: Pick<PlainPlan, 'offcuts'>, materials: ReadonlyMap<string, CaneMaterial>): ScrapHeap[] =>

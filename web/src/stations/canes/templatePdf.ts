@@ -46,7 +46,8 @@ export async function saveTemplatePdf(
   }
   let [words, y] = single ? [page, end + 8] : [book.next(), book.top];
   words.text(
-    `${showLength(width, units)} × ${showLength(height, units)}, ${showLength(step.length, units)} long. Build it from the left:`,
+    `${showLength(width, units)} × ${showLength(height, units)}, ${showLength(step.length, units)} long. ` +
+      'Build it from the left:',
     book.left,
     y,
     9,

@@ -223,7 +223,8 @@ function Entry({ entry }: { readonly entry: DiaryAnswer }): ReactElement {
           </Box>
           <Caption>
             {s.form === 'sheet'
-              ? `${showSize(s.widthMm, s.lengthMm, units)}, ${showLength(s.mm, units, true)} thick${s.rolledAt === '' ? '' : `, at ${s.rolledAt}`}`
+              ? `${showSize(s.widthMm, s.lengthMm, units)}, ${showLength(s.mm, units, true)} ` +
+                `thick${s.rolledAt === '' ? '' : `, at ${s.rolledAt}`}`
               : 'wound up to a plug'}{' '}
             · in the sheet book
           </Caption>

@@ -228,7 +228,9 @@ function OneWay({ found, mix, revisionId, grams, wantedHex, shelf }: OneWayProps
       {
         basis: 'mass',
         wantedHex,
-        note: `${showMass(grams, units)} of ${mix.name}, and ${found.adds.map((a, i) => `${showMass(added[i] ?? 0, units)} of ${named(a.clayId)}`).join(', ')}`,
+        note:
+          `${showMass(grams, units)} of ${mix.name}, and ` +
+          `${found.adds.map((a, i) => `${showMass(added[i] ?? 0, units)} of ${named(a.clayId)}`).join(', ')}`,
       },
     );
   };

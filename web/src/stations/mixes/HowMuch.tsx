@@ -173,7 +173,9 @@ function DiscLine({
   const words = orSentence(() => {
     const count = toDiscs(recipe, book, grams, volume);
     return (
-      `${showNumber(count.total)} discs: ${count.discs.map((d, i) => `${showNumber(d)} ${nameAt(i)}`).join(' + ')}, ${showMass(count.grams, units)}` +
+      `${showNumber(count.total)} discs: ` +
+      `${count.discs.map((d, i) => `${showNumber(d)} ${nameAt(i)}`).join(' + ')}, ` +
+      `${showMass(count.grams, units)}` +
       (count.error >= 0.05 ? `; rounding moves the colour by ΔE ${count.error.toFixed(1)}` : '')
     );
   });

@@ -66,7 +66,10 @@ interface LadderProps {
   readonly shelf: ShelfAnswer;
 }
 
-/** The way from this mix to another one, or on to a third, in usual parts or in steps that look equal, and what to punch for it. */
+/**
+ * The way from this mix to another one, or on to a third, in usual parts or in steps that look equal, and what to
+ * punch for it.
+ */
 export function Ladder({ name, revisionId, flat, shelf }: LadderProps): ReactElement | null {
   const [chosen, setChosen] = useState<Other | null>(null);
   const [third, setThird] = useState<Other | null>(null);
@@ -192,7 +195,9 @@ export function Ladder({ name, revisionId, flat, shelf }: LadderProps): ReactEle
             return (
               <Box as="li" key={rung.units.join()} textAlign="center" listStyleType="none">
                 <RungButton
-                  aria-label={`Make a mix of ${[one, two].flatMap((p) => (p ? [`${p.n} ${p.of.name}`] : [])).join(' to ')}`}
+                  aria-label={
+                    'Make a mix of ' + `${[one, two].flatMap((p) => (p ? [`${p.n} ${p.of.name}`] : [])).join(' to ')}`
+                  }
                   title="make this mix"
                   disabled={!two}
                   style={{ background: `#${hexOf(xyzOfLab(rung.lab))}` }}

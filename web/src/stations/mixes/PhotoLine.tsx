@@ -25,7 +25,8 @@ export function PhotoLine({ onRead }: { readonly onRead: (lab: Lab) => void }): 
     setWrong(
       opened
         ? null
-        : `${file.name} ${read === 'too large' ? 'has more than 200 million pixels. Make it smaller first.' : 'cannot be read as a picture.'}`,
+        : `${file.name} ` +
+            `${read === 'too large' ? 'has more than 200 million pixels. Make it smaller first.' : 'cannot be read as a picture.'}`,
     );
     setPhoto(opened ? new Blob([opened.bytes as Uint8Array<ArrayBuffer>], { type: opened.type }) : null);
     setGains(NO_CAST);

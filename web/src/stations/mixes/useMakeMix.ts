@@ -11,7 +11,10 @@ interface More {
   readonly basis?: Basis;
 }
 
-/** Puts a new mix on the board, by volume unless said otherwise, and goes to it; `wrong` is the sentence where it was refused. */
+/**
+ * Puts a new mix on the board, by volume unless said otherwise, and goes to it; `wrong` is the sentence where it
+ * was refused.
+ */
 export function useMakeMix(): {
   readonly make: (name: string, ingredients: readonly IngredientDto[], more?: More) => Promise<void>;
   readonly wrong: string | null;

@@ -147,7 +147,11 @@ export function FeedPlan({ own }: { readonly own: MachineDto }): ReactElement {
 /** Where quarter turns were asked for and cannot be. */
 function turnWords(feeds: readonly Feed[], rollerMm: number, units: UnitSystem): string {
   const first = feeds.findIndex((f, i) => i > 0 && !f.turned);
-  return `From ${feeds[first]?.setting.label ?? ''} on it is longer than your rollers are wide (${showLength(rollerMm, units)}), so that it cannot be turned any more: the pattern is stretched one way from there. Begin with a shorter stack, or cut it in two.`;
+  return (
+    `From ${feeds[first]?.setting.label ?? ''} on it is longer than your rollers are wide ` +
+    `(${showLength(rollerMm, units)}), so that it cannot be turned any more: the pattern is stretched ` +
+    'one way from there. Begin with a shorter stack, or cut it in two.'
+  );
 }
 
 function Edge({

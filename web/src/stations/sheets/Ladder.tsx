@@ -82,7 +82,10 @@ function rungsOf(machines: readonly MachineDto[], setup: BenchSetupDto, show: (m
   ];
 }
 
-/** The edges of the sheets of every machine, of cards and of roller guides against one scale: equal thicknesses stand side by side. */
+/**
+ * The edges of the sheets of every machine, of cards and of roller guides against one scale: equal thicknesses
+ * stand side by side.
+ */
 export function Ladder({ machines, setup, chosen, settingId, pointed, trueSize, onChoose }: LadderProps): ReactElement {
   const units = useUnits();
   const pxPerMm = useView((s) => s.pxPerMm);

@@ -132,8 +132,15 @@ function wearWords({ perYear, sigma, from, to, sure }: Wear): string {
   const [least, most] = [Math.max(0, Math.abs(perYear) - 2 * sigma), Math.abs(perYear) + 2 * sigma];
   const between = `between ${showDate(from)} and ${showDate(to)}`;
   if (!sure)
-    return `No wear to be seen ${between}: ${percent(perYear)} a year, which is within what readings differ by (± ${percent(2 * sigma)}).`;
-  return `Its gaps grow ${perYear > 0 ? 'wider' : 'narrower'} by about ${percent(perYear)} a year (surely between ${(100 * least).toFixed(1)} and ${percent(most)}), from readings ${between}. Older readings are carried along.`;
+    return (
+      `No wear to be seen ${between}: ${percent(perYear)} a year, which is within what readings differ by ` +
+      `(± ${percent(2 * sigma)}).`
+    );
+  return (
+    `Its gaps grow ${perYear > 0 ? 'wider' : 'narrower'} by about ${percent(perYear)} a year (surely ` +
+    `between ${(100 * least).toFixed(1)} and ${percent(most)}), from readings ${between}. Older readings ` +
+    'are carried along.'
+  );
 }
 
 interface OneSettingProps {

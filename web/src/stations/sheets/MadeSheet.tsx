@@ -1,6 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useId, type ReactElement } from 'react';
-import { showLength, showMass, showSize } from '#core/units';
+import { showLength, showMass, showSize, type UnitSystem } from '#core/units';
 import type { SheetAnswer } from '#contract';
 import { useUnits } from '../../state/view.js';
 import { Caption } from '../../theme/pieces.js';
@@ -16,6 +16,13 @@ interface MadeSheetProps {
   readonly chosen: boolean;
   readonly onChoose: () => void;
   /** pieces that still fit; null: that is no question here */ readonly fits: number | null;
+}
+
+/** `2 × 1.50 mm, 4 of Bench roller` */
+function thicknessWords({ layers, mm, rolledAt }: SheetAnswer, units: UnitSystem): string {
+  const times = layers > 1 ? `${layers} × ` : '';
+  const at = rolledAt === '' ? '' : `, ${rolledAt}`;
+  return `${times}${showLength(mm, units, true)}${at}`;
 }
 
 /** A sheet as it lies there, holes and all, or the face of a plug, to scale. */

@@ -40,7 +40,15 @@ export function becauseWords({ passes, portions, because: b }: ConditionPlan, li
         : `after what ${b.from} conditionings of ${line} took`,
     ),
   ];
-  return `${passes} passes${portions > 1 ? ` for each of ${portions} portions` : ''}: ${[base, ...changes].join(', ')}.`;
+  return (
+    `${passes} passes${portions > 1 ? ` for each of ${portions} portions` : ''}: ` + `${[base, ...changes].join(', ')}.`
+  );
+}
+
+function passLine({ fold, portions }: Extract<ConditionStep, { kind: 'pass' }>): string {
+  const how = fold === 'sides to the middle' ? 'Sides folded to the middle' : 'Folded edge first';
+  const each = portions > 1 ? `, each of the ${portions} portions by itself, then all together a few times` : '';
+  return `${how}, again and again${each}.`;
 }
 
 /** One step of a conditioning plan in words, for the picture and for the bench. */
@@ -87,14 +95,16 @@ export function conditionWords(step: ConditionStep, units: UnitSystem): BenchWor
     case 'step up':
       return {
         title: 'Thinnest first, then step up',
-        line: `Begin at your ${step.from.label}, gather the flakes, and go up one setting at a time to your ${step.to.label}.`,
+        line:
+          `Begin at your ${step.from.label}, gather the flakes, and go up one setting at a time to your ` +
+          `${step.to.label}.`,
         figure: step.from.label,
         of: `to ${step.to.label}`,
       };
     case 'pass':
       return {
         title: `Pass at your ${step.setting.label}`,
-        line: `${step.fold === 'sides to the middle' ? 'Sides folded to the middle' : 'Folded edge first'}, again and again${step.portions > 1 ? `, each of the ${step.portions} portions by itself, then all together a few times` : ''}.`,
+        line: passLine(step),
         about: step.passes,
         enough: 'It folds without a crack',
       };

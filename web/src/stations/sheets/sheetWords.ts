@@ -33,7 +33,10 @@ export const sentSheet = ({
   inside: inside ?? null,
 });
 
-/** A sheet whose thickness is typed anew: the clay stays, so its length follows; one that pieces were cut from keeps its size. */
+/**
+ * A sheet whose thickness is typed anew: the clay stays, so its length follows; one that pieces were cut from
+ * keeps its size.
+ */
 export const retyped = (sheet: SheetAnswer, mm: number): Partial<SheetAnswer> =>
   sheet.cuts.length > 0 || !(mm > 0) ? { mm } : { mm, lengthMm: (sheet.lengthMm * sheet.mm) / mm };
 

@@ -45,7 +45,10 @@ export interface Defaults {
   readonly blend: string | null;
 }
 
-/** What hands know when they come to a step: how long the cane has to be before it and after it, and how thick it is. */
+/**
+ * What hands know when they come to a step: how long the cane has to be before it and after it, and how thick it
+ * is.
+ */
 export interface AtBench {
   readonly units: UnitSystem;
   readonly own: MachineDto | undefined;

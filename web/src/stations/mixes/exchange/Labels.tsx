@@ -46,7 +46,8 @@ export function Labels(): ReactElement {
     if (width < SMALLEST.width || height < SMALLEST.height || width > LARGEST.width || height > LARGEST.height)
       throw new Complaint(
         'unit/range',
-        `A label is from ${showSize(SMALLEST.width, SMALLEST.height, units)} to ${showSize(LARGEST.width, LARGEST.height, units)}.`,
+        `A label is from ${showSize(SMALLEST.width, SMALLEST.height, units)} to ` +
+          `${showSize(LARGEST.width, LARGEST.height, units)}.`,
       );
     return { width, height };
   };

@@ -34,11 +34,13 @@ export async function keepPhotograph(file: File): Promise<PictureDto> {
   const opened = await pictureWorker().open(file);
   if (opened === 'too large')
     throw new NoPicture(
-      `${file.name} has more than 200 million pixels, which is more than this machine can unpack. Make it smaller first.`,
+      `${file.name} has more than 200 million pixels, which is more than this machine can unpack. Make it ` +
+        'smaller first.',
     );
   if (!opened)
     throw new NoPicture(
-      `${file.name} cannot be read as a picture. It may be broken, or of a kind that this browser does not know; PNG and JPEG always work.`,
+      `${file.name} cannot be read as a picture. It may be broken, or of a kind that this browser does not ` +
+        'know; PNG and JPEG always work.',
     );
   const picture: PictureDto = {
     id: crypto.randomUUID(),
