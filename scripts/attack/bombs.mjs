@@ -2,6 +2,7 @@
 const bytes = (text) => new TextEncoder().encode(text);
 const json = (value) => bytes(JSON.stringify(value));
 const many = (n, one) => Array.from({ length: n }, (_, i) => one(i));
+const spiral = (i) => [Math.cos, Math.sin].map((f) => 50 + (i / 700) * f(i / 40)).join();
 const svg = (inside, head = '') =>
   bytes(`${head}<svg xmlns="http://www.w3.org/2000/svg" width="40mm" viewBox="0 0 100 100">${inside}</svg>`);
 const log = (id, more = {}) => ({ id, do: 'log', of: 'clay:a', diameter: 20, length: 50, ...more });
@@ -67,13 +68,7 @@ export const BOMBS = [
   ['points2.svg', svg(`<path d="${ragged(70_000)}"/>`)],
   ['points3.svg', svg(many(300, () => `<path d="${ragged(190)}"/>`).join(''))],
   ['teeth.svg', svg(`<path d="M0 0${many(58_000, (i) => `L${i / 580} ${i % 2 ? 100 : 1}`).join('')}z"/>`)],
-  [
-    'spiral.svg',
-    svg(
-      '<polygon ' +
-        `points="${many(30_000, (i) => [Math.cos, Math.sin].map((f) => 50 + (i / 700) * f(i / 40)).join()).join(' ')}"/>`,
-    ),
-  ],
+  ['spiral.svg', svg('<polygon ' + `points="${many(30_000, spiral).join(' ')}"/>`)],
   ['groups.svg', svg(`${'<g>'.repeat(20_000)}<rect width="9" height="9"/>${'</g>'.repeat(20_000)}`)],
   ['groups2.svg', svg('<g>'.repeat(300_000))],
   ['open.svg', svg('<rect '.repeat(100_000))],

@@ -22,6 +22,10 @@ interface BlendStripProps {
   readonly onChange: (part: Partial<BlendPlanDto>) => void;
 }
 
+/** Discs for a weight, to the next quarter and at least one. @param disc mm³ of one */
+const discsFor = (grams: number, density: number, disc: number): Fraction =>
+  new Fraction(Math.max(1, Math.round((4 * grams * 1000) / (density * disc))), 4);
+
 /** The paper strip: what to roll, in which order to work, and what it gives. */
 export const BlendStrip = memo(function BlendStrip({
   plan,
@@ -59,6 +63,7 @@ export const BlendStrip = memo(function BlendStrip({
         })
       : null;
   const yours = setting ? `your ${setting.label}` : '~2 mm';
+  const byHandTo = entry?.byHandTo ?? null;
   return (
     <Strip>
       <div>

@@ -46,6 +46,9 @@ interface Bench {
   readonly units: UnitSystem;
 }
 
+const careOf = (firmness: string): string =>
+  firmness === 'crumbly' ? 'It crumbles: warm it first, and use it the same day.' : 'Firm clay first, soft clay last.';
+
 /** Clay is made ready and mixes are mixed before anything is rolled. */
 function readySteps({ blend: { plan }, worked, shelf, units }: Bench): BenchWords[] {
   const firmnessOf = (clayId: string): string =>
@@ -55,9 +58,7 @@ function readySteps({ blend: { plan }, worked, shelf, units }: Bench): BenchWord
     grams.set(clayId, (grams.get(clayId) ?? 0) + g);
   const condition = [...grams].map(([clayId, g]): BenchWords => ({
     title: `Condition ${shelf.clays.find((c) => c.id === clayId)?.name ?? ''}`,
-    line:
-      `${showMass(g, units)}, until it folds without a crack. ` +
-      `${firmnessOf(clayId) === 'crumbly' ? 'It crumbles: warm it first, and use it the same day.' : 'Firm clay first, soft clay last.'}`,
+    line: `${showMass(g, units)}, until it folds without a crack. ${careOf(firmnessOf(clayId))}`,
     figure: showMass(g, units),
     of: 'to condition',
   }));
@@ -133,6 +134,11 @@ function stepsOf(bench: Bench): BenchWords[] {
           turns: false,
         }).feeds
       : [];
+  const byHand = first?.byHandTo ? `By hand to ${showLength(first.byHandTo, units)}, then ` : '';
+  const thinner =
+    down.length > 0
+      ? `Your ${down.map((f) => f.setting.label).join(', then ')}`
+      : `Thinner and thinner, to ${showLength(tape.thickness, units, true)}`;
   return [
     ...readySteps(bench),
     ...rollSteps(bench),
@@ -147,7 +153,7 @@ function stepsOf(bench: Bench): BenchWords[] {
       title: 'Fold and pass',
       line:
         `Fold bottom to top, ${showLength(stack, units)} thick. ` +
-        `${first?.byHandTo ? `By hand to ${showLength(first.byHandTo, units)}, then ` : ''}${first?.feeds[0] ? `your ${first.feeds[0].setting.label}` : 'the widest gap'}, ` +
+        `${byHand}${first?.feeds[0] ? `your ${first.feeds[0].setting.label}` : 'the widest gap'}, ` +
         'fold first. Always the same way.',
       about: passes.enough,
       enough: 'No streak left',
@@ -164,10 +170,7 @@ function stepsOf(bench: Bench): BenchWords[] {
     },
     {
       title: 'Roll the tape',
-      line:
-        `${leading} goes in first. ` +
-        `${down.length > 0 ? `Your ${down.map((f) => f.setting.label).join(', then ')}.` : `Thinner and thinner, to ${showLength(tape.thickness, units, true)}.`} ` +
-        'It gets longer and no wider.',
+      line: `${leading} goes in first. ${thinner}. It gets longer and no wider.`,
       figure: showLong(tape.length, units),
       of: `long at ${showLength(tape.thickness, units, true)}`,
       caution: 'A wide tape splits where it goes in: press that end thin by hand.',

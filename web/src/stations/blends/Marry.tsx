@@ -102,8 +102,8 @@ function Married({
           `Both have ${a.colours.at(-1)?.name ?? ''} at the joint: it does not show.`
         ) : (
           <>
-            Over <LengthValue label="Width of the joint" value={overlap} onChange={setOverlap} /> a slanting cut takes{' '}
-            {a.colours.at(-1)?.name ?? ''} into {b.colours[0]?.name ?? ''}, ΔE {joint.toFixed(1)}.
+            Over <LengthValue label="Width of the joint" value={overlap} onChange={setOverlap} /> a slanting cut{' '}
+            {`takes ${a.colours.at(-1)?.name ?? ''} into ${b.colours[0]?.name ?? ''}, ΔE ${joint.toFixed(1)}.`}
           </>
         )}{' '}
         {closes < 1 ? (

@@ -53,7 +53,8 @@ export function Strips({ worked: { layout, colours } }: { readonly worked: Worke
             </Caption>
           )}
           <Second>
-            in discs; mixed each by itself, rolled to equal strips, laid side by side and rolled over once · steps of ΔE{' '}
+            in discs; mixed each by itself, rolled to equal strips, laid side by side and rolled over once ·{' '}
+            {'steps of ΔE '}
             {Math.min(...strips.slice(1).map((s) => s.step)).toFixed(1)} to{' '}
             {Math.max(...strips.slice(1).map((s) => s.step)).toFixed(1)}
           </Second>

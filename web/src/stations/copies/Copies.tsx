@@ -173,8 +173,9 @@ export default function Copies(): ReactElement {
       <Box>
         <h1>Copies of your data</h1>
         <Second>
-          All you have entered lies in one file{archive ? <>: {archive.file}</> : null}. Its copies lie in the folder{' '}
-          {archive?.folder ?? 'copies'} beside it. A copy on another disk is the one that helps when this one breaks.
+          All you have entered lies in one file{archive ? `: ${archive.file}` : ''}. Its copies lie in the{' '}
+          {`folder ${archive?.folder ?? 'copies'} beside it.`} A copy on another disk is the one that helps when this
+          one breaks.
         </Second>
       </Box>
       <KeepOne shelf={shelf} />

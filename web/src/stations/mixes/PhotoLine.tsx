@@ -22,12 +22,11 @@ export function PhotoLine({ onRead }: { readonly onRead: (lab: Lab) => void }): 
     if (!file) return;
     const read = await pictureWorker().open(file);
     const opened = read === 'too large' ? null : read;
-    setWrong(
-      opened
-        ? null
-        : `${file.name} ` +
-            `${read === 'too large' ? 'has more than 200 million pixels. Make it smaller first.' : 'cannot be read as a picture.'}`,
-    );
+    const why =
+      read === 'too large'
+        ? 'has more than 200 million pixels. Make it smaller first.'
+        : 'cannot be read as a picture.';
+    setWrong(opened ? null : `${file.name} ${why}`);
     setPhoto(opened ? new Blob([opened.bytes as Uint8Array<ArrayBuffer>], { type: opened.type }) : null);
     setGains(NO_CAST);
     setPurpose('neutral');

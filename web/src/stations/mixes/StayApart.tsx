@@ -198,8 +198,8 @@ export function StayApart({ shelf }: { readonly shelf: ShelfAnswer }): ReactElem
                   </>
                 ) : (
                   <>
-                    A thin sheet of {sheets[help.sheet]?.name} between them helps most: no neighbours closer than ΔL*{' '}
-                    {Math.round(help.dL)}.{' '}
+                    A thin sheet of {sheets[help.sheet]?.name} between them helps most: no neighbours closer than{' '}
+                    {`ΔL* ${Math.round(help.dL)}. `}
                   </>
                 )}
                 <Word onClick={doIt}>Do it</Word>

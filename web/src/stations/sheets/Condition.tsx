@@ -389,7 +389,8 @@ function Done({ shelf, dto, counted, onBack, onDone }: DoneProps): ReactElement 
       disabled={passes < 1}
     >
       <Box fontSize="22px">
-        {showMass(dto.grams, units)} {shelf.clays.find((c) => c.id === dto.clayId)?.name} folded without a crack after{' '}
+        {showMass(dto.grams, units)} {shelf.clays.find((c) => c.id === dto.clayId)?.name}
+        {' folded without a crack after '}
         <CountValue
           label="Passes it took"
           value={passes}

@@ -95,7 +95,7 @@ export function MadeSheet({ sheet, chosen, onChoose, fits }: MadeSheetProps): Re
       </Box>
       <Caption display="block">
         {flat
-          ? `${sheet.layers > 1 ? `${sheet.layers} × ` : ''}${showLength(mm, units, true)}${sheet.rolledAt === '' ? '' : `, ${sheet.rolledAt}`}`
+          ? thicknessWords(sheet, units)
           : `${showLength(widthMm, units)} across, ${showLength(lengthMm, units)} high`}{' '}
         · {showMass(sheet.grams, units)}
       </Caption>
