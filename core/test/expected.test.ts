@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { BANDS, choleskyInPlace, deltaE, labOf, mixPigments, pigmentOf, statedPigment, type Lab } from '#core/colour';
+import { BANDS, deltaE, labOf, mixPigments, pigmentOf, statedPigment, type Lab } from '#core/colour';
+import { choleskyInPlace } from '#core/linear';
 import type { Clay } from '#core/clay';
 import { CURVE_TERMS, correctedPigment, expectedOf, learn, offsetOf, shapes, type Evidence } from '#core/mix';
 import { seeded } from '#core/units';

@@ -1,16 +1,6 @@
 import fc from 'fast-check';
-import {
-  choleskyInPlace,
-  choleskyInverse,
-  choleskySolve,
-  deltaE,
-  joined,
-  labOf,
-  mixPigments,
-  mixThree,
-  pigmentOf,
-  type Pigment,
-} from '#core/colour';
+import { deltaE, joined, labOf, mixPigments, mixThree, pigmentOf, type Pigment } from '#core/colour';
+import { choleskyInPlace, choleskyInverse, choleskySolve } from '#core/linear';
 import { normalFrom, seedOf, seeded } from '#core/units';
 
 const hex = fc.integer({ min: 0x080808, max: 0xf8f8f8 }).map((n) => n.toString(16).padStart(6, '0'));

@@ -1,4 +1,5 @@
-import { complaint, inBoth, showLength, showSize, type Mm, type Mm2, type UnitSystem } from '#core/units';
+import { inBoth, showLength, showSize, type Mm, type Mm2, type UnitSystem } from '#core/units';
+import { complaint } from './sentences.js';
 
 /** What a piece is cut with. */
 export type Cutter =

@@ -1,9 +1,9 @@
-export * from './bake.js';
-export * from './benchSteps.js';
-export * from './cutter.js';
-export * from './demand.js';
-export * from './layout.js';
-export * from './order.js';
-export * from './plan.js';
-export * from './shelf.js';
-export * from './sheetLeft.js';
+export { bakeLoads, minutesFor, type BakeItem, type BakeLoad } from './bake.js';
+export { benchSteps, type BenchStep } from './benchSteps.js';
+export { checkCutter, cutterArea, cutterBox, cutterOf, showCutter, type Cutter } from './cutter.js';
+export { demandOf, type Measuring, type MixDemand } from './demand.js';
+export { cuttingLayout, mostOn, type Layout } from './layout.js';
+export { toCut, type PieceOrder } from './order.js';
+export { planBatch, type BatchPlan, type ClayDemand, type PiecePlan } from './plan.js';
+export { sheetLeft, type SheetLeft } from './sheetLeft.js';
+export { againstShelf, inOrderOfUse, lotsOf, takeFrom, type Lot } from './shelf.js';

@@ -1,6 +1,7 @@
-import { complaint, inBoth, showSize, type Mm } from '#core/units';
+import { inBoth, showSize, type Mm } from '#core/units';
 import { cutterArea, showCutter, type Cutter } from './cutter.js';
 import { capacityOf, centresOf, gridsOf, lengthOf, rowsFor, type Grid, type Pattern } from './rows.js';
+import { complaint } from './sentences.js';
 
 export type { Pattern } from './rows.js';
 

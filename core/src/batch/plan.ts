@@ -3,12 +3,13 @@ import type { PigmentSource } from '#core/colour';
 import type { Block } from '#core/clay';
 import { pigmentsWith, type Book, flatOf } from '#core/mix';
 import { massOfSheet } from '#core/sheet';
-import { attempt, complaint, type Grams } from '#core/units';
+import { attempt, type Grams } from '#core/units';
 import { bakeLoads, type BakeLoad } from './bake.js';
 import { demandOf, type Demand, type Measuring } from './demand.js';
 import { cuttingLayout, type Layout } from './layout.js';
 import { thicknessOf, toCut, type PieceOrder } from './order.js';
 import { againstShelf, type AgainstShelf } from './shelf.js';
+import { complaint } from './sentences.js';
 
 /** A layer's sheets: `grams` for all of them. */
 export interface LayerPlan {

@@ -1,6 +1,7 @@
-import { complaint, type Mm, type Mm2 } from '#core/units';
+import { type Mm, type Mm2 } from '#core/units';
 import { cutterArea, type Cutter } from './cutter.js';
 import { cuttingLayout, mostOn, type Layout } from './layout.js';
+import { complaint } from './sentences.js';
 
 /** Pieces cut from a sheet, in rows from its lower edge on. */
 export interface SheetCut {

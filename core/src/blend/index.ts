@@ -1,10 +1,57 @@
-export * from './compensate.js';
-export * from './fade.js';
-export * from './layout.js';
-export * from './marry.js';
-export * from './passes.js';
-export * from './pieces.js';
-export * from './strips.js';
-export * from './tape.js';
-export * from './steps.js';
-export * from './turned.js';
+export { compensate, type Compensated } from './compensate.js';
+export { fadeOf, unevenness, wronglyFolded, type Fade } from './fade.js';
+export {
+  LAYOUTS,
+  areasOf,
+  checkLayout,
+  cutAt,
+  fractionsAt,
+  layoutOf,
+  layoutsFor,
+  outlinesOf,
+  pureStretches,
+  type Cut,
+  type Layout,
+  type LayoutKind,
+} from './layout.js';
+export { marry } from './marry.js';
+export {
+  JUST_NOT_SEEN,
+  assumedKept,
+  forecast,
+  keptFrom,
+  streakContrast,
+  type CountedBlend,
+  type Forecast,
+} from './passes.js';
+export { gradedSet, rowsIn, shadeBetween, type FadePiece } from './pieces.js';
+export { complaint } from './sentences.js';
+export { STEP_NOT_SEEN, turnSteps, type TurnSteps } from './steps.js';
+export { stripsOf, type Strip } from './strips.js';
+export {
+  MOST_STACKED,
+  faceArea,
+  fadeWithEnd,
+  fanFold,
+  lengthened,
+  placeInPlug,
+  radiusOf,
+  rollUp,
+  stacked,
+  tapeOf,
+  windUp,
+  type Plug,
+  type RolledPlug,
+  type Tape,
+  type Winding,
+} from './tape.js';
+export {
+  TURNINGS,
+  finishedBlend,
+  layersToRoll,
+  otherHalves,
+  turnedTo,
+  type FinishedBlend,
+  type Turned,
+  type Turning,
+} from './turned.js';

@@ -1,4 +1,5 @@
-import { complaint, type Mm } from '#core/units';
+import { type Mm } from '#core/units';
+import { complaint } from './sentences.js';
 
 /** A point of a cut: x along the fade, y up the sheet (the way it is folded), mm. */
 export interface CutPoint {

@@ -1,5 +1,6 @@
-import { complaint, type Mm } from '#core/units';
+import { type Mm } from '#core/units';
 import { MOST_COLOURS, checkLayout, type Cut, type Layout } from './layout.js';
+import { complaint } from './sentences.js';
 
 /**
  * Two blends joined, the end of one to the start of the other, as for a

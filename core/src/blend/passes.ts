@@ -1,5 +1,5 @@
 import { deltaE, labOf, mixPigments, type Pigment } from '#core/colour';
-import { complaint } from '#core/units';
+import { complaint } from './sentences.js';
 
 /** Passes after which a blend is free of streaks where nobody has counted: an assumption. */
 export const ASSUMED_PASSES = 15;

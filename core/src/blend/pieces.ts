@@ -1,6 +1,7 @@
 import type { Lab } from '#core/colour';
-import { complaint, type Mm } from '#core/units';
+import { type Mm } from '#core/units';
 import type { Fade } from './fade.js';
+import { complaint } from './sentences.js';
 
 /** A piece cut from a fade: its middle and the shade it gets, the mean of what is under the cutter. */
 export interface FadePiece {

@@ -1,7 +1,8 @@
 import { deltaE, labOf, mixPigments, type Lab, type Pigment } from '#core/colour';
-import { complaint } from '#core/units';
+
 import { fadeOf } from './fade.js';
 import { fractionsAt, type Layout } from './layout.js';
+import { complaint } from './sentences.js';
 
 /** One strip of a fade made without a machine. */
 export interface Strip {

@@ -1,6 +1,7 @@
 import type { Lab } from '#core/colour';
-import { complaint, type Mm, type Mm2 } from '#core/units';
+import { type Mm, type Mm2 } from '#core/units';
 import type { Fade } from './fade.js';
+import { complaint } from './sentences.js';
 
 /** A blend rolled long and thin. Its fade runs along its length. */
 export interface Tape {

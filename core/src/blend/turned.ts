@@ -1,4 +1,5 @@
-import { complaint, type Grams, type Mm } from '#core/units';
+import { type Grams, type Mm } from '#core/units';
+import { complaint } from './sentences.js';
 
 /**
  * A blend as it lies there when it is free of streaks: its fade runs along `width`, it was folded and passed along

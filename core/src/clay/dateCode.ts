@@ -1,4 +1,4 @@
-import { complaint } from '#core/units';
+import { complaint } from './sentences.js';
 
 const MONTHS = [
   'January',

@@ -1,3 +1,14 @@
-export * from './clay.js';
-export * from './conditioning.js';
-export * from './dateCode.js';
+export {
+  ASSUMED_BLOCK_GRAMS,
+  ASSUMED_DENSITY,
+  FIRMNESSES,
+  KINDS,
+  strengthOf,
+  type Block,
+  type Clay,
+  type Firmness,
+  type Kind,
+  type Line,
+} from './clay.js';
+export { conditioningOf, type Conditioning } from './conditioning.js';
+export { ageInMonths, readDateCode, showAge, showMonth } from './dateCode.js';

@@ -1,14 +1,22 @@
-export * from './apart.js';
+export {
+  CLEAR_LIGHTNESS,
+  TOLD_APART,
+  apart,
+  contrastKept,
+  seenDifference,
+  weakestPair,
+  whatHelps,
+  type Apart,
+} from './apart.js';
 export { BANDS, WEIGHTS, WHITE } from './bands.js';
 export { ciede2000 } from './ciede2000.js';
-export { deltaE } from './difference.js';
+export { STAGES, statedPigment, type PigmentSource, type Stage } from './clayPigment.js';
 export { deltaEFrame, type Frame } from './deltaEFrame.js';
-export * from './cholesky.js';
-export * from './clayPigment.js';
-export * from './labBox.js';
-export { chromaHue, labOf, xyzOfLab, type Lab, type Xyz } from './lab.js';
-export * from './pigment.js';
-export { hexOf, labOfLinear, linearOfLab, readHex, xyzOfHex } from './srgb.js';
+export { deltaE } from './difference.js';
+export { chromaHue, labOf, xyzOfLab, type Lab } from './lab.js';
+export { labBoxOf, leastDeltaE } from './labBox.js';
+export { joined, kOverS, mixPigments, mixThree, pigmentOf, reflectance, type Pigment } from './pigment.js';
 export { readColour, showLab } from './readColour.js';
+export { hidingThickness } from './showThrough.js';
+export { hexOf, labOfLinear, linearOfLab, readHex, xyzOfHex } from './srgb.js';
 export { reflectanceOf } from './upsample.js';
-export * from './showThrough.js';

@@ -1,6 +1,6 @@
-import { complaint } from '#core/units';
 import { labOf, type Lab } from './lab.js';
 import { readHex, xyzOfHex } from './srgb.js';
+import { complaint } from './sentences.js';
 
 const NUMBER = /^[+-]?\d{1,3}(\.\d+)?$/;
 

@@ -1,6 +1,7 @@
 import { namedColour } from './named.js';
-import { complaint } from '#core/units';
+
 import { labOf, xyzOfLab, type Lab, type Xyz } from './lab.js';
+import { complaint } from './sentences.js';
 
 /** sRGB to XYZ and back, D65 (IEC 61966-2-1); rows of the linear matrices. */
 const TO_XYZ = [

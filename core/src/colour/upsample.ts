@@ -1,5 +1,5 @@
 import { BANDS, WEIGHTS } from './bands.js';
-import { solveInPlace } from './solve.js';
+import { solveInPlace } from '#core/linear';
 import { FROM_XYZ, linearOf } from './srgb.js';
 
 /** Linear sRGB of a spectrum as three rows of 36 weights. */

@@ -1,5 +1,6 @@
 import { PROGRAM_VERSION, checkWork, readProgram, usedIn, type Program } from '#core/cane';
-import { Complaint, complaint } from '#core/units';
+import { Complaint } from '#core/units';
+import { complaint } from './sentences.js';
 
 /** A cane as a document: its steps, the canes they take in, and what the materials are called and look like. */
 export interface CaneFile {

@@ -1,8 +1,9 @@
 import { parseSync, type INode } from 'svgson';
 import svgpath from 'svgpath';
 import { drawnOf, type Drawn, type DrawnRegion, type Point } from '#core/cane';
-import { complaint, type Mm } from '#core/units';
+import { type Mm } from '#core/units';
 import { countElements, withoutHead, withoutSections } from './xml.js';
+import { complaint } from './sentences.js';
 
 const MOST_LETTERS = 6_000_000;
 const MOST_POINTS = 60_000;

@@ -1,4 +1,4 @@
-import { complaint } from '#core/units';
+import { complaint } from './sentences.js';
 
 /** Elements of a drawing, and how deep they may stand in each other. */
 const MOST_ELEMENTS = 60_000;

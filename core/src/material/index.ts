@@ -1,1 +1,22 @@
-export * from './material.js';
+export {
+  MATERIAL_KINDS,
+  idsOf,
+  isMaterial,
+  isMixable,
+  isOf,
+  keyOf,
+  match,
+  materialIn,
+  ofBlend,
+  ofClay,
+  ofMix,
+  readMaterial,
+  sameMaterial,
+  type Material,
+  type MaterialKind,
+  type Mixable,
+  type OfBlend,
+  type OfClay,
+  type OfMix,
+} from './material.js';
+export { complaint } from './sentences.js';

@@ -1,4 +1,4 @@
-import { complaint } from '#core/units';
+import { complaint } from './sentences.js';
 
 /** A clay of the shelf, by its id. */
 export interface OfClay {

@@ -1,7 +1,8 @@
 import { deltaE, labOf, mixPigments, type Lab, type Pigment } from '#core/colour';
-import { complaint, type Grams } from '#core/units';
+import { type Grams } from '#core/units';
 import type { Candidate } from './find/index.js';
 import { matchedPigment } from './learn/index.js';
+import { complaint } from './sentences.js';
 
 export interface CorrectInput {
   /** grams of the mix that are there, > 0 */

@@ -1,7 +1,8 @@
 import type { Mixable } from '#core/material';
 import type { Clay } from '#core/clay';
-import { Fraction, complaint, sumOf } from '#core/units';
+import { Fraction, sumOf } from '#core/units';
 import type { Amount, Book, Recipe, Worked } from './recipe.js';
+import { complaint } from './sentences.js';
 
 /** One base clay of a mix, with its exact share by volume and by mass; each sums to 1. */
 export interface Share {

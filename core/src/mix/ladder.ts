@@ -8,9 +8,10 @@ import {
   type PigmentSource,
   type Stage,
 } from '#core/colour';
-import { Fraction, complaint, sumOf } from '#core/units';
+import { Fraction, sumOf } from '#core/units';
 import { ratios, unitsOf, type Ratio } from './find/index.js';
 import type { Flat } from './flatten.js';
+import { complaint } from './sentences.js';
 
 /** Parts of a ladder as makers usually lay them: from one pure end to the other. */
 export const USUAL_PARTS: readonly Ratio[] = [

@@ -1,7 +1,8 @@
-import { Complaint, Fraction, complaint } from '#core/units';
+import { Complaint, Fraction } from '#core/units';
 import { parseNotation, printNotation, type Named, type Term } from './notation.js';
 import type { Basis } from './recipe.js';
 import { cutRecipe, inGrams, type Counted, type Names, type Token } from './said.js';
+import { complaint } from './sentences.js';
 
 /** A recipe as somebody typed it, in the one notation of Sledge. */
 export interface SaidRecipe {

@@ -1,4 +1,5 @@
-import { Fraction, NUMBER_PATTERN, complaint, readNumber, showNumber } from '#core/units';
+import { Fraction, NUMBER_PATTERN, readNumber, showNumber } from '#core/units';
+import { complaint } from './sentences.js';
 
 /**
  * A mix as it is scratched on a chip: `2 Beetroot + 1 Chalk`,

@@ -1,6 +1,7 @@
 import type { Clay, Line } from '#core/clay';
 import { match, type Mixable } from '#core/material';
-import { complaint, type Fraction } from '#core/units';
+import { type Fraction } from '#core/units';
+import { complaint } from './sentences.js';
 
 /** Parts measured as discs (volume) or on a scale (mass). */
 export const BASES = ['volume', 'mass'] as const;

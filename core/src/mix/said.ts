@@ -1,13 +1,5 @@
-import {
-  Fraction,
-  GRAMS_PER_OUNCE,
-  NUMBER_PATTERN,
-  complaint,
-  literally,
-  namesOf,
-  readNumber,
-  withDigits,
-} from '#core/units';
+import { Fraction, GRAMS_PER_OUNCE, NUMBER_PATTERN, literally, namesOf, readNumber, withDigits } from '#core/units';
+import { complaint } from './sentences.js';
 
 /** What the amounts of a recipe are counted in. */
 export type Counted = 'parts' | 'per cent' | 'grams' | 'ounces' | 'discs';

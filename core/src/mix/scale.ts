@@ -1,8 +1,9 @@
 import { deltaE, statedPigment, type PigmentSource } from '#core/colour';
-import { Fraction, complaint, sumOf, type Grams, type Mm2, type Mm } from '#core/units';
+import { Fraction, sumOf, type Grams, type Mm2, type Mm } from '#core/units';
 import { colourOf } from './colourOf.js';
 import { flatten, type Flat } from './flatten.js';
 import type { Book, Recipe } from './recipe.js';
+import { complaint } from './sentences.js';
 
 /** Grams of each clay, in the order of `flat.shares`. */
 export interface ClayGrams {

@@ -1,5 +1,5 @@
-import { complaint } from '#core/units';
 import type { Linear } from './pixels.js';
+import { complaint } from './sentences.js';
 
 /** Factors on linear red, green and blue that take a colour cast away. */
 export type Gains = Linear;

@@ -1,7 +1,8 @@
 import { ciede2000, labOfLinear, type Lab } from '#core/colour';
-import { complaint } from '#core/units';
+
 import { NO_CAST, gainTable, type Gains } from './neutral.js';
 import { LINEAR, isThere, type Pixels } from './pixels.js';
+import { complaint } from './sentences.js';
 
 /** A colour of a picture and its share of the area, 0..1. */
 export interface PictureColour {

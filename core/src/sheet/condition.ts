@@ -1,5 +1,5 @@
 import { conditioningOf } from '#core/clay';
-import { complaint, type Celsius, type Grams, type Mm } from '#core/units';
+import { type Celsius, type Grams, type Mm } from '#core/units';
 import type { Machine } from './machine.js';
 import {
   passesFor,
@@ -10,6 +10,7 @@ import {
   type PassesBecause,
 } from './conditionPasses.js';
 import { thicknesses, type SettingThickness } from './thickness.js';
+import { complaint } from './sentences.js';
 
 /** Where soft clay gets too soft, and where all clay is harder. Assumptions. */
 const [HOT, COLD]: readonly [Celsius, Celsius] = [27, 16];

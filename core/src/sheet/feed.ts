@@ -1,6 +1,7 @@
-import { complaint, type Mm } from '#core/units';
+import { type Mm } from '#core/units';
 import type { Machine } from './machine.js';
 import { thicknesses, type SettingThickness } from './thickness.js';
+import { complaint } from './sentences.js';
 
 export const SCHOOLS_OF_THINNING = ['one at a time', 'straight'] as const;
 export type Thinning = (typeof SCHOOLS_OF_THINNING)[number];

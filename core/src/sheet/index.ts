@@ -1,13 +1,48 @@
-export * from './card.js';
-export * from './condition.js';
-export * from './conditionPasses.js';
-export * from './feed.js';
-export * from './instruction.js';
-export * from './machine.js';
-export * from './reading.js';
-export * from './sheetMass.js';
-export * from './thickness.js';
-export * from './translate.js';
-export * from './wear.js';
+export { ASSUMED_CARD, USUAL_GUIDES } from './card.js';
+export {
+  CONDITION_WARNINGS,
+  conditionPlan,
+  type ConditionInput,
+  type ConditionPlan,
+  type ConditionStep,
+  type ConditionWarning,
+} from './condition.js';
+export {
+  SCHOOLS_OF_CONDITIONING,
+  USUAL_ROOM,
+  learnedFactor,
+  type Conditioner,
+  type CountedConditioning,
+} from './conditionPasses.js';
+export {
+  MOST_REDUCTION,
+  SCHOOLS_OF_THINNING,
+  feedPlan,
+  type Feed,
+  type FeedInput,
+  type FeedPlan,
+  type Thinning,
+} from './feed.js';
+export { readInstruction, readThickness, type Asked, type Gauge, type Reader } from './instruction.js';
 export { fallingFit } from './isotonic.js';
+export {
+  READING_WAYS,
+  SIGMA_OF_WAY,
+  checkDial,
+  dialLabels,
+  type Machine,
+  type Reading,
+  type ReadingWay,
+} from './machine.js';
 export { monotoneCubic } from './monotoneCubic.js';
+export { gaugedByCards, gaugedByDisc, gaugedByStack, type Gauged } from './reading.js';
+export { areaOfSheet, discVolume, massOfSheet, thicknessOfSheet } from './sheetMass.js';
+export {
+  contradictionSentence,
+  contradictions,
+  thicknesses,
+  type Knowledge,
+  type SettingThickness,
+} from './thickness.js';
+export { translate, type Answer } from './translate.js';
+export { wearOf, type Wear } from './wear.js';

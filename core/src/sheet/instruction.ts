@@ -1,9 +1,10 @@
-import { Complaint, complaint, inBoth, namesOf, readLength, showLength, type Mm, type UnitSystem } from '#core/units';
+import { Complaint, inBoth, namesOf, readLength, showLength, type Mm, type UnitSystem } from '#core/units';
 import { ASSUMED_CARD, CARD_SPREAD, MEASURED_CARD_SPREAD } from './card.js';
 import type { Machine } from './machine.js';
 import { thicknesses, type SettingThickness } from './thickness.js';
 import { strangeDial, strangeRank } from './strangeDial.js';
 import { LABEL, PLACE, isWide, phraseOf, type Phrase } from './phrase.js';
+import { complaint } from './sentences.js';
 
 /** A thickness somebody asks for: where it comes from and how sure it is. */
 export interface Asked {

@@ -1,4 +1,5 @@
-import { Fraction, complaint, readNumber, showNumber, type Mm } from '#core/units';
+import { Fraction, readNumber, showNumber, type Mm } from '#core/units';
+import { complaint } from './sentences.js';
 
 export const READING_WAYS = ['calipers', 'cards', 'stack', 'weighed'] as const;
 export type ReadingWay = (typeof READING_WAYS)[number];

@@ -1,7 +1,8 @@
-import { complaint, type Density, type Grams, type Mm } from '#core/units';
+import { type Density, type Grams, type Mm } from '#core/units';
 import { ASSUMED_CARD, CARD_SPREAD, MEASURED_CARD_SPREAD } from './card.js';
 import { SIGMA_OF_WAY } from './machine.js';
 import { thicknessOfSheet } from './sheetMass.js';
+import { complaint } from './sentences.js';
 
 /** A thickness worked out from what was really looked at, with its standard uncertainty. */
 export interface Gauged {

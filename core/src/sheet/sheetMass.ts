@@ -1,4 +1,5 @@
-import { complaint, type Density, type Grams, type Mm, type Mm2 } from '#core/units';
+import { type Density, type Grams, type Mm, type Mm2 } from '#core/units';
+import { complaint } from './sentences.js';
 
 function positive(value: number, what: string): number {
   if (!(value > 0) || !Number.isFinite(value)) throw complaint('amount/positive', { what });

@@ -1,7 +1,7 @@
-import { complaint } from '#core/units';
 import { dialLabels } from './machine.js';
 import { thicknesses, type SettingThickness } from './thickness.js';
 import { LABEL, PLACE, isWide } from './phrase.js';
+import { complaint } from './sentences.js';
 
 /** Settings of a machine of which nothing is said: an assumption. */
 const USUAL_SETTINGS = 9;

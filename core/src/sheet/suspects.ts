@@ -1,4 +1,4 @@
-import { choleskyInPlace, choleskySolve } from '#core/colour';
+import { choleskyInPlace, choleskySolve } from '#core/linear';
 import type { Known } from './dialCurve.js';
 
 /** Rising by more than this of their uncertainty, readings contradict the dial. */

@@ -1,7 +1,8 @@
-import { complaint, type Mm } from '#core/units';
+import { type Mm } from '#core/units';
 import type { Asked } from './instruction.js';
 import type { Machine } from './machine.js';
 import { thicknesses, type SettingThickness } from './thickness.js';
+import { complaint } from './sentences.js';
 
 /** The setting of one's own machine for an asked thickness. `errorMm` > 0: one's own is thicker. */
 export interface Answer {

@@ -1,1 +1,1 @@
-export * from './lookUp.js';
+export { lookUp, type BlendInBook, type ClayShare, type Known, type Looking, type MaterialBook } from './lookUp.js';

@@ -11,9 +11,9 @@ import {
   type PigmentSource,
   type Stage,
 } from '#core/colour';
-import { match, type Material, type Mixable } from '#core/material';
+import { complaint, match, type Material, type Mixable } from '#core/material';
 import { flatOf, nameOf, pigmentOfMix, type Book } from '#core/mix';
-import { complaint, type Density } from '#core/units';
+import { type Density } from '#core/units';
 
 /** A blend as one of its revisions has it. */
 export interface BlendInBook {

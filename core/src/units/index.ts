@@ -1,8 +1,19 @@
-export * from './chance.js';
-export * from './complaint.js';
-export * from './fraction.js';
-export * from './measures.js';
+export { normalFrom, seedOf, seeded } from './chance.js';
+export { Complaint, attempt, complaints, orSentence } from './complaint.js';
+export { Fraction, sumOf } from './fraction.js';
+export {
+  GRAMS_PER_OUNCE,
+  MM_PER_INCH,
+  type Celsius,
+  type Density,
+  type Grams,
+  type Minutes,
+  type Mm,
+  type Mm2,
+  type UnitSystem,
+} from './measures.js';
 export { NUMBER_PATTERN, readNumber, showNumber } from './number.js';
-export * from './read.js';
-export * from './show.js';
-export * from './words.js';
+export { readLength, readMass, readSize, readTemperature } from './read.js';
+export { UNITS_SENTENCES, complaint } from './sentences.js';
+export { inBoth, showArea, showLength, showLong, showMass, showMinutes, showSize, showTemperature } from './show.js';
+export { ORDINALS, literally, namesOf, withDigits, withoutRoughly } from './words.js';

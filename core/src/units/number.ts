@@ -1,5 +1,5 @@
 import { Fraction } from './fraction.js';
-import { complaint } from './complaint.js';
+import { complaint } from './sentences.js';
 
 const GLYPHS: Readonly<Record<string, string>> = {
   '½': '1/2',

@@ -1,7 +1,8 @@
-import { Complaint, complaint } from './complaint.js';
+import { Complaint } from './complaint.js';
 import { NUMBER_PATTERN, readNumber } from './number.js';
 import { GRAMS_PER_OUNCE, MM_PER_INCH, type Celsius, type Grams, type Mm, type UnitSystem } from './measures.js';
 import { withDigits, withoutRoughly } from './words.js';
+import { complaint } from './sentences.js';
 
 type Convert = (x: number) => number;
 interface Kind {

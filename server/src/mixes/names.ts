@@ -1,5 +1,6 @@
+import { complaint } from '#core/mix';
 import { ofClay, ofMix, type Mixable } from '#core/material';
-import { Complaint, attempt, complaint } from '#core/units';
+import { Complaint, attempt } from '#core/units';
 import type { Named } from '#core/mix';
 import type { Studio } from './studio.js';
 

@@ -1,5 +1,5 @@
 import { isOf, materialIn } from '#core/material';
-import { complaint } from '#core/units';
+import { complaint } from './sentences.js';
 
 /** What reads the steps of a cane inside another one. */
 export interface Inner {

@@ -1,2 +1,37 @@
-export * from './checks.js';
-export * from './program.js';
+export {
+  DEGREES,
+  LENGTH,
+  LENGTH_EITHER_WAY,
+  MOST_LAYERS,
+  among,
+  layers,
+  list,
+  material,
+  number,
+  object,
+  part,
+  points,
+  text,
+  whichever,
+  whole,
+  wrong,
+  yesOrNo,
+  type Check,
+  type Fields,
+  type Inner,
+} from './checks.js';
+export {
+  MOST_CANES_DEEP,
+  MOST_POINTS,
+  MOST_STEPS,
+  PROGRAM_VERSION,
+  type AnyPart,
+  type AnyStep,
+  type Doing,
+  type MaterialKey,
+  type PartOf,
+  type ProgramOf,
+  type RegionOf,
+  type SheetLayer,
+} from './program.js';
+export { DOCUMENT_SENTENCES } from './sentences.js';

@@ -1,2 +1,2 @@
-export * from './drawn.js';
-export * from './trace.js';
+export { drawnOf, drawnToRegions, type Drawn, type DrawnRegion } from './drawn.js';
+export { tracePicture } from './trace.js';

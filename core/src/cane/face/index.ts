@@ -1,4 +1,4 @@
-export * from './face.js';
-export * from './judge.js';
-export * from './smooth.js';
-export * from './traced.js';
+export { frameOf, paintFace, type Frame, type Paint } from './face.js';
+export { EYE, TOO_THICK, TOO_THIN, featuresOf, judge, type JudgedMaterial, type Warning } from './judge.js';
+export { edgesOf, smoothEdges, smoothRows } from './smooth.js';
+export { tracedFace, type TracedArea } from './traced.js';

@@ -1,6 +1,6 @@
-import { complaint } from '#core/units';
 import { beyond, reachOf } from './direction.js';
 import { areaOf, centroid, signedArea, type Outline, type Point } from './outline.js';
+import { complaint } from './sentences.js';
 
 /** Share of its area by which a cell may be off at last. */
 const TIGHT = 1e-4;

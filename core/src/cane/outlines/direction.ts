@@ -1,5 +1,5 @@
-import { complaint } from '#core/units';
 import type { Outline, Point } from './outline.js';
+import { complaint } from './sentences.js';
 
 /**
  * Directions about the centre, without angles: on the diamond |x| + |y| = 1,

@@ -1,7 +1,23 @@
-export * from './across.js';
-export * from './cells.js';
-export * from './direction.js';
-export * from './outline.js';
-export * from './press.js';
-export * from './shapes.js';
-export * from './simplify.js';
+export { acrossOf } from './across.js';
+export { bundleCells, sunflower, type Cell } from './cells.js';
+export { STEPS, beyond, reachOf } from './direction.js';
+export {
+  areaOf,
+  circle,
+  clipped,
+  diameterOf,
+  extentOf,
+  mirrored,
+  offset,
+  outlineOf,
+  rectangle,
+  scaled,
+  signedArea,
+  turned,
+  type Outline,
+  type Point,
+} from './outline.js';
+export { pressOf, type Press } from './press.js';
+export { OUTLINES_SENTENCES } from './sentences.js';
+export { SHAPES, shapeOutline, type Shape, type ShapeKind } from './shapes.js';
+export { crossesItself, simplified } from './simplify.js';

@@ -1,4 +1,5 @@
-import { complaint, type Mm, type Mm2 } from '#core/units';
+import { type Mm, type Mm2 } from '#core/units';
+import { complaint } from './sentences.js';
 
 /** A point of a face, mm; x to the right, y up. */
 export type Point = readonly [number, number];

@@ -1,6 +1,7 @@
-import { complaint, type Mm, type Mm2 } from '#core/units';
+import { type Mm, type Mm2 } from '#core/units';
 import type { MaterialKey } from '#core/cane/document';
 import {
+  complaint,
   beginOf,
   changeOf,
   checkWork,

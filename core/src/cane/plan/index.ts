@@ -1,6 +1,6 @@
-export * from './backwards.js';
-export * from './reductionStages.js';
-export * from './rows.js';
-export * from './scaleStart.js';
-export * from './scrap.js';
-export * from './starts.js';
+export { planBackwards, type BackwardsPlan, type Offcut, type Wanted, type WrapNeed } from './backwards.js';
+export { reductionStages } from './reductionStages.js';
+export { usable, type Stage } from './rows.js';
+export { begunAt } from './scaleStart.js';
+export { SCRAP_GROUPS, coresFrom, groupOf, sortScrap, type ScrapHeap, type ScrapMaterial } from './scrap.js';
+export { STARTING_POINTS, type StartColours, type StartingPoint } from './starts.js';

@@ -1,6 +1,7 @@
-import { complaint, inBoth, showLength, type Mm } from '#core/units';
+import { inBoth, showLength, type Mm } from '#core/units';
 import { areaOf } from '#core/cane/outlines';
 import {
+  complaint,
   changeOf,
   isBegin,
   ownOf,

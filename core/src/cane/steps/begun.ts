@@ -1,9 +1,10 @@
-import { complaint, type Mm } from '#core/units';
+import { type Mm } from '#core/units';
 import type { SheetLayer } from '#core/cane/document';
 import { MOST_LAYERS } from '#core/cane/document';
 import type { Outline } from '#core/cane/outlines';
 import { positive, tidy } from './measure.js';
 import { numberOf, one, sumOf, type CaneContext, type CaneState, type Sampler } from './state.js';
+import { complaint } from './sentences.js';
 
 /** One piece of clay as it is before anything was done with it. */
 export const begun = (outline: Outline, length: Mm, sample: Sampler, amounts: CaneState['amounts']): CaneState => ({

@@ -1,6 +1,6 @@
-import { complaint } from '#core/units';
 import { part, type AnyStep, type Doing, type PartOf } from '#core/cane/document';
 import type { BeginKind, Parts } from './kind.js';
+import { complaint } from './sentences.js';
 
 /** Another cane to begin with. */
 export interface Cane<S = AnyStep> extends Doing<'cane'> {

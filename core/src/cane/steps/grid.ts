@@ -1,10 +1,10 @@
-import { complaint } from '#core/units';
 import { among, list, part, whole, type AnyStep, type Doing, type PartOf } from '#core/cane/document';
 import { rectangle } from '#core/cane/outlines';
 import { checkMeet, lengthOf, reductionsOf, straight, using } from './joins.js';
 import type { ChangeKind } from './kind.js';
 import { wholeIn } from './measure.js';
 import { sumOf, type CaneState, type Sampler, type Unspoilt } from './state.js';
+import { complaint } from './sentences.js';
 
 export const TURNS = ['none', 'quarter', 'half', 'mirror'] as const;
 /** How neighbours differ: not at all, each a quarter or half further, or every other one mirrored. */

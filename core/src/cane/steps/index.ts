@@ -1,13 +1,38 @@
-export * from './begun.js';
-export * from './ends.js';
-export * from './grid.js';
-export * from './kind.js';
-export * from './kinds.js';
-export * from './limits.js';
-export * from './pressing.js';
-export * from './read.js';
-export * from './run.js';
-export * from './spoil.js';
-export * from './state.js';
-export * from './template.js';
-export * from './uses.js';
+export {
+  ASSUMED_ENDS,
+  TRIMMINGS,
+  USUAL_ENDS,
+  learnedEnds,
+  type EndsRule,
+  type TrimMade,
+  type Trimming,
+} from './ends.js';
+export { TURNS, type Turns } from './grid.js';
+export { type Faces, type Need } from './kind.js';
+export {
+  beginOf,
+  changeOf,
+  isBegin,
+  kindOf,
+  partsOf,
+  scaledStep,
+  withPart,
+  type Begin,
+  type Do,
+  type Fill,
+  type Part,
+  type Program,
+  type Region,
+  type Step,
+  type StepOf,
+  type Then,
+} from './kinds.js';
+export { MOST_RODS, checkWork } from './limits.js';
+export { throughPress } from './pressing.js';
+export { readProgram, usedIn, withMaterial } from './read.js';
+export { partResults, runSteps, type StepResult } from './run.js';
+export { CANE_SENTENCES, complaint } from './sentences.js';
+export { trimsAfter } from './spoil.js';
+export { contextOf, measured, numberOf, one, sumOf, type CaneContext, type CaneState } from './state.js';
+export { templateState } from './template.js';
+export { ownOf, usesOf, type PartUse } from './uses.js';

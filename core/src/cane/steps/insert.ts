@@ -1,4 +1,4 @@
-import { complaint, type Mm } from '#core/units';
+import { type Mm } from '#core/units';
 import { DEGREES, LENGTH, LENGTH_EITHER_WAY, part, type AnyStep, type Doing, type PartOf } from '#core/cane/document';
 import { acrossOf, beyond, reachOf, type Point } from '#core/cane/outlines';
 import { onePart } from './cane.js';
@@ -6,6 +6,7 @@ import { reductionsOf } from './joins.js';
 import type { ChangeKind } from './kind.js';
 import { positive, tidy } from './measure.js';
 import { measured, sumOf, type CaneState, type Sampler, type Unspoilt } from './state.js';
+import { complaint } from './sentences.js';
 
 /** Another cane set into a hole of that size: the outside stays. */
 export interface Insert<S = AnyStep> extends Doing<'insert'> {

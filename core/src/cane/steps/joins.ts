@@ -1,4 +1,3 @@
-import { complaint } from '#core/units';
 import {
   areaOf,
   beyond,
@@ -13,6 +12,7 @@ import {
 import { boxOf, shown } from './measure.js';
 import { pressedTo } from './pressing.js';
 import { sumOf, type CaneState, type Sampler, type Unspoilt } from './state.js';
+import { complaint } from './sentences.js';
 
 /**
  * Uses up so many pieces of a cane; what was not used stays aside.

@@ -1,7 +1,7 @@
-import { complaint } from '#core/units';
 import { MOST_CANES_DEEP } from '#core/cane/document';
 import { asProgram, kindOf, partsOf, type Part, type Step } from './kinds.js';
 import type { CaneContext } from './state.js';
+import { complaint } from './sentences.js';
 
 /** Steps of a cane and of all canes in it, each as often as it is taken. */
 export const MOST_WORK = 3000;

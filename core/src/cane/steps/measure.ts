@@ -1,5 +1,6 @@
-import { complaint, inBoth, showLength, type Mm } from '#core/units';
+import { inBoth, showLength, type Mm } from '#core/units';
 import { areaOf, extentOf, type Outline } from '#core/cane/outlines';
+import { complaint } from './sentences.js';
 
 /** @throws Complaint `cane/positive` */
 export function positive(value: number, what: string): number {

@@ -1,9 +1,9 @@
-import { complaint } from '#core/units';
 import { among, type Doing } from '#core/cane/document';
 import { extentOf, outlineOf, type Outline, type Point } from '#core/cane/outlines';
 import { using } from './joins.js';
 import type { ChangeKind } from './kind.js';
 import { sumOf, type CaneState, type Sampler, type Unspoilt } from './state.js';
+import { complaint } from './sentences.js';
 
 /** Two along the flat bottom side: one mirrored there, or turned by half. */
 export interface Pair extends Doing<'pair'> {

@@ -1,4 +1,3 @@
-import { complaint } from '#core/units';
 import {
   MOST_CANES_DEEP,
   MOST_POINTS,
@@ -15,6 +14,7 @@ import {
   type MaterialKey,
 } from '#core/cane/document';
 import { fieldsOf, isBegin, isKnown, type Program, type Step } from './kinds.js';
+import { complaint } from './sentences.js';
 
 const kindIn = (value: unknown): unknown =>
   typeof value === 'object' && value !== null && 'do' in value ? value.do : undefined;

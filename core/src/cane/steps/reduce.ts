@@ -1,4 +1,4 @@
-import { complaint, type Mm } from '#core/units';
+import { type Mm } from '#core/units';
 import { LENGTH, among, yesOrNo, type Doing } from '#core/cane/document';
 import { acrossOf, areaOf, scaled } from '#core/cane/outlines';
 import { overlapped, spoiltByReducing } from './ends.js';
@@ -7,6 +7,7 @@ import { positive, shown, tidy } from './measure.js';
 import { stretched } from './pressing.js';
 import type { CaneContext, CaneState } from './state.js';
 import { wobbled } from './wobble.js';
+import { complaint } from './sentences.js';
 
 /** To so much across, as `acrossOf` measures it, or to a length: without its spoilt ends, or with them. */
 export interface Reduce extends Doing<'reduce'> {

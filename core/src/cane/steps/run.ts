@@ -1,4 +1,4 @@
-import { Complaint, complaint } from '#core/units';
+import { Complaint } from '#core/units';
 import { MOST_STEPS } from '#core/cane/document';
 import {
   asProgram,
@@ -13,6 +13,7 @@ import {
 } from './kinds.js';
 import { spoiltAfter, trimsAfter } from './spoil.js';
 import { withSpoilt, type CaneContext, type CaneState, type ResultOf } from './state.js';
+import { complaint } from './sentences.js';
 
 /** A step and the cane after it; or why it cannot be done, and then nothing after it can. */
 export type StepResult = ResultOf<Step>;

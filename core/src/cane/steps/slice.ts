@@ -1,7 +1,8 @@
-import { complaint, type Mm } from '#core/units';
+import { type Mm } from '#core/units';
 import { LENGTH, type Doing } from '#core/cane/document';
 import type { ChangeKind } from './kind.js';
 import { positive, shown } from './measure.js';
+import { complaint } from './sentences.js';
 
 /** Cut in slices. */
 export interface Slice extends Doing<'slice'> {

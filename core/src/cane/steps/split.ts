@@ -1,4 +1,3 @@
-import { complaint } from '#core/units';
 import { DEGREES, whole, type Doing } from '#core/cane/document';
 import { areaOf, clipped, outlineOf, type Point } from '#core/cane/outlines';
 import type { ChangeKind } from './kind.js';
@@ -6,6 +5,7 @@ import { wholeIn } from './measure.js';
 import { stretched } from './pressing.js';
 import { sumOf, type CaneState } from './state.js';
 import { alike, partAmounts, withoutPlaces } from './unlike.js';
+import { complaint } from './sentences.js';
 
 /**
  * Cut lengthwise in equal parts through the middle, from a direction on.

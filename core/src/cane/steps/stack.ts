@@ -1,10 +1,10 @@
-import { complaint } from '#core/units';
 import { among, part, type AnyStep, type Doing, type PartOf } from '#core/cane/document';
 import { extentOf, rectangle } from '#core/cane/outlines';
 import { onePart } from './cane.js';
 import { checkMeet, reductionsOf, straight } from './joins.js';
 import type { ChangeKind } from './kind.js';
 import { sumOf, type CaneState, type Sampler, type Unspoilt } from './state.js';
+import { complaint } from './sentences.js';
 
 /** Another cane beside it or on top, along sides of equal length. */
 export interface Stack<S = AnyStep> extends Doing<'stack'> {

@@ -1,4 +1,4 @@
-import { complaint, type Mm, type Mm2 } from '#core/units';
+import { type Mm, type Mm2 } from '#core/units';
 import {
   DEGREES,
   LENGTH,
@@ -22,6 +22,7 @@ import type { BeginKind } from './kind.js';
 import { positive } from './measure.js';
 import { pressedTo } from './pressing.js';
 import { FADE, contextOf, measured, numberOf, type CaneContext, type CaneState, type Sampler } from './state.js';
+import { complaint } from './sentences.js';
 
 /** A drawing whose regions are filled with clay: the first is the ground, the others lie on it, later ones on top. */
 export interface Template<S = AnyStep> extends Doing<'template'> {

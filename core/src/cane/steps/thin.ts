@@ -1,4 +1,4 @@
-import { complaint, type Mm } from '#core/units';
+import { type Mm } from '#core/units';
 import { LENGTH, list, number, type Doing } from '#core/cane/document';
 import { straight } from './joins.js';
 import type { ChangeKind } from './kind.js';
@@ -6,6 +6,7 @@ import { shown, tidy } from './measure.js';
 import { handled, stretched } from './pressing.js';
 import { longerBy } from './reduce.js';
 import type { CaneState, Unspoilt } from './state.js';
+import { complaint } from './sentences.js';
 
 /**
  * A stack of sheets rolled through the machine, one setting after the other,

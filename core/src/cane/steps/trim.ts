@@ -1,7 +1,8 @@
-import { complaint, type Mm } from '#core/units';
+import { type Mm } from '#core/units';
 import { number, type Doing } from '#core/cane/document';
 import type { ChangeKind } from './kind.js';
 import { shown } from './measure.js';
+import { complaint } from './sentences.js';
 
 /** So much cut off each end. */
 export interface Trim extends Doing<'trim'> {

@@ -1,14 +1,5 @@
-import {
-  BANDS,
-  WEIGHTS,
-  choleskyInPlace,
-  choleskyInverse,
-  choleskySolve,
-  labOf,
-  mixPigments,
-  statedPigment,
-  type Lab,
-} from '#core/colour';
+import { BANDS, WEIGHTS, labOf, mixPigments, statedPigment, type Lab } from '#core/colour';
+import { choleskyInPlace, choleskyInverse, choleskySolve } from '#core/linear';
 import type { Clay } from '#core/clay';
 import { CURVES, SIGMA_OF_TERM, TERMS } from './curves.js';
 import { away, offsetOf, shapes, type Shape } from './shapes.js';

@@ -1,16 +1,6 @@
 import { strengthOf, type Clay } from '#core/clay';
-import {
-  choleskyInPlace,
-  choleskyInverse,
-  choleskySolve,
-  deltaE,
-  deltaEFrame,
-  statedPigment,
-  type Frame,
-  type Lab,
-  type Pigment,
-  type Stage,
-} from '#core/colour';
+import { deltaE, deltaEFrame, statedPigment, type Frame, type Lab, type Pigment, type Stage } from '#core/colour';
+import { choleskyInPlace, choleskyInverse, choleskySolve } from '#core/linear';
 import { TERMS, correctedPigment } from './curves.js';
 import { expectedOf, type Expected } from './expected.js';
 import { SIGMA_OF_CHIP, SIGMA_STATED, sigmaOfStrength, type Evidence, type Learned } from './evidence.js';

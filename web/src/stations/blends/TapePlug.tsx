@@ -1,11 +1,12 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { memo, useCallback, type ReactElement } from 'react';
-import { MOST_STACKED, STEP_NOT_SEEN, placeInPlug, radiusOf, type RolledPlug } from '#core/blend';
+import { complaint, MOST_STACKED, STEP_NOT_SEEN, placeInPlug, radiusOf, type RolledPlug } from '#core/blend';
 import { xyzOfHex } from '#core/colour';
 import { feedPlan } from '#core/sheet';
-import { complaint, readNumber, showLength, showLong, showMass, showSize, type UnitSystem } from '#core/units';
+import { readNumber, showLength, showLong, showMass, showSize, type UnitSystem } from '#core/units';
 import type { BlendPlanDto, MachineDto } from '#contract';
 import { Choice } from '../../parts/Choice.js';
+import { readCount } from '../../parts/readCount.js';
 import { LengthValue, Value } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
 import { useUnits } from '../../state/view.js';
@@ -28,13 +29,7 @@ function readTapes(text: string): number {
   return count;
 }
 const MOST_PARTS = 40;
-/** @throws Complaint `cane/count`, `parts/unreadable` */
-function readParts(text: string): number {
-  const count = readNumber(text).valueOf();
-  if (!Number.isInteger(count) || count < 1 || count > MOST_PARTS)
-    throw complaint('cane/count', { what: 'The number of parts', low: 1, high: MOST_PARTS });
-  return count;
-}
+const readParts = readCount(1, MOST_PARTS, 'The number of parts');
 /** What a thinner tape would bring, beside its setting. */
 const stepWords = (choice: TapeChoice | undefined): string =>
   choice ? `: steps of ΔE ${choice.steps.mean.toFixed(1)}` : ': thicker than the folded blend';

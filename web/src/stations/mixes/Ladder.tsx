@@ -5,6 +5,7 @@ import { useMemo, useState, type ReactElement } from 'react';
 
 import { hexOf, labOf, mixPigments, xyzOfLab, type Pigment, type PigmentSource } from '#core/colour';
 import {
+  complaint,
   cuttingSheet,
   equalLadder,
   fewestDiscs,
@@ -15,7 +16,7 @@ import {
   type Rung,
   flatOf,
 } from '#core/mix';
-import { Fraction, attempt, complaint, readNumber, showNumber } from '#core/units';
+import { Fraction, attempt, readNumber, showNumber } from '#core/units';
 import type { RevisionAnswer, ShelfAnswer } from '#contract';
 import { Choice } from '../../parts/Choice.js';
 import { MaterialPicker, type Picked } from '../../parts/MaterialPicker.js';

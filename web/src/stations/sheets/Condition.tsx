@@ -11,11 +11,12 @@ import {
   type ConditionStep,
   type Conditioner,
 } from '#core/sheet';
-import { complaint, orSentence, readNumber, showMass } from '#core/units';
+import { orSentence, showMass } from '#core/units';
 import type { BenchSetupDto, ConditionedDto, ShelfAnswer } from '#contract';
 import { BenchSteps } from '../../parts/BenchSteps.js';
 import { Choice } from '../../parts/Choice.js';
 import { Empty, Reading } from '../../parts/Empty.js';
+import { readCount } from '../../parts/readCount.js';
 import { CountValue, MassValue, TemperatureValue, Value } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
 import { WriteDown } from '../../parts/WriteDown.js';
@@ -272,14 +273,9 @@ function lotName({ months, bought }: Lot): string {
   return months === null ? 'of the block without a date' : `of the block that is ${showAge(months)} old`;
 }
 
-/** A number of passes, or nothing for the usual one. @throws Complaint `parts/unreadable`, `cane/count` */
-function readPasses(text: string): number | null {
-  if (/^\s*(not said)?\s*$/.test(text)) return null;
-  const passes = readNumber(text).valueOf();
-  if (!Number.isInteger(passes) || passes < 2 || passes > 200)
-    throw complaint('cane/count', { what: 'The number of passes', low: 2, high: 200 });
-  return passes;
-}
+const readCounted = readCount(2, 200, 'The number of passes');
+/** A number of passes, or nothing for the usual one. @throws Complaint `parts/unreadable`, `count/range` */
+const readPasses = (text: string): number | null => (/^\s*(not said)?\s*$/.test(text) ? null : readCounted(text));
 
 /** The clay at a step: a block, slices, a folded sheet, a rope. */
 function StepPicture({ step, hex }: { readonly step: ConditionStep; readonly hex: string }): ReactElement {

@@ -1,6 +1,7 @@
 import type { ReactElement } from 'react';
 import { partsOf, withPart, type Shape, type SheetLayer, type Step } from '#core/cane';
-import { complaint, readLength, readNumber, showLength } from '#core/units';
+import { readLength, readNumber, showLength } from '#core/units';
+import { readCount } from '../../../parts/readCount.js';
 import { LengthValue, Value } from '../../../parts/Value.js';
 import { useUnits } from '../../../state/view.js';
 import { Word } from '../../../theme/pieces.js';
@@ -16,15 +17,6 @@ const signed =
     read(text.replace(/^\s*[-−]/, '')) * (/^\s*[-−]/.test(text) ? -1 : 1);
 const readDegrees = signed((text) => readNumber(text.replace(/[°\s]/g, '')).valueOf());
 export const readPlain = (text: string): number => readNumber(text).valueOf();
-
-/** @throws Complaint `cane/count` */
-export const readCount =
-  (low: number, high: number, what: string) =>
-  (text: string): number => {
-    const n = readPlain(text);
-    if (!Number.isInteger(n) || n < low || n > high) throw complaint('cane/count', { what, low, high });
-    return n;
-  };
 
 /** Names of the fields of a step that hold a value of some kind. */
 type FieldOf<S, V> = { readonly [K in keyof S]-?: S[K] extends V ? K : never }[keyof S] & string;

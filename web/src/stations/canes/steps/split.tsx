@@ -1,8 +1,9 @@
 import type { ReactElement } from 'react';
 import type { StepOf } from '#core/cane';
 import { Choice, type Option } from '../../../parts/Choice.js';
+import { readCount } from '../../../parts/readCount.js';
 import { Value } from '../../../parts/Value.js';
-import { Degrees, readCount } from './fields.js';
+import { Degrees } from './fields.js';
 import { newId } from './first.js';
 import { TURN, handle } from './handle.js';
 import type { EditorProps, StepView } from './view.js';

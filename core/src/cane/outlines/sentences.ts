@@ -1,0 +1,13 @@
+import { UNITS_SENTENCES, complaints } from '#core/units';
+
+/** What this folder can find wrong, in sentences. */
+export const OUTLINES_SENTENCES = {
+  'cane/outline': () => 'This outline encloses nothing. Draw it as a closed line around an area.',
+  'cane/star': () =>
+    'This outline folds back on itself, so nothing can be pressed to it from its middle. Draw it ' +
+    'rounder, or in two parts.',
+  'cane/cells': () =>
+    'These rods differ too much in size to be squeezed together without gaps. Reduce the large ones first.',
+} as const;
+
+export const complaint = complaints({ ...UNITS_SENTENCES, ...OUTLINES_SENTENCES });

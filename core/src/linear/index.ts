@@ -1,0 +1,2 @@
+export { choleskyInPlace, choleskyInverse, choleskySolve } from './cholesky.js';
+export { solveInPlace } from './solve.js';

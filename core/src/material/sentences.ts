@@ -1,0 +1,9 @@
+import { UNITS_SENTENCES, complaints } from '#core/units';
+
+/** What this folder can find wrong, in sentences. */
+export const MATERIAL_SENTENCES = {
+  'material/unreadable': (d: { text: string }) => `“${d.text}” says no clay, mix, blend or cane.`,
+  'material/missing': (d: { name: string }) => `${d.name} is not there any more.`,
+} as const;
+
+export const complaint = complaints({ ...UNITS_SENTENCES, ...MATERIAL_SENTENCES });
