@@ -12,18 +12,38 @@ const CORE = [
 ];
 
 /** `*` stands for anything; everything else for itself. */
-const pattern = (text) => text.replace(/[.+?^${}()|[\]\\/]/g, '\\$&').replaceAll('*', '.*');
+const pattern = (text) => text.replace(/[.+?^${}()|\\/]/g, '\\$&').replaceAll('*', '.*');
 const forbid = (names, message) => ({
   'no-restricted-imports': ['error', { patterns: [{ regex: `^(${names.map(pattern).join('|')})$`, message }] }],
 });
 const NODE = ['node:*', '@nestjs/*', 'drizzle-orm*', '@libsql/*'];
 const SCREEN = ['react*', '@chakra-ui/*', 'zustand*'];
 
+/** Rooms of a folder are reached through it from outside. */
+const roomsIn = (folder) => CORE.filter((room) => room.startsWith(`${folder}/`));
+const hasRooms = (folder) => roomsIn(folder).length > 0;
+const ROOMS = ['#core/*/*'];
+
 const coreRules = CORE.map((folder, at) => ({
-  files: [`core/src/${folder}/**/*.ts`],
+  files: [hasRooms(folder) ? `core/src/${folder}/*.ts` : `core/src/${folder}/**/*.ts`],
   rules: forbid(
-    ['../*', '#contract*', '#demo', ...NODE, ...SCREEN, ...CORE.slice(at).map((later) => `#core/${later}`)],
+    [
+      ...['../*', '#contract*', '#demo', ...NODE, ...SCREEN],
+      ...(folder.startsWith('cane') ? [] : ROOMS),
+      ...CORE.slice(at).map((later) => `#core/${later}`),
+    ],
     `Core folders import one way, each through its index.ts: ${CORE.join(', ')}.`,
+  ),
+}));
+
+/** Inside the station of canes each room may use those before it. */
+const CANES = ['clay', 'faces', 'steps', 'words', 'editing', 'making'];
+const WEB = [...NODE, ...ROOMS, '#demo', '*/server/*', '../../../../core/*', '../../../../contract/*'];
+const caneRules = CANES.map((room, at) => ({
+  files: [`web/src/stations/canes/${room}/**/*.{ts,tsx}`],
+  rules: forbid(
+    [...WEB, ...CANES.slice(at).map((later) => `../${later}/*`)],
+    `Rooms of the canes import one way: ${CANES.join(', ')}; the web rests on contract and core, by their own names.`,
   ),
 }));
 
@@ -76,12 +96,15 @@ export default tseslint.config(
   ...coreRules,
   {
     files: ['contract/src/**/*.ts'],
-    rules: forbid([...NODE, ...SCREEN, '#demo', '*/server/*', '*/web/*'], 'The contract rests on core alone.'),
+    rules: forbid(
+      [...NODE, ...SCREEN, ...ROOMS, '#demo', '*/server/*', '*/web/*'],
+      'The contract rests on core alone.',
+    ),
   },
   {
     files: ['server/src/**/*.ts'],
     rules: forbid(
-      [...SCREEN, '*/web/*', '../../../core/*', '../../../contract/*'],
+      [...SCREEN, ...ROOMS, '*/web/*', '../../../core/*', '../../../contract/*'],
       'The server rests on contract and core, by their own names.',
     ),
   },
@@ -95,11 +118,9 @@ export default tseslint.config(
     rules: {
       'react-hooks/rules-of-hooks': 'error',
       'react-hooks/exhaustive-deps': 'error',
-      ...forbid(
-        [...NODE, '#demo', '*/server/*', '../../../../core/*', '../../../../contract/*'],
-        'The web rests on contract and core, by their own names.',
-      ),
+      ...forbid(WEB, 'The web rests on contract and core, by their own names.'),
     },
   },
+  ...caneRules,
   { files: ['**/*.test.ts', 'e2e/**/*.ts'], rules: { 'no-restricted-imports': 'off' } },
 );

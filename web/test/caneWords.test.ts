@@ -12,13 +12,13 @@ import {
   type Step,
 } from '#core/cane';
 import { pigmentOf } from '#core/colour';
-import { caneSteps } from '../src/stations/canes/caneSteps.js';
-import { gramsOf, pathWords, startWords, wrapWords } from '../src/stations/canes/caneWords.js';
-import type { CaneMaterial } from '../src/stations/canes/materials.js';
-import { outlinesSvg } from '../src/stations/canes/outlinesSvg.js';
-import { stepsAt, withSteps } from '../src/stations/canes/parts.js';
+import { caneSteps } from '../src/stations/canes/words/caneSteps.js';
+import { gramsOf, pathWords, startWords, wrapWords } from '../src/stations/canes/words/caneWords.js';
+import type { CaneMaterial } from '../src/stations/canes/clay/materials.js';
+import { outlinesSvg } from '../src/stations/canes/faces/outlinesSvg.js';
+import { stepsAt, withSteps } from '../src/stations/canes/editing/parts.js';
 import { ALL_WORDS, NEXT, SHAPE_WORDS, newStep, stepTitle } from '../src/stations/canes/steps/index.js';
-import { warningWords } from '../src/stations/canes/warningWords.js';
+import { warningWords } from '../src/stations/canes/words/warningWords.js';
 import type { PlainPlan, PlainStep, PlainWarning } from '../src/workers/cane.worker.js';
 
 const COLOURS = {

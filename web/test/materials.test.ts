@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { hidingThickness } from '#core/colour';
 import { pigmentsWith } from '#core/mix';
-import { materialsOf, swatchOf } from '../src/stations/canes/materials.js';
+import { materialsOf, swatchOf } from '../src/stations/canes/clay/materials.js';
 import { SHELF, clayId, plan, revision } from './kitchen.js';
 
 const stated = pigmentsWith(null);

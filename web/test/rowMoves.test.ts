@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type { Step } from '#core/cane';
-import { addedTo, copiedIn, editedIn, movedIn, takenOut, type Row } from '../src/stations/canes/rowMoves.js';
+import { addedTo, copiedIn, editedIn, movedIn, takenOut, type Row } from '../src/stations/canes/editing/rowMoves.js';
 
 const step = (id: string): Step => ({ id, do: 'turn', degrees: 1 });
 const row: fc.Arbitrary<Row> = fc

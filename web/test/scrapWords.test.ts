@@ -1,6 +1,6 @@
 import { pigmentOf } from '#core/colour';
-import { heapLine, heapWords, heapsOf, kneaded } from '../src/stations/canes/scrapWords.js';
-import type { CaneMaterial } from '../src/stations/canes/materials.js';
+import { heapLine, heapWords, heapsOf, kneaded } from '../src/stations/canes/words/scrapWords.js';
+import type { CaneMaterial } from '../src/stations/canes/clay/materials.js';
 
 const clay = (key: string, hex: string, lab: CaneMaterial['lab'], strength = 1): CaneMaterial => ({
   key,

@@ -43,7 +43,7 @@ function begin(): void {
     openStream(hear);
     return;
   }
-  const worker = new SharedWorker(new URL('./stream.shared.ts', import.meta.url), {
+  const worker = new SharedWorker(new URL('./stream.shared.js', import.meta.url), {
     type: 'module',
     name: 'sledge stream',
   });

@@ -5,7 +5,7 @@ import type { CaneWorker, PlainCane, PlainPlan, PlainStep, PlainWarning } from '
 
 let worker: Remote<CaneWorker> | null = null;
 export const caneWorker = (): Remote<CaneWorker> =>
-  (worker ??= wrap<CaneWorker>(new Worker(new URL('./cane.worker.ts', import.meta.url), { type: 'module' })));
+  (worker ??= wrap<CaneWorker>(new Worker(new URL('./cane.worker.js', import.meta.url), { type: 'module' })));
 
 export interface WorkedCane {
   readonly id: string;

@@ -4,4 +4,4 @@ import type { PictureWorker } from './picture.worker.js';
 let worker: Remote<PictureWorker> | null = null;
 /** The worker that holds the picture at hand. */
 export const pictureWorker = (): Remote<PictureWorker> =>
-  (worker ??= wrap<PictureWorker>(new Worker(new URL('./picture.worker.ts', import.meta.url), { type: 'module' })));
+  (worker ??= wrap<PictureWorker>(new Worker(new URL('./picture.worker.js', import.meta.url), { type: 'module' })));

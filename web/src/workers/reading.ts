@@ -17,7 +17,7 @@ interface Reader {
 let reader: Reader | null = null;
 
 function begin(): Reader {
-  const worker = new Worker(new URL('./exchange.worker.ts', import.meta.url), { type: 'module' });
+  const worker = new Worker(new URL('./exchange.worker.js', import.meta.url), { type: 'module' });
   return { worker, remote: wrap<ExchangeWorker>(worker) };
 }
 

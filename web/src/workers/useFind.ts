@@ -11,7 +11,7 @@ interface Searching {
 
 let worker: Remote<FindWorker> | null = null;
 const started = (): Remote<FindWorker> =>
-  (worker ??= wrap<FindWorker>(new Worker(new URL('./find.worker.ts', import.meta.url), { type: 'module' })));
+  (worker ??= wrap<FindWorker>(new Worker(new URL('./find.worker.js', import.meta.url), { type: 'module' })));
 
 /** Lets the worker get to know clays before the first question. */
 export function useKnownClays(clays: readonly PlainClay[]): void {

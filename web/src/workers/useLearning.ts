@@ -8,7 +8,7 @@ import type { LearnWorker, Taught } from './learn.worker.js';
 
 let worker: Remote<LearnWorker> | null = null;
 const started = (): Remote<LearnWorker> =>
-  (worker ??= wrap<LearnWorker>(new Worker(new URL('./learn.worker.ts', import.meta.url), { type: 'module' })));
+  (worker ??= wrap<LearnWorker>(new Worker(new URL('./learn.worker.js', import.meta.url), { type: 'module' })));
 
 /** Sends what was learned or chosen and shows what the server makes of it: every predicted colour may be another. */
 export async function keepLearning(path: string, body: object): Promise<void> {

@@ -9,7 +9,7 @@ import { PaperBook } from '../../parts/pdfPage.js';
 import { OVERLAP, tilesOf } from '../../parts/tiles.js';
 import { showDate, today } from '../../state/today.js';
 import { useUnits, useView, type Paper } from '../../state/view.js';
-import { saveFile } from '../mixes/exchange/saveFile.js';
+import { saveFile } from '../../parts/saveFile.js';
 import type { BlendColour } from './workedBlend.js';
 
 const points = (layout: Layout, outline: readonly { x: number; y: number }[]): string =>

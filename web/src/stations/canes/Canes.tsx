@@ -15,7 +15,7 @@ import { NotRead, readAside } from '../../workers/reading.js';
 import { NoAnswer, Refused, ask } from '../../wire/ask.js';
 import { useBlendOf, useBlends, useCaneOf, useCanes, useMachines, useShelf } from '../../wire/queries.js';
 import { change } from '../../wire/save.js';
-import { CaneCardFace, StartFace } from './CaneFaces.js';
+import { CaneCardFace, StartFace } from './faces/CaneFaces.js';
 import { CaneView } from './CaneView.js';
 import { FromTile } from './FromTile.js';
 

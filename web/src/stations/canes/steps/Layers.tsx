@@ -3,7 +3,7 @@ import type { ReactElement } from 'react';
 import { MOST_LAYERS, type SheetLayer } from '#core/cane';
 import { ThicknessValue } from '../../../parts/Thickness.js';
 import { Word } from '../../../theme/pieces.js';
-import type { CaneMaterial } from '../materials.js';
+import type { CaneMaterial } from '../clay/materials.js';
 import { Of } from './Of.js';
 
 interface LayersProps {

@@ -3,7 +3,7 @@ import { useState, type ReactElement } from 'react';
 import { keyOf } from '#core/material';
 import { MaterialPicker, type Picked } from '../../../parts/MaterialPicker.js';
 import { Word } from '../../../theme/pieces.js';
-import { swatchOf, type CaneMaterial } from '../materials.js';
+import { swatchOf, type CaneMaterial } from '../clay/materials.js';
 
 /** A clay, mix or blend as a swatch with its name, to be exchanged. */
 export function Of({

@@ -5,7 +5,7 @@ import { newId } from './first.js';
 import type { StepView } from './view.js';
 
 // the drawing pad comes with it, and only who draws waits for that
-const TemplateEditor = lazy(() => import('../TemplateEditor.js'));
+const TemplateEditor = lazy(() => import('./TemplateEditor.js'));
 
 export const template: StepView<StepOf<'template'>> = {
   word: 'Template',

@@ -1,6 +1,6 @@
 import type { StepOf } from '#core/cane';
 import { showLength } from '#core/units';
-import { cutLine } from '../endsWords.js';
+import { cutLine } from './endsWords.js';
 import { Length } from './fields.js';
 import { newId, sizeOf, tenth } from './first.js';
 import type { StepView } from './view.js';

@@ -11,7 +11,7 @@ import { NoAnswer, Refused, ask } from '../../../wire/ask.js';
 import { change, say } from '../../../wire/save.js';
 import { NotRead, readAside } from '../../../workers/reading.js';
 import { Labels } from './Labels.js';
-import { COLOUR_KINDS, saveFile } from './saveFile.js';
+import { COLOUR_KINDS, saveFile } from '../../../parts/saveFile.js';
 
 /** What was read of a file, and what the server makes of its mixes. */
 interface Looked {

@@ -8,7 +8,7 @@ import { Warning } from '../../../parts/Warning.js';
 import { useKeys } from '../../../state/keys.js';
 import { Action, Caption, Key, Second } from '../../../theme/pieces.js';
 import { usePalette, usePalettes } from '../../../wire/queries.js';
-import { NoPicture, openPhotograph } from './openPhotograph.js';
+import { NoPicture, openPhotograph } from '../../../parts/openPhotograph.js';
 import { PaletteView } from './PaletteView.js';
 
 /** Palettes that were taken from photographs, and the way to a new one. */

@@ -1,0 +1,96 @@
+import type { JudgedMaterial, Paint } from '#core/cane';
+import { ageInMonths } from '#core/clay';
+import { hidingThickness, type Pigment, type PigmentSource } from '#core/colour';
+import { readMaterial } from '#core/material';
+import { lookUp, type ClayShare, type Known, type MaterialBook } from '#core/stock';
+import { attempt } from '#core/units';
+import type { CaneAnswer, ShelfAnswer } from '#contract';
+import { swatch } from '../../../parts/swatch.js';
+import { bookOf } from '../../../state/book.js';
+import { today } from '../../../state/today.js';
+import { blendsInBook } from '../../blends/workedBlend.js';
+
+/** A clay, mix or blend of a cane: how it is painted, weighed and judged. */
+export interface CaneMaterial extends JudgedMaterial {
+  readonly key: string;
+  readonly name: string;
+  /** one colour, or those along the fade */
+  readonly hexes: readonly string[];
+  readonly paint: Paint;
+  readonly density: number;
+  readonly pigment: Pigment;
+  /** mostly mica clay: scrap of it is kept apart */
+  readonly mica: boolean;
+  /** by mass, sum 1 */
+  readonly shares: readonly ClayShare[];
+}
+
+/** From so many months on clay is taken to be old: an assumption. */
+const OLD_MONTHS = 48;
+/** Colours that a fade is painted with, and of which so many are shown in a swatch. */
+const [FADE_STEPS, EVERY] = [256, 15];
+/** From this share on a material shimmers. */
+const MOSTLY = 0.5;
+const GREY = { l: 50, a: 0, b: 0 };
+
+function bytes(hex: string): readonly number[] {
+  const n = parseInt(hex, 16);
+  return [n >> 16, (n >> 8) & 255, n & 255];
+}
+
+/** Months of the oldest opened or unopened block of some clays; null where no date is known. */
+function oldestOf(shares: readonly ClayShare[], { blocks }: ShelfAnswer): number | null {
+  const held = new Set(shares.map((s) => s.clayId));
+  const ages = blocks.flatMap(({ clayId, leftGrams, madeOn }) =>
+    held.has(clayId) && leftGrams > 0 && madeOn !== null ? [ageInMonths(madeOn, today())] : [],
+  );
+  return ages.length === 0 ? null : Math.max(...ages);
+}
+
+function judged({ labs, pigment, lines, shares }: Known, shelf: ShelfAnswer): JudgedMaterial {
+  return {
+    lab: labs[Math.floor(labs.length / 2)] ?? GREY,
+    hides: hidingThickness(pigment),
+    bakeC: lines.length > 0 ? Math.min(...lines.map((l) => l.bakeC)) : null,
+    old: (oldestOf(shares, shelf) ?? 0) >= OLD_MONTHS,
+    crumbly: lines.some((l) => l.firmness === 'crumbly'),
+  };
+}
+
+function caneMaterial(key: string, known: Known, shelf: ShelfAnswer): CaneMaterial {
+  const { name, hexes, density, pigment, kinds, shares } = known;
+  return {
+    key,
+    name,
+    hexes: hexes.length === 1 ? hexes : hexes.filter((_, i) => i % EVERY === 0),
+    paint: Uint8Array.from(hexes.flatMap(bytes)),
+    density,
+    pigment,
+    mica: (kinds.mica ?? 0) > MOSTLY,
+    shares,
+    ...judged(known, shelf),
+  };
+}
+
+/** Everything a cane is made of, by its key; what is not there any more is left out. */
+export function materialsOf(
+  keys: readonly string[],
+  cane: Pick<CaneAnswer, 'blends' | 'referenced'>,
+  shelf: ShelfAnswer,
+  pigments: PigmentSource,
+): Map<string, CaneMaterial> {
+  const book: MaterialBook = { ...bookOf(shelf, cane.referenced), blend: blendsInBook(cane.blends) };
+  const looking = { stage: 'baked', pigments, steps: FADE_STEPS } as const;
+  return new Map(
+    keys.flatMap((key) =>
+      // a mix that was just picked is not known yet; it comes with the answer
+      attempt(
+        () => [[key, caneMaterial(key, lookUp(readMaterial(key), book, looking), shelf)] as const],
+        () => [],
+      ),
+    ),
+  );
+}
+
+/** A swatch of a material; grey where it is not there any more. */
+export const swatchOf = (material: CaneMaterial | undefined): string => swatch(material?.hexes ?? []);

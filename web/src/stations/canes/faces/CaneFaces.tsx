@@ -1,0 +1,79 @@
+import { Box, chakra } from '@chakra-ui/react';
+import { useMemo, type ReactElement } from 'react';
+import { Link } from 'react-router';
+import { USUAL_ENDS, usedIn, type StartColours, type StartingPoint, type Step } from '#core/cane';
+import type { BlendCard, CaneAnswer, CaneCard, RevisionAnswer, ShelfAnswer } from '#contract';
+import { usePigments } from '../../../wire/pigments.js';
+import { Caption } from '../../../theme/pieces.js';
+import { useWorkedCane } from '../../../workers/cane.js';
+import { useCaneOf } from '../../../wire/queries.js';
+import { Face } from './Face.js';
+import { materialsOf } from '../clay/materials.js';
+import { useCane } from '../clay/useCane.js';
+
+const SIZE = 132;
+const Pick = chakra('button', {
+  base: { textAlign: 'left', display: 'block', width: '152px', _hover: { background: 'paper' } },
+});
+
+/** The last face of a cane that is planned. */
+export function CaneCardFace({ card, shelf }: { readonly card: CaneCard; readonly shelf: ShelfAnswer }): ReactElement {
+  const cane = useCaneOf(card.id);
+  return (
+    <Link to={`/canes/${card.id}`} style={{ textDecoration: 'none', display: 'block', width: 152 }}>
+      {cane.data ? <LastFace cane={cane.data} shelf={shelf} /> : <Box width={`${SIZE}px`} height={`${SIZE}px`} />}
+      <Box fontWeight={600} lineHeight={1.25} marginTop={2}>
+        {card.name}
+      </Box>
+      <Caption>{card.steps} steps</Caption>
+    </Link>
+  );
+}
+
+function LastFace({ cane, shelf }: { readonly cane: CaneAnswer; readonly shelf: ShelfAnswer }): ReactElement {
+  const { worked, paints } = useCane(cane, cane.program.steps, shelf, 'off');
+  const at = worked?.steps.findLastIndex((s) => s.there) ?? 0;
+  return <Face worked={worked} at={Math.max(0, at)} size={SIZE} paints={paints} label={`Face of ${cane.name}`} />;
+}
+
+interface StartFaceProps {
+  readonly start: StartingPoint;
+  readonly colours: StartColours;
+  readonly shelf: ShelfAnswer;
+  readonly blends: readonly BlendCard[];
+  readonly referenced: readonly RevisionAnswer[];
+  readonly onBegin: () => void;
+}
+
+/** A starting point in somebody's own colours. */
+export function StartFace({ start, colours, shelf, blends, referenced, onBegin }: StartFaceProps): ReactElement {
+  const pigments = usePigments();
+  const colourKey = JSON.stringify(colours);
+  const steps = useMemo((): readonly Step[] => start.steps(JSON.parse(colourKey) as StartColours), [start, colourKey]);
+  const inside = useMemo(
+    () => ({
+      blends: blends.map((b) => ({ revisionId: b.revisionId, blendId: b.id, name: b.name, plan: b.plan })),
+      referenced,
+    }),
+    [blends, referenced],
+  );
+  const paints = useMemo(
+    () =>
+      Object.fromEntries(
+        [...materialsOf(usedIn(steps).materials, inside, shelf, pigments)].map(([key, m]) => [key, m.paint]),
+      ),
+    [steps, inside, shelf, pigments],
+  );
+  const plain = useMemo(() => ({ steps, library: {}, wobble: 0, seed: 1, ends: USUAL_ENDS }), [steps]);
+  const worked = useWorkedCane(`start ${start.id}`, plain);
+  const at = worked?.steps.findLastIndex((s) => s.there) ?? 0;
+  return (
+    <Pick onClick={onBegin} aria-label={`Begin with ${start.name}`}>
+      <Face worked={worked} at={Math.max(0, at)} size={SIZE} paints={paints} label={`Face of ${start.name}`} />
+      <Box fontWeight={600} lineHeight={1.25} marginTop={2}>
+        {start.name}
+      </Box>
+      <Caption>{start.words}</Caption>
+    </Pick>
+  );
+}

@@ -1,0 +1,113 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useState, type ReactElement } from 'react';
+import type { Paint } from '#core/cane';
+import { writeCane } from '#core/formats';
+import type { CaneAnswer } from '#contract';
+import { Choice } from '../../../parts/Choice.js';
+import { Warning } from '../../../parts/Warning.js';
+import { Caption, Word } from '../../../theme/pieces.js';
+import { caneWorker, faceFile, stopFace, type WorkedCane } from '../../../workers/cane.js';
+import { saveFile } from '../../../parts/saveFile.js';
+import type { CaneMaterial } from '../clay/materials.js';
+import { outlinesSvg } from './outlinesSvg.js';
+
+interface SavePicturesProps {
+  readonly cane: CaneAnswer;
+  readonly worked: WorkedCane | null;
+  readonly paints: Readonly<Record<string, Paint>>;
+  readonly materials: ReadonlyMap<string, CaneMaterial>;
+  readonly at: number;
+}
+const SIZES = ['512', '1024', '2048', '4096'].map((value) => ({ value, text: `${value} × ${value}` }));
+
+/** The face and the cane as files. */
+export function SavePictures({ cane, worked, paints, materials, at }: SavePicturesProps): ReactElement | null {
+  const [size, setSize] = useState('2048');
+  const [share, setShare] = useState<number | null>(null);
+  const [wrong, setWrong] = useState<string | null>(null);
+  if (!worked?.steps[at]?.there) return null;
+  const save = async (): Promise<void> => {
+    // how far it is may be told after the picture itself has come
+    let going = true;
+    setShare(0);
+    setWrong(null);
+    try {
+      const file = await faceFile(worked.id, at, Number(size), paints, (done) => {
+        if (going) setShare(done);
+      });
+      if (file) saveFile(cane.name, 'png', 'image/png', file);
+    } catch {
+      setWrong('This browser has no room for a picture that large. Take a smaller one.');
+    }
+    going = false;
+    setShare(null);
+  };
+  const outlines = async (): Promise<void> => {
+    const figures = worked.steps[at];
+    if (!figures) return;
+    saveFile(
+      cane.name,
+      'svg',
+      'image/svg+xml',
+      outlinesSvg(await caneWorker().traced(worked.id, at), figures, materials),
+    );
+  };
+  const document = (): string =>
+    writeCane({
+      name: cane.name,
+      program: cane.program,
+      canes: Object.fromEntries(cane.canes.map((c) => [c.revisionId, { name: c.name, program: c.program }])),
+      materials: Object.fromEntries([...materials].map(([key, m]) => [key, { name: m.name, hexes: m.hexes }])),
+      slices: cane.slices,
+      sliceMm: cane.sliceMm,
+    });
+  return (
+    <Box borderTop="rule" paddingTop={3} fontSize="small">
+      <Flex gap={3} wrap="wrap" alignItems="baseline">
+        <span>
+          face as{' '}
+          <Word
+            disabled={share !== null}
+            aria-label="Face as PNG"
+            onClick={() => {
+              void save();
+            }}
+          >
+            PNG
+          </Word>{' '}
+          of <Choice label="Size of the picture" value={size} options={SIZES} onChange={setSize} />
+        </span>
+        <Word
+          aria-label="Outlines as SVG"
+          onClick={() => {
+            void outlines();
+          }}
+        >
+          outlines as SVG
+        </Word>
+        <Word
+          aria-label="Cane as JSON"
+          onClick={() => {
+            saveFile(cane.name, 'json', 'application/json', document());
+          }}
+        >
+          cane as JSON
+        </Word>
+      </Flex>
+      {share !== null && (
+        <Flex gap={3} marginTop={1}>
+          <progress value={share} aria-label="Painting the face" />
+          <Caption>{Math.round(100 * share)} %</Caption>
+          <Word
+            onClick={() => {
+              stopFace(worked.id);
+            }}
+          >
+            stop
+          </Word>
+        </Flex>
+      )}
+      {wrong !== null && <Warning>{wrong}</Warning>}
+    </Box>
+  );
+}

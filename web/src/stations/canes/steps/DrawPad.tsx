@@ -1,0 +1,104 @@
+import { Box } from '@chakra-ui/react';
+import { useState, type ReactElement } from 'react';
+import { Layer, Line, Stage } from 'react-konva';
+import { crossesItself, extentOf, signedArea, simplified, type Point, type Region } from '#core/cane';
+import { complaint } from '#core/units';
+import { Value } from '../../../parts/Value.js';
+import { Warning } from '../../../parts/Warning.js';
+import { Caption } from '../../../theme/pieces.js';
+
+const WIDTH = 330;
+/** mm by which a drawn line is simplified, and the smallest region that can be rolled. */
+const [TOLERANCE, LEAST] = [0.15, 0.5];
+
+interface DrawPadProps {
+  readonly regions: readonly Region[];
+  readonly colourOf: (region: Region) => string;
+  readonly onDraw: (points: readonly Point[]) => void;
+}
+
+/** `0,0 10,0 10,8`: corners in mm from the middle. */
+function readCorners(text: string): Point[] {
+  const points = text
+    .trim()
+    .split(/[\s;]+/)
+    .map((pair) => pair.split(',').map(Number));
+  if (points.length < 3 || points.some((p) => p.length !== 2 || p.some((v) => !Number.isFinite(v))))
+    throw complaint('unit/unreadable', {
+      text: text.trim(),
+      wanted: 'corners. Write at least three, in mm from the middle: 0,0 10,0 10,8',
+    });
+  return points.map(([x = 0, y = 0]): Point => [x, y]);
+}
+
+/** Outlines drawn by hand on the template: down, around, and up again. */
+export default function DrawPad({ regions, colourOf, onDraw }: DrawPadProps): ReactElement | null {
+  const [line, setLine] = useState<readonly Point[] | null>(null);
+  const [wrong, setWrong] = useState<string | null>(null);
+  const [ground] = regions;
+  if (!ground) return null;
+  const { left, top, width, height } = extentOf({ points: ground.points, round: false });
+  const scale = Math.min(WIDTH / width, 260 / height);
+  const flat = (points: readonly Point[]): number[] =>
+    points.flatMap(([x, y]) => [(x - left) * scale, (top - y) * scale]);
+  const add = (points: readonly Point[]): void => {
+    const few = simplified(points, TOLERANCE);
+    if (few.length < 3 || Math.abs(signedArea(few)) < LEAST) {
+      setWrong('That is too small for a region. Draw a closed line around it.');
+      return;
+    }
+    setWrong(crossesItself(few) ? 'The line crosses itself: what is enclosed twice counts as outside there.' : null);
+    onDraw(few);
+  };
+  const under = (stage: { getPointerPosition: () => { x: number; y: number } | null } | null): Point | null => {
+    const p = stage?.getPointerPosition();
+    return p ? [left + p.x / scale, top - p.y / scale] : null;
+  };
+  return (
+    <Box marginTop={2}>
+      <Box
+        border="1px dashed #141414"
+        width={`${width * scale + 2}px`}
+        aria-label="Draw an outline"
+        role="img"
+        css={{ touchAction: 'none', cursor: 'crosshair' }}
+      >
+        <Stage
+          width={width * scale}
+          height={height * scale}
+          onPointerDown={(e) => {
+            const p = under(e.target.getStage());
+            if (p) setLine([p]);
+          }}
+          onPointerMove={(e) => {
+            const p = line && under(e.target.getStage());
+            if (line && p) setLine([...line, p]);
+          }}
+          onPointerUp={() => {
+            if (line) add(line);
+            setLine(null);
+          }}
+        >
+          <Layer listening={false}>
+            {regions.map((r) => (
+              <Line
+                key={r.id}
+                points={flat(r.points)}
+                closed
+                fill={`#${colourOf(r)}`}
+                stroke="#141414"
+                strokeWidth={0.5}
+              />
+            ))}
+            {line && <Line points={flat(line)} stroke="#141414" strokeWidth={2} closed={line.length > 2} />}
+          </Layer>
+        </Stage>
+      </Box>
+      <Caption>
+        draw around a region with the pointer; or type its corners, mm from the middle:{' '}
+        <Value label="Corners of a region" text="" placeholder="0,0 10,0 10,8" read={readCorners} onChange={add} />
+      </Caption>
+      {wrong !== null && <Warning>{wrong}</Warning>}
+    </Box>
+  );
+}

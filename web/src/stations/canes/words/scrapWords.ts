@@ -1,0 +1,54 @@
+import { coresFrom, sortScrap, type ScrapHeap } from '#core/cane';
+import { hexOf, labOf, mixPigments, xyzOfLab } from '#core/colour';
+import { showMass, type UnitSystem } from '#core/units';
+import type { PlainPlan } from '../../../workers/cane.worker.js';
+import { gramsOf } from './caneWords.js';
+import type { CaneMaterial } from '../clay/materials.js';
+
+/** Where a heap of scrap goes. */
+export const heapWords = ({ group }: Pick<ScrapHeap, 'group'>): string =>
+  group === 'mixed'
+    ? 'several colours together, for dark cores'
+    : group === 'mica'
+      ? 'mica, with mica'
+      : `${group}, with their own`;
+
+/** A heap in words: what it is, how much of it, and how many cores. */
+export function heapLine(
+  heap: ScrapHeap,
+  materials: ReadonlyMap<string, CaneMaterial>,
+  coreMm: number,
+  units: UnitSystem,
+): string {
+  const cores = coresFrom(heap.volume, coreMm);
+  return (
+    `${heapWords(heap)}: ${showMass(gramsOf([...heap.volumes], materials).total, units)}, ` +
+    `${cores === 0 ? 'not enough for a core' : cores === 1 ? '1 core' : `${cores} cores`}`
+  );
+}
+
+export const heapsOf = (plan: Pick<PlainPlan, 'offcuts'>, materials: ReadonlyMap<string, CaneMaterial>): ScrapHeap[] =>
+  sortScrap(
+    plan.offcuts.map(({ why, volumes }) => ({ why, volumes: new Map(volumes) })),
+    (key) => materials.get(key),
+  );
+
+/** The colour of some volumes, kneaded through: hex. */
+export function kneaded(volumes: ReadonlyMap<string, number>, materials: ReadonlyMap<string, CaneMaterial>): string {
+  const known = [...volumes].flatMap(([key, volume]) => {
+    const material = materials.get(key);
+    return material ? [{ pigment: material.pigment, volume }] : [];
+  });
+  return known.length === 0
+    ? '999999'
+    : hexOf(
+        xyzOfLab(
+          labOf(
+            mixPigments(
+              known.map((k) => k.pigment),
+              known.map((k) => k.volume),
+            ),
+          ),
+        ),
+      );
+}
