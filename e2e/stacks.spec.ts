@@ -32,7 +32,7 @@ test('a stripe loaf is rolled thinner, halved and stacked, by keys, and the benc
     await page.getByLabel('Setting 1 of the stack').fill('4 mm');
     await page.keyboard.press('Enter');
   });
-  await page.getByRole('button', { name: /^To the bench/ }).click();
+  await page.getByRole('link', { name: /^To the bench/ }).click();
   await expect(page.getByRole('main')).toContainText('Begin');
   await page.keyboard.press('ArrowRight');
   await expect(page.getByRole('main')).toContainText('Roll it through the machine at 4.00 mm');

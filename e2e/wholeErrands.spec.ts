@@ -76,8 +76,9 @@ test('a radish with forty slices, from the discs to the diary, its grams balance
 test('a whole evening in inches and ounces, with decimal commas', async ({ page, sledge }) => {
   test.setTimeout(240_000);
   await page.goto(sledge.url);
-  await page.keyboard.press('u');
   const main = page.getByRole('main');
+  await expect(main).toContainText(/g in \d+ blocks/);
+  await page.keyboard.press('u');
   await test.step('the shelf: two ounces and a half off a block', async () => {
     await expect(main).toContainText(/oz in \d+ blocks/);
     await page

@@ -60,7 +60,7 @@ describe('staying apart', () => {
     fc.assert(
       fc.property(surface, surface, (p, q) => {
         const { runTogetherBelow: w, dL, lamp } = apart(p, q);
-        expect(lamp).toBe(dL >= 15 ? 'clear' : dL >= 6 ? 'faint' : 'lost');
+        expect(lamp).toBe(['lost', 'faint', 'clear'][Number(dL >= 6) + Number(dL >= 15)]);
         if (w === null) {
           expect(seenDifference(p, q, 5)).toBeLessThan(5);
           return;

@@ -38,6 +38,14 @@ const probe = (outline: Outline, axis: 0 | 1, count = 1): CaneState => ({
   endsEach: 0,
 });
 type Changing = Then extends infer S ? (S extends { readonly id: string } ? Omit<S, 'id'> : never) : never;
+
+/** The share of the clay that goes on after a step. */
+function goesOn(step: Changing): number {
+  if (step.do === 'split') return 1 / step.parts;
+  if (step.do === 'trim') return 1 - (2 * step.each) / 100;
+  if (step.do === 'slice') return (Math.floor(100 / step.thickness) * step.thickness) / 100;
+  return 1;
+}
 const after = (state: CaneState, step: Changing, context = withoutEnds()): CaneState => {
   const result = runSteps([...steps(log()), { ...step, id: 's1' } as Then], context, [
     { step: steps(log())[0]!, state, wrong: null },
@@ -100,15 +108,7 @@ describe.each(
 
   test('makes clay neither more nor less, but for what is cut off', () => {
     const before = areaOf(outline) * 100 * count;
-    const off =
-      step.do === 'split'
-        ? 1 / step.parts
-        : step.do === 'trim'
-          ? 1 - (2 * step.each) / 100
-          : step.do === 'slice'
-            ? (Math.floor(100 / step.thickness) * step.thickness) / 100
-            : 1;
-    expect(pieces(state) / before).toBeCloseTo(off, 9);
+    expect(pieces(state) / before).toBeCloseTo(goesOn(step), 9);
   });
 
   test('carries each point back into the piece it came from, with its area', () => {

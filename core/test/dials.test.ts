@@ -49,6 +49,9 @@ const machine = (read: readonly { readonly at: number; readonly mm: number }[], 
   readings: read.map(({ at, mm }, i) => ({ id: `r${i}`, settingId: String(at), mm, sigmaMm, way: 'calipers' })),
 });
 
+/** A reading that is wrong: a half too thick, or a third too thin. */
+const wrongBy = (random: () => number): number => (random() < 0.5 ? 1.35 + 0.4 * random() : 0.75 - 0.2 * random());
+
 describe.each(KINDS)('a dial %s', (_, make) => {
   test('what nobody measured lies within the ± that is shown, and about as near as by straight lines at least', () => {
     const random = seeded(5);
@@ -81,8 +84,7 @@ describe.each(KINDS)('a dial %s', (_, make) => {
       const bad = Math.floor(random() * SETTINGS);
       const read = make(random).map((mm, at) => ({
         at,
-        mm:
-          (mm + 0.02 * normal()) * (at === bad ? (random() < 0.5 ? 1.35 + 0.4 * random() : 0.75 - 0.2 * random()) : 1),
+        mm: (mm + 0.02 * normal()) * (at === bad ? wrongBy(random) : 1),
       }));
       const found = contradictions(machine(read, NOISE));
       if (found.length === 0) continue;

@@ -179,7 +179,7 @@ test('through three mixes: two ladders that meet in the middle one', () => {
         const middle = rungs.findIndex((r) => r.units.join() === '0,1,0');
         rungs.forEach((r, i) => {
           expect(r.units).toHaveLength(3);
-          expect(r.units[i < middle ? 2 : i > middle ? 0 : 1]).toBe(i === middle ? 1 : 0);
+          expect(r.units[1 + Math.sign(middle - i)]).toBe(i === middle ? 1 : 0);
           expect(deltaE(r.lab, labOf(mixPigments([a, b, c], r.units)))).toBeLessThan(1e-9);
         });
       }

@@ -205,17 +205,12 @@ describe('templates', () => {
 
   test('a picture becomes as many flat colours, with their areas', () => {
     const [width, height] = [120, 80];
+    const colourAt = (i: number, j: number): number[] => {
+      if ((i - 40) ** 2 + (j - 40) ** 2 < 400) return [123, 30, 75, 255];
+      return i > 90 ? [147, 184, 76, 255] : [241, 238, 228, 255];
+    };
     const data = new Uint8ClampedArray(width * height * 4);
-    for (let j = 0; j < height; j++)
-      for (let i = 0; i < width; i++)
-        data.set(
-          (i - 40) ** 2 + (j - 40) ** 2 < 400
-            ? [123, 30, 75, 255]
-            : i > 90
-              ? [147, 184, 76, 255]
-              : [241, 238, 228, 255],
-          4 * (j * width + i),
-        );
+    for (let j = 0; j < height; j++) for (let i = 0; i < width; i++) data.set(colourAt(i, j), 4 * (j * width + i));
     const drawn = tracePicture({ width, height, data }, 3, 60);
     const regions = drawnToRegions(drawn, (hex) => `clay:${hex}`);
     expect([regions.length, drawn.notes]).toEqual([3, []]);

@@ -86,7 +86,11 @@ export function againstShelf(blocks: readonly Block[], grams: Grams): AgainstShe
     const block = blocks.find((b) => b.id === blockId);
     return block === undefined || block.price === null ? null : (block.price * taken) / block.netGrams;
   });
-  const shortCost = short === 0 ? 0 : price === null ? null : (price * short) / blockGrams;
+  const costOf = (count: number): number | null => {
+    if (count === 0) return 0;
+    return price === null ? null : price * count;
+  };
+  const shortCost = costOf(short / blockGrams);
   return {
     left: blocks.reduce((sum, b) => sum + b.leftGrams, 0),
     short,
@@ -94,6 +98,6 @@ export function againstShelf(blocks: readonly Block[], grams: Grams): AgainstShe
     blockGrams,
     blockAssumed: newest === undefined,
     usedCost: [...costs, shortCost].reduce<number | null>((sum, c) => (sum === null || c === null ? null : sum + c), 0),
-    buyCost: blocksToBuy === 0 ? 0 : price === null ? null : price * blocksToBuy,
+    buyCost: costOf(blocksToBuy),
   };
 }

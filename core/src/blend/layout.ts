@@ -142,7 +142,8 @@ function beyond(cut: Cut, x: Mm, height: Mm): number {
   for (let i = 1; i < cut.length; i++) {
     const [p, q] = [cut[i - 1] as CutPoint, cut[i] as CutPoint];
     const [low, high] = [Math.min(p.x, q.x), Math.max(p.x, q.x)];
-    sum += (q.y - p.y) * (x >= high ? 1 : x <= low ? 0 : (x - low) / (high - low));
+    const share = high > low ? Math.min(1, Math.max(0, (x - low) / (high - low))) : Number(x >= high);
+    sum += (q.y - p.y) * share;
   }
   return sum / height;
 }

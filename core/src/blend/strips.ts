@@ -72,13 +72,12 @@ export function stripsOf(layout: Layout, pigments: readonly Pigment[], count: nu
     const [low, high] = [gone[after - 1] ?? 0, gone[after] ?? way];
     const place =
       way === 0 ? k / (count - 1) : (after - 1 + (high > low ? (wanted - low) / (high - low) : 0)) / (labs.length - 1);
-    const ends =
-      k === 0
-        ? fractionsAt(layout, 0)
-        : k === count - 1
-          ? fractionsAt(layout, width)
-          : fractionsAt(layout, place * width);
-    const { quarters, lab } = makeable(pigments, ends);
+    // the ends are the ends, whatever counting with fractions makes of them
+    const at = new Map([
+      [0, 0],
+      [count - 1, width],
+    ]).get(k);
+    const { quarters, lab } = makeable(pigments, fractionsAt(layout, at ?? place * width));
     strips.push({ quarters, lab });
   }
   return toldApart(strips);

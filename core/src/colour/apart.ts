@@ -49,10 +49,15 @@ export function seenDifference(one: Lab, other: Lab, width: number): number {
 
 const WIDEST = 5;
 
+function lampOf(dL: number): Apart['lamp'] {
+  if (dL >= CLEAR_LIGHTNESS) return 'clear';
+  return dL >= FAINT_LIGHTNESS ? 'faint' : 'lost';
+}
+
 /** Lightness first, then the whole difference, then the width at which the two run together (docs/models.md §4). */
 export function apart(one: Lab, other: Lab): Apart {
   const dL = Math.abs(one.l - other.l);
-  const lamp = dL >= CLEAR_LIGHTNESS ? 'clear' : dL >= FAINT_LIGHTNESS ? 'faint' : 'lost';
+  const lamp = lampOf(dL);
   const whole = deltaE(one, other);
   if (seenDifference(one, other, WIDEST) < TOLD_APART) return { dL, deltaE: whole, lamp, runTogetherBelow: null };
   let [low, high] = [0.001, WIDEST];

@@ -36,6 +36,13 @@ export const hueWeight = (meanH: number): number =>
   0.32 * Math.cos((3 * meanH + 6) * DEGREE) -
   0.2 * Math.cos((4 * meanH - 63) * DEGREE);
 
+/** The hue half way between two, the shorter way round. */
+function meanHue(h1: number, h2: number): number {
+  const sum = h1 + h2;
+  if (Math.abs(h1 - h2) <= 180) return sum / 2;
+  return (sum + (sum < 360 ? 360 : -360)) / 2;
+}
+
 /**
  * ΔE00 of two CIELAB colours (CIE 142-2001), on plain numbers so that
  * searches can ask for it millions of times.
@@ -47,14 +54,10 @@ export function ciede2000(l1: number, a1: number, b1: number, l2: number, a2: nu
   const [h1, h2] = [hueOf(b1, x1), hueOf(b2, x2)];
   const grey = c1 * c2 === 0;
   const turn = grey ? 0 : h2 - h1;
-  const dh = turn > 180 ? turn - 360 : turn < -180 ? turn + 360 : turn;
+  const dh = Math.abs(turn) > 180 ? turn - 360 * Math.sign(turn) : turn;
   const dH = 2 * Math.sqrt(c1 * c2) * Math.sin((dh / 2) * DEGREE);
   const meanC = (c1 + c2) / 2;
-  const meanH = grey
-    ? h1 + h2
-    : Math.abs(h1 - h2) <= 180
-      ? (h1 + h2) / 2
-      : (h1 + h2 + (h1 + h2 < 360 ? 360 : -360)) / 2;
+  const meanH = grey ? h1 + h2 : meanHue(h1, h2);
   const light = (l2 - l1) / lightnessScale((l1 + l2) / 2);
   const chroma = (c2 - c1) / (1 + 0.045 * meanC);
   const hue = dH / (1 + 0.015 * meanC * hueWeight(meanH));

@@ -68,8 +68,7 @@ export function labBoxOf(low: Float64Array, high: Float64Array): LabBox {
   };
 }
 
-const gap = (value: number, low: number, high: number): number =>
-  value < low ? low - value : value > high ? value - high : 0;
+const gap = (value: number, low: number, high: number): number => Math.max(0, low - value, value - high);
 const DEGREE = Math.PI / 180;
 /** Stretching a* turns a hue by less than this. */
 const STRETCH_TURN = 12;

@@ -15,10 +15,15 @@ const READERS: Readonly<Record<string, (bytes: Uint8Array, name: string) => File
 /** Endings of the files that can be read. */
 export const READABLE = Object.keys(READERS);
 
+/** The marks that texts in 16 bits begin with, byte by byte. */
+const MARKS: ReadonlyMap<string, string> = new Map([
+  [`${0xff} ${0xfe}`, 'utf-16le'],
+  [`${0xfe} ${0xff}`, 'utf-16be'],
+]);
+
 /** Text as UTF-8, or as the old Windows letters where it is not. */
 function textOf(bytes: Uint8Array): string {
-  const utf16 =
-    bytes[0] === 0xff && bytes[1] === 0xfe ? 'utf-16le' : bytes[0] === 0xfe && bytes[1] === 0xff ? 'utf-16be' : null;
+  const utf16 = MARKS.get(`${bytes[0] ?? ''} ${bytes[1] ?? ''}`);
   if (utf16) return new TextDecoder(utf16).decode(bytes);
   try {
     return new TextDecoder('utf-8', { fatal: true }).decode(bytes);

@@ -129,7 +129,7 @@ function legs(
     const from = ends[at] as Pigment;
     const rungs = leg([from, to], at).map(({ units: [a = 0, b = 0], lab }): Rung => ({
       lab,
-      units: ends.map((_, i) => (i === at ? a : i === at + 1 ? b : 0)),
+      units: ends.map((_, i) => [a, b][i - at] ?? 0),
     }));
     // the mix in the middle ends one leg and begins the next
     return at === 0 ? rungs : rungs.slice(1);

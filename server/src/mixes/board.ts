@@ -34,9 +34,10 @@ interface Shown {
 type Order = (a: Worked, b: Worked) => number;
 /** Greys stand behind all hues, light to dark. */
 const hueKey = ({ card }: Worked): number => (card.chroma < 8 ? 1000 - card.lightness : card.hue);
+const byText = (a: string, b: string): number => Number(a > b) - Number(a < b);
 const ORDERS: Readonly<Record<MixSort, Order>> = {
   hue: (a, b) => hueKey(a) - hueKey(b) || b.card.lightness - a.card.lightness || a.rank - b.rank,
-  name: (a, b) => (a.card.name < b.card.name ? -1 : a.card.name > b.card.name ? 1 : a.rank - b.rank),
+  name: (a, b) => byText(a.card.name, b.card.name) || a.rank - b.rank,
   newest: (a, b) => b.rank - a.rank,
 };
 const SORTS = Object.keys(ORDERS) as MixSort[];

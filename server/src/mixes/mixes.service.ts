@@ -81,11 +81,9 @@ export class MixesService {
       const before = newest && this.recipeOf(newest.id);
       const changed = !before || !sameRecipe(before, recipe);
       if (changed) await this.writeRecipe(draft, dto, await this.revisionRule.written('mix', newest, changed));
-      draft.summary = !stored
-        ? `new mix ${dto.name.trim()}`
-        : changed
-          ? `${dto.name.trim()} is now ${this.studio.notation(recipe)}`
-          : `changed ${dto.name.trim()}`;
+      const name = dto.name.trim();
+      const what = changed ? `${name} is now ${this.studio.notation(recipe)}` : `changed ${name}`;
+      draft.summary = stored ? what : `new mix ${name}`;
     });
     return this.open(dto.id);
   }

@@ -165,15 +165,17 @@ export class Studio implements Book, OnModuleInit {
     const { of } = ingredient;
     if (of.kind === 'clay') {
       const clay = this.clay(of.id);
-      const twins = this.all('clay').filter((c) => c.name.toLowerCase() === clay?.name.toLowerCase());
-      const line = clay && this.line(clay.lineId);
-      return {
-        name: clay ? (twins.length > 1 && line ? `${clay.name} of ${line.name}` : clay.name) : 'a clay',
-        revision: null,
-      };
+      return { name: clay ? this.withLine(clay) : 'a clay', revision: null };
     }
     const revision = this.one('revision', of.id);
     return { name: this.nameOf(of.id), revision: revision && this.newerThan(of.id) ? revision.number : null };
+  }
+
+  /** A clay with its line, where another one is called the same. */
+  private withLine(clay: Clay): string {
+    const twins = this.all('clay').filter((c) => c.name.toLowerCase() === clay.name.toLowerCase());
+    const line = this.line(clay.lineId);
+    return twins.length > 1 && line ? `${clay.name} of ${line.name}` : clay.name;
   }
 
   notation(recipe: Recipe): string {
@@ -226,7 +228,7 @@ export class Studio implements Book, OnModuleInit {
       this.hold(table, row.id, after as Row<Held> | null);
       all ||= table === 'line' || table === 'clay';
       if (table === 'mix') mixes.add(row.id);
-      const revisionId = table === 'revision' ? row.id : table === 'ingredient' ? row.revisionId : undefined;
+      const revisionId = table === 'revision' ? row.id : row.revisionId;
       const mixId = row.mixId ?? (revisionId && this.one('revision', revisionId)?.mixId);
       if (mixId) mixes.add(mixId);
     }

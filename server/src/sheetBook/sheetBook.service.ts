@@ -69,12 +69,7 @@ export class SheetBookService {
         rolledAt: dto.rolledAt ?? stored.rolledAt,
         version: draft.version,
       });
-      draft.summary =
-        dto.gone && !stored.gone
-          ? `${dto.name.trim()} is used up`
-          : dto.form !== 'sheet' && stored.form === 'sheet'
-            ? `wound ${dto.name.trim()} up`
-            : `changed the sheet ${dto.name.trim()}`;
+      draft.summary = summaryOf(dto, stored);
     });
     return this.one(dto.id);
   }
@@ -153,6 +148,13 @@ export class SheetBookService {
     const { name, hexes, density } = lookUp(of, this.studio.asBook(), { stage: 'raw', pigments: this.studio.pigments });
     return { blendId: null, ofName: name, hexes, density };
   }
+}
+
+/** What happened to a sheet, for the list of changes. */
+function summaryOf({ name, gone, form }: SheetDto, before: Row<'sheet'>): string {
+  if (gone && !before.gone) return `${name.trim()} is used up`;
+  if (form !== 'sheet' && before.form === 'sheet') return `wound ${name.trim()} up`;
+  return `changed the sheet ${name.trim()}`;
 }
 
 type Looks = Pick<SheetAnswer, 'blendId' | 'ofName' | 'hexes' | 'density'>;

@@ -22,6 +22,18 @@ function fewMixes(mixes: readonly MixName[]): string[] {
   return more > 0 ? [...told, `${more} more mixes`] : told;
 }
 
+function clayChange({ name, retired }: ClayDto, before: ClayDto | undefined): string {
+  if (!before) return `new clay ${name.trim()}`;
+  if (before.retired === retired) return `changed ${name.trim()}`;
+  return `${retired ? 'retired' : 'brought back'} ${name.trim()}`;
+}
+
+/** @param less grams that are gone from it */
+function blockChange(less: number, name: string): string {
+  if (less === 0) return `changed a block of ${name}`;
+  return less > 0 ? `took ${grams(less)} of ${name}` : `added ${grams(-less)} to ${name}`;
+}
+
 @Injectable()
 export class ShelfService {
   constructor(
@@ -74,11 +86,7 @@ export class ShelfService {
         rawHex: dto.rawHex.toUpperCase(),
         bakedHex: dto.bakedHex.toUpperCase(),
       });
-      draft.summary = !stored
-        ? `new clay ${dto.name.trim()}`
-        : stored.retired !== dto.retired
-          ? `${dto.retired ? 'retired' : 'brought back'} ${dto.name.trim()}`
-          : `changed ${dto.name.trim()}`;
+      draft.summary = clayChange(dto, stored);
     });
     return this.studio.one('clay', dto.id) ?? dto;
   }
@@ -97,13 +105,7 @@ export class ShelfService {
         );
       await draft.put('block', { ...dto, version: draft.version });
       const less = (stored?.leftGrams ?? 0) - dto.leftGrams;
-      draft.summary = !stored
-        ? `new block of ${name}`
-        : less > 0
-          ? `took ${grams(less)} of ${name}`
-          : less < 0
-            ? `added ${grams(-less)} to ${name}`
-            : `changed a block of ${name}`;
+      draft.summary = stored ? blockChange(less, name) : `new block of ${name}`;
     });
     return this.studio.one('block', dto.id) ?? dto;
   }

@@ -10,9 +10,14 @@ import { complaint } from './sentences.js';
 export const direction = (x: number, y: number): number => {
   const sum = Math.abs(x) + Math.abs(y);
   if (sum === 0) return 0;
-  const p = y / sum;
-  return x >= 0 ? (p >= 0 ? p : 4 + p) : 2 - p;
+  return quarters(x, y / sum);
 };
+
+/** From 0 to 4 around the diamond, by the half it lies in and how high. */
+function quarters(x: number, p: number): number {
+  if (x < 0) return 2 - p;
+  return p >= 0 ? p : 4 + p;
+}
 
 /** Steps of a table around the centre; a multiple of four, so that the axes are on it. */
 export const STEPS = 4096;
@@ -66,7 +71,7 @@ export function beyond(reach: Float64Array, x: number, y: number): number {
   const sum = Math.abs(x) + Math.abs(y);
   if (sum === 0) return 0;
   const p = y / sum;
-  const at = (x >= 0 ? (p >= 0 ? p : 4 + p) : 2 - p) * PER;
+  const at = quarters(x, p) * PER;
   const k = at | 0;
   const a = reach[k] as number;
   return sum * (a + ((reach[k + 1] as number) - a) * (at - k));

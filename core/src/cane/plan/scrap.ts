@@ -57,7 +57,8 @@ const OWN = 0.9;
 export function groupOf({ lab, mica }: ScrapMaterial): ScrapGroup {
   if (mica) return 'mica';
   const { c, h } = chromaHue(lab);
-  if (c < DULL) return lab.l > WHITE ? 'whites' : lab.l < BLACK ? 'blacks' : 'greys';
+  if (c < DULL && lab.l > WHITE) return 'whites';
+  if (c < DULL) return lab.l < BLACK ? 'blacks' : 'greys';
   const hue = HUES.find(([to]) => h < to)?.[1] ?? 'reds';
   return hue === 'oranges' && lab.l < BROWN ? 'browns' : hue;
 }

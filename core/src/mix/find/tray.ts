@@ -89,8 +89,8 @@ export class Tray {
     const [p, q, r] = [this.curveAt(corners[0]), this.curveAt(corners[1]), this.curveAt(corners[2])];
     for (let band = 0; band < BANDS; band++) {
       const [x, y, z] = [p[band] as number, q[band] as number, r[band] as number];
-      low[band] = x < y ? (x < z ? x : z) : y < z ? y : z;
-      high[band] = x > y ? (x > z ? x : z) : y > z ? y : z;
+      low[band] = Math.min(x, Math.min(y, z));
+      high[band] = Math.max(x, Math.max(y, z));
     }
     return leastDeltaE(this.target, labBoxOf(low, high));
   }
