@@ -34,6 +34,6 @@ test('a stripe loaf is rolled thinner, halved and stacked, by keys, and the benc
   });
   await page.getByRole('link', { name: /^To the bench/ }).click();
   await expect(page.getByRole('main')).toContainText('Begin');
-  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press(' ');
   await expect(page.getByRole('main')).toContainText('Roll it through the machine at 4.00 mm');
 });

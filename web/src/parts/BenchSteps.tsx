@@ -5,6 +5,12 @@ import { useKeys } from '../state/keys.js';
 import { Action } from '../theme/pieces.js';
 import { Warning } from './Warning.js';
 
+/** As large as it fits: a setting fills the square, a length less of it. */
+function figureSize({ length }: string): string {
+  if (length > 5) return '64px';
+  return length > 3 ? '96px' : '150px';
+}
+
 const Counter = chakra('button', {
   base: { border: 'rule', background: 'tile', minHeight: '280px', width: '100%', padding: 4, textAlign: 'center' },
 });
@@ -115,7 +121,7 @@ export function BenchSteps({ what, steps, art, finish, foot }: BenchStepsProps):
           <Counter onClick={on}>
             <Box
               fontWeight={700}
-              fontSize={figure.length > 5 ? '64px' : figure.length > 3 ? '96px' : '150px'}
+              fontSize={figureSize(figure)}
               lineHeight={1}
               whiteSpace="nowrap"
               data-passes={counting ? '' : undefined}

@@ -16,14 +16,11 @@ const Sheet = chakra('dialog', {
   },
 });
 
-const nameOf = (key: string): string =>
-  key === ' '
-    ? 'space'
-    : /^[A-Z]$/.test(key)
-      ? `shift ${key}`
-      : /^[a-z]$/.test(key)
-        ? key.toUpperCase()
-        : key.replace('Arrow', 'arrow ');
+function nameOf(key: string): string {
+  if (key === ' ') return 'space';
+  if (/^[A-Z]$/.test(key)) return `shift ${key}`;
+  return /^[a-z]$/.test(key) ? key.toUpperCase() : key.replace('Arrow', 'arrow ');
+}
 
 /** All keys of what is on the screen. */
 export function KeyList({ dialog }: { readonly dialog: RefObject<HTMLDialogElement | null> }): ReactElement {

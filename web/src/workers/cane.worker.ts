@@ -322,13 +322,10 @@ const worker = {
         features && Number.isFinite(features.least) && features.byMaterial.size > 1
           ? { mm: features.least, material: name(features.material) }
           : null,
-      warnings: warnings.map((w): PlainWarning =>
-        'material' in w
-          ? { ...w, material: name(w.material) }
-          : w.kind === 'together'
-            ? { ...w, one: name(w.one), other: name(w.other) }
-            : w,
-      ),
+      warnings: warnings.map((w): PlainWarning => {
+        if ('material' in w) return { ...w, material: name(w.material) };
+        return w.kind === 'together' ? { ...w, one: name(w.one), other: name(w.other) } : w;
+      }),
     };
   },
 };

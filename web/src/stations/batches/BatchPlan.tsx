@@ -167,37 +167,7 @@ export function BatchPlan({
             No pieces yet. Begin with the mix or the clay they are cut from.
           </Box>
         )}
-        {!done &&
-          (!own ? (
-            <Warning>
-              A machine comes first: its settings say how thick a sheet is.{' '}
-              <Word
-                onClick={() => {
-                  void navigate('/sheets');
-                }}
-              >
-                Describe it
-              </Word>
-            </Warning>
-          ) : adding ? (
-            <MaterialPicker
-              place="layer"
-              label="What the new piece is cut from"
-              onPick={add}
-              onCancel={() => {
-                setAdding(false);
-              }}
-            />
-          ) : (
-            <Action
-              alignSelf="flex-start"
-              onClick={() => {
-                setAdding(true);
-              }}
-            >
-              Add a kind of piece
-            </Action>
-          ))}
+        {!done && <MorePieces machine={own !== undefined} adding={adding} onAdd={add} onAdding={setAdding} />}
       </Flex>
       <ClayNeeded
         plan={batch.plan}
@@ -260,5 +230,52 @@ export function BatchPlan({
         {!done && batch.dueOn !== null && batch.dueOn < today() && <Warning>The day it was for has passed.</Warning>}
       </ClayNeeded>
     </Grid>
+  );
+}
+
+interface MoreProps {
+  /** whether there is one of one's own */
+  readonly machine: boolean;
+  readonly adding: boolean;
+  readonly onAdd: (picked: Picked<Mixable>) => void;
+  readonly onAdding: (adding: boolean) => void;
+}
+
+/** Another kind of piece, as soon as there is a machine to roll it with. */
+function MorePieces({ machine, adding, onAdd, onAdding }: MoreProps): ReactElement {
+  const navigate = useNavigate();
+  if (!machine)
+    return (
+      <Warning>
+        A machine comes first: its settings say how thick a sheet is.{' '}
+        <Word
+          onClick={() => {
+            void navigate('/sheets');
+          }}
+        >
+          Describe it
+        </Word>
+      </Warning>
+    );
+  if (adding)
+    return (
+      <MaterialPicker
+        place="layer"
+        label="What the new piece is cut from"
+        onPick={onAdd}
+        onCancel={() => {
+          onAdding(false);
+        }}
+      />
+    );
+  return (
+    <Action
+      alignSelf="flex-start"
+      onClick={() => {
+        onAdding(true);
+      }}
+    >
+      Add a kind of piece
+    </Action>
   );
 }

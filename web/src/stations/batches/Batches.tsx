@@ -99,15 +99,18 @@ export default function Batches(): ReactElement {
         )}
         {done && finished.map((b) => <OneRow key={b.id} batch={b} open={b.id === batchId} />)}
       </Flex>
-      {batchId === undefined ? (
-        <AllBatches waiting={waiting} />
-      ) : batch.data ? (
+      {batchId === undefined && <AllBatches waiting={waiting} />}
+      {batchId !== undefined && batch.data && (
         <BatchPlan key={batch.data.id} batch={batch.data} machines={machines.data} />
-      ) : (
-        <Reading error={batch.error} />
       )}
+      {batchId !== undefined && !batch.data && <Reading error={batch.error} />}
     </Grid>
   );
+}
+
+function whenWords({ done, dueOn }: BatchCard): string {
+  if (done) return ' · done';
+  return dueOn === null ? '' : ` · for ${showDate(dueOn)}`;
 }
 
 function OneRow({ batch, open }: { readonly batch: BatchCard; readonly open: boolean }): ReactElement {
@@ -119,7 +122,7 @@ function OneRow({ batch, open }: { readonly batch: BatchCard; readonly open: boo
       <Caption>
         {batch.pieces} {batch.pieces === 1 ? 'piece' : 'pieces'}
         {batch.kinds > 1 ? ` of ${batch.kinds} kinds` : ''}
-        {batch.done ? ' · done' : batch.dueOn === null ? '' : ` · for ${showDate(batch.dueOn)}`}
+        {whenWords(batch)}
       </Caption>
     </RowLink>
   );

@@ -355,16 +355,14 @@ export function BlendView({ blend, making, machines, shelf }: BlendViewProps): R
               <span>{pureWords(pure, 0, units)}</span>
               <span data-testid="evenness">
                 change of colour, ΔE a mm, as cut
-                {plan.kind === 'compensated' ? (
-                  ': compensated'
-                ) : better > 0 ? (
+                {plan.kind === 'compensated' && ': compensated'}
+                {plan.kind !== 'compensated' && better > 0 && (
                   <>
                     {' '}
                     · <Word onClick={compensate}>compensated: {better} % more even</Word> <Key>E</Key>
                   </>
-                ) : (
-                  ': as even as straight cuts make it'
                 )}
+                {plan.kind !== 'compensated' && better <= 0 && ': as even as straight cuts make it'}
               </span>
               <span>{pureWords(pure, colours.length - 1, units)}</span>
             </Flex>

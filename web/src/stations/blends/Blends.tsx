@@ -154,9 +154,8 @@ export default function Blends(): ReactElement {
         )}
         {shown && retired.map((b) => <OneRow key={b.id} blend={b} open={b.id === blendId} />)}
       </Flex>
-      {blendId === undefined ? (
-        <Fades blends={blends.data.filter((b) => !b.retired)} />
-      ) : blend.data ? (
+      {blendId === undefined && <Fades blends={blends.data.filter((b) => !b.retired)} />}
+      {blendId !== undefined && blend.data && (
         <BlendView
           key={blend.data.id}
           blend={blend.data}
@@ -164,9 +163,8 @@ export default function Blends(): ReactElement {
           machines={machines.data}
           shelf={shelf.data}
         />
-      ) : (
-        <Reading error={blend.error} />
       )}
+      {blendId !== undefined && !blend.data && <Reading error={blend.error} />}
     </Grid>
   );
 }

@@ -5,6 +5,11 @@ import { Caption } from '../../theme/pieces.js';
 
 const [WIDTH, HEIGHT] = [164, 62];
 
+function learnedFrom(counted: number): string {
+  if (counted === 0) return '~ assumed: 15 passes for strong contrasts';
+  return counted === 1 ? 'with what your last blend took' : `with what your ${counted} blends took`;
+}
+
 /** Streaks after each pass, and the line where they are just not seen. */
 export function PassBars({
   contrast,
@@ -46,13 +51,7 @@ export function PassBars({
           </>
         )}
       </Box>
-      <Caption>
-        {counted === 0
-          ? '~ assumed: 15 passes for strong contrasts'
-          : counted === 1
-            ? 'with what your last blend took'
-            : `with what your ${counted} blends took`}
-      </Caption>
+      <Caption>{learnedFrom(counted)}</Caption>
     </Box>
   );
 }

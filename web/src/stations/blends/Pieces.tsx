@@ -28,11 +28,9 @@ export function Pieces({ worked, plan, onChange }: PiecesProps): ReactElement {
   const graded = ((): readonly FadePiece[] | string => {
     return orSentence(() => gradedSet(fade, count, size, BRIDGE));
   })();
-  const shades: readonly FadePiece[] = placed
-    ? placed.map(({ x, size: s }) => ({ x, lab: shadeBetween(fade, x - s / 2, x + s / 2) }))
-    : typeof graded === 'string'
-      ? []
-      : graded;
+  const evenly = typeof graded === 'string' ? [] : graded;
+  const byHand = placed?.map(({ x, size: s }) => ({ x, lab: shadeBetween(fade, x - s / 2, x + s / 2) }));
+  const shades: readonly FadePiece[] = byHand ?? evenly;
   const area = placed
     ? placed.reduce((sum, p) => sum + (Math.PI / 4) * p.size ** 2, 0)
     : shades.length * (Math.PI / 4) * size ** 2;

@@ -9,6 +9,7 @@ import { useSheets } from '../../wire/queries.js';
 
 const id = (): string => crypto.randomUUID();
 const [ROD, LONG] = [24, 60];
+const BEGUN_AS: Readonly<Partial<Record<Step['do'], string>>> = { plug: 'its plug', roll: 'rolled up' };
 
 /** The step that begins with what is carried; null where it cannot begin a cane. */
 function beginWith(item: Carried, sheets: readonly SheetAnswer[], blends: readonly BlendCard[]): Step | null {
@@ -78,7 +79,7 @@ export function FromTile({
             onBegin(item.name, step);
           }}
         >
-          {item.name}, {step.do === 'plug' ? 'its plug' : step.do === 'roll' ? 'rolled up' : 'a log'}
+          {item.name}, {BEGUN_AS[step.do] ?? 'a log'}
         </Action>
       ))}
     </Flex>

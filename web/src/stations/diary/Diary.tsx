@@ -47,6 +47,7 @@ export default function Diary(): ReactElement {
       </Empty>
     );
   }
+  const nothing = entryId === undefined && newest === undefined;
   return (
     <Grid templateColumns="300px 1fr" height="100%" minHeight={0}>
       <Grid templateRows="auto 1fr" background="paper" borderRight="rule" minHeight={0}>
@@ -92,13 +93,9 @@ export default function Diary(): ReactElement {
           )}
         </LongList>
       </Grid>
-      {entryId === undefined && newest === undefined ? (
-        <Empty title="Nothing like that">Nothing in the diary is like what you are looking for.</Empty>
-      ) : entry.data ? (
-        <Entry key={entry.data.id} entry={entry.data} />
-      ) : (
-        <Reading error={entry.error} />
-      )}
+      {nothing && <Empty title="Nothing like that">Nothing in the diary is like what you are looking for.</Empty>}
+      {!nothing && entry.data && <Entry key={entry.data.id} entry={entry.data} />}
+      {!nothing && !entry.data && <Reading error={entry.error} />}
     </Grid>
   );
 }

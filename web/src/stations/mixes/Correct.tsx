@@ -40,7 +40,7 @@ export function Correct({ shelf }: { readonly shelf: ShelfAnswer }): ReactElemen
         <h1>Correct a mix</h1>
         <Second>it came out differently: what to add, since nothing can be taken out</Second>
       </Flex>
-      {of === null ? (
+      {of === null && (
         <Box>
           <Box marginBottom={2}>Which mix do you have?</Box>
           <MaterialPicker
@@ -52,11 +52,11 @@ export function Correct({ shelf }: { readonly shelf: ShelfAnswer }): ReactElemen
             onCancel={() => undefined}
           />
         </Box>
-      ) : mix.data ? (
-        <OfMix key={`${of}${query.get('chip') ?? ''}`} mix={mix.data} chipId={query.get('chip')} shelf={shelf} />
-      ) : (
-        <Reading error={mix.error} />
       )}
+      {of !== null && mix.data && (
+        <OfMix key={`${of}${query.get('chip') ?? ''}`} mix={mix.data} chipId={query.get('chip')} shelf={shelf} />
+      )}
+      {of !== null && !mix.data && <Reading error={mix.error} />}
     </Flex>
   );
 }

@@ -34,8 +34,21 @@ const REACHED = 2;
 /** Simpler mixes that are farther off than this are not shown. */
 const FAR_OFF = 12;
 
-const words = (deltaE: number): string =>
-  deltaE < 1 ? 'the same to the eye' : deltaE < 2 ? 'close' : deltaE < 5 ? 'near, but to be told apart' : 'far off';
+/** What a difference is called up to so many ΔE00. */
+const CALLED: readonly (readonly [below: number, words: string])[] = [
+  [1, 'the same to the eye'],
+  [2, 'close'],
+  [5, 'near, but to be told apart'],
+];
+const words = (deltaE: number): string => CALLED.find(([below]) => deltaE < below)?.[1] ?? 'far off';
+
+const LOOKING: Readonly<Record<string, string>> = {
+  looking: 'looking for closer ones …',
+  stopped: 'stopped before all were looked at',
+};
+/** How far the search has come. */
+const searchWords = (state: string, clays: number): string =>
+  LOOKING[state] ?? `nothing closer in ${clays} clays, up to eight parts with halves`;
 
 const ClayRole = chakra('button', {
   base: {
@@ -221,13 +234,7 @@ export function FindMix({ shelf }: { readonly shelf: ShelfAnswer }): ReactElemen
         <Flex alignItems="baseline" gap={4} marginBottom={2}>
           <h2>{target ? 'From the simplest to the closest' : 'Say a colour first'}</h2>
           <Box role="status" fontSize="small" color="ink2" data-search={state}>
-            {!target || (state === 'done' && !closest)
-              ? ''
-              : state === 'looking'
-                ? 'looking for closer ones …'
-                : state === 'stopped'
-                  ? 'stopped before all were looked at'
-                  : `nothing closer in ${input?.clays.length ?? 0} clays, up to eight parts with halves`}
+            {target && (state !== 'done' || closest) && searchWords(state, input?.clays.length ?? 0)}
           </Box>
           {state === 'looking' && target && (
             <Word fontSize="small" onClick={stop}>

@@ -191,8 +191,9 @@ export function Ladder({ name, revisionId, flat, shelf }: LadderProps): ReactEle
             const twice = thinnedTwice(rung.units);
             const laid = (sheet?.rungs[i] ?? []).filter((d) => d.compare(0) > 0);
             // a pure rung shows its place on both sides: 1:0, 0:1
-            const ratio =
-              one && two ? `${one.n}:${two.n}` : i === 0 ? '1:0' : i === worked.rungs.length - 1 ? '0:1' : '0:1:0';
+            const pure = i === worked.rungs.length - 1 ? '0:1' : '0:1:0';
+            const end = i === 0 ? '1:0' : pure;
+            const ratio = one && two ? `${one.n}:${two.n}` : end;
             return (
               <Box as="li" key={rung.units.join()} textAlign="center" listStyleType="none">
                 <RungButton

@@ -1,5 +1,5 @@
 import { Grid } from '@chakra-ui/react';
-import { Suspense, lazy, type ReactElement } from 'react';
+import { Suspense, lazy, type ReactElement, type ReactNode } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import type { ShelfAnswer } from '#contract';
 import { Empty, Reading } from '../../parts/Empty.js';
@@ -114,22 +114,23 @@ export default function Mixes(): ReactElement {
       Stack discs of two clays and see the chip before you cut any.
     </Empty>
   );
+  const { data: held } = shelf;
+  /** What stands beside the board. */
+  const beside = (): ReactNode => {
+    if (tool === 'new') return <NewMix count={first.total} shelf={held} />;
+    if (tool !== undefined)
+      return (
+        <Suspense fallback={<Reading error={null} />}>
+          <Tool name={tool} shelf={held} />
+        </Suspense>
+      );
+    if (mixId === undefined) return nothing;
+    return mix.data ? <MixingTile key={mixId} mix={mix.data} shelf={held} /> : <Reading error={mix.error} />;
+  };
   return (
     <Grid templateColumns="268px 1fr" height="100%" minHeight={0} css={{ '@media print': { display: 'block' } }}>
       <ChipBoard chosen={mixId} />
-      {tool !== undefined && tool !== 'new' ? (
-        <Suspense fallback={<Reading error={null} />}>
-          <Tool name={tool} shelf={shelf.data} />
-        </Suspense>
-      ) : tool === 'new' ? (
-        <NewMix count={first.total} shelf={shelf.data} />
-      ) : mixId === undefined ? (
-        nothing
-      ) : mix.data ? (
-        <MixingTile key={mixId} mix={mix.data} shelf={shelf.data} />
-      ) : (
-        <Reading error={mix.error} />
-      )}
+      {beside()}
     </Grid>
   );
 }

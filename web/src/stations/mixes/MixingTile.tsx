@@ -366,11 +366,8 @@ function NoteBox({
 function trustOf(flat: Flat, learning: LearningAnswer | undefined): string {
   const learned = learning?.use ? learning.learned : null;
   const known = flat.shares.filter(({ clay }) => (learned?.[clay.id]?.chips ?? 0) > 0).length;
-  return known === 0
-    ? 'predicted; strengths assumed'
-    : known < flat.shares.length
-      ? 'predicted; strengths partly learned'
-      : 'predicted as your chips taught';
+  if (known === 0) return 'predicted; strengths assumed';
+  return known < flat.shares.length ? 'predicted; strengths partly learned' : 'predicted as your chips taught';
 }
 
 const newestOf = (old: RevisionAnswer, all: readonly RevisionAnswer[]): RevisionAnswer =>

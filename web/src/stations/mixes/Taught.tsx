@@ -108,12 +108,10 @@ export function Taught({ shelf }: { readonly shelf: ShelfAnswer }): ReactElement
 }
 
 const factor = (x: number): string => (x >= 9.5 ? x.toFixed(0) : x.toFixed(1));
-const beside = (times: number): string =>
-  times > 1.05
-    ? `${factor(times)} times as strong as`
-    : times < 0.95
-      ? `${factor(1 / times)} times weaker than`
-      : 'as strong as';
+function beside(times: number): string {
+  if (times > 1.05) return `${factor(times)} times as strong as`;
+  return times < 0.95 ? `${factor(1 / times)} times weaker than` : 'as strong as';
+}
 /** Both ends of what is likely, the way round that the sentence has it. */
 const range = (log: number, spread: number): string => {
   const [low, high] = log < Math.log(0.95) ? [-log - spread, -log + spread] : [log - spread, log + spread];
@@ -286,11 +284,9 @@ function NextOnes({ next, data, learned }: NextProps): ReactElement {
       <Flex alignItems="baseline" gap={4} marginBottom={3}>
         <h2>The next chips worth making</h2>
         <Caption>
-          {next === null
-            ? 'looking …'
-            : next[0]
-              ? `expected error over every pair of clays on the shelf: now ΔE ${next[0].before.toFixed(1)}`
-              : 'that takes two clays on the shelf'}
+          {next === null && 'looking …'}
+          {next?.[0] && `expected error over every pair of clays on the shelf: now ΔE ${next[0].before.toFixed(1)}`}
+          {next?.length === 0 && 'that takes two clays on the shelf'}
         </Caption>
       </Flex>
       <Flex as="ol" gap={5} wrap="wrap">

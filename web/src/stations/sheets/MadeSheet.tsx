@@ -31,7 +31,7 @@ export function MadeSheet({ sheet, chosen, onChoose, fits }: MadeSheetProps): Re
   const id = useId();
   const { form, widthMm, lengthMm, mm, hexes } = sheet;
   const flat = form === 'sheet';
-  const height = flat ? lengthMm : form === 'plug' ? widthMm : mm;
+  const height = { sheet: lengthMm, plug: widthMm, fan: mm }[form];
   const scale = Math.min(flat ? FLAT : FACE, TALLEST / height);
   const [w, h] = [widthMm * scale, height * scale];
   const stops = (sheet.inside === 'last' && form === 'plug' ? [...hexes].reverse() : hexes).map((hex, i, all) => {

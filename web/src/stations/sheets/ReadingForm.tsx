@@ -23,6 +23,12 @@ import { useUnits } from '../../state/view.js';
 import { Action, Caption, Field } from '../../theme/pieces.js';
 import { UNSENT } from '../../wire/leaving.js';
 
+/** What a gauge may type into the field of a way to measure. */
+function measuresOf(way: ReadingWay): 'mass' | 'length' | undefined {
+  if (way === 'cards') return undefined;
+  return way === 'weighed' ? 'mass' : 'length';
+}
+
 export const WAYS: Readonly<Record<ReadingWay, string>> = {
   calipers: 'by calipers',
   cards: 'against cards',
@@ -134,7 +140,7 @@ export function ReadingForm({ setting, setup, onNote }: ReadingFormProps): React
           aria-label={`Reading of setting ${setting.label}, ${ASKS[way]}`}
           placeholder={placeholder}
           value={text}
-          data-measures={way === 'weighed' ? 'mass' : way === 'cards' ? undefined : 'length'}
+          data-measures={measuresOf(way)}
           data-setting={way === 'calipers' ? setting.id : undefined}
           onChange={(e) => {
             setText(e.currentTarget.value);

@@ -134,11 +134,8 @@ function Told({
       </Flex>
       <Caption>
         sure to ± {length(2 * sigmaMm)}
-        {other
-          ? ` · or your ${other.label}, ${off(other.mm * layers - asked.mm)}`
-          : errorMm < 0
-            ? ' · thicker than your machine rolls'
-            : ''}
+        {other && ` · or your ${other.label}, ${off(other.mm * layers - asked.mm)}`}
+        {!other && errorMm < 0 && ' · thicker than your machine rolls'}
       </Caption>
       {own.settings.length > 0 && errorMm > asked.mm * 0.25 && (
         <Warning>Your machine does not roll this thin. Roll by hand between guides of {length(asked.mm)}.</Warning>

@@ -113,11 +113,7 @@ export function ClayStrip({ clay, shelf, onAddBlock, onGone }: ClayStripProps): 
       <Rule />
       <Flex direction="column" gap={3}>
         <h3>
-          {blocks.length === 0
-            ? 'No block yet'
-            : blocks.length === 1
-              ? 'One block'
-              : `${blocks.length} blocks, the one to use first in front`}
+          {['No block yet', 'One block'][blocks.length] ?? `${blocks.length} blocks, the one to use first in front`}
         </h3>
         {blocks.map((b) => (
           <BlockWords

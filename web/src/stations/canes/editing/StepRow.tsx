@@ -69,13 +69,11 @@ export function StepRow({ steps, worked, stages, paints, chosen, onChoose, onAdd
               aria-label={`Step ${i + 1}: ${stepTitle(step, units)}`}
             >
               <Flex height={`${LARGEST + 4}px`} alignItems="center" justifyContent="center">
-                {f?.there ? (
+                {f?.there && (
                   <Face worked={worked} at={i} size={size} paints={paints} label={`Face after step ${i + 1}`} />
-                ) : f?.wrong != null ? (
-                  <Warning>{''}</Warning>
-                ) : (
-                  <Caption>–</Caption>
                 )}
+                {!f?.there && f?.wrong != null && <Warning>{''}</Warning>}
+                {!f?.there && f?.wrong == null && <Caption>–</Caption>}
               </Flex>
               <Box
                 fontSize="small"
@@ -88,18 +86,15 @@ export function StepRow({ steps, worked, stages, paints, chosen, onChoose, onAdd
                 {i + 1} {stepTitle(step, units)}
               </Box>
               <Caption minHeight="40px">
-                {f?.there ? (
+                {f?.there && (
                   <>
                     {f.round ? showLength(f.width, units) : showSize(f.width, f.height, units)}
                     <br />
                     {made.count > 1 && `${made.count} × `}
                     {showLong(made.length, units)} long
                   </>
-                ) : f?.wrong != null ? (
-                  'cannot be done'
-                ) : (
-                  ''
                 )}
+                {!f?.there && f?.wrong != null && 'cannot be done'}
               </Caption>
               <Box
                 width="100%"

@@ -2,12 +2,13 @@ import { keyOf, materialIn, ofBlend, ofClay } from '#core/material';
 import { Box, Flex } from '@chakra-ui/react';
 import { Suspense, lazy, useMemo, useState, type ReactElement } from 'react';
 import { drawnToRegions, signedArea, type Drawn, type Fill, type Region, type Step } from '#core/cane';
+import { ASSUMED_DENSITY } from '#core/clay';
 import { deltaE, readColour } from '#core/colour';
-import { Complaint, readNumber, showLength, showMass } from '#core/units';
+import { Complaint, showLength, showMass } from '#core/units';
 import type { ShelfAnswer } from '#contract';
 import { Choice } from '../../../parts/Choice.js';
 import { FileWord } from '../../../parts/FileWord.js';
-import { CountValue, LengthValue, Value } from '../../../parts/Value.js';
+import { CountValue, LengthValue } from '../../../parts/Value.js';
 import { Warning } from '../../../parts/Warning.js';
 import { PaperChoice } from '../../../parts/PaperChoice.js';
 import { useUnits, useView } from '../../../state/view.js';
@@ -15,7 +16,8 @@ import { Caption, Second, Word } from '../../../theme/pieces.js';
 import { pictureWorker } from '../../../workers/picture.js';
 import { NotRead, readAside } from '../../../workers/reading.js';
 import { useCaneOf, useCanes } from '../../../wire/queries.js';
-import { Of, type CaneChoice, type EditorProps } from './index.js';
+import { FillWords } from './FillWords.js';
+import type { CaneChoice, EditorProps } from './view.js';
 import { saveTemplatePdf } from './templatePdf.js';
 
 const DrawPad = lazy(() => import('./DrawPad.js'));
@@ -64,8 +66,7 @@ export default function TemplateEditor({
   const width =
     Math.max(...(step.regions[0]?.points.map((p) => p[0]) ?? [1])) -
     Math.min(...(step.regions[0]?.points.map((p) => p[0]) ?? [0]));
-  const colourOf = ({ fill }: Region): string =>
-    materials.get('of' in fill ? fill.of : 'blend' in fill ? fill.blend : '')?.hexes[0] ?? '999999';
+  const colourOf = ({ fill }: Region): string => materials.get(keyIn(fill))?.hexes[0] ?? '999999';
   const draw = (points: Region['points']): void => {
     const last = step.regions.at(-1);
     const fill: Fill =
@@ -280,6 +281,20 @@ function FitBeside({
   );
 }
 
+/** What fills a region as a key of a material; empty where it is a cane. */
+function keyIn(fill: Fill): string {
+  if ('of' in fill) return fill.of;
+  return 'blend' in fill ? fill.blend : '';
+}
+function kindIn(fill: Fill): 'of' | 'blend' | 'cane' {
+  if ('cane' in fill) return 'cane';
+  return 'blend' in fill ? 'blend' : 'of';
+}
+function groupName(group: readonly Region[], ground: boolean): string {
+  if (ground) return 'ground';
+  return group.length === 1 ? (group[0]?.name ?? '') : `${group.length} regions`;
+}
+
 interface GroupProps extends Pick<EditorProps<Template>, 'step' | 'materials' | 'blends' | 'canes' | 'onOpen'> {
   readonly group: readonly Region[];
   readonly fill: Fill;
@@ -307,11 +322,11 @@ function Group({
   onOut,
 }: GroupProps): ReactElement {
   const units = useUnits();
-  const kind = 'cane' in fill ? 'cane' : 'blend' in fill ? 'blend' : 'of';
+  const kind = kindIn(fill);
   const ground = group.some((r) => r === step.regions[0]);
   const others = ground ? step.regions.slice(1).reduce((sum, r) => sum + Math.abs(signedArea(r.points)), 0) : 0;
   const area = Math.max(0, group.reduce((sum, r) => sum + Math.abs(signedArea(r.points)), 0) - others);
-  const density = materials.get('of' in fill ? fill.of : 'blend' in fill ? fill.blend : '')?.density ?? 1.9;
+  const density = materials.get(keyIn(fill))?.density ?? ASSUMED_DENSITY;
   const change = (next: (typeof KINDS)[number]['value']): void => {
     const [key] = materials.keys();
     if (next === 'of' && key !== undefined) onFill({ of: key });
@@ -322,82 +337,20 @@ function Group({
     (k) => k.value === kind || k.value === 'of' || (k.value === 'blend' ? blends.length : canes.length) > 0,
   );
   const at = step.regions.filter((r) => 'cane' in r.fill).findIndex((r) => group.includes(r));
-  const degrees = (value: number, set: (n: number) => void): ReactElement => (
-    <>
-      {' '}
-      at{' '}
-      <Value
-        label="Direction in the region"
-        text={String(value)}
-        read={(t) => readNumber(t).valueOf()}
-        onChange={set}
-      />
-      °
-    </>
-  );
   return (
     <Box fontSize="small" lineHeight={1.5}>
-      <b>{ground ? 'ground' : group.length === 1 ? group[0]?.name : `${group.length} regions`}</b>:{' '}
+      <b>{groupName(group, ground)}</b>:{' '}
       <Choice label={`What fills ${group[0]?.name ?? ''}`} value={kind} options={options} onChange={change} />{' '}
-      {'cane' in fill ? (
-        <>
-          <Choice
-            label={`Cane in ${group[0]?.name ?? ''}`}
-            value={'ref' in fill.cane ? fill.cane.ref : 'own'}
-            options={[
-              ...('ref' in fill.cane && canes.some((c) => c.revisionId === ('ref' in fill.cane ? fill.cane.ref : ''))
-                ? []
-                : [{ value: 'ref' in fill.cane ? fill.cane.ref : 'own', text: fill.cane.name ?? 'a part of its own' }]),
-              ...canes.map((c) => ({ value: c.revisionId, text: c.name })),
-            ]}
-            onChange={(ref) => {
-              const cane = canes.find((c) => c.revisionId === ref);
-              if (cane) onFill({ ...fill, cane: { ref, name: cane.name } });
-            }}
-          />
-          {'steps' in fill.cane && (
-            <>
-              {' '}
-              (
-              <Word
-                onClick={() => {
-                  onOpen(at);
-                }}
-              >
-                open
-              </Word>
-              )
-            </>
-          )}
-          {degrees(fill.degrees, (n) => {
-            onFill({ ...fill, degrees: n });
-          })}
-        </>
-      ) : 'blend' in fill ? (
-        <>
-          <Of
-            of={fill.blend}
-            place="plug"
-            materials={materials}
-            label={`Blend in ${group[0]?.name ?? ''}`}
-            onPick={(blend) => {
-              onFill({ ...fill, blend });
-            }}
-          />
-          {degrees(fill.degrees, (n) => {
-            onFill({ ...fill, degrees: n });
-          })}
-        </>
-      ) : (
-        <Of
-          of={fill.of}
-          materials={materials}
-          label={`Clay or mix of ${group[0]?.name ?? ''}`}
-          onPick={(of) => {
-            onFill({ of });
-          }}
-        />
-      )}
+      <FillWords
+        fill={fill}
+        name={group[0]?.name ?? ''}
+        materials={materials}
+        canes={canes}
+        onFill={onFill}
+        onOpen={() => {
+          onOpen(at);
+        }}
+      />
       {!ground && (
         <>
           {' '}

@@ -12,7 +12,7 @@ function orderOf({ regions }: Template): Template['regions'] {
   const [ground] = regions;
   return [...regions]
     .map((region) => ({ region, from: extentOf({ points: region.points, round: false }).left }))
-    .sort((a, b) => (a.region === ground ? -1 : b.region === ground ? 1 : a.from - b.from))
+    .sort((a, b) => Number(b.region === ground) - Number(a.region === ground) || a.from - b.from)
     .map(({ region }) => region);
 }
 
@@ -54,8 +54,7 @@ export async function saveTemplatePdf(
   );
   for (const [i, region] of order.entries()) {
     const { fill } = region;
-    const what =
-      'of' in fill ? materials.get(fill.of)?.name : 'blend' in fill ? materials.get(fill.blend)?.name : fill.cane.name;
+    const what = 'cane' in fill ? fill.cane.name : materials.get('of' in fill ? fill.of : fill.blend)?.name;
     y += LINE;
     if (y > book.top + book.room.height) [words, y] = [book.next(), book.top];
     words.text(

@@ -6,12 +6,15 @@ import { gramsOf } from './caneWords.js';
 import type { CaneMaterial } from '../clay/materials.js';
 
 /** Where a heap of scrap goes. */
-export const heapWords = ({ group }: Pick<ScrapHeap, 'group'>): string =>
-  group === 'mixed'
-    ? 'several colours together, for dark cores'
-    : group === 'mica'
-      ? 'mica, with mica'
-      : `${group}, with their own`;
+export function heapWords({ group }: Pick<ScrapHeap, 'group'>): string {
+  if (group === 'mixed') return 'several colours together, for dark cores';
+  return group === 'mica' ? 'mica, with mica' : `${group}, with their own`;
+}
+
+function coresWords(cores: number): string {
+  if (cores === 0) return 'not enough for a core';
+  return cores === 1 ? '1 core' : `${cores} cores`;
+}
 
 /** A heap in words: what it is, how much of it, and how many cores. */
 export function heapLine(
@@ -21,10 +24,7 @@ export function heapLine(
   units: UnitSystem,
 ): string {
   const cores = coresFrom(heap.volume, coreMm);
-  return (
-    `${heapWords(heap)}: ${showMass(gramsOf([...heap.volumes], materials).total, units)}, ` +
-    `${cores === 0 ? 'not enough for a core' : cores === 1 ? '1 core' : `${cores} cores`}`
-  );
+  return `${heapWords(heap)}: ${showMass(gramsOf([...heap.volumes], materials).total, units)}, ` + coresWords(cores);
 }
 
 export const heapsOf = (plan: Pick<PlainPlan, 'offcuts'>, materials: ReadonlyMap<string, CaneMaterial>): ScrapHeap[] =>

@@ -228,11 +228,9 @@ function Preview({
       <Flex alignItems="baseline" gap={4} marginBottom={3}>
         <h2>{fileName}</h2>
         <Second>
-          {content.holds === 'colours'
-            ? `${content.file.colours.length} colours, “${content.file.name}”`
-            : content.holds === 'mixes'
-              ? `${content.mixes.length} mixes`
-              : 'cannot be taken in'}
+          {content.holds === 'colours' && `${content.file.colours.length} colours, “${content.file.name}”`}
+          {content.holds === 'mixes' && `${content.mixes.length} mixes`}
+          {content.holds !== 'colours' && content.holds !== 'mixes' && 'cannot be taken in'}
         </Second>
       </Flex>
       {faults.length > 0 && (

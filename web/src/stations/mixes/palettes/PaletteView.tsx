@@ -286,11 +286,9 @@ export function PaletteView({
           ))}
         </Flex>
         <Box role="status" fontSize="small" color="ink2" data-matched={done === rows.length}>
-          {rows.length === 0
-            ? 'No colour yet: click one in the picture.'
-            : done < rows.length
-              ? `looking for the mix of colour ${done + 1} of ${rows.length} …`
-              : 'left the colour of the picture, right the mix'}
+          {rows.length === 0 && 'No colour yet: click one in the picture.'}
+          {done < rows.length && `looking for the mix of colour ${done + 1} of ${rows.length} …`}
+          {rows.length > 0 && done >= rows.length && 'left the colour of the picture, right the mix'}
         </Box>
         <Grid
           as="ul"
