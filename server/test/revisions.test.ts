@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { PROGRAM_VERSION, type Step } from '#core/cane';
 import { keyOf, ofBlend, ofClay, ofMix } from '#core/material';
 import type { BlendAnswer, BlendCard, BlendDto, CaneAnswer, CaneDto, MixAnswer, MixDto } from '#contract';
+import { SHAPE_VERSION, keptShape, readShape } from '../src/blends/shape.js';
 import { sameDocument } from '../src/revisions/sameDocument.js';
 import { Api, fade, mix, smallShelf } from './api.js';
 
@@ -138,3 +139,12 @@ test(
     expect(sameDocument({ a: 0 }, {})).toBe(false);
   },
 );
+
+test('the shape of a blend carries its form; one without is the first, one of a newer Sledge is refused', async () => {
+  const { chalk, beet } = await smallShelf(api);
+  const { colours: _, settingId: __, tapeSettingId: ___, ...shape } = fade('Fade', chalk, beet).plan;
+  expect(keptShape(shape)).toMatchObject({ version: SHAPE_VERSION });
+  expect(readShape(keptShape(shape))).toEqual(shape);
+  expect(readShape(shape)).toEqual(shape);
+  expect(() => readShape({ ...shape, version: SHAPE_VERSION + 1 })).toThrow(/this Sledge knows 1/);
+});

@@ -17,6 +17,7 @@ import { Revisions } from '../revisions/revisions.js';
 import { sameDocument } from '../revisions/sameDocument.js';
 import { sheetRow } from '../sheets/sheetRow.js';
 import { BlendsStore } from './blends.store.js';
+import { keptShape, readShape } from './shape.js';
 
 const layoutIn = ({ width, height, cuts }: BlendPlanDto): Layout => ({
   width,
@@ -93,7 +94,13 @@ export class BlendsService {
       const changed = !newest || !sameDocument(await this.planIn(newest), dto.plan);
       const { before, ...written } = await this.revisionRule.written('blend', newest, changed);
       const { colours, settingId, tapeSettingId, ...shape } = dto.plan;
-      const revision: Row<'blendRevision'> = { ...written, blendId: dto.id, settingId, tapeSettingId, shape };
+      const revision: Row<'blendRevision'> = {
+        ...written,
+        blendId: dto.id,
+        settingId,
+        tapeSettingId,
+        shape: keptShape(shape),
+      };
       await draft.put('blendRevision', revision);
       const old = before ? await this.store.coloursOf([before.id]) : [];
       draft.replace(
@@ -228,7 +235,7 @@ export class BlendsService {
 
   /** The plan that a revision keeps. */
   private async planIn({ id, shape, settingId, tapeSettingId }: Row<'blendRevision'>): Promise<BlendPlanDto> {
-    return { ...shape, settingId, tapeSettingId, colours: await this.coloursIn(id) };
+    return { ...readShape(shape), settingId, tapeSettingId, colours: await this.coloursIn(id) };
   }
 
   /** @throws ProblemException with the field that is wrong */

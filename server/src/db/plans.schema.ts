@@ -15,7 +15,7 @@ import type { Firmness, Kind } from '#core/clay';
 import type { Basis, ChipWay } from '#core/mix';
 import type { Program, Trimming } from '#core/cane';
 import type { ReadingWay } from '#core/sheet';
-import type { BlendPlanDto } from '#contract';
+import type { KeptShape } from '../blends/shape.js';
 
 /** What lies on the shelf and what is planned. Every table that a person's change touches has a text id. */
 export const id = () => text('id').primaryKey();
@@ -232,9 +232,7 @@ export const blendRevisions = sqliteTable(
     createdAt: text('created_at').notNull(),
     settingId: text('setting_id').references(() => settings.id),
     tapeSettingId: text('tape_setting_id').references(() => settings.id),
-    shape: text('shape', { mode: 'json' })
-      .$type<Omit<BlendPlanDto, 'colours' | 'settingId' | 'tapeSettingId'>>()
-      .notNull(),
+    shape: text('shape', { mode: 'json' }).$type<KeptShape>().notNull(),
   },
   (t) => [uniqueIndex('blend_revision_number').on(t.blendId, t.number)],
 );
