@@ -42,256 +42,312 @@ import { ShelfService } from './shelf/shelf.service.js';
 
 const made = randomUUID;
 
-/**
- * Puts the kitchen garden on an empty database, through the same services as
- * a person's changes. Does nothing where there is clay already.
- */
-export async function loadDemo(app: INestApplicationContext): Promise<void> {
-  const studio = app.get(Studio);
-  if (studio.all('line').length > 0) return;
-  const [shelf, sheets, mixing, batching] = [
-    app.get(ShelfService),
-    app.get(SheetsService),
-    app.get(MixesService),
-    app.get(BatchesService),
-  ];
-  for (const line of lines) await shelf.saveLine(made(), line);
-  for (const clay of clays) await shelf.saveClay(made(), clay);
-  for (const block of blocks) await shelf.saveBlock(made(), block);
-  for (const machine of machines) await sheets.save(made(), machine);
-  const { version } = (await sheets.all()).setup;
-  await sheets.saveSetup(made(), { ...setup, version });
-  for (const { name, notation, basis, note } of mixes) {
-    const { ingredients } = await mixing.read(notation);
-    await mixing.save(made(), {
-      id: idOf(`mix ${name}`),
-      version: 0,
-      name,
-      note,
-      basis,
-      retired: false,
-      ingredients: [...ingredients],
+/** Puts the kitchen garden on an empty database, through the same services as a person's changes. */
+class Loader {
+  private readonly studio: Studio;
+  private readonly mixing: MixesService;
+  private readonly batching: BatchesService;
+  constructor(private readonly app: INestApplicationContext) {
+    this.studio = app.get(Studio);
+    this.mixing = app.get(MixesService);
+    this.batching = app.get(BatchesService);
+  }
+
+  async load(): Promise<void> {
+    await this.shelf();
+    await this.mixes();
+    await this.chips();
+    await this.palette();
+    await this.blends();
+    await this.batches();
+    await this.sheetBook();
+    await this.conditionings();
+    await this.madeBlend();
+    await this.canes();
+    // the scenario is a beginning: nothing before it to take back
+    await this.app.get(Journal).beside(async () => {
+      await this.app.get(DataFile).db.delete(changes);
     });
   }
-  for (const {
-    mix,
-    on,
-    stage,
-    lab: [l, a, b],
-    way,
-  } of chips) {
-    const revisionId = studio.newest(idOf(`mix ${mix}`))?.id ?? '';
-    await mixing.saveChip(made(), {
-      id: idOf(`chip ${mix} ${on} ${stage}`),
-      version: 0,
-      revisionId,
-      madeOn: on,
-      stage,
-      l,
-      a,
-      b,
-      way,
-    });
-  }
-  const pictureId = idOf('photograph');
-  await app
-    .get(PalettesService)
-    .keepPicture({ id: pictureId, type: 'image/png', ...PHOTOGRAPH, data: photograph().toString('base64') });
-  await app
-    .get(PalettesService)
-    .save(made(), {
-      id: idOf('palette'),
-      version: 0,
-      name: 'Cut for the stock pot',
-      note: '',
-      pictureId,
-      ...PALETTE_CAST,
-      swatches: PALETTE.map(({ name, lab: [l, a, b], share }, i) => ({
-        id: idOf(`swatch ${i}`),
-        name,
-        l,
-        a,
-        b,
-        share,
-      })),
-    });
-  const called = (name: string): Mixable => {
-    const revision = studio.newest(idOf(`mix ${name}`));
+
+  /** A mix of the board, or a clay of the shelf, by its name. */
+  private readonly called = (name: string): Mixable => {
+    const revision = this.studio.newest(idOf(`mix ${name}`));
     return revision ? ofMix(revision.id) : ofClay(idOf(`clay ${name}`));
   };
-  const layer = (of: string, setting: string, id: string): LayerDto => ({
-    id,
-    of: called(of),
-    settingId: idOf(`Bench roller ${setting}`),
-  });
-  // the newest stands first
-  for (const { name, colours, kind, width, height, pure, setting, note, cuts } of blends) {
-    await app
-      .get(BlendsService)
-      .save(made(), {
-        id: idOf(`blend ${name}`),
+
+  private layer(of: string, setting: string, id: string): LayerDto {
+    return { id, of: this.called(of), settingId: idOf(`Bench roller ${setting}`) };
+  }
+
+  /** Lines, clays, blocks, and the machines they are rolled on. */
+  private async shelf(): Promise<void> {
+    const [shelf, sheets] = [this.app.get(ShelfService), this.app.get(SheetsService)];
+    for (const line of lines) await shelf.saveLine(made(), line);
+    for (const clay of clays) await shelf.saveClay(made(), clay);
+    for (const block of blocks) await shelf.saveBlock(made(), block);
+    for (const machine of machines) await sheets.save(made(), machine);
+    const { version } = (await sheets.all()).setup;
+    await sheets.saveSetup(made(), { ...setup, version });
+  }
+
+  /** The recipes of the board. */
+  private async mixes(): Promise<void> {
+    for (const { name, notation, basis, note } of mixes) {
+      const { ingredients } = await this.mixing.read(notation);
+      await this.mixing.save(made(), {
+        id: idOf(`mix ${name}`),
         version: 0,
         name,
         note,
+        basis,
         retired: false,
-        plan: {
-          colours: colours.map(called),
-          width,
-          height,
-          layers: 2,
-          settingId: idOf(`Bench roller ${setting}`),
-          kind,
-          pure,
-          cuts,
-          tapeWidth: 30,
-          tapeSettingId: idOf('Bench roller 8'),
-          plug: 'rolled',
-          inside: 'first',
-          fanDepth: 20,
-        },
-      });
-  }
-  for (const row of batches) {
-    const dto: BatchDto = {
-      id: row.id,
-      version: 0,
-      name: row.name,
-      note: row.note,
-      dueOn: row.dueOn,
-      pieces: row.pieces.map(({ name, size: [widthMm, heightMm], count, spare, layers }) => ({
-        id: idOf(`${row.name} ${name}`),
-        name,
-        count,
-        spare,
-        ...CUTTING,
-        shape: heightMm === undefined ? 'round' : 'rectangle',
-        widthMm,
-        heightMm: heightMm ?? null,
-        layers: layers.map(([of, setting], i) => layer(of, setting, idOf(`${row.name} ${name} ${i}`))),
-      })),
-    };
-    const saved = await batching.save(made(), dto);
-    if (row.done) {
-      await batching.done(made(), row.id, {
-        version: saved.version,
-        entryId: idOf(`entry ${row.name}`),
-        madeOn: row.done.on,
-        note: row.done.note,
-        used: saved.plan.clays.map(({ clayId, grams }) => ({ clayId, grams: Math.round(grams * 10) / 10 })),
+        ingredients: [...ingredients],
       });
     }
   }
-  for (const {
-    of,
-    setting,
-    mm,
-    size: [widthMm, lengthMm],
-    on,
-    grams,
-    note,
-    cuts,
-  } of sheetBook) {
-    await app
-      .get(SheetBookService)
-      .rolled(made(), {
-        sheet: {
-          id: idOf(`sheet ${of}`),
-          version: 0,
-          name: `${of}, ${setting}`,
-          note: '',
-          form: 'sheet',
-          widthMm,
-          lengthMm,
-          mm,
-          layers: 1,
-          grams,
-          gone: false,
-          cuts: cuts.map(({ size: [width, height], count }, i) => ({
-            id: idOf(`sheet ${of} ${i}`),
-            name: '',
-            shape: height === undefined ? 'round' : 'rectangle',
-            widthMm: width,
-            heightMm: height ?? null,
-            count,
-            bridgeMm: 2,
-          })),
-        },
-        of: called(of),
-        rolledAt: `${setting} of Bench roller`,
-        entryId: idOf(`entry sheet ${of}`),
-        madeOn: on,
-        note,
-        used: [],
-      });
-  }
-  for (const { clay, on, ...rest } of conditionings)
-    await app
-      .get(SheetBookService)
-      .writeConditioned(made(), {
-        ...rest,
-        clayId: idOf(`clay ${clay}`),
-        firmness:
-          lines.find((l) => l.id === clays.find((c) => c.id === idOf(`clay ${clay}`))?.lineId)?.firmness ?? 'medium',
-        school: 'thin slices',
-        madeOn: on,
-        entryId: idOf(`entry conditioned ${clay}`),
-      });
-  const straw = await app.get(BlendsService).open(idOf(`blend ${MADE_BLEND.name}`));
-  await app
-    .get(BlendsService)
-    .done(made(), straw.id, {
-      version: straw.version,
-      entryId: idOf(`entry ${MADE_BLEND.name}`),
-      madeOn: MADE_BLEND.on,
-      note: 'rolled up at once',
-      passes: MADE_BLEND.passes,
-      used: [],
-      sheet: {
-        id: idOf(`plug ${MADE_BLEND.name}`),
+
+  /** Chips that were made, and how they read. */
+  private async chips(): Promise<void> {
+    for (const {
+      mix,
+      on,
+      stage,
+      lab: [l, a, b],
+      way,
+    } of chips) {
+      const revisionId = this.studio.newest(idOf(`mix ${mix}`))?.id ?? '';
+      await this.mixing.saveChip(made(), {
+        id: idOf(`chip ${mix} ${on} ${stage}`),
         version: 0,
-        name: MADE_BLEND.name,
-        note: '',
-        form: 'plug',
-        widthMm: MADE_BLEND.diameter,
-        lengthMm: MADE_BLEND.height,
-        mm: MADE_BLEND.diameter,
-        layers: 1,
-        grams: MADE_BLEND.grams,
-        cuts: [],
-        gone: false,
-        inside: 'first',
-      },
-    });
-  for (const { name, start, slices, sliceMm, note, fade, dark, light, strong } of canes) {
-    const revisionId = (await app.get(BlendsService).cards()).find((b) => b.name === fade)?.revisionId ?? '';
-    const steps =
-      STARTING_POINTS.find((s) => s.id === start)?.steps({
-        dark: keyOf(called(dark)),
-        light: keyOf(called(light)),
-        strong: keyOf(called(strong)),
-        second: keyOf(called(dark)),
-        glass: [keyOf(called('Clearpane'))],
-        fade: keyOf(ofBlend(revisionId)),
-      }) ?? [];
-    await app
-      .get(CanesService)
+        revisionId,
+        madeOn: on,
+        stage,
+        l,
+        a,
+        b,
+        way,
+      });
+    }
+  }
+
+  /** A photograph, and the colours picked from it. */
+  private async palette(): Promise<void> {
+    const pictureId = idOf('photograph');
+    await this.app
+      .get(PalettesService)
+      .keepPicture({ id: pictureId, type: 'image/png', ...PHOTOGRAPH, data: photograph().toString('base64') });
+    await this.app
+      .get(PalettesService)
       .save(made(), {
-        id: idOf(`cane ${name}`),
+        id: idOf('palette'),
         version: 0,
-        name,
-        note,
-        retired: false,
-        program: { version: PROGRAM_VERSION, steps },
-        slices,
-        sliceMm,
-        trimming: 'once at the end',
-        ends: null,
+        name: 'Cut for the stock pot',
+        note: '',
+        pictureId,
+        ...PALETTE_CAST,
+        swatches: PALETTE.map(({ name, lab: [l, a, b], share }, i) => ({
+          id: idOf(`swatch ${i}`),
+          name,
+          l,
+          a,
+          b,
+          share,
+        })),
       });
   }
-  // the scenario is a beginning: nothing before it to take back
-  await app.get(Journal).beside(async () => {
-    await app.get(DataFile).db.delete(changes);
-  });
+
+  /** Blends, of which the newest stands first. */
+  private async blends(): Promise<void> {
+    for (const { name, colours, kind, width, height, pure, setting, note, cuts } of blends) {
+      await this.app
+        .get(BlendsService)
+        .save(made(), {
+          id: idOf(`blend ${name}`),
+          version: 0,
+          name,
+          note,
+          retired: false,
+          plan: {
+            colours: colours.map(this.called),
+            width,
+            height,
+            layers: 2,
+            settingId: idOf(`Bench roller ${setting}`),
+            kind,
+            pure,
+            cuts,
+            tapeWidth: 30,
+            tapeSettingId: idOf('Bench roller 8'),
+            plug: 'rolled',
+            inside: 'first',
+            fanDepth: 20,
+          },
+        });
+    }
+  }
+
+  /** Batches that wait and one that is done. */
+  private async batches(): Promise<void> {
+    for (const row of batches) {
+      const dto: BatchDto = {
+        id: row.id,
+        version: 0,
+        name: row.name,
+        note: row.note,
+        dueOn: row.dueOn,
+        pieces: row.pieces.map(({ name, size: [widthMm, heightMm], count, spare, layers }) => ({
+          id: idOf(`${row.name} ${name}`),
+          name,
+          count,
+          spare,
+          ...CUTTING,
+          shape: heightMm === undefined ? 'round' : 'rectangle',
+          widthMm,
+          heightMm: heightMm ?? null,
+          layers: layers.map(([of, setting], i) => this.layer(of, setting, idOf(`${row.name} ${name} ${i}`))),
+        })),
+      };
+      const saved = await this.batching.save(made(), dto);
+      if (row.done) {
+        await this.batching.done(made(), row.id, {
+          version: saved.version,
+          entryId: idOf(`entry ${row.name}`),
+          madeOn: row.done.on,
+          note: row.done.note,
+          used: saved.plan.clays.map(({ clayId, grams }) => ({ clayId, grams: Math.round(grams * 10) / 10 })),
+        });
+      }
+    }
+  }
+
+  /** Sheets that lie there. */
+  private async sheetBook(): Promise<void> {
+    for (const {
+      of,
+      setting,
+      mm,
+      size: [widthMm, lengthMm],
+      on,
+      grams,
+      note,
+      cuts,
+    } of sheetBook) {
+      await this.app
+        .get(SheetBookService)
+        .rolled(made(), {
+          sheet: {
+            id: idOf(`sheet ${of}`),
+            version: 0,
+            name: `${of}, ${setting}`,
+            note: '',
+            form: 'sheet',
+            widthMm,
+            lengthMm,
+            mm,
+            layers: 1,
+            grams,
+            gone: false,
+            cuts: cuts.map(({ size: [width, height], count }, i) => ({
+              id: idOf(`sheet ${of} ${i}`),
+              name: '',
+              shape: height === undefined ? 'round' : 'rectangle',
+              widthMm: width,
+              heightMm: height ?? null,
+              count,
+              bridgeMm: 2,
+            })),
+          },
+          of: this.called(of),
+          rolledAt: `${setting} of Bench roller`,
+          entryId: idOf(`entry sheet ${of}`),
+          madeOn: on,
+          note,
+          used: [],
+        });
+    }
+  }
+
+  /** Clay that was conditioned. */
+  private async conditionings(): Promise<void> {
+    for (const { clay, on, ...rest } of conditionings)
+      await this.app
+        .get(SheetBookService)
+        .writeConditioned(made(), {
+          ...rest,
+          clayId: idOf(`clay ${clay}`),
+          firmness:
+            lines.find((l) => l.id === clays.find((c) => c.id === idOf(`clay ${clay}`))?.lineId)?.firmness ?? 'medium',
+          school: 'thin slices',
+          madeOn: on,
+          entryId: idOf(`entry conditioned ${clay}`),
+        });
+  }
+
+  /** A blend that was made and lies there rolled up. */
+  private async madeBlend(): Promise<void> {
+    const straw = await this.app.get(BlendsService).open(idOf(`blend ${MADE_BLEND.name}`));
+    await this.app
+      .get(BlendsService)
+      .done(made(), straw.id, {
+        version: straw.version,
+        entryId: idOf(`entry ${MADE_BLEND.name}`),
+        madeOn: MADE_BLEND.on,
+        note: 'rolled up at once',
+        passes: MADE_BLEND.passes,
+        used: [],
+        sheet: {
+          id: idOf(`plug ${MADE_BLEND.name}`),
+          version: 0,
+          name: MADE_BLEND.name,
+          note: '',
+          form: 'plug',
+          widthMm: MADE_BLEND.diameter,
+          lengthMm: MADE_BLEND.height,
+          mm: MADE_BLEND.diameter,
+          layers: 1,
+          grams: MADE_BLEND.grams,
+          cuts: [],
+          gone: false,
+          inside: 'first',
+        },
+      });
+  }
+
+  /** Canes, each from a starting point. */
+  private async canes(): Promise<void> {
+    for (const { name, start, slices, sliceMm, note, fade, dark, light, strong } of canes) {
+      const revisionId = (await this.app.get(BlendsService).cards()).find((b) => b.name === fade)?.revisionId ?? '';
+      const steps =
+        STARTING_POINTS.find((s) => s.id === start)?.steps({
+          dark: keyOf(this.called(dark)),
+          light: keyOf(this.called(light)),
+          strong: keyOf(this.called(strong)),
+          second: keyOf(this.called(dark)),
+          glass: [keyOf(this.called('Clearpane'))],
+          fade: keyOf(ofBlend(revisionId)),
+        }) ?? [];
+      await this.app
+        .get(CanesService)
+        .save(made(), {
+          id: idOf(`cane ${name}`),
+          version: 0,
+          name,
+          note,
+          retired: false,
+          program: { version: PROGRAM_VERSION, steps },
+          slices,
+          sliceMm,
+          trimming: 'once at the end',
+          ends: null,
+        });
+    }
+  }
+}
+
+/** Puts the kitchen garden on an empty database. Does nothing where there is clay already. */
+export async function loadDemo(app: INestApplicationContext): Promise<void> {
+  if (app.get(Studio).all('line').length === 0) await new Loader(app).load();
 }
 
 /** Whether there is anything in a database that somebody would miss. */

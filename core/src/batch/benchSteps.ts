@@ -89,119 +89,142 @@ export interface StepsInput {
 
 type Cuttable = Extract<PiecePlan, { wrong: null }>;
 
-/**
- * The steps of a batch in working order: condition, mix, roll and cut,
- * bake; light colours before dark within each, since a trace of dark on the
- * rollers spoils light clay and not the other way round.
- */
-export function benchSteps(input: StepsInput): BenchStep[] {
-  const { plan, book } = input;
-  const look = new Map<string, Shown & { lightness: number }>();
-  const material = (of: Mixable): Shown & { lightness: number } => {
-    const known = look.get(of.id);
-    if (known) return known;
-    const { hex, lab } = colourOf(flatOf(of, book), 'raw', input.pigments);
-    const made = { of, name: nameOf(of, book), hex, lightness: lab.l };
-    look.set(of.id, made);
-    return made;
-  };
-  const plain = (of: Mixable): Shown => {
-    const { lightness: _, ...rest } = material(of);
-    return rest;
-  };
-  const lightFirst = <T>(items: readonly T[], source: (item: T) => Mixable): T[] =>
-    [...items].sort((a, b) => material(source(b)).lightness - material(source(a)).lightness);
+/** A piece that can be cut, with its plan and its top layer. */
+interface ToCut {
+  readonly piece: PieceOrder;
+  readonly own: Cuttable;
+  readonly top: LayerOrder;
+}
 
-  const condition = lightFirst(plan.clays, (c) => ofClay(c.clayId)).flatMap((c): BenchStep[] => {
-    const firmness = book.line(book.clay(c.clayId)?.lineId ?? '')?.firmness ?? 'medium';
-    const lots = lotsOf(
-      input.blocks.filter((b) => b.clayId === c.clayId),
-      c.grams,
-      input.today,
-    );
+/** Steps of a batch, each kind of them; what things look like is worked out once. */
+class Steps {
+  private readonly look = new Map<string, Shown & { readonly lightness: number }>();
+  constructor(private readonly input: StepsInput) {}
+
+  private material(of: Mixable): Shown & { readonly lightness: number } {
+    const known = this.look.get(of.id);
+    if (known) return known;
+    const { book, pigments } = this.input;
+    const { hex, lab } = colourOf(flatOf(of, book), 'raw', pigments);
+    const made = { of, name: nameOf(of, book), hex, lightness: lab.l };
+    this.look.set(of.id, made);
+    return made;
+  }
+
+  private plain(of: Mixable): Shown {
+    const { lightness: _, ...rest } = this.material(of);
+    return rest;
+  }
+
+  private lightFirst<T>(items: readonly T[], source: (item: T) => Mixable): T[] {
+    return [...items].sort((a, b) => this.material(source(b)).lightness - this.material(source(a)).lightness);
+  }
+
+  condition(): BenchStep[] {
+    return this.lightFirst(this.input.plan.clays, (c) => ofClay(c.clayId)).flatMap((c) => this.conditionOne(c));
+  }
+
+  private conditionOne({ clayId, grams: needed }: BatchPlan['clays'][number]): BenchStep[] {
+    const { book, blocks, today } = this.input;
+    const firmness = book.line(book.clay(clayId)?.lineId ?? '')?.firmness ?? 'medium';
+    const own = blocks.filter((b) => b.clayId === clayId);
+    const lots = lotsOf(own, needed, today);
     return lots.map(({ grams, months, bought }) => ({
       kind: 'condition',
-      clay: plain(ofClay(c.clayId)),
+      clay: this.plain(ofClay(clayId)),
       grams,
       months,
       bought,
       lots: lots.length,
       how: conditioningOf(firmness, months, grams),
     }));
-  });
-  const mix = plan.demand.mixes
-    .filter((m) => m.of.kind === 'mix')
-    .map((m): BenchStep => ({
+  }
+
+  mix(): BenchStep[] {
+    const mixes = this.input.plan.demand.mixes.filter((m) => m.of.kind === 'mix');
+    return mixes.map(({ of, made, discError, portions }) => ({
       kind: 'mix',
-      mix: plain(m.of),
-      made: m.made,
-      discError: m.discError,
-      portions: m.portions.map((p) => ({ ...plain(p.of), grams: p.grams, discs: p.discs?.toFraction() ?? null })),
+      mix: this.plain(of),
+      made,
+      discError,
+      portions: portions.map((p) => ({ ...this.plain(p.of), grams: p.grams, discs: p.discs?.toFraction() ?? null })),
     }));
-  const cuttable = input.pieces.flatMap((piece) => {
-    const own = plan.pieces.find((p): p is Cuttable => p.id === piece.id && p.wrong === null);
-    const top = piece.layers.at(-1);
-    return own && top ? [{ piece, own, top }] : [];
-  });
-  const shape = lightFirst(cuttable, ({ top }) => top.of).flatMap(({ piece, own, top }): BenchStep[] => {
-    const { layout } = own;
-    const roll = (layer: LayerOrder, i: number): BenchStep => ({
+  }
+
+  /** Rolled, stacked and cut, piece by piece. */
+  shape(): BenchStep[] {
+    const { pieces, plan } = this.input;
+    const cuttable = pieces.flatMap((piece): ToCut[] => {
+      const own = plan.pieces.find((p): p is Cuttable => p.id === piece.id && p.wrong === null);
+      const top = piece.layers.at(-1);
+      return own && top ? [{ piece, own, top }] : [];
+    });
+    return this.lightFirst(cuttable, ({ top }) => top.of).flatMap((one) => [
+      ...this.roll(one),
+      ...this.stack(one),
+      this.cut(one),
+    ]);
+  }
+
+  private roll({ piece, own }: ToCut): BenchStep[] {
+    const { width, length, sheets } = own.layout;
+    const layers = piece.layers.map((layer, i) => ({ layer, grams: own.layers[i]?.grams ?? 0 }));
+    return this.lightFirst(layers, ({ layer }) => layer.of).map(({ layer, grams }) => ({
       kind: 'roll',
-      sheet: plain(layer.of),
+      sheet: this.plain(layer.of),
       pieceId: piece.id,
       pieceName: piece.name,
       machineName: layer.machineName,
       settingLabel: layer.settingLabel,
       mm: layer.mm,
       assumed: layer.assumed,
-      width: layout.width,
-      length: layout.length,
-      sheets: layout.sheets,
-      grams: own.layers[i]?.grams ?? 0,
-    });
-    const rolls = lightFirst(
-      piece.layers.map((layer, i) => ({ layer, i })),
-      ({ layer }) => layer.of,
-    ).map(({ layer, i }) => roll(layer, i));
-    const stack: BenchStep[] =
-      piece.layers.length > 1
-        ? [
-            {
-              kind: 'stack',
-              pieceId: piece.id,
-              pieceName: piece.name,
-              layers: piece.layers.map((l) => plain(l.of)),
-              sheets: layout.sheets,
-            },
-          ]
-        : [];
-    return [
-      ...rolls,
-      ...stack,
-      {
-        kind: 'cut',
-        pieceId: piece.id,
-        pieceName: piece.name,
-        cutter: piece.cutter,
-        count: toCut(piece),
-        spare: piece.spare,
-        sheet: plain(top.of),
-        layout,
-        bridge: piece.bridgeMm,
-      },
-    ];
-  });
-  const bake = plan.loads.map((load): BenchStep => ({
-    kind: 'bake',
-    celsius: load.celsius,
-    minutes: load.minutes,
-    maxC: load.maxC,
-    compromise: load.compromise,
-    lines: load.lineIds.map((id) => book.line(id)?.name ?? ''),
-    pieces: load.pieces.map(({ pieceId, count }) => ({
-      count,
-      name: input.pieces.find((p) => p.id === pieceId)?.name ?? '',
-    })),
-  }));
-  return [...condition, ...mix, ...shape, ...bake];
+      width,
+      length,
+      sheets,
+      grams,
+    }));
+  }
+
+  private stack({ piece, own }: ToCut): BenchStep[] {
+    if (piece.layers.length < 2) return [];
+    const layers = piece.layers.map((l) => this.plain(l.of));
+    return [{ kind: 'stack', pieceId: piece.id, pieceName: piece.name, layers, sheets: own.layout.sheets }];
+  }
+
+  private cut({ piece, own, top }: ToCut): BenchStep {
+    return {
+      kind: 'cut',
+      pieceId: piece.id,
+      pieceName: piece.name,
+      cutter: piece.cutter,
+      count: toCut(piece),
+      spare: piece.spare,
+      sheet: this.plain(top.of),
+      layout: own.layout,
+      bridge: piece.bridgeMm,
+    };
+  }
+
+  bake(): BenchStep[] {
+    const { plan, book, pieces } = this.input;
+    return plan.loads.map(({ celsius, minutes, maxC, compromise, lineIds, pieces: load }) => ({
+      kind: 'bake',
+      celsius,
+      minutes,
+      maxC,
+      compromise,
+      lines: lineIds.map((id) => book.line(id)?.name ?? ''),
+      pieces: load.map(({ pieceId, count }) => ({ count, name: pieces.find((p) => p.id === pieceId)?.name ?? '' })),
+    }));
+  }
+}
+
+/**
+ * The steps of a batch in working order: condition, mix, roll and cut,
+ * bake; light colours before dark within each, since a trace of dark on the
+ * rollers spoils light clay and not the other way round.
+ */
+export function benchSteps(input: StepsInput): BenchStep[] {
+  const steps = new Steps(input);
+  return [...steps.condition(), ...steps.mix(), ...steps.shape(), ...steps.bake()];
 }

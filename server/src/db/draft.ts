@@ -1,9 +1,10 @@
 import { eq } from 'drizzle-orm';
 import type { Db } from './dataFile.js';
-import type { AnyRow, RowWrite } from './difference.js';
+import type { AnyRow } from './difference.js';
 import { TABLES, type TableName } from './schema.js';
+import { writeOf, type Row, type Write } from './writes.js';
 
-export type Row<T extends TableName> = (typeof TABLES)[T]['$inferSelect'];
+export type { Row } from './writes.js';
 
 /** A row that somebody holds in memory; null: they hold its table, and it is not there; undefined: look in the file. */
 export type HeldRow = (table: TableName, id: string) => AnyRow | null | undefined;
@@ -12,7 +13,7 @@ export type HeldRow = (table: TableName, id: string) => AnyRow | null | undefine
 export class Draft {
   /** What undo will call this change, as in “took 14 g of Carrot”. */
   summary = '';
-  readonly writes: RowWrite[] = [];
+  readonly writes: Write[] = [];
   constructor(
     readonly db: Db,
     readonly version: number,
@@ -46,7 +47,7 @@ export class Draft {
     this.replace(table, rows, []);
   }
 
-  private record(table: string, before: AnyRow | null, after: AnyRow | null): void {
-    if (JSON.stringify(before) !== JSON.stringify(after)) this.writes.push({ table, before, after });
+  private record<T extends TableName>(table: T, before: Row<T> | null, after: Row<T> | null): void {
+    if (JSON.stringify(before) !== JSON.stringify(after)) this.writes.push(writeOf(table, before, after));
   }
 }

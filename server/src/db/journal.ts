@@ -1,10 +1,12 @@
 import { and, asc, desc, eq, inArray, lte, sql, sum } from 'drizzle-orm';
 import type { BatchItem } from 'drizzle-orm/batch';
+import type { SQLiteTable } from 'drizzle-orm/sqlite-core';
 import type { ChangeName, ChangesAnswer } from '#contract';
 import type { DataFile, Db } from './dataFile.js';
 import { Draft, type HeldRow } from './draft.js';
-import { isDifference, keptOf, turnedWrite, type AnyRow, type KeptWrite, type RowWrite } from './difference.js';
+import { isDifference, keptOf, turnedWrite, type AnyRow, type KeptWrite } from './difference.js';
 import { TABLES, changes, counters, type TableName } from './schema.js';
+import { readWrite, tableNamed, type Row, type Write } from './writes.js';
 
 export { type Draft, type Row } from './draft.js';
 type Statement = BatchItem<'sqlite'>;
@@ -14,15 +16,15 @@ const KEPT = 5000;
 const KEPT_BYTES = 16_000_000;
 /** Trimmed only when it is so much beyond, so that not every change trims. */
 const SLACK = 1.05;
-const ORDER = Object.keys(TABLES) as TableName[];
-const rank = (write: RowWrite): number => ORDER.indexOf(write.table as TableName);
+const ORDER: readonly string[] = Object.keys(TABLES);
+const rank = (write: Write): number => ORDER.indexOf(write.table);
 const sizeOf = (writes: readonly KeptWrite[]): number => JSON.stringify(writes).length;
 
 /** Sledge is about to end and writes no more. */
 export class Stopping extends Error {}
 
 /** What is told of each change that was written: its rows, and the id that the request for it had. */
-type Listener = (writes: readonly RowWrite[], changeId: string) => void;
+type Listener = (writes: readonly Write[], changeId: string) => void;
 
 /**
  * The only way to write. Changes run one after the other; each is one
@@ -173,16 +175,16 @@ export class Journal {
     });
   }
 
-  private async turned(write: KeptWrite, back: boolean): Promise<RowWrite> {
-    const row = isDifference(write) ? await this.rowOf(write.table as TableName, write.id) : undefined;
+  private async turned(write: KeptWrite, back: boolean): Promise<Write> {
+    const row = isDifference(write) ? await this.rowOf(tableNamed(write.table), write.id) : undefined;
     const { table, before, after } = turnedWrite(write, row, back);
     // versions only grow, so that no window takes an old state for the new one
     const stamped = after && 'version' in after ? { ...after, version: this.version + 1 } : after;
-    return { table, before, after: stamped };
+    return readWrite({ table, before, after: stamped });
   }
 
   private async rowOf(table: TableName, id: string): Promise<AnyRow | undefined> {
-    return (await new Draft(this.db, this.version, this.held).find(table, id)) as AnyRow | undefined;
+    return new Draft(this.db, this.version, this.held).find(table, id);
   }
 
   /** What undo and redo would do next. */
@@ -237,7 +239,7 @@ export class Journal {
     this.bytes = bytes;
   }
 
-  private async commit(changeId: string, writes: readonly RowWrite[], more: readonly Statement[]): Promise<void> {
+  private async commit(changeId: string, writes: readonly Write[], more: readonly Statement[]): Promise<void> {
     const version = this.version + 1;
     const inOrder = [...writes].sort((a, b) => rank(a) - rank(b));
     const gone = inOrder.filter((w) => w.after === null).reverse();
@@ -256,34 +258,34 @@ export class Journal {
     for (const listener of this.listeners) listener(inOrder, changeId);
   }
 
-  private erase({ table, before }: RowWrite): Statement {
-    const from = TABLES[table as TableName];
-    return this.db.delete(from).where(inArray(from.id, [(before as AnyRow).id]));
+  private erase({ table, before }: Write): Statement {
+    const from = TABLES[table];
+    return this.db.delete(from).where(inArray(from.id, before ? [before.id] : []));
   }
 
   /** New rows of one table go in together. */
-  private writeRun(run: readonly RowWrite[]): Statement[] {
+  private writeRun(run: readonly Write[]): Statement[] {
     const [first] = run;
-    if (!first || first.before !== null) return run.map((w) => this.write(w));
-    return [this.db.insert(TABLES[first.table as TableName]).values(run.map((w) => w.after as never))];
+    if (!first || first.before !== null) return run.flatMap((w) => (w.after ? [this.write(w.table, w.after)] : []));
+    const rows = run.flatMap((w) => (w.after ? [w.after] : []));
+    return [this.db.insert(anyTable(first.table)).values(rows)];
   }
 
-  private write({ table, after }: RowWrite): Statement {
-    const into = TABLES[table as TableName];
-    const row = after as AnyRow;
-    return this.db
-      .insert(into)
-      .values(row as never)
-      .onConflictDoUpdate({ target: into.id, set: row as never });
+  private write(table: TableName, row: Row<TableName>): Statement {
+    const into = anyTable(table);
+    return this.db.insert(into).values(row).onConflictDoUpdate({ target: TABLES[table].id, set: row });
   }
 }
+
+/** A table as one of any: what is written to it is a row of it (writes.ts). */
+const anyTable = (table: TableName): SQLiteTable => TABLES[table];
 
 /** Rows that go into one statement at most: SQLite takes 32,766 values. */
 const MOST_IN_RUN = 200;
 
 /** Neighbours that go into one table, all new or all not. */
-function inRuns(writes: readonly RowWrite[]): RowWrite[][] {
-  const runs: RowWrite[][] = [];
+function inRuns(writes: readonly Write[]): Write[][] {
+  const runs: Write[][] = [];
   for (const write of writes) {
     const last = runs.at(-1);
     const [first] = last ?? [];

@@ -17,13 +17,15 @@ import {
 import { DB } from '../db/db.module.js';
 import { Journal, type Row } from '../db/journal.js';
 import type { Db } from '../db/dataFile.js';
-import type { RowWrite } from '../db/difference.js';
+import type { Write } from '../db/writes.js';
 import { materialOf } from '../db/references.js';
 import { TABLES } from '../db/schema.js';
 
 type Held = 'line' | 'clay' | 'block' | 'mix' | 'revision' | 'ingredient';
 const HELD: readonly Held[] = ['line', 'clay', 'block', 'mix', 'revision', 'ingredient'];
 const isHeld = (table: string): table is Held => HELD.some((held) => held === table);
+type HeldWrite = Extract<Write, { readonly table: Held }>;
+const isHeldWrite = (write: Write): write is HeldWrite => isHeld(write.table);
 
 /** Rows read at a time at the start, so that no table stands in memory twice. */
 const AT_ONCE = 2000;
@@ -218,19 +220,26 @@ export class Studio implements Book, OnModuleInit {
     if ('netGrams' in owner) file(this.blocksOfClay, owner.clayId, id, row !== null);
   }
 
-  private follow(writes: readonly RowWrite[]): void {
+  /** The mix that a row belongs to, where it belongs to one. */
+  private mixTouched(write: HeldWrite): string | undefined {
+    if (write.table === 'mix') return (write.after ?? write.before)?.id;
+    if (write.table === 'revision') return (write.after ?? write.before)?.mixId;
+    if (write.table !== 'ingredient') return undefined;
+    return this.one('revision', (write.after ?? write.before)?.revisionId ?? '')?.mixId;
+  }
+
+  private follow(changed: readonly Write[]): void {
+    const writes = changed.filter(isHeldWrite);
     const mixes = new Set<string>();
     let all = false;
-    if (writes.some((w) => isHeld(w.table) && w.table !== 'block' && w.table !== 'mix')) this.worked.clear();
-    for (const { table, before, after } of writes) {
-      if (!isHeld(table)) continue;
-      const row = (after ?? before) as { id: string; mixId?: string; revisionId?: string };
-      this.hold(table, row.id, after as Row<Held> | null);
-      all ||= table === 'line' || table === 'clay';
-      if (table === 'mix') mixes.add(row.id);
-      const revisionId = table === 'revision' ? row.id : row.revisionId;
-      const mixId = row.mixId ?? (revisionId && this.one('revision', revisionId)?.mixId);
-      if (mixId) mixes.add(mixId);
+    if (writes.some((w) => w.table !== 'block' && w.table !== 'mix')) this.worked.clear();
+    for (const write of writes) {
+      const id = (write.after ?? write.before)?.id;
+      if (id === undefined) continue;
+      this.hold<Held>(write.table, id, write.after);
+      all ||= write.table === 'line' || write.table === 'clay';
+      const mixId = this.mixTouched(write);
+      if (mixId !== undefined) mixes.add(mixId);
     }
     // a set that grows while it is walked: users of users come along
     for (const mixId of mixes)
