@@ -1,5 +1,5 @@
 import { BASES, type Basis } from '#core/mix';
-import type { Fault, MixOut } from '#core/formats';
+import type { FileFault, MixOut } from '#core/formats';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, IsString, MaxLength } from 'class-validator';
 import { Text, Things, Whole } from './rules.js';
 
@@ -30,7 +30,7 @@ export interface TakeInAnswer {
     readonly hex: string;
     /** it is on the board already, the same */ readonly there: boolean;
   }[];
-  readonly faults: readonly Fault[];
+  readonly faults: readonly FileFault[];
   /** how many were taken in; null: none yet */
   readonly taken: number | null;
 }

@@ -4,10 +4,13 @@ import { QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode, type ComponentType } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Navigate, RouterProvider, createBrowserRouter } from 'react-router';
+import { Fault } from '#core/units';
 import { App } from './App.js';
 import { system } from './theme/system.js';
 import { guardLeaving } from './wire/leaving.js';
 import { client, followChanges } from './wire/queries.js';
+import { ErrorPage } from './parts/ErrorPage.js';
+import { tellUncaught } from './state/faults.js';
 
 const station = (load: () => Promise<{ default: ComponentType }>) => ({
   lazy: async () => ({ Component: (await load()).default }),
@@ -18,30 +21,37 @@ const router = createBrowserRouter([
     path: '/',
     Component: App,
     HydrateFallback: () => null,
+    ErrorBoundary: ErrorPage,
     children: [
-      { index: true, element: <Navigate to="/shelf" replace /> },
-      { path: 'shelf/:clayId?', ...station(() => import('./stations/shelf/Shelf.js')) },
-      { path: 'mixes/:mixId?/:detail?', ...station(() => import('./stations/mixes/Mixes.js')) },
-      { path: 'sheets/book/:sheetId?', ...station(() => import('./stations/sheets/SheetBook.js')) },
-      { path: 'sheets/roll', ...station(() => import('./stations/sheets/RollSheet.js')) },
-      { path: 'sheets/condition/:detail?', ...station(() => import('./stations/sheets/Condition.js')) },
-      { path: 'sheets/:machineId?', ...station(() => import('./stations/sheets/Sheets.js')) },
-      { path: 'blends/:blendId?/:detail?', ...station(() => import('./stations/blends/Blends.js')) },
-      { path: 'canes/:caneId?/:detail?', ...station(() => import('./stations/canes/Canes.js')) },
-      { path: 'batches/:batchId?', ...station(() => import('./stations/batches/Batches.js')) },
-      { path: 'bench/:batchId?', ...station(() => import('./stations/bench/Bench.js')) },
-      { path: 'diary/:entryId?', ...station(() => import('./stations/diary/Diary.js')) },
-      { path: 'copies', ...station(() => import('./stations/copies/Copies.js')) },
-      { path: '*', element: <Navigate to="/shelf" replace /> },
+      {
+        ErrorBoundary: ErrorPage,
+        children: [
+          { index: true, element: <Navigate to="/shelf" replace /> },
+          { path: 'shelf/:clayId?', ...station(() => import('./stations/shelf/Shelf.js')) },
+          { path: 'mixes/:mixId?/:detail?', ...station(() => import('./stations/mixes/Mixes.js')) },
+          { path: 'sheets/book/:sheetId?', ...station(() => import('./stations/sheets/SheetBook.js')) },
+          { path: 'sheets/roll', ...station(() => import('./stations/sheets/RollSheet.js')) },
+          { path: 'sheets/condition/:detail?', ...station(() => import('./stations/sheets/Condition.js')) },
+          { path: 'sheets/:machineId?', ...station(() => import('./stations/sheets/Sheets.js')) },
+          { path: 'blends/:blendId?/:detail?', ...station(() => import('./stations/blends/Blends.js')) },
+          { path: 'canes/:caneId?/:detail?', ...station(() => import('./stations/canes/Canes.js')) },
+          { path: 'batches/:batchId?', ...station(() => import('./stations/batches/Batches.js')) },
+          { path: 'bench/:batchId?', ...station(() => import('./stations/bench/Bench.js')) },
+          { path: 'diary/:entryId?', ...station(() => import('./stations/diary/Diary.js')) },
+          { path: 'copies', ...station(() => import('./stations/copies/Copies.js')) },
+          { path: '*', element: <Navigate to="/shelf" replace /> },
+        ],
+      },
     ],
   },
 ]);
 
+tellUncaught();
 followChanges();
 guardLeaving();
 
 const root = document.getElementById('root');
-if (!root) throw new Error('The page has no root.');
+if (!root) throw new Fault('the page was begun', 'it has no root');
 createRoot(root).render(
   <StrictMode>
     <ChakraProvider value={system}>

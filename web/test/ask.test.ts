@@ -1,3 +1,4 @@
+import { Complaint, Fault } from '#core/units';
 import { NoAnswer, Refused, ask } from '../src/wire/ask.js';
 
 interface Sent {
@@ -61,11 +62,11 @@ test.each<[string, () => Response]>([
   ['no sentence', () => json({ message: 'no' }, 500)],
   ['nothing at all', () => json(null, 500)],
   ['a sentence that is none', () => json({ detail: 7 }, 500)],
-])('an error with %s is still said in a sentence', async (_, reply) => {
+])('a failure inside with %s is no refusal, and still has a sentence', async (_, reply) => {
   answering(reply);
-  const refused = await failure();
-  if (!(refused instanceof Refused)) throw new Error('it was not refused');
-  expect([refused.message, refused.sentenceFor('name')]).toEqual(['Sledge answered with 500.', undefined]);
+  const fault = await failure();
+  expect([fault instanceof Fault, fault instanceof Complaint]).toEqual([true, false]);
+  expect((fault as Fault).cause).toMatchObject({ message: 'Sledge answered with 500.' });
 });
 
 test.each<[string, () => Response]>([

@@ -19,7 +19,7 @@ import { outlinesSvg } from '../src/stations/canes/faces/outlinesSvg.js';
 import { stepsAt, withSteps } from '../src/stations/canes/editing/parts.js';
 import { ALL_WORDS, NEXT, SHAPE_WORDS, newStep, stepTitle } from '../src/stations/canes/steps/index.js';
 import { warningWords } from '../src/stations/canes/words/warningWords.js';
-import type { PlainPlan, PlainStep, PlainWarning } from '../src/workers/cane.worker.js';
+import type { PlainPlan, PlainStep, PlainWarning } from '../src/workers/canePlain.js';
 
 const COLOURS = {
   dark: 'clay:soot',

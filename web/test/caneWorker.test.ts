@@ -9,7 +9,8 @@ import {
   type CaneState,
   type Step,
 } from '#core/cane';
-import type { CaneWorker, PlainCane } from '../src/workers/cane.worker.js';
+import type { CaneWorker } from '../src/workers/cane.worker.js';
+import type { PlainCane } from '../src/workers/canePlain.js';
 import { COLOURS } from '../../core/test/canes.js';
 import { inThread } from './thread.js';
 

@@ -57,7 +57,7 @@ test('a newer search, and a stop, end the one before', async () => {
     wanted({ squash: 0.4, chalk: 0.6 }),
     proxy(() => undefined),
   );
-  await worker.stop();
+  await worker.stop('search');
   expect([await first, await second]).toEqual([false, false]);
   expect(
     await worker.find(

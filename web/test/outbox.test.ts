@@ -1,4 +1,4 @@
-import { World } from './world.js';
+import { World, until } from './world.js';
 
 let world: World;
 beforeEach(() => {
@@ -48,9 +48,7 @@ test(
     const { send, tryNow, useOutbox } = await world.page();
     world.reply = () => 'gone';
     const answer = send<{ note: string }>('PUT', PATH, { note: 'kept', version: 1 });
-    await new Promise((resolve) => {
-      setTimeout(resolve, 40);
-    });
+    await until(() => useOutbox.getState().gone !== null);
     expect(useOutbox.getState().gone).toMatch(/does not answer/);
     expect(useOutbox.getState().waiting).toHaveLength(1);
     world.reply = ({ body }) => ({ status: 200, body });
@@ -65,22 +63,20 @@ test('what was not sent when the page was closed is sent by the next one', async
   const first = await world.page();
   world.reply = () => 'gone';
   void first.send('PUT', PATH, { note: 'entered before the reload', version: 4 });
-  await new Promise((resolve) => {
-    setTimeout(resolve, 30);
-  });
+  await until(() => first.useOutbox.getState().gone !== null);
   const [before] = world.sent;
   const next = await world.page();
   world.reply = ({ body }) => ({ status: 200, body });
   expect(next.isQuiet()).toBe(false);
   next.resume();
-  await new Promise((resolve) => {
-    setTimeout(resolve, 40);
-  });
-  expect(next.isQuiet()).toBe(true);
+  await until(next.isQuiet);
   expect(world.sent.at(-1)).toMatchObject({
     change: before?.change,
     body: { note: 'entered before the reload', version: 4 },
   });
+  // the page that was closed is still there in this process: it ends its work before the next test
+  first.tryNow();
+  await until(first.isQuiet);
 });
 
 test('a refusal is given to the asker, is not tried again, and the next change goes on', async () => {
@@ -187,9 +183,7 @@ test('while the disk is full what was entered waits with the sentence, and goes 
   const { send, tryNow, useOutbox } = await world.page();
   world.reply = () => ({ status: 507, body: { detail: 'The disk is full, so nothing was saved.', status: 507 } });
   const answer = send<{ note: string }>('PUT', PATH, { note: 'kept', version: 1 });
-  await new Promise((resolve) => {
-    setTimeout(resolve, 40);
-  });
+  await until(() => useOutbox.getState().gone !== null);
   expect(useOutbox.getState().gone).toBe('The disk is full, so nothing was saved.');
   world.reply = ({ body }) => ({ status: 200, body });
   tryNow();

@@ -51,3 +51,12 @@ export class World {
     return import('../src/wire/outbox.js');
   }
 }
+
+/** Looks again and again until something is so. */
+export async function until(isSo: () => boolean): Promise<void> {
+  while (!isSo()) {
+    await new Promise((resolve) => {
+      setTimeout(resolve, 1);
+    });
+  }
+}

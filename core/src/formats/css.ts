@@ -7,7 +7,7 @@ import {
   plainText,
   tooManyLines,
   type ColourFile,
-  type Fault,
+  type FileFault,
   type FileContent,
   type NamedColour,
 } from './files.js';
@@ -104,7 +104,7 @@ export function readCss(text: string): FileContent {
   if (refused) return refused;
   const title = titleIn(lines[0] ?? '');
   const colours: NamedColour[] = [];
-  const faults: Fault[] = [];
+  const faults: FileFault[] = [];
   lines.forEach((line, i) => {
     for (const { ident, value, comment } of propertiesIn(line)) {
       const lab = labIn(value);

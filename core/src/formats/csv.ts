@@ -10,7 +10,7 @@ import {
   oneLine,
   tooManyLines,
   type ColourFile,
-  type Fault,
+  type FileFault,
   type FileContent,
   type MixLine,
   type MixOut,
@@ -96,7 +96,7 @@ function readMixes(rows: readonly Cells[]): FileContent {
       `This file has ${rows.length.toLocaleString('en')} rows; ${MOST_FILE_MIXES.toLocaleString('en')} ` +
         'mixes at a time are the most. Cut it in pieces.',
     );
-  const faults: Fault[] = [];
+  const faults: FileFault[] = [];
   const mixes = rows.map((cells, i): MixLine => {
     const row = i + ROW;
     const basis =
@@ -117,7 +117,7 @@ function readMixes(rows: readonly Cells[]): FileContent {
 }
 
 function readColours(rows: readonly Cells[], hex: string | undefined, name: string): FileContent {
-  const faults: Fault[] = [];
+  const faults: FileFault[] = [];
   const colours: NamedColour[] = [];
   rows.forEach((cells, i) => {
     const written = ['l', 'a', 'b'].map((c) => (cells[c] ?? '').replace(',', '.')).join(' ');

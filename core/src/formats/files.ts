@@ -26,16 +26,16 @@ export interface MixOut extends Omit<MixLine, 'row'> {
 }
 
 /** What is wrong in a file; `row` from 1 where it is of one row. */
-export interface Fault {
+export interface FileFault {
   readonly row: number | null;
   readonly sentence: string;
 }
 
 /** What a file holds: colours or mixes, or only what is wrong with it. Nothing of a file with faults is taken. */
 export type FileContent =
-  | { readonly holds: 'colours'; readonly file: ColourFile; readonly faults: readonly Fault[] }
-  | { readonly holds: 'mixes'; readonly mixes: readonly MixLine[]; readonly faults: readonly Fault[] }
-  | { readonly holds: 'nothing'; readonly faults: readonly Fault[] };
+  | { readonly holds: 'colours'; readonly file: ColourFile; readonly faults: readonly FileFault[] }
+  | { readonly holds: 'mixes'; readonly mixes: readonly MixLine[]; readonly faults: readonly FileFault[] }
+  | { readonly holds: 'nothing'; readonly faults: readonly FileFault[] };
 
 export const nothing = (sentence: string, row: number | null = null): FileContent => ({
   holds: 'nothing',
@@ -48,7 +48,7 @@ export const MOST_FILE_MIXES = 3000;
 
 /** Faults beyond these are only counted. */
 const MOST_FAULTS = 50;
-export const fewFaults = (faults: readonly Fault[]): readonly Fault[] =>
+export const fewFaults = (faults: readonly FileFault[]): readonly FileFault[] =>
   faults.length <= MOST_FAULTS
     ? faults
     : [
@@ -57,7 +57,7 @@ export const fewFaults = (faults: readonly Fault[]): readonly Fault[] =>
       ];
 
 /** What is wrong with too many colours or none. */
-export function countFault(count: number): Fault[] {
+export function countFault(count: number): FileFault[] {
   if (count === 0) return [{ row: null, sentence: 'There is no colour in this file.' }];
   return count > MOST_FILE_COLOURS
     ? [
@@ -74,8 +74,8 @@ export function countFault(count: number): Fault[] {
 /** a* and b* of what a palette keeps. */
 const MOST_CHROMATIC = 200;
 /** Colours that no surface has, and that no palette keeps: those of a file that are so, by their number from 1. */
-export function rangeFaults(colours: readonly NamedColour[]): Fault[] {
-  return colours.flatMap(({ lab: { l, a, b } }, i): Fault[] => {
+export function rangeFaults(colours: readonly NamedColour[]): FileFault[] {
+  return colours.flatMap(({ lab: { l, a, b } }, i): FileFault[] => {
     const kept = l >= 0 && l <= 100 && Math.abs(a) <= MOST_CHROMATIC && Math.abs(b) <= MOST_CHROMATIC;
     return kept
       ? []

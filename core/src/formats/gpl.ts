@@ -7,7 +7,7 @@ import {
   plainText,
   tooManyLines,
   type ColourFile,
-  type Fault,
+  type FileFault,
   type FileContent,
   type NamedColour,
 } from './files.js';
@@ -36,7 +36,7 @@ export function readGpl(text: string): FileContent {
   if (refused) return refused;
   let name = 'Palette';
   const colours: NamedColour[] = [];
-  const faults: Fault[] = [];
+  const faults: FileFault[] = [];
   lines.slice(1).forEach((line, i) => {
     const named = /^Name:\s*(.+)$/.exec(line);
     if (named?.[1]) {

@@ -2,7 +2,7 @@ export { writeAse } from './ase.js';
 export { readCane, standAlone, writeCane, type CaneFile } from './cane.js';
 export { writeCss } from './css.js';
 export { writeColourCsv, writeMixCsv } from './csv.js';
-export { fewFaults, type ColourFile, type Fault, type FileContent, type MixLine, type MixOut } from './files.js';
+export { fewFaults, type ColourFile, type FileFault, type FileContent, type MixLine, type MixOut } from './files.js';
 export { writeGpl } from './gpl.js';
 export { writeColourJson, writeMixJson } from './json.js';
 export { readFile } from './readFile.js';

@@ -6,7 +6,7 @@ import {
   nothing,
   oneLine,
   type ColourFile,
-  type Fault,
+  type FileFault,
   type FileContent,
   type MixLine,
   type MixOut,
@@ -69,7 +69,7 @@ export function readJson(text: string): FileContent {
 
 function paletteIn(palette: Fields): FileContent {
   if (!Array.isArray(palette.colours)) return nothing('The palette has no list of colours.');
-  const faults: Fault[] = [];
+  const faults: FileFault[] = [];
   const colours = palette.colours.flatMap((value: unknown, i): NamedColour[] => {
     const [l, a, b] = isFields(value) && Array.isArray(value.lab) ? (value.lab as unknown[]) : [];
     const share = isFields(value) ? (value.share ?? null) : null;
@@ -102,7 +102,7 @@ function mixesIn(list: readonly unknown[]): FileContent {
       `This file has ${list.length.toLocaleString('en')} mixes; ${MOST_FILE_MIXES.toLocaleString('en')} at ` +
         'a time are the most. Cut it in pieces.',
     );
-  const faults: Fault[] = [];
+  const faults: FileFault[] = [];
   const mixes = list.map((value, i): MixLine => {
     const fields = isFields(value) ? value : {};
     const row = i + 1;

@@ -50,5 +50,11 @@ export function attempt<T, F>(work: () => T, otherwise: (wrong: Complaint) => F)
   }
 }
 
+/** The sentence of a complaint that was thrown. @throws anything else, as it was */
+export function sentenceOf(thrown: unknown): string {
+  if (thrown instanceof Complaint) return thrown.message;
+  throw thrown;
+}
+
 /** What some work gives, or the sentence of what it complains about. */
 export const orSentence = <T>(work: () => T): T | string => attempt(work, (wrong) => wrong.message);

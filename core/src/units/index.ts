@@ -1,5 +1,6 @@
 export { normalFrom, seedOf, seeded } from './chance.js';
-export { Complaint, attempt, complaints, orSentence } from './complaint.js';
+export { Complaint, attempt, complaints, orSentence, sentenceOf } from './complaint.js';
+export { Fault, faultOf } from './fault.js';
 export { Fraction, sumOf } from './fraction.js';
 export {
   GRAMS_PER_OUNCE,

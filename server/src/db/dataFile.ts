@@ -3,6 +3,7 @@ import { dirname, join } from 'node:path';
 import { createClient, type Client } from '@libsql/client';
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
+import { Fault } from '#core/units';
 import { CopyShelf } from './copyShelf.js';
 import { mendFirstVersion } from './firstVersion.js';
 import { APPLICATION_ID, MIGRATIONS, knownMigrations, readHeader, refuseVersion } from './header.js';
@@ -174,7 +175,8 @@ export class DataFile {
    * @throws Error where somebody reads for too long
    */
   async copy(take: (file: string, change: number) => Promise<void>): Promise<void> {
-    if (!(await workIn(this.db.$client))) throw new Error('The write-ahead file could not be worked in.');
+    if (!(await workIn(this.db.$client)))
+      throw new Fault('a copy was made', 'The write-ahead file could not be worked in.');
     await take(this.file, await lastChange(this.db.$client));
   }
 

@@ -1,3 +1,4 @@
+import { Fault } from '#core/units';
 import type { Material } from '#core/material';
 
 /**
@@ -32,6 +33,7 @@ export function columnsFor<T extends Table>(table: T, of: MaterialIn<T>): Refere
 export function materialOf<T extends Table>(table: T, row: Reference<T>): MaterialIn<T> {
   const values: Readonly<Record<string, string | null>> = row;
   const [kind, column] = columnsIn(table).find(([, name]) => values[name] !== null) ?? [];
-  if (kind === undefined || column === undefined) throw new Error(`A row of ${table} is made of nothing.`);
+  if (kind === undefined || column === undefined)
+    throw new Fault('a material was read', `A row of ${table} is made of nothing.`);
   return { kind, id: values[column] } as MaterialIn<T>;
 }

@@ -16,7 +16,7 @@ import {
   type Named,
   type Recipe,
 } from '#core/mix';
-import type { Fault } from '#core/formats';
+import type { FileFault } from '#core/formats';
 import type { MixLineDto } from '#contract';
 import { inBreaths } from '../aside/breath.js';
 import { meaningOf } from '../mixes/names.js';
@@ -37,10 +37,10 @@ const NAME_MOST = 80;
 const small = (name: string): string => name.trim().toLowerCase();
 
 /** What is wrong with the names of a file, before anything is mixed. */
-function nameFaults(lines: readonly MixLineDto[], studio: Studio): Fault[] {
+function nameFaults(lines: readonly MixLineDto[], studio: Studio): FileFault[] {
   const first = new Map<string, number>();
   const clays = new Set(studio.all('clay').map((c) => small(c.name)));
-  return lines.flatMap(({ row, name }): Fault[] => {
+  return lines.flatMap(({ row, name }): FileFault[] => {
     const key = small(name);
     const before = first.get(key);
     if (before === undefined) first.set(key, row);
@@ -58,7 +58,7 @@ function nameFaults(lines: readonly MixLineDto[], studio: Studio): Fault[] {
 
 export interface Understood {
   readonly incoming: Incoming[];
-  readonly faults: Fault[];
+  readonly faults: FileFault[];
 }
 
 /**

@@ -2,6 +2,7 @@ import { Inject, Injectable } from '@nestjs/common';
 import { asc, desc, eq, getTableColumns, inArray } from 'drizzle-orm';
 import type { SQLiteColumn, SQLiteTable } from 'drizzle-orm/sqlite-core';
 import { randomUUID } from 'node:crypto';
+import { Fault } from '#core/units';
 import { refused } from '../access/problem.js';
 import { DB } from '../db/db.module.js';
 import type { Db } from '../db/dataFile.js';
@@ -21,7 +22,7 @@ const tableOf = (name: TableName): SQLiteTable => TABLES[name];
 
 function columnOf(name: TableName, column: string): SQLiteColumn {
   const found = getTableColumns(tableOf(name))[column] as SQLiteColumn | undefined;
-  if (!found) throw new Error(`The table ${name} has no column ${column}.`);
+  if (!found) throw new Fault('a revision was looked for', `The table ${name} has no column ${column}.`);
   return found;
 }
 

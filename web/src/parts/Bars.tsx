@@ -1,5 +1,5 @@
-import { Box, Flex } from '@chakra-ui/react';
-import type { ReactElement, ReactNode } from 'react';
+import { Box } from '@chakra-ui/react';
+import type { ReactElement } from 'react';
 import { Action } from '../theme/pieces.js';
 import { ask } from '../wire/ask.js';
 import { client, useArchive } from '../wire/queries.js';
@@ -7,35 +7,8 @@ import { stopReading, useReading } from '../workers/reading.js';
 import { answerQuestion, putAside, useElsewhere, useSaid } from '../wire/save.js';
 import { ClashBar } from './ClashBar.js';
 import { Warning } from './Warning.js';
-
-interface BarProps {
-  readonly label: string;
-  readonly children: ReactNode;
-  readonly actions: ReactNode;
-}
-
-/** A strip of paper below the stations: something that has to be read before one goes on. */
-function Bar({ label, children, actions }: BarProps): ReactElement {
-  return (
-    <Flex
-      role="alertdialog"
-      aria-label={label}
-      background="paper"
-      borderBottom="thick"
-      paddingX={5}
-      paddingY={3}
-      gap={5}
-      alignItems="center"
-    >
-      <Box flex={1} minWidth={0}>
-        {children}
-      </Box>
-      <Flex gap={3} flex="none">
-        {actions}
-      </Flex>
-    </Flex>
-  );
-}
+import { Bar } from './Bar.js';
+import { FaultBar } from './FaultBar.js';
 
 const timeOf = (at: string): string =>
   new Date(at).toLocaleString(undefined, { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
@@ -144,6 +117,7 @@ function ReadingBar(): ReactElement | null {
 export function Bars(): ReactElement {
   return (
     <Box gridRow={2} css={{ '@media print': { display: 'none' } }}>
+      <FaultBar />
       <NoticeBar />
       <QuestionBar />
       <ReadingBar />

@@ -1,5 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { ReactElement, ReactNode } from 'react';
+import { Complaint } from '#core/units';
 import { Action } from '../theme/pieces.js';
 
 interface EmptyProps {
@@ -25,10 +26,15 @@ export function Empty({ title, children, action, onAction }: EmptyProps): ReactE
 }
 
 /** While something is read, or when it is not there. */
+function wordsFor(error: Error | null): string {
+  if (!error) return 'Reading …';
+  return error instanceof Complaint ? error.message : 'This cannot be shown. What you made is kept.';
+}
+
 export function Reading({ error }: { readonly error: Error | null }): ReactElement {
   return (
     <Box padding={8} color="ink2" role="status">
-      {error ? error.message : 'Reading …'}
+      {wordsFor(error)}
     </Box>
   );
 }

@@ -1,8 +1,9 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
+import { sentenceOf } from '#core/units';
 import type { GardenAnswer } from '#contract';
 import { Word } from '../theme/pieces.js';
-import { NoAnswer, Refused, ask } from '../wire/ask.js';
+import { ask } from '../wire/ask.js';
 import { useGarden } from '../wire/queries.js';
 import { Warning } from './Warning.js';
 
@@ -45,8 +46,7 @@ export function LookRound(): ReactElement {
       const { address } = await ask<GardenAnswer>('POST', '/api/garden');
       if (address !== null) window.location.assign(address);
     } catch (error) {
-      if (!(error instanceof Refused || error instanceof NoAnswer)) throw error;
-      setWrong(error.message);
+      setWrong(sentenceOf(error));
     } finally {
       setGoing(false);
     }

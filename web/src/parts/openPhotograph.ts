@@ -1,11 +1,9 @@
 import { NO_CAST } from '#core/picture';
 import type { PaletteDto, PictureDto } from '#contract';
-import { NoAnswer, Refused, ask } from '../wire/ask.js';
+import { ask } from '../wire/ask.js';
 import { change } from '../wire/save.js';
-import { pictureWorker } from '../workers/picture.js';
-
-/** A picture that cannot be opened, in a sentence. */
-export class NoPicture extends Error {}
+import { askPicture, openPicture } from '../workers/picture.js';
+import { complaint } from '../workers/sentences.js';
 
 /** Colours that a new palette is begun with. */
 const COLOURS = 6;
@@ -27,21 +25,11 @@ const nameOf = (file: string): string =>
       .trim() || 'Photograph'
   ).slice(0, 80);
 
-/** Opens a photograph in the worker and keeps it, scaled down, on the server. @throws NoPicture */
+/** Opens a photograph in the worker and keeps it, scaled down, on the server. @throws Complaint */
 export async function keepPhotograph(file: File): Promise<PictureDto> {
-  if (file.size === 0) throw new NoPicture(`${file.name} is empty.`);
-  if (file.size > MOST_BYTES) throw new NoPicture(`${file.name} is larger than 200 MB. Make it smaller first.`);
-  const opened = await pictureWorker().open(file);
-  if (opened === 'too large')
-    throw new NoPicture(
-      `${file.name} has more than 200 million pixels, which is more than this machine can unpack. Make it ` +
-        'smaller first.',
-    );
-  if (!opened)
-    throw new NoPicture(
-      `${file.name} cannot be read as a picture. It may be broken, or of a kind that this browser does not ` +
-        'know; PNG and JPEG always work.',
-    );
+  if (file.size === 0) throw complaint('picture/empty', { name: file.name });
+  if (file.size > MOST_BYTES) throw complaint('picture/heavy', { name: file.name });
+  const opened = await openPicture(file);
   const picture: PictureDto = {
     id: crypto.randomUUID(),
     type: opened.type,
@@ -49,26 +37,17 @@ export async function keepPhotograph(file: File): Promise<PictureDto> {
     height: opened.height,
     data: base64(opened.bytes),
   };
-  try {
-    await ask('PUT', `/api/pictures/${picture.id}`, picture);
-  } catch (error) {
-    if (error instanceof Refused || error instanceof NoAnswer) throw new NoPicture(error.message);
-    throw error;
-  }
+  await ask('PUT', `/api/pictures/${picture.id}`, picture);
   return picture;
 }
 
 /**
  * Opens a photograph, takes a first palette from it and keeps both.
- * @returns the id of the palette @throws NoPicture
+ * @returns the id of the palette @throws Complaint
  */
 export async function openPhotograph(file: File): Promise<string> {
   const picture = await keepPhotograph(file);
-  const colours = await pictureWorker()
-    .palette(COLOURS, NO_CAST)
-    .catch((error: unknown) => {
-      throw new NoPicture(error instanceof Error ? error.message : 'This picture has no colours.');
-    });
+  const colours = await askPicture((worker) => worker.palette(COLOURS, NO_CAST));
   const dto: PaletteDto = {
     id: crypto.randomUUID(),
     version: 0,
@@ -80,7 +59,6 @@ export async function openPhotograph(file: File): Promise<string> {
     gainB: 1,
     swatches: colours.map(({ lab, share }) => ({ id: crypto.randomUUID(), name: '', ...lab, share })),
   };
-  if (!(await change<PaletteDto>('PUT', `/api/palettes/${dto.id}`, dto)))
-    throw new NoPicture('The palette could not be kept.');
+  if (!(await change<PaletteDto>('PUT', `/api/palettes/${dto.id}`, dto))) throw complaint('palette/refused');
   return dto.id;
 }

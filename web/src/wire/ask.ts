@@ -1,9 +1,10 @@
+import { Complaint, Fault } from '#core/units';
 import type { Problem } from '#contract/changes';
 
 /** The server answered with a reason why not. */
-export class Refused extends Error {
+export class Refused extends Complaint {
   constructor(readonly problem: Problem) {
-    super(problem.detail);
+    super('refused', problem.detail, problem.at, problem.choices ?? []);
     this.name = 'Refused';
   }
 
@@ -14,12 +15,19 @@ export class Refused extends Error {
 }
 
 /** No answer came: the server is gone, or the way to it. */
-export class NoAnswer extends Error {}
+export class NoAnswer extends Complaint {
+  constructor(sentence = 'Sledge does not answer.') {
+    super('no answer', sentence);
+    this.name = 'NoAnswer';
+  }
+}
 
 /** The server cannot write now (the disk is full, or read-only): what was sent is kept here and tried again. */
 export class NotWritten extends NoAnswer {}
 
 const NOT_WRITTEN = 507;
+/** Answers from here on are no refusals: only we can mend what they tell of. */
+const FIRST_OF_OURS = 500;
 const GONE = new Set([502, 503, 504]);
 
 /** What is sent: a file as its bytes, all else as JSON. */
@@ -31,7 +39,7 @@ function written(body: unknown, headers: Record<string, string>): Pick<RequestIn
 
 /**
  * One request to Sledge's own server.
- * @throws Refused, NoAnswer
+ * @throws Refused, NoAnswer; Fault where it failed inside
  */
 export async function ask<T>(
   method: string,
@@ -43,24 +51,25 @@ export async function ask<T>(
   try {
     response = await fetch(path, { method, ...written(body, headers) });
   } catch {
-    throw new NoAnswer('Sledge does not answer.');
+    throw new NoAnswer();
   }
-  if (GONE.has(response.status)) throw new NoAnswer('Sledge does not answer.');
+  if (GONE.has(response.status)) throw new NoAnswer();
   if (response.status === 204) return undefined as T;
   const answer: unknown = await response.json().catch(() => null);
   if (response.ok) return answer as T;
   if (response.status === NOT_WRITTEN && isProblem(answer)) throw new NotWritten(answer.detail);
-  throw new Refused(
-    isProblem(answer)
-      ? answer
-      : {
-          type: 'about:blank',
-          title: 'Refused',
-          status: response.status,
-          detail: `Sledge answered with ${response.status}.`,
-        },
-  );
+  const problem = isProblem(answer) ? answer : unsaid(response.status);
+  if (response.status < FIRST_OF_OURS) throw new Refused(problem);
+  throw new Fault(method === 'GET' ? 'something was read' : 'a change was carried out', new Error(problem.detail));
 }
+
+/** An answer without a sentence. */
+const unsaid = (status: number): Problem => ({
+  type: 'about:blank',
+  title: 'Refused',
+  status,
+  detail: `Sledge answered with ${status}.`,
+});
 
 function isProblem(value: unknown): value is Problem {
   return typeof value === 'object' && value !== null && 'detail' in value && typeof value.detail === 'string';

@@ -1,8 +1,17 @@
 import { create } from 'zustand';
-import { Complaint, GRAMS_PER_OUNCE, MM_PER_INCH, readLength, readMass, showLength, showMass } from '#core/units';
+import {
+  Complaint,
+  GRAMS_PER_OUNCE,
+  MM_PER_INCH,
+  readLength,
+  readMass,
+  sentenceOf,
+  showLength,
+  showMass,
+} from '#core/units';
 import type { Gauge, GaugeErrandDto, GaugeSays } from '#contract/devices';
 import { useView } from '../state/view.js';
-import { NoAnswer, Refused, ask } from './ask.js';
+import { ask } from './ask.js';
 import { listen, type Passed } from './stream.js';
 
 type State = Extract<GaugeSays, { says: 'state' }>;
@@ -90,8 +99,7 @@ async function askFor(gauge: Gauge): Promise<void> {
   try {
     await ask('POST', `/api/devices/${gauge}/connection`);
   } catch (error) {
-    if (!(error instanceof NoAnswer || error instanceof Refused)) throw error;
-    set(gauge, { link: 'away', wrong: error.message });
+    set(gauge, { link: 'away', wrong: sentenceOf(error) });
   }
 }
 
@@ -144,7 +152,6 @@ export async function pressGauge(gauge: Gauge, errand: GaugeErrandDto['errand'])
   try {
     await ask('POST', `/api/devices/${gauge}/ask`, dto);
   } catch (error) {
-    if (!(error instanceof NoAnswer || error instanceof Refused)) throw error;
-    set(gauge, { wrong: error.message });
+    set(gauge, { wrong: sentenceOf(error) });
   }
 }

@@ -1,4 +1,5 @@
 import {
+  QueryCache,
   QueryClient,
   keepPreviousData,
   notifyManager,
@@ -6,6 +7,7 @@ import {
   useQuery,
   type UseQueryResult,
 } from '@tanstack/react-query';
+import { Complaint, faultOf } from '#core/units';
 import type {
   ArchiveAnswer,
   BatchAnswer,
@@ -32,12 +34,18 @@ import { NoAnswer, ask } from './ask.js';
 import { changesMade, isQuiet, resume, whenSettled } from './outbox.js';
 import { own } from './own.js';
 import { listen } from './stream.js';
+import { tellFault } from '../state/faults.js';
 
 // what is shown follows a change at once, so that the next key press counts on from it
 notifyManager.setScheduler(queueMicrotask);
 
 /** What the server knows, by the address it is read from. */
 export const client = new QueryClient({
+  queryCache: new QueryCache({
+    onError: (error) => {
+      if (!(error instanceof Complaint)) tellFault(faultOf('something was read', error));
+    },
+  }),
   defaultOptions: {
     queries: {
       retry: (count, error) => error instanceof NoAnswer && count < 1000,

@@ -1,7 +1,8 @@
 import { create } from 'zustand';
 import type { Lab, Stage } from '#core/colour';
+import { Complaint, sentenceOf } from '#core/units';
 import type { ReaderErrandDto, ReaderSays } from '#contract';
-import { NoAnswer, Refused, ask } from './ask.js';
+import { ask } from './ask.js';
 import { listen, type Passed } from './stream.js';
 
 type State = Extract<ReaderSays, { says: 'state' }>;
@@ -15,7 +16,11 @@ interface Reader {
 export const useReader = create<Reader>()(() => ({ link: 'none', state: null }));
 
 /** A reading that did not come, and why. */
-export class NoReading extends Error {}
+export class NoReading extends Complaint {
+  constructor(sentence: string) {
+    super('no reading', sentence);
+  }
+}
 
 /** ms after which a reading is given up. */
 const PATIENCE = 4000;
@@ -61,7 +66,7 @@ async function askFor(): Promise<void> {
   try {
     await ask('POST', '/api/devices/reader/connection');
   } catch (error) {
-    if (!(error instanceof NoAnswer || error instanceof Refused)) throw error;
+    sentenceOf(error);
     lost();
   }
 }
@@ -83,19 +88,14 @@ export function letReaderGo(): void {
 }
 
 async function send(errand: Omit<ReaderErrandDto, 'id'> & { readonly id: string }): Promise<void> {
-  try {
-    await ask('POST', '/api/devices/reader/ask', errand);
-  } catch (error) {
-    if (error instanceof NoAnswer || error instanceof Refused) throw new NoReading(error.message);
-    throw error;
-  }
+  await ask('POST', '/api/devices/reader/ask', errand);
 }
 
-/** @throws NoReading */
+/** @throws Complaint */
 export const calibrateReader = (): Promise<void> =>
   send({ id: crypto.randomUUID(), errand: 'calibrate', revisionId: null, stage: 'baked' });
 
-/** One reading of what lies under the reader. @throws NoReading */
+/** One reading of what lies under the reader. @throws Complaint */
 export async function readOnce(revisionId: string, stage: Stage): Promise<Lab> {
   const id = crypto.randomUUID();
   const answer = new Promise<Lab>((got, failed) => {

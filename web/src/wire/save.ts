@@ -1,6 +1,8 @@
 import { useEffect } from 'react';
 import { create } from 'zustand';
+import { faultOf, sentenceOf } from '#core/units';
 import { CHANGE_HEADER, type ChangeName, type ChangesAnswer } from '#contract/changes';
+import { tellFault } from '../state/faults.js';
 import { NoAnswer, Refused, ask } from './ask.js';
 import { same } from './join.js';
 import { allSaved, send, takeClash } from './outbox.js';
@@ -123,10 +125,16 @@ async function changeOf<T>(
     setRefused(at, null);
     return answer;
   } catch (error) {
-    if (!(error instanceof Refused)) throw error;
-    refusedAt(at, method, error);
+    if (error instanceof Refused) refusedAt(at, method, error);
+    else failed(error);
     return null;
   }
+}
+
+/** It failed inside: nothing was saved, so what is there is shown again. */
+function failed(error: unknown): void {
+  tellFault(faultOf('a change was carried out', error));
+  void client.invalidateQueries();
 }
 
 function refusedAt(at: string, method: 'PUT' | 'POST' | 'DELETE', error: Refused): void {
@@ -210,9 +218,7 @@ async function step(way: Way, meant: string | null = null): Promise<void> {
     say(did);
     await client.invalidateQueries();
   } catch (error) {
-    if (error instanceof Refused) say(error.problem.detail);
-    else if (error instanceof NoAnswer) say('Sledge does not answer, so nothing was taken back.');
-    else throw error;
+    say(error instanceof NoAnswer ? 'Sledge does not answer, so nothing was taken back.' : sentenceOf(error));
   }
 }
 

@@ -14,6 +14,11 @@ import {
   type Found,
   type LearnedClay,
 } from '#core/mix';
+import { beginLong, stop } from './long.js';
+import { SEARCH } from './names.js';
+import { keepComplaints } from './thrown.js';
+
+keepComplaints();
 
 /** A clay as it crosses to the worker: its pigment is worked out there. */
 export interface PlainClay {
@@ -29,7 +34,6 @@ export type PlainInput = Omit<FindInput, 'clays'> & { readonly target: Lab; read
 export type PlainCorrection = Omit<CorrectInput, 'clays'> & { readonly clays: readonly PlainClay[] };
 
 const pigments = new Map<string, Pigment>();
-let newest = 0;
 
 function known({ hex, strength, learned }: PlainClay): Pigment {
   const key = `${hex}:${strength}:${learned ? [learned.logStrength, ...learned.curve].join() : ''}`;
@@ -49,24 +53,18 @@ const candidateOf = (clay: PlainClay): Candidate => ({
   left: clay.left,
 });
 
-const turn = (): Promise<void> =>
-  new Promise((resolve) => {
-    setTimeout(resolve);
-  });
-
 const worker = {
   /**
    * Searches until it is done or a newer search has begun.
    * @param tell called with each better list @returns false where it was stopped
    */
   async find(input: PlainInput, tell: (found: readonly Found[]) => void): Promise<boolean> {
-    const own = ++newest;
+    const goesOn = beginLong(SEARCH);
     const search = find({ ...input, clays: input.clays.map(candidateOf) });
     for (let step = search.next(); ; step = search.next()) {
-      if (own !== newest) return false;
       tell(step.value);
       if (step.done) return true;
-      await turn();
+      if (!(await goesOn())) return false;
     }
   },
   /** Works the pigments of clays out ahead. */
@@ -81,9 +79,7 @@ const worker = {
     const data = new Uint8ClampedArray(trianglePicture(corners, width));
     return transfer(new ImageData(data, width, triangleHeight(width)), [data.buffer]);
   },
-  stop(): void {
-    newest++;
-  },
+  stop,
 };
 export type FindWorker = typeof worker;
 

@@ -11,6 +11,9 @@ import {
   type NextChip,
   type Residual,
 } from '#core/mix';
+import { keepComplaints } from './thrown.js';
+
+keepComplaints();
 
 export interface Taught {
   readonly learned: Learned;

@@ -1,7 +1,7 @@
 import { expose, transfer } from 'comlink';
+import { Fault } from '#core/units';
 import { tracePicture, type Drawn } from '#core/cane';
 import { labOfLinear, type Lab } from '#core/colour';
-import { orSentence } from '#core/units';
 import {
   LINEAR,
   MOST_PIXELS,
@@ -16,6 +16,10 @@ import {
   type PictureColour,
   type Pixels,
 } from '#core/picture';
+import { complaint } from './sentences.js';
+import { keepComplaints } from './thrown.js';
+
+keepComplaints();
 
 /** Longest side of a picture as it is kept: palettes need no more. */
 const LONGEST = 1200;
@@ -42,7 +46,7 @@ function take(bitmap: ImageBitmap): OffscreenCanvas {
   ];
   const canvas = new OffscreenCanvas(width, height);
   const context = canvas.getContext('2d', { willReadFrequently: true });
-  if (!context) throw new Error('This browser cannot draw in a worker.');
+  if (!context) throw new Fault('a photograph was looked at', 'This browser cannot draw in a worker.');
   context.imageSmoothingQuality = 'high';
   context.drawImage(bitmap, 0, 0, width, height);
   pixels = context.getImageData(0, 0, width, height);
@@ -91,10 +95,10 @@ const worker = {
       [bytes.buffer],
     );
   },
-  /** The picture at hand in so many flat regions, as a template of that width. */
-  trace(count: number, width: number): Drawn | string {
-    const open = pixels;
-    return open ? orSentence(() => tracePicture(open, count, width)) : 'No picture is open.';
+  /** The picture at hand in so many flat regions, as a template of that width. @throws Complaint */
+  trace(count: number, width: number): Drawn {
+    if (!pixels) throw complaint('picture/none');
+    return tracePicture(pixels, count, width);
   },
   /** Takes up a picture that was kept. */
   async takeUp(file: Blob): Promise<{ readonly width: number; readonly height: number }> {

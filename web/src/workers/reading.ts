@@ -1,76 +1,62 @@
-import { wrap, type Remote } from 'comlink';
+import type { Remote } from 'comlink';
 import { create } from 'zustand';
+import { Complaint } from '#core/units';
+import { Crash, bridgeTo } from './bridge.js';
 import type { ExchangeWorker } from './exchange.worker.js';
-
-/** A file was not read to its end, and why. */
-export class NotRead extends Error {}
+import { complaint } from './sentences.js';
 
 /** ms that reading a file may take. */
 const PATIENCE = 10_000;
 /** Bytes of a file of colours, mixes, a cane or a drawing. */
 const MOST_BYTES = 20_000_000;
+/** ms after which it is said that a file is being read. */
+const WORTH_SAYING = 400;
 
-interface Reader {
-  readonly worker: Worker;
-  readonly remote: Remote<ExchangeWorker>;
-}
-let reader: Reader | null = null;
-
-function begin(): Reader {
-  const worker = new Worker(new URL('./exchange.worker.js', import.meta.url), { type: 'module' });
-  return { worker, remote: wrap<ExchangeWorker>(worker) };
-}
+const reader = bridgeTo<ExchangeWorker>(
+  'a file was read',
+  () => new Worker(new URL('./exchange.worker.js', import.meta.url), { type: 'module' }),
+);
 
 /** The name of the file that is being read, once it takes long enough to be worth saying. */
 export const useReading = create<{ readonly name: string | null }>()(() => ({ name: null }));
-/** ms after which it is said. */
-const WORTH_SAYING = 400;
 
-let giveUp: ((why: string) => void) | null = null;
+let underWay = '';
 /** Stops the reading that is under way. */
 export const stopReading = (): void => {
-  giveUp?.('It was stopped. Nothing was taken in.');
+  reader.end(complaint('file/stopped', { name: underWay }));
 };
 
+/** What was wrong with a file, with its name before it. */
+function named(name: string, error: unknown): unknown {
+  if (error instanceof Crash) return complaint('file/unreadable', { name });
+  if (!(error instanceof Complaint) || error.message.startsWith(name)) return error;
+  return complaint('file/wrong', { name, sentence: error.message, at: error.at });
+}
+
 /**
- * Reads a file in a worker that is ended where it takes too long; the next
- * file gets a new one.
- * @throws NotRead with the sentence
+ * Reads a file in a worker that is ended where it takes too long; the next file gets a new one.
+ * @throws Complaint with the name of the file
  */
 export async function readAside<T>(
   file: Blob & { readonly name?: string },
-  read: (remote: Remote<ExchangeWorker>) => Promise<T>,
+  read: (reader: Remote<ExchangeWorker>) => Promise<T>,
 ): Promise<T> {
   const name = file.name ?? 'This file';
-  if (file.size > MOST_BYTES) throw new NotRead(`${name} is larger than 20 MB. It is no file that Sledge reads.`);
-  const own = (reader ??= begin());
-  let late: ReturnType<typeof setTimeout> | undefined;
-  const givenUp = new Promise<never>((_, reject) => {
-    giveUp = (why) => {
-      own.worker.terminate();
-      if (reader === own) reader = null;
-      reject(new NotRead(`${name}: ${why}`));
-    };
-    late = setTimeout(() => {
-      giveUp?.('Reading took longer than 10 seconds and was stopped. Nothing was taken in.');
-    }, PATIENCE);
-    own.worker.addEventListener(
-      'error',
-      () => {
-        giveUp?.('It cannot be read. Nothing was taken in.');
-      },
-      { once: true },
-    );
-  });
+  if (file.size > MOST_BYTES) throw complaint('file/large', { name });
+  underWay = name;
+  const late = setTimeout(() => {
+    reader.end(complaint('file/slow', { name }));
+  }, PATIENCE);
   const saying = setTimeout(() => {
     useReading.setState({ name });
   }, WORTH_SAYING);
   try {
-    return await Promise.race([read(own.remote), givenUp]);
+    return await reader.ask(read, { tries: 1 });
+  } catch (error) {
+    throw named(name, error);
   } finally {
     clearTimeout(saying);
     clearTimeout(late);
     useReading.setState({ name: null });
-    giveUp = null;
   }
 }

@@ -1,7 +1,12 @@
-import { proxy, wrap, type Remote } from 'comlink';
-import { useEffect, useState } from 'react';
+import { useQueries } from '@tanstack/react-query';
+import { proxy } from 'comlink';
+import PQueue from 'p-queue';
+import { useEffect } from 'react';
 import type { Corners, Correction, Found } from '#core/mix';
+import { answers, useAnswer, type Key } from './answers.js';
+import { bridgeTo } from './bridge.js';
 import type { FindWorker, PlainClay, PlainCorrection, PlainInput } from './find.worker.js';
+import { SEARCH } from './names.js';
 
 export type SearchState = 'looking' | 'done' | 'stopped';
 interface Searching {
@@ -9,124 +14,86 @@ interface Searching {
   readonly state: SearchState;
 }
 
-let worker: Remote<FindWorker> | null = null;
-const started = (): Remote<FindWorker> =>
-  (worker ??= wrap<FindWorker>(new Worker(new URL('./find.worker.js', import.meta.url), { type: 'module' })));
+const finder = bridgeTo<FindWorker>(
+  'a mix was looked for',
+  () => new Worker(new URL('./find.worker.js', import.meta.url), { type: 'module' }),
+);
+
+const stopSearch = (): Promise<void> => finder.ask((worker) => worker.stop(SEARCH));
 
 /** Lets the worker get to know clays before the first question. */
 export function useKnownClays(clays: readonly PlainClay[]): void {
   useEffect(() => {
-    void started().meet(clays);
+    void finder.ask((worker) => worker.meet(clays));
   }, [clays]);
 }
 
+/** Looks for mixes; what is found so far stands under the key all the while. */
+async function search(key: Key, input: PlainInput, signal: AbortSignal): Promise<Searching> {
+  let found: readonly Found[] = [];
+  const tell = proxy((better: readonly Found[]) => {
+    found = better;
+    if (!signal.aborted) answers.setQueryData<Searching>(key, { found, state: 'looking' });
+  });
+  const done = await finder.ask((worker) => worker.find(input, tell), {
+    signal,
+    stop: (worker) => void worker.stop(SEARCH),
+  });
+  // messages come in order, so the last list is here by now
+  return { found, state: done ? 'done' : 'stopped' };
+}
+
+const keyOf = (input: PlainInput | null): Key => ['search', JSON.stringify(input)];
+
 /** The mixes that come nearest to a colour, better and better while the worker looks. */
 export function useFind(input: PlainInput | null): Searching & { readonly stop: () => void } {
-  const [searching, setSearching] = useState<Searching>({ found: [], state: 'done' });
-  const key = JSON.stringify(input);
-  useEffect(() => {
-    const asked = JSON.parse(key) as PlainInput | null;
-    if (!asked) {
-      setSearching({ found: [], state: 'done' });
-      return;
-    }
-    let current = true;
-    setSearching((before) => ({ found: before.found, state: 'looking' }));
-    void started()
-      .find(
-        asked,
-        proxy((found: readonly Found[]) => {
-          if (current) setSearching((before) => ({ ...before, found }));
-        }),
-      )
-      .then((done) => {
-        if (current) setSearching((before) => ({ ...before, state: done ? 'done' : 'stopped' }));
-      });
-    return () => {
-      current = false;
-    };
-  }, [key]);
-  return {
-    ...searching,
-    stop: () => {
-      void started().stop();
-    },
-  };
+  const key = keyOf(input);
+  const { value, working } = useAnswer(key, input && ((signal) => search(key, input, signal)));
+  const known = input && value ? value : { found: [], state: 'done' as const };
+  return { found: known.found, state: input && working ? 'looking' : known.state, stop: () => void stopSearch() };
 }
 
 /** What to add to a mix that came out differently; null while the worker looks. */
 export function useCorrections(input: PlainCorrection | null): readonly Correction[] | null {
-  const [found, setFound] = useState<readonly Correction[] | null>(null);
-  useEffect(() => {
-    if (!input) {
-      setFound(null);
-      return;
-    }
-    let current = true;
-    void started()
-      .correct(input)
-      .then((list) => {
-        if (current) setFound(list);
-      });
-    return () => {
-      current = false;
-    };
-  }, [input]);
-  return found;
+  const { value } = useAnswer(
+    ['corrections', JSON.stringify(input)],
+    input && (() => finder.ask((worker) => worker.correct(input))),
+  );
+  return input ? (value ?? null) : null;
 }
 
 /** What was found for one of many colours; undefined while the worker has not come to it. */
 export type Match = readonly Found[] | undefined;
 
+/** Many colours are looked for one after the other. */
+const line = new PQueue({ concurrency: 1 });
+/** ms that an answer is kept after nobody looks at it any more: a palette may take a colour back. */
+const KEPT = 300_000;
+
 /** The mixes for many colours, one after the other; those that have not changed are not looked for again. */
 export function useMatches(inputs: readonly PlainInput[]): readonly Match[] {
-  const [known, setKnown] = useState<Readonly<Record<string, readonly Found[]>>>({});
-  const keys = inputs.map((input) => JSON.stringify(input));
-  const wanted = keys.join('\n');
-  useEffect(() => {
-    let current = true;
-    const look = async (): Promise<void> => {
-      for (const key of wanted === '' ? [] : wanted.split('\n')) {
-        if (!current) return;
-        if (known[key]) continue;
-        let last: readonly Found[] = [];
-        const done = await started().find(
-          JSON.parse(key) as PlainInput,
-          proxy((found: readonly Found[]) => {
-            last = found;
-          }),
-        );
-        // messages come in order, so the last list is here by now
-        if (done && current) setKnown((before) => ({ ...before, [key]: last }));
-      }
-    };
-    void look();
-    return () => {
-      current = false;
-    };
-    // what is known is only looked at, to leave it out
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [wanted]);
-  return keys.map((key) => known[key]);
+  const known = useQueries(
+    {
+      queries: inputs.map((input) => {
+        const key = keyOf(input);
+        return {
+          queryKey: key,
+          gcTime: KEPT,
+          queryFn: ({ signal }: { readonly signal: AbortSignal }) =>
+            line.add(() => search(key, input, signal), { signal, throwOnTimeout: true }),
+        };
+      }),
+    },
+    answers,
+  );
+  return known.map(({ data }) => (data?.state === 'done' ? data.found : undefined));
 }
 
 /** A triangle of three mixes as a picture; null while it is drawn. */
 export function useTriangle(corners: Corners | null, width: number): ImageData | null {
-  const [image, setImage] = useState<ImageData | null>(null);
-  useEffect(() => {
-    if (!corners) {
-      setImage(null);
-      return;
-    }
-    let current = true;
-    void started()
-      .triangle(corners, width)
-      .then((drawn) => {
-        if (current) setImage(drawn);
-      });
-    return () => {
-      current = false;
-    };
-  }, [corners, width]);
-  return image;
+  const { value } = useAnswer(
+    ['triangle', JSON.stringify(corners), width],
+    corners && (() => finder.ask((worker) => worker.triangle(corners, width))),
+  );
+  return corners ? (value ?? null) : null;
 }

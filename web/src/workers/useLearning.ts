@@ -1,14 +1,19 @@
-import { wrap, type Remote } from 'comlink';
-import { useEffect, useState } from 'react';
-import type { NextChip } from '#core/mix';
+import { useEffect } from 'react';
+import type { Learned, NextChip } from '#core/mix';
 import type { LearningAnswer } from '#contract';
 import { NoAnswer, Refused, ask } from '../wire/ask.js';
 import { client, useLearning } from '../wire/queries.js';
+import { useAnswer } from './answers.js';
+import { bridgeTo } from './bridge.js';
 import type { LearnWorker, Taught } from './learn.worker.js';
 
-let worker: Remote<LearnWorker> | null = null;
-const started = (): Remote<LearnWorker> =>
-  (worker ??= wrap<LearnWorker>(new Worker(new URL('./learn.worker.js', import.meta.url), { type: 'module' })));
+const teacher = bridgeTo<LearnWorker>(
+  'something was learned from your chips',
+  () => new Worker(new URL('./learn.worker.js', import.meta.url), { type: 'module' }),
+);
+
+const learnFrom = ({ key, clays, chips }: LearningAnswer): Promise<Taught> =>
+  teacher.ask((worker) => worker.learn(key, clays, chips));
 
 /** Sends what was learned or chosen and shows what the server makes of it: every predicted colour may be another. */
 export async function keepLearning(path: string, body: object): Promise<void> {
@@ -21,29 +26,26 @@ export async function keepLearning(path: string, body: object): Promise<void> {
   await client.invalidateQueries();
 }
 
+/** Gives what was learned to the server. Without one there is nobody to keep it: it is learned anew later. */
+async function keepLearned(key: string, learned: Learned): Promise<void> {
+  const clays = Object.entries(learned).map(([clayId, own]) => ({ clayId, ...own }));
+  try {
+    await keepLearning('/api/learning', { key, clays });
+  } catch (error) {
+    if (!(error instanceof NoAnswer)) throw error;
+  }
+}
+
 /** Learns again whenever chips have come or gone, and gives it to the server to keep. */
 export function useKeepLearning(): void {
   const { data } = useLearning();
   const stale = data !== undefined && data.key !== data.learnedKey && (data.chips.length > 0 || data.learned !== null);
+  // the key stands for chips and clays
+  const { value, fresh } = useAnswer(['learned', data?.key ?? null], stale ? () => learnFrom(data) : null);
+  const key = data?.key;
   useEffect(() => {
-    if (!stale) return;
-    let current = true;
-    void started()
-      .learn(data.key, data.clays, data.chips)
-      .then(({ learned }) => {
-        if (!current) return;
-        const clays = Object.entries(learned).map(([clayId, own]) => ({ clayId, ...own }));
-        keepLearning('/api/learning', { key: data.key, clays }).catch((error: unknown) => {
-          // without the server there is nobody to keep it; it is learned anew when that is back
-          if (!(error instanceof NoAnswer)) throw error;
-        });
-      });
-    return () => {
-      current = false;
-    };
-    // the key stands for chips and clays
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [stale, data?.key]);
+    if (stale && fresh && value && key !== undefined) void keepLearned(key, value.learned);
+  }, [stale, fresh, value, key]);
 }
 
 /** What the chips teach, and which to make next; null while the worker is at it. */
@@ -52,28 +54,11 @@ export function useLesson(
   usable: readonly string[],
   count: number,
 ): { readonly taught: Taught | null; readonly next: readonly NextChip[] | null } {
-  const [taught, setTaught] = useState<Taught | null>(null);
-  const [next, setNext] = useState<readonly NextChip[] | null>(null);
-  const wanted = usable.join();
-  useEffect(() => {
-    if (!data) return;
-    let current = true;
-    const { key, clays, chips } = data;
-    void started()
-      .learn(key, clays, chips)
-      .then((answer) => {
-        if (current) setTaught(answer);
-      });
-    void started()
-      .next(key, clays, chips, wanted.split(','), count)
-      .then((answer) => {
-        if (current) setNext(answer);
-      });
-    return () => {
-      current = false;
-    };
-    // the key stands for chips and clays
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [data?.key, wanted, count]);
-  return { taught, next };
+  const key = data?.key ?? null;
+  const taught = useAnswer(['learned', key], data ? () => learnFrom(data) : null);
+  const next = useAnswer(
+    ['next chips', key, usable.join(), count],
+    data ? () => teacher.ask((worker) => worker.next(data.key, data.clays, data.chips, usable, count)) : null,
+  );
+  return { taught: taught.value ?? null, next: next.value ?? null };
 }

@@ -4,15 +4,15 @@ import { useState, type ReactElement } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { PROGRAM_VERSION, STARTING_POINTS, type Program, type StartColours } from '#core/cane';
 import { standAlone, type CaneFile } from '#core/formats';
-import { Complaint } from '#core/units';
+import { sentenceOf } from '#core/units';
 import type { BlendCard, CaneCard, CaneDto, MixListAnswer, RevisionAnswer, ShelfAnswer } from '#contract';
 import { FileWord } from '../../parts/FileWord.js';
 import { Empty, Reading } from '../../parts/Empty.js';
 import { Warning } from '../../parts/Warning.js';
 import { useKeys } from '../../state/keys.js';
 import { Second, Word } from '../../theme/pieces.js';
-import { NotRead, readAside } from '../../workers/reading.js';
-import { NoAnswer, Refused, ask } from '../../wire/ask.js';
+import { readAside } from '../../workers/reading.js';
+import { ask } from '../../wire/ask.js';
 import { useBlendOf, useBlends, useCaneOf, useCanes, useMachines, useShelf } from '../../wire/queries.js';
 import { change } from '../../wire/save.js';
 import { CaneCardFace, StartFace } from './faces/CaneFaces.js';
@@ -164,23 +164,12 @@ export default function Canes(): ReactElement {
     setWrong(null);
     try {
       const read = await readAside(file, async (reader) => reader.cane(file));
-      if (typeof read === 'string') {
-        setWrong(`${file.name}: ${read}`);
-        return;
-      }
       await keep(read.name, standAlone(read, keyFor(read, await mixesNamed(read))), {
         slices: read.slices,
         sliceMm: read.sliceMm,
       });
     } catch (error) {
-      if (!(
-        error instanceof Complaint ||
-        error instanceof NotRead ||
-        error instanceof NoAnswer ||
-        error instanceof Refused
-      ))
-        throw error;
-      setWrong(error instanceof Complaint ? `${file.name}: ${error.message}` : error.message);
+      setWrong(sentenceOf(error));
     }
   };
   if (!colours)

@@ -1,6 +1,7 @@
 import { useState } from 'react';
+import { sentenceOf } from '#core/units';
 import type { ArchiveAnswer, CheckedCopy } from '#contract';
-import { NoAnswer, Refused, ask } from '../../wire/ask.js';
+import { NoAnswer, ask } from '../../wire/ask.js';
 import { allSaved } from '../../wire/outbox.js';
 import { client, useArchive } from '../../wire/queries.js';
 
@@ -58,8 +59,7 @@ export function useCopies(): Copies {
         throw new NoAnswer('What you entered is not saved yet. Wait until it is, then do this again.');
       await work();
     } catch (error) {
-      if (!(error instanceof Refused || error instanceof NoAnswer)) throw error;
-      setWrong(error.message);
+      setWrong(sentenceOf(error));
     }
     setBusy(null);
     await client.invalidateQueries({ queryKey: [ARCHIVE] });

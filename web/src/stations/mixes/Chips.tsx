@@ -3,7 +3,7 @@ import { useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import { deltaE, hexOf, readColour, showLab, xyzOfLab, STAGES, type Lab, type Stage } from '#core/colour';
 import { CHIP_WAYS, type ChipWay } from '#core/mix';
-import { Complaint, attempt } from '#core/units';
+import { attempt, sentenceOf } from '#core/units';
 import type { ChipDto, RevisionAnswer } from '#contract';
 import { Choice } from '../../parts/Choice.js';
 import { Value } from '../../parts/Value.js';
@@ -160,8 +160,7 @@ function LogChip({ revisionId, predicted, wanted }: LogChipProps): ReactElement 
         setId(crypto.randomUUID());
       }
     } catch (error) {
-      if (!(error instanceof Complaint)) throw error;
-      setWrong(error.message);
+      setWrong(sentenceOf(error));
     }
   };
   return (

@@ -2,9 +2,10 @@ import { Box } from '@chakra-ui/react';
 import { useRef, useState, type ReactElement } from 'react';
 import type { Lab } from '#core/colour';
 import { NO_CAST, type Gains } from '#core/picture';
+import { sentenceOf } from '#core/units';
 import { Warning } from '../../parts/Warning.js';
 import { Action, Caption, Word } from '../../theme/pieces.js';
-import { pictureWorker } from '../../workers/picture.js';
+import { askPicture, openPicture } from '../../workers/picture.js';
 import { Picture } from './palettes/Picture.js';
 
 /** Side of the patch that is averaged, in pixels: a chip fills a good part of its photograph. */
@@ -20,33 +21,32 @@ export function PhotoLine({ onRead }: { readonly onRead: (lab: Lab) => void }): 
   const [wrong, setWrong] = useState<string | null>(null);
   const open = async (file: File | undefined): Promise<void> => {
     if (!file) return;
-    const read = await pictureWorker().open(file);
-    const opened = read === 'too large' ? null : read;
-    const why =
-      read === 'too large'
-        ? 'has more than 200 million pixels. Make it smaller first.'
-        : 'cannot be read as a picture.';
-    setWrong(opened ? null : `${file.name} ${why}`);
-    setPhoto(opened ? new Blob([opened.bytes as Uint8Array<ArrayBuffer>], { type: opened.type }) : null);
+    setWrong(null);
+    setPhoto(null);
+    try {
+      const { bytes, type } = await openPicture(file);
+      setPhoto(new Blob([bytes as Uint8Array<ArrayBuffer>], { type }));
+    } catch (error) {
+      setWrong(sentenceOf(error));
+    }
     setGains(NO_CAST);
     setPurpose('neutral');
   };
   const point = async (x: number, y: number): Promise<void> => {
     try {
       if (purpose === 'neutral') {
-        const to = await pictureWorker().neutralAt(x, y, PATCH);
+        const to = await askPicture((worker) => worker.neutralAt(x, y, PATCH));
         if (to) {
           setGains(to);
           setPurpose('colour');
         }
       } else {
-        const lab = await pictureWorker().colourAt(x, y, PATCH, gains);
+        const lab = await askPicture((worker) => worker.colourAt(x, y, PATCH, gains));
         if (lab) onRead(lab);
       }
       setWrong(null);
     } catch (error) {
-      if (!(error instanceof Error)) throw error;
-      setWrong(error.message);
+      setWrong(sentenceOf(error));
     }
   };
   return (

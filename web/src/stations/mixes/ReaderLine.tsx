@@ -1,6 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { useEffect, useState, type ReactElement } from 'react';
 import { deltaE, type Lab, type Stage } from '#core/colour';
+import { sentenceOf } from '#core/units';
 import { Warning } from '../../parts/Warning.js';
 import { Action, Caption, Word } from '../../theme/pieces.js';
 import { NoReading, calibrateReader, connectReader, letReaderGo, readOnce, useReader } from '../../wire/reader.js';
@@ -37,8 +38,7 @@ export function ReaderLine({ revisionId, stage, onRead }: ReaderLineProps): Reac
     try {
       setSaid(await what());
     } catch (error) {
-      if (!(error instanceof NoReading)) throw error;
-      setWrong(error.message);
+      setWrong(sentenceOf(error));
     }
     setBusy(false);
   };

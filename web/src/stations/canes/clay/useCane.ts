@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { usedIn, type EndsRule, type JudgedMaterial, type Paint, type Program, type Step } from '#core/cane';
 import type { CaneAnswer, ShelfAnswer } from '#contract';
 import { usePigments } from '../../../wire/pigments.js';
-import type { PlainCane } from '../../../workers/cane.worker.js';
+import type { PlainCane } from '../../../workers/canePlain.js';
 import { useWorkedCane, type WorkedCane } from '../../../workers/cane.js';
 import { materialsOf, type CaneMaterial } from './materials.js';
 

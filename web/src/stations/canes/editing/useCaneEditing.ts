@@ -3,7 +3,7 @@ import { PROGRAM_VERSION, type Do, type Step } from '#core/cane';
 import { keyOf, ofBlend, ofClay } from '#core/material';
 import type { BlendCard, CaneAnswer, CaneDto, ShelfAnswer } from '#contract';
 import { put } from '../../../wire/save.js';
-import type { PlainStep } from '../../../workers/cane.worker.js';
+import type { PlainStep } from '../../../workers/canePlain.js';
 import { stepsAt, withSteps, type Path } from './parts.js';
 import { addedTo, copiedIn, editedIn, movedIn, takenOut, type Row } from './rowMoves.js';
 import { newStep } from '../steps/index.js';

@@ -6,7 +6,7 @@ import type { CaneAnswer } from '#contract';
 import { Choice } from '../../../parts/Choice.js';
 import { Warning } from '../../../parts/Warning.js';
 import { Caption, Word } from '../../../theme/pieces.js';
-import { caneWorker, faceFile, stopFace, type WorkedCane } from '../../../workers/cane.js';
+import { askCanes, faceFile, type WorkedCane } from '../../../workers/cane.js';
 import { saveFile } from '../../../parts/saveFile.js';
 import type { CaneMaterial } from '../clay/materials.js';
 import { outlinesSvg } from './outlinesSvg.js';
@@ -23,24 +23,22 @@ const SIZES = ['512', '1024', '2048', '4096'].map((value) => ({ value, text: `${
 /** The face and the cane as files. */
 export function SavePictures({ cane, worked, paints, materials, at }: SavePicturesProps): ReactElement | null {
   const [size, setSize] = useState('2048');
-  const [share, setShare] = useState<number | null>(null);
+  const [share, setShare] = useState(0);
+  const [going, setGoing] = useState<AbortController | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
   if (!worked?.steps[at]?.there) return null;
   const save = async (): Promise<void> => {
-    // how far it is may be told after the picture itself has come
-    let going = true;
+    const own = new AbortController();
+    setGoing(own);
     setShare(0);
     setWrong(null);
     try {
-      const file = await faceFile(worked.id, at, Number(size), paints, (done) => {
-        if (going) setShare(done);
-      });
+      const file = await faceFile({ id: worked.id, at, size: Number(size), paints }, setShare, own.signal);
       if (file) saveFile(cane.name, 'png', 'image/png', file);
     } catch {
       setWrong('This browser has no room for a picture that large. Take a smaller one.');
     }
-    going = false;
-    setShare(null);
+    setGoing(null);
   };
   const outlines = async (): Promise<void> => {
     const figures = worked.steps[at];
@@ -49,7 +47,7 @@ export function SavePictures({ cane, worked, paints, materials, at }: SavePictur
       cane.name,
       'svg',
       'image/svg+xml',
-      outlinesSvg(await caneWorker().traced(worked.id, at), figures, materials),
+      outlinesSvg(await askCanes((worker) => worker.traced(worked.id, at)), figures, materials),
     );
   };
   const document = (): string =>
@@ -67,7 +65,7 @@ export function SavePictures({ cane, worked, paints, materials, at }: SavePictur
         <span>
           face as{' '}
           <Word
-            disabled={share !== null}
+            disabled={going !== null}
             aria-label="Face as PNG"
             onClick={() => {
               void save();
@@ -94,13 +92,13 @@ export function SavePictures({ cane, worked, paints, materials, at }: SavePictur
           cane as JSON
         </Word>
       </Flex>
-      {share !== null && (
+      {going && (
         <Flex gap={3} marginTop={1}>
           <progress value={share} aria-label="Painting the face" />
           <Caption>{Math.round(100 * share)} %</Caption>
           <Word
             onClick={() => {
-              stopFace(worked.id);
+              going.abort();
             }}
           >
             stop

@@ -1,4 +1,4 @@
-import type { PlainStep } from '../../../workers/cane.worker.js';
+import type { PlainStep } from '../../../workers/canePlain.js';
 import type { CaneMaterial } from '../clay/materials.js';
 
 interface Area {

@@ -11,7 +11,7 @@ import { Value } from '../../../parts/Value.js';
 import { Warning } from '../../../parts/Warning.js';
 import { useView } from '../../../state/view.js';
 import { Caption, Key, Rule, Second, Strip, Word } from '../../../theme/pieces.js';
-import type { PlainPlan } from '../../../workers/cane.worker.js';
+import type { PlainPlan } from '../../../workers/canePlain.js';
 import { saveBuildSheet } from '../words/buildSheet.js';
 import { gramsOf, pathWords, slicesWords, startWords, volumesToRoll, wrapWords } from '../words/caneWords.js';
 import type { CaneMaterial } from '../clay/materials.js';

@@ -2,6 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { Paint, Stage, Step } from '#core/cane';
+import { sentenceOf } from '#core/units';
 import type { CaneAnswer, CaneDoneDto, CaneTrimDto, MachinesAnswer, ShelfAnswer } from '#contract';
 import { BenchSteps } from '../../../parts/BenchSteps.js';
 import { ClayUsed, useClayUsed } from '../../../parts/ClayUsed.js';
@@ -12,7 +13,7 @@ import { Warning } from '../../../parts/Warning.js';
 import { WriteDown } from '../../../parts/WriteDown.js';
 import { useUnits } from '../../../state/view.js';
 import { Caption } from '../../../theme/pieces.js';
-import type { PlainPlan } from '../../../workers/cane.worker.js';
+import type { PlainPlan } from '../../../workers/canePlain.js';
 import { usePlan, type WorkedCane } from '../../../workers/cane.js';
 import { change, useRefusal } from '../../../wire/save.js';
 import { caneSteps } from '../words/caneSteps.js';
@@ -20,7 +21,7 @@ import { gramsOf, isCut, takenOf, volumesToRoll, wantedOf } from '../words/caneW
 import { stepTitle } from '../steps/index.js';
 import { Face } from '../faces/Face.js';
 import { MadeThing, useThere } from './MadeThing.js';
-import { NoPicture, keepPhotograph } from '../../../parts/openPhotograph.js';
+import { keepPhotograph } from '../../../parts/openPhotograph.js';
 import type { CaneMaterial } from '../clay/materials.js';
 
 interface MakeCaneProps {
@@ -131,8 +132,7 @@ function Done({ cane, plan, worked, materials, paints, shelf, onBack, onDone }: 
     try {
       setPicture((await keepPhotograph(file)).id);
     } catch (error) {
-      if (!(error instanceof NoPicture)) throw error;
-      setWrong(error.message);
+      setWrong(sentenceOf(error));
     }
   };
   const write = async (madeOn: string, note: string): Promise<void> => {

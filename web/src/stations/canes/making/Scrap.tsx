@@ -4,7 +4,7 @@ import { readLength, showLength, showMass, type UnitSystem } from '#core/units';
 import { Value } from '../../../parts/Value.js';
 import { useView } from '../../../state/view.js';
 import { Caption } from '../../../theme/pieces.js';
-import type { PlainPlan } from '../../../workers/cane.worker.js';
+import type { PlainPlan } from '../../../workers/canePlain.js';
 import { gramsOf } from '../words/caneWords.js';
 import type { CaneMaterial } from '../clay/materials.js';
 import { heapLine, heapsOf, kneaded } from '../words/scrapWords.js';

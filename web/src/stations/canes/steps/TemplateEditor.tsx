@@ -4,7 +4,7 @@ import { Suspense, lazy, useMemo, useState, type ReactElement } from 'react';
 import { drawnToRegions, signedArea, type Drawn, type Fill, type Region, type Step } from '#core/cane';
 import { ASSUMED_DENSITY } from '#core/clay';
 import { deltaE, readColour } from '#core/colour';
-import { Complaint, showLength, showMass } from '#core/units';
+import { showLength, showMass, sentenceOf } from '#core/units';
 import type { ShelfAnswer } from '#contract';
 import { Choice } from '../../../parts/Choice.js';
 import { FileWord } from '../../../parts/FileWord.js';
@@ -13,8 +13,8 @@ import { Warning } from '../../../parts/Warning.js';
 import { PaperChoice } from '../../../parts/PaperChoice.js';
 import { useUnits, useView } from '../../../state/view.js';
 import { Caption, Second, Word } from '../../../theme/pieces.js';
-import { pictureWorker } from '../../../workers/picture.js';
-import { NotRead, readAside } from '../../../workers/reading.js';
+import { askPicture } from '../../../workers/picture.js';
+import { readAside } from '../../../workers/reading.js';
 import { useCaneOf, useCanes } from '../../../wire/queries.js';
 import { FillWords } from './FillWords.js';
 import type { CaneChoice, EditorProps } from './view.js';
@@ -83,14 +83,11 @@ export default function TemplateEditor({
     setWrong(null);
     onChange({ ...step, regions: drawnToRegions(drawn, (hex) => nearestClay(hex, shelf)) });
   };
-  const attempt = async (work: () => Promise<Drawn | string>): Promise<void> => {
+  const attempt = async (work: () => Promise<Drawn>): Promise<void> => {
     try {
-      const drawn = await work();
-      if (typeof drawn === 'string') setWrong(drawn);
-      else take(drawn);
+      take(await work());
     } catch (error) {
-      if (!(error instanceof Complaint || error instanceof NotRead)) throw error;
-      setWrong(error.message);
+      setWrong(sentenceOf(error));
     }
   };
   const openSvg = (file: File): void => {
@@ -98,9 +95,8 @@ export default function TemplateEditor({
   };
   const openPicture = (file: File): void => {
     void attempt(async () => {
-      const opened = await pictureWorker().open(file);
-      if (opened === 'too large') return `${file.name} has more than 200 million pixels. Make it smaller first.`;
-      return opened ? pictureWorker().trace(colours, width) : `${file.name} cannot be read as a picture.`;
+      await openPicture(file);
+      return askPicture((worker) => worker.trace(colours, width));
     });
   };
   const refill = (group: readonly Region[], fill: Fill): void => {

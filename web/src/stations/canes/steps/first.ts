@@ -1,5 +1,5 @@
 import type { Part } from '#core/cane';
-import type { PlainStep } from '../../../workers/cane.worker.js';
+import type { PlainStep } from '../../../workers/canePlain.js';
 
 export const newId = (): string => crypto.randomUUID();
 

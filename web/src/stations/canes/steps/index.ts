@@ -1,6 +1,6 @@
 import type { Do, Step, StepOf } from '#core/cane';
 import type { UnitSystem } from '#core/units';
-import type { PlainStep } from '../../../workers/cane.worker.js';
+import type { PlainStep } from '../../../workers/canePlain.js';
 import { across } from './across.js';
 import { block } from './block.js';
 import { bundle } from './bundle.js';

@@ -2,7 +2,7 @@ import type { ReactElement } from 'react';
 import type { Stage, Step } from '#core/cane';
 import type { Mm, UnitSystem } from '#core/units';
 import type { CaneInside, MachineDto, ShelfAnswer } from '#contract';
-import type { PlainStep } from '../../../workers/cane.worker.js';
+import type { PlainStep } from '../../../workers/canePlain.js';
 import type { CaneMaterial } from '../clay/materials.js';
 
 /** A kept cane or blend that can be taken, by its revision. */

@@ -2,8 +2,8 @@ import { showLength, showMass, type UnitSystem } from '#core/units';
 import type { CaneAnswer, MachineDto } from '#contract';
 import { PT, PaperBook, type PaperPage } from '../../../parts/pdfPage.js';
 import type { Paper } from '../../../state/view.js';
-import { caneWorker } from '../../../workers/cane.js';
-import type { PlainPlan } from '../../../workers/cane.worker.js';
+import { faceFile } from '../../../workers/cane.js';
+import type { PlainPlan } from '../../../workers/canePlain.js';
 import { saveFile } from '../../../parts/saveFile.js';
 import { gramsOf, longWords, pathWords, slicesWords, startWords, volumesToRoll, wrapWords } from './caneWords.js';
 import type { CaneMaterial } from '../clay/materials.js';
@@ -77,7 +77,7 @@ export async function saveBuildSheet(
 
   async function face(at: number, x: number): Promise<void> {
     const [step, stage] = [steps[at], plan.stages[at]];
-    const picture = await caneWorker().png(cane.id, at, FACE_PX, paints);
+    const picture = await faceFile({ id: cane.id, at, size: FACE_PX, paints });
     if (picture) {
       const image = await book.document.embedPng(picture);
       paper.page.drawImage(image, {

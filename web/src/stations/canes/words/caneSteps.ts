@@ -2,7 +2,7 @@ import { usable, type Stage, type Step } from '#core/cane';
 import { showLength, showLong, showMinutes, type UnitSystem } from '#core/units';
 import type { MachineDto } from '#contract';
 import type { BenchWords } from '../../../parts/BenchSteps.js';
-import type { PlainPlan } from '../../../workers/cane.worker.js';
+import type { PlainPlan } from '../../../workers/canePlain.js';
 import { isCut, slicesWords, startWords, wrapWords } from './caneWords.js';
 import { cutLine } from '../steps/endsWords.js';
 import { stepTitle, viewOf } from '../steps/index.js';

@@ -2,7 +2,7 @@ import { materialIn } from '#core/material';
 import { usable, type Stage } from '#core/cane';
 import { showLength, showLong, showSize, type UnitSystem } from '#core/units';
 import type { CaneAnswer, MachineDto } from '#contract';
-import type { PlainPlan } from '../../../workers/cane.worker.js';
+import type { PlainPlan } from '../../../workers/canePlain.js';
 import type { CaneMaterial } from '../clay/materials.js';
 import { settingWords, viewOf } from '../steps/index.js';
 

@@ -1,7 +1,7 @@
 import { coresFrom, sortScrap, type ScrapHeap } from '#core/cane';
 import { hexOf, labOf, mixPigments, xyzOfLab } from '#core/colour';
 import { showMass, type UnitSystem } from '#core/units';
-import type { PlainPlan } from '../../../workers/cane.worker.js';
+import type { PlainPlan } from '../../../workers/canePlain.js';
 import { gramsOf } from './caneWords.js';
 import type { CaneMaterial } from '../clay/materials.js';
 

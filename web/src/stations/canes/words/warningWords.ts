@@ -1,5 +1,5 @@
 import { showLength, showTemperature, type UnitSystem } from '#core/units';
-import type { PlainWarning } from '../../../workers/cane.worker.js';
+import type { PlainWarning } from '../../../workers/canePlain.js';
 
 /** A warning as a sentence that says what to do. */
 export function warningWords(w: PlainWarning, name: (key: string) => string, units: UnitSystem): string {

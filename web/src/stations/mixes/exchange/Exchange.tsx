@@ -2,14 +2,15 @@ import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useRef, useState, type ReactElement } from 'react';
 import { useNavigate } from 'react-router';
 import { hexOf, xyzOfLab } from '#core/colour';
-import { writeMixCsv, writeMixJson, type ColourFile, type Fault, type FileContent, type MixLine } from '#core/formats';
+import { writeMixCsv, writeMixJson, type ColourFile, type FileFault, type FileContent, type MixLine } from '#core/formats';
+import { sentenceOf } from '#core/units';
 import type { PaletteDto, TakeInAnswer, TakeOutAnswer } from '#contract';
 import { Warning } from '../../../parts/Warning.js';
 import { useKeys } from '../../../state/keys.js';
 import { Action, Caption, Key, Second, Word } from '../../../theme/pieces.js';
-import { NoAnswer, Refused, ask } from '../../../wire/ask.js';
+import { NoAnswer, ask } from '../../../wire/ask.js';
 import { change, say } from '../../../wire/save.js';
-import { NotRead, readAside } from '../../../workers/reading.js';
+import { readAside } from '../../../workers/reading.js';
 import { Labels } from './Labels.js';
 import { COLOUR_KINDS, saveFile } from '../../../parts/saveFile.js';
 
@@ -46,8 +47,7 @@ export function Exchange(): ReactElement {
         content.holds === 'mixes' && content.faults.length === 0 ? await takeIn(content.mixes, false) : null;
       setLooked({ fileName: file.name, content, board });
     } catch (error) {
-      if (!(error instanceof Refused || error instanceof NoAnswer || error instanceof NotRead)) throw error;
-      setWrong(error.message);
+      setWrong(sentenceOf(error));
     }
     setBusy(false);
   };
@@ -55,8 +55,7 @@ export function Exchange(): ReactElement {
     try {
       write(await ask<TakeOutAnswer>('GET', '/api/exchange/mixes'));
     } catch (error) {
-      if (!(error instanceof Refused || error instanceof NoAnswer)) throw error;
-      setWrong(error.message);
+      setWrong(sentenceOf(error));
     }
   };
   return (
@@ -193,7 +192,7 @@ function Preview({
 }): ReactElement {
   const navigate = useNavigate();
   const [busy, setBusy] = useState(false);
-  const faults: readonly Fault[] = [...content.faults, ...(board?.faults ?? [])];
+  const faults: readonly FileFault[] = [...content.faults, ...(board?.faults ?? [])];
   const keepColours = async (file: ColourFile): Promise<void> => {
     setBusy(true);
     const dto: PaletteDto = {

@@ -3,7 +3,7 @@ import { useMemo, useState, type ReactElement } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { hexOf, showLab, xyzOfLab, type Lab } from '#core/colour';
 import { complaint, MOST_COLOURS, recast, type Gains } from '#core/picture';
-import { readNumber, showMass } from '#core/units';
+import { readNumber, showMass, sentenceOf } from '#core/units';
 import type { MixDto, PaletteDto, ShelfAnswer, SwatchDto } from '#contract';
 import { AmountBar } from '../../../parts/AmountBar.js';
 import { Choice } from '../../../parts/Choice.js';
@@ -15,7 +15,7 @@ import { useUnits } from '../../../state/view.js';
 import { Action, Caption, Key, Second, Word } from '../../../theme/pieces.js';
 import { change, put, say, useRefusal } from '../../../wire/save.js';
 import type { PlainInput } from '../../../workers/find.worker.js';
-import { pictureWorker } from '../../../workers/picture.js';
+import { askPicture } from '../../../workers/picture.js';
 import { useMatches } from '../../../workers/useFind.js';
 import { usePlainClays } from '../../../workers/usePlainClays.js';
 import { SaveColours } from '../exchange/SaveColours.js';
@@ -66,9 +66,7 @@ export function PaletteView({
     try {
       await what();
     } catch (error) {
-      // complaints lose their class on the way out of the worker
-      if (!(error instanceof Error)) throw error;
-      setWrong(error.message);
+      setWrong(sentenceOf(error));
     }
   };
   const cast = (to: Gains): void => {
@@ -83,16 +81,16 @@ export function PaletteView({
   const point = (x: number, y: number): Promise<void> =>
     attempt(async () => {
       if (purpose === 'neutral') {
-        const to = await pictureWorker().neutralAt(x, y, patch);
+        const to = await askPicture((worker) => worker.neutralAt(x, y, patch));
         if (to) cast(to);
         return;
       }
-      const lab = await pictureWorker().colourAt(x, y, patch, gains);
+      const lab = await askPicture((worker) => worker.colourAt(x, y, patch, gains));
       if (lab) save({ swatches: [...palette.swatches, swatchOf(lab, null)] });
     });
   const again = (): Promise<void> =>
     attempt(async () => {
-      const found = await pictureWorker().palette(count, gains);
+      const found = await askPicture((worker) => worker.palette(count, gains));
       save({
         swatches: [...found.map((c) => swatchOf(c.lab, c.share)), ...palette.swatches.filter((s) => s.share === null)],
       });

@@ -2,13 +2,14 @@ import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useRef, useState, type ReactElement } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { hexOf, xyzOfLab } from '#core/colour';
+import { sentenceOf } from '#core/units';
 import type { PaletteCard, ShelfAnswer } from '#contract';
 import { Reading } from '../../../parts/Empty.js';
 import { Warning } from '../../../parts/Warning.js';
 import { useKeys } from '../../../state/keys.js';
 import { Action, Caption, Key, Second } from '../../../theme/pieces.js';
 import { usePalette, usePalettes } from '../../../wire/queries.js';
-import { NoPicture, openPhotograph } from '../../../parts/openPhotograph.js';
+import { openPhotograph } from '../../../parts/openPhotograph.js';
 import { PaletteView } from './PaletteView.js';
 
 /** Palettes that were taken from photographs, and the way to a new one. */
@@ -36,8 +37,7 @@ function AllPalettes(): ReactElement {
     try {
       void navigate(`/mixes/photograph/${await openPhotograph(file)}`);
     } catch (error) {
-      if (!(error instanceof NoPicture)) throw error;
-      setWrong(error.message);
+      setWrong(sentenceOf(error));
       setBusy(false);
     }
   };

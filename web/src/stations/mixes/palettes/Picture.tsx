@@ -1,9 +1,9 @@
 import { Box } from '@chakra-ui/react';
 import { useEffect, useRef, useState, type ReactElement } from 'react';
-import { hexOf, showLab, xyzOfLab, type Lab } from '#core/colour';
+import { hexOf, showLab, xyzOfLab } from '#core/colour';
 import type { Gains } from '#core/picture';
 import { Caption } from '../../../theme/pieces.js';
-import { pictureWorker } from '../../../workers/picture.js';
+import { useColourAt, useShown, useTakenUp } from '../../../workers/picture.js';
 
 interface PictureProps {
   /** a picture that is kept, by its id, or a file */
@@ -26,51 +26,13 @@ const ROOM = { width: 520, height: 360 };
 /** The photograph with its patch: the mouse or the arrow keys move it, a click or Enter takes what is under it. */
 export function Picture({ source, room = ROOM, gains, patch, purpose, onPoint }: PictureProps): ReactElement {
   const canvas = useRef<HTMLCanvasElement>(null);
-  const [size, setSize] = useState<{ width: number; height: number } | null>(null);
   const [at, setAt] = useState<Point | null>(null);
-  const [under, setUnder] = useState<Lab | null>(null);
+  const size = useTakenUp(source);
+  const { value: image } = useShown(size, gains);
+  const under = useColourAt(size, at, patch, gains);
   useEffect(() => {
-    let current = true;
-    const blob =
-      typeof source === 'string' ? fetch(`/api/pictures/${source}`).then((r) => r.blob()) : Promise.resolve(source);
-    void blob
-      .then((b) => pictureWorker().takeUp(b))
-      .then((taken) => {
-        if (current) setSize(taken);
-      });
-    return () => {
-      current = false;
-    };
-  }, [source]);
-  const [red, green, blue] = gains;
-  useEffect(() => {
-    if (!size) return;
-    let current = true;
-    void pictureWorker()
-      .shown([red, green, blue])
-      .then((image) => {
-        const context = canvas.current?.getContext('2d');
-        if (current && image && context) context.putImageData(image, 0, 0);
-      });
-    return () => {
-      current = false;
-    };
-  }, [size, red, green, blue]);
-  useEffect(() => {
-    if (!at || !size) {
-      setUnder(null);
-      return;
-    }
-    let current = true;
-    void pictureWorker()
-      .colourAt(at.x, at.y, patch, [red, green, blue])
-      .then((lab) => {
-        if (current) setUnder(lab);
-      });
-    return () => {
-      current = false;
-    };
-  }, [at, patch, size, red, green, blue]);
+    if (image) canvas.current?.getContext('2d')?.putImageData(image, 0, 0);
+  }, [image]);
   if (!size) return <Box width={`${room.width}px`} height={`${room.height}px`} border="1px dashed #141414" />;
   const scale = Math.min(room.width / size.width, room.height / size.height, 40);
   const [width, height] = [size.width * scale, size.height * scale];

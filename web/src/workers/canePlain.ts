@@ -1,0 +1,120 @@
+import {
+  acrossOf,
+  areaOf,
+  extentOf,
+  type BackwardsPlan,
+  type CaneContext,
+  type EndsRule,
+  type Offcut,
+  type Program,
+  type Stage,
+  type Step,
+  type StepResult,
+  type Warning,
+  type WrapNeed,
+} from '#core/cane';
+
+/** A cane as it crosses to the worker. */
+export interface PlainCane {
+  readonly steps: readonly Step[];
+  readonly library: Readonly<Record<string, Program>>;
+  readonly wobble: number;
+  readonly seed: number;
+  readonly ends: EndsRule;
+}
+
+/** Amounts by the key of their material. */
+type Amounts = readonly (readonly [string, number])[];
+
+/** A step worked out, in plain figures. */
+export interface PlainStep {
+  /** another one as soon as the step, or one before it, is another */
+  readonly stamp: number;
+  readonly wrong: string | null;
+  readonly there: boolean;
+  readonly width: number;
+  readonly height: number;
+  /** as a ruler says it */
+  readonly across: number;
+  readonly area: number;
+  readonly length: number;
+  readonly count: number;
+  readonly round: boolean;
+  readonly points: readonly (readonly [number, number])[];
+  readonly amounts: Amounts;
+}
+
+type Keyed<W> = W extends { readonly material: number }
+  ? Omit<W, 'material'> & { readonly material: string }
+  : W extends { readonly one: number; readonly deltaE: number }
+    ? Omit<W, 'one' | 'other'> & { readonly one: string; readonly other: string }
+    : W;
+export type PlainWarning = Keyed<Warning>;
+
+export interface PlainPlan {
+  readonly starts: readonly {
+    readonly step: Step;
+    readonly path: readonly string[];
+    readonly count: number;
+    readonly length: number;
+    readonly amounts: Amounts;
+  }[];
+  readonly wraps: readonly WrapNeed[];
+  readonly volumes: Amounts;
+  readonly offcuts: readonly { readonly why: Offcut['why']; readonly volumes: Amounts }[];
+  readonly made: readonly { readonly id: string; readonly length: number; readonly volumes: Amounts }[];
+  readonly stages: readonly Stage[];
+  readonly pieces: number;
+  readonly each: number;
+}
+
+const NOT_THERE = {
+  there: false,
+  width: 0,
+  height: 0,
+  across: 0,
+  area: 0,
+  length: 0,
+  count: 0,
+  round: false,
+  points: [],
+  amounts: [],
+} as const;
+
+const nameIn = (context: CaneContext, index: number): string => context.materials[index] ?? '';
+const plainAmounts = (context: CaneContext, amounts: ReadonlyMap<number, number>): Amounts =>
+  [...amounts].map(([index, v]) => [nameIn(context, index), v]);
+
+export function plainStep({ state, wrong }: StepResult, context: CaneContext, stamp: number): PlainStep {
+  if (!state) return { ...NOT_THERE, stamp, wrong: wrong?.message ?? null };
+  const { outline, length, count } = state;
+  const { width, height } = extentOf(outline);
+  return {
+    stamp,
+    wrong: null,
+    there: true,
+    width,
+    height,
+    across: acrossOf(outline),
+    area: areaOf(outline),
+    length,
+    count,
+    round: outline.round,
+    points: outline.points,
+    amounts: plainAmounts(context, state.amounts),
+  };
+}
+
+export const plainPlan = (plan: BackwardsPlan, context: CaneContext): PlainPlan => ({
+  ...plan,
+  volumes: [...plan.volumes],
+  made: plan.made.map((m) => ({ ...m, volumes: [...m.volumes] })),
+  offcuts: plan.offcuts.map(({ why, volumes }) => ({ why, volumes: [...volumes] })),
+  starts: plan.starts.map((s) => ({ ...s, amounts: plainAmounts(context, s.amounts) })),
+});
+
+export function plainWarning(warning: Warning, context: CaneContext): PlainWarning {
+  if ('material' in warning) return { ...warning, material: nameIn(context, warning.material) };
+  if (warning.kind !== 'together') return warning;
+  return { ...warning, one: nameIn(context, warning.one), other: nameIn(context, warning.other) };
+}
