@@ -2,9 +2,13 @@ import { QueryCache, QueryClient, skipToken, useQuery } from '@tanstack/react-qu
 import { Complaint, faultOf } from '#core/units';
 import { tellFault } from '../state/faults.js';
 
+/** An answer that got better while it was worked out, and was left before it was done. */
+const isUnfinished = (answer: unknown): boolean =>
+  typeof answer === 'object' && answer !== null && 'state' in answer && answer.state === 'looking';
+
 /**
- * Answers of the workers, by what they depend on. They follow from their key alone, so they are never read anew; they
- * go with the last one who looks at them.
+ * Answers of the workers, by what they depend on. They follow from their key alone, so none that is done is asked for
+ * anew; they go with the last one who looks at them.
  */
 export const answers = new QueryClient({
   queryCache: new QueryCache({
@@ -15,7 +19,7 @@ export const answers = new QueryClient({
   defaultOptions: {
     queries: {
       retry: false,
-      staleTime: Infinity,
+      staleTime: ({ state }) => (isUnfinished(state.data) ? 0 : Infinity),
       gcTime: 0,
       networkMode: 'always',
       refetchOnWindowFocus: false,

@@ -1,4 +1,5 @@
 import { wrap, type Remote } from 'comlink';
+import type PQueue from 'p-queue';
 import { Fault } from '#core/units';
 import { tellFault } from '../state/faults.js';
 import { keepComplaints } from './thrown.js';
@@ -100,4 +101,15 @@ export function bridgeTo<W>(
       if (life) endLife(life, why);
     },
   };
+}
+
+/** Asks when its turn in the line has come; what nobody waits for any more is not begun. */
+export async function inLine<T>(line: PQueue, signal: AbortSignal, work: () => Promise<T>): Promise<T> {
+  return line.add(
+    () => {
+      signal.throwIfAborted();
+      return work();
+    },
+    { throwOnTimeout: true },
+  );
 }

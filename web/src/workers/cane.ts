@@ -2,7 +2,7 @@ import { proxy, type Remote } from 'comlink';
 import PQueue from 'p-queue';
 import type { JudgedMaterial, Paint, Wanted } from '#core/cane';
 import { numberOf, useAnswer } from './answers.js';
-import { bridgeTo } from './bridge.js';
+import { bridgeTo, inLine } from './bridge.js';
 import type { CaneWorker, Judged } from './cane.worker.js';
 import type { Wish } from './canePaint.js';
 import type { PlainCane, PlainPlan, PlainStep } from './canePlain.js';
@@ -72,8 +72,7 @@ export function useFace(
   const fine = useAnswer(
     ['fine', ...key],
     wantsFine
-      ? (signal) =>
-          line.add(() => askCanes((worker) => worker.face(id, at, size, 1, paints)), { signal, throwOnTimeout: true })
+      ? (signal) => inLine(line, signal, () => askCanes((worker) => worker.face(id, at, size, 1, paints)))
       : null,
   );
   const newest = [fine, coarse].find((answer) => answer.fresh && answer.value !== null);

@@ -55,11 +55,11 @@ const candidateOf = (clay: PlainClay): Candidate => ({
 
 const worker = {
   /**
-   * Searches until it is done or a newer search has begun.
+   * Searches until it is done, stopped, or a newer search of its name has begun.
    * @param tell called with each better list @returns false where it was stopped
    */
-  async find(input: PlainInput, tell: (found: readonly Found[]) => void): Promise<boolean> {
-    const goesOn = beginLong(SEARCH);
+  async find(input: PlainInput, tell: (found: readonly Found[]) => void, name = SEARCH): Promise<boolean> {
+    const goesOn = beginLong(name);
     const search = find({ ...input, clays: input.clays.map(candidateOf) });
     for (let step = search.next(); ; step = search.next()) {
       tell(step.value);

@@ -1,12 +1,12 @@
 import { useQueries } from '@tanstack/react-query';
-import { proxy } from 'comlink';
+import { proxy, type Remote } from 'comlink';
 import PQueue from 'p-queue';
 import { useEffect } from 'react';
 import type { Corners, Correction, Found } from '#core/mix';
 import { answers, useAnswer, type Key } from './answers.js';
-import { bridgeTo } from './bridge.js';
+import { bridgeTo, inLine } from './bridge.js';
 import type { FindWorker, PlainClay, PlainCorrection, PlainInput } from './find.worker.js';
-import { SEARCH } from './names.js';
+import { searchName } from './names.js';
 
 export type SearchState = 'looking' | 'done' | 'stopped';
 interface Searching {
@@ -19,7 +19,14 @@ const finder = bridgeTo<FindWorker>(
   () => new Worker(new URL('./find.worker.js', import.meta.url), { type: 'module' }),
 );
 
-const stopSearch = (): Promise<void> => finder.ask((worker) => worker.stop(SEARCH));
+let searches = 0;
+/** Searches that go on, by their names. A stop is meant for one: the next may have begun when it arrives. */
+const going = new Set<string>();
+
+/** Stops all searches; what they have found by then stays. */
+function stopSearches(): void {
+  for (const name of going) void finder.ask((worker) => worker.stop(name));
+}
 
 /** Lets the worker get to know clays before the first question. */
 export function useKnownClays(clays: readonly PlainClay[]): void {
@@ -30,17 +37,22 @@ export function useKnownClays(clays: readonly PlainClay[]): void {
 
 /** Looks for mixes; what is found so far stands under the key all the while. */
 async function search(key: Key, input: PlainInput, signal: AbortSignal): Promise<Searching> {
-  let found: readonly Found[] = [];
-  const tell = proxy((better: readonly Found[]) => {
-    found = better;
-    if (!signal.aborted) answers.setQueryData<Searching>(key, { found, state: 'looking' });
+  let now: Searching = { found: [], state: 'looking' };
+  const name = searchName(++searches);
+  going.add(name);
+  // the last list goes another way than the answer that it is the last, and may come after it
+  const tell = proxy((found: readonly Found[]) => {
+    now = { ...now, found };
+    if (!signal.aborted) answers.setQueryData<Searching>(key, now);
   });
-  const done = await finder.ask((worker) => worker.find(input, tell), {
-    signal,
-    stop: (worker) => void worker.stop(SEARCH),
-  });
-  // messages come in order, so the last list is here by now
-  return { found, state: done ? 'done' : 'stopped' };
+  const stop = (worker: Remote<FindWorker>): void => void worker.stop(name);
+  try {
+    const done = await finder.ask((worker) => worker.find(input, tell, name), { signal, stop });
+    now = { ...now, state: done ? 'done' : 'stopped' };
+    return now;
+  } finally {
+    going.delete(name);
+  }
 }
 
 const keyOf = (input: PlainInput | null): Key => ['search', JSON.stringify(input)];
@@ -50,7 +62,7 @@ export function useFind(input: PlainInput | null): Searching & { readonly stop: 
   const key = keyOf(input);
   const { value, working } = useAnswer(key, input && ((signal) => search(key, input, signal)));
   const known = input && value ? value : { found: [], state: 'done' as const };
-  return { found: known.found, state: input && working ? 'looking' : known.state, stop: () => void stopSearch() };
+  return { found: known.found, state: input && working ? 'looking' : known.state, stop: stopSearches };
 }
 
 /** What to add to a mix that came out differently; null while the worker looks. */
@@ -80,7 +92,7 @@ export function useMatches(inputs: readonly PlainInput[]): readonly Match[] {
           queryKey: key,
           gcTime: KEPT,
           queryFn: ({ signal }: { readonly signal: AbortSignal }) =>
-            line.add(() => search(key, input, signal), { signal, throwOnTimeout: true }),
+            inLine(line, signal, () => search(key, input, signal)),
         };
       }),
     },
