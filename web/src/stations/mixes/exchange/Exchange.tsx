@@ -2,7 +2,14 @@ import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useRef, useState, type ReactElement } from 'react';
 import { useNavigate } from 'react-router';
 import { hexOf, xyzOfLab } from '#core/colour';
-import { writeMixCsv, writeMixJson, type ColourFile, type FileFault, type FileContent, type MixLine } from '#core/formats';
+import {
+  writeMixCsv,
+  writeMixJson,
+  type ColourFile,
+  type FileFault,
+  type FileContent,
+  type MixLine,
+} from '#core/formats';
 import { sentenceOf } from '#core/units';
 import type { PaletteDto, TakeInAnswer, TakeOutAnswer } from '#contract';
 import { Warning } from '../../../parts/Warning.js';
