@@ -119,8 +119,13 @@ export default tseslint.config(
       'react-hooks/rules-of-hooks': 'error',
       'react-hooks/exhaustive-deps': 'error',
       ...forbid(WEB, 'The web rests on contract and core, by their own names.'),
+      'no-restricted-syntax': [
+        'error',
+        { selector: 'Literal[value=/^#([0-9a-f]{3}){1,2}$/i]', message: 'Greys come from theme/grey.ts.' },
+      ],
     },
   },
+  { files: ['web/src/theme/grey.ts'], rules: { 'no-restricted-syntax': 'off' } },
   ...caneRules,
   { files: ['**/*.test.ts', 'e2e/**/*.ts'], rules: { 'no-restricted-imports': 'off' } },
 );

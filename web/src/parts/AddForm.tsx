@@ -11,6 +11,7 @@ import { Action, Caption, Field, InlineSelect } from '../theme/pieces.js';
 import { UNSENT } from '../wire/leaving.js';
 import { change, useSaid } from '../wire/save.js';
 import { Warning } from './Warning.js';
+import { grey } from '../theme/grey.js';
 
 export type FieldKind = 'text' | 'mass' | 'length' | 'temperature' | 'number' | 'colour' | 'date' | 'choice';
 type Values = Record<string, string>;
@@ -197,15 +198,15 @@ export function AddForm<D extends object>(props: AddFormProps<D>): ReactElement 
                     style={{
                       width: 44,
                       height: 38,
-                      border: '1px solid #141414',
+                      border: `1px solid ${grey.ink}`,
                       padding: 2,
-                      background: '#fff',
+                      background: grey.tile,
                       flex: 'none',
                     }}
                     value={
                       /^#?[0-9a-f]{6}$/i.test(watch(field.name) ?? '')
                         ? `#${(watch(field.name) ?? '').replace('#', '')}`
-                        : '#999999'
+                        : grey.unknown
                     }
                     onChange={(e) => {
                       setValue(field.name, e.currentTarget.value.slice(1).toUpperCase(), { shouldDirty: true });

@@ -1,4 +1,5 @@
 import type { ReactElement } from 'react';
+import { grey } from '../theme/grey.js';
 
 /** How much of an amount is there: clay as far as it goes, hatched where it is short. */
 export function AmountBar({
@@ -18,7 +19,7 @@ export function AmountBar({
     <svg width="100%" height="15" aria-hidden style={{ display: 'block' }}>
       <rect x="0" width={`${there}%`} height="15" fill={`#${hex}`} />
       {short > 0 && (
-        <rect x={`${there}%`} y="0.5" width={`${width(short)}%`} height="14" fill="url(#short)" stroke="#141414" />
+        <rect x={`${there}%`} y="0.5" width={`${width(short)}%`} height="14" fill="url(#short)" stroke={grey.ink} />
       )}
     </svg>
   );

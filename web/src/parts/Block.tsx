@@ -1,6 +1,7 @@
 import type { ReactElement } from 'react';
 import type { Kind } from '#core/clay';
 import { textureOf } from './texture.js';
+import { grey } from '../theme/grey.js';
 
 const PX_PER_GRAM = 1.02;
 const HEIGHT = 46;
@@ -36,7 +37,7 @@ export function Block({
     >
       <rect width={filled} height={height} fill={`#${hex}`} />
       {texture !== null && <rect width={filled} height={height} fill={texture} />}
-      <rect width={full} height={height} fill="none" stroke="#6d6d6d" strokeDasharray="2 3" />
+      <rect width={full} height={height} fill="none" stroke={grey.ghost} strokeDasharray="2 3" />
     </svg>
   );
 }

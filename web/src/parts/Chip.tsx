@@ -1,6 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
 import { xyzOfHex } from '#core/colour';
+import { inkOn } from '../theme/grey.js';
 
 interface ChipProps {
   readonly hex: string;
@@ -14,8 +15,6 @@ interface ChipProps {
 /** A chip as it hangs on the board: rounded clay with a hole, and the ratio scratched into it. */
 export function Chip({ hex, width, height, scratched = [], surround = 'bench' }: ChipProps): ReactElement {
   const hole = Math.max(10, Math.min(24, width * 0.125));
-  // black or white, whichever stands out more from the clay (they cross at a luminance of about 0.18)
-  const dark = xyzOfHex(hex).y > 0.18;
   return (
     <Box
       position="relative"
@@ -45,7 +44,7 @@ export function Chip({ hex, width, height, scratched = [], surround = 'bench' }:
           fontSize="text"
           lineHeight={1.35}
           opacity={0.85}
-          style={{ color: dark ? '#000' : '#fff' }}
+          style={{ color: inkOn(xyzOfHex(hex).y) }}
           overflow="hidden"
         >
           {scratched.map((line) => (

@@ -2,6 +2,7 @@ import type { ReactElement } from 'react';
 import { showLength } from '#core/units';
 import type { PlainLayout } from '#contract';
 import { useUnits } from '../state/view.js';
+import { grey } from '../theme/grey.js';
 
 interface CutLayoutProps {
   readonly layout: PlainLayout;
@@ -22,7 +23,7 @@ export function CutLayout({ layout, cutter, hex, room }: CutLayoutProps): ReactE
     : [cutter.width, cutter.height ?? cutter.width];
   const bar = units === 'metric' ? 20 : 25.4;
   const whole = { width: left + Math.max(w, bar * scale + 60) + 8, height: l + below + 4 };
-  const label = { fontSize: 12, fill: '#141414' } as const;
+  const label = { fontSize: 12, fill: grey.ink } as const;
   return (
     <svg
       width={whole.width}
@@ -39,7 +40,7 @@ export function CutLayout({ layout, cutter, hex, room }: CutLayoutProps): ReactE
         <rect width={w} height={l} fill={`#${hex}`} />
         {Array.from({ length: layout.perSheet }, (_, i) => {
           const [x, y] = [(layout.centres[2 * i] ?? 0) * scale, l - (layout.centres[2 * i + 1] ?? 0) * scale];
-          const style = { fill: 'none', stroke: '#000', strokeOpacity: 0.75, strokeWidth: 1 } as const;
+          const style = { fill: 'none', stroke: grey.black, strokeOpacity: 0.75, strokeWidth: 1 } as const;
           return cutter.height === null ? (
             <circle key={i} cx={x} cy={y} r={(cw * scale) / 2} {...style} />
           ) : (
@@ -53,19 +54,19 @@ export function CutLayout({ layout, cutter, hex, room }: CutLayoutProps): ReactE
             />
           );
         })}
-        <g stroke="#141414">
+        <g stroke={grey.ink}>
           <path d={`M-10 0.5h6M-10 ${l - 0.5}h6M-7 0V${l}`} fill="none" />
         </g>
         <text {...label} transform={`translate(-14 ${l / 2}) rotate(-90)`} textAnchor="middle">
           {showLength(layout.length, units)}
         </text>
-        <g stroke="#141414">
+        <g stroke={grey.ink}>
           <path d={`M0.5 ${l + 4}v6M${w - 0.5} ${l + 4}v6M0 ${l + 7}H${w}`} fill="none" />
         </g>
         <text {...label} x={w / 2} y={l + 22} textAnchor="middle">
           {showLength(layout.width, units)}
         </text>
-        <path d={`M0 ${l + 36}H${bar * scale}`} stroke="#141414" strokeWidth="3" />
+        <path d={`M0 ${l + 36}H${bar * scale}`} stroke={grey.ink} strokeWidth="3" />
         <text {...label} x={bar * scale + 6} y={l + 40}>
           {units === 'metric' ? '20 mm' : '1 in'}
         </text>

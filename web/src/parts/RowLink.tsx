@@ -1,5 +1,6 @@
 import { chakra } from '@chakra-ui/react';
 import { Link } from 'react-router';
+import { grey } from '../theme/grey.js';
 
 /** One row of a list at the left edge; the open one stands on a thick edge. */
 export const RowLink = chakra(Link, {
@@ -10,6 +11,6 @@ export const RowLink = chakra(Link, {
     paddingLeft: '21px',
     borderBottom: 'hair',
     _hover: { background: 'tile' },
-    '&[aria-current=page]': { boxShadow: 'inset 9px 0 0 #141414', background: 'tile' },
+    '&[aria-current=page]': { boxShadow: `inset 9px 0 0 ${grey.ink}`, background: 'tile' },
   },
 });

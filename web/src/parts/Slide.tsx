@@ -1,4 +1,5 @@
 import { useRef, type ReactElement } from 'react';
+import { grey } from '../theme/grey.js';
 
 interface SlideProps {
   readonly label: string;
@@ -33,7 +34,7 @@ export function Slide({ label, text, value, low, high, grain, width, onSlide, on
       max={high}
       step={grain}
       value={value}
-      style={{ width, accentColor: '#141414', display: 'block' }}
+      style={{ width, accentColor: grey.ink, display: 'block' }}
       onChange={(e) => {
         moved.current = true;
         onSlide(e.currentTarget.valueAsNumber);

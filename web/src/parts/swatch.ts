@@ -1,5 +1,6 @@
+import { grey } from '../theme/grey.js';
 /** Colour of a thing that nobody knows any more. */
-const GONE = '#999999';
+const GONE = grey.unknown;
 
 /** A CSS background: one colour, or those along a fade. @param hexes six digits each */
 export function swatch(hexes: readonly string[]): string {

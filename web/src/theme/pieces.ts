@@ -1,4 +1,5 @@
 import { chakra } from '@chakra-ui/react';
+import { grey } from './grey.js';
 
 /** The few pieces of furniture that every station is made of. */
 
@@ -71,7 +72,7 @@ export const Inline = chakra('input', {
     lineHeight: 1.3,
     _hover: { background: 'tile' },
     _focus: { background: 'tile' },
-    '&[aria-invalid=true]': { borderBottom: '3px double #141414' },
+    '&[aria-invalid=true]': { borderBottom: `3px double ${grey.ink}` },
   },
 });
 
@@ -140,7 +141,7 @@ export const Key = chakra('kbd', {
 /** The dashed place where one more thing goes. */
 export const Plus = chakra('button', {
   base: {
-    border: '1px dashed #141414',
+    border: 'dashed',
     width: '46px',
     height: '46px',
     fontWeight: 700,

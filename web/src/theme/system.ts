@@ -1,4 +1,5 @@
 import { createSystem, defaultBaseConfig, defineConfig } from '@chakra-ui/react';
+import { grey } from './grey.js';
 
 /**
  * The look of the house, once. No colour but greys: the only colour on the
@@ -15,12 +16,12 @@ export const system = createSystem(
     theme: {
       tokens: {
         colors: {
-          bench: { value: '#c9c9c9' },
-          paper: { value: '#f6f6f6' },
-          tile: { value: '#ffffff' },
-          ink: { value: '#141414' },
-          ink2: { value: '#444444' },
-          hairline: { value: '#8a8a8a' },
+          bench: { value: grey.bench },
+          paper: { value: grey.paper },
+          tile: { value: grey.tile },
+          ink: { value: grey.ink },
+          ink2: { value: grey.ink2 },
+          hairline: { value: grey.hairline },
         },
         fonts: {
           heading: { value: '"Bricolage Grotesque Variable", sans-serif' },
@@ -40,15 +41,16 @@ export const system = createSystem(
         spacing: steps,
         sizes: steps,
         borders: {
-          rule: { value: '1px solid #141414' },
-          hair: { value: '1px solid #8a8a8a' },
-          thick: { value: '9px solid #141414' },
+          rule: { value: `1px solid ${grey.ink}` },
+          dashed: { value: `1px dashed ${grey.ink}` },
+          hair: { value: `1px solid ${grey.hairline}` },
+          thick: { value: `9px solid ${grey.ink}` },
         },
       },
     },
     globalCss: {
       '*, *::before, *::after': { boxSizing: 'border-box', margin: 0, padding: 0 },
-      'html, body, #root': { height: '100%', '@media print': { height: 'auto', background: '#ffffff' } },
+      'html, body, #root': { height: '100%', '@media print': { height: 'auto', background: grey.tile } },
       body: {
         fontFamily: 'body',
         fontSize: 'text',
@@ -62,7 +64,7 @@ export const system = createSystem(
       'button:disabled': { cursor: 'default' },
       'ul, ol': { listStyle: 'none' },
       a: { color: 'inherit' },
-      ':focus-visible': { outline: '3px solid #141414', outlineOffset: '2px' },
+      ':focus-visible': { outline: `3px solid ${grey.ink}`, outlineOffset: '2px' },
       'h1, h2, h3': { fontFamily: 'heading', fontWeight: 700, lineHeight: 1.15, textWrap: 'balance' },
       h1: { fontSize: 'h1' },
       h2: { fontSize: 'h2' },

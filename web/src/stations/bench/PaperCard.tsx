@@ -7,6 +7,7 @@ import { PAPER_SIZE } from '../../parts/paper.js';
 import { useUnits, useView } from '../../state/view.js';
 import { showDate } from '../../state/today.js';
 import { wordsOf } from './stepWords.js';
+import { grey } from '../../theme/grey.js';
 
 /** Sentences follow each other; what is no sentence gets a dot between. */
 const inOneLine = (lines: readonly string[]): string =>
@@ -24,8 +25,8 @@ export function PaperCard({ batch }: { readonly batch: BatchAnswer }): ReactElem
       data-paper
       display="none"
       css={{ '@media print': { display: 'block' } }}
-      color="#000"
-      background="#fff"
+      color={grey.black}
+      background={grey.tile}
       fontSize={small ? '9pt' : '11pt'}
       lineHeight={1.32}
     >

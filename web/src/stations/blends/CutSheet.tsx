@@ -5,6 +5,7 @@ import { showLength, showMass } from '#core/units';
 import type { CutDto } from '#contract';
 import { useUnits } from '../../state/view.js';
 import type { BlendColour } from './workedBlend.js';
+import { grey, inkOn } from '../../theme/grey.js';
 
 interface CutSheetProps {
   readonly layout: Layout;
@@ -130,7 +131,7 @@ export function CutSheet({ layout, colours, layers, sheet, scale, onDrag, onDrop
         const own = colours[i];
         if (!own || own.grams < 0.05) return null;
         const at = middleOf([...outline, outline[0]!]);
-        const ink = xyzOfHex(own.hex).y > 0.18 ? '#000' : '#fff';
+        const ink = inkOn(xyzOfHex(own.hex).y);
         return (
           <g key={i} fill={ink} textAnchor="middle" pointerEvents="none">
             <text x={X(at.x)} y={Y(at.y) - 2} fontSize="17" fontWeight="700">
@@ -147,7 +148,7 @@ export function CutSheet({ layout, colours, layers, sheet, scale, onDrag, onDrop
           <polyline
             points={cut.map((p) => `${X(p.x)},${Y(p.y)}`).join(' ')}
             fill="none"
-            stroke="#141414"
+            stroke={grey.ink}
             strokeWidth="1"
             pointerEvents="none"
           />
@@ -167,8 +168,8 @@ export function CutSheet({ layout, colours, layers, sheet, scale, onDrag, onDrop
               cx={X(p.x)}
               cy={Y(p.y)}
               r={7}
-              fill="#fff"
-              stroke="#141414"
+              fill={grey.tile}
+              stroke={grey.ink}
               strokeWidth="1.5"
               tabIndex={0}
               role="slider"
@@ -204,7 +205,7 @@ export function CutSheet({ layout, colours, layers, sheet, scale, onDrag, onDrop
           ))}
         </g>
       ))}
-      <g stroke="#141414" fill="none">
+      <g stroke={grey.ink} fill="none">
         <path d={`M23 ${TOP + h - 6}V${TOP + 12}M17 ${TOP + 20}L23 ${TOP + 10}L29 ${TOP + 20}`} strokeWidth="1.6" />
         <path
           d={
@@ -213,11 +214,11 @@ export function CutSheet({ layout, colours, layers, sheet, scale, onDrag, onDrop
           }
         />
       </g>
-      <g fontSize="13" fill="#141414">
+      <g fontSize="13" fill={grey.ink}>
         <text x={LEFT + w + 12} y={TOP + h / 2 + 4}>
           {showLength(layout.height, units)}
         </text>
-        <rect x={LEFT + w / 2 - 150} y={TOP + h + 10} width={300} height={18} fill="#c9c9c9" />
+        <rect x={LEFT + w / 2 - 150} y={TOP + h + 10} width={300} height={18} fill={grey.bench} />
         <text x={LEFT + w / 2} y={TOP + h + 24} textAnchor="middle">
           {showLength(layout.width, units)} · {layers === 1 ? 'one layer' : `${layers} layers`} of {sheet}
         </text>

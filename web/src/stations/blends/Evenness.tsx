@@ -3,6 +3,7 @@ import { memo, type ReactElement } from 'react';
 import type { Fade } from '#core/blend';
 import { showLength } from '#core/units';
 import { useUnits } from '../../state/view.js';
+import { grey } from '../../theme/grey.js';
 
 /** How fast the colour changes along the fade: as cut, and with the compensated cut. */
 export const Evenness = memo(function Evenness({
@@ -23,23 +24,23 @@ export const Evenness = memo(function Evenness({
       <LineChart data={rows} margin={{ top: 6, right: 0, bottom: 0, left: 0 }} accessibilityLayer={false}>
         <XAxis dataKey="x" type="number" domain={[0, fade.width]} hide />
         <YAxis hide domain={[0, 'dataMax']} />
-        <ReferenceLine y={0} stroke="#8a8a8a" />
+        <ReferenceLine y={0} stroke={grey.hairline} />
         <ReferenceLine
           x={fade.perceivedMiddle}
-          stroke="#141414"
+          stroke={grey.ink}
           label={{
             value: `middle to the eye, ${showLength(fade.perceivedMiddle, units)}`,
             position: fade.perceivedMiddle > fade.width / 2 ? 'insideTopRight' : 'insideTopLeft',
             fontSize: 12,
-            fill: '#141414',
+            fill: grey.ink,
           }}
         />
-        <Line type="monotone" dataKey="cut" stroke="#141414" strokeWidth={2} dot={false} isAnimationActive={false} />
+        <Line type="monotone" dataKey="cut" stroke={grey.ink} strokeWidth={2} dot={false} isAnimationActive={false} />
         {other && (
           <Line
             type="monotone"
             dataKey="even"
-            stroke="#141414"
+            stroke={grey.ink}
             strokeWidth={1}
             strokeDasharray="4 4"
             dot={false}

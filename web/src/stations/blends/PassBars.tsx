@@ -2,6 +2,7 @@ import { Box } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
 import { JUST_NOT_SEEN, type Forecast } from '#core/blend';
 import { Caption } from '../../theme/pieces.js';
+import { grey } from '../../theme/grey.js';
 
 const [WIDTH, HEIGHT] = [164, 62];
 
@@ -37,10 +38,10 @@ export function PassBars({
             y={HEIGHT - h(s)}
             width={bar - 3}
             height={h(s)}
-            fill={i < enough ? '#141414' : '#8a8a8a'}
+            fill={i < enough ? grey.ink : grey.hairline}
           />
         ))}
-        <path d={`M0 ${HEIGHT - h(JUST_NOT_SEEN)}H${WIDTH}`} stroke="#141414" strokeDasharray="2 3" />
+        <path d={`M0 ${HEIGHT - h(JUST_NOT_SEEN)}H${WIDTH}`} stroke={grey.ink} strokeDasharray="2 3" />
       </svg>
       <Box fontSize="small">
         {enough === 0 ? (

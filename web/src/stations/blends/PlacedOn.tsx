@@ -2,6 +2,7 @@ import { useRef, type ReactElement } from 'react';
 import { showLength } from '#core/units';
 import type { FadePieceDto } from '#contract';
 import { useUnits } from '../../state/view.js';
+import { grey } from '../../theme/grey.js';
 
 interface PlacedOnProps {
   readonly placed: readonly FadePieceDto[];
@@ -41,7 +42,7 @@ export function PlacedOn({ placed, width, scale, height, onMove }: PlacedOnProps
           cy={height / 2}
           r={Math.max(4, (p.size / 2) * scale)}
           fill="transparent"
-          stroke="#141414"
+          stroke={grey.ink}
           strokeWidth="1.5"
           tabIndex={0}
           role="slider"

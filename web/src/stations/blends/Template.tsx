@@ -11,6 +11,7 @@ import { showDate, today } from '../../state/today.js';
 import { useUnits, useView, type Paper } from '../../state/view.js';
 import { saveFile } from '../../parts/saveFile.js';
 import type { BlendColour } from './workedBlend.js';
+import { grey } from '../../theme/grey.js';
 
 const points = (layout: Layout, outline: readonly { x: number; y: number }[]): string =>
   outline.map((p) => `${p.x.toFixed(3)},${(layout.height - p.y).toFixed(3)}`).join(' ');
@@ -21,7 +22,7 @@ export function saveTemplate(name: string, layout: Layout, colours: readonly Ble
   const { width, height } = layout;
   const shapes = outlinesOf(layout).map(
     (outline, i) =>
-      `  <polygon points="${points(layout, outline)}" fill="none" stroke="#000" ` +
+      `  <polygon points="${points(layout, outline)}" fill="none" stroke={grey.black} ` +
       `stroke-width="0.2"><title>${escape(colours[i]?.name ?? '')}</title></polygon>`,
   );
   saveFile(
@@ -96,8 +97,8 @@ export function Template({ name, layout, colours, layers, sheet }: TemplateProps
       data-paper
       display="none"
       css={{ '@media print': { display: 'block' } }}
-      color="#000"
-      background="#fff"
+      color={grey.black}
+      background={grey.tile}
       fontSize="10pt"
       lineHeight={1.4}
     >
@@ -121,7 +122,7 @@ export function Template({ name, layout, colours, layers, sheet }: TemplateProps
             style={{ display: 'block' }}
           >
             {outlinesOf(layout).map((outline, k) => (
-              <polygon key={k} points={points(layout, outline)} fill="none" stroke="#000" strokeWidth="0.25" />
+              <polygon key={k} points={points(layout, outline)} fill="none" stroke={grey.black} strokeWidth="0.25" />
             ))}
           </svg>
           {i === tiles.length - 1 && (

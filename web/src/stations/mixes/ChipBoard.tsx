@@ -11,6 +11,7 @@ import { MassValue } from '../../parts/Value.js';
 import { useUnits } from '../../state/view.js';
 import { Caption, Field, Key, Plus, Word } from '../../theme/pieces.js';
 import { useLongBoard } from '../../wire/long.js';
+import { grey } from '../../theme/grey.js';
 
 const SORTS: readonly { readonly value: MixSort; readonly text: string }[] = [
   { value: 'hue', text: 'by hue' },
@@ -141,7 +142,7 @@ export function ChipBoard({
               onChange={(e) => {
                 setNow(e.currentTarget.checked);
               }}
-              style={{ accentColor: '#141414' }}
+              style={{ accentColor: grey.ink }}
             />{' '}
             can be made now,
           </label>{' '}

@@ -193,7 +193,7 @@ function Swatch({ title, hex }: { readonly title: string; readonly hex: string |
       <Box
         height="150px"
         borderRadius="12px"
-        border={hex === null ? '1px dashed #141414' : 'none'}
+        border={hex === null ? 'dashed' : 'none'}
         style={hex === null ? {} : { background: `#${hex}` }}
         aria-hidden
       />

@@ -14,6 +14,7 @@ import { Caption, Second, Word } from '../../theme/pieces.js';
 import type { Finding } from './useFinding.js';
 import { useFinding } from './useFinding.js';
 import { useKeys } from '../../state/keys.js';
+import { grey } from '../../theme/grey.js';
 const MOST = [1, 2, 3] as const;
 const MOST_OPTIONS = [
   { value: '1', text: 'one clay' },
@@ -73,8 +74,8 @@ function WantedColour({ finding }: WantedColourProps): ReactElement {
           width: 34,
           height: 24,
           padding: 1,
-          border: '1px solid #141414',
-          background: '#fff',
+          border: `1px solid ${grey.ink}`,
+          background: grey.tile,
           verticalAlign: 'middle',
         }}
       />
@@ -171,7 +172,7 @@ function Limits({ finding }: LimitsProps): ReactElement {
           onChange={(e) => {
             setEnough(e.currentTarget.checked);
           }}
-          style={{ accentColor: '#141414' }}
+          style={{ accentColor: grey.ink }}
         />{' '}
         only what the shelf has enough of
       </label>
@@ -183,7 +184,7 @@ function Limits({ finding }: LimitsProps): ReactElement {
           onChange={(e) => {
             setOpaque(e.currentTarget.checked);
           }}
-          style={{ accentColor: '#141414' }}
+          style={{ accentColor: grey.ink }}
         />{' '}
         opaque clays only
       </label>
@@ -297,7 +298,7 @@ export function FindMix({ shelf }: { readonly shelf: ShelfAnswer }): ReactElemen
       <Grid templateColumns="190px minmax(0, 1fr)" gap={5}>
         <Box
           height="150px"
-          border={hex === null ? '1px dashed #141414' : 'none'}
+          border={hex === null ? 'dashed' : 'none'}
           style={hex === null ? {} : { background: `#${hex}` }}
           aria-hidden
         />

@@ -15,6 +15,7 @@ import { Action, Caption, Second, Word } from '../../theme/pieces.js';
 import { useLearning } from '../../wire/queries.js';
 import { keepLearning, useLesson } from '../../workers/useLearning.js';
 import { useMakeMix } from './useMakeMix.js';
+import { grey } from '../../theme/grey.js';
 
 const NEXT = 3;
 type ClayOf = LearningAnswer['clays'][number];
@@ -161,15 +162,15 @@ function Strengths({ knowns }: { readonly knowns: readonly Known[] }): ReactElem
                 </Second>
               </Box>
               <svg width="300" height="22" viewBox="0 0 100 22" preserveAspectRatio="none" aria-hidden>
-                <path d="M0 11H100M50 3V19" stroke="#8a8a8a" strokeWidth="1" vectorEffect="non-scaling-stroke" />
+                <path d="M0 11H100M50 3V19" stroke={grey.hairline} strokeWidth="1" vectorEffect="non-scaling-stroke" />
                 <rect
                   x={place(log - spread)}
                   y="7"
                   width={Math.max(0.6, place(log + spread) - place(log - spread))}
                   height="8"
-                  fill="#8a8a8a"
+                  fill={grey.hairline}
                 />
-                <rect x={place(log) - 0.6} y="3" width="1.2" height="16" fill="#141414" />
+                <rect x={place(log) - 0.6} y="3" width="1.2" height="16" fill={grey.ink} />
               </svg>
             </Grid>
           );

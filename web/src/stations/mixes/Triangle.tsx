@@ -21,6 +21,7 @@ import { Action, Caption, Second, Word } from '../../theme/pieces.js';
 import { useTriangle } from '../../workers/useFind.js';
 import { alone, type Other } from './Ladder.js';
 import { useMakeMix } from './useMakeMix.js';
+import { grey, inkOn } from '../../theme/grey.js';
 
 const WIDTH = 520;
 const HEIGHT = triangleHeight(WIDTH);
@@ -155,7 +156,7 @@ export function Triangle({ shelf }: { readonly shelf: ShelfAnswer }): ReactEleme
               style={{ position: 'absolute', left: -20, top: -10, pointerEvents: 'none', overflow: 'visible' }}
               aria-hidden
             >
-              <g fontSize={15} fontWeight={600} fill="#141414">
+              <g fontSize={15} fontWeight={600} fill={grey.ink}>
                 <text x={WIDTH / 2 + 26} y={8}>
                   {three[0]?.name}
                 </text>
@@ -172,7 +173,7 @@ export function Triangle({ shelf }: { readonly shelf: ShelfAnswer }): ReactEleme
                   cx={p.x * WIDTH}
                   cy={p.y * HEIGHT}
                   r={2}
-                  fill={p.lab.l > 50 ? '#000' : '#fff'}
+                  fill={inkOn(xyzOfLab(p.lab).y)}
                   opacity={0.5}
                 />
               ))}
@@ -181,10 +182,10 @@ export function Triangle({ shelf }: { readonly shelf: ShelfAnswer }): ReactEleme
                 cy={at.y * HEIGHT}
                 r={14}
                 fill={`#${hexOf(xyzOfLab(at.lab))}`}
-                stroke="#fff"
+                stroke={grey.tile}
                 strokeWidth={5}
               />
-              <circle cx={at.x * WIDTH} cy={at.y * HEIGHT} r={16.5} fill="none" stroke="#000" strokeWidth={1.5} />
+              <circle cx={at.x * WIDTH} cy={at.y * HEIGHT} r={16.5} fill="none" stroke={grey.black} strokeWidth={1.5} />
             </svg>
           </Box>
           <Here at={at} three={three} />

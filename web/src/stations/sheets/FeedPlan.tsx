@@ -10,6 +10,7 @@ import { Warning } from '../../parts/Warning.js';
 import { useUnits } from '../../state/view.js';
 import { Caption } from '../../theme/pieces.js';
 import { useRollPlan, workRoll } from './rollPlan.js';
+import { grey } from '../../theme/grey.js';
 
 const SCHOOLS = SCHOOLS_OF_THINNING.map((value) => ({
   value,
@@ -96,7 +97,7 @@ export function FeedPlan({ own }: { readonly own: MachineDto }): ReactElement {
             onChange={(e) => {
               plan({ turns: e.currentTarget.checked });
             }}
-            style={{ accentColor: '#141414' }}
+            style={{ accentColor: grey.ink }}
           />{' '}
           quarter turns
         </label>

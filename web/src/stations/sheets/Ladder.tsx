@@ -4,10 +4,11 @@ import { MM_PER_INCH, showLength } from '#core/units';
 import type { BenchSetupDto, MachineDto } from '#contract';
 import { useUnits, useView } from '../../state/view.js';
 import { equalsOf, type Edge, type Rung } from './equals.js';
+import { grey } from '../../theme/grey.js';
 
 const FILL: Readonly<Record<Knowledge, string>> = {
-  measured: '#141414',
-  interpolated: '#5e5e5e',
+  measured: grey.ink,
+  interpolated: grey.soft,
   assumed: 'url(#assumed)',
 };
 const [LEFT, TOP, HEIGHT] = [64, 8, 520];
@@ -18,7 +19,7 @@ const CLEAR = 17;
 const MOST_CARDS = 12;
 
 /** Keeps figures readable where a line runs behind them. */
-const HALO = { stroke: '#c9c9c9', strokeWidth: 5, paintOrder: 'stroke' } as const;
+const HALO = { stroke: grey.bench, strokeWidth: 5, paintOrder: 'stroke' } as const;
 
 interface LadderProps {
   readonly machines: readonly MachineDto[];
@@ -150,14 +151,14 @@ export function Ladder({ machines, setup, chosen, settingId, pointed, trueSize, 
         <g transform={`translate(0 ${TOP})`} fontSize="13">
           {ticks.map((i) => (
             <g key={i}>
-              <path d={`M${LEFT} ${y(i * step)}H${width}`} stroke="#a9a9a9" />
-              <text x={LEFT - 10} y={y(i * step) + 4} textAnchor="end" fill="#141414">
+              <path d={`M${LEFT} ${y(i * step)}H${width}`} stroke={grey.scale} />
+              <text x={LEFT - 10} y={y(i * step) + 4} textAnchor="end" fill={grey.ink}>
                 {tickWords(i)}
               </text>
             </g>
           ))}
           {line !== null && (
-            <path d={`M${LEFT} ${y(line)}H${width}`} stroke="#141414" strokeWidth="2" strokeDasharray="2 4" />
+            <path d={`M${LEFT} ${y(line)}H${width}`} stroke={grey.ink} strokeWidth="2" strokeDasharray="2 4" />
           )}
           {rungs.map((rung, column) => {
             const plain = rung.id === 'cards' || rung.id === 'guides';
@@ -206,7 +207,7 @@ export function Ladder({ machines, setup, chosen, settingId, pointed, trueSize, 
                         width={edge}
                         height={h}
                         fill={FILL[e.knowledge]}
-                        stroke={e.knowledge === 'assumed' ? '#141414' : 'none'}
+                        stroke={e.knowledge === 'assumed' ? grey.ink : 'none'}
                       />
                       {(e.id === settingId || e.id === equals?.edge.id) && (
                         <rect
@@ -215,7 +216,7 @@ export function Ladder({ machines, setup, chosen, settingId, pointed, trueSize, 
                           width={edge + 8}
                           height={h + 8}
                           fill="none"
-                          stroke="#141414"
+                          stroke={grey.ink}
                           strokeWidth="2"
                         />
                       )}
@@ -226,7 +227,7 @@ export function Ladder({ machines, setup, chosen, settingId, pointed, trueSize, 
                           width={edge + 8}
                           height={h + 8}
                           fill="none"
-                          stroke="#141414"
+                          stroke={grey.ink}
                           strokeDasharray="3 2"
                         />
                       )}
@@ -236,12 +237,12 @@ export function Ladder({ machines, setup, chosen, settingId, pointed, trueSize, 
                         textAnchor="end"
                         fontWeight="700"
                         fontSize="16"
-                        fill="#141414"
+                        fill={grey.ink}
                         {...HALO}
                       >
                         {e.label}
                       </text>
-                      <text x={edge + 8} y={figure + 4} fill="#141414" {...HALO}>
+                      <text x={edge + 8} y={figure + 4} fill={grey.ink} {...HALO}>
                         {e.knowledge === 'assumed' ? '~' : ''}
                         {show(e.mm).replace(' mm', '').replace(' in', '')}
                       </text>
@@ -249,7 +250,7 @@ export function Ladder({ machines, setup, chosen, settingId, pointed, trueSize, 
                   );
                 })}
                 {plain ? (
-                  <text y={HEIGHT + 28} fontSize="15" fontWeight="700" fill="#141414">
+                  <text y={HEIGHT + 28} fontSize="15" fontWeight="700" fill={grey.ink}>
                     {rung.name}
                   </text>
                 ) : (
@@ -265,13 +266,13 @@ export function Ladder({ machines, setup, chosen, settingId, pointed, trueSize, 
                       if (k.key === 'Enter') onChoose(rung.id, null);
                     }}
                   >
-                    <text y={HEIGHT + 28} fontSize="15" fontWeight="700" fill="#141414">
+                    <text y={HEIGHT + 28} fontSize="15" fontWeight="700" fill={grey.ink}>
                       {rung.name}
                     </text>
-                    <text y={HEIGHT + 45} fontSize="12" fill="#141414">
+                    <text y={HEIGHT + 45} fontSize="12" fill={grey.ink}>
                       {rung.edges[0]?.label} is widest · {showLength(machines[column]?.rollerWidthMm ?? 0, units)} wide
                     </text>
-                    {rung.id === chosen && <rect x={0} y={HEIGHT + 50} width={118} height={9} fill="#141414" />}
+                    {rung.id === chosen && <rect x={0} y={HEIGHT + 50} width={118} height={9} fill={grey.ink} />}
                   </g>
                 )}
               </g>

@@ -5,6 +5,7 @@ import type { SheetAnswer } from '#contract';
 import { useUnits } from '../../state/view.js';
 import { Caption } from '../../theme/pieces.js';
 import { leftOfSheet } from './sheetWords.js';
+import { grey } from '../../theme/grey.js';
 
 /** px for a mm of a sheet lying flat, and of the face of a plug. */
 const [FLAT, FACE] = [1.6, 4.6];
@@ -67,7 +68,9 @@ export function MadeSheet({ sheet, chosen, onChoose, fits }: MadeSheetProps): Re
                 h - (band.from + (band.layout.centres[2 * i + 1] ?? 0)) * scale,
               ];
               if (band.cutter.shape === 'round')
-                return <circle key={`${b} ${i}`} cx={x} cy={y} r={(band.cutter.diameter / 2) * scale} fill="#c9c9c9" />;
+                return (
+                  <circle key={`${b} ${i}`} cx={x} cy={y} r={(band.cutter.diameter / 2) * scale} fill={grey.bench} />
+                );
               const [pw, ph] = band.layout.turned
                 ? [band.cutter.height, band.cutter.width]
                 : [band.cutter.width, band.cutter.height];
@@ -78,7 +81,7 @@ export function MadeSheet({ sheet, chosen, onChoose, fits }: MadeSheetProps): Re
                   y={y - (ph / 2) * scale}
                   width={pw * scale}
                   height={ph * scale}
-                  fill="#c9c9c9"
+                  fill={grey.bench}
                 />
               );
             }),

@@ -2,6 +2,7 @@ import { Box } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
 import { useView } from '../../state/view.js';
 import { Caption } from '../../theme/pieces.js';
+import { grey } from '../../theme/grey.js';
 
 /** A bank card is so wide (ISO/IEC 7810, ID-1). */
 const CARD_WIDTH = 85.6;
@@ -22,7 +23,7 @@ export function TrueScale(): ReactElement {
           onChange={(e) => {
             setPxPerMm(e.currentTarget.valueAsNumber);
           }}
-          style={{ width: '100%', accentColor: '#141414' }}
+          style={{ width: '100%', accentColor: grey.ink }}
           aria-label="How large a millimetre is on this screen"
           aria-valuetext={`${pxPerMm.toFixed(2)} px`}
         />

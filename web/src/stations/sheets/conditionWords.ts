@@ -51,78 +51,82 @@ function passLine({ fold, portions }: Extract<ConditionStep, { kind: 'pass' }>):
   return `${how}, again and again${each}.`;
 }
 
+type Kind = ConditionStep['kind'];
+type StepOf<K extends Kind> = Extract<ConditionStep, { readonly kind: K }>;
+
+const minutes = (step: { readonly minutes: number }): string => String(step.minutes);
+
+/** Clay that is too much for one go. */
+const lots = (step: { readonly portions: number; readonly grams: number }, units: UnitSystem): string =>
+  step.portions > 1 ? ` In ${step.portions} portions of ${showMass(step.grams, units)}, one after the other.` : '';
+
+/** Said to those who see for themselves when it is enough. */
+const ENOUGH = 'It folds without a crack';
+
+const WORDS: { readonly [K in Kind]: (step: StepOf<K>, units: UnitSystem) => BenchWords } = {
+  warm: (step) => ({
+    title: 'Warm it',
+    line: 'Wrapped, in a pocket or under the arm. Never on a heater.',
+    figure: minutes(step),
+    of: 'minutes',
+  }),
+  cool: (step) => ({ title: 'Cool it', line: 'On a cold tile, wrapped.', figure: minutes(step), of: 'minutes' }),
+  knock: () => ({
+    title: 'Knock it flat',
+    line: 'While it is still wrapped: with a mallet or the roller, from all sides.',
+  }),
+  slice: (step, units) => ({
+    title: 'Slice it',
+    line: `No thicker than ${showLength(step.mm, units)}.${lots(step, units)}`,
+    figure: showLength(step.mm, units),
+    of: 'at most',
+  }),
+  crumble: (step, units) => ({
+    title: 'Break it small',
+    line: `It crumbles under a blade: break it in crumbs.${lots(step, units)}`,
+  }),
+  press: (step, units) => ({
+    title: 'Press it together',
+    line: `By hand and with the roller, to ${showLength(step.mm, units)}.`,
+    figure: showLength(step.mm, units),
+    of: 'thick',
+  }),
+  softener: () => ({
+    title: 'A little softener',
+    line: 'A drop or two for a small block, or some soft clay of the same colour. Work it in.',
+  }),
+  'step up': ({ from, to }) => ({
+    title: 'Thinnest first, then step up',
+    line: `Begin at your ${from.label}, gather the flakes, and go up one setting at a time to your ${to.label}.`,
+    figure: from.label,
+    of: `to ${to.label}`,
+  }),
+  pass: (step) => ({
+    title: `Pass at your ${step.setting.label}`,
+    line: passLine(step),
+    about: step.passes,
+    enough: ENOUGH,
+  }),
+  knead: (step, units) => ({
+    title: 'Work it by hand',
+    line: `Roll it to a rope, fold it, roll again. Each fold is one turn.${lots(step, units)}`,
+    about: step.turns,
+    enough: ENOUGH,
+  }),
+  rest: (step) => ({
+    title: 'Rest it',
+    line: 'On a cold tile until it is firm enough to cut.',
+    figure: showMinutes(step.minutes),
+    of: 'on a cold tile',
+  }),
+  'try fold': () => ({
+    title: 'Try a fold',
+    line: 'Fold it flat on itself: no crack along the fold means it is ready.',
+  }),
+};
+
 /** One step of a conditioning plan in words, for the picture and for the bench. */
 export function conditionWords(step: ConditionStep, units: UnitSystem): BenchWords {
-  const thick = (mm: number): string => showLength(mm, units);
-  const lots = ({ portions, grams }: { readonly portions: number; readonly grams: number }): string =>
-    portions > 1 ? `In ${portions} portions of ${showMass(grams, units)}, one after the other.` : '';
-  switch (step.kind) {
-    case 'warm':
-      return {
-        title: 'Warm it',
-        line: 'Wrapped, in a pocket or under the arm. Never on a heater.',
-        figure: String(step.minutes),
-        of: 'minutes',
-      };
-    case 'cool':
-      return { title: 'Cool it', line: 'On a cold tile, wrapped.', figure: String(step.minutes), of: 'minutes' };
-    case 'knock':
-      return {
-        title: 'Knock it flat',
-        line: 'While it is still wrapped: with a mallet or the roller, from all sides.',
-      };
-    case 'slice':
-      return {
-        title: 'Slice it',
-        line: `No thicker than ${thick(step.mm)}. ${lots(step)}`.trim(),
-        figure: thick(step.mm),
-        of: 'at most',
-      };
-    case 'crumble':
-      return { title: 'Break it small', line: `It crumbles under a blade: break it in crumbs. ${lots(step)}`.trim() };
-    case 'press':
-      return {
-        title: 'Press it together',
-        line: `By hand and with the roller, to ${thick(step.mm)}.`,
-        figure: thick(step.mm),
-        of: 'thick',
-      };
-    case 'softener':
-      return {
-        title: 'A little softener',
-        line: 'A drop or two for a small block, or some soft clay of the same colour. Work it in.',
-      };
-    case 'step up':
-      return {
-        title: 'Thinnest first, then step up',
-        line:
-          `Begin at your ${step.from.label}, gather the flakes, and go up one setting at a time to your ` +
-          `${step.to.label}.`,
-        figure: step.from.label,
-        of: `to ${step.to.label}`,
-      };
-    case 'pass':
-      return {
-        title: `Pass at your ${step.setting.label}`,
-        line: passLine(step),
-        about: step.passes,
-        enough: 'It folds without a crack',
-      };
-    case 'knead':
-      return {
-        title: 'Work it by hand',
-        line: `Roll it to a rope, fold it, roll again. Each fold is one turn. ${lots(step)}`.trim(),
-        about: step.turns,
-        enough: 'It folds without a crack',
-      };
-    case 'rest':
-      return {
-        title: 'Rest it',
-        line: 'On a cold tile until it is firm enough to cut.',
-        figure: showMinutes(step.minutes),
-        of: 'on a cold tile',
-      };
-    case 'try fold':
-      return { title: 'Try a fold', line: 'Fold it flat on itself: no crack along the fold means it is ready.' };
-  }
+  const words = WORDS[step.kind] as (step: ConditionStep, units: UnitSystem) => BenchWords;
+  return words(step, units);
 }

@@ -17,6 +17,7 @@ import { useMachines } from '../../wire/queries.js';
 import { useUsedIn } from '../../wire/queries.js';
 import { change, useRefusal } from '../../wire/save.js';
 import { inOrder } from './shelfWords.js';
+import { grey } from '../../theme/grey.js';
 
 const KIND_OPTIONS = KINDS.map((value) => ({ value, text: value }));
 
@@ -199,7 +200,7 @@ function BlockWords({
           aria-label="Take from this block"
           checked={chosen}
           onChange={onChoose}
-          style={{ accentColor: '#141414', marginTop: 6 }}
+          style={{ accentColor: grey.ink, marginTop: 6 }}
         />
       )}
       <Box flex={1}>

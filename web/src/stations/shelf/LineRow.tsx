@@ -12,6 +12,7 @@ import { Plus, Word } from '../../theme/pieces.js';
 import { readNumber } from '#core/units';
 import { change, useRefusal } from '../../wire/save.js';
 import { today } from '../../state/today.js';
+import { grey } from '../../theme/grey.js';
 
 const Clay = chakra('button', {
   base: {
@@ -41,7 +42,7 @@ export function LineRow({ line, clays, blocks, chosen, onChoose, onAddColour }: 
       gap={4}
       paddingY="10px"
       borderBottom="2px solid"
-      borderColor="#6d6d6d"
+      borderColor={grey.ghost}
       as="section"
       aria-label={line.name}
     >

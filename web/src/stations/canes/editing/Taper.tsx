@@ -6,6 +6,7 @@ import { Slide } from '../../../parts/Slide.js';
 import { LengthValue } from '../../../parts/Value.js';
 import { useUnits } from '../../../state/view.js';
 import { Caption, Second } from '../../../theme/pieces.js';
+import { grey } from '../../../theme/grey.js';
 
 const WIDTH = 330;
 const LEAST = 3;
@@ -50,10 +51,10 @@ export function Taper({ from, length, value, label, onSlide, onSet }: TaperProps
       <svg width={WIDTH} height="44" aria-hidden style={{ display: 'block', marginTop: 6 }}>
         <path
           d={`M8 2L${WIDTH - 8} ${22 - 20 * (low / from)}V${22 + 20 * (low / from)}L8 42Z`}
-          fill="#f6f6f6"
-          stroke="#141414"
+          fill={grey.paper}
+          stroke={grey.ink}
         />
-        <path d={`M${8 + share * (WIDTH - 16)} 0V44`} stroke="#141414" strokeWidth="4" />
+        <path d={`M${8 + share * (WIDTH - 16)} 0V44`} stroke={grey.ink} strokeWidth="4" />
       </svg>
       <Slide
         label="Reduce, by hand"

@@ -6,6 +6,7 @@ import { complaint } from '#core/units';
 import { Value } from '../../../parts/Value.js';
 import { Warning } from '../../../parts/Warning.js';
 import { Caption } from '../../../theme/pieces.js';
+import { grey } from '../../../theme/grey.js';
 
 const WIDTH = 330;
 /** mm by which a drawn line is simplified, and the smallest region that can be rolled. */
@@ -57,7 +58,7 @@ export default function DrawPad({ regions, colourOf, onDraw }: DrawPadProps): Re
   return (
     <Box marginTop={2}>
       <Box
-        border="1px dashed #141414"
+        border="dashed"
         width={`${width * scale + 2}px`}
         aria-label="Draw an outline"
         role="img"
@@ -86,11 +87,11 @@ export default function DrawPad({ regions, colourOf, onDraw }: DrawPadProps): Re
                 points={flat(r.points)}
                 closed
                 fill={`#${colourOf(r)}`}
-                stroke="#141414"
+                stroke={grey.ink}
                 strokeWidth={0.5}
               />
             ))}
-            {line && <Line points={flat(line)} stroke="#141414" strokeWidth={2} closed={line.length > 2} />}
+            {line && <Line points={flat(line)} stroke={grey.ink} strokeWidth={2} closed={line.length > 2} />}
           </Layer>
         </Stage>
       </Box>

@@ -84,7 +84,7 @@ export function Exchange(): ReactElement {
         <h1>In and out</h1>
         <Second>mixes and colours as files that other programs read too</Second>
       </Flex>
-      <Box border="1px dashed #141414" padding={5}>
+      <Box border="dashed" padding={5}>
         <input
           ref={input}
           type="file"

@@ -14,6 +14,7 @@ import { today, showDate } from '../../../state/today.js';
 import { PAPERS, useUnits, useView } from '../../../state/view.js';
 import { Action, Caption, Field, Key } from '../../../theme/pieces.js';
 import { ask } from '../../../wire/ask.js';
+import { grey } from '../../../theme/grey.js';
 
 interface Size {
   readonly width: number;
@@ -112,8 +113,8 @@ export function Labels(): ReactElement {
           data-paper
           display="none"
           css={{ '@media print': { display: 'block', printColorAdjust: 'exact' } }}
-          color="#000"
-          background="#fff"
+          color={grey.black}
+          background={grey.tile}
         >
           <Global
             styles={{
@@ -139,8 +140,8 @@ function OneLabel({ mix, size }: { readonly mix: TakeOutAnswer[number]; readonly
     <Flex
       data-label
       border="0.3mm solid #000"
-      background="#fff"
-      color="#000"
+      background={grey.tile}
+      color={grey.black}
       overflow="hidden"
       flex="none"
       style={{ width: `${size.width}mm`, height: `${size.height}mm` }}

@@ -7,6 +7,7 @@ import { useUnits, useView } from '../../../state/view.js';
 import { PAPER_SIZE } from '../../../parts/paper.js';
 import { showMass } from '#core/units';
 import type { Matched } from './matched.js';
+import { grey } from '../../../theme/grey.js';
 
 interface MixingSheetProps {
   readonly name: string;
@@ -30,8 +31,8 @@ export function MixingSheet({ name, pictureId, rows, clays }: MixingSheetProps):
       data-paper
       display="none"
       css={{ '@media print': { display: 'block', printColorAdjust: 'exact' } }}
-      color="#000"
-      background="#fff"
+      color={grey.black}
+      background={grey.tile}
       fontSize="9.5pt"
       lineHeight={1.35}
     >

@@ -70,7 +70,7 @@ function AllPalettes(): ReactElement {
         <h1>Colours of a photograph</h1>
         <Second>each with the mix of your clays that comes nearest</Second>
       </Flex>
-      <Box border="1px dashed #141414" padding={5}>
+      <Box border="dashed" padding={5}>
         <input
           ref={input}
           type="file"

@@ -33,7 +33,7 @@ export function Picture({ source, room = ROOM, gains, patch, purpose, onPoint }:
   useEffect(() => {
     if (image) canvas.current?.getContext('2d')?.putImageData(image, 0, 0);
   }, [image]);
-  if (!size) return <Box width={`${room.width}px`} height={`${room.height}px`} border="1px dashed #141414" />;
+  if (!size) return <Box width={`${room.width}px`} height={`${room.height}px`} border="dashed" />;
   const scale = Math.min(room.width / size.width, room.height / size.height, 40);
   const [width, height] = [size.width * scale, size.height * scale];
   const clamp = (p: Point): Point => ({
