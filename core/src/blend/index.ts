@@ -41,6 +41,7 @@ export {
   tapeOf,
   windUp,
   type Plug,
+  type FannedPlug,
   type RolledPlug,
   type Tape,
   type Winding,

@@ -1,0 +1,89 @@
+import type { Mixable } from '#core/material';
+import { thicknesses, type SettingThickness } from '#core/sheet';
+import type { BatchAnswer, BatchDto, MachineDto, MachinesAnswer, PieceDto } from '#contract';
+
+/** A setting of one of the machines; `own` is that of the bench. */
+export interface OwnSetting extends SettingThickness {
+  readonly machine: MachineDto;
+  readonly own: boolean;
+}
+
+/** The machine on the bench, or the first there is. */
+export const ownMachine = ({ machines, setup }: MachinesAnswer): MachineDto | undefined =>
+  machines.find((m) => m.id === setup.machineId) ?? machines[0];
+
+/** All settings that a layer can be rolled at. */
+export function settingsOf(machines: MachinesAnswer): readonly OwnSetting[] {
+  const own = ownMachine(machines);
+  return machines.machines.flatMap((machine) =>
+    thicknesses(machine).map((s) => ({ ...s, machine, own: machine.id === own?.id })),
+  );
+}
+
+/** What of a batch is saved. */
+export const dtoOf = ({ id, version, name, note, dueOn, pieces }: BatchAnswer): BatchDto => ({
+  id,
+  version,
+  name,
+  note,
+  dueOn,
+  pieces: [...pieces],
+});
+
+/** Widest sheet that is laid out unasked, mm. */
+const USUAL_SHEET = 110;
+
+/** The first of a new kind of piece; null where no machine says how thick a sheet is. */
+export function newPiece(batch: BatchAnswer, machines: MachinesAnswer, of: Mixable): PieceDto | null {
+  const own = ownMachine(machines);
+  const usual = own?.settings[Math.floor(own.settings.length / 2)];
+  if (!own || !usual) return null;
+  return {
+    id: crypto.randomUUID(),
+    name: `Piece ${batch.pieces.length + 1}`,
+    shape: 'round',
+    widthMm: 20,
+    heightMm: null,
+    count: 10,
+    spare: 1,
+    bridgeMm: 2,
+    edgeMm: batch.pieces.at(-1)?.edgeMm ?? 0,
+    sheetWidthMm: Math.min(USUAL_SHEET, own.rollerWidthMm),
+    sheetLengthMm: 200,
+    layers: [{ id: crypto.randomUUID(), of, settingId: usual.id }],
+  };
+}
+
+const LONGEST_NAME = 80;
+
+/** The same batch once more, for another day: nothing of it is shared with the first. */
+export const copyOf = (batch: BatchAnswer): BatchDto => ({
+  id: crypto.randomUUID(),
+  version: 0,
+  name: `${batch.name}, again`.slice(0, LONGEST_NAME),
+  note: batch.note,
+  dueOn: null,
+  pieces: batch.pieces.map((p) => ({
+    ...p,
+    id: crypto.randomUUID(),
+    layers: p.layers.map((l) => ({ ...l, id: crypto.randomUUID() })),
+  })),
+});
+
+/** A sentence about one of the fields of a form. */
+export interface FieldSentence {
+  readonly field: string;
+  readonly sentence: string;
+}
+
+/** Those sentences of a refusal that are about one of the pieces, by its own fields. */
+export function refusedOf(fields: readonly FieldSentence[] | undefined, at: number): readonly FieldSentence[] {
+  const place = `pieces.${at}.`;
+  return (fields ?? [])
+    .filter((f) => f.field.startsWith(place))
+    .map((f) => ({ field: f.field.slice(place.length), sentence: f.sentence }));
+}
+
+/** Whether a refusal is about no field that is shown with its own sentence. */
+export const isGeneral = (fields: readonly FieldSentence[] | undefined): boolean =>
+  !(fields ?? []).some((f) => f.field === 'name' || f.field.startsWith('pieces.'));

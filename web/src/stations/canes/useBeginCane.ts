@@ -1,0 +1,39 @@
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import type { StartColours } from '#core/cane';
+import { standAlone } from '#core/formats';
+import { sentenceOf } from '#core/units';
+import type { BlendCard, CaneCard, CaneDto, ShelfAnswer } from '#contract';
+import { readAside } from '../../workers/reading.js';
+import { change } from '../../wire/save.js';
+import { coloursFor, keysHere, mixesNamed, newCane } from './beginnings.js';
+import type { Program } from '#core/cane';
+
+/** Beginning a cane: from steps in one's own colours, or from a file. `colours` is null while no clay is there. */
+export function useBeginCane(shelf: ShelfAnswer, blends: readonly BlendCard[], canes: readonly CaneCard[]) {
+  const navigate = useNavigate();
+  const [wrong, setWrong] = useState<string | null>(null);
+  const colours = coloursFor(shelf, blends);
+  const taken = new Set(canes.map((c) => c.name.toLowerCase()));
+  const keep = async (dto: CaneDto): Promise<void> => {
+    if (await change('PUT', `/api/canes/${dto.id}`, dto)) void navigate(`/canes/${dto.id}`);
+  };
+  const begin = (name: string, steps: (c: StartColours) => Program['steps']): void => {
+    if (colours) void keep(newCane(name, steps(colours), taken));
+  };
+  const read = async (file: File): Promise<void> => {
+    if (!colours) return;
+    const cane = await readAside(file, async (reader) => reader.cane(file));
+    const { steps } = standAlone(cane, keysHere(cane, { shelf, blends, colours }, await mixesNamed(cane)));
+    await keep(newCane(cane.name, steps, taken, { slices: cane.slices, sliceMm: cane.sliceMm }));
+  };
+  const take = (file: File): void => {
+    setWrong(null);
+    read(file).catch((error: unknown) => {
+      setWrong(sentenceOf(error));
+    });
+  };
+  return { colours, begin, take, wrong };
+}
+
+export type BeginCane = ReturnType<typeof useBeginCane>;
