@@ -1,6 +1,7 @@
-import { cutterOf, sheetLeft, showCutter, type SheetLeft } from '#core/batch';
+import { cutterOf, sheetLeft, showCutter, type Cutter, type SheetLeft } from '#core/batch';
 import { attempt, type UnitSystem } from '#core/units';
-import type { SheetAnswer, SheetDto } from '#contract';
+import type { SheetAnswer, SheetCutDto, SheetDto } from '#contract';
+import type { Carried } from '../../state/tile.js';
 
 /** A sheet as it is sent: without what only an answer has. */
 export const sentSheet = ({
@@ -55,3 +56,27 @@ export function leftOfSheet(sheet: SheetAnswer): SheetLeft {
 /** Pieces that were cut before, for the note: what becomes of the rest has no more place for them. */
 export const cutWords = (sheet: SheetAnswer, units: UnitSystem): string =>
   sheet.cuts.map((c) => `${c.count} of ${showCutter(cutterOf(c.widthMm, c.heightMm), units)}`).join(', ');
+
+/** Grams on each mm² of the sheet. */
+export const gramsPerArea = ({ grams, widthMm, lengthMm }: SheetAnswer): number => grams / (widthMm * lengthMm);
+
+/** Pieces that are cut now. @param bridge mm of clay between them */
+export const cutOf = (cutter: Cutter, count: number, bridge: number): SheetCutDto => ({
+  id: crypto.randomUUID(),
+  name: '',
+  shape: cutter.shape,
+  widthMm: cutter.shape === 'round' ? cutter.diameter : cutter.width,
+  heightMm: cutter.shape === 'round' ? null : cutter.height,
+  count,
+  bridgeMm: bridge,
+});
+
+/** The sheet as it is carried on the tile. */
+export const carriedSheet = (sheet: SheetAnswer): Carried => ({
+  kind: 'sheet',
+  id: sheet.id,
+  name: sheet.name,
+  hexes: sheet.hexes,
+  revisionId: sheet.of.kind === 'mix' ? sheet.of.id : null,
+  form: sheet.form,
+});

@@ -1,0 +1,268 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useState, type ReactElement } from 'react';
+import { useNavigate } from 'react-router';
+import { cutterArea, cutterOf, mostOn, showCutter, type Cutter } from '#core/batch';
+import { showArea, showLength, showMass, showSize } from '#core/units';
+import type { SheetAnswer } from '#contract';
+import { ThicknessValue } from '../../parts/Thickness.js';
+import { CountValue, LengthValue, TextValue } from '../../parts/Value.js';
+import { Warning } from '../../parts/Warning.js';
+import { useKeys } from '../../state/keys.js';
+import { useTile } from '../../state/tile.js';
+import { showDate } from '../../state/today.js';
+import { useUnits } from '../../state/view.js';
+import { Action, Caption, Key, Rule, Second, Strip, Word } from '../../theme/pieces.js';
+import type { Refused } from '../../wire/ask.js';
+import { change, useRefusal } from '../../wire/save.js';
+import { RollThinner } from './RollThinner.js';
+import { carriedSheet, cutOf, gramsPerArea, leftOfSheet, retyped, sentSheet } from './sheetWords.js';
+import { WindUp } from './WindUp.js';
+
+/** What the views of a sheet are given. */
+interface SheetProps {
+  readonly sheet: SheetAnswer;
+  readonly refusal: Refused | undefined;
+  readonly save: (part: Partial<SheetAnswer>) => void;
+}
+
+/** Its name, what it was made of, and when. */
+function Head({ sheet, refusal, save }: SheetProps): ReactElement {
+  const navigate = useNavigate();
+  return (
+    <div>
+      <h2>
+        <TextValue
+          label="Name of the sheet"
+          value={sheet.name}
+          refusal={refusal?.sentenceFor('name')}
+          onChange={(name) => {
+            save({ name });
+          }}
+        />
+      </h2>
+      <Second>
+        {sheet.blendId === null ? (
+          sheet.ofName
+        ) : (
+          <Word
+            onClick={() => {
+              void navigate(`/blends/${sheet.blendId ?? ''}`);
+            }}
+          >
+            {sheet.ofName}
+          </Word>
+        )}{' '}
+        · made {showDate(sheet.madeOn)} ·{' '}
+        <Word
+          onClick={() => {
+            void navigate(`/diary/${sheet.entryId}`);
+          }}
+        >
+          in the diary
+        </Word>
+      </Second>
+    </div>
+  );
+}
+
+/** How thick and how large it is; each can be measured again. */
+function Flat({ sheet, refusal, save }: SheetProps): ReactElement {
+  const units = useUnits();
+  const left = leftOfSheet(sheet);
+  return (
+    <Box lineHeight={1.6}>
+      {sheet.layers > 1 ? `${sheet.layers} layers of ` : ''}
+      <ThicknessValue
+        label="Thickness of the sheet"
+        value={sheet.mm}
+        onChange={(mm) => {
+          save(retyped(sheet, mm));
+        }}
+      />
+      {sheet.rolledAt !== '' ? `, rolled at ${sheet.rolledAt}` : ''}
+      <br />
+      <LengthValue
+        label="Width of the made sheet"
+        value={sheet.widthMm}
+        refusal={refusal?.sentenceFor('widthMm')}
+        onChange={(widthMm) => {
+          save({ widthMm });
+        }}
+      />{' '}
+      ×{' '}
+      <LengthValue
+        label="Length of the made sheet"
+        value={sheet.lengthMm}
+        refusal={refusal?.sentenceFor('lengthMm')}
+        onChange={(lengthMm) => {
+          save({ lengthMm });
+        }}
+      />
+      , {showMass(sheet.grams, units)}
+      <br />
+      <b>left: {showSize(sheet.widthMm, left.length, units)}</b>,{' '}
+      {showMass(gramsPerArea(sheet) * sheet.widthMm * left.length, units)}
+    </Box>
+  );
+}
+
+/** How large a plug is. */
+function Plug({ sheet }: { readonly sheet: SheetAnswer }): ReactElement {
+  const units = useUnits();
+  return (
+    <Box lineHeight={1.6}>
+      {sheet.form === 'plug' ? (
+        <>
+          <b>{showLength(sheet.widthMm, units)}</b> across, {showLength(sheet.lengthMm, units)} high
+        </>
+      ) : (
+        <>
+          <b>{showSize(sheet.widthMm, sheet.mm, units)}</b>, {showLength(sheet.lengthMm, units)} high
+        </>
+      )}
+      , {showMass(sheet.grams, units)}
+    </Box>
+  );
+}
+
+/** What was cut from it. */
+function Cuts({ sheet, save }: Omit<SheetProps, 'refusal'>): ReactElement | null {
+  const units = useUnits();
+  const left = leftOfSheet(sheet);
+  if (sheet.cuts.length === 0) return null;
+  return (
+    <div>
+      <Box as="h2" marginBottom={2}>
+        Cut from it
+      </Box>
+      {sheet.cuts.map((c) => (
+        <Box key={c.id} fontSize="small">
+          {c.count} of {showCutter(cutterOf(c.widthMm, c.heightMm), units)} ·{' '}
+          <Word
+            onClick={() => {
+              save({ cuts: sheet.cuts.filter((x) => x.id !== c.id) });
+            }}
+          >
+            not after all
+          </Word>
+        </Box>
+      ))}
+      <Second>
+        {showArea(left.pieces, units)} of pieces, {showMass(gramsPerArea(sheet) * left.scrap, units)} scrap between them
+      </Second>
+    </div>
+  );
+}
+
+interface CutPiecesProps extends SheetProps {
+  readonly cutter: Cutter;
+  readonly bridge: number;
+}
+
+/** Pieces are cut from what is left. */
+function CutPieces({ sheet, refusal, save, cutter, bridge }: CutPiecesProps): ReactElement {
+  const units = useUnits();
+  const [count, setCount] = useState(1);
+  const fits = mostOn(cutter, { width: sheet.widthMm, length: leftOfSheet(sheet).length, bridge });
+  const cut = (): void => {
+    save({ cuts: [...sheet.cuts, cutOf(cutter, count, bridge)] });
+  };
+  const wrong = refusal?.sentenceFor('cuts');
+  return (
+    <div>
+      <Box as="h2" marginBottom={2}>
+        Cut pieces
+      </Box>
+      <CountValue
+        label="How many were cut"
+        value={count}
+        onChange={(n) => {
+          if (Number.isInteger(n) && n > 0) setCount(n);
+        }}
+      />{' '}
+      of {showCutter(cutter, units)}{' '}
+      <Action marginLeft={2} onClick={cut} disabled={fits === 0}>
+        Cut
+      </Action>
+      <Caption display="block">
+        {fits === 0
+          ? 'none fits on what is left'
+          : `${fits} still fit, ${showArea(fits * cutterArea(cutter), units)} of them`}
+      </Caption>
+      {wrong !== undefined && <Warning>{wrong}</Warning>}
+    </div>
+  );
+}
+
+/** What else becomes of a flat sheet: rolled thinner, cut, wound up. */
+function OnTheTable(props: CutPiecesProps & { readonly path: string }): ReactElement {
+  const { sheet, path } = props;
+  const made = (next: object): void => {
+    void change('PUT', path, next);
+  };
+  return (
+    <>
+      <RollThinner sheet={sheet} onRolled={made} />
+      <CutPieces {...props} />
+      {sheet.blendId !== null && <WindUp sheet={sheet} blendId={sheet.blendId} onWind={made} />}
+    </>
+  );
+}
+
+interface OneSheetProps {
+  readonly sheet: SheetAnswer;
+  readonly cutter: Cutter;
+  readonly bridge: number;
+}
+
+/** The open sheet: what it is, what was cut from it, and what becomes of it. */
+export function OneSheet({ sheet, cutter, bridge }: OneSheetProps): ReactElement {
+  const navigate = useNavigate();
+  const carry = useTile((s) => s.put);
+  const path = `/api/sheets/${sheet.id}`;
+  const refusal = useRefusal(path);
+  const save = (part: Partial<SheetAnswer>): void => {
+    void change('PUT', path, { ...sentSheet(sheet), ...sentSheet({ ...sheet, ...part }) });
+  };
+  const put = (): void => {
+    carry(carriedSheet(sheet));
+  };
+  useKeys('This sheet', [{ key: 'c', does: 'Carry it on the tile', run: put }]);
+  const flat = sheet.form === 'sheet';
+  const own = { sheet, refusal, save };
+  return (
+    <Strip aria-label="The open sheet">
+      <Head {...own} />
+      {flat ? <Flat {...own} /> : <Plug sheet={sheet} />}
+      <Cuts sheet={sheet} save={save} />
+      {flat && !sheet.gone && <OnTheTable {...own} cutter={cutter} bridge={bridge} path={path} />}
+      {!flat && (
+        <Box fontSize="small">
+          Ready for a cane.{' '}
+          <Word
+            onClick={() => {
+              put();
+              void navigate('/canes');
+            }}
+          >
+            Begin a cane with it
+          </Word>
+        </Box>
+      )}
+      <Rule />
+      <Flex gap={4} wrap="wrap" fontSize="small">
+        <Word onClick={put}>
+          carry <Key>C</Key>
+        </Word>
+        <Word
+          onClick={() => {
+            save({ gone: !sheet.gone });
+          }}
+        >
+          {sheet.gone ? 'It is still there' : 'Used up'}
+        </Word>
+      </Flex>
+      {refusal && !refusal.problem.fields && <Warning>{refusal.message}</Warning>}
+    </Strip>
+  );
+}
