@@ -4,16 +4,12 @@ import { expect, test } from './sledge.js';
 /** A dark leaf on a light ground, and a red berry on the leaf. */
 function leaf(): Buffer {
   const [width, height] = [120, 80];
-  const pixels = new Uint8ClampedArray(width * height * 4);
   const colourAt = (x: number, y: number): readonly number[] => {
     if (Math.hypot(x - 60, y - 40) < 12) return [176, 40, 52];
     if (Math.hypot((x - 60) / 44, (y - 40) / 28) < 1) return [54, 92, 46];
     return [240, 236, 226];
   };
-  for (let i = 0; i < width * height; i++) {
-    const [r = 0, g = 0, b = 0] = colourAt(i % width, Math.floor(i / width));
-    pixels.set([r, g, b, 255], i * 4);
-  }
+  const pixels = Array.from({ length: width * height }, (_, i) => colourAt(i % width, Math.floor(i / width))).flat();
   return pngOf(pixels, width, height);
 }
 

@@ -45,67 +45,83 @@ function BlocksOf({
   );
 }
 
-/** The clay of a step, raw as it lies on the bench. */
-export function StepArt({
-  step,
-  clays,
-}: {
-  readonly step: PlainStep;
-  readonly clays: PlanAnswer['clays'];
-}): ReactElement | null {
-  switch (step.kind) {
-    case 'condition':
-      return <BlocksOf step={step} clay={clays.find((c) => c.clayId === step.clay.of.id)} />;
-    case 'mix':
-      return (
-        <Flex gap={4} alignItems="flex-end" wrap="wrap">
-          {step.portions.map((p) => (
-            <Box key={p.name} textAlign="center" width="124px">
-              <Flex justifyContent="center">
-                <DiscStack parts={partsOf(p)} hex={p.hex} beside={step.portions.map(partsOf)} />
-              </Flex>
-              <Caption>
-                {p.discs === null ? '' : showNumber(new Fraction(p.discs))} {p.name}
-              </Caption>
-            </Box>
-          ))}
-          <Box marginLeft={2} alignSelf="center" fontSize="figure">
-            →
-          </Box>
-          <Box alignSelf="center">{slab(step.mix.hex, 110, 110)}</Box>
+type Kind = PlainStep['kind'];
+type StepOf<K extends Kind> = Extract<PlainStep, { readonly kind: K }>;
+type Clays = PlanAnswer['clays'];
+
+const condition = (step: StepOf<'condition'>, clays: Clays): ReactElement => (
+  <BlocksOf step={step} clay={clays.find((c) => c.clayId === step.clay.of.id)} />
+);
+
+const mix = (step: StepOf<'mix'>): ReactElement => (
+  <Flex gap={4} alignItems="flex-end" wrap="wrap">
+    {step.portions.map((p) => (
+      <Box key={p.name} textAlign="center" width="124px">
+        <Flex justifyContent="center">
+          <DiscStack parts={partsOf(p)} hex={p.hex} beside={step.portions.map(partsOf)} />
         </Flex>
-      );
-    case 'roll': {
-      const scale = Math.min(2.2, 420 / step.width, 230 / step.length);
-      return (
-        <Box>
-          {slab(step.sheet.hex, step.width * scale, step.length * scale)}
-          <Box marginTop={3}>{slab(step.sheet.hex, 420, Math.max(4, step.mm * 8))}</Box>
-        </Box>
-      );
+        <Caption>
+          {p.discs === null ? '' : showNumber(new Fraction(p.discs))} {p.name}
+        </Caption>
+      </Box>
+    ))}
+    <Box marginLeft={2} alignSelf="center" fontSize="figure">
+      →
+    </Box>
+    <Box alignSelf="center">{slab(step.mix.hex, 110, 110)}</Box>
+  </Flex>
+);
+
+/** Room for a sheet on the card, px, and the most px for a mm of it; px for a mm of its edge, and the least. */
+const [SHEET_WIDE, SHEET_HIGH, SHEET_SCALE, EDGE_SCALE, EDGE_LEAST] = [420, 230, 2.2, 8, 4];
+
+function roll({ sheet, width, length, mm }: StepOf<'roll'>): ReactElement {
+  const scale = Math.min(SHEET_SCALE, SHEET_WIDE / width, SHEET_HIGH / length);
+  return (
+    <Box>
+      {slab(sheet.hex, width * scale, length * scale)}
+      <Box marginTop={3}>{slab(sheet.hex, SHEET_WIDE, Math.max(EDGE_LEAST, mm * EDGE_SCALE))}</Box>
+    </Box>
+  );
+}
+
+const stack = ({ layers }: StepOf<'stack'>): ReactElement => (
+  <Flex direction="column-reverse" gap="3px">
+    {layers.map((l, i) => (
+      <Box key={`${i}${l.name}`}>{slab(l.hex, 360, 26)}</Box>
+    ))}
+  </Flex>
+);
+
+const cut = ({ layout, sheet, cutter }: StepOf<'cut'>): ReactElement => (
+  <CutLayout
+    layout={layout}
+    hex={sheet.hex}
+    room={{ width: 460, height: 310 }}
+    cutter={
+      cutter.shape === 'round'
+        ? { width: cutter.diameter, height: null }
+        : { width: cutter.width, height: cutter.height }
     }
-    case 'stack':
-      return (
-        <Flex direction="column-reverse" gap="3px">
-          {step.layers.map((l, i) => (
-            <Box key={`${i}${l.name}`}>{slab(l.hex, 360, 26)}</Box>
-          ))}
-        </Flex>
-      );
-    case 'cut':
-      return (
-        <CutLayout
-          layout={step.layout}
-          hex={step.sheet.hex}
-          room={{ width: 460, height: 310 }}
-          cutter={
-            step.cutter.shape === 'round'
-              ? { width: step.cutter.diameter, height: null }
-              : { width: step.cutter.width, height: step.cutter.height }
-          }
-        />
-      );
-    case 'bake':
-      return null;
-  }
+  />
+);
+
+const ART: { readonly [K in Kind]: (step: StepOf<K>, clays: Clays) => ReactElement | null } = {
+  condition,
+  mix,
+  roll,
+  stack,
+  cut,
+  bake: () => null,
+};
+
+interface StepArtProps {
+  readonly step: PlainStep;
+  readonly clays: Clays;
+}
+
+/** The clay of a step, raw as it lies on the bench. */
+export function StepArt({ step, clays }: StepArtProps): ReactElement | null {
+  const draw = ART[step.kind] as (step: PlainStep, clays: Clays) => ReactElement | null;
+  return draw(step, clays);
 }

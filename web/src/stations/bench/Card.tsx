@@ -1,0 +1,269 @@
+import { Box, Flex, Grid, chakra } from '@chakra-ui/react';
+import type { ReactElement } from 'react';
+import { Link, useNavigate } from 'react-router';
+import type { BatchAnswer, PlainStep } from '#contract';
+import { Choice } from '../../parts/Choice.js';
+import { Empty } from '../../parts/Empty.js';
+import { Warning } from '../../parts/Warning.js';
+import { useBenchPlace } from '../../state/benchPlace.js';
+import { useKeys } from '../../state/keys.js';
+import { PAPERS, useUnits, useView } from '../../state/view.js';
+import { Action, Word } from '../../theme/pieces.js';
+import { DoneForm } from './DoneForm.js';
+import { PaperCard } from './PaperCard.js';
+import { StepArt } from './StepArt.js';
+import { wordsOf, type StepWords } from './stepWords.js';
+
+const Counter = chakra('button', {
+  base: {
+    background: 'tile',
+    border: 'rule',
+    width: '100%',
+    flex: 1,
+    minHeight: '220px',
+    textAlign: 'center',
+    padding: 5,
+    display: 'flex',
+    flexDirection: 'column',
+    alignItems: 'center',
+    justifyContent: 'center',
+  },
+});
+
+const printCard = (): void => {
+  window.print();
+};
+
+/** Where the maker is on a card, and the ways on. */
+function usePlace({ id, plan }: BatchAnswer) {
+  const place = useBenchPlace(`batch ${id}`);
+  const last = plan.steps.length;
+  const here = Math.min(place.at, last);
+  const go = (at: number): void => {
+    place.go({ at, counts: [] });
+  };
+  return {
+    here,
+    go,
+    on: (): void => {
+      go(Math.min(last, here + 1));
+    },
+    back: (): void => {
+      go(Math.max(0, here - 1));
+    },
+    leave: place.leave,
+  };
+}
+
+type Place = ReturnType<typeof usePlace>;
+
+/** A card of a batch that can be worked through, or the sentence why not. */
+export function Card({ batch }: { readonly batch: BatchAnswer }): ReactElement {
+  const navigate = useNavigate();
+  if (batch.doneEntryId !== null)
+    return (
+      <Empty
+        title={`${batch.name} is done`}
+        action="Read what was written down"
+        onAction={() => {
+          void navigate(`/diary/${batch.doneEntryId ?? ''}`);
+        }}
+      >
+        The clay is off the shelf and the diary has it. Undo brings both back.
+      </Empty>
+    );
+  if (batch.plan.steps.length === 0)
+    return (
+      <Empty
+        title={`${batch.name} has no steps yet`}
+        action="Back to the batch"
+        onAction={() => {
+          void navigate(`/batches/${batch.id}`);
+        }}
+      >
+        It needs at least one piece that can be cut.
+      </Empty>
+    );
+  return <Steps batch={batch} />;
+}
+
+function Steps({ batch }: { readonly batch: BatchAnswer }): ReactElement {
+  const navigate = useNavigate();
+  const place = usePlace(batch);
+  const { steps } = batch.plan;
+  const step = steps[place.here];
+  useKeys('Bench', [
+    ...(step ? [{ key: ' ', does: 'This step is done', run: place.on }] : []),
+    { key: 'Backspace', does: 'One step back', run: place.back },
+    { key: 'p', does: 'Print the card', run: printCard },
+  ]);
+  return (
+    <>
+      <Flex
+        direction="column"
+        height="100%"
+        padding={5}
+        gap={4}
+        minHeight={0}
+        overflowY="auto"
+        css={{ '@media print': { display: 'none' } }}
+      >
+        <AllSteps steps={steps} place={place} />
+        <Flex justifyContent="space-between" alignItems="baseline">
+          <Link to={`/batches/${batch.id}`}>{batch.name}</Link>
+          {step && <HowFar here={place.here} of={steps.length} />}
+        </Flex>
+        {step ? (
+          <OneStep batch={batch} step={step} place={place} />
+        ) : (
+          <>
+            <DoneForm
+              batch={batch}
+              onBack={place.back}
+              onDone={(entryId) => {
+                place.leave();
+                void navigate(`/diary/${entryId}`);
+              }}
+            />
+            <PrintWords batch={batch} />
+          </>
+        )}
+      </Flex>
+      <PaperCard batch={batch} />
+    </>
+  );
+}
+
+interface AllStepsProps {
+  readonly steps: readonly PlainStep[];
+  readonly place: Place;
+}
+
+/** A stroke for each step; a click goes there. */
+function AllSteps({ steps, place: { here, go } }: AllStepsProps): ReactElement {
+  const units = useUnits();
+  return (
+    <Flex gap={1} alignItems="flex-end" height="28px" flex="none" role="group" aria-label="All steps">
+      {steps.map((s, i) => (
+        <Box
+          as="button"
+          tabIndex={-1}
+          aria-label={`Step ${i + 1}: ${wordsOf(s, units).title}`}
+          aria-current={i === here ? 'step' : undefined}
+          key={i}
+          flex={1}
+          height={i === here ? '18px' : '6px'}
+          background={i <= here ? 'ink' : 'hairline'}
+          onClick={() => {
+            go(i);
+          }}
+        />
+      ))}
+    </Flex>
+  );
+}
+
+function HowFar({ here, of }: { readonly here: number; readonly of: number }): ReactElement {
+  return (
+    <span role="progressbar" aria-label="Steps" aria-valuemin={0} aria-valuemax={of} aria-valuenow={here}>
+      {here + 1} of {of}
+    </span>
+  );
+}
+
+/** The way to paper, and back to the batch. */
+function PrintWords({ batch }: { readonly batch: BatchAnswer }): ReactElement {
+  const { paper, choosePaper } = useView();
+  return (
+    <Flex gap={3} alignItems="center" fontSize="small">
+      <Word onClick={printCard}>Print the card</Word> on{' '}
+      <Choice
+        label="Paper"
+        value={paper}
+        options={PAPERS.map((value) => ({ value, text: value }))}
+        onChange={choosePaper}
+      />
+      · <Link to={`/batches/${batch.id}`}>the batch</Link>
+    </Flex>
+  );
+}
+
+interface OneStepProps {
+  readonly batch: BatchAnswer;
+  readonly step: PlainStep;
+  readonly place: Place;
+}
+
+/** What is done now, large, and what comes next. */
+function OneStep({ batch, step, place }: OneStepProps): ReactElement {
+  const units = useUnits();
+  const words = wordsOf(step, units);
+  const next = batch.plan.steps[place.here + 1];
+  return (
+    <>
+      <Grid templateColumns="minmax(0, 1fr) 408px" gap={6} flex={1} minHeight={0}>
+        <Flex direction="column" gap={4} minWidth={0}>
+          <Box as="h1" fontSize="54px" lineHeight={1.08}>
+            {words.title}
+          </Box>
+          <Box fontSize="22px" lineHeight={1.4}>
+            {words.lines.map((line) => (
+              <div key={line}>{line}</div>
+            ))}
+          </Box>
+          {words.caution !== null && (
+            <Box fontSize="text" maxWidth="560px">
+              <Warning>{words.caution}</Warning>
+            </Box>
+          )}
+          <Box marginTop={2}>
+            <StepArt step={step} clays={batch.plan.clays} />
+          </Box>
+        </Flex>
+        <Figure words={words} place={place} />
+      </Grid>
+      <Flex borderTop="rule" paddingTop={4} justifyContent="space-between" alignItems="baseline" gap={5}>
+        <Box fontFamily="heading" fontWeight={700} fontSize="22px" color="ink2">
+          {next ? `Next: ${wordsOf(next, units).title}` : 'Next: write it down'}
+        </Box>
+        <PrintWords batch={batch} />
+      </Flex>
+    </>
+  );
+}
+
+/** Figures of more letters are set smaller. */
+const LONG_FIGURE = 5;
+
+/** The one number of a step, and the ways on and back. */
+function Figure({ words, place }: { readonly words: StepWords; readonly place: Place }): ReactElement {
+  const { here, on, back } = place;
+  return (
+    <Flex direction="column" gap={4}>
+      <Counter onClick={on}>
+        <Box
+          fontWeight={700}
+          fontSize={words.figure.length > LONG_FIGURE ? '72px' : '150px'}
+          lineHeight={1}
+          whiteSpace="nowrap"
+        >
+          {words.figure}
+        </Box>
+        <Box fontSize="24px" marginTop={3}>
+          {words.of}
+        </Box>
+        <Box color="ink2" marginTop={2}>
+          tap here or press space when it is done
+        </Box>
+      </Counter>
+      <Grid templateColumns="1fr 1fr" gap={2}>
+        <Action large onClick={back} disabled={here === 0}>
+          One back
+        </Action>
+        <Action large onClick={on}>
+          Next
+        </Action>
+      </Grid>
+    </Flex>
+  );
+}
