@@ -2,7 +2,7 @@ import { deltaE } from './difference.js';
 import { labOf, xyzOfLab, type Lab, type Xyz } from './lab.js';
 
 /** Line spread of the eye at 30 cm, full width at half maximum in mm: an assumption. */
-const LINE_SPREAD = 0.1;
+export const LINE_SPREAD = 0.1;
 const SIGMA = LINE_SPREAD / (2 * Math.sqrt(2 * Math.LN2));
 const HARMONICS = 15;
 

@@ -1,12 +1,14 @@
 export {
   CLEAR_LIGHTNESS,
   TOLD_APART,
+  LINE_SPREAD,
   apart,
   contrastKept,
   seenDifference,
   weakestPair,
   whatHelps,
   type Apart,
+  type Help,
 } from './apart.js';
 export { BANDS, WEIGHTS, WHITE } from './bands.js';
 export { ciede2000 } from './ciede2000.js';

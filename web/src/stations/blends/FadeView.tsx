@@ -4,7 +4,7 @@ import { pureStretches, unevenness } from '#core/blend';
 import { showLength, type UnitSystem } from '#core/units';
 import { useUnits } from '../../state/view.js';
 import { Caption, Key, Word } from '../../theme/pieces.js';
-import { LEFT } from './CutSheet.js';
+import { LEFT } from './cutPlace.js';
 import { Evenness } from './Evenness.js';
 import { FadeStrip } from './FadeStrip.js';
 import { PlacedOn } from './PlacedOn.js';

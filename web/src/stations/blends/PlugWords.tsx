@@ -7,7 +7,7 @@ import { LengthValue, Value } from '../../parts/Value.js';
 import { useUnits } from '../../state/view.js';
 import { Second } from '../../theme/pieces.js';
 import { PlugFace } from './FadeStrip.js';
-import type { TapeProps } from './TapePlug.js';
+import type { TapeProps } from './tapeProps.js';
 import { endOptions, insideWords, placeOnFace, readTapes } from './tapeWords.js';
 
 const PLUGS = [

@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { memo, type ReactElement } from 'react';
 import { showLength, showLong } from '#core/units';
-import type { BlendPlanDto, MachineDto } from '#contract';
+import type { MachineDto } from '#contract';
 import { Choice } from '../../parts/Choice.js';
 import { Value } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
@@ -9,21 +9,14 @@ import { useUnits } from '../../state/view.js';
 import { Caption } from '../../theme/pieces.js';
 import { FadeStrip } from './FadeStrip.js';
 import { PlugWords } from './PlugWords.js';
+import type { TapeProps } from './tapeProps.js';
 import { endOptions, feedWords, leadOf, readParts, smoothWords, stepWords, tapeFeeds, wideWords } from './tapeWords.js';
-import type { WorkedBlend } from './workedBlend.js';
 
 const TURNED = [
   { value: 'folded', text: 'folded' },
   { value: 'rolled', text: 'rolled up' },
   { value: 'cut', text: 'cut and stacked' },
 ] as const;
-
-/** What the views of a tape are given. */
-export interface TapeProps {
-  readonly plan: BlendPlanDto;
-  readonly worked: WorkedBlend;
-  readonly onChange: (part: Partial<BlendPlanDto>) => void;
-}
 
 /** How it is brought to the width of the tape. */
 function Turned({ plan, worked, onChange }: TapeProps): ReactElement {

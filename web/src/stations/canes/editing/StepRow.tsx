@@ -23,6 +23,83 @@ const Pick = chakra('button', {
 /** px of the largest face in the row. */
 const LARGEST = 68;
 
+/** px of the smallest face in the row. */
+const SMALLEST = 10;
+
+interface OneStepProps {
+  readonly step: Step;
+  readonly at: number;
+  readonly worked: WorkedCane | null;
+  /** of the plan, where there is one: as long as it is really made */
+  readonly stage: Stage | undefined;
+  readonly paints: Readonly<Record<string, Paint>>;
+  /** px for a mm of a face */
+  readonly scale: number;
+  readonly chosen: boolean;
+  readonly onChoose: () => void;
+}
+
+/** How large it is after a step, and how long. */
+function Figures({ worked, at, stage }: Pick<OneStepProps, 'worked' | 'at' | 'stage'>): ReactElement | null {
+  const units = useUnits();
+  const f = worked?.steps[at];
+  if (!f) return null;
+  if (!f.there) return f.wrong == null ? null : <>cannot be done</>;
+  const count = stage?.count ?? f.count;
+  const length = stage ? usable(stage) : f.length;
+  return (
+    <>
+      {f.round ? showLength(f.width, units) : showSize(f.width, f.height, units)}
+      <br />
+      {count > 1 && `${count} × `}
+      {showLong(length, units)} long
+    </>
+  );
+}
+
+/** The face after a step, or why there is none. */
+function SmallFace({
+  worked,
+  at,
+  paints,
+  scale,
+}: Pick<OneStepProps, 'worked' | 'at' | 'paints' | 'scale'>): ReactElement {
+  const f = worked?.steps[at];
+  if (f?.there) {
+    const size = Math.max(SMALLEST, scale * Math.max(f.width, f.height));
+    return <Face worked={worked} at={at} size={size} paints={paints} label={`Face after step ${at + 1}`} />;
+  }
+  return f?.wrong == null ? <Caption>–</Caption> : <Warning>{''}</Warning>;
+}
+
+/** One step of the row: its face, its name, its size. */
+function OneStep({ step, chosen, onChoose, ...own }: OneStepProps): ReactElement {
+  const units = useUnits();
+  const title = stepTitle(step, units);
+  return (
+    <Box as="li" flex="none">
+      <Pick onClick={onChoose} aria-current={chosen ? 'step' : undefined} aria-label={`Step ${own.at + 1}: ${title}`}>
+        <Flex height={`${LARGEST + 4}px`} alignItems="center" justifyContent="center">
+          <SmallFace {...own} />
+        </Flex>
+        <Box fontSize="small" fontWeight={600} lineHeight={1.2} minHeight="34px" marginTop={1} overflowWrap="anywhere">
+          {own.at + 1} {title}
+        </Box>
+        <Caption minHeight="40px">
+          <Figures {...own} />
+        </Caption>
+        <Box
+          width="100%"
+          marginTop={1}
+          height={chosen ? '9px' : '1px'}
+          marginBottom={chosen ? 0 : '8px'}
+          background="ink"
+        />
+      </Pick>
+    </Box>
+  );
+}
+
 interface StepRowProps {
   readonly steps: readonly Step[];
   readonly worked: WorkedCane | null;
@@ -36,13 +113,11 @@ interface StepRowProps {
 
 /** All steps in a row, each with its face at its size beside the others. */
 export function StepRow({ steps, worked, stages, paints, chosen, onChoose, onAdd }: StepRowProps): ReactElement {
-  const units = useUnits();
-  const figures = worked?.steps ?? [];
   const row = useRef<HTMLDivElement>(null);
   useEffect(() => {
     row.current?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
   }, [chosen, steps.length]);
-  const largest = Math.max(1, ...figures.map((f) => Math.max(f.width, f.height)));
+  const largest = Math.max(1, ...(worked?.steps ?? []).map((f) => Math.max(f.width, f.height)));
   return (
     <Flex
       as="ol"
@@ -54,59 +129,21 @@ export function StepRow({ steps, worked, stages, paints, chosen, onChoose, onAdd
       paddingBottom={1}
       alignItems="flex-end"
     >
-      {steps.map((step, i) => {
-        const f = figures[i];
-        const stage = stages?.[i];
-        const made = { count: stage?.count ?? f?.count ?? 1, length: stage ? usable(stage) : (f?.length ?? 0) };
-        const size = f?.there ? Math.max(10, (LARGEST * Math.max(f.width, f.height)) / largest) : 20;
-        return (
-          <Box as="li" key={step.id} flex="none">
-            <Pick
-              onClick={() => {
-                onChoose(i);
-              }}
-              aria-current={i === chosen ? 'step' : undefined}
-              aria-label={`Step ${i + 1}: ${stepTitle(step, units)}`}
-            >
-              <Flex height={`${LARGEST + 4}px`} alignItems="center" justifyContent="center">
-                {f?.there && (
-                  <Face worked={worked} at={i} size={size} paints={paints} label={`Face after step ${i + 1}`} />
-                )}
-                {!f?.there && f?.wrong != null && <Warning>{''}</Warning>}
-                {!f?.there && f?.wrong == null && <Caption>–</Caption>}
-              </Flex>
-              <Box
-                fontSize="small"
-                fontWeight={600}
-                lineHeight={1.2}
-                minHeight="34px"
-                marginTop={1}
-                overflowWrap="anywhere"
-              >
-                {i + 1} {stepTitle(step, units)}
-              </Box>
-              <Caption minHeight="40px">
-                {f?.there && (
-                  <>
-                    {f.round ? showLength(f.width, units) : showSize(f.width, f.height, units)}
-                    <br />
-                    {made.count > 1 && `${made.count} × `}
-                    {showLong(made.length, units)} long
-                  </>
-                )}
-                {!f?.there && f?.wrong != null && 'cannot be done'}
-              </Caption>
-              <Box
-                width="100%"
-                marginTop={1}
-                height={i === chosen ? '9px' : '1px'}
-                marginBottom={i === chosen ? 0 : '8px'}
-                background="ink"
-              />
-            </Pick>
-          </Box>
-        );
-      })}
+      {steps.map((step, i) => (
+        <OneStep
+          key={step.id}
+          step={step}
+          at={i}
+          worked={worked}
+          stage={stages?.[i]}
+          paints={paints}
+          scale={LARGEST / largest}
+          chosen={i === chosen}
+          onChoose={() => {
+            onChoose(i);
+          }}
+        />
+      ))}
       <Box as="li" flex="none" alignSelf="center">
         <Plus aria-label="Add a step" title="add a step" onClick={onAdd}>
           +

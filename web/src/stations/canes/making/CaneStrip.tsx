@@ -3,23 +3,28 @@ import type { ReactElement } from 'react';
 import { Link } from 'react-router';
 import { TRIMMINGS, begunAt } from '#core/cane';
 import { readNumber, showLength, showLong, showMass } from '#core/units';
-import type { CaneAnswer, CaneDto, MachinesAnswer, ShelfAnswer } from '#contract';
+import type { CaneAnswer, CaneDto, MachineDto, MachinesAnswer, ShelfAnswer } from '#contract';
 import { AmountBar } from '../../../parts/AmountBar.js';
 import { Choice } from '../../../parts/Choice.js';
 import { PaperChoice } from '../../../parts/PaperChoice.js';
 import { Value } from '../../../parts/Value.js';
 import { Warning } from '../../../parts/Warning.js';
-import { useView } from '../../../state/view.js';
+import { useUnits, useView } from '../../../state/view.js';
+import { grey } from '../../../theme/grey.js';
 import { Caption, Key, Rule, Second, Strip, Word } from '../../../theme/pieces.js';
 import type { PlainPlan } from '../../../workers/canePlain.js';
+import type { CaneMaterial } from '../clay/materials.js';
 import { saveBuildSheet } from '../words/buildSheet.js';
 import { gramsOf, pathWords, slicesWords, startWords, volumesToRoll, wrapWords } from '../words/caneWords.js';
-import type { CaneMaterial } from '../clay/materials.js';
 import { MadeThing, useThere } from './MadeThing.js';
 import { Scrap } from './Scrap.js';
 
 /** mm: shorter than this nobody reduces a piece, and so long it is handy. Assumptions. */
 const [LEAST, HANDY] = [18, 50];
+/** A cane cannot begin thinner than it ends: it is begun at most so much shorter than its slices are together. */
+const SHORTER = 0.8;
+/** Less than this many grams short is nothing. */
+const SHORT_SHOWN = 0.05;
 
 interface CaneStripProps {
   readonly cane: CaneAnswer;
@@ -30,11 +35,14 @@ interface CaneStripProps {
   readonly onChange: (part: Partial<CaneDto>) => void;
 }
 
+/** What its parts are given, once there is a plan. */
+interface Own extends Omit<CaneStripProps, 'plan'> {
+  readonly plan: PlainPlan;
+  readonly machine: MachineDto | undefined;
+}
+
 /** The paper strip: clay to roll, what to begin with, what is lost. */
-export function CaneStrip({ cane, plan, materials, shelf, machines, onChange }: CaneStripProps): ReactElement {
-  const { units, coreMm, paper } = useView();
-  const there = useThere();
-  const own = machines.machines.find((m) => m.id === machines.setup.machineId);
+export function CaneStrip({ plan, ...own }: CaneStripProps): ReactElement {
   if (plan === null || plan === '') return <Strip />;
   if (typeof plan === 'string')
     return (
@@ -42,145 +50,192 @@ export function CaneStrip({ cane, plan, materials, shelf, machines, onChange }: 
         <Warning>{plan}</Warning>
       </Strip>
     );
-  const { perClay, mixed, total } = gramsOf(volumesToRoll(plan, there), materials);
-  const names = (key: string): string => materials.get(key)?.name ?? '…';
-  const left = (clayId: string): number =>
-    shelf.blocks.reduce((sum, b) => (b.clayId === clayId ? sum + b.leftGrams : sum), 0);
-  const shortest = Math.min(Infinity, ...plan.starts.filter((s) => s.path.length === 0).map((s) => s.length));
-  const short = shortest < LEAST ? shortest : null;
-  // a cane cannot begin thinner than it ends
-  const handy = Math.min(HANDY, 0.8 * cane.slices * cane.sliceMm);
+  const { machines, setup } = own.machines;
+  const all: Own = { ...own, plan, machine: machines.find((m) => m.id === setup.machineId) };
+  return (
+    <Strip aria-label="Clay and what to begin with">
+      <ClayToRoll {...all} />
+      <Rule />
+      <StartWith {...all} />
+      <TooShort {...all} />
+      <Rule />
+      <Ends {...all} />
+      <Scrap plan={plan} materials={own.materials} />
+      <Rule />
+      <WaysOn {...all} />
+    </Strip>
+  );
+}
+
+/** Grams of each clay, most first, and of what is mixed of them first. */
+function ClayToRoll({ cane, plan, materials, shelf }: Own): ReactElement {
+  const units = useUnits();
+  const { perClay, mixed, total } = gramsOf(volumesToRoll(plan, useThere()), materials);
   const rows = [...perClay].sort((a, b) => b[1] - a[1]);
   const longest = Math.max(1, ...rows.map(([, g]) => g));
   return (
-    <Strip aria-label="Clay and what to begin with">
-      <div>
-        <Box as="h2" marginBottom={1}>
-          Clay to roll
-        </Box>
-        <Second>
-          for {cane.slices} slices of {showLength(cane.sliceMm, units)}, ends lost
-          {plan.pieces > 1 && `: ${slicesWords(plan, cane.slices)}`}
-        </Second>
-        <Box as="ul" marginTop={3}>
-          {rows.map(([clayId, grams]) => {
-            const short = Math.max(0, grams - left(clayId));
-            return (
-              <Box as="li" key={clayId} marginBottom={2}>
-                <Box display="flex" justifyContent="space-between" fontSize="small">
-                  <b>{shelf.clays.find((c) => c.id === clayId)?.name}</b>
-                  <b>{showMass(grams, units)}</b>
-                </Box>
-                <AmountBar
-                  grams={grams}
-                  short={short}
-                  longest={longest}
-                  hex={shelf.clays.find((c) => c.id === clayId)?.bakedHex ?? '999999'}
-                />
-                <Caption>
-                  {short > 0.05
-                    ? `${showMass(left(clayId), units)} on the shelf, ${showMass(short, units)} short`
-                    : 'on the shelf'}
-                </Caption>
+    <div>
+      <Box as="h2" marginBottom={1}>
+        Clay to roll
+      </Box>
+      <Second>
+        for {cane.slices} slices of {showLength(cane.sliceMm, units)}, ends lost
+        {plan.pieces > 1 && `: ${slicesWords(plan, cane.slices)}`}
+      </Second>
+      <Box as="ul" marginTop={3}>
+        {rows.map(([clayId, grams]) => (
+          <OneClay key={clayId} clayId={clayId} grams={grams} longest={longest} shelf={shelf} />
+        ))}
+      </Box>
+      <Box fontSize="small">
+        <b>{showMass(total, units)}</b> in all
+      </Box>
+      {mixed.length > 0 && (
+        <Box fontSize="small" marginTop={3}>
+          Of that, to make first
+          <Box as="ul" aria-label="Mixes and blends to make first" lineHeight={1.5}>
+            {mixed.map(({ material, grams }) => (
+              <Box as="li" key={material.key} display="flex" justifyContent="space-between">
+                <span>{material.name}</span>
+                <b>{showMass(grams, units)}</b>
               </Box>
-            );
-          })}
-        </Box>
-        <Box fontSize="small">
-          <b>{showMass(total, units)}</b> in all
-        </Box>
-        {mixed.length > 0 && (
-          <Box fontSize="small" marginTop={3}>
-            Of that, to make first
-            <Box as="ul" aria-label="Mixes and blends to make first" lineHeight={1.5}>
-              {mixed.map(({ material, grams }) => (
-                <Box as="li" key={material.key} display="flex" justifyContent="space-between">
-                  <span>{material.name}</span>
-                  <b>{showMass(grams, units)}</b>
-                </Box>
-              ))}
-            </Box>
+            ))}
           </Box>
-        )}
-      </div>
-      <Rule />
-      <div>
-        <Box as="h2" marginBottom={2}>
-          Start with
-        </Box>
-        <Box as="ul" fontSize="small" lineHeight={1.45} css={{ '& li': { marginBottom: '6px' } }}>
-          {plan.starts.map((s, i) => (
-            <li key={i}>
-              {startWords(s, names, own, units)}
-              {pathWords(s.path)}
-              {'made' in s.step && s.step.made !== undefined && (
-                <MadeThing id={s.step.made} needed={s.length * s.count} />
-              )}
-            </li>
-          ))}
-          {plan.wraps.map((w, i) => (
-            <li key={`w${i}`}>
-              {wrapWords(w, names, own, units)}
-              {pathWords(w.path)}
-            </li>
-          ))}
-        </Box>
-      </div>
-      {short !== null && (
-        <Box>
-          <Warning>A piece of {showLength(short, units)} is too short to work with.</Warning>
-          {short < handy &&
-            plan.made.length === 0 &&
-            cane.program.steps.some((s) => s.do === 'reduce' && s.to === 'diameter') && (
-              <Word
-                fontSize="small"
-                onClick={() => {
-                  onChange({
-                    program: { ...cane.program, steps: begunAt(cane.program.steps, Math.sqrt(short / handy)) },
-                  });
-                }}
-              >
-                Begin it smaller, so that it is {showLong(handy, units)} long
-              </Word>
-            )}
         </Box>
       )}
-      <Rule />
-      <Box fontSize="small" lineHeight={1.6}>
-        Ends are trimmed{' '}
-        <Choice
-          label="When ends are trimmed"
-          value={cane.trimming}
-          options={TRIMMINGS.map((value) => ({ value, text: value }))}
-          onChange={(trimming) => {
-            onChange({ trimming });
-          }}
-        />
-        ,{' '}
-        <Value
-          label="Widths lost at each end"
-          text={(cane.ends ?? cane.learnedEnds.ends).toFixed(2).replace(/\.?0+$/, '')}
-          read={(t) => readNumber(t).valueOf()}
-          onChange={(ends) => {
-            onChange({ ends });
-          }}
-        />{' '}
-        of its width at each end{' '}
-        {cane.ends == null ? (
-          <Caption>{cane.learnedEnds.from === 0 ? '(~ assumed)' : `(from ${cane.learnedEnds.from} made)`}</Caption>
-        ) : (
-          <Word
-            fontSize="caption"
-            onClick={() => {
-              onChange({ ends: null });
-            }}
-          >
-            as learned
-          </Word>
-        )}
+    </div>
+  );
+}
+
+interface OneClayProps {
+  readonly clayId: string;
+  readonly grams: number;
+  readonly longest: number;
+  readonly shelf: ShelfAnswer;
+}
+
+/** How much of one clay, and whether the shelf has it. */
+function OneClay({ clayId, grams, longest, shelf }: OneClayProps): ReactElement {
+  const units = useUnits();
+  const clay = shelf.clays.find((c) => c.id === clayId);
+  const left = shelf.blocks.reduce((sum, b) => (b.clayId === clayId ? sum + b.leftGrams : sum), 0);
+  const short = Math.max(0, grams - left);
+  return (
+    <Box as="li" marginBottom={2}>
+      <Box display="flex" justifyContent="space-between" fontSize="small">
+        <b>{clay?.name}</b>
+        <b>{showMass(grams, units)}</b>
       </Box>
-      <Scrap plan={plan} materials={materials} units={units} />
-      <Rule />
+      <AmountBar grams={grams} short={short} longest={longest} hex={clay?.bakedHex ?? grey.unknown.slice(1)} />
+      <Caption>
+        {short > SHORT_SHOWN
+          ? `${showMass(left, units)} on the shelf, ${showMass(short, units)} short`
+          : 'on the shelf'}
+      </Caption>
+    </Box>
+  );
+}
+
+/** The pieces that the cane begins with, each with its size. */
+function StartWith({ plan, materials, machine }: Own): ReactElement {
+  const units = useUnits();
+  const names = (key: string): string => materials.get(key)?.name ?? '…';
+  return (
+    <div>
+      <Box as="h2" marginBottom={2}>
+        Start with
+      </Box>
+      <Box as="ul" fontSize="small" lineHeight={1.45} css={{ '& li': { marginBottom: '6px' } }}>
+        {plan.starts.map((s, i) => (
+          <li key={i}>
+            {startWords(s, names, machine, units)}
+            {pathWords(s.path)}
+            {'made' in s.step && s.step.made !== undefined && (
+              <MadeThing id={s.step.made} needed={s.length * s.count} />
+            )}
+          </li>
+        ))}
+        {plan.wraps.map((w, i) => (
+          <li key={`w${i}`}>
+            {wrapWords(w, names, machine, units)}
+            {pathWords(w.path)}
+          </li>
+        ))}
+      </Box>
+    </div>
+  );
+}
+
+/** That a piece is too short to work with, and the way to begin it smaller and longer. */
+function TooShort({ cane, plan, onChange }: Own): ReactElement | null {
+  const units = useUnits();
+  const shortest = Math.min(Infinity, ...plan.starts.filter((s) => s.path.length === 0).map((s) => s.length));
+  if (shortest >= LEAST) return null;
+  const { program } = cane;
+  const handy = Math.min(HANDY, SHORTER * cane.slices * cane.sliceMm);
+  const reduced = program.steps.some((s) => s.do === 'reduce' && s.to === 'diameter');
+  return (
+    <Box>
+      <Warning>A piece of {showLength(shortest, units)} is too short to work with.</Warning>
+      {shortest < handy && plan.made.length === 0 && reduced && (
+        <Word
+          fontSize="small"
+          onClick={() => {
+            onChange({ program: { ...program, steps: begunAt(program.steps, Math.sqrt(shortest / handy)) } });
+          }}
+        >
+          Begin it smaller, so that it is {showLong(handy, units)} long
+        </Word>
+      )}
+    </Box>
+  );
+}
+
+/** When ends are trimmed, and how much each takes. */
+function Ends({ cane, onChange }: Own): ReactElement {
+  return (
+    <Box fontSize="small" lineHeight={1.6}>
+      Ends are trimmed{' '}
+      <Choice
+        label="When ends are trimmed"
+        value={cane.trimming}
+        options={TRIMMINGS.map((value) => ({ value, text: value }))}
+        onChange={(trimming) => {
+          onChange({ trimming });
+        }}
+      />
+      ,{' '}
+      <Value
+        label="Widths lost at each end"
+        text={(cane.ends ?? cane.learnedEnds.ends).toFixed(2).replace(/\.?0+$/, '')}
+        read={(t) => readNumber(t).valueOf()}
+        onChange={(ends) => {
+          onChange({ ends });
+        }}
+      />{' '}
+      of its width at each end{' '}
+      {cane.ends == null ? (
+        <Caption>{cane.learnedEnds.from === 0 ? '(~ assumed)' : `(from ${cane.learnedEnds.from} made)`}</Caption>
+      ) : (
+        <Word
+          fontSize="caption"
+          onClick={() => {
+            onChange({ ends: null });
+          }}
+        >
+          as learned
+        </Word>
+      )}
+    </Box>
+  );
+}
+
+/** To the bench, and to paper. */
+function WaysOn({ cane, plan, materials, machine }: Own): ReactElement {
+  const { units, coreMm, paper } = useView();
+  const there = useThere();
+  return (
+    <>
       <Box fontWeight={600}>
         <Link to={`/canes/${cane.id}/make`}>To the bench: make it</Link> <Key>B</Key>
       </Box>
@@ -188,7 +243,7 @@ export function CaneStrip({ cane, plan, materials, shelf, machines, onChange }: 
         fontSize="small"
         textAlign="left"
         onClick={() => {
-          void saveBuildSheet(cane, plan, there, materials, own, coreMm, units, paper);
+          void saveBuildSheet(cane, plan, there, materials, machine, coreMm, units, paper);
         }}
       >
         Build sheet as PDF
@@ -196,6 +251,6 @@ export function CaneStrip({ cane, plan, materials, shelf, machines, onChange }: 
       <Box fontSize="small">
         on <PaperChoice label="Paper of the build sheet" />
       </Box>
-    </Strip>
+    </>
   );
 }

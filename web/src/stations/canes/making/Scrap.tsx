@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
-import { readLength, showLength, showMass, type UnitSystem } from '#core/units';
+import { readLength, showLength, showMass } from '#core/units';
 import { Value } from '../../../parts/Value.js';
 import { useView } from '../../../state/view.js';
 import { Caption } from '../../../theme/pieces.js';
@@ -13,13 +13,11 @@ import { heapLine, heapsOf, kneaded } from '../words/scrapWords.js';
 export function Scrap({
   plan,
   materials,
-  units,
 }: {
   readonly plan: PlainPlan;
   readonly materials: ReadonlyMap<string, CaneMaterial>;
-  readonly units: UnitSystem;
 }): ReactElement {
-  const { coreMm, setCoreMm } = useView();
+  const { units, coreMm, setCoreMm } = useView();
   const heaps = heapsOf(plan, materials);
   const total = gramsOf(
     heaps.flatMap((h) => [...h.volumes]),

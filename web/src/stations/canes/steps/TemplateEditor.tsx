@@ -124,12 +124,7 @@ interface SizeProps extends Own {
 function Size({ step, onChange, resize }: SizeProps): ReactElement {
   return (
     <>
-      <LengthValue
-        label="Width of the template"
-        value={widthOf(step)}
-        onChange={resize}
-      />{' '}
-      wide,{' '}
+      <LengthValue label="Width of the template" value={widthOf(step)} onChange={resize} /> wide,{' '}
       <LengthValue
         label="Length of the template"
         value={step.length}

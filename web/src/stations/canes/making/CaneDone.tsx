@@ -1,0 +1,206 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useState, type ReactElement } from 'react';
+import type { Paint, Step } from '#core/cane';
+import { sentenceOf } from '#core/units';
+import type { CaneAnswer, CaneDoneDto, ShelfAnswer } from '#contract';
+import { ClayUsed, useClayUsed } from '../../../parts/ClayUsed.js';
+import { FileWord } from '../../../parts/FileWord.js';
+import { keepPhotograph } from '../../../parts/openPhotograph.js';
+import { CountValue, LengthValue } from '../../../parts/Value.js';
+import { Warning } from '../../../parts/Warning.js';
+import { WriteDown } from '../../../parts/WriteDown.js';
+import { useUnits } from '../../../state/view.js';
+import { Caption } from '../../../theme/pieces.js';
+import type { PlainPlan } from '../../../workers/canePlain.js';
+import type { WorkedCane } from '../../../workers/cane.js';
+import { change, useRefusal } from '../../../wire/save.js';
+import type { CaneMaterial } from '../clay/materials.js';
+import { Face } from '../faces/Face.js';
+import { stepTitle } from '../steps/index.js';
+import { gramsOf, takenOf, volumesToRoll } from '../words/caneWords.js';
+import { asPlanned, lastThere, trimsPlanned, type Made, type Trim } from './caneMade.js';
+import { MadeThing, useThere } from './MadeThing.js';
+
+interface CaneDoneProps {
+  readonly cane: CaneAnswer;
+  readonly plan: PlainPlan;
+  readonly worked: WorkedCane;
+  readonly materials: ReadonlyMap<string, CaneMaterial>;
+  readonly paints: Readonly<Record<string, Paint>>;
+  readonly shelf: ShelfAnswer;
+  readonly onBack: () => void;
+  readonly onDone: (entryId: string) => void;
+}
+
+/** What really came of a cane, as it is typed, and the way to write it down. */
+function useDone({ cane, plan, worked, materials, onDone }: CaneDoneProps) {
+  const there = useThere();
+  const [made, setMade] = useState(() => asPlanned(cane, plan, worked));
+  const [trims, setTrims] = useState(() => trimsPlanned(plan));
+  const [pictureId, setPicture] = useState<string | null>(null);
+  const path = `/api/canes/${cane.id}/done`;
+  const refusal = useRefusal(path);
+  const taken = takenOf(plan, there).filter((t) => t.lengthMm > 0);
+  const { perClay } = gramsOf(volumesToRoll(plan, there), materials);
+  const { used, say } = useClayUsed([...perClay].map(([clayId, grams]) => ({ clayId, grams })));
+  const write = async (madeOn: string, note: string): Promise<void> => {
+    const answer = await change<{ entryId: string }>('POST', path, {
+      version: cane.version,
+      entryId: crypto.randomUUID(),
+      madeOn,
+      note,
+      used,
+      ...made,
+      trims: trims.map(({ lostMm, unitMm }) => ({ lostMm, unitMm })),
+      taken: taken.map(({ sheetId, lengthMm }) => ({ sheetId, lengthMm })),
+      pictureId,
+    } satisfies CaneDoneDto);
+    if (answer) onDone(answer.entryId);
+  };
+  return { made, setMade, trims, setTrims, pictureId, setPicture, refusal, taken, used, say, write };
+}
+
+interface CameOutProps {
+  readonly made: Made;
+  readonly pieces: number;
+  readonly onChange: (made: Made) => void;
+}
+
+/** How large it came out, and in how many slices. */
+function CameOut({ made, pieces, onChange }: CameOutProps): ReactElement {
+  const set = (part: Partial<Made>): void => {
+    onChange({ ...made, ...part });
+  };
+  return (
+    <Box fontSize="h2" lineHeight={1.7}>
+      It came out{' '}
+      <LengthValue
+        label="Diameter it came out"
+        value={made.diameterMm}
+        onChange={(diameterMm) => {
+          set({ diameterMm });
+        }}
+      />{' '}
+      across and{' '}
+      <LengthValue
+        label="Length it came out"
+        value={made.lengthMm}
+        onChange={(lengthMm) => {
+          set({ lengthMm });
+        }}
+      />{' '}
+      long without its ends{pieces > 1 && `, ${pieces} pieces together`};{' '}
+      <CountValue
+        label="Slices that came of it"
+        value={made.slices}
+        onChange={(slices) => {
+          if (Number.isInteger(slices) && slices >= 0) set({ slices });
+        }}
+      />{' '}
+      slices.
+    </Box>
+  );
+}
+
+interface TrimsProps {
+  readonly trims: readonly Trim[];
+  readonly cane: CaneAnswer;
+  readonly plan: PlainPlan;
+  readonly onChange: (trims: readonly Trim[]) => void;
+}
+
+/** What the ends really took, for each time that they were cut. */
+function Trims({ trims, cane, plan, onChange }: TrimsProps): ReactElement {
+  const units = useUnits();
+  return (
+    <>
+      {trims.map((trim, i) => (
+        <Box key={trim.step}>
+          After <b>{stepTitle(cane.program.steps[trim.step] as Step, units)}</b> both ends took{' '}
+          <LengthValue
+            label={trims.length === 1 ? 'Lost at both ends' : `Lost at both ends, trim ${i + 1}`}
+            value={trim.lostMm}
+            onChange={(lostMm) => {
+              onChange(trims.map((t, k) => (k === i ? { ...t, lostMm } : t)));
+            }}
+          />{' '}
+          together{(plan.stages[trim.step]?.count ?? 1) > 1 && ' of each piece'}.
+        </Box>
+      ))}
+      {trims.length > 0 && <Caption>What the ends took is learned from: the next plan goes by it.</Caption>}
+    </>
+  );
+}
+
+/** px of the face as it was planned, and of the photograph of it beside. */
+const FACE = 130;
+
+interface FacesProps extends Pick<CaneDoneProps, 'worked' | 'paints'> {
+  readonly pictureId: string | null;
+  readonly onPicture: (id: string) => void;
+}
+
+/** The face as it was planned, and a photograph of it as it came out. */
+function Faces({ worked, paints, pictureId, onPicture }: FacesProps): ReactElement {
+  const [wrong, setWrong] = useState<string | null>(null);
+  const keep = async (file: File): Promise<void> => {
+    setWrong(null);
+    try {
+      onPicture((await keepPhotograph(file)).id);
+    } catch (error) {
+      setWrong(sentenceOf(error));
+    }
+  };
+  return (
+    <>
+      <Flex gap={5} alignItems="flex-end" wrap="wrap">
+        <Box>
+          <Face worked={worked} at={lastThere(worked)} size={FACE} paints={paints} label="The face as planned" />
+          <Caption>as planned</Caption>
+        </Box>
+        <Box>
+          {pictureId !== null && (
+            <img
+              src={`/api/pictures/${pictureId}`}
+              alt="The face as it came out"
+              style={{ width: FACE, height: FACE, objectFit: 'cover', display: 'block' }}
+            />
+          )}
+          <FileWord
+            label="Photograph of the face"
+            accept="image/png,image/jpeg"
+            onFile={(file) => {
+              void keep(file);
+            }}
+          >
+            a photograph of the face
+          </FileWord>
+        </Box>
+      </Flex>
+      {wrong !== null && <Warning>{wrong}</Warning>}
+    </>
+  );
+}
+
+/** What really came of the cane, for the diary, the shelf and the next plan. */
+export function CaneDone(props: CaneDoneProps): ReactElement {
+  const { cane, plan, worked, paints, shelf, onBack } = props;
+  const { made, setMade, trims, setTrims, pictureId, setPicture, refusal, taken, used, say, write } = useDone(props);
+  return (
+    <WriteDown
+      refusal={refusal}
+      onBack={onBack}
+      onWrite={(madeOn, note) => {
+        void write(madeOn, note);
+      }}
+    >
+      <CameOut made={made} pieces={plan.pieces} onChange={setMade} />
+      <Trims trims={trims} cane={cane} plan={plan} onChange={setTrims} />
+      <Faces worked={worked} paints={paints} pictureId={pictureId} onPicture={setPicture} />
+      {taken.map((t) => (
+        <MadeThing key={t.sheetId} id={t.sheetId} needed={t.needed} />
+      ))}
+      <ClayUsed used={used} say={say} shelf={shelf} refusal={refusal} />
+    </WriteDown>
+  );
+}
