@@ -4,6 +4,7 @@ export { MOST_DEPTH, flatOf, flatten, flattenNew, restsOn, type Flat } from './f
 export {
   USUAL_PARTS,
   cuttingSheet,
+  type CuttingSheet,
   equalLadder,
   equalSteps,
   fewestDiscs,

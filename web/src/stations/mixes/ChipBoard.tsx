@@ -6,12 +6,12 @@ import type { MixCard, MixSort } from '#contract';
 import { Chip } from '../../parts/Chip.js';
 import { Choice } from '../../parts/Choice.js';
 import { LongList } from '../../parts/LongList.js';
+import { Tick } from '../../parts/Tick.js';
 import { useWidth } from '../../parts/useWidth.js';
 import { MassValue } from '../../parts/Value.js';
 import { useUnits } from '../../state/view.js';
 import { Caption, Field, Key, Plus, Word } from '../../theme/pieces.js';
 import { useLongBoard } from '../../wire/long.js';
-import { grey } from '../../theme/grey.js';
 
 const SORTS: readonly { readonly value: MixSort; readonly text: string }[] = [
   { value: 'hue', text: 'by hue' },
@@ -45,17 +45,8 @@ const Hook = chakra(Link, {
 /** px that a chip takes side by side with others. */
 const LANE = 126;
 
-/** Every mix as a chip with its ratio: beside the one that is open, or over the whole width. */
-export function ChipBoard({
-  chosen,
-  wide = false,
-}: {
-  readonly chosen: string | undefined;
-  readonly wide?: boolean;
-}): ReactElement {
-  const [frame, width] = useWidth<HTMLDivElement>();
-  const lanes = wide ? Math.max(2, Math.floor((width - 16) / LANE)) : 2;
-  const units = useUnits();
+/** What is asked of the board. */
+function useBoardQuery() {
   const [search, setSearch] = useState('');
   const [sort, setSort] = useState<MixSort>('hue');
   const [now, setNow] = useState(false);
@@ -67,17 +58,120 @@ export function ChipBoard({
     now: now ? String(grams) : '0',
     retired: retired ? '1' : '0',
   };
+  const fields = { search, setSearch, sort, setSort, now, setNow, grams, setGrams, retired, setRetired };
+  return { ...fields, query };
+}
+
+type BoardQuery = ReturnType<typeof useBoardQuery>;
+
+/** A field to find a mix, and the way to a new one. */
+function Search({ search, setSearch }: BoardQuery): ReactElement {
+  return (
+    <Flex gap={2} marginBottom={3} maxWidth="420px">
+      <Field
+        data-find
+        aria-label="Find a mix by its name or by a clay"
+        placeholder="a name, a clay"
+        value={search}
+        onChange={(e) => {
+          setSearch(e.currentTarget.value);
+        }}
+        onKeyDown={(e) => {
+          if (e.key === 'Escape') setSearch('');
+        }}
+      />
+      <Link to="/mixes/new" aria-label="New mix" tabIndex={-1}>
+        <Plus as="span" display="grid" placeItems="center" width="38px" height="38px" title="new mix">
+          +
+        </Plus>
+      </Link>
+    </Flex>
+  );
+}
+
+interface PlaceProps {
+  readonly wide: boolean;
+  readonly chosen: string | undefined;
+}
+
+/** The ways to what is done with more than one mix. */
+function Tools({ wide, chosen }: PlaceProps): ReactElement {
+  return (
+    <Grid
+      templateColumns={wide ? `repeat(${TOOLS.length}, auto)` : '1fr 1fr'}
+      justifyContent={wide ? 'start' : undefined}
+      columnGap={wide ? 5 : 3}
+      rowGap={1}
+      fontSize="small"
+      marginBottom={3}
+    >
+      {TOOLS.map(([to, text, key]) => (
+        <Flex key={to} justifyContent="space-between" alignItems="baseline" gap={2}>
+          <Link to={`/mixes/${to}`} aria-current={chosen === to ? 'page' : undefined}>
+            {text}
+          </Link>
+          <Key>{key}</Key>
+        </Flex>
+      ))}
+    </Grid>
+  );
+}
+
+/** Which mixes are shown, and in which order. */
+function Which({
+  board,
+  total,
+  wide,
+}: {
+  readonly board: BoardQuery;
+  readonly total: number;
+  readonly wide: boolean;
+}): ReactElement {
+  const { sort, setSort, now, setNow, grams, setGrams, retired, setRetired } = board;
+  return (
+    <>
+      <Flex justifyContent={wide ? 'start' : 'space-between'} gap={4} alignItems="baseline">
+        <h2>Chip board</h2>
+        <Caption>
+          {total} {total === 1 ? 'mix' : 'mixes'} ·{' '}
+          <Choice label="Order of the chips" value={sort} options={SORTS} onChange={setSort} />
+        </Caption>
+      </Flex>
+      <Box fontSize="caption" marginTop={1}>
+        <Tick checked={now} onChange={setNow}>
+          can be made now,
+        </Tick>{' '}
+        <MassValue label="Grams that can be made" value={grams} onChange={setGrams} />
+        {' · '}
+        <Word
+          onClick={() => {
+            setRetired(!retired);
+          }}
+        >
+          {retired ? 'not retired' : 'retired'}
+        </Word>
+      </Box>
+    </>
+  );
+}
+
+/** Every mix as a chip with its ratio: beside the one that is open, or over the whole width. */
+export function ChipBoard({ chosen, wide = false }: Partial<PlaceProps>): ReactElement {
+  const units = useUnits();
+  const [frame, width] = useWidth<HTMLDivElement>();
+  const lanes = wide ? Math.max(2, Math.floor((width - 16) / LANE)) : 2;
+  const asked = useBoardQuery();
   const [seen, setSeen] = useState<readonly [number, number]>([0, 0]);
   const onSeen = useCallback((from: number, to: number) => {
     setSeen([from, to]);
   }, []);
-  const board = useLongBoard(query, seen);
+  const board = useLongBoard(asked.query, seen);
   const { total } = board;
   const chip = (place: number): ReactElement | null => {
     const card = board.at(place);
-    return card ? (
-      <OneChip card={card} chosen={card.id === chosen} now={now ? showMass(card.possibleGrams, units) : null} />
-    ) : null;
+    if (!card) return null;
+    const possible = asked.now ? showMass(card.possibleGrams, units) : null;
+    return <OneChip card={card} chosen={card.id === chosen} now={possible} />;
   };
   return (
     <Grid
@@ -91,71 +185,9 @@ export function ChipBoard({
       css={{ '@media print': { display: 'none' } }}
     >
       <Box padding={4} borderBottom="hair">
-        <Flex gap={2} marginBottom={3} maxWidth="420px">
-          <Field
-            data-find
-            aria-label="Find a mix by its name or by a clay"
-            placeholder="a name, a clay"
-            value={search}
-            onChange={(e) => {
-              setSearch(e.currentTarget.value);
-            }}
-            onKeyDown={(e) => {
-              if (e.key === 'Escape') setSearch('');
-            }}
-          />
-          <Link to="/mixes/new" aria-label="New mix" tabIndex={-1}>
-            <Plus as="span" display="grid" placeItems="center" width="38px" height="38px" title="new mix">
-              +
-            </Plus>
-          </Link>
-        </Flex>
-        <Grid
-          templateColumns={wide ? `repeat(${TOOLS.length}, auto)` : '1fr 1fr'}
-          justifyContent={wide ? 'start' : undefined}
-          columnGap={wide ? 5 : 3}
-          rowGap={1}
-          fontSize="small"
-          marginBottom={3}
-        >
-          {TOOLS.map(([to, text, key]) => (
-            <Flex key={to} justifyContent="space-between" alignItems="baseline" gap={2}>
-              <Link to={`/mixes/${to}`} aria-current={chosen === to ? 'page' : undefined}>
-                {text}
-              </Link>
-              <Key>{key}</Key>
-            </Flex>
-          ))}
-        </Grid>
-        <Flex justifyContent={wide ? 'start' : 'space-between'} gap={4} alignItems="baseline">
-          <h2>Chip board</h2>
-          <Caption>
-            {total} {total === 1 ? 'mix' : 'mixes'} ·{' '}
-            <Choice label="Order of the chips" value={sort} options={SORTS} onChange={setSort} />
-          </Caption>
-        </Flex>
-        <Box fontSize="caption" marginTop={1}>
-          <label>
-            <input
-              type="checkbox"
-              checked={now}
-              onChange={(e) => {
-                setNow(e.currentTarget.checked);
-              }}
-              style={{ accentColor: grey.ink }}
-            />{' '}
-            can be made now,
-          </label>{' '}
-          <MassValue label="Grams that can be made" value={grams} onChange={setGrams} />
-          {' · '}
-          <Word
-            onClick={() => {
-              setRetired(!retired);
-            }}
-          >
-            {retired ? 'not retired' : 'retired'}
-          </Word>
-        </Box>
+        <Search {...asked} />
+        <Tools wide={wide} chosen={chosen} />
+        <Which board={asked} total={total} wide={wide} />
       </Box>
       <LongList
         key={lanes}
@@ -166,13 +198,13 @@ export function ChipBoard({
         row={chip}
         keyOf={(place) => board.at(place)?.id}
         onSeen={onSeen}
-        of={JSON.stringify(query)}
+        of={JSON.stringify(asked.query)}
         background="bench"
         padding={8}
       >
         {total === 0 && !board.reading && (
           <Box padding={3}>
-            <Caption>{nothingLike(retired, search !== '' || now)}</Caption>
+            <Caption>{nothingLike(asked.retired, asked.search !== '' || asked.now)}</Caption>
           </Box>
         )}
       </LongList>

@@ -6,6 +6,7 @@ import type { ShelfAnswer } from '#contract';
 import { Choice } from '../../parts/Choice.js';
 import { MaterialPicker } from '../../parts/MaterialPicker.js';
 import type { Picked } from '../../parts/materialChoices.js';
+import { Tick } from '../../parts/Tick.js';
 import { MassValue, Value } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
 import { OneFound } from './OneFound.js';
@@ -165,29 +166,13 @@ function Limits({ finding }: LimitsProps): ReactElement {
 
   return (
     <Box fontSize="small">
-      <label>
-        <input
-          type="checkbox"
-          checked={enough}
-          onChange={(e) => {
-            setEnough(e.currentTarget.checked);
-          }}
-          style={{ accentColor: grey.ink }}
-        />{' '}
+      <Tick checked={enough} onChange={setEnough}>
         only what the shelf has enough of
-      </label>
+      </Tick>
       {' · '}
-      <label>
-        <input
-          type="checkbox"
-          checked={opaque}
-          onChange={(e) => {
-            setOpaque(e.currentTarget.checked);
-          }}
-          style={{ accentColor: grey.ink }}
-        />{' '}
+      <Tick checked={opaque} onChange={setOpaque}>
         opaque clays only
-      </label>
+      </Tick>
     </Box>
   );
 }

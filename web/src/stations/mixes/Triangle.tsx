@@ -1,33 +1,21 @@
-import { recipesOf } from '../../wire/revisions.js';
 import { ofClay, type Mixable } from '#core/material';
 import { Box, Flex, Grid } from '@chakra-ui/react';
-import { useEffect, useMemo, useRef, useState, type ReactElement } from 'react';
+import { useMemo, useState, type ReactElement } from 'react';
 import { hexOf, showLab, xyzOfLab } from '#core/colour';
-import {
-  makeablePoints,
-  nextPoint,
-  pigmentOfMix,
-  triangleHeight,
-  unitsOf,
-  type Corners,
-  type MakeablePoint,
-} from '#core/mix';
+import { makeablePoints, pigmentOfMix, unitsOf, type Corners, type MakeablePoint } from '#core/mix';
 import type { ShelfAnswer } from '#contract';
 import { Chip } from '../../parts/Chip.js';
 import { MaterialPicker, type Picked } from '../../parts/MaterialPicker.js';
 import { Warning } from '../../parts/Warning.js';
-import { usePigments } from '../../wire/pigments.js';
 import { Action, Caption, Second, Word } from '../../theme/pieces.js';
-import { useTriangle } from '../../workers/useFind.js';
-import { alone, type Other } from './Ladder.js';
+import { usePigments } from '../../wire/pigments.js';
+import { recipesOf } from '../../wire/revisions.js';
+import { alone, type Other } from './rungs.js';
+import { TrianglePicture, WIDTH } from './TrianglePicture.js';
 import { useMakeMix } from './useMakeMix.js';
-import { grey, inkOn } from '../../theme/grey.js';
 
-const WIDTH = 520;
-const HEIGHT = triangleHeight(WIDTH);
-/** The picture is drawn with so many pixels and stretched: it is smooth anyway. */
-const DRAWN = 260;
 const PLACES = ['on top', 'at the left', 'at the right'] as const;
+const LONGEST_NAME = 80;
 
 /** Three clays of the shelf that lie far apart, to begin with. */
 function firstThree(shelf: ShelfAnswer): Other[] {
@@ -38,54 +26,43 @@ function firstThree(shelf: ShelfAnswer): Other[] {
     .map((c) => ({ of: ofClay(c.id), name: c.name, flat: alone(shelf, [], ofClay(c.id)) }));
 }
 
-/** Three mixes at the corners and everything between them, to walk through point by point. */
-export function Triangle({ shelf }: { readonly shelf: ShelfAnswer }): ReactElement {
+/** The mixes at the corners, all that can be made between them, and where one stands. */
+function useCorners(shelf: ShelfAnswer) {
   const [three, setThree] = useState<readonly Other[]>(() => firstThree(shelf));
-  const [picking, setPicking] = useState<number | null>(null);
+  const [chosen, setChosen] = useState('1,1,1');
   const pigments = usePigments();
   const corners = useMemo((): Corners | null => {
     const [a, b, c] = three.map((of) => pigmentOfMix(of.flat, 'baked', pigments));
     return a && b && c ? [a, b, c] : null;
   }, [three, pigments]);
   const points = useMemo(() => (corners ? makeablePoints(corners) : []), [corners]);
-  const [chosen, setChosen] = useState('1,1,1');
-  const at = points.find((p) => p.units.join() === chosen) ?? points[0];
-  const image = useTriangle(corners, DRAWN);
-  const canvas = useRef<HTMLCanvasElement>(null);
-  useEffect(() => {
-    if (image) canvas.current?.getContext('2d')?.putImageData(image, 0, 0);
-  }, [image]);
-  const pick = async ({ of, name }: Picked<Mixable>): Promise<void> => {
-    const place = picking ?? three.length;
-    setPicking(null);
+  const put = async (place: number, { of, name }: Picked<Mixable>): Promise<void> => {
     const next = [...three];
     next[place] = { of, name, flat: alone(shelf, await recipesOf(of), of) };
     setThree(next);
   };
-  const walk = (e: React.KeyboardEvent): void => {
-    const to = (
-      { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] } as Readonly<
-        Record<string, readonly [number, number]>
-      >
-    )[e.key];
-    if (!to || !at) return;
-    e.preventDefault();
-    setChosen(nextPoint(points, at, to[0], to[1]).units.join());
+  return {
+    three,
+    corners,
+    points,
+    at: points.find((p) => p.units.join() === chosen) ?? points[0],
+    stand: (point: MakeablePoint): void => {
+      setChosen(point.units.join());
+    },
+    put,
   };
-  const nearest = (e: React.MouseEvent<HTMLElement>): void => {
-    const box = e.currentTarget.getBoundingClientRect();
-    const [x, y] = [(e.clientX - box.left) / box.width, (e.clientY - box.top) / box.height];
-    const far = (p: MakeablePoint): number => (p.x - x) ** 2 + (0.866 * (p.y - y)) ** 2;
-    setChosen(points.reduce((a, b) => (far(b) < far(a) ? b : a)).units.join());
-  };
+}
+
+interface CornersProps {
+  readonly three: readonly Other[];
+  readonly onPut: (place: number, picked: Picked<Mixable>) => void;
+}
+
+/** Which mix lies at which corner; each can be another one. */
+function CornerWords({ three, onPut }: CornersProps): ReactElement {
+  const [picking, setPicking] = useState<number | null>(null);
   return (
-    <Flex direction="column" gap={5} padding={5} overflowY="auto" minWidth={0}>
-      <Flex alignItems="baseline" gap={4} wrap="wrap">
-        <h1>Triangle</h1>
-        <Second>
-          three mixes, and all that lies between them; the dots can be laid down in up to eight whole parts
-        </Second>
-      </Flex>
+    <>
       <Box>
         {three.map((of, i) => (
           <span key={PLACES[i]}>
@@ -100,7 +77,7 @@ export function Triangle({ shelf }: { readonly shelf: ShelfAnswer }): ReactEleme
             {PLACES[i]}
           </span>
         ))}
-        {three.length < 3 && (
+        {three.length < PLACES.length && (
           <>
             {' '}
             <Word
@@ -117,77 +94,39 @@ export function Triangle({ shelf }: { readonly shelf: ShelfAnswer }): ReactEleme
         <MaterialPicker
           place="chosen"
           label={`Mix ${PLACES[picking] ?? ''}`}
-          onPick={(p) => {
-            void pick(p);
+          onPick={(picked) => {
+            setPicking(null);
+            onPut(picking, picked);
           }}
           onCancel={() => {
             setPicking(null);
           }}
         />
       )}
+    </>
+  );
+}
+
+/** Three mixes at the corners and everything between them, to walk through point by point. */
+export function Triangle({ shelf }: { readonly shelf: ShelfAnswer }): ReactElement {
+  const { three, corners, points, at, stand, put } = useCorners(shelf);
+  return (
+    <Flex direction="column" gap={5} padding={5} overflowY="auto" minWidth={0}>
+      <Flex alignItems="baseline" gap={4} wrap="wrap">
+        <h1>Triangle</h1>
+        <Second>
+          three mixes, and all that lies between them; the dots can be laid down in up to eight whole parts
+        </Second>
+      </Flex>
+      <CornerWords
+        three={three}
+        onPut={(place, picked) => {
+          void put(place, picked);
+        }}
+      />
       {corners && at && (
         <Grid templateColumns={`${WIDTH + 40}px minmax(0, 1fr)`} gap={5}>
-          <Box
-            position="relative"
-            width={`${WIDTH}px`}
-            height={`${HEIGHT}px`}
-            margin="10px 20px 40px"
-            tabIndex={0}
-            role="application"
-            aria-label="Triangle: the arrow keys walk through it"
-            aria-describedby="triangle-at"
-            cursor="crosshair"
-            onKeyDown={walk}
-            onClick={nearest}
-            onMouseMove={(e) => {
-              if (e.buttons === 1) nearest(e);
-            }}
-          >
-            <canvas
-              ref={canvas}
-              width={DRAWN}
-              height={triangleHeight(DRAWN)}
-              style={{ width: WIDTH, height: HEIGHT, display: 'block', clipPath: 'polygon(50% 0, 0 100%, 100% 100%)' }}
-            />
-            <svg
-              width={WIDTH + 40}
-              height={HEIGHT + 20}
-              viewBox={`-20 -10 ${WIDTH + 40} ${HEIGHT + 20}`}
-              style={{ position: 'absolute', left: -20, top: -10, pointerEvents: 'none', overflow: 'visible' }}
-              aria-hidden
-            >
-              <g fontSize={15} fontWeight={600} fill={grey.ink}>
-                <text x={WIDTH / 2 + 26} y={8}>
-                  {three[0]?.name}
-                </text>
-                <text x={0} y={HEIGHT + 28}>
-                  {three[1]?.name}
-                </text>
-                <text x={WIDTH} y={HEIGHT + 28} textAnchor="end">
-                  {three[2]?.name}
-                </text>
-              </g>
-              {points.map((p) => (
-                <circle
-                  key={p.units.join()}
-                  cx={p.x * WIDTH}
-                  cy={p.y * HEIGHT}
-                  r={2}
-                  fill={inkOn(xyzOfLab(p.lab).y)}
-                  opacity={0.5}
-                />
-              ))}
-              <circle
-                cx={at.x * WIDTH}
-                cy={at.y * HEIGHT}
-                r={14}
-                fill={`#${hexOf(xyzOfLab(at.lab))}`}
-                stroke={grey.tile}
-                strokeWidth={5}
-              />
-              <circle cx={at.x * WIDTH} cy={at.y * HEIGHT} r={16.5} fill="none" stroke={grey.black} strokeWidth={1.5} />
-            </svg>
-          </Box>
+          <TrianglePicture corners={corners} names={three.map((of) => of.name)} points={points} at={at} onAt={stand} />
           <Here at={at} three={three} />
         </Grid>
       )}
@@ -207,7 +146,7 @@ function Here({ at, three }: { readonly at: MakeablePoint; readonly three: reado
       parts
         .map(({ n, of }) => `${n} ${of.name}`)
         .join(' to ')
-        .slice(0, 80),
+        .slice(0, LONGEST_NAME),
       parts.map(({ n, of }) => ({ parts: String(n), of: of.of })),
     );
   };
