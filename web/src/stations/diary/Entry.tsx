@@ -1,0 +1,219 @@
+import { swatch } from '../../parts/swatch.js';
+import { Box, Flex } from '@chakra-ui/react';
+import { useState, type ReactElement } from 'react';
+import { Link } from 'react-router';
+import { showCutter } from '#core/batch';
+import { showLength, showMass, showSize, showTemperature, type UnitSystem } from '#core/units';
+import type { DiaryAnswer } from '#contract/diary';
+import { AmountBar } from '../../parts/AmountBar.js';
+import { Chip } from '../../parts/Chip.js';
+import { showDate } from '../../state/today.js';
+import { useUnits } from '../../state/view.js';
+import { Caption, Note, Second } from '../../theme/pieces.js';
+import { put } from '../../wire/save.js';
+
+type Of<K extends keyof DiaryAnswer> = DiaryAnswer[K] extends readonly (infer T)[] ? T : never;
+
+interface EntryProps {
+  readonly entry: DiaryAnswer;
+}
+
+/** When, what, and from which plan. */
+function Head({ entry }: EntryProps): ReactElement {
+  const units = useUnits();
+  return (
+    <div>
+      <Second>{showDate(entry.madeOn)}</Second>
+      <h1>{entry.title}</h1>
+      <Box marginTop={2}>
+        {entry.pieces.map((p) => `${p.count} ${p.name} (${showCutter(p.cutter, units)})`).join(', ')}
+        {entry.batchId !== null && (
+          <>
+            {' '}
+            · <Link to={`/batches/${entry.batchId}`}>the plan</Link>
+          </>
+        )}
+      </Box>
+    </div>
+  );
+}
+
+/** The mixes it was made from, as chips. */
+function Mixes({ entry }: EntryProps): ReactElement {
+  const units = useUnits();
+  return (
+    <>
+      {entry.mixes.length > 0 && (
+        <Box as="h2" borderTop="rule" paddingTop={4}>
+          Made from
+        </Box>
+      )}
+      <Flex gap={5} wrap="wrap">
+        {entry.mixes.map((m) => (
+          <Link key={m.revisionId} to={`/mixes/${m.mixId}`} style={{ textDecoration: 'none' }}>
+            <Chip hex={m.hex} width={150} height={116} />
+            <Box fontWeight={600} marginTop={1} maxWidth="150px">
+              {m.name}
+            </Box>
+            <Box maxWidth="150px" lineHeight={1.3}>
+              <Caption>{m.notation}</Caption>
+            </Box>
+            <Caption>
+              revision {m.number} · {showMass(m.grams, units)}
+            </Caption>
+          </Link>
+        ))}
+      </Flex>
+    </>
+  );
+}
+
+function OneBlend({ blend: b }: { readonly blend: Of<'blends'> }): ReactElement {
+  return (
+    <Link to={`/blends/${b.blendId}`} style={{ textDecoration: 'none' }}>
+      <Box height="60px" width="420px" maxWidth="100%" style={{ background: swatch(b.hexes) }} aria-hidden />
+      <Box fontWeight={600} marginTop={1}>
+        {b.name}
+      </Box>
+      <Caption>
+        revision {b.number} · free of streaks after {b.passes} passes
+      </Caption>
+    </Link>
+  );
+}
+
+/** px of a photograph. */
+const PHOTOGRAPH = 150;
+
+function OneCane({ cane: c }: { readonly cane: Of<'canes'> }): ReactElement {
+  const units = useUnits();
+  return (
+    <Flex gap={4} alignItems="flex-end">
+      {c.pictureId !== null && (
+        <img
+          src={`/api/pictures/${c.pictureId}`}
+          alt="The face as it came out"
+          style={{ width: PHOTOGRAPH, height: PHOTOGRAPH, objectFit: 'cover' }}
+        />
+      )}
+      <Box>
+        <Link to={`/canes/${c.caneId}`}>
+          <b>{c.name}</b>
+        </Link>{' '}
+        <Caption>revision {c.number}</Caption>
+        <br />
+        {showLength(c.diameterMm, units)} across, {showLength(c.lengthMm, units)} long; its ends took{' '}
+        {showLength(c.lostMm, units)} · {c.slices} {c.slices === 1 ? 'slice' : 'slices'}
+      </Box>
+    </Flex>
+  );
+}
+
+/** A sheet in words: its size, its thickness, its setting. */
+function sheetWords(s: Of<'sheets'>, units: UnitSystem): string {
+  if (s.form !== 'sheet') return 'wound up to a plug';
+  const at = s.rolledAt === '' ? '' : `, at ${s.rolledAt}`;
+  return `${showSize(s.widthMm, s.lengthMm, units)}, ${showLength(s.mm, units, true)} thick${at}`;
+}
+
+/** px of a plug, px for a mm of a sheet, and the most. */
+const [PLUG, PER_MM, LONGEST] = [52, 1.6, 420];
+
+function OneSheet({ sheet: s }: { readonly sheet: Of<'sheets'> }): ReactElement {
+  const units = useUnits();
+  const width = s.form === 'sheet' ? Math.min(LONGEST, s.lengthMm * PER_MM) : PLUG;
+  return (
+    <Link to={`/sheets/book/${s.sheetId}`} style={{ textDecoration: 'none' }}>
+      <Box
+        height={`${PLUG}px`}
+        style={{ width, borderRadius: s.form === 'plug' ? '50%' : 0, background: swatch(s.hexes) }}
+        aria-hidden
+      />
+      <Box fontWeight={600} marginTop={1}>
+        {s.name}
+      </Box>
+      <Caption>{sheetWords(s, units)} · in the sheet book</Caption>
+    </Link>
+  );
+}
+
+/** The clay that went into it. */
+function ClayWent({ entry }: EntryProps): ReactElement | null {
+  const units = useUnits();
+  const longest = Math.max(0, ...entry.clays.map((c) => c.grams));
+  if (entry.clays.length === 0) return null;
+  return (
+    <Box borderTop="rule" paddingTop={4} maxWidth="560px">
+      <Box as="h2" marginBottom={3}>
+        Clay used
+      </Box>
+      <Flex as="ul" direction="column" gap={2}>
+        {entry.clays.map((c) => (
+          <li key={c.clayId}>
+            <Flex justifyContent="space-between" fontSize="small">
+              <b>{c.name}</b>
+              {showMass(c.grams, units)}
+            </Flex>
+            <AmountBar grams={c.grams} short={0} longest={longest} hex={c.hex} />
+          </li>
+        ))}
+      </Flex>
+    </Box>
+  );
+}
+
+/** What the maker wrote; saved when it is left. */
+function Words({ entry }: EntryProps): ReactElement {
+  const [text, setText] = useState<string | null>(null);
+  const keep = (): void => {
+    if (text !== null && text !== entry.note) {
+      const dto = { id: entry.id, version: entry.version, note: text };
+      void put(`/api/diary/${entry.id}`, dto, { ...entry, note: text });
+    }
+    setText(null);
+  };
+  return (
+    <Box maxWidth="560px">
+      <Box as="h2" marginBottom={2}>
+        Note
+      </Box>
+      <Note
+        aria-label="Note"
+        placeholder="What to do next time?"
+        value={text ?? entry.note}
+        onChange={(e) => {
+          setText(e.currentTarget.value);
+        }}
+        onBlur={keep}
+      />
+    </Box>
+  );
+}
+
+/** One entry: what was made, from what, and how it went. */
+export function Entry({ entry }: EntryProps): ReactElement {
+  const units = useUnits();
+  return (
+    <Flex direction="column" gap={5} padding={5} overflowY="auto" minWidth={0}>
+      <Head entry={entry} />
+      <Mixes entry={entry} />
+      {entry.blends.map((b) => (
+        <OneBlend key={b.blendId} blend={b} />
+      ))}
+      {entry.canes.map((c) => (
+        <OneCane key={c.caneId} cane={c} />
+      ))}
+      {entry.sheets.map((s) => (
+        <OneSheet key={s.sheetId} sheet={s} />
+      ))}
+      {entry.conditioned.map((c) => (
+        <Box key={c.clayId}>
+          {c.name} folded without a crack after <b>{c.passes}</b> passes ({c.school}), in a room of{' '}
+          {showTemperature(c.roomC, units)}.
+        </Box>
+      ))}
+      <ClayWent entry={entry} />
+      <Words entry={entry} />
+    </Flex>
+  );
+}
