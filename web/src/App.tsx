@@ -49,12 +49,10 @@ const Switch = chakra('button', {
   base: { display: 'inline-flex', gap: 1, alignItems: 'center', fontSize: 'small', whiteSpace: 'nowrap' },
 });
 
-/** The bench from above: stations along the top, the open one below, the tile at the right edge. */
-export function App(): ReactElement {
-  useKeepLearning();
-  const { units, lamp, turnUnits, turnLamp } = useView();
+/** The keys that work at every station. */
+function useEverywhere(showKeys: () => void): void {
+  const { turnUnits, turnLamp } = useView();
   const navigate = useNavigate();
-  const keyList = useRef<HTMLDialogElement>(null);
   useKeys('Everywhere', [
     ...STATIONS.map(([path, name], i) => ({
       key: String(i + 1),
@@ -97,10 +95,95 @@ export function App(): ReactElement {
       key: '?',
       does: 'This list',
       run: () => {
-        keyList.current?.showModal();
+        showKeys();
       },
     },
   ]);
+}
+
+/** The stations, in the order of the work. */
+function Stations(): ReactElement {
+  return (
+    <Flex as="nav" aria-label="Stations" flex={1} gap={1} alignSelf="stretch">
+      {STATIONS.map(([path, name], i) => (
+        <StationLink key={path} to={`/${path}`}>
+          <Box as="span" fontFamily="body" fontSize="caption" fontWeight={400} color="ink2" aria-hidden>
+            {i + 1}
+          </Box>
+          {name}
+        </StationLink>
+      ))}
+    </Flex>
+  );
+}
+
+interface SwitchesProps {
+  readonly onKeys: () => void;
+}
+
+/** Units, the lamp, copies, and the list of keys. */
+function Switches({ onKeys }: SwitchesProps): ReactElement {
+  const { units, lamp, turnUnits, turnLamp } = useView();
+  const navigate = useNavigate();
+  return (
+    <>
+      <Switch onClick={turnUnits} aria-label={`Units: ${units}`}>
+        {units === 'metric' ? 'mm' : 'in'}
+        <Wide>{units === 'metric' ? '· g · °C' : '· oz · °F'}</Wide> <Key>U</Key>
+      </Switch>
+      <Switch onClick={turnLamp} aria-pressed={lamp} aria-label="Lamp check">
+        Lamp<Wide>check</Wide> <Key>L</Key>
+      </Switch>
+      <Switch
+        onClick={() => {
+          void navigate('/copies');
+        }}
+        aria-label="Copies of your data"
+        title="Keep a copy of your data, or take one up (shift Y)"
+      >
+        Copies
+      </Switch>
+      <Switch onClick={onKeys} aria-label="Keys">
+        <Wide>Keys</Wide> <Key>?</Key>
+      </Switch>
+    </>
+  );
+}
+
+/** The top of every page. */
+function Header({ onKeys }: SwitchesProps): ReactElement {
+  return (
+    <Flex
+      as="header"
+      background="paper"
+      borderBottom="rule"
+      alignItems="center"
+      paddingX={5}
+      gap={4}
+      css={{
+        '@media (max-width: 1100px)': { gap: '10px', paddingInline: '12px' },
+        '@media print': { display: 'none' },
+      }}
+    >
+      <Box fontFamily="heading" fontWeight={800} fontSize="23px" marginRight={3}>
+        Sledge
+      </Box>
+      <Stations />
+      <Saving />
+      <Switches onKeys={onKeys} />
+    </Flex>
+  );
+}
+
+/** The bench from above: stations along the top, the open one below, the tile at the right edge. */
+export function App(): ReactElement {
+  useKeepLearning();
+  const lamp = useView((s) => s.lamp);
+  const keyList = useRef<HTMLDialogElement>(null);
+  const showKeys = (): void => {
+    keyList.current?.showModal();
+  };
+  useEverywhere(showKeys);
   return (
     <Grid
       templateRows="56px auto 1fr"
@@ -110,57 +193,7 @@ export function App(): ReactElement {
       css={{ '@media print': { display: 'block', minWidth: 0, height: 'auto' } }}
     >
       <Textures />
-      <Flex
-        as="header"
-        background="paper"
-        borderBottom="rule"
-        alignItems="center"
-        paddingX={5}
-        gap={4}
-        css={{
-          '@media (max-width: 1100px)': { gap: '10px', paddingInline: '12px' },
-          '@media print': { display: 'none' },
-        }}
-      >
-        <Box fontFamily="heading" fontWeight={800} fontSize="23px" marginRight={3}>
-          Sledge
-        </Box>
-        <Flex as="nav" aria-label="Stations" flex={1} gap={1} alignSelf="stretch">
-          {STATIONS.map(([path, name], i) => (
-            <StationLink key={path} to={`/${path}`}>
-              <Box as="span" fontFamily="body" fontSize="caption" fontWeight={400} color="ink2" aria-hidden>
-                {i + 1}
-              </Box>
-              {name}
-            </StationLink>
-          ))}
-        </Flex>
-        <Saving />
-        <Switch onClick={turnUnits} aria-label={`Units: ${units}`}>
-          {units === 'metric' ? 'mm' : 'in'}
-          <Wide>{units === 'metric' ? '· g · °C' : '· oz · °F'}</Wide> <Key>U</Key>
-        </Switch>
-        <Switch onClick={turnLamp} aria-pressed={lamp} aria-label="Lamp check">
-          Lamp<Wide>check</Wide> <Key>L</Key>
-        </Switch>
-        <Switch
-          onClick={() => {
-            void navigate('/copies');
-          }}
-          aria-label="Copies of your data"
-          title="Keep a copy of your data, or take one up (shift Y)"
-        >
-          Copies
-        </Switch>
-        <Switch
-          onClick={() => {
-            keyList.current?.showModal();
-          }}
-          aria-label="Keys"
-        >
-          <Wide>Keys</Wide> <Key>?</Key>
-        </Switch>
-      </Flex>
+      <Header onKeys={showKeys} />
       <Box gridRow={2}>
         <GardenBar />
         <Bars />

@@ -2,7 +2,8 @@ import type { ReactElement } from 'react';
 import { dialLabels } from '#core/sheet';
 import { attempt, showLength } from '#core/units';
 import { MachineDto } from '#contract';
-import { AddForm, type FieldSpec } from '../../parts/AddForm.js';
+import { AddForm } from '../../parts/AddForm.js';
+import type { FieldSpec } from '../../parts/addFormRules.js';
 import { useUnits } from '../../state/view.js';
 
 /** The dial of a new machine by its ends: either way round, from any start, half clicks too. */

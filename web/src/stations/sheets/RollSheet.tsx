@@ -1,25 +1,14 @@
-import { flatOf } from '#core/mix';
-import { recipesOf } from '../../wire/revisions.js';
-import { type Mixable } from '#core/material';
 import { Box, Flex } from '@chakra-ui/react';
-import { useState, type ReactElement } from 'react';
+import type { ReactElement } from 'react';
 import { useNavigate } from 'react-router';
 
-import { massOfSheet } from '#core/sheet';
-import { showLength, showMass, showSize, type UnitSystem } from '#core/units';
-import type { MachineDto, RolledDto, SheetAnswer, ShelfAnswer } from '#contract';
+import { showLength, showSize, type UnitSystem } from '#core/units';
 import { BenchSteps, type BenchWords } from '../../parts/BenchSteps.js';
-import { ClayUsed, useClayUsed, type Planned } from '../../parts/ClayUsed.js';
 import { Empty, Reading } from '../../parts/Empty.js';
-import { MaterialPicker, type Picked } from '../../parts/MaterialPicker.js';
-import { ThicknessValue } from '../../parts/Thickness.js';
-import { LengthValue, TextValue } from '../../parts/Value.js';
-import { WriteDown } from '../../parts/WriteDown.js';
-import { bookOf } from '../../state/book.js';
 import { useUnits } from '../../state/view.js';
 import { Word } from '../../theme/pieces.js';
 import { useMachines, useShelf } from '../../wire/queries.js';
-import { change, useRefusal } from '../../wire/save.js';
+import { Rolled } from './Rolled.js';
 import { useRollPlan, workRoll, type WorkedRoll } from './rollPlan.js';
 
 /** The feed plan as words for the bench. */
@@ -103,7 +92,7 @@ export default function RollSheet(): ReactElement {
           />
         )}
         finish={(_, back, leave) => (
-          <Done
+          <Rolled
             own={own}
             worked={worked}
             shelf={shelf.data}
@@ -160,150 +149,5 @@ function Edges({
         );
       })}
     </Flex>
-  );
-}
-
-interface DoneProps {
-  readonly own: MachineDto;
-  readonly worked: WorkedRoll;
-  readonly shelf: ShelfAnswer;
-  readonly onBack: () => void;
-  readonly onDone: (sheetId: string) => void;
-}
-interface Made {
-  readonly picked: Picked<Mixable>;
-  readonly density: number;
-  readonly shares: readonly Planned[];
-}
-
-function Done({ own, worked, shelf, onBack, onDone }: DoneProps): ReactElement {
-  const units = useUnits();
-  const {
-    feeds: { feeds, strips },
-    to,
-  } = worked;
-  const last = feeds.at(-1);
-  const [made, setMade] = useState<Made | null>(null);
-  const [picking, setPicking] = useState(true);
-  const [name, setName] = useState('');
-  const [id] = useState(() => crypto.randomUUID());
-  const [sizes, setSizes] = useState({ width: (last?.width ?? 0) * strips, length: last?.length ?? 0, mm: to.mm });
-  const path = `/api/sheets/${id}/rolled`;
-  const refusal = useRefusal(path);
-  const grams =
-    made && sizes.width > 0 && sizes.length > 0 && sizes.mm > 0
-      ? massOfSheet(sizes.width * sizes.length, sizes.mm, made.density)
-      : 0;
-  const { used, say } = useClayUsed((made?.shares ?? []).map((s) => ({ clayId: s.clayId, grams: s.grams * grams })));
-  const pick = async (picked: Picked<Mixable>): Promise<void> => {
-    const flat = flatOf(picked.of, bookOf(shelf, await recipesOf(picked.of)));
-    setMade({
-      picked,
-      density: flat.density,
-      shares: flat.shares.map((s) => ({ clayId: s.clay.id, grams: s.mass.valueOf() })),
-    });
-    setName(`${picked.name}, ${to.label}`);
-    setPicking(false);
-  };
-  const write = async (madeOn: string, note: string): Promise<void> => {
-    if (!made) return;
-    const dto: RolledDto = {
-      sheet: {
-        id,
-        version: 0,
-        name,
-        note: '',
-        form: 'sheet',
-        widthMm: sizes.width,
-        lengthMm: sizes.length,
-        mm: sizes.mm,
-        layers: 1,
-        grams: Math.round(grams * 10) / 10,
-        cuts: [],
-        gone: false,
-      },
-      of: made.picked.of,
-      rolledAt: `${to.label} of ${own.name}`,
-      entryId: crypto.randomUUID(),
-      madeOn,
-      note,
-      used,
-    };
-    const answer = await change<SheetAnswer>('POST', path, dto);
-    if (answer) onDone(answer.id);
-  };
-  return (
-    <WriteDown
-      refusal={refusal}
-      onBack={onBack}
-      disabled={!made}
-      onWrite={(madeOn, note) => {
-        void write(madeOn, note);
-      }}
-    >
-      <Box fontSize="22px">
-        A sheet of{' '}
-        <Word
-          fontWeight={700}
-          onClick={() => {
-            setPicking(true);
-          }}
-        >
-          {made ? made.picked.name : 'which clay or mix?'}
-        </Word>
-        {made ? `, ${showMass(grams, units)}` : ''}
-      </Box>
-      {picking && (
-        <MaterialPicker
-          place="sheet"
-          label="What the sheet is made of"
-          onPick={(p) => {
-            void pick(p);
-          }}
-          onCancel={() => {
-            setPicking(made === null);
-          }}
-        />
-      )}
-      {made && (
-        <>
-          <Box fontSize="h2">
-            It came out{' '}
-            <LengthValue
-              label="Width of the rolled sheet"
-              value={sizes.width}
-              onChange={(width) => {
-                setSizes({ ...sizes, width });
-              }}
-            />{' '}
-            ×{' '}
-            <LengthValue
-              label="Length of the rolled sheet"
-              value={sizes.length}
-              onChange={(length) => {
-                setSizes({ ...sizes, length });
-              }}
-            />
-            ,{' '}
-            <ThicknessValue
-              label="Thickness of the rolled sheet"
-              value={sizes.mm}
-              onChange={(mm) => {
-                setSizes({ ...sizes, mm });
-              }}
-            />{' '}
-            thick. In the book it is called{' '}
-            <TextValue
-              label="Name in the sheet book"
-              value={name}
-              refusal={refusal?.sentenceFor('sheet.name')}
-              onChange={setName}
-            />
-            .
-          </Box>
-          <ClayUsed used={used} say={say} shelf={shelf} refusal={refusal} />
-        </>
-      )}
-    </WriteDown>
   );
 }

@@ -2,7 +2,8 @@ import type { ReactElement } from 'react';
 import { ASSUMED_BLOCK_GRAMS, ASSUMED_DENSITY, FIRMNESSES, KINDS } from '#core/clay';
 import { showLength, showMass, showTemperature } from '#core/units';
 import { BlockDto, ClayDto, LineDto } from '#contract';
-import { AddForm, type FieldSpec } from '../../parts/AddForm.js';
+import { AddForm } from '../../parts/AddForm.js';
+import type { FieldSpec } from '../../parts/addFormRules.js';
 import { useUnits } from '../../state/view.js';
 
 const options = (values: readonly string[]) => values.map((value) => ({ value, text: value }));

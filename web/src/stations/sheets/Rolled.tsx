@@ -1,0 +1,203 @@
+import { flatOf } from '#core/mix';
+import { recipesOf } from '../../wire/revisions.js';
+import { type Mixable } from '#core/material';
+import { Box } from '@chakra-ui/react';
+import { useState, type ReactElement } from 'react';
+
+import { massOfSheet } from '#core/sheet';
+import { showMass } from '#core/units';
+import type { MachineDto, RolledDto, SheetAnswer, ShelfAnswer } from '#contract';
+import { ClayUsed, useClayUsed, type Planned } from '../../parts/ClayUsed.js';
+import { MaterialPicker, type Picked } from '../../parts/MaterialPicker.js';
+import { ThicknessValue } from '../../parts/Thickness.js';
+import { LengthValue, TextValue } from '../../parts/Value.js';
+import { WriteDown } from '../../parts/WriteDown.js';
+import { bookOf } from '../../state/book.js';
+import { useUnits } from '../../state/view.js';
+import { Word } from '../../theme/pieces.js';
+import { change, useRefusal } from '../../wire/save.js';
+import type { WorkedRoll } from './rollPlan.js';
+
+interface RolledProps {
+  readonly own: MachineDto;
+  readonly worked: WorkedRoll;
+  readonly shelf: ShelfAnswer;
+  readonly onBack: () => void;
+  readonly onDone: (sheetId: string) => void;
+}
+
+/** What the sheet is of: its density, and the clay in it. */
+interface OfWhat {
+  readonly picked: Picked<Mixable>;
+  readonly density: number;
+  readonly shares: readonly Planned[];
+}
+
+/** mm of the sheet as it came out. */
+interface Sizes {
+  readonly width: number;
+  readonly length: number;
+  readonly mm: number;
+}
+
+/** Grams of a sheet; none where one of its measures is nothing. */
+function gramsOf({ width, length, mm }: Sizes, density: number): number {
+  return width > 0 && length > 0 && mm > 0 ? massOfSheet(width * length, mm, density) : 0;
+}
+
+/** The sheet as it is written in the book. */
+const sheetDto = (id: string, name: string, { width, length, mm }: Sizes, grams: number): RolledDto['sheet'] => ({
+  id,
+  version: 0,
+  name,
+  note: '',
+  form: 'sheet',
+  widthMm: width,
+  lengthMm: length,
+  mm,
+  layers: 1,
+  grams: Math.round(grams * 10) / 10,
+  cuts: [],
+  gone: false,
+});
+
+/** The sheet that was rolled, as it is typed, and the way to write it down. */
+function useRolled({ own, worked, shelf, onDone }: RolledProps) {
+  const { feeds, to } = worked;
+  const last = feeds.feeds.at(-1);
+  const [what, setWhat] = useState<OfWhat | null>(null);
+  const [name, setName] = useState('');
+  const [id] = useState(() => crypto.randomUUID());
+  const [sizes, setSizes] = useState<Sizes>({
+    width: (last?.width ?? 0) * feeds.strips,
+    length: last?.length ?? 0,
+    mm: to.mm,
+  });
+  const path = `/api/sheets/${id}/rolled`;
+  const refusal = useRefusal(path);
+  const grams = what ? gramsOf(sizes, what.density) : 0;
+  const { used, say } = useClayUsed((what?.shares ?? []).map((s) => ({ clayId: s.clayId, grams: s.grams * grams })));
+  const pick = async (picked: Picked<Mixable>): Promise<void> => {
+    const flat = flatOf(picked.of, bookOf(shelf, await recipesOf(picked.of)));
+    const shares = flat.shares.map((s) => ({ clayId: s.clay.id, grams: s.mass.valueOf() }));
+    setWhat({ picked, density: flat.density, shares });
+    setName(`${picked.name}, ${to.label}`);
+  };
+  const write = async (madeOn: string, note: string): Promise<void> => {
+    if (!what) return;
+    const answer = await change<SheetAnswer>('POST', path, {
+      sheet: sheetDto(id, name, sizes, grams),
+      of: what.picked.of,
+      rolledAt: `${to.label} of ${own.name}`,
+      entryId: crypto.randomUUID(),
+      madeOn,
+      note,
+      used,
+    } satisfies RolledDto);
+    if (answer) onDone(answer.id);
+  };
+  return { what, name, setName, sizes, setSizes, refusal, grams, used, say, pick, write };
+}
+
+type Rolling = ReturnType<typeof useRolled>;
+
+/** How large it came out, and what it is called. */
+function CameOut({ rolling }: { readonly rolling: Rolling }): ReactElement {
+  const { sizes, setSizes, name, setName, refusal } = rolling;
+  return (
+    <Box fontSize="h2">
+      It came out{' '}
+      <LengthValue
+        label="Width of the rolled sheet"
+        value={sizes.width}
+        onChange={(width) => {
+          setSizes({ ...sizes, width });
+        }}
+      />{' '}
+      ×{' '}
+      <LengthValue
+        label="Length of the rolled sheet"
+        value={sizes.length}
+        onChange={(length) => {
+          setSizes({ ...sizes, length });
+        }}
+      />
+      ,{' '}
+      <ThicknessValue
+        label="Thickness of the rolled sheet"
+        value={sizes.mm}
+        onChange={(mm) => {
+          setSizes({ ...sizes, mm });
+        }}
+      />{' '}
+      thick. In the book it is called{' '}
+      <TextValue
+        label="Name in the sheet book"
+        value={name}
+        refusal={refusal?.sentenceFor('sheet.name')}
+        onChange={setName}
+      />
+      .
+    </Box>
+  );
+}
+
+/** Which clay or mix it is of. */
+function OfWhich({ rolling }: { readonly rolling: Rolling }): ReactElement {
+  const units = useUnits();
+  const { what, grams, pick } = rolling;
+  const [picking, setPicking] = useState(true);
+  return (
+    <>
+      <Box fontSize="22px">
+        A sheet of{' '}
+        <Word
+          fontWeight={700}
+          onClick={() => {
+            setPicking(true);
+          }}
+        >
+          {what ? what.picked.name : 'which clay or mix?'}
+        </Word>
+        {what ? `, ${showMass(grams, units)}` : ''}
+      </Box>
+      {picking && (
+        <MaterialPicker
+          place="sheet"
+          label="What the sheet is made of"
+          onPick={(picked) => {
+            setPicking(false);
+            void pick(picked);
+          }}
+          onCancel={() => {
+            setPicking(what === null);
+          }}
+        />
+      )}
+    </>
+  );
+}
+
+/** What really came of the rolling: the book and the diary have it then. */
+export function Rolled(props: RolledProps): ReactElement {
+  const rolling = useRolled(props);
+  const { what, refusal, used, say, write } = rolling;
+  return (
+    <WriteDown
+      refusal={refusal}
+      onBack={props.onBack}
+      disabled={!what}
+      onWrite={(madeOn, note) => {
+        void write(madeOn, note);
+      }}
+    >
+      <OfWhich rolling={rolling} />
+      {what && (
+        <>
+          <CameOut rolling={rolling} />
+          <ClayUsed used={used} say={say} shelf={props.shelf} refusal={refusal} />
+        </>
+      )}
+    </WriteDown>
+  );
+}
