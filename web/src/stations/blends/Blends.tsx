@@ -54,6 +54,80 @@ function newBlend(shelf: ShelfAnswer, machines: MachinesAnswer, taken: ReadonlyS
   };
 }
 
+function NoClay(): ReactElement {
+  const navigate = useNavigate();
+  return (
+    <Empty
+      title="No clay to blend yet"
+      action="Go to the shelf"
+      onAction={() => {
+        void navigate('/shelf');
+      }}
+    >
+      A blend fades from one colour to another. Put two clays on the shelf, then see the fade here before you cut.
+    </Empty>
+  );
+}
+
+interface AddProps {
+  readonly onAdd: () => void;
+}
+
+function NoBlend({ onAdd }: AddProps): ReactElement {
+  return (
+    <Empty title="No blend planned" action="Plan a blend" onAction={onAdd}>
+      Choose the colours and how they are cut. Sledge shows the fade they give, how even it is, how many passes it
+      takes, and the plug it becomes.
+    </Empty>
+  );
+}
+
+interface BlendListProps extends AddProps {
+  readonly blends: readonly BlendCard[];
+  readonly open: string | undefined;
+}
+
+/** All blends, each with its fade; the retired ones out of the way. */
+function BlendList({ blends, open, onAdd }: BlendListProps): ReactElement {
+  const [shown, setShown] = useState(false);
+  const retired = blends.filter((b) => b.retired);
+  return (
+    <Flex
+      direction="column"
+      background="paper"
+      borderRight="rule"
+      minHeight={0}
+      overflowY="auto"
+      css={{ '@media print': { display: 'none' } }}
+    >
+      <Flex justifyContent="space-between" alignItems="center" padding={4} borderBottom="hair">
+        <h2>Blends</h2>
+        <Plus aria-label="New blend" title="new blend" width="38px" height="38px" onClick={onAdd}>
+          +
+        </Plus>
+      </Flex>
+      {blends
+        .filter((b) => !b.retired)
+        .map((b) => (
+          <OneRow key={b.id} blend={b} open={b.id === open} />
+        ))}
+      {retired.length > 0 && (
+        <Box padding={3}>
+          <Word
+            fontSize="small"
+            onClick={() => {
+              setShown(!shown);
+            }}
+          >
+            {shown ? 'Hide the retired ones' : `${retired.length} retired`}
+          </Word>
+        </Box>
+      )}
+      {shown && retired.map((b) => <OneRow key={b.id} blend={b} open={b.id === open} />)}
+    </Flex>
+  );
+}
+
 /** Blends, and the open one. */
 export default function Blends(): ReactElement {
   const { blendId, detail } = useParams();
@@ -61,51 +135,19 @@ export default function Blends(): ReactElement {
   const blends = useBlends();
   const blend = useBlendOf(blendId);
   const [shelf, machines] = [useShelf(), useMachines()];
-  const [shown, setShown] = useState(false);
   const add = async (): Promise<void> => {
     if (!shelf.data || !machines.data) return;
     const dto = newBlend(shelf.data, machines.data, new Set(blends.data?.map((b) => b.name)));
     if (dto && (await change<BlendAnswer>('PUT', `/api/blends/${dto.id}`, dto))) void navigate(`/blends/${dto.id}`);
   };
-  useKeys('Blends', [
-    {
-      key: 'n',
-      does: 'New blend',
-      run: () => {
-        void add();
-      },
-    },
-  ]);
+  const onAdd = (): void => {
+    void add();
+  };
+  useKeys('Blends', [{ key: 'n', does: 'New blend', run: onAdd }]);
   if (!blends.data || !shelf.data || !machines.data)
     return <Reading error={blends.error ?? shelf.error ?? machines.error} />;
-  if (fading(shelf.data).length < 2) {
-    return (
-      <Empty
-        title="No clay to blend yet"
-        action="Go to the shelf"
-        onAction={() => {
-          void navigate('/shelf');
-        }}
-      >
-        A blend fades from one colour to another. Put two clays on the shelf, then see the fade here before you cut.
-      </Empty>
-    );
-  }
-  if (blends.data.length === 0) {
-    return (
-      <Empty
-        title="No blend planned"
-        action="Plan a blend"
-        onAction={() => {
-          void add();
-        }}
-      >
-        Choose the colours and how they are cut. Sledge shows the fade they give, how even it is, how many passes it
-        takes, and the plug it becomes.
-      </Empty>
-    );
-  }
-  const retired = blends.data.filter((b) => b.retired);
+  if (fading(shelf.data).length < 2) return <NoClay />;
+  if (blends.data.length === 0) return <NoBlend onAdd={onAdd} />;
   return (
     <Grid
       templateColumns="176px minmax(0, 1fr)"
@@ -113,47 +155,7 @@ export default function Blends(): ReactElement {
       minHeight={0}
       css={{ '@media print': { display: 'block' } }}
     >
-      <Flex
-        direction="column"
-        background="paper"
-        borderRight="rule"
-        minHeight={0}
-        overflowY="auto"
-        css={{ '@media print': { display: 'none' } }}
-      >
-        <Flex justifyContent="space-between" alignItems="center" padding={4} borderBottom="hair">
-          <h2>Blends</h2>
-          <Plus
-            aria-label="New blend"
-            title="new blend"
-            width="38px"
-            height="38px"
-            onClick={() => {
-              void add();
-            }}
-          >
-            +
-          </Plus>
-        </Flex>
-        {blends.data
-          .filter((b) => !b.retired)
-          .map((b) => (
-            <OneRow key={b.id} blend={b} open={b.id === blendId} />
-          ))}
-        {retired.length > 0 && (
-          <Box padding={3}>
-            <Word
-              fontSize="small"
-              onClick={() => {
-                setShown(!shown);
-              }}
-            >
-              {shown ? 'Hide the retired ones' : `${retired.length} retired`}
-            </Word>
-          </Box>
-        )}
-        {shown && retired.map((b) => <OneRow key={b.id} blend={b} open={b.id === blendId} />)}
-      </Flex>
+      <BlendList blends={blends.data} open={blendId} onAdd={onAdd} />
       {blendId === undefined && <Fades blends={blends.data.filter((b) => !b.retired)} />}
       {blendId !== undefined && blend.data && (
         <BlendView

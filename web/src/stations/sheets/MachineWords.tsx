@@ -18,7 +18,8 @@ import { showDate } from '../../state/today.js';
 import { useUnits } from '../../state/view.js';
 import { Caption, Second, Word } from '../../theme/pieces.js';
 import { change, useRefusal } from '../../wire/save.js';
-import { ReadingForm, WAYS } from './ReadingForm.js';
+import { ReadingForm } from './ReadingForm.js';
+import { WAYS } from './readingWays.js';
 
 const KNOWN: Readonly<Record<Knowledge, string>> = {
   measured: 'measured',

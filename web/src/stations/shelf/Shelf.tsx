@@ -2,7 +2,7 @@ import { Box, Flex, Grid } from '@chakra-ui/react';
 import { Suspense, lazy, useState, type ReactElement } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { showMass } from '#core/units';
-import type { ShelfAnswer } from '#contract';
+import type { ClayDto, ShelfAnswer } from '#contract';
 import { Empty, Reading } from '../../parts/Empty.js';
 import { LookRound } from '../../parts/GardenBar.js';
 import { useKeys } from '../../state/keys.js';
@@ -22,53 +22,25 @@ type Adding =
   | { readonly what: 'colour'; readonly lineId: string }
   | { readonly what: 'block'; readonly clayId: string };
 
-/** The shelf: blocks drawn to what is left of them, in rows by line. */
-export default function Shelf(): ReactElement {
-  const shelf = useShelf();
-  const { clayId } = useParams();
+interface AddingFormProps {
+  readonly adding: Adding;
+  readonly data: ShelfAnswer;
+  readonly onAdding: (adding: Adding | null) => void;
+}
+
+/** The form for what is added; one leads on to the next. */
+function AddingForm({ adding, data, onAdding }: AddingFormProps): ReactElement {
   const navigate = useNavigate();
-  const [adding, setAdding] = useState<Adding | null>(null);
-  const firstLine = shelf.data?.lines[0]?.id;
-  const chosen = shelf.data?.clays.find((c) => c.id === clayId);
-  const lineForColour = chosen?.lineId ?? firstLine;
-  useKeys('Shelf', [
-    {
-      key: 'n',
-      does: 'New line',
-      run: () => {
-        setAdding({ what: 'line' });
-      },
-    },
-    {
-      key: 'a',
-      does: 'New colour',
-      run: () => {
-        if (lineForColour) setAdding({ what: 'colour', lineId: lineForColour });
-      },
-    },
-    {
-      key: 'b',
-      does: 'New block of the chosen clay',
-      run: () => {
-        if (chosen) setAdding({ what: 'block', clayId: chosen.id });
-      },
-    },
-  ]);
-  if (!shelf.data) return <Reading error={shelf.error} />;
-  const { data } = shelf;
-  const choose = (id: string): void => {
-    setAdding(null);
-    void navigate(`/shelf/${id}`);
+  const leave = (): void => {
+    onAdding(null);
   };
-  const form = adding && (
+  return (
     <Suspense fallback={null}>
       {adding.what === 'line' && (
         <AddLine
-          onCancel={() => {
-            setAdding(null);
-          }}
+          onCancel={leave}
           onSaved={(lineId) => {
-            setAdding({ what: 'colour', lineId });
+            onAdding({ what: 'colour', lineId });
           }}
         />
       )}
@@ -77,12 +49,10 @@ export default function Shelf(): ReactElement {
           key={adding.lineId}
           lineId={adding.lineId}
           lines={data.lines}
-          onCancel={() => {
-            setAdding(null);
-          }}
+          onCancel={leave}
           onSaved={(id) => {
             void navigate(`/shelf/${id}`);
-            setAdding({ what: 'block', clayId: id });
+            onAdding({ what: 'block', clayId: id });
           }}
         />
       )}
@@ -91,57 +61,123 @@ export default function Shelf(): ReactElement {
           key={adding.clayId}
           clayId={adding.clayId}
           name={data.clays.find((c) => c.id === adding.clayId)?.name ?? 'clay'}
-          onCancel={() => {
-            setAdding(null);
-          }}
+          onCancel={leave}
           onSaved={() => {
-            choose(adding.clayId);
+            onAdding(null);
+            void navigate(`/shelf/${adding.clayId}`);
           }}
         />
       )}
     </Suspense>
   );
+}
+
+interface ChosenProps {
+  readonly data: ShelfAnswer;
+  readonly chosen: ClayDto | undefined;
+  readonly onAdd: (adding: Adding) => void;
+}
+
+/** The clay that is chosen, or what to choose. */
+function Chosen({ data, chosen, onAdd }: ChosenProps): ReactElement {
+  const navigate = useNavigate();
+  if (!chosen)
+    return (
+      <Second>
+        {data.clays.length > 0
+          ? 'Choose a clay to see its blocks, take some, or add to it.'
+          : 'Now give the line a colour.'}
+      </Second>
+    );
   return (
-    <Grid templateColumns={data.lines.length === 0 && !form ? '1fr' : '1fr 300px'} height="100%" minHeight={0}>
+    <ClayStrip
+      key={chosen.id}
+      clay={chosen}
+      shelf={data}
+      onAddBlock={() => {
+        onAdd({ what: 'block', clayId: chosen.id });
+      }}
+      onGone={() => {
+        void navigate('/shelf');
+      }}
+    />
+  );
+}
+
+/** The keys of the shelf. @param lineId where a new colour goes */
+function useShelfKeys(chosen: ClayDto | undefined, lineId: string | undefined, add: (adding: Adding) => void): void {
+  useKeys('Shelf', [
+    {
+      key: 'n',
+      does: 'New line',
+      run: () => {
+        add({ what: 'line' });
+      },
+    },
+    {
+      key: 'a',
+      does: 'New colour',
+      run: () => {
+        if (lineId !== undefined) add({ what: 'colour', lineId });
+      },
+    },
+    {
+      key: 'b',
+      does: 'New block of the chosen clay',
+      run: () => {
+        if (chosen) add({ what: 'block', clayId: chosen.id });
+      },
+    },
+  ]);
+}
+
+function NothingYet({ onAdd }: { readonly onAdd: (adding: Adding) => void }): ReactElement {
+  return (
+    <Empty
+      title="Nothing on the shelf yet"
+      action="Put a line of clay here"
+      onAction={() => {
+        onAdd({ what: 'line' });
+      }}
+    >
+      Begin with the clay you use most: its line and what the packet says, then its colours, then the blocks you have.
+      <LookRound />
+    </Empty>
+  );
+}
+
+/** The shelf: blocks drawn to what is left of them, in rows by line. */
+export default function Shelf(): ReactElement {
+  const shelf = useShelf();
+  const { clayId } = useParams();
+  const navigate = useNavigate();
+  const [adding, setAdding] = useState<Adding | null>(null);
+  const chosen = shelf.data?.clays.find((c) => c.id === clayId);
+  useShelfKeys(chosen, chosen?.lineId ?? shelf.data?.lines[0]?.id, setAdding);
+  if (!shelf.data) return <Reading error={shelf.error} />;
+  const { data } = shelf;
+  const choose = (id: string): void => {
+    setAdding(null);
+    void navigate(`/shelf/${id}`);
+  };
+  const empty = data.lines.length === 0;
+  const beside = !empty || adding !== null;
+  return (
+    <Grid templateColumns={beside ? '1fr 300px' : '1fr'} height="100%" minHeight={0}>
       <Box overflowY="auto" padding={5} minWidth={0}>
-        {data.lines.length === 0 ? (
-          <Empty
-            title="Nothing on the shelf yet"
-            action="Put a line of clay here"
-            onAction={() => {
-              setAdding({ what: 'line' });
-            }}
-          >
-            Begin with the clay you use most: its line and what the packet says, then its colours, then the blocks you
-            have.
-            <LookRound />
-          </Empty>
+        {empty ? (
+          <NothingYet onAdd={setAdding} />
         ) : (
           <Rows data={data} chosen={clayId} onChoose={choose} onAdd={setAdding} />
         )}
       </Box>
-      {(data.lines.length > 0 || form) && (
+      {beside && (
         <Strip aria-label="Chosen clay">
-          {form ??
-            (chosen ? (
-              <ClayStrip
-                key={chosen.id}
-                clay={chosen}
-                shelf={data}
-                onAddBlock={() => {
-                  setAdding({ what: 'block', clayId: chosen.id });
-                }}
-                onGone={() => {
-                  void navigate('/shelf');
-                }}
-              />
-            ) : (
-              <Second>
-                {data.clays.length > 0
-                  ? 'Choose a clay to see its blocks, take some, or add to it.'
-                  : 'Now give the line a colour.'}
-              </Second>
-            ))}
+          {adding ? (
+            <AddingForm adding={adding} data={data} onAdding={setAdding} />
+          ) : (
+            <Chosen data={data} chosen={chosen} onAdd={setAdding} />
+          )}
         </Strip>
       )}
     </Grid>
