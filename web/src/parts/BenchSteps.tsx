@@ -43,8 +43,8 @@ interface BenchStepsProps {
   readonly foot?: ReactNode;
 }
 
-/** Steps one at a time, for hands full of clay: one key goes on, or counts a pass. */
-export function BenchSteps({ what, steps, art, finish, foot }: BenchStepsProps): ReactElement {
+/** Where the hands are, what was counted, and the ways on and back. */
+function useSteps(what: string, steps: readonly BenchWords[]) {
   const place = useBenchPlace(what);
   const { counts } = place;
   const at = Math.min(place.at, steps.length);
@@ -60,14 +60,108 @@ export function BenchSteps({ what, steps, art, finish, foot }: BenchStepsProps):
   const next = (): void => {
     if (step) setAt(at + 1);
   };
-  const on = (): void => {
-    if (counting) setCount(count + 1);
-    else next();
+  return {
+    ...{ at, step, count, counts, counting, next, leave: place.leave },
+    on: (): void => {
+      if (counting) setCount(count + 1);
+      else next();
+    },
+    back: (): void => {
+      if (counting && count > 0) setCount(count - 1);
+      else setAt(Math.max(0, at - 1));
+    },
+    toLast: (): void => {
+      setAt(steps.length - 1);
+    },
   };
-  const back = (): void => {
-    if (counting && count > 0) setCount(count - 1);
-    else setAt(Math.max(0, at - 1));
-  };
+}
+
+type Place = ReturnType<typeof useSteps>;
+
+/** A stroke for each step. */
+function Strokes({ at, steps }: { readonly at: number; readonly steps: readonly BenchWords[] }): ReactElement {
+  return (
+    <Flex gap={1} alignItems="flex-end" height="18px" flex="none" aria-hidden>
+      {steps.map((_, i) => (
+        <Box
+          key={i}
+          flex={1}
+          maxWidth="90px"
+          height={i === at ? '18px' : '6px'}
+          background={i <= at ? 'ink' : 'hairline'}
+        />
+      ))}
+    </Flex>
+  );
+}
+
+interface FigureProps {
+  readonly place: Place;
+  readonly step: BenchWords;
+  /** steps in all */
+  readonly all: number;
+}
+
+/** The one number of a step, or how often it was counted; and the ways on and back. */
+function Figure({ place, step, all }: FigureProps): ReactElement {
+  const { at, count, counting, on, back, next } = place;
+  const figure = counting ? String(count) : (step.figure ?? String(at + 1));
+  const of = counting ? `of about ${step.about} passes` : (step.of ?? `of ${all} steps`);
+  return (
+    <Flex direction="column" gap={3}>
+      <Counter onClick={on}>
+        <Box
+          fontWeight={700}
+          fontSize={figureSize(figure)}
+          lineHeight={1}
+          whiteSpace="nowrap"
+          data-passes={counting ? '' : undefined}
+        >
+          {figure}
+        </Box>
+        <Box fontSize="24px" marginTop={3}>
+          {of}
+        </Box>
+        <Box color="ink2" marginTop={2}>
+          tap here or press space {counting ? 'at each pass' : 'when it is done'}
+        </Box>
+      </Counter>
+      <Grid templateColumns="1fr 1fr" gap={2}>
+        <Action large onClick={back} disabled={at === 0 && count === 0}>
+          One back
+        </Action>
+        <Action large main={counting} disabled={counting && count === 0} onClick={next}>
+          {counting ? (step.enough ?? 'Enough') : 'Next'}
+        </Action>
+      </Grid>
+    </Flex>
+  );
+}
+
+/** What is done now, in large words. */
+function Words({ step, children }: { readonly step: BenchWords; readonly children: ReactNode }): ReactElement {
+  return (
+    <Flex direction="column" gap={4} minWidth={0}>
+      <Box as="h1" fontSize="54px" lineHeight={1.08} data-step="">
+        {step.title}
+      </Box>
+      <Box fontSize="22px" lineHeight={1.4}>
+        {step.line}
+      </Box>
+      {step.caution != null && (
+        <Box maxWidth="560px">
+          <Warning>{step.caution}</Warning>
+        </Box>
+      )}
+      {children}
+    </Flex>
+  );
+}
+
+/** Steps one at a time, for hands full of clay: one key goes on, or counts a pass. */
+export function BenchSteps({ what, steps, art, finish, foot }: BenchStepsProps): ReactElement {
+  const place = useSteps(what, steps);
+  const { at, step, count, counts, counting, on, back, next } = place;
   useKeys('At the bench', [
     { key: ' ', does: 'Done: the next step, or count a pass', run: on },
     { key: 'Backspace', does: 'One back', run: back },
@@ -79,75 +173,18 @@ export function BenchSteps({ what, steps, art, finish, foot }: BenchStepsProps):
       },
     },
   ]);
-  if (!step)
-    return finish(
-      counts,
-      () => {
-        setAt(steps.length - 1);
-      },
-      place.leave,
-    );
-  const figure = counting ? String(count) : (step.figure ?? String(at + 1));
-  const of = counting ? `of about ${step.about} passes` : (step.of ?? `of ${steps.length} steps`);
+  if (!step) return finish(counts, place.toLast, place.leave);
+  const after = steps[at + 1];
   return (
     <Flex direction="column" gap={5} minWidth={0}>
-      <Flex gap={1} alignItems="flex-end" height="18px" flex="none" aria-hidden>
-        {steps.map((_, i) => (
-          <Box
-            key={i}
-            flex={1}
-            maxWidth="90px"
-            height={i === at ? '18px' : '6px'}
-            background={i <= at ? 'ink' : 'hairline'}
-          />
-        ))}
-      </Flex>
+      <Strokes at={at} steps={steps} />
       <Grid templateColumns="minmax(0, 1fr) 380px" gap={6}>
-        <Flex direction="column" gap={4} minWidth={0}>
-          <Box as="h1" fontSize="54px" lineHeight={1.08} data-step="">
-            {step.title}
-          </Box>
-          <Box fontSize="22px" lineHeight={1.4}>
-            {step.line}
-          </Box>
-          {step.caution != null && (
-            <Box maxWidth="560px">
-              <Warning>{step.caution}</Warning>
-            </Box>
-          )}
-          {art?.(at)}
-        </Flex>
-        <Flex direction="column" gap={3}>
-          <Counter onClick={on}>
-            <Box
-              fontWeight={700}
-              fontSize={figureSize(figure)}
-              lineHeight={1}
-              whiteSpace="nowrap"
-              data-passes={counting ? '' : undefined}
-            >
-              {figure}
-            </Box>
-            <Box fontSize="24px" marginTop={3}>
-              {of}
-            </Box>
-            <Box color="ink2" marginTop={2}>
-              tap here or press space {counting ? 'at each pass' : 'when it is done'}
-            </Box>
-          </Counter>
-          <Grid templateColumns="1fr 1fr" gap={2}>
-            <Action large onClick={back} disabled={at === 0 && count === 0}>
-              One back
-            </Action>
-            <Action large main={counting} disabled={counting && count === 0} onClick={next}>
-              {counting ? (step.enough ?? 'Enough') : 'Next'}
-            </Action>
-          </Grid>
-        </Flex>
+        <Words step={step}>{art?.(at)}</Words>
+        <Figure place={place} step={step} all={steps.length} />
       </Grid>
       <Flex borderTop="rule" paddingTop={4} justifyContent="space-between" gap={5}>
         <Box fontFamily="heading" fontWeight={700} fontSize="22px" color="ink2">
-          {steps[at + 1] ? `Next: ${steps[at + 1]?.title ?? ''}` : 'Next: write it down'}
+          {after ? `Next: ${after.title}` : 'Next: write it down'}
         </Box>
         {foot}
       </Flex>

@@ -29,6 +29,7 @@ import type {
   SheetAnswer,
   ShelfAnswer,
   GardenAnswer,
+  TakeOutAnswer,
 } from '#contract';
 import { NoAnswer, ask } from './ask.js';
 import { changesMade, isQuiet, resume, whenSettled } from './outbox.js';
@@ -120,6 +121,8 @@ export const useCanes = (): UseQueryResult<readonly CaneCard[]> => useRead('/api
 export const useCaneOf = (id: string | undefined): UseQueryResult<CaneAnswer> =>
   useRead(`/api/canes/${id ?? ''}`, id !== undefined);
 export const useSheets = (): UseQueryResult<readonly SheetAnswer[]> => useRead('/api/sheets');
+/** All mixes with their recipes and their predicted colours. */
+export const useAllMixes = (): UseQueryResult<TakeOutAnswer> => useRead('/api/exchange/mixes');
 export const useConditioned = (): UseQueryResult<ConditionedAnswer> => useRead('/api/conditioned');
 export const useArchive = (): UseQueryResult<ArchiveAnswer> => useRead('/api/archive');
 export const useChanges = (): UseQueryResult<ChangesAnswer> => useRead('/api/changes');

@@ -9,26 +9,81 @@ import { NotationField } from './NotationField.js';
 import { useMakeMix } from './useMakeMix.js';
 import { useKeys } from '../../state/keys.js';
 
-/** A mix before its first disc: it is saved as soon as it has one. */
-export function NewMix({ count, shelf }: { readonly count: number; readonly shelf: ShelfAnswer }): ReactElement {
-  const [name, setName] = useState('');
+/** Clays that are laid out to begin with. */
+const LAID_OUT = 12;
+
+interface FirstDiscProps {
+  readonly shelf: ShelfAnswer;
+  readonly onFirst: (of: Mixable) => void;
+}
+
+/** The first disc: one of some clays, or any clay or mix. */
+function FirstDisc({ shelf, onFirst }: FirstDiscProps): ReactElement {
   const [picking, setPicking] = useState(false);
+  const begin = (): void => {
+    setPicking(true);
+  };
+  useKeys('A new mix', [{ key: 'a', does: 'Add a clay', run: begin }]);
+  const clays = shelf.clays.filter((c) => !c.retired).slice(0, LAID_OUT);
+  return (
+    <Box background="tile" border="rule" padding={4} maxWidth="640px">
+      <Box marginBottom={3}>Lay down the first disc:</Box>
+      <Flex wrap="wrap" gap={3}>
+        {clays.map((clay) => (
+          <Box
+            as="button"
+            key={clay.id}
+            textAlign="center"
+            width="88px"
+            onClick={() => {
+              onFirst(ofClay(clay.id));
+            }}
+          >
+            <Box
+              width="64px"
+              height="64px"
+              borderRadius="50%"
+              margin="0 auto 4px"
+              style={{ background: `#${clay.bakedHex}` }}
+            />
+            <Box fontSize="caption" fontWeight={600}>
+              {clay.name}
+            </Box>
+          </Box>
+        ))}
+        <Plus aria-label="Add a clay or a mix" onClick={begin}>
+          +
+        </Plus>
+      </Flex>
+      {picking && (
+        <Box marginTop={3}>
+          <MaterialPicker
+            place="ingredient"
+            label="First clay of the mix"
+            onPick={(p) => {
+              onFirst(p.of);
+            }}
+            onCancel={() => {
+              setPicking(false);
+            }}
+          />
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+interface NewMixProps {
+  readonly count: number;
+  readonly shelf: ShelfAnswer;
+}
+
+/** A mix before its first disc: it is saved as soon as it has one. */
+export function NewMix({ count, shelf }: NewMixProps): ReactElement {
+  const [name, setName] = useState('');
   const { make, wrong, forget } = useMakeMix();
-  const clays = shelf.clays.filter((c) => !c.retired).slice(0, 12);
-  useKeys('A new mix', [
-    {
-      key: 'a',
-      does: 'Add a clay',
-      run: () => {
-        setPicking(true);
-      },
-    },
-  ]);
   const begin = (ingredients: readonly IngredientDto[]): void => {
     void make(name.trim() === '' ? `Mix ${count + 1}` : name.trim(), ingredients, { replace: true });
-  };
-  const one = (of: Mixable): void => {
-    begin([{ parts: '1', of }]);
   };
   return (
     <Flex direction="column" gap={5} padding={5} overflowY="auto">
@@ -46,55 +101,12 @@ export function NewMix({ count, shelf }: { readonly count: number; readonly shel
         />
         {wrong !== null && <Warning>{wrong}</Warning>}
       </Box>
-      <Box background="tile" border="rule" padding={4} maxWidth="640px">
-        <Box marginBottom={3}>Lay down the first disc:</Box>
-        <Flex wrap="wrap" gap={3}>
-          {clays.map((clay) => (
-            <Box
-              as="button"
-              key={clay.id}
-              textAlign="center"
-              width="88px"
-              onClick={() => {
-                one(ofClay(clay.id));
-              }}
-            >
-              <Box
-                width="64px"
-                height="64px"
-                borderRadius="50%"
-                margin="0 auto 4px"
-                style={{ background: `#${clay.bakedHex}` }}
-              />
-              <Box fontSize="caption" fontWeight={600}>
-                {clay.name}
-              </Box>
-            </Box>
-          ))}
-          <Plus
-            aria-label="Add a clay or a mix"
-            onClick={() => {
-              setPicking(true);
-            }}
-          >
-            +
-          </Plus>
-        </Flex>
-        {picking && (
-          <Box marginTop={3}>
-            <MaterialPicker
-              place="ingredient"
-              label="First clay of the mix"
-              onPick={(p) => {
-                one(p.of);
-              }}
-              onCancel={() => {
-                setPicking(false);
-              }}
-            />
-          </Box>
-        )}
-      </Box>
+      <FirstDisc
+        shelf={shelf}
+        onFirst={(of) => {
+          begin([{ parts: '1', of }]);
+        }}
+      />
       <Box maxWidth="640px">
         <Second>or write it: </Second>
         <NotationField

@@ -12,43 +12,86 @@ import { Picture } from './palettes/Picture.js';
 const PATCH = 15;
 const ROOM = { width: 320, height: 230 };
 
-/** The colour of a chip out of a photograph of it: first something grey, then the chip. */
-export function PhotoLine({ onRead }: { readonly onRead: (lab: Lab) => void }): ReactElement {
-  const input = useRef<HTMLInputElement>(null);
+type Purpose = 'neutral' | 'colour';
+
+/** A photograph, its light, and what the next click in it takes. */
+function usePhotograph(onRead: (lab: Lab) => void) {
   const [photo, setPhoto] = useState<Blob | null>(null);
   const [gains, setGains] = useState<Gains>(NO_CAST);
-  const [purpose, setPurpose] = useState<'neutral' | 'colour'>('neutral');
+  const [purpose, setPurpose] = useState<Purpose>('neutral');
   const [wrong, setWrong] = useState<string | null>(null);
-  const open = async (file: File | undefined): Promise<void> => {
-    if (!file) return;
-    setWrong(null);
-    setPhoto(null);
+  const attempt = async (what: () => Promise<void>): Promise<void> => {
     try {
-      const { bytes, type } = await openPicture(file);
-      setPhoto(new Blob([bytes as Uint8Array<ArrayBuffer>], { type }));
-    } catch (error) {
-      setWrong(sentenceOf(error));
-    }
-    setGains(NO_CAST);
-    setPurpose('neutral');
-  };
-  const point = async (x: number, y: number): Promise<void> => {
-    try {
-      if (purpose === 'neutral') {
-        const to = await askPicture((worker) => worker.neutralAt(x, y, PATCH));
-        if (to) {
-          setGains(to);
-          setPurpose('colour');
-        }
-      } else {
-        const lab = await askPicture((worker) => worker.colourAt(x, y, PATCH, gains));
-        if (lab) onRead(lab);
-      }
+      await what();
       setWrong(null);
     } catch (error) {
       setWrong(sentenceOf(error));
     }
   };
+  const open = async (file: File | undefined): Promise<void> => {
+    if (!file) return;
+    setPhoto(null);
+    setGains(NO_CAST);
+    setPurpose('neutral');
+    await attempt(async () => {
+      const { bytes, type } = await openPicture(file);
+      setPhoto(new Blob([bytes as Uint8Array<ArrayBuffer>], { type }));
+    });
+  };
+  const takeNeutral = async (x: number, y: number): Promise<void> => {
+    const to = await askPicture((worker) => worker.neutralAt(x, y, PATCH));
+    if (!to) return;
+    setGains(to);
+    setPurpose('colour');
+  };
+  const takeColour = async (x: number, y: number): Promise<void> => {
+    const lab = await askPicture((worker) => worker.colourAt(x, y, PATCH, gains));
+    if (lab) onRead(lab);
+  };
+  const point = (x: number, y: number): Promise<void> =>
+    attempt(() => (purpose === 'neutral' ? takeNeutral(x, y) : takeColour(x, y)));
+  return { photo, gains, purpose, setPurpose, wrong, open, point };
+}
+
+interface WhatNextProps {
+  readonly purpose: Purpose;
+  readonly onPurpose: (purpose: Purpose) => void;
+}
+
+/** What the next click takes. */
+function WhatNext({ purpose, onPurpose }: WhatNextProps): ReactElement {
+  if (purpose === 'neutral')
+    return (
+      <Box marginBottom={1}>
+        Click something grey or white in it,{' '}
+        <Word
+          onClick={() => {
+            onPurpose('colour');
+          }}
+        >
+          or take it as it is
+        </Word>
+        .
+      </Box>
+    );
+  return (
+    <Box marginBottom={1}>
+      Now click the chip.{' '}
+      <Word
+        onClick={() => {
+          onPurpose('neutral');
+        }}
+      >
+        another grey
+      </Word>
+    </Box>
+  );
+}
+
+/** The colour of a chip out of a photograph of it: first something grey, then the chip. */
+export function PhotoLine({ onRead }: { readonly onRead: (lab: Lab) => void }): ReactElement {
+  const input = useRef<HTMLInputElement>(null);
+  const { photo, gains, purpose, setPurpose, wrong, open, point } = usePhotograph(onRead);
   return (
     <Box marginTop={2} fontSize="small" role="group" aria-label="Photograph of the chip">
       <input
@@ -72,32 +115,7 @@ export function PhotoLine({ onRead }: { readonly onRead: (lab: Lab) => void }): 
       </Action>
       {photo && (
         <Box marginTop={2}>
-          <Box marginBottom={1}>
-            {purpose === 'neutral' ? (
-              <>
-                Click something grey or white in it,{' '}
-                <Word
-                  onClick={() => {
-                    setPurpose('colour');
-                  }}
-                >
-                  or take it as it is
-                </Word>
-                .
-              </>
-            ) : (
-              <>
-                Now click the chip.{' '}
-                <Word
-                  onClick={() => {
-                    setPurpose('neutral');
-                  }}
-                >
-                  another grey
-                </Word>
-              </>
-            )}
-          </Box>
+          <WhatNext purpose={purpose} onPurpose={setPurpose} />
           <Picture
             source={photo}
             room={ROOM}
