@@ -1,8 +1,8 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { useEffect, type ReactElement } from 'react';
+import { useEffect, type MouseEvent, type ReactElement } from 'react';
 import type { Gauge } from '#contract/devices';
 import { Caption, Key, Word } from '../theme/pieces.js';
-import { MEASURES, connectGauge, pressGauge, putGaugeAway, useGauges } from '../wire/gauges.js';
+import { MEASURES, connectGauge, pressGauge, putGaugeAway, useGauges, type GaugeState } from '../wire/gauges.js';
 import { Warning } from './Warning.js';
 
 // written out, so that the rules of the wire do not come along to every station
@@ -34,12 +34,91 @@ export function Gauges(): ReactElement {
   );
 }
 
-function OneGauge({ gauge }: { readonly gauge: Gauge }): ReactElement {
-  const { link, state, shows, wrong } = useGauges((s) => s[gauge]);
-  // the field keeps the focus while a button of the device is pressed
-  const keep = (e: React.MouseEvent): void => {
-    e.preventDefault();
-  };
+/** What is said under a gauge. */
+function Said({ gauge }: GaugeProps): ReactElement {
+  const { state, wrong } = useGauges((s) => s[gauge]);
+  const what = MEASURES[gauge] === 'length' ? 'length' : 'weight';
+  return (
+    <>
+      {state && state.sinceZero === null && <Caption display="block">not at zero yet</Caption>}
+      {wrong !== null ? (
+        <Warning>{wrong}</Warning>
+      ) : (
+        <Caption display="block">
+          fills the field for a {what} you are in
+          {state?.standIn ? '; a stand-in, it makes readings up' : ''}
+        </Caption>
+      )}
+    </>
+  );
+}
+
+// the field keeps the focus while a button of the device is pressed
+const keep = (e: MouseEvent): void => {
+  e.preventDefault();
+};
+
+interface ButtonsProps extends GaugeProps {
+  readonly state: GaugeState;
+}
+
+/** The buttons of a device. */
+function Buttons({ gauge, state }: ButtonsProps): ReactElement {
+  return (
+    <Flex wrap="wrap" columnGap={2} rowGap={1} onMouseDown={keep}>
+      <Word
+        onClick={() => {
+          void pressGauge(gauge, 'read');
+        }}
+      >
+        read
+      </Word>
+      <Word
+        onClick={() => {
+          void pressGauge(gauge, 'zero');
+        }}
+      >
+        {gauge === 'scale' ? 'tare' : 'zero'}
+      </Word>
+      <Word
+        aria-label={`Unit: ${state.unit}`}
+        onClick={() => {
+          void pressGauge(gauge, 'unit');
+        }}
+      >
+        {state.unit}
+      </Word>
+      <Word
+        aria-pressed={state.held}
+        fontWeight={state.held ? 700 : undefined}
+        onClick={() => {
+          void pressGauge(gauge, 'hold');
+        }}
+      >
+        {state.held ? 'held' : 'hold'}
+      </Word>
+      <Word
+        onClick={() => {
+          putGaugeAway(gauge);
+        }}
+      >
+        away
+      </Word>
+    </Flex>
+  );
+}
+
+interface GaugeProps {
+  readonly gauge: Gauge;
+}
+
+function OneGauge({ gauge }: GaugeProps): ReactElement {
+  const { link, state, shows } = useGauges((s) => s[gauge]);
+  const name = (
+    <>
+      {NAMES[gauge]} <Key>{KEYS[gauge]}</Key>
+    </>
+  );
   if (link === 'none')
     return (
       <Word
@@ -49,14 +128,12 @@ function OneGauge({ gauge }: { readonly gauge: Gauge }): ReactElement {
           connectGauge(gauge);
         }}
       >
-        {NAMES[gauge]} <Key>{KEYS[gauge]}</Key>
+        {name}
       </Word>
     );
   return (
     <Box role="group" aria-label={NAMES[gauge]} fontSize="caption" lineHeight={1.4}>
-      <Box fontWeight={600}>
-        {NAMES[gauge]} <Key>{KEYS[gauge]}</Key>
-      </Box>
+      <Box fontWeight={600}>{name}</Box>
       <Box
         border="rule"
         background="paper"
@@ -73,58 +150,11 @@ function OneGauge({ gauge }: { readonly gauge: Gauge }): ReactElement {
         {shows}
       </Box>
       {link === 'there' && state ? (
-        <Flex wrap="wrap" columnGap={2} rowGap={1} onMouseDown={keep}>
-          <Word
-            onClick={() => {
-              void pressGauge(gauge, 'read');
-            }}
-          >
-            read
-          </Word>
-          <Word
-            onClick={() => {
-              void pressGauge(gauge, 'zero');
-            }}
-          >
-            {gauge === 'scale' ? 'tare' : 'zero'}
-          </Word>
-          <Word
-            aria-label={`Unit: ${state.unit}`}
-            onClick={() => {
-              void pressGauge(gauge, 'unit');
-            }}
-          >
-            {state.unit}
-          </Word>
-          <Word
-            aria-pressed={state.held}
-            fontWeight={state.held ? 700 : undefined}
-            onClick={() => {
-              void pressGauge(gauge, 'hold');
-            }}
-          >
-            {state.held ? 'held' : 'hold'}
-          </Word>
-          <Word
-            onClick={() => {
-              putGaugeAway(gauge);
-            }}
-          >
-            away
-          </Word>
-        </Flex>
+        <Buttons gauge={gauge} state={state} />
       ) : (
         <Caption>{link === 'away' ? 'gone; looking …' : 'looking …'}</Caption>
       )}
-      {state && state.sinceZero === null && <Caption display="block">not at zero yet</Caption>}
-      {wrong !== null ? (
-        <Warning>{wrong}</Warning>
-      ) : (
-        <Caption display="block">
-          fills the field for a {MEASURES[gauge] === 'length' ? 'length' : 'weight'} you are in
-          {state?.standIn ? '; a stand-in, it makes readings up' : ''}
-        </Caption>
-      )}
+      <Said gauge={gauge} />
     </Box>
   );
 }

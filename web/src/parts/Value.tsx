@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react';
+import { attempt } from '#core/units';
 import { useEffect, useId, useState, type ReactElement } from 'react';
 import {
-  attempt,
   readLength,
   readMass,
   readNumber,
@@ -10,12 +10,12 @@ import {
   showMass,
   showTemperature,
   withDigits,
-  type Complaint,
 } from '#core/units';
 import { useUnits } from '../state/view.js';
 import { Inline } from '../theme/pieces.js';
 import { Meanings } from './Meanings.js';
 import { Warning } from './Warning.js';
+import { UNTOUCHED, type Left, leave, take } from './typed.js';
 
 export interface ValueProps<T> {
   readonly label: string;
@@ -32,44 +32,51 @@ export interface ValueProps<T> {
   readonly measures?: 'length' | 'mass';
 }
 
-/** A value edited where it stands: Enter or leaving keeps it, Escape lets it go. Wrong input stays, with a sentence. */
-export function Value<T>({
-  label,
-  text,
-  read,
-  onChange,
-  refusal,
-  placeholder,
-  disabled,
-  measures,
-}: ValueProps<T>): ReactElement {
-  const [typed, setTyped] = useState<string | null>(null);
-  const [wrong, setWrong] = useState<Complaint | null>(null);
-  const id = useId();
+/** What is in a field, and keeping it. */
+function useTyped<T>({ text, read, onChange }: ValueProps<T>) {
+  const [typed, setTyped] = useState(UNTOUCHED);
   useEffect(() => {
-    setWrong(null);
+    setTyped((now) => ({ ...now, wrong: null }));
   }, [text]);
-  const take = (said: string): void => {
+  const settle = ({ typed: next, value }: Left<T>): void => {
+    setTyped(next);
+    if (!value) return;
+    // what is read may still be refused where it is put
     attempt(
       () => {
-        const value = read(said);
-        setTyped(null);
-        setWrong(null);
-        onChange(value);
+        onChange(value.of);
       },
-      (complaint) => {
-        setTyped(said);
-        setWrong(complaint);
+      (wrong) => {
+        setTyped({ text: typed.text, wrong });
       },
     );
   };
-  const keep = (): void => {
-    if (typed === null || typed === text) {
-      setTyped(null);
-      return;
-    }
-    take(typed);
+  return {
+    shown: typed.text ?? text,
+    wrong: typed.wrong,
+    type: (next: string): void => {
+      setTyped({ ...typed, text: next });
+    },
+    keep: (): void => {
+      settle(leave(typed, text, read));
+    },
+    take: (said: string): void => {
+      settle(take(said, read));
+    },
+    reset: (): void => {
+      setTyped(UNTOUCHED);
+    },
   };
+}
+
+/** Letters that a field has room for at least. */
+const NARROWEST = 2;
+
+/** A value edited where it stands: Enter or leaving keeps it, Escape lets it go. Wrong input stays, with a sentence. */
+export function Value<T>(props: ValueProps<T>): ReactElement {
+  const { label, refusal, placeholder, disabled, measures } = props;
+  const { shown, wrong, type, keep, take: choose, reset } = useTyped(props);
+  const id = useId();
   const sentence = wrong?.message ?? refusal;
   return (
     <>
@@ -78,15 +85,15 @@ export function Value<T>({
         aria-label={label}
         aria-invalid={sentence !== undefined}
         aria-describedby={sentence === undefined ? undefined : id}
-        value={typed ?? text}
+        value={shown}
         placeholder={placeholder}
         disabled={disabled}
-        htmlSize={Math.max(2, (typed ?? text).length)}
+        htmlSize={Math.max(NARROWEST, shown.length)}
         onFocus={(e) => {
           e.currentTarget.select();
         }}
         onChange={(e) => {
-          setTyped(e.currentTarget.value);
+          type(e.currentTarget.value);
         }}
         onBlur={keep}
         onKeyDown={(e) => {
@@ -94,16 +101,13 @@ export function Value<T>({
             e.preventDefault();
             keep();
           }
-          if (e.key === 'Escape') {
-            setTyped(null);
-            setWrong(null);
-          }
+          if (e.key === 'Escape') reset();
         }}
       />
       {sentence !== undefined && (
         <Box as="span" display="block" id={id}>
           <Warning>{sentence}</Warning>
-          {wrong && <Meanings choices={wrong.choices} onChoose={take} />}
+          {wrong && <Meanings choices={wrong.choices} onChoose={choose} />}
         </Box>
       )}
     </>

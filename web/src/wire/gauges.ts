@@ -14,12 +14,13 @@ import { useView } from '../state/view.js';
 import { ask } from './ask.js';
 import { listen, type Passed } from './stream.js';
 
-type State = Extract<GaugeSays, { says: 'state' }>;
+/** What it says of itself. */
+export type GaugeState = Extract<GaugeSays, { says: 'state' }>;
 
 interface OneGauge {
   /** `away`: it was connected and is being looked for again */
   readonly link: 'none' | 'looking' | 'there' | 'away';
-  readonly state: State | null;
+  readonly state: GaugeState | null;
   /** what its display shows, in words of its own unit */
   readonly shows: string;
   readonly wrong: string | null;

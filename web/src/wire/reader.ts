@@ -5,12 +5,13 @@ import type { ReaderErrandDto, ReaderSays } from '#contract';
 import { ask } from './ask.js';
 import { listen, type Passed } from './stream.js';
 
-type State = Extract<ReaderSays, { says: 'state' }>;
+/** What it says of itself. */
+export type ReaderState = Extract<ReaderSays, { says: 'state' }>;
 
 interface Reader {
   /** `away`: it was connected and is being looked for again */
   readonly link: 'none' | 'looking' | 'there' | 'away';
-  readonly state: State | null;
+  readonly state: ReaderState | null;
 }
 
 export const useReader = create<Reader>()(() => ({ link: 'none', state: null }));

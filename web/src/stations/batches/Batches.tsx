@@ -12,6 +12,70 @@ import { change } from '../../wire/save.js';
 import { AllBatches } from './AllBatches.js';
 import { BatchPlan } from './BatchPlan.js';
 
+/** A name that no batch has yet. */
+export function freeName(taken: ReadonlySet<string>): string {
+  let name = 'New batch';
+  for (let n = 2; taken.has(name); n++) name = `New batch ${n}`;
+  return name;
+}
+
+/** Behind every day, for what is due on none. */
+const NO_DAY = '9999';
+
+/** Those that are not made yet, the next due in front. */
+export const waitingOf = (batches: readonly BatchCard[]): readonly BatchCard[] =>
+  batches.filter((b) => !b.done).sort((a, b) => (a.dueOn ?? NO_DAY).localeCompare(b.dueOn ?? NO_DAY));
+
+interface AddProps {
+  readonly onAdd: () => void;
+}
+
+function NoBatch({ onAdd }: AddProps): ReactElement {
+  return (
+    <Empty title="No batch planned" action="Plan a batch" onAction={onAdd}>
+      Say which pieces you want to cut, from which mixes, and how many. Sledge says how much clay that is, whether it is
+      there, and what to do in which order.
+    </Empty>
+  );
+}
+
+interface BatchListProps extends AddProps {
+  readonly waiting: readonly BatchCard[];
+  readonly finished: readonly BatchCard[];
+  readonly open: string | undefined;
+}
+
+/** All batches by their names; those that are done out of the way. */
+function BatchList({ waiting, finished, open, onAdd }: BatchListProps): ReactElement {
+  const [done, setDone] = useState(false);
+  return (
+    <Flex direction="column" background="paper" borderRight="rule" minHeight={0} overflowY="auto">
+      <Flex justifyContent="space-between" alignItems="center" padding={4} borderBottom="hair">
+        <h2>Batches</h2>
+        <Plus aria-label="New batch" title="new batch" width="38px" height="38px" onClick={onAdd}>
+          +
+        </Plus>
+      </Flex>
+      {waiting.map((b) => (
+        <OneRow key={b.id} batch={b} open={b.id === open} />
+      ))}
+      {finished.length > 0 && (
+        <Box padding={3}>
+          <Word
+            fontSize="small"
+            onClick={() => {
+              setDone(!done);
+            }}
+          >
+            {done ? 'Hide the done ones' : `${finished.length} done`}
+          </Word>
+        </Box>
+      )}
+      {done && finished.map((b) => <OneRow key={b.id} batch={b} open={b.id === open} />)}
+    </Flex>
+  );
+}
+
 /** Batches and what the open one takes. */
 export default function Batches(): ReactElement {
   const { batchId } = useParams();
@@ -19,86 +83,22 @@ export default function Batches(): ReactElement {
   const batches = useBatches();
   const batch = useBatch(batchId);
   const machines = useMachines();
-  const [done, setDone] = useState(false);
   const add = async (): Promise<void> => {
     const id = crypto.randomUUID();
-    const taken = new Set(batches.data?.map((b) => b.name));
-    let name = 'New batch';
-    for (let n = 2; taken.has(name); n++) name = `New batch ${n}`;
-    if (
-      await change<BatchAnswer>('PUT', `/api/batches/${id}`, {
-        id,
-        version: 0,
-        name,
-        note: '',
-        dueOn: null,
-        pieces: [],
-      })
-    )
-      void navigate(`/batches/${id}`);
+    const name = freeName(new Set(batches.data?.map((b) => b.name)));
+    const dto = { id, version: 0, name, note: '', dueOn: null, pieces: [] };
+    if (await change<BatchAnswer>('PUT', `/api/batches/${id}`, dto)) void navigate(`/batches/${id}`);
   };
-  useKeys('Batches', [
-    {
-      key: 'n',
-      does: 'New batch',
-      run: () => {
-        void add();
-      },
-    },
-  ]);
+  const onAdd = (): void => {
+    void add();
+  };
+  useKeys('Batches', [{ key: 'n', does: 'New batch', run: onAdd }]);
   if (!batches.data || !machines.data) return <Reading error={batches.error ?? machines.error} />;
-  if (batches.data.length === 0) {
-    return (
-      <Empty
-        title="No batch planned"
-        action="Plan a batch"
-        onAction={() => {
-          void add();
-        }}
-      >
-        Say which pieces you want to cut, from which mixes, and how many. Sledge says how much clay that is, whether it
-        is there, and what to do in which order.
-      </Empty>
-    );
-  }
-  const waiting = batches.data
-    .filter((b) => !b.done)
-    .sort((a, b) => (a.dueOn ?? '9999').localeCompare(b.dueOn ?? '9999'));
-  const finished = batches.data.filter((b) => b.done);
+  if (batches.data.length === 0) return <NoBatch onAdd={onAdd} />;
+  const waiting = waitingOf(batches.data);
   return (
     <Grid templateColumns="214px 1fr" height="100%" minHeight={0}>
-      <Flex direction="column" background="paper" borderRight="rule" minHeight={0} overflowY="auto">
-        <Flex justifyContent="space-between" alignItems="center" padding={4} borderBottom="hair">
-          <h2>Batches</h2>
-          <Plus
-            aria-label="New batch"
-            title="new batch"
-            width="38px"
-            height="38px"
-            onClick={() => {
-              void add();
-            }}
-          >
-            +
-          </Plus>
-        </Flex>
-        {waiting.map((b) => (
-          <OneRow key={b.id} batch={b} open={b.id === batchId} />
-        ))}
-        {finished.length > 0 && (
-          <Box padding={3}>
-            <Word
-              fontSize="small"
-              onClick={() => {
-                setDone(!done);
-              }}
-            >
-              {done ? 'Hide the done ones' : `${finished.length} done`}
-            </Word>
-          </Box>
-        )}
-        {done && finished.map((b) => <OneRow key={b.id} batch={b} open={b.id === batchId} />)}
-      </Flex>
+      <BatchList waiting={waiting} finished={batches.data.filter((b) => b.done)} open={batchId} onAdd={onAdd} />
       {batchId === undefined && <AllBatches waiting={waiting} />}
       {batchId !== undefined && batch.data && (
         <BatchPlan key={batch.data.id} batch={batch.data} machines={machines.data} />

@@ -1,11 +1,106 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { ReactElement, ReactNode } from 'react';
-import { Fraction, showMass, showNumber } from '#core/units';
+import { Fraction, showMass, showNumber, type UnitSystem } from '#core/units';
 import type { PlanAnswer } from '#contract';
 import { AmountBar } from '../../parts/AmountBar.js';
 import { TextValue } from '../../parts/Value.js';
 import { useUnits } from '../../state/view.js';
 import { Caption, Rule, Strip } from '../../theme/pieces.js';
+
+const discs = (text: string): string => `${showNumber(new Fraction(text))} discs`;
+
+const discsOf = ({ portions }: PlanAnswer['mixes'][number]): Fraction =>
+  portions.reduce((sum, p) => sum.add(new Fraction(p.discs ?? 0)), new Fraction(0));
+
+type Needed = PlanAnswer['clays'][number];
+
+/** Whether the shelf has it, and what is to be bought. */
+function onShelf(c: Needed, units: UnitSystem): string {
+  if (c.short <= 0) return `enough: ${showMass(c.left, units)} on the shelf`;
+  const blocks = `${c.blocksToBuy} ${c.blocksToBuy === 1 ? 'block' : 'blocks'}`;
+  const block = `${c.blockAssumed ? '~' : ''}${showMass(c.blockGrams, units)}`;
+  return `${showMass(c.left, units)} on the shelf, ${showMass(c.short, units)} short: ${blocks} of ${block}`;
+}
+
+/** One clay: how much of it, against the shelf. */
+function OneClay({ clay: c, longest }: { readonly clay: Needed; readonly longest: number }): ReactElement {
+  const units = useUnits();
+  return (
+    <li>
+      <Flex justifyContent="space-between" alignItems="baseline">
+        <b>{c.name}</b>
+        <Box fontWeight={600}>
+          {showMass(c.grams, units)}
+          {c.discs === null ? '' : <Caption> · {discs(c.discs)}</Caption>}
+        </Box>
+      </Flex>
+      <AmountBar grams={c.grams} short={c.short} longest={longest} hex={c.hex} />
+      <Caption>{onShelf(c, units)}</Caption>
+    </li>
+  );
+}
+
+/** The mixes to make first, in their order. */
+function Mixes({ mixes }: { readonly mixes: PlanAnswer['mixes'] }): ReactElement | null {
+  const units = useUnits();
+  if (mixes.length === 0) return null;
+  return (
+    <div>
+      <Box as="h3" marginBottom={1}>
+        Mixes, in this order
+      </Box>
+      <Flex as="ul" direction="column" gap={1} aria-label="Mixes to make">
+        {mixes.map((m) => (
+          <Flex as="li" key={m.name} gap={2} alignItems="center" fontSize="small">
+            <Box width="22px" height="22px" borderRadius="4px" flex="none" style={{ background: `#${m.baked.hex}` }} />
+            <Box flex={1} minWidth={0}>
+              {m.name}
+            </Box>
+            <Box whiteSpace="nowrap">
+              {showMass(m.made, units)}
+              {m.portions[0]?.discs ? `, ${showNumber(discsOf(m))} discs` : ''}
+            </Box>
+          </Flex>
+        ))}
+      </Flex>
+    </div>
+  );
+}
+
+const money = (value: number): string => value.toFixed(2);
+
+/** What it costs, and what is to be bought. */
+function Cost({ plan, currency, onCurrency }: Omit<ClayNeededProps, 'children'>): ReactElement {
+  const short = plan.clays.filter((c) => c.short > 0);
+  return (
+    <Box>
+      {plan.usedCost === null ? (
+        <Caption>Cost not known: a block without a price is used.</Caption>
+      ) : (
+        <>
+          The clay costs <b>{money(plan.usedCost)}</b>
+        </>
+      )}
+      {plan.usedCost !== null && (
+        <>
+          {' '}
+          <TextValue label="Currency" value={currency} placeholder="money" onChange={onCurrency} />
+        </>
+      )}
+      {short.length > 0 && (
+        <Box>
+          To buy: <b>{short.map((c) => `${c.blocksToBuy} ${c.name}`).join(', ')}</b>
+          {plan.buyCost === null ? '' : `, ${money(plan.buyCost)} ${currency}`}
+        </Box>
+      )}
+      {short.length === 0 && (
+        <Box>
+          <b>All of it is on the shelf.</b>
+        </Box>
+      )}
+    </Box>
+  );
+}
 
 interface ClayNeededProps {
   readonly plan: PlanAnswer;
@@ -14,18 +109,11 @@ interface ClayNeededProps {
   readonly children: ReactNode;
 }
 
-const discs = (text: string): string => `${showNumber(new Fraction(text))} discs`;
-
-const discsOf = ({ portions }: PlanAnswer['mixes'][number]): Fraction =>
-  portions.reduce((sum, p) => sum.add(new Fraction(p.discs ?? 0)), new Fraction(0));
-
 /** How much of which mix and which clay, against the shelf, and what it costs. */
-export function ClayNeeded({ plan, currency, onCurrency, children }: ClayNeededProps): ReactElement {
+export function ClayNeeded({ children, ...own }: ClayNeededProps): ReactElement {
   const units = useUnits();
+  const { plan } = own;
   const longest = Math.max(0, ...plan.clays.map((c) => c.grams));
-  const short = plan.clays.filter((c) => c.short > 0);
-  const money = (value: number): string => value.toFixed(2);
-  const mixes = plan.mixes.filter((m) => m.of.kind === 'mix');
   if (plan.clays.length === 0) return <Strip aria-label="Clay needed">{children}</Strip>;
   return (
     <Strip aria-label="Clay needed">
@@ -37,79 +125,12 @@ export function ClayNeeded({ plan, currency, onCurrency, children }: ClayNeededP
       </div>
       <Flex as="ul" direction="column" gap={3} aria-label="Clay needed">
         {plan.clays.map((c) => (
-          <li key={c.clayId}>
-            <Flex justifyContent="space-between" alignItems="baseline">
-              <b>{c.name}</b>
-              <Box fontWeight={600}>
-                {showMass(c.grams, units)}
-                {c.discs === null ? '' : <Caption> · {discs(c.discs)}</Caption>}
-              </Box>
-            </Flex>
-            <AmountBar grams={c.grams} short={c.short} longest={longest} hex={c.hex} />
-            <Caption>
-              {c.short > 0
-                ? `${showMass(c.left, units)} on the shelf, ${showMass(c.short, units)} short: ` +
-                  `${c.blocksToBuy} ${c.blocksToBuy === 1 ? 'block' : 'blocks'} of ` +
-                  `${c.blockAssumed ? '~' : ''}${showMass(c.blockGrams, units)}`
-                : `enough: ${showMass(c.left, units)} on the shelf`}
-            </Caption>
-          </li>
+          <OneClay key={c.clayId} clay={c} longest={longest} />
         ))}
       </Flex>
       <Rule />
-      {mixes.length > 0 && (
-        <div>
-          <Box as="h3" marginBottom={1}>
-            Mixes, in this order
-          </Box>
-          <Flex as="ul" direction="column" gap={1} aria-label="Mixes to make">
-            {mixes.map((m) => (
-              <Flex as="li" key={m.name} gap={2} alignItems="center" fontSize="small">
-                <Box
-                  width="22px"
-                  height="22px"
-                  borderRadius="4px"
-                  flex="none"
-                  style={{ background: `#${m.baked.hex}` }}
-                />
-                <Box flex={1} minWidth={0}>
-                  {m.name}
-                </Box>
-                <Box whiteSpace="nowrap">
-                  {showMass(m.made, units)}
-                  {m.portions[0]?.discs ? `, ${showNumber(discsOf(m))} discs` : ''}
-                </Box>
-              </Flex>
-            ))}
-          </Flex>
-        </div>
-      )}
-      <Box>
-        {plan.usedCost === null ? (
-          <Caption>Cost not known: a block without a price is used.</Caption>
-        ) : (
-          <>
-            The clay costs <b>{money(plan.usedCost)}</b>
-          </>
-        )}
-        {plan.usedCost !== null && (
-          <>
-            {' '}
-            <TextValue label="Currency" value={currency} placeholder="money" onChange={onCurrency} />
-          </>
-        )}
-        {short.length > 0 && (
-          <Box>
-            To buy: <b>{short.map((c) => `${c.blocksToBuy} ${c.name}`).join(', ')}</b>
-            {plan.buyCost === null ? '' : `, ${money(plan.buyCost)} ${currency}`}
-          </Box>
-        )}
-        {short.length === 0 && (
-          <Box>
-            <b>All of it is on the shelf.</b>
-          </Box>
-        )}
-      </Box>
+      <Mixes mixes={plan.mixes.filter((m) => m.of.kind === 'mix')} />
+      <Cost {...own} />
       {children}
     </Strip>
   );

@@ -14,7 +14,7 @@ import { useBlendOf, useBlends } from '../../wire/queries.js';
 import { change } from '../../wire/save.js';
 import { FadeStrip } from './FadeStrip.js';
 import { useBlend } from './useBlend.js';
-import { layoutIn } from './workedBlend.js';
+import { layoutIn, type WorkedBlend } from './workedBlend.js';
 
 interface MarryProps {
   readonly blend: BlendAnswer;
@@ -46,77 +46,96 @@ export function Marry({ blend, shelf, own }: MarryProps): ReactElement | null {
   );
 }
 
-function Married({
-  one,
-  other,
-  shelf,
-  own,
-}: {
+interface MarriedProps {
   readonly one: BlendAnswer;
   readonly other: BlendAnswer;
   readonly shelf: ShelfAnswer;
   readonly own: MachineDto | undefined;
-}): ReactElement {
+}
+
+const LONGEST_NAME = 80;
+
+/** The two as one blend. @param same both have one colour at the joint */
+const marriedDto = ({ one, other }: Pick<MarriedProps, 'one' | 'other'>, made: Layout, same: boolean): BlendDto => ({
+  id: crypto.randomUUID(),
+  version: 0,
+  name: `${one.name} and ${other.name}`.slice(0, LONGEST_NAME),
+  note: '',
+  retired: false,
+  plan: {
+    ...one.plan,
+    width: made.width,
+    height: made.height,
+    kind: 'free',
+    placed: null,
+    colours: [...one.plan.colours, ...other.plan.colours.slice(same ? 1 : 0)],
+    cuts: made.cuts.map((points) => ({ points: [...points] })),
+  },
+});
+
+/** Below this the ends of the two are one colour to the eye, ΔE00. */
+const CLOSES = 1;
+
+interface JointProps {
+  readonly a: WorkedBlend;
+  readonly b: WorkedBlend;
+  readonly same: boolean;
+  readonly overlap: number;
+  readonly onOverlap: (mm: number) => void;
+}
+
+/** How the joint shows, and whether the wheel closes. */
+function Joint({ a, b, same, overlap, onOverlap }: JointProps): ReactElement {
+  const joint = deltaE(a.fade.labs.at(-1) as Lab, b.fade.labs[0] as Lab);
+  const closes = deltaE(b.fade.labs.at(-1) as Lab, a.fade.labs[0] as Lab);
+  return (
+    <Box fontSize="small" marginTop={1}>
+      {same ? (
+        `Both have ${a.colours.at(-1)?.name ?? ''} at the joint: it does not show.`
+      ) : (
+        <>
+          Over <LengthValue label="Width of the joint" value={overlap} onChange={onOverlap} /> a slanting cut{' '}
+          {`takes ${a.colours.at(-1)?.name ?? ''} into ${b.colours[0]?.name ?? ''}, ΔE ${joint.toFixed(1)}.`}
+        </>
+      )}{' '}
+      {closes < CLOSES ? (
+        'The wheel closes.'
+      ) : (
+        <Second>From the last end back to the first it is ΔE {closes.toFixed(1)}.</Second>
+      )}
+    </Box>
+  );
+}
+
+function Married({ one, other, shelf, own }: MarriedProps): ReactElement {
   const navigate = useNavigate();
   const [overlap, setOverlap] = useState(10);
   const [a, b] = [useBlend(one, shelf, own, null), useBlend(other, shelf, own, null)];
   const [last, first] = [one.plan.colours.at(-1), other.plan.colours[0]];
   const same = last !== undefined && first !== undefined && sameMaterial(last, first);
-  const made = useMemo((): Layout | string => {
-    return orSentence(() => marry(layoutIn(one.plan), layoutIn(other.plan), same, overlap));
-  }, [one.plan, other.plan, same, overlap]);
+  const made = useMemo(
+    (): Layout | string => orSentence(() => marry(layoutIn(one.plan), layoutIn(other.plan), same, overlap)),
+    [one.plan, other.plan, same, overlap],
+  );
   if (typeof a === 'string' || typeof b === 'string') return <span />;
   const pigments = [...a.colours, ...b.colours.slice(same ? 1 : 0)].map((c) => c.pigment);
-  const fade = typeof made === 'string' ? null : fadeOf(made, pigments);
-  const joint = deltaE(a.fade.labs.at(-1) as Lab, b.fade.labs[0] as Lab);
-  const closes = deltaE(b.fade.labs.at(-1) as Lab, a.fade.labs[0] as Lab);
-  const keep = async (): Promise<void> => {
-    if (typeof made === 'string') return;
-    const dto: BlendDto = {
-      id: crypto.randomUUID(),
-      version: 0,
-      name: `${one.name} and ${other.name}`.slice(0, 80),
-      note: '',
-      retired: false,
-      plan: {
-        ...one.plan,
-        width: made.width,
-        height: made.height,
-        kind: 'free',
-        placed: null,
-        colours: [...one.plan.colours, ...other.plan.colours.slice(same ? 1 : 0)],
-        cuts: made.cuts.map((points) => ({ points: [...points] })),
-      },
-    };
+  const keep = async (layout: Layout): Promise<void> => {
+    const dto = marriedDto({ one, other }, layout, same);
     if (await change('PUT', `/api/blends/${dto.id}`, dto)) void navigate(`/blends/${dto.id}`);
   };
   return (
     <>
-      {fade ? (
-        <FadeStrip labs={fade.labs} width="100%" height={26} label="The two blends married" />
+      {typeof made === 'string' ? (
+        <Warning>{made}</Warning>
       ) : (
-        <Warning>{String(made)}</Warning>
+        <FadeStrip labs={fadeOf(made, pigments).labs} width="100%" height={26} label="The two blends married" />
       )}
-      <Box fontSize="small" marginTop={1}>
-        {same ? (
-          `Both have ${a.colours.at(-1)?.name ?? ''} at the joint: it does not show.`
-        ) : (
-          <>
-            Over <LengthValue label="Width of the joint" value={overlap} onChange={setOverlap} /> a slanting cut{' '}
-            {`takes ${a.colours.at(-1)?.name ?? ''} into ${b.colours[0]?.name ?? ''}, ΔE ${joint.toFixed(1)}.`}
-          </>
-        )}{' '}
-        {closes < 1 ? (
-          'The wheel closes.'
-        ) : (
-          <Second>From the last end back to the first it is ΔE {closes.toFixed(1)}.</Second>
-        )}
-      </Box>
+      <Joint a={a} b={b} same={same} overlap={overlap} onOverlap={setOverlap} />
       <Action
         marginTop={2}
         disabled={typeof made === 'string'}
         onClick={() => {
-          void keep();
+          if (typeof made !== 'string') void keep(made);
         }}
       >
         Plan them as one blend

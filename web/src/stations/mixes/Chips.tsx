@@ -140,7 +140,8 @@ interface LogChipProps {
   readonly wanted: Lab | null;
 }
 
-function LogChip({ revisionId, predicted, wanted }: LogChipProps): ReactElement {
+/** A chip as it is typed, and logging it. */
+function useLogging(revisionId: string) {
   const [id, setId] = useState<string>(() => crypto.randomUUID());
   const [text, setText] = useState('');
   const [wrong, setWrong] = useState<string | null>(null);
@@ -149,8 +150,10 @@ function LogChip({ revisionId, predicted, wanted }: LogChipProps): ReactElement 
   const [madeOn, setMadeOn] = useState(today());
   const path = `/api/chips/${id}`;
   const refusal = useRefusal(path);
-  const reads = colourIn(text);
-  const expected = predicted(revisionId, stage);
+  const type = (next: string): void => {
+    setText(next);
+    setWrong(null);
+  };
   const log = async (): Promise<void> => {
     try {
       const { l, a, b } = readColour(text);
@@ -163,6 +166,53 @@ function LogChip({ revisionId, predicted, wanted }: LogChipProps): ReactElement 
       setWrong(sentenceOf(error));
     }
   };
+  return { text, type, stage, setStage, way, setWay, madeOn, setMadeOn, log, wrong: wrong ?? refusal?.message };
+}
+
+type Logging = ReturnType<typeof useLogging>;
+
+/** How far the chip is off: from the prediction, and from what is wanted. */
+function Off({
+  logging,
+  revisionId,
+  predicted,
+  wanted,
+}: LogChipProps & { readonly logging: Logging }): ReactElement | null {
+  const { text, stage } = logging;
+  const reads = colourIn(text);
+  const expected = predicted(revisionId, stage);
+  if (!reads || !expected) return null;
+  return (
+    <Box fontSize="small" role="status" data-testid="off">
+      <b>ΔE {deltaE(reads, expected).toFixed(1)}</b> from the prediction
+      {wanted && stage === 'baked' && (
+        <>
+          , <b>{deltaE(reads, wanted).toFixed(1)}</b> from what is wanted
+        </>
+      )}
+    </Box>
+  );
+}
+
+/** What it is read with, where that is a device or a photograph. */
+function ReadWith({
+  logging,
+  revisionId,
+}: {
+  readonly logging: Logging;
+  readonly revisionId: string;
+}): ReactElement | null {
+  const { type, stage, way } = logging;
+  const onRead = (lab: Lab): void => {
+    type(showLab(lab));
+  };
+  if (way === 'colour reader') return <ReaderLine revisionId={revisionId} stage={stage} onRead={onRead} />;
+  return way === 'photograph' ? <PhotoLine onRead={onRead} /> : null;
+}
+
+function LogChip(props: LogChipProps): ReactElement {
+  const logging = useLogging(props.revisionId);
+  const { text, type, stage, setStage, way, setWay, madeOn, setMadeOn, log, wrong } = logging;
   return (
     <Box
       as="form"
@@ -179,8 +229,7 @@ function LogChip({ revisionId, predicted, wanted }: LogChipProps): ReactElement 
           placeholder="AA3361 or 41 52 4"
           value={text}
           onChange={(e) => {
-            setText(e.currentTarget.value);
-            setWrong(null);
+            type(e.currentTarget.value);
           }}
         />
         <Action type="submit">Log it</Action>
@@ -190,37 +239,9 @@ function LogChip({ revisionId, predicted, wanted }: LogChipProps): ReactElement 
         <Choice label="Read how" value={way} options={WAY_OPTIONS} onChange={setWay} />, on{' '}
         <Value label="Chip made on" text={showDate(madeOn)} read={(t) => readDay(t) ?? today()} onChange={setMadeOn} />
       </Box>
-      {way === 'colour reader' && (
-        <ReaderLine
-          revisionId={revisionId}
-          stage={stage}
-          onRead={(lab) => {
-            setText(showLab(lab));
-            setWrong(null);
-          }}
-        />
-      )}
-      {way === 'photograph' && (
-        <PhotoLine
-          onRead={(lab) => {
-            setText(showLab(lab));
-            setWrong(null);
-          }}
-        />
-      )}
-      {reads && expected && (
-        <Box fontSize="small" role="status" data-testid="off">
-          <b>ΔE {deltaE(reads, expected).toFixed(1)}</b> from the prediction
-          {wanted && stage === 'baked' ? (
-            <>
-              , <b>{deltaE(reads, wanted).toFixed(1)}</b> from what is wanted
-            </>
-          ) : (
-            ''
-          )}
-        </Box>
-      )}
-      {(wrong ?? refusal) ? <Warning>{wrong ?? refusal?.message}</Warning> : null}
+      <ReadWith logging={logging} revisionId={props.revisionId} />
+      <Off logging={logging} {...props} />
+      {wrong !== undefined && <Warning>{wrong}</Warning>}
     </Box>
   );
 }

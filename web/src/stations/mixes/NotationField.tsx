@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { useEffect, useRef, useState, type ReactElement } from 'react';
+import { useCallback, useEffect, useRef, useState, type ReactElement } from 'react';
 import type { NotationAnswer } from '#contract';
 import { Meanings } from '../../parts/Meanings.js';
 import { Warning } from '../../parts/Warning.js';
@@ -19,34 +19,61 @@ interface Wrong {
 }
 const NO_CHOICES: readonly string[] = [];
 
-/** The recipe as it is scratched on a chip, to be typed over. What cannot be read stays, with its place marked. */
-export function NotationField({ notation, onRead, disabled }: NotationFieldProps): ReactElement {
+/** What is said about a recipe that was not read. Throws on what is neither refused nor unanswered. */
+function wrongIn(error: unknown): Wrong {
+  if (error instanceof Refused)
+    return { sentence: error.message, at: error.problem.at, choices: error.problem.choices ?? NO_CHOICES };
+  if (!(error instanceof NoAnswer)) throw error;
+  return {
+    sentence: 'Sledge does not answer. Press Enter to try again; what you wrote stays.',
+    at: undefined,
+    choices: NO_CHOICES,
+  };
+}
+
+/** A recipe as it is typed, and reading it. */
+function useNotation({ notation, onRead }: NotationFieldProps) {
   const [typed, setText] = useState(notation);
   const [wrong, setWrong] = useState<Wrong | null>(null);
   // the answer takes a while: it goes to the mix as it is then
   const latest = useRef(onRead);
   latest.current = onRead;
-  useEffect(() => {
+  const reset = useCallback((): void => {
     setText(notation);
     setWrong(null);
   }, [notation]);
+  useEffect(reset, [reset]);
   const read = async (text = typed): Promise<void> => {
     if (text === notation) return;
     try {
       latest.current(await ask<NotationAnswer>('POST', '/api/notation', { text }));
       setWrong(null);
     } catch (error) {
-      if (error instanceof Refused)
-        setWrong({ sentence: error.message, at: error.problem.at, choices: error.problem.choices ?? NO_CHOICES });
-      else if (error instanceof NoAnswer)
-        setWrong({
-          sentence: 'Sledge does not answer. Press Enter to try again; what you wrote stays.',
-          at: undefined,
-          choices: NO_CHOICES,
-        });
-      else throw error;
+      setWrong(wrongIn(error));
     }
   };
+  return { typed, setText, wrong, reset, read };
+}
+
+/** The place where it could not be read any further. */
+function Marked({ text, at }: { readonly text: string; readonly at: number }): ReactElement {
+  return (
+    <Box fontSize="small" whiteSpace="pre-wrap" aria-hidden>
+      {text.slice(0, at)}
+      <Box as="span" background="ink" color="tile">
+        {text.slice(at, at + 1) || ' '}
+      </Box>
+      {text.slice(at + 1)}
+    </Box>
+  );
+}
+
+/** Letters that the field has room for at least. */
+const NARROWEST = 20;
+
+/** The recipe as it is scratched on a chip, to be typed over. What cannot be read stays, with its place marked. */
+export function NotationField(props: NotationFieldProps): ReactElement {
+  const { typed, setText, wrong, reset, read } = useNotation(props);
   return (
     <Box display="inline-block" maxWidth="100%" verticalAlign="top">
       <Inline
@@ -54,9 +81,9 @@ export function NotationField({ notation, onRead, disabled }: NotationFieldProps
         aria-label="Recipe in notation"
         aria-invalid={wrong !== null}
         value={typed}
-        disabled={disabled}
+        disabled={props.disabled}
         placeholder="2 Beetroot + 1 Chalk"
-        htmlSize={Math.max(20, typed.length)}
+        htmlSize={Math.max(NARROWEST, typed.length)}
         onChange={(e) => {
           setText(e.currentTarget.value);
         }}
@@ -68,23 +95,12 @@ export function NotationField({ notation, onRead, disabled }: NotationFieldProps
             e.preventDefault();
             void read();
           }
-          if (e.key === 'Escape') {
-            setText(notation);
-            setWrong(null);
-          }
+          if (e.key === 'Escape') reset();
         }}
       />
       {wrong !== null && (
         <Box>
-          {wrong.at !== undefined && (
-            <Box fontSize="small" whiteSpace="pre-wrap" aria-hidden>
-              {typed.slice(0, wrong.at)}
-              <Box as="span" background="ink" color="tile">
-                {typed.slice(wrong.at, wrong.at + 1) || ' '}
-              </Box>
-              {typed.slice(wrong.at + 1)}
-            </Box>
-          )}
+          {wrong.at !== undefined && <Marked text={typed} at={wrong.at} />}
           <Warning>{wrong.sentence}</Warning>
           <Meanings
             choices={wrong.choices}

@@ -4,7 +4,15 @@ import { deltaE, type Lab, type Stage } from '#core/colour';
 import { sentenceOf } from '#core/units';
 import { Warning } from '../../parts/Warning.js';
 import { Action, Caption, Word } from '../../theme/pieces.js';
-import { NoReading, calibrateReader, connectReader, letReaderGo, readOnce, useReader } from '../../wire/reader.js';
+import {
+  NoReading,
+  calibrateReader,
+  connectReader,
+  letReaderGo,
+  readOnce,
+  useReader,
+  type ReaderState,
+} from '../../wire/reader.js';
 
 /** A chip is read so many times and the mean is taken: a single reading is noisy. */
 const TIMES = 3;
@@ -25,9 +33,19 @@ const mean = (labs: readonly Lab[]): Lab => ({
   b: labs.reduce((sum, x) => sum + x.b, 0) / labs.length,
 });
 
-/** The colour reader: find it, show it white, read the chip. */
-export function ReaderLine({ revisionId, stage, onRead }: ReaderLineProps): ReactElement {
-  const { link, state } = useReader();
+/** Several readings of one place, and their mean. @throws NoReading where they lie too far apart */
+async function readChip(revisionId: string, stage: Stage): Promise<{ readonly lab: Lab; readonly off: number }> {
+  const labs: Lab[] = [];
+  while (labs.length < TIMES) labs.push(await readOnce(revisionId, stage));
+  const lab = mean(labs);
+  const off = Math.max(...labs.map((one) => deltaE(one, lab)));
+  if (off > APART)
+    throw new NoReading(`The readings lie ΔE ${off.toFixed(1)} apart. Lay the chip flat and read again.`);
+  return { lab, off };
+}
+
+/** What is done with the reader, one thing at a time. */
+function useReading({ revisionId, stage, onRead }: ReaderLineProps) {
   const [busy, setBusy] = useState(false);
   const [said, setSaid] = useState<string | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
@@ -42,67 +60,66 @@ export function ReaderLine({ revisionId, stage, onRead }: ReaderLineProps): Reac
     }
     setBusy(false);
   };
-  const read = async (): Promise<string> => {
-    const labs: Lab[] = [];
-    while (labs.length < TIMES) labs.push(await readOnce(revisionId, stage));
-    const middle = mean(labs);
-    const off = Math.max(...labs.map((lab) => deltaE(lab, middle)));
-    if (off > APART)
-      throw new NoReading(`The readings lie ΔE ${off.toFixed(1)} apart. Lay the chip flat and read again.`);
-    onRead(middle);
-    return `mean of ${TIMES} readings, within ΔE ${off.toFixed(1)}`;
+  const read = (): void => {
+    void attempt(async () => {
+      const { lab, off } = await readChip(revisionId, stage);
+      onRead(lab);
+      return `mean of ${TIMES} readings, within ΔE ${off.toFixed(1)}`;
+    });
   };
-  const calibrate = async (): Promise<string> => {
-    await calibrateReader();
-    return 'calibrated';
+  const calibrate = (): void => {
+    void attempt(async () => {
+      await calibrateReader();
+      return 'calibrated';
+    });
   };
+  return { busy, said: wrong === null ? said : null, wrong, read, calibrate };
+}
+
+type Reading = ReturnType<typeof useReading>;
+
+interface ThereProps {
+  readonly state: ReaderState;
+  readonly reading: Reading;
+}
+
+/** The reader is there: read with it, or show it white first. */
+function There({ state, reading: { busy, said, read, calibrate } }: ThereProps): ReactElement {
+  if (!state.calibrated)
+    return (
+      <>
+        <Action disabled={busy} onClick={calibrate}>
+          Calibrate on white
+        </Action>
+        <Caption> {said === null ? '' : `${said} · `}lay it on its white tile first</Caption>
+      </>
+    );
+  return (
+    <>
+      <Action disabled={busy} onClick={read}>
+        {busy ? 'reading …' : 'Read the chip'}
+      </Action>
+      <Caption>
+        {' '}
+        {said === null ? '' : `${said} · `}
+        {state.readingsLeft <= SOON ? `only ${state.readingsLeft} readings until it wants white again; ` : ''}
+        <Word onClick={calibrate}>calibrate</Word>
+      </Caption>
+    </>
+  );
+}
+
+/** The colour reader: find it, show it white, read the chip. */
+export function ReaderLine(props: ReaderLineProps): ReactElement {
+  const { link, state } = useReader();
+  const reading = useReading(props);
   return (
     <Box marginTop={2} fontSize="small" aria-label="Colour reader" role="group">
       {link === 'none' && <Action onClick={connectReader}>Connect the reader</Action>}
       {link === 'looking' && <Caption>looking for the reader …</Caption>}
       {link === 'away' && <Caption>The reader is gone; looking for it …</Caption>}
-      {link === 'there' &&
-        state &&
-        (state.calibrated ? (
-          <Action
-            disabled={busy}
-            onClick={() => {
-              void attempt(read);
-            }}
-          >
-            {busy ? 'reading …' : 'Read the chip'}
-          </Action>
-        ) : (
-          <Action
-            disabled={busy}
-            onClick={() => {
-              void attempt(calibrate);
-            }}
-          >
-            Calibrate on white
-          </Action>
-        ))}
-      {link === 'there' && state && (
-        <Caption>
-          {' '}
-          {said !== null && wrong === null ? `${said} · ` : ''}
-          {state.calibrated ? (
-            <>
-              {state.readingsLeft <= SOON ? `only ${state.readingsLeft} readings until it wants white again; ` : ''}
-              <Word
-                onClick={() => {
-                  void attempt(calibrate);
-                }}
-              >
-                calibrate
-              </Word>
-            </>
-          ) : (
-            'lay it on its white tile first'
-          )}
-        </Caption>
-      )}
-      {wrong !== null && <Warning>{wrong}</Warning>}
+      {link === 'there' && state && <There state={state} reading={reading} />}
+      {reading.wrong !== null && <Warning>{reading.wrong}</Warning>}
       {state?.standIn && (
         <Box>
           <Caption>

@@ -2,7 +2,6 @@ import { ofClay } from '#core/material';
 import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useMemo, type ReactElement } from 'react';
 import { Link } from 'react-router';
-import { strengthOf } from '#core/clay';
 import { hexOf, labOf, mixPigments, xyzOfLab, statedPigment } from '#core/colour';
 import { correctedPigment, printNotation, type Doubt, type LearnedClay, type NextChip } from '#core/mix';
 import { Fraction } from '#core/units';
@@ -15,26 +14,82 @@ import { Action, Caption, Second, Word } from '../../theme/pieces.js';
 import { useLearning } from '../../wire/queries.js';
 import { keepLearning, useLesson } from '../../workers/useLearning.js';
 import { useMakeMix } from './useMakeMix.js';
-import { grey } from '../../theme/grey.js';
+import type { Known } from './Strengths.js';
+import { Strengths } from './Strengths.js';
 
 const NEXT = 3;
 type ClayOf = LearningAnswer['clays'][number];
-interface Known {
-  readonly clay: ClayOf;
-  readonly own: LearnedClay;
+type Lesson = NonNullable<ReturnType<typeof useLesson>['taught']>;
+
+/** Clays there is enough of for a chip more. */
+const ENOUGH_FOR_CHIP = 1;
+
+/** Clays that a chip can be made of, by their ids. */
+const usableOf = (shelf: ShelfAnswer): string[] =>
+  shelf.clays
+    .filter((c) => !c.retired && shelf.blocks.some((b) => b.clayId === c.id && b.leftGrams > ENOUGH_FOR_CHIP))
+    .map((c) => c.id);
+
+/** Clays that are in a chip, the best known in front. */
+const knownOf = (data: LearningAnswer, learned: Readonly<Record<string, LearnedClay>>): readonly Known[] =>
+  data.clays
+    .flatMap((clay): Known[] => {
+      const own = learned[clay.id];
+      return own && own.chips > 0 ? [{ clay, own }] : [];
+    })
+    .sort((a, b) => b.own.chips - a.own.chips || a.own.sigma - b.own.sigma);
+
+/** How many chips there are, and whether they are gone by. */
+function Head({ data, onTurn }: { readonly data: LearningAnswer; readonly onTurn: () => void }): ReactElement {
+  return (
+    <Flex alignItems="baseline" gap={4} wrap="wrap">
+      <h1>What your chips taught</h1>
+      <Second>
+        {data.chips.length === 1 ? 'one chip' : `${data.chips.length} chips`} · Sledge predicts{' '}
+        {data.use && data.learned ? 'with what was learned' : 'with the defaults'}{' '}
+        <Word onClick={onTurn}>{data.use ? 'use the defaults' : 'use what was learned'}</Word>
+      </Second>
+    </Flex>
+  );
+}
+
+interface ChipByChipProps {
+  readonly data: LearningAnswer;
+  readonly taught: Lesson;
+}
+
+/** Every chip beside its predictions, the newest first. */
+function ChipByChip({ data, taught }: ChipByChipProps): ReactElement {
+  return (
+    <Box borderTop="rule" paddingTop={4}>
+      <Flex alignItems="baseline" gap={4} marginBottom={3}>
+        <h2>Chip by chip</h2>
+        <Caption>the chip as it reads · predicted by default · predicted as learned</Caption>
+      </Flex>
+      <Grid
+        as="ul"
+        templateColumns="repeat(auto-fill, minmax(300px, 1fr))"
+        gap={3}
+        aria-label="Chips and their predictions"
+      >
+        {[...data.chips].reverse().map((chip) => (
+          <OneChip
+            key={chip.id}
+            chip={chip}
+            data={data}
+            learned={taught.learned}
+            weight={taught.residuals.find((r) => r.id === chip.id)}
+          />
+        ))}
+      </Grid>
+    </Box>
+  );
 }
 
 /** What the chips have taught: strengths in plain words, chips that contradict, and the next ones worth making. */
 export function Taught({ shelf }: { readonly shelf: ShelfAnswer }): ReactElement {
-  const learning = useLearning();
-  const data = learning.data;
-  const usable = useMemo(
-    () =>
-      shelf.clays
-        .filter((c) => !c.retired && shelf.blocks.some((b) => b.clayId === c.id && b.leftGrams > 1))
-        .map((c) => c.id),
-    [shelf],
-  );
+  const { data, error } = useLearning();
+  const usable = useMemo(() => usableOf(shelf), [shelf]);
   const { taught, next } = useLesson(data, usable, NEXT);
   const turn = (): void => {
     if (data) void keepLearning('/api/learning/use', { use: !data.use });
@@ -42,24 +97,13 @@ export function Taught({ shelf }: { readonly shelf: ShelfAnswer }): ReactElement
   useKeys('What your chips taught', [
     { key: 's', does: 'Predict with the defaults, or with what was learned', run: turn },
   ]);
-  if (!data) return <Reading error={learning.error} />;
-  const knowns = data.clays
-    .flatMap((clay): Known[] => {
-      const own = taught?.learned[clay.id];
-      return own && own.chips > 0 ? [{ clay, own }] : [];
-    })
-    .sort((a, b) => b.own.chips - a.own.chips || a.own.sigma - b.own.sigma);
-  const without = data.clays.filter((c) => taught && (taught.learned[c.id]?.chips ?? 0) === 0);
+  if (!data) return <Reading error={error} />;
+  const learned = taught?.learned ?? {};
+  const knowns = knownOf(data, learned);
+  const without = data.clays.filter((c) => taught && (learned[c.id]?.chips ?? 0) === 0);
   return (
     <Flex direction="column" gap={5} padding={5} overflowY="auto" minWidth={0}>
-      <Flex alignItems="baseline" gap={4} wrap="wrap">
-        <h1>What your chips taught</h1>
-        <Second>
-          {data.chips.length === 1 ? 'one chip' : `${data.chips.length} chips`} · Sledge predicts{' '}
-          {data.use && data.learned ? 'with what was learned' : 'with the defaults'}{' '}
-          <Word onClick={turn}>{data.use ? 'use the defaults' : 'use what was learned'}</Word>
-        </Second>
-      </Flex>
+      <Head data={data} onTurn={turn} />
       {data.chips.length === 0 && (
         <Box maxWidth="520px" color="ink2">
           No chip is logged yet, so every strength is assumed. Make one of the chips below, bake it, and log how it
@@ -75,117 +119,13 @@ export function Taught({ shelf }: { readonly shelf: ShelfAnswer }): ReactElement
       {knowns.length > 0 && without.length > 0 && (
         <Second>In no chip yet, so assumed: {without.map((c) => c.name).join(', ')}.</Second>
       )}
-      <NextOnes next={next} data={data} learned={taught?.learned ?? {}} />
-      {data.chips.length > 0 && taught && (
-        <Box borderTop="rule" paddingTop={4}>
-          <Flex alignItems="baseline" gap={4} marginBottom={3}>
-            <h2>Chip by chip</h2>
-            <Caption>the chip as it reads · predicted by default · predicted as learned</Caption>
-          </Flex>
-          <Grid
-            as="ul"
-            templateColumns="repeat(auto-fill, minmax(300px, 1fr))"
-            gap={3}
-            aria-label="Chips and their predictions"
-          >
-            {[...data.chips].reverse().map((chip) => (
-              <OneChip
-                key={chip.id}
-                chip={chip}
-                data={data}
-                learned={taught.learned}
-                weight={taught.residuals.find((r) => r.id === chip.id)}
-              />
-            ))}
-          </Grid>
-        </Box>
-      )}
+      <NextOnes next={next} data={data} learned={learned} />
+      {data.chips.length > 0 && taught && <ChipByChip data={data} taught={taught} />}
       <Caption>
         A strength is scattering power beside an ordinary opaque clay. Priors and limits are assumptions; each chip
         replaces a part of them.
       </Caption>
     </Flex>
-  );
-}
-
-const factor = (x: number): string => (x >= 9.5 ? x.toFixed(0) : x.toFixed(1));
-function beside(times: number): string {
-  if (times > 1.05) return `${factor(times)} times as strong as`;
-  return times < 0.95 ? `${factor(1 / times)} times weaker than` : 'as strong as';
-}
-/** Both ends of what is likely, the way round that the sentence has it. */
-const range = (log: number, spread: number): string => {
-  const [low, high] = log < Math.log(0.95) ? [-log - spread, -log + spread] : [log - spread, log + spread];
-  return `${factor(Math.exp(low))} to ${factor(Math.exp(high))} times`;
-};
-/** Bars run over this many times stronger or weaker. */
-const WIDEST = Math.log(20);
-const place = (log: number): number => 50 + (50 * Math.max(-WIDEST, Math.min(WIDEST, log))) / WIDEST;
-
-/** Each clay beside the best known one: a mark where it is, a bar for how sure that is. */
-function Strengths({ knowns }: { readonly knowns: readonly Known[] }): ReactElement {
-  const [reference] = knowns;
-  const logOf = (k: Known | undefined): number => (k ? k.own.logStrength + Math.log(strengthOf(k.clay).value) : 0);
-  return (
-    <Box as="section" aria-label="Strengths">
-      <Flex alignItems="baseline" gap={4} marginBottom={3}>
-        <h2>Strengths</h2>
-        {reference && (
-          <Caption>
-            beside {reference.clay.name}, which most chips hold; the bar is where two of three would lie
-          </Caption>
-        )}
-      </Flex>
-      <Grid as="ul" rowGap={2}>
-        {knowns.map((known) => {
-          const { clay, own } = known;
-          const log = logOf(known) - logOf(reference);
-          const times = Math.exp(log);
-          const spread = Math.hypot(own.sigma, known === reference ? 0 : (reference?.own.sigma ?? 0));
-          return (
-            <Grid as="li" key={clay.id} templateColumns="34px minmax(0, 1fr) 300px" gap={3} alignItems="center">
-              <Box width="34px" height="34px" borderRadius="50%" style={{ background: `#${clay.bakedHex}` }} />
-              <Box lineHeight={1.35}>
-                {known === reference ? (
-                  <>
-                    <b>{clay.name}</b>: the measure for the others
-                  </>
-                ) : (
-                  <b>
-                    Your {clay.name} is {beside(times)} {reference?.clay.name}
-                  </b>
-                )}
-                {', '}
-                <Second>
-                  from {own.chips === 1 ? 'one chip' : `${own.chips} chips`}
-                  {known === reference ? '' : ` (${range(log, spread)})`}
-                </Second>
-              </Box>
-              <svg width="300" height="22" viewBox="0 0 100 22" preserveAspectRatio="none" aria-hidden>
-                <path d="M0 11H100M50 3V19" stroke={grey.hairline} strokeWidth="1" vectorEffect="non-scaling-stroke" />
-                <rect
-                  x={place(log - spread)}
-                  y="7"
-                  width={Math.max(0.6, place(log + spread) - place(log - spread))}
-                  height="8"
-                  fill={grey.hairline}
-                />
-                <rect x={place(log) - 0.6} y="3" width="1.2" height="16" fill={grey.ink} />
-              </svg>
-            </Grid>
-          );
-        })}
-      </Grid>
-      <Grid templateColumns="34px minmax(0, 1fr) 300px" gap={3}>
-        <span />
-        <span />
-        <Flex justifyContent="space-between">
-          <Caption>20 times weaker</Caption>
-          <Caption>the same</Caption>
-          <Caption>20 times stronger</Caption>
-        </Flex>
-      </Grid>
-    </Box>
   );
 }
 

@@ -34,14 +34,13 @@ interface WorkedProps {
   readonly worked: WorkedRoll;
 }
 
-/** The stack, and where it is to end, in one sentence. */
-function Sentence({ worked }: WorkedProps): ReactElement {
+/** How many sheets of which setting lie on each other, and how large they are. */
+function Stack({ worked: { settings, from } }: WorkedProps): ReactElement {
   const units = useUnits();
-  const { layers, size, thinning, turns, plan } = useRollPlan();
-  const { settings, from, to, mm } = worked;
+  const { layers, size, plan } = useRollPlan();
   const options = settings.map((s) => ({ value: s.id, text: s.label }));
   return (
-    <Box fontSize="small">
+    <>
       <CountValue
         label="Sheets in the stack"
         value={layers}
@@ -67,7 +66,19 @@ function Sentence({ worked }: WorkedProps): ReactElement {
           plan({ size: next });
         }}
       />
-      , {showLength(mm, units, true)} together, to your{' '}
+    </>
+  );
+}
+
+/** The stack, and where it is to end, in one sentence. */
+function Sentence({ worked }: WorkedProps): ReactElement {
+  const units = useUnits();
+  const { thinning, turns, plan } = useRollPlan();
+  const { settings, to, mm } = worked;
+  const options = settings.map((s) => ({ value: s.id, text: s.label }));
+  return (
+    <Box fontSize="small">
+      <Stack worked={worked} /> , {showLength(mm, units, true)} together, to your{' '}
       <Choice
         label="Setting to end at"
         value={to.id}

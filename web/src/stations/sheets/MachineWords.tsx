@@ -20,6 +20,7 @@ import { Caption, Second, Word } from '../../theme/pieces.js';
 import { change, useRefusal } from '../../wire/save.js';
 import { ReadingForm } from './ReadingForm.js';
 import { WAYS } from './readingWays.js';
+import { Refused } from '../../wire/ask.js';
 
 const KNOWN: Readonly<Record<Knowledge, string>> = {
   measured: 'measured',
@@ -36,60 +37,72 @@ interface MachineWordsProps {
   readonly onGone: () => void;
 }
 
+interface HeadProps extends Pick<MachineWordsProps, 'machine' | 'mine' | 'setup'> {
+  readonly refusal: Refused | undefined;
+  readonly save: (part: Partial<MachineDto>) => void;
+}
+
+/** Its name, its rollers, and whose it is. */
+function Head({ machine, mine, setup, refusal, save }: HeadProps): ReactElement {
+  return (
+    <div>
+      <h2>
+        <TextValue
+          label="Name of the machine"
+          value={machine.name}
+          refusal={refusal?.sentenceFor('name')}
+          onChange={(name) => {
+            save({ name });
+          }}
+        />
+      </h2>
+      <Second>
+        rollers{' '}
+        <LengthValue
+          label="Roller width"
+          value={machine.rollerWidthMm}
+          refusal={refusal?.sentenceFor('rollerWidthMm')}
+          onChange={(rollerWidthMm) => {
+            save({ rollerWidthMm });
+          }}
+        />{' '}
+        wide · {machine.settings[0]?.label} widest, {machine.settings.at(-1)?.label} thinnest
+        {mine ? (
+          ' · your own'
+        ) : (
+          <>
+            {' '}
+            ·{' '}
+            <Word
+              onClick={() => {
+                void change('PUT', '/api/bench', { ...setup, machineId: machine.id, discSettingId: null });
+              }}
+            >
+              this is my own
+            </Word>
+          </>
+        )}
+      </Second>
+    </div>
+  );
+}
+
 /** One machine: its dial and its readings. */
 export function MachineWords({ machine, mine, setup, settingId, onSetting, onGone }: MachineWordsProps): ReactElement {
   const units = useUnits();
   const path = `/api/machines/${machine.id}`;
   const refusal = useRefusal(path);
   const all = thicknesses(machine);
-  const wrong = contradictions(machine);
   const wear = wearOf(machine);
   const setting = all.find((s) => s.id === settingId) ?? all[0];
   const save = (part: Partial<MachineDto>): void => {
     void change('PUT', path, { ...machine, ...part });
   };
+  const general = refusal && refusal.sentenceFor('name') === undefined ? refusal.message : undefined;
   return (
     <Flex direction="column" gap={3}>
-      <div>
-        <h2>
-          <TextValue
-            label="Name of the machine"
-            value={machine.name}
-            refusal={refusal?.sentenceFor('name')}
-            onChange={(name) => {
-              save({ name });
-            }}
-          />
-        </h2>
-        <Second>
-          rollers{' '}
-          <LengthValue
-            label="Roller width"
-            value={machine.rollerWidthMm}
-            refusal={refusal?.sentenceFor('rollerWidthMm')}
-            onChange={(rollerWidthMm) => {
-              save({ rollerWidthMm });
-            }}
-          />{' '}
-          wide · {machine.settings[0]?.label} widest, {machine.settings.at(-1)?.label} thinnest
-          {mine ? (
-            ' · your own'
-          ) : (
-            <>
-              {' '}
-              ·{' '}
-              <Word
-                onClick={() => {
-                  void change('PUT', '/api/bench', { ...setup, machineId: machine.id, discSettingId: null });
-                }}
-              >
-                this is my own
-              </Word>
-            </>
-          )}
-        </Second>
-      </div>
-      {wrong.map((c) => (
+      <Head machine={machine} mine={mine} setup={setup} refusal={refusal} save={save} />
+      {contradictions(machine).map((c) => (
         <Warning key={c.thinner.id}>{contradictionSentence(c, units)}</Warning>
       ))}
       {wear && (
@@ -97,7 +110,7 @@ export function MachineWords({ machine, mine, setup, settingId, onSetting, onGon
           <Caption>{wearWords(wear)}</Caption>
         </Box>
       )}
-      {refusal && !setting && refusal.sentenceFor('name') === undefined && <Warning>{refusal.message}</Warning>}
+      {general !== undefined && !setting && <Warning>{general}</Warning>}
       {setting && (
         <OneSetting
           key={setting.id}
@@ -109,7 +122,7 @@ export function MachineWords({ machine, mine, setup, settingId, onSetting, onGon
           onReadings={(readings) => {
             save({ readings });
           }}
-          refusal={refusal && !refusal.sentenceFor('name') ? refusal.message : undefined}
+          refusal={general}
         />
       )}
       <Word

@@ -16,7 +16,8 @@ interface MadeSheetProps {
   readonly sheet: SheetAnswer;
   readonly chosen: boolean;
   readonly onChoose: () => void;
-  /** pieces that still fit; null: that is no question here */ readonly fits: number | null;
+  /** pieces that still fit; null: that is no question here */
+  readonly fits: number | null;
 }
 
 /** `2 × 1.50 mm, 4 of Bench roller` */
@@ -26,93 +27,128 @@ function thicknessWords({ layers, mm, rolledAt }: SheetAnswer, units: UnitSystem
   return `${times}${showLength(mm, units, true)}${at}`;
 }
 
+type Band = ReturnType<typeof leftOfSheet>['bands'][number];
+
+interface HolesProps {
+  readonly band: Band;
+  /** px for a mm, and px of the whole sheet from its top */
+  readonly scale: number;
+  readonly height: number;
+}
+
+/** The holes of pieces that were cut out together. */
+function Holes({ band, scale, height }: HolesProps): ReactElement {
+  const { cutter, layout, from } = band;
+  const places = Array.from({ length: band.count }, (_, i) => ({
+    x: (layout.centres[2 * i] ?? 0) * scale,
+    y: height - (from + (layout.centres[2 * i + 1] ?? 0)) * scale,
+  }));
+  if (cutter.shape === 'round')
+    return (
+      <g fill={grey.bench}>
+        {places.map(({ x, y }, i) => (
+          <circle key={i} cx={x} cy={y} r={(cutter.diameter / 2) * scale} />
+        ))}
+      </g>
+    );
+  const [w, h] = layout.turned ? [cutter.height, cutter.width] : [cutter.width, cutter.height];
+  return (
+    <g fill={grey.bench}>
+      {places.map(({ x, y }, i) => (
+        <rect key={i} x={x - (w / 2) * scale} y={y - (h / 2) * scale} width={w * scale} height={h * scale} />
+      ))}
+    </g>
+  );
+}
+
+interface StopsProps {
+  readonly id: string;
+  readonly sheet: SheetAnswer;
+}
+
+/** Its colours, along a sheet or from the middle of a plug. */
+function Colours({ id, sheet: { form, hexes, inside } }: StopsProps): ReactElement {
+  const outwards = form === 'plug';
+  const stops = (outwards && inside === 'last' ? [...hexes].reverse() : hexes).map((hex, i, all) => {
+    const share = all.length > 1 ? i / (all.length - 1) : 0;
+    // the area law: what lies at a share of the tape lies at its root of the radius
+    return <stop key={i} offset={outwards ? Math.sqrt(share) : share} stopColor={`#${hex}`} />;
+  });
+  return outwards ? <radialGradient id={id}>{stops}</radialGradient> : <linearGradient id={id}>{stops}</linearGradient>;
+}
+
+/** px of the drawing of a sheet or a plug, and for a mm of it. */
+function sizeOf({ form, widthMm, lengthMm, mm }: SheetAnswer): {
+  readonly w: number;
+  readonly h: number;
+  readonly scale: number;
+} {
+  const height = { sheet: lengthMm, plug: widthMm, fan: mm }[form];
+  const scale = Math.min(form === 'sheet' ? FLAT : FACE, TALLEST / height);
+  return { w: widthMm * scale, h: height * scale, scale };
+}
+
+/** The sheet or the face of the plug, to scale. */
+function Drawing({ sheet }: { readonly sheet: SheetAnswer }): ReactElement {
+  const id = useId();
+  const { w, h, scale } = sizeOf(sheet);
+  const [only] = sheet.hexes;
+  const plain = only === undefined ? grey.unknown : `#${only}`;
+  const paint = sheet.hexes.length > 1 ? `url(#${id})` : plain;
+  return (
+    <svg width={w} height={h} style={{ display: 'block' }} aria-hidden>
+      <defs>
+        <Colours id={id} sheet={sheet} />
+      </defs>
+      {sheet.form === 'plug' ? (
+        <circle cx={w / 2} cy={h / 2} r={w / 2} fill={paint} />
+      ) : (
+        <rect width={w} height={h} fill={paint} />
+      )}
+      {sheet.form === 'sheet' &&
+        leftOfSheet(sheet).bands.map((band, b) => <Holes key={b} band={band} scale={scale} height={h} />)}
+    </svg>
+  );
+}
+
+/** How many pieces still fit. */
+function Fits({ fits }: { readonly fits: number }): ReactElement {
+  if (fits === 0) return <Box fontSize="small">no such piece fits</Box>;
+  return (
+    <Box fontSize="small">
+      <b>{fits}</b> pieces still fit
+    </Box>
+  );
+}
+
+/** Its line under the drawing is at least so wide, px. */
+const NARROWEST = 60;
+
 /** A sheet as it lies there, holes and all, or the face of a plug, to scale. */
 export function MadeSheet({ sheet, chosen, onChoose, fits }: MadeSheetProps): ReactElement {
   const units = useUnits();
-  const id = useId();
-  const { form, widthMm, lengthMm, mm, hexes } = sheet;
-  const flat = form === 'sheet';
-  const height = { sheet: lengthMm, plug: widthMm, fan: mm }[form];
-  const scale = Math.min(flat ? FLAT : FACE, TALLEST / height);
-  const [w, h] = [widthMm * scale, height * scale];
-  const stops = (sheet.inside === 'last' && form === 'plug' ? [...hexes].reverse() : hexes).map((hex, i, all) => {
-    const share = all.length > 1 ? i / (all.length - 1) : 0;
-    // the area law: what lies at a share of the tape lies at its root of the radius
-    return <stop key={i} offset={form === 'plug' ? Math.sqrt(share) : share} stopColor={`#${hex}`} />;
-  });
-  const paint = hexes.length > 1 ? `url(#${id})` : `#${hexes[0] ?? '999999'}`;
+  const { widthMm, lengthMm } = sheet;
+  const flat = sheet.form === 'sheet';
+  const size = flat ? showSize(widthMm, lengthMm, units) : showLength(widthMm, units);
+  const words = flat
+    ? thicknessWords(sheet, units)
+    : `${showLength(widthMm, units)} across, ${showLength(lengthMm, units)} high`;
   return (
-    <Pick
-      onClick={onChoose}
-      aria-label={`${sheet.name}, ${flat ? showSize(widthMm, lengthMm, units) : showLength(widthMm, units)}`}
-      aria-pressed={chosen}
-    >
-      <svg width={w} height={h} style={{ display: 'block' }} aria-hidden>
-        <defs>
-          {form === 'plug' ? (
-            <radialGradient id={id}>{stops}</radialGradient>
-          ) : (
-            <linearGradient id={id}>{stops}</linearGradient>
-          )}
-        </defs>
-        {form === 'plug' ? (
-          <circle cx={w / 2} cy={h / 2} r={w / 2} fill={paint} />
-        ) : (
-          <rect width={w} height={h} fill={paint} />
-        )}
-        {flat &&
-          leftOfSheet(sheet).bands.map((band, b) =>
-            Array.from({ length: band.count }, (_, i) => {
-              const [x, y] = [
-                (band.layout.centres[2 * i] ?? 0) * scale,
-                h - (band.from + (band.layout.centres[2 * i + 1] ?? 0)) * scale,
-              ];
-              if (band.cutter.shape === 'round')
-                return (
-                  <circle key={`${b} ${i}`} cx={x} cy={y} r={(band.cutter.diameter / 2) * scale} fill={grey.bench} />
-                );
-              const [pw, ph] = band.layout.turned
-                ? [band.cutter.height, band.cutter.width]
-                : [band.cutter.width, band.cutter.height];
-              return (
-                <rect
-                  key={`${b} ${i}`}
-                  x={x - (pw / 2) * scale}
-                  y={y - (ph / 2) * scale}
-                  width={pw * scale}
-                  height={ph * scale}
-                  fill={grey.bench}
-                />
-              );
-            }),
-          )}
-      </svg>
+    <Pick onClick={onChoose} aria-label={`${sheet.name}, ${size}`} aria-pressed={chosen}>
+      <Drawing sheet={sheet} />
       <Box
         height={chosen ? '9px' : '1px'}
         marginTop={chosen ? 1 : '12px'}
         background="ink"
-        style={{ width: Math.max(w, 60) }}
+        style={{ width: Math.max(sizeOf(sheet).w, NARROWEST) }}
       />
       <Box fontWeight={600} lineHeight={1.25} marginTop={1} maxWidth="220px">
         {sheet.name}
       </Box>
       <Caption display="block">
-        {flat
-          ? thicknessWords(sheet, units)
-          : `${showLength(widthMm, units)} across, ${showLength(lengthMm, units)} high`}{' '}
-        · {showMass(sheet.grams, units)}
+        {words} · {showMass(sheet.grams, units)}
       </Caption>
-      {fits !== null && (
-        <Box fontSize="small">
-          {fits === 0 ? (
-            'no such piece fits'
-          ) : (
-            <>
-              <b>{fits}</b> pieces still fit
-            </>
-          )}
-        </Box>
-      )}
+      {fits !== null && <Fits fits={fits} />}
     </Pick>
   );
 }

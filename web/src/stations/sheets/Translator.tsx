@@ -22,35 +22,26 @@ interface TranslatorProps {
   readonly onAsked: (mm: number | null) => void;
 }
 
-/** What an instruction says, and the setting of one's own machine for it. */
-export function Translator({ machines, own, setup, onAsked }: TranslatorProps): ReactElement {
+/** What was said, understood against one's machines; the last thing said may be meant again. */
+function useSaid({ machines, own, setup, onAsked }: TranslatorProps) {
   const units = useUnits();
   const [text, setText] = useState('');
   const [last, setLast] = useState<Asked | null>(null);
   const said = useMemo((): Said => {
     if (text.trim() === '') return null;
+    const known = { machines, own, cardMm: setup.cardMm ?? null, system: units, gauges: setup.gauges ?? [], last };
     return attempt(
       () => {
-        const asked = readInstruction(text, {
-          machines,
-          own,
-          cardMm: setup.cardMm ?? null,
-          system: units,
-          gauges: setup.gauges ?? [],
-          last,
-        });
+        const asked = readInstruction(text, known);
         return { asked, answer: translate(asked, own) };
       },
       (wrong) => ({ wrong }),
     );
   }, [text, machines, own, setup.cardMm, setup.gauges, units, last]);
-  const mm = said && 'asked' in said ? said.asked.mm : null;
-  // what was understood is what the next one may be the same as, once the field is left
-  const keep = (): void => {
-    if (said && 'asked' in said) setLast(said.asked);
-  };
+  const understood = said && 'asked' in said ? said : null;
+  const mm = understood?.asked.mm ?? null;
   const plan = useRollPlan((s) => s.plan);
-  const answerId = said && 'answer' in said && said.answer.layers === 1 ? said.answer.setting.id : null;
+  const answerId = understood?.answer.layers === 1 ? understood.answer.setting.id : null;
   useEffect(() => {
     onAsked(mm);
   }, [mm, onAsked]);
@@ -58,6 +49,45 @@ export function Translator({ machines, own, setup, onAsked }: TranslatorProps): 
   useEffect(() => {
     if (answerId !== null) plan({ toId: answerId });
   }, [answerId, plan]);
+  // what was understood is what the next one may be the same as, once the field is left
+  const keep = (): void => {
+    if (understood) setLast(understood.asked);
+  };
+  return { text, setText, said, keep };
+}
+
+/** How things are said, for one who does not know. */
+function Examples({ own, other }: { readonly own: MachineDto; readonly other: MachineDto | undefined }): ReactElement {
+  return (
+    <Caption>
+      1/16 in · next to thickest · 5 cards · four layers of my {own.settings[1]?.label}
+      {other ? ` · ${other.settings[1]?.label ?? ''} of ${other.name}` : ''} · 4 where 7 is widest · same as last
+    </Caption>
+  );
+}
+
+/** How thick a card is here. */
+function CardWords({ setup }: { readonly setup: BenchSetupDto }): ReactElement {
+  return (
+    <Box fontSize="small" marginTop={1}>
+      a card is {setup.cardMm == null ? '~' : ''}
+      <LengthValue
+        label="Thickness of a card"
+        fine
+        value={setup.cardMm ?? ASSUMED_CARD}
+        onChange={(cardMm) => {
+          void change('PUT', '/api/bench', { ...setup, cardMm });
+        }}
+      />{' '}
+      thick
+    </Box>
+  );
+}
+
+/** What an instruction says, and the setting of one's own machine for it. */
+export function Translator(props: TranslatorProps): ReactElement {
+  const { machines, own, setup } = props;
+  const { text, setText, said, keep } = useSaid(props);
   const other = machines.find((m) => m.id !== own.id);
   return (
     <div>
@@ -74,24 +104,8 @@ export function Translator({ machines, own, setup, onAsked }: TranslatorProps): 
         }}
         placeholder={other ? `${other.settings[1]?.label ?? '3'} of ${other.name}` : '1.5 mm, 1/16 in'}
       />
-      {said === null && (
-        <Caption>
-          1/16 in · next to thickest · 5 cards · four layers of my {own.settings[1]?.label}
-          {other ? ` · ${other.settings[1]?.label ?? ''} of ${other.name}` : ''} · 4 where 7 is widest · same as last
-        </Caption>
-      )}
-      <Box fontSize="small" marginTop={1}>
-        a card is {setup.cardMm == null ? '~' : ''}
-        <LengthValue
-          label="Thickness of a card"
-          fine
-          value={setup.cardMm ?? ASSUMED_CARD}
-          onChange={(cardMm) => {
-            void change('PUT', '/api/bench', { ...setup, cardMm });
-          }}
-        />{' '}
-        thick
-      </Box>
+      {said === null && <Examples own={own} other={other} />}
+      <CardWords setup={setup} />
       <GaugeList setup={setup} />
       {said && 'wrong' in said && (
         <>

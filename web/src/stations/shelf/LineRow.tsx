@@ -79,25 +79,19 @@ export function LineRow({ line, clays, blocks, chosen, onChoose, onAddColour }: 
   );
 }
 
-function LineWords({ line, empty }: { readonly line: LineDto; readonly empty: boolean }): ReactElement {
-  const path = `/api/lines/${line.id}`;
-  const refusal = useRefusal(path);
-  const save = (part: Partial<LineDto>): void => {
-    void change('PUT', path, { ...line, ...part });
-  };
-  const says = (field: string): string | undefined => refusal?.sentenceFor(field);
+interface LineFieldsProps {
+  readonly line: LineDto;
+  readonly says: (field: string) => string | undefined;
+  readonly save: (part: Partial<LineDto>) => void;
+}
+
+/** A density as it is typed, with or without its unit. @throws Complaint `parts/unreadable` */
+const readDensity = (text: string): number => readNumber(text.replace(/^~/, '').replace(/\s*g.*$/, '')).valueOf();
+
+/** How firm it is, and how dense. */
+function ClayWords({ line, says, save }: LineFieldsProps): ReactElement {
   return (
-    <Box fontSize="caption" lineHeight={1.55} css={{ '& input, & select': { borderBottomColor: 'hairline' } }}>
-      <Box fontFamily="heading" fontWeight={700} fontSize="h3">
-        <TextValue
-          label="Name of the line"
-          value={line.name}
-          refusal={says('name')}
-          onChange={(name) => {
-            save({ name });
-          }}
-        />
-      </Box>
+    <>
       <Choice
         label={`Firmness of ${line.name}`}
         value={line.firmness}
@@ -111,11 +105,19 @@ function LineWords({ line, empty }: { readonly line: LineDto; readonly empty: bo
         label={`Density of ${line.name}`}
         text={`${line.densityMeasured ? '' : '~'}${line.density} g/cm³`}
         refusal={says('density')}
-        read={(text) => readNumber(text.replace(/^~/, '').replace(/\s*g.*$/, '')).valueOf()}
+        read={readDensity}
         onChange={(density) => {
           save({ density, densityMeasured: true });
         }}
       />
+    </>
+  );
+}
+
+/** How it is baked, as the packet says. */
+function BakeWords({ line, says, save }: LineFieldsProps): ReactElement {
+  return (
+    <>
       <Box>
         <TemperatureValue
           label={`Baking temperature of ${line.name}`}
@@ -155,6 +157,40 @@ function LineWords({ line, empty }: { readonly line: LineDto; readonly empty: bo
           }}
         />
       </Box>
+    </>
+  );
+}
+
+interface LineWordsProps {
+  readonly line: LineDto;
+  readonly empty: boolean;
+}
+
+/** A line: its name, and what the packet says of it. */
+function LineWords({ line, empty }: LineWordsProps): ReactElement {
+  const path = `/api/lines/${line.id}`;
+  const refusal = useRefusal(path);
+  const own: LineFieldsProps = {
+    line,
+    says: (field) => refusal?.sentenceFor(field),
+    save: (part) => {
+      void change('PUT', path, { ...line, ...part });
+    },
+  };
+  return (
+    <Box fontSize="caption" lineHeight={1.55} css={{ '& input, & select': { borderBottomColor: 'hairline' } }}>
+      <Box fontFamily="heading" fontWeight={700} fontSize="h3">
+        <TextValue
+          label="Name of the line"
+          value={line.name}
+          refusal={own.says('name')}
+          onChange={(name) => {
+            own.save({ name });
+          }}
+        />
+      </Box>
+      <ClayWords {...own} />
+      <BakeWords {...own} />
       {refusal && !refusal.problem.fields && <Warning>{refusal.message}</Warning>}
       {empty && (
         <Word

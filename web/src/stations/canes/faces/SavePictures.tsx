@@ -20,55 +20,99 @@ interface SavePicturesProps {
 }
 const SIZES = ['512', '1024', '2048', '4096'].map((value) => ({ value, text: `${value} × ${value}` }));
 
-/** The face and the cane as files. */
-export function SavePictures({ cane, worked, paints, materials, at }: SavePicturesProps): ReactElement | null {
-  const [size, setSize] = useState('2048');
+/** The cane as a file that stands alone. */
+const documentOf = ({ cane, materials }: Pick<SavePicturesProps, 'cane' | 'materials'>): string =>
+  writeCane({
+    name: cane.name,
+    program: cane.program,
+    canes: Object.fromEntries(cane.canes.map((c) => [c.revisionId, { name: c.name, program: c.program }])),
+    materials: Object.fromEntries([...materials].map(([key, m]) => [key, { name: m.name, hexes: m.hexes }])),
+    slices: cane.slices,
+    sliceMm: cane.sliceMm,
+  });
+
+interface FacePngProps extends Pick<SavePicturesProps, 'paints' | 'at'> {
+  readonly name: string;
+  readonly worked: WorkedCane;
+}
+
+/** Painting a face for a file, which takes its time and can be stopped. */
+function usePainting({ name, worked, paints, at }: FacePngProps) {
   const [share, setShare] = useState(0);
   const [going, setGoing] = useState<AbortController | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
-  if (!worked?.steps[at]?.there) return null;
-  const save = async (): Promise<void> => {
+  const save = async (size: number): Promise<void> => {
     const own = new AbortController();
     setGoing(own);
     setShare(0);
     setWrong(null);
     try {
-      const file = await faceFile({ id: worked.id, at, size: Number(size), paints }, setShare, own.signal);
-      if (file) saveFile(cane.name, 'png', 'image/png', file);
+      const file = await faceFile({ id: worked.id, at, size, paints }, setShare, own.signal);
+      if (file) saveFile(name, 'png', 'image/png', file);
     } catch {
       setWrong('This browser has no room for a picture that large. Take a smaller one.');
     }
     setGoing(null);
   };
+  return { share, going, wrong, save };
+}
+
+type Painting = ReturnType<typeof usePainting>;
+
+/** How far the painting has come, or why there is none. */
+function HowFar({ painting: { share, going, wrong } }: { readonly painting: Painting }): ReactElement {
+  return (
+    <>
+      {going && (
+        <Flex gap={3} marginTop={1}>
+          <progress value={share} aria-label="Painting the face" />
+          <Caption>{Math.round(100 * share)} %</Caption>
+          <Word
+            onClick={() => {
+              going.abort();
+            }}
+          >
+            stop
+          </Word>
+        </Flex>
+      )}
+      {wrong !== null && <Warning>{wrong}</Warning>}
+    </>
+  );
+}
+
+/** The face and the cane as files. */
+export function SavePictures(props: SavePicturesProps): ReactElement | null {
+  const { cane, worked, at, ...own } = props;
+  if (!worked?.steps[at]?.there) return null;
+  return <Files {...own} cane={cane} worked={worked} at={at} />;
+}
+
+function Files({
+  cane,
+  worked,
+  paints,
+  materials,
+  at,
+}: SavePicturesProps & { readonly worked: WorkedCane }): ReactElement {
+  const [size, setSize] = useState('2048');
+  const painting = usePainting({ name: cane.name, worked, paints, at });
   const outlines = async (): Promise<void> => {
     const figures = worked.steps[at];
     if (!figures) return;
-    saveFile(
-      cane.name,
-      'svg',
-      'image/svg+xml',
-      outlinesSvg(await askCanes((worker) => worker.traced(worked.id, at)), figures, materials),
-    );
+    const traced = await askCanes((worker) => worker.traced(worked.id, at));
+    saveFile(cane.name, 'svg', 'image/svg+xml', outlinesSvg(traced, figures, materials));
   };
-  const document = (): string =>
-    writeCane({
-      name: cane.name,
-      program: cane.program,
-      canes: Object.fromEntries(cane.canes.map((c) => [c.revisionId, { name: c.name, program: c.program }])),
-      materials: Object.fromEntries([...materials].map(([key, m]) => [key, { name: m.name, hexes: m.hexes }])),
-      slices: cane.slices,
-      sliceMm: cane.sliceMm,
-    });
   return (
     <Box borderTop="rule" paddingTop={3} fontSize="small">
       <Flex gap={3} wrap="wrap" alignItems="baseline">
         <span>
           face as{' '}
           <Word
-            disabled={going !== null}
+            disabled={painting.going !== null}
             aria-label="Face as PNG"
             onClick={() => {
-              void save();
+              void painting.save(Number(size));
             }}
           >
             PNG
@@ -86,26 +130,13 @@ export function SavePictures({ cane, worked, paints, materials, at }: SavePictur
         <Word
           aria-label="Cane as JSON"
           onClick={() => {
-            saveFile(cane.name, 'json', 'application/json', document());
+            saveFile(cane.name, 'json', 'application/json', documentOf({ cane, materials }));
           }}
         >
           cane as JSON
         </Word>
       </Flex>
-      {going && (
-        <Flex gap={3} marginTop={1}>
-          <progress value={share} aria-label="Painting the face" />
-          <Caption>{Math.round(100 * share)} %</Caption>
-          <Word
-            onClick={() => {
-              going.abort();
-            }}
-          >
-            stop
-          </Word>
-        </Flex>
-      )}
-      {wrong !== null && <Warning>{wrong}</Warning>}
+      <HowFar painting={painting} />
     </Box>
   );
 }

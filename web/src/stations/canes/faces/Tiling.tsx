@@ -7,6 +7,7 @@ import { LengthValue } from '../../../parts/Value.js';
 import { Warning } from '../../../parts/Warning.js';
 import { useUnits } from '../../../state/view.js';
 import { Caption } from '../../../theme/pieces.js';
+import { inSlice, slicesOn, type Laid, type Slab, type Slice } from './laid.js';
 import { useFace, type WorkedCane } from '../../../workers/cane.js';
 
 const LAID = [
@@ -14,7 +15,6 @@ const LAID = [
   { value: 'gaps', text: 'in the gaps' },
   { value: 'bead', text: 'around a bead' },
 ] as const;
-type Laid = (typeof LAID)[number]['value'];
 const FACE = 160;
 const [WIDTH, HEIGHT] = [330, 200];
 
@@ -26,53 +26,70 @@ interface TilingProps {
   readonly paints: Readonly<Record<string, Paint>>;
 }
 
-/** Slices laid edge to edge as a slab, or around a bead. */
-export function Tiling({ worked, at, paints }: TilingProps): ReactElement | null {
-  const units = useUnits();
+/** A face fills its square picture but for so much. */
+const MARGIN = 1.004;
+
+/** Where in the square picture of a face a place of the slice is, as an index of its first byte. */
+function pixelAt(u: number, v: number, slice: Slice): number {
+  const side = Math.max(slice.width, slice.height);
+  const place = (share: number, length: number): number =>
+    Math.min(FACE - 1, Math.max(0, Math.floor((0.5 + ((share - 0.5) * (length / side)) / MARGIN) * FACE)));
+  return 4 * (place(v, slice.height) * FACE + place(u, slice.width));
+}
+
+/** The slab or the bead, pixel by pixel. */
+function paint(context: CanvasRenderingContext2D, face: ImageData, laid: Laid, slice: Slice, slab: Slab): void {
+  const out = context.createImageData(WIDTH, HEIGHT);
+  const mm = slab.width / WIDTH;
+  for (let j = 0; j < HEIGHT; j++) {
+    for (let i = 0; i < WIDTH; i++) {
+      const at = inSlice(i * mm, j * mm, laid, slice, slab);
+      if (!at) continue;
+      const from = pixelAt(at[0], at[1], slice);
+      out.data.set(face.data.subarray(from, from + 4), 4 * (j * WIDTH + i));
+    }
+  }
+  context.putImageData(out, 0, 0);
+}
+
+interface SlabPictureProps extends TilingProps {
+  readonly laid: Laid;
+  readonly slab: Slab;
+}
+
+/** The slices as they lie. */
+function SlabPicture({ worked, at, paints, laid, slab }: SlabPictureProps): ReactElement {
   const canvas = useRef<HTMLCanvasElement>(null);
-  const [laid, setLaid] = useState<Laid>('rows');
-  const [across, setAcross] = useState(60);
-  const picture = useFace(worked, at, FACE, paints, false);
-  const figures = worked.steps[at];
+  const face = useFace(worked, at, FACE, paints, false);
+  const slice = worked.steps[at];
+  const { width, height } = slab;
   useEffect(() => {
     const context = canvas.current?.getContext('2d');
-    if (!picture || !figures?.there || !context) return;
-    const side = Math.max(figures.width, figures.height);
-    const [w, h] = [figures.width / side, figures.height / side];
-    // the face as it lies in its square picture, and how large a slice is on the slab
-    const at1 = (u: number, v: number): number => {
-      const x = Math.floor((0.5 + ((u - 0.5) * w) / 1.004) * FACE);
-      const y = Math.floor((0.5 + ((v - 0.5) * h) / 1.004) * FACE);
-      return 4 * (Math.min(FACE - 1, Math.max(0, y)) * FACE + Math.min(FACE - 1, Math.max(0, x)));
-    };
-    const out = context.createImageData(WIDTH, HEIGHT);
-    const mm = across / WIDTH;
-    for (let j = 0; j < HEIGHT; j++) {
-      for (let i = 0; i < WIDTH; i++) {
-        let [x, y] = [i * mm, j * mm];
-        if (laid === 'bead') {
-          // a ball seen from the front: from the place on the screen to the place on its skin
-          const r = (across * HEIGHT) / WIDTH / 2;
-          const [dx, dy] = [x - across / 2, y - r];
-          const d2 = dx * dx + dy * dy;
-          if (d2 > r * r * 0.98) continue;
-          const height = Math.asin(dy / r);
-          [x, y] = [
-            r * Math.asin(Math.max(-1, Math.min(1, dx / (r * Math.cos(height))))) + across,
-            r * height + across,
-          ];
-        }
-        const row = Math.floor(y / figures.height);
-        const shift = laid === 'gaps' && row % 2 !== 0 ? figures.width / 2 : 0;
-        const u = ((x + shift) / figures.width) % 1;
-        const v = (y / figures.height) % 1;
-        const from = at1(u, v);
-        out.data.set(picture.data.subarray(from, from + 4), 4 * (j * WIDTH + i));
-      }
-    }
-    context.putImageData(out, 0, 0);
-  }, [picture, figures, laid, across]);
-  if (!figures?.there) return null;
+    if (face && slice?.there && context) paint(context, face, laid, slice, { width, height });
+  }, [face, slice, laid, width, height]);
+  return (
+    <canvas
+      ref={canvas}
+      width={WIDTH}
+      height={HEIGHT}
+      role="img"
+      aria-label={`Slices ${LAID.find((l) => l.value === laid)?.text ?? ''}`}
+      style={{ width: WIDTH, height: HEIGHT }}
+    />
+  );
+}
+
+/** mm of a slab, at least and at most. */
+const [LEAST, MOST] = [2, 2000];
+
+/** Slices laid edge to edge as a slab, or around a bead. */
+export function Tiling(props: TilingProps): ReactElement | null {
+  const units = useUnits();
+  const [laid, setLaid] = useState<Laid>('rows');
+  const [across, setAcross] = useState(60);
+  const slice = props.worked.steps[props.at];
+  if (!slice?.there) return null;
+  const slab = { width: across, height: (across * HEIGHT) / WIDTH };
   return (
     <Box borderTop="rule" paddingTop={3}>
       <Box fontSize="small">
@@ -81,30 +98,21 @@ export function Tiling({ worked, at, paints }: TilingProps): ReactElement | null
           label="Width of the slab"
           value={across}
           onChange={(mm) => {
-            if (mm >= 2 && mm <= 2000) setAcross(mm);
+            if (mm >= LEAST && mm <= MOST) setAcross(mm);
           }}
         />{' '}
         across
       </Box>
-      {laid !== 'bead' && across < figures.width && (
+      {laid !== 'bead' && across < slice.width && (
         <Warning>
-          A slice is {showLength(figures.width, units)} wide, and so wider than this slab: part of one is all that fits.
+          A slice is {showLength(slice.width, units)} wide, and so wider than this slab: part of one is all that fits.
         </Warning>
       )}
       <Flex marginTop={2}>
-        <canvas
-          ref={canvas}
-          width={WIDTH}
-          height={HEIGHT}
-          role="img"
-          aria-label={`Slices ${LAID.find((l) => l.value === laid)?.text ?? ''}`}
-          style={{ width: WIDTH, height: HEIGHT }}
-        />
+        <SlabPicture {...props} laid={laid} slab={slab} />
       </Flex>
       <Caption>
-        {laid === 'bead'
-          ? `a bead of ${showLength((across * HEIGHT) / WIDTH, units)}`
-          : slicesWords(Math.ceil((across / figures.width) * ((across * HEIGHT) / WIDTH / figures.height)))}
+        {laid === 'bead' ? `a bead of ${showLength(slab.height, units)}` : slicesWords(slicesOn(slice, slab))}
       </Caption>
     </Box>
   );

@@ -22,9 +22,86 @@ interface MixingSheetProps {
   }[];
 }
 
+/** Its name, and the picture it was taken from. */
+function Head({ name, pictureId }: Pick<MixingSheetProps, 'name' | 'pictureId'>): ReactElement {
+  return (
+    <Flex
+      gap="5mm"
+      borderBottom={`2pt solid ${grey.black}`}
+      paddingBottom="2mm"
+      marginBottom="3mm"
+      alignItems="flex-end"
+      justifyContent="space-between"
+    >
+      <Box as="h1" fontSize="15pt">
+        {name}
+      </Box>
+      {pictureId !== null && (
+        <img
+          src={`/api/pictures/${pictureId}`}
+          alt=""
+          style={{ height: '22mm', maxWidth: '50mm', objectFit: 'contain' }}
+        />
+      )}
+    </Flex>
+  );
+}
+
+/** One colour: a box to tick, what was asked for, its mix. */
+function OneRow({ row }: { readonly row: Matched }): ReactElement {
+  const units = useUnits();
+  return (
+    <Flex
+      as="li"
+      gap="3mm"
+      paddingY="1.4mm"
+      borderBottom={`0.4pt solid ${grey.hairline}`}
+      css={{ breakInside: 'avoid' }}
+      alignItems="center"
+    >
+      <Box width="4mm" height="4mm" border={`0.8pt solid ${grey.black}`} flex="none" />
+      <Flex width="22mm" height="11mm" flex="none" border={`0.4pt solid ${grey.black}`}>
+        <Box flex={1} style={{ background: `#${row.hex}` }} />
+        <Box flex={1} style={{ background: `#${row.mixHex ?? row.hex}` }} />
+      </Flex>
+      <Box flex={1} minWidth={0}>
+        <b>{row.notation ?? 'no mix of these clays'}</b>
+        {row.name === '' ? '' : ` · ${row.name}`}
+        <br />
+        {row.perClay.map((c) => `${showMass(c.grams, units)} ${c.name}`).join(' + ')}
+      </Box>
+      <Box textAlign="right" whiteSpace="nowrap">
+        <b>{showMass(row.grams, units)}</b>
+        <br />
+        {row.deltaE === null ? '' : `ΔE ${row.deltaE.toFixed(1)}`}
+      </Box>
+    </Flex>
+  );
+}
+
+/** The clay for all of them. */
+function ClayForAll({ clays }: Pick<MixingSheetProps, 'clays'>): ReactElement {
+  const units = useUnits();
+  return (
+    <Box css={{ breakInside: 'avoid' }} marginTop="4mm">
+      <Box as="h2" fontSize="11pt" marginBottom="1mm">
+        Clay for all of them
+      </Box>
+      {clays.map((c) => (
+        <Flex key={c.clayId} justifyContent="space-between" maxWidth="90mm">
+          <span>{c.name}</span>
+          <span>
+            {showMass(c.grams, units)}
+            {c.short > 0 ? `, ${showMass(c.short, units)} short` : ''}
+          </span>
+        </Flex>
+      ))}
+    </Box>
+  );
+}
+
 /** The palette on paper: what to mix for each colour, how much of it, and the clay for all of them. */
 export function MixingSheet({ name, pictureId, rows, clays }: MixingSheetProps): ReactElement {
-  const units = useUnits();
   const paper = useView((s) => s.paper);
   return (
     <Box
@@ -37,69 +114,13 @@ export function MixingSheet({ name, pictureId, rows, clays }: MixingSheetProps):
       lineHeight={1.35}
     >
       <Global styles={{ '@page': { size: PAPER_SIZE[paper], margin: '11mm' } }} />
-      <Flex
-        gap="5mm"
-        borderBottom="2pt solid #000"
-        paddingBottom="2mm"
-        marginBottom="3mm"
-        alignItems="flex-end"
-        justifyContent="space-between"
-      >
-        <Box as="h1" fontSize="15pt">
-          {name}
-        </Box>
-        {pictureId !== null && (
-          <img
-            src={`/api/pictures/${pictureId}`}
-            alt=""
-            style={{ height: '22mm', maxWidth: '50mm', objectFit: 'contain' }}
-          />
-        )}
-      </Flex>
+      <Head name={name} pictureId={pictureId} />
       <ol>
         {rows.map((row) => (
-          <Flex
-            as="li"
-            key={row.id}
-            gap="3mm"
-            paddingY="1.4mm"
-            borderBottom="0.4pt solid #888"
-            css={{ breakInside: 'avoid' }}
-            alignItems="center"
-          >
-            <Box width="4mm" height="4mm" border="0.8pt solid #000" flex="none" />
-            <Flex width="22mm" height="11mm" flex="none" border="0.4pt solid #000">
-              <Box flex={1} style={{ background: `#${row.hex}` }} />
-              <Box flex={1} style={{ background: `#${row.mixHex ?? row.hex}` }} />
-            </Flex>
-            <Box flex={1} minWidth={0}>
-              <b>{row.notation ?? 'no mix of these clays'}</b>
-              {row.name === '' ? '' : ` · ${row.name}`}
-              <br />
-              {row.perClay.map((c) => `${showMass(c.grams, units)} ${c.name}`).join(' + ')}
-            </Box>
-            <Box textAlign="right" whiteSpace="nowrap">
-              <b>{showMass(row.grams, units)}</b>
-              <br />
-              {row.deltaE === null ? '' : `ΔE ${row.deltaE.toFixed(1)}`}
-            </Box>
-          </Flex>
+          <OneRow key={row.id} row={row} />
         ))}
       </ol>
-      <Box css={{ breakInside: 'avoid' }} marginTop="4mm">
-        <Box as="h2" fontSize="11pt" marginBottom="1mm">
-          Clay for all of them
-        </Box>
-        {clays.map((c) => (
-          <Flex key={c.clayId} justifyContent="space-between" maxWidth="90mm">
-            <span>{c.name}</span>
-            <span>
-              {showMass(c.grams, units)}
-              {c.short > 0 ? `, ${showMass(c.short, units)} short` : ''}
-            </span>
-          </Flex>
-        ))}
-      </Box>
+      <ClayForAll clays={clays} />
       <Caption>Left what was asked for, right what the mix is predicted to be.</Caption>
       <ControlLine />
     </Box>

@@ -24,10 +24,9 @@ export function Palettes({ shelf }: { readonly shelf: ShelfAnswer }): ReactEleme
   );
 }
 
-function AllPalettes(): ReactElement {
+/** Opening a photograph: a palette of it is made, and shown. */
+function useOpening() {
   const navigate = useNavigate();
-  const all = usePalettes();
-  const input = useRef<HTMLInputElement>(null);
   const [busy, setBusy] = useState(false);
   const [wrong, setWrong] = useState<string | null>(null);
   const open = async (file: File | undefined): Promise<void> => {
@@ -41,16 +40,54 @@ function AllPalettes(): ReactElement {
       setBusy(false);
     }
   };
-  useKeys('Palettes', [
-    {
-      key: 'o',
-      does: 'Open a photograph',
-      run: () => {
-        input.current?.click();
-      },
-    },
-  ]);
+  return { busy, wrong, open };
+}
+
+interface OpenBoxProps {
+  readonly opening: ReturnType<typeof useOpening>;
+  /** nothing else is there to do */
+  readonly main: boolean;
+}
+
+/** Where a photograph is opened. */
+function OpenBox({ opening: { busy, wrong, open }, main }: OpenBoxProps): ReactElement {
+  const input = useRef<HTMLInputElement>(null);
+  const ask = (): void => {
+    input.current?.click();
+  };
+  useKeys('Palettes', [{ key: 'o', does: 'Open a photograph', run: ask }]);
+  return (
+    <Box border="dashed" padding={5}>
+      <input
+        ref={input}
+        type="file"
+        accept="image/*"
+        aria-label="Photograph to open"
+        style={{ position: 'absolute', opacity: 0, width: 1, height: 1 }}
+        tabIndex={-1}
+        onChange={(e) => {
+          void open(e.currentTarget.files?.[0]);
+          e.currentTarget.value = '';
+        }}
+      />
+      <Action main={main} disabled={busy} onClick={ask}>
+        {busy ? 'Opening …' : 'Open a photograph'} <Key>O</Key>
+      </Action>
+      <Second> or drop one here. It stays on this machine.</Second>
+      {wrong !== null && (
+        <Box marginTop={3}>
+          <Warning>{wrong}</Warning>
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+function AllPalettes(): ReactElement {
+  const all = usePalettes();
+  const opening = useOpening();
   if (!all.data) return <Reading error={all.error} />;
+  const none = all.data.length === 0;
   return (
     <Flex
       direction="column"
@@ -63,42 +100,14 @@ function AllPalettes(): ReactElement {
       }}
       onDrop={(e) => {
         e.preventDefault();
-        void open(e.dataTransfer.files[0]);
+        void opening.open(e.dataTransfer.files[0]);
       }}
     >
       <Flex alignItems="baseline" gap={4} wrap="wrap">
         <h1>Colours of a photograph</h1>
         <Second>each with the mix of your clays that comes nearest</Second>
       </Flex>
-      <Box border="dashed" padding={5}>
-        <input
-          ref={input}
-          type="file"
-          accept="image/*"
-          aria-label="Photograph to open"
-          style={{ position: 'absolute', opacity: 0, width: 1, height: 1 }}
-          tabIndex={-1}
-          onChange={(e) => {
-            void open(e.currentTarget.files?.[0]);
-            e.currentTarget.value = '';
-          }}
-        />
-        <Action
-          main={all.data.length === 0}
-          disabled={busy}
-          onClick={() => {
-            input.current?.click();
-          }}
-        >
-          {busy ? 'Opening …' : 'Open a photograph'} <Key>O</Key>
-        </Action>
-        <Second> or drop one here. It stays on this machine.</Second>
-        {wrong !== null && (
-          <Box marginTop={3}>
-            <Warning>{wrong}</Warning>
-          </Box>
-        )}
-      </Box>
+      <OpenBox opening={opening} main={none} />
       <Grid as="ul" templateColumns="repeat(auto-fill, minmax(260px, 1fr))" gap={5} aria-label="Palettes">
         {all.data.map((card) => (
           <li key={card.id}>
@@ -106,7 +115,7 @@ function AllPalettes(): ReactElement {
           </li>
         ))}
       </Grid>
-      {all.data.length === 0 && (
+      {none && (
         <Second>
           No palette yet. A photograph of something you want the colours of will do: daylight, and something grey or
           white in it.
@@ -116,8 +125,11 @@ function AllPalettes(): ReactElement {
   );
 }
 
+/** A colour that was picked by hand is drawn as if it had this share. */
+const HAND_SHARE = 0.05;
+
 function OneCard({ card }: { readonly card: PaletteCard }): ReactElement {
-  const whole = card.colours.reduce((sum, c) => sum + (c.share ?? 0.05), 0);
+  const whole = card.colours.reduce((sum, c) => sum + (c.share ?? HAND_SHARE), 0);
   return (
     <Link to={`/mixes/photograph/${card.id}`} style={{ textDecoration: 'none' }}>
       {card.pictureId !== null && (
@@ -131,7 +143,7 @@ function OneCard({ card }: { readonly card: PaletteCard }): ReactElement {
         {card.colours.map((c, i) => (
           <Box
             key={i}
-            style={{ background: `#${hexOf(xyzOfLab(c))}`, width: `${(100 * (c.share ?? 0.05)) / whole}%` }}
+            style={{ background: `#${hexOf(xyzOfLab(c))}`, width: `${(100 * (c.share ?? HAND_SHARE)) / whole}%` }}
           />
         ))}
       </Flex>
