@@ -21,11 +21,10 @@ export const writeCane = (file: CaneFile): string =>
 const isObject = (value: unknown): value is Readonly<Record<string, unknown>> =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 
-/**
- * @throws Complaint `cane/newer`, `cane/format` with the place that is wrong, and of a cane that is too much to
- * work out
- */
-export function readCane(text: string): CaneFile {
+type Plain = Readonly<Record<string, unknown>>;
+
+/** The file as an object. @throws Complaint `cane/newer`, `cane/format` */
+function openCane(text: string): Plain {
   let value: unknown;
   try {
     value = JSON.parse(text.replace(/^\uFEFF/, ''));
@@ -36,55 +35,77 @@ export function readCane(text: string): CaneFile {
     throw complaint('cane/format', { what: 'it does not say that it is one', where: '' });
   if (typeof value.version === 'number' && value.version > PROGRAM_VERSION)
     throw complaint('cane/newer', { version: String(value.version) });
-  const within = (where: string, work: () => Program): Program => {
-    try {
-      return work();
-    } catch (error) {
-      if (error instanceof Complaint && error.code === 'cane/format' && where !== '')
-        throw new Complaint(error.code, `${error.message.replace(/\.$/, '')} (${where}).`);
-      throw error;
-    }
-  };
-  const program = within('', () => readProgram(value.program));
-  const canes = Object.fromEntries(
-    Object.entries(isObject(value.canes) ? value.canes : {}).map(([id, inner]) => {
+  return value;
+}
+
+/** A program inside the file. @throws Complaint that says where it stands */
+function readWithin(where: string, program: unknown): Program {
+  try {
+    return readProgram(program);
+  } catch (error) {
+    if (error instanceof Complaint && error.code === 'cane/format')
+      throw new Complaint(error.code, `${error.message.replace(/\.$/, '')} (${where}).`);
+    throw error;
+  }
+}
+
+/** The canes that others take in. @throws Complaint `cane/format` */
+function readCanes(value: unknown): CaneFile['canes'] {
+  return Object.fromEntries(
+    Object.entries(isObject(value) ? value : {}).map(([id, inner]) => {
       if (!isObject(inner)) throw complaint('cane/format', { what: 'an object is wanted', where: `canes, ${id}` });
-      return [
-        id,
-        {
-          name: nameOf(inner.name, `canes, ${id}`),
-          program: within(`in canes, ${id}`, () => readProgram(inner.program)),
-        },
-      ];
+      const program = readWithin(`in canes, ${id}`, inner.program);
+      return [id, { name: nameOf(inner.name, `canes, ${id}`), program }];
     }),
   );
-  const materials = Object.fromEntries(
-    Object.entries(isObject(value.materials) ? value.materials : {}).map(([key, inner]) => {
-      const hexes =
-        isObject(inner) && Array.isArray(inner.hexes)
-          ? inner.hexes.filter((h): h is string => typeof h === 'string' && /^[0-9a-f]{6}$/i.test(h))
-          : [];
-      return [key, { name: nameOf(isObject(inner) ? inner.name : undefined, `materials, ${key}`), hexes }];
+}
+
+const isHex = (h: unknown): h is string => typeof h === 'string' && /^[0-9a-f]{6}$/i.test(h);
+
+/** The materials by their names and colours. @throws Complaint `cane/format` */
+function readMaterials(value: unknown): CaneFile['materials'] {
+  return Object.fromEntries(
+    Object.entries(isObject(value) ? value : {}).map(([key, inner]) => {
+      const own: Plain = isObject(inner) ? inner : {};
+      const hexes = Array.isArray(own.hexes) ? own.hexes.filter(isHex) : [];
+      return [key, { name: nameOf(own.name, `materials, ${key}`), hexes }];
     }),
   );
-  const missing = [program, ...Object.values(canes).map((c) => c.program)]
-    .flatMap((p) => usedIn(p.steps).canes)
-    .find((ref) => !Object.hasOwn(canes, ref));
-  if (missing !== undefined)
-    throw complaint('cane/format', {
-      what: `the cane “${missing.slice(0, 40)}” that it takes in is missing`,
-      where: 'canes',
-    });
+}
+
+/** @throws Complaint `cane/format` where a cane that is taken in is not there */
+function checkThere(programs: readonly Program[], canes: CaneFile['canes']): void {
+  const missing = programs.flatMap((p) => usedIn(p.steps).canes).find((ref) => !Object.hasOwn(canes, ref));
+  if (missing === undefined) return;
+  const what = `the cane “${missing.slice(0, 40)}” that it takes in is missing`;
+  throw complaint('cane/format', { what, where: 'canes' });
+}
+
+/** A number above zero and not above the most, or the usual one where it is none. */
+const amount = (value: unknown, usual: number, most: number): number =>
+  typeof value === 'number' && Number.isFinite(value) && value > 0 ? Math.min(most, value) : usual;
+
+/** Slices of a cane, and mm of each: where a file says nothing, and at most. */
+const [USUAL_SLICES, MOST_SLICES, USUAL_MM, MOST_MM] = [20, 5000, 2, 100];
+
+/**
+ * @throws Complaint `cane/newer`, `cane/format` with the place that is wrong, and of a cane that is too much to
+ * work out
+ */
+export function readCane(text: string): CaneFile {
+  const value = openCane(text);
+  const program = readProgram(value.program);
+  const canes = readCanes(value.canes);
+  const materials = readMaterials(value.materials);
+  checkThere([program, ...Object.values(canes).map((c) => c.program)], canes);
   checkWork(program.steps, (ref) => (Object.hasOwn(canes, ref) ? canes[ref]?.program : undefined));
-  const whole = (v: unknown, usual: number): number =>
-    typeof v === 'number' && Number.isFinite(v) && v > 0 ? v : usual;
   return {
     name: nameOf(value.name, 'name'),
     program,
     canes,
     materials,
-    slices: Math.min(5000, Math.round(whole(value.slices, 20))),
-    sliceMm: Math.min(100, whole(value.sliceMm, 2)),
+    slices: Math.round(amount(value.slices, USUAL_SLICES, MOST_SLICES)),
+    sliceMm: amount(value.sliceMm, USUAL_MM, MOST_MM),
   };
 }
 

@@ -119,13 +119,63 @@ function fillOf({ attributes: a }: INode, inherited: string, classes: Reading['c
   return ruleOf(a.style ?? '', 'fill') ?? byClass ?? a.fill ?? inherited;
 }
 
+/** A segment of a path: its letter and its numbers. */
+type Segment = readonly (string | number)[];
+/** Places that hold a cubic curve, after where it begins. */
+type Cubic = readonly [x1: number, y1: number, x2: number, y2: number, x3: number, y3: number];
+
+/** A curve as a cubic one. */
+function cubicOf(segment: Segment, x: number, y: number): Cubic {
+  const v = (i: number): number => Number(segment[i] ?? 0);
+  if (segment[0] === 'C') return [v(1), v(2), v(3), v(4), v(5), v(6)];
+  const third = (from: number, to: number): number => from + (2 / 3) * (to - from);
+  return [third(x, v(1)), third(y, v(2)), third(v(3), v(1)), third(v(4), v(2)), v(3), v(4)];
+}
+
+/** Straight pieces of a curve, at most. */
+const MOST_PIECES = 200;
+
+/** A curve in straight pieces so short that none is off by more than a hair (second differences). */
+function pieces(x: number, y: number, [x1, y1, x2, y2, x3, y3]: Cubic, scale: number): readonly Point[] {
+  const bend =
+    scale * Math.max(Math.hypot(x - 2 * x1 + x2, y - 2 * y1 + y2), Math.hypot(x1 - 2 * x2 + x3, y1 - 2 * y2 + y3));
+  const count = Math.min(MOST_PIECES, Math.max(1, Math.ceil(Math.sqrt((0.75 * bend) / CURVE))));
+  return Array.from({ length: count }, (_, k): Point => {
+    const t = (k + 1) / count;
+    const u = 1 - t;
+    return [
+      u ** 3 * x + 3 * u * u * t * x1 + 3 * u * t * t * x2 + t ** 3 * x3,
+      u ** 3 * y + 3 * u * u * t * y1 + 3 * u * t * t * y2 + t ** 3 * y3,
+    ];
+  });
+}
+
+/** Where a segment leads, from where it begins; a closed path needs no place of its own. */
+function placesOf(segment: Segment, x: number, y: number, scale: number): readonly Point[] {
+  const v = (i: number): number => Number(segment[i] ?? 0);
+  switch (segment[0]) {
+    case 'M':
+    case 'L':
+      return [[v(1), v(2)]];
+    case 'H':
+      return [[v(1), y]];
+    case 'V':
+      return [[x, v(1)]];
+    case 'C':
+    case 'Q':
+      return pieces(x, y, cubicOf(segment, x, y), scale);
+    default:
+      return [];
+  }
+}
+
 /** Closed lines of a path, curves as straight pieces. @param scale mm of a unit */
 function ringsOf(d: string, transform: string, scale: number, reading: Reading): Point[][] {
   const rings: Point[][] = [];
   let ring: Point[] = [];
-  const push = (x: number, y: number): void => {
-    if (++reading.points > MOST_POINTS) throw complaint('svg/points', { most: MOST_POINTS });
-    ring.push([x, y]);
+  const close = (): void => {
+    if (ring.length > 2) rings.push(ring);
+    ring = [];
   };
   svgpath(d)
     .transform(transform)
@@ -133,56 +183,14 @@ function ringsOf(d: string, transform: string, scale: number, reading: Reading):
     .unshort()
     .unarc()
     .iterate((segment, _, x, y) => {
-      const s = segment as unknown as readonly (string | number)[];
-      const v = (i: number): number => Number(s[i] ?? 0);
-      switch (s[0]) {
-        case 'M':
-          if (ring.length > 2) rings.push(ring);
-          ring = [];
-          push(v(1), v(2));
-          break;
-        case 'L':
-          push(v(1), v(2));
-          break;
-        case 'H':
-          push(v(1), y);
-          break;
-        case 'V':
-          push(x, v(1));
-          break;
-        case 'C':
-        case 'Q': {
-          const [x1, y1, x2, y2, x3, y3] =
-            s[0] === 'C'
-              ? [v(1), v(2), v(3), v(4), v(5), v(6)]
-              : [
-                  x + (2 / 3) * (v(1) - x),
-                  y + (2 / 3) * (v(2) - y),
-                  v(3) + (2 / 3) * (v(1) - v(3)),
-                  v(4) + (2 / 3) * (v(2) - v(4)),
-                  v(3),
-                  v(4),
-                ];
-          // straight pieces so short that none is off by more than a hair (second differences)
-          const bend =
-            Math.max(Math.hypot(x - 2 * x1 + x2, y - 2 * y1 + y2), Math.hypot(x1 - 2 * x2 + x3, y1 - 2 * y2 + y3)) *
-            scale;
-          const pieces = Math.min(200, Math.max(1, Math.ceil(Math.sqrt((0.75 * bend) / CURVE))));
-          for (let k = 1; k <= pieces; k++) {
-            const t = k / pieces;
-            const u = 1 - t;
-            push(
-              u ** 3 * x + 3 * u * u * t * x1 + 3 * u * t * t * x2 + t ** 3 * x3,
-              u ** 3 * y + 3 * u * u * t * y1 + 3 * u * t * t * y2 + t ** 3 * y3,
-            );
-          }
-          break;
-        }
-        default:
-          break;
-      }
+      const own = segment as unknown as Segment;
+      if (own[0] === 'M') close();
+      const places = placesOf(own, x, y, scale);
+      reading.points += places.length;
+      if (reading.points > MOST_POINTS) throw complaint('svg/points', { most: MOST_POINTS });
+      ring.push(...places);
     });
-  if (ring.length > 2) rings.push(ring);
+  close();
   return rings;
 }
 

@@ -37,6 +37,102 @@ const WORTH = 0.3;
 /** Less clay is better: ΔE00 that doubling the mix has to bring. */
 const PRICE = 0.4;
 
+/** Amounts of some clays, in grams or, while they are refined, in steps of a scale; and how good they are. */
+interface Tried {
+  readonly of: readonly Candidate[];
+  readonly x: readonly number[];
+  /** ΔE00 from what is wanted, and the price of the clay */
+  readonly score: number;
+}
+
+const better = (a: Tried, b: Tried): Tried => (b.score < a.score ? b : a);
+
+/** What is looked for, and how one try is judged. */
+interface Search {
+  readonly labWith: (of: readonly Candidate[], grams: readonly number[]) => Lab;
+  readonly tryOut: (of: readonly Candidate[], grams: readonly number[]) => Tried;
+  /** grams of a clay, at most: what there is, and no more than makes sense */
+  readonly mostOf: (clay: Candidate) => number;
+}
+
+function searchFor({ grams, reads, wanted, pigment, density }: CorrectInput): Search {
+  const actual = matchedPigment(pigment, reads);
+  const own = grams / density;
+  const labWith: Search['labWith'] = (of, x) =>
+    labOf(mixPigments([actual, ...of.map((c) => c.pigment)], [own, ...of.map((c, i) => (x[i] ?? 0) / c.density)]));
+  const tryOut: Search['tryOut'] = (of, x) => {
+    const added = x.reduce((a, b) => a + b, 0);
+    return { of, x, score: deltaE(labWith(of, x), wanted) + (PRICE * added) / grams };
+  };
+  return { labWith, tryOut, mostOf: (c) => Math.floor(Math.min(c.left, MOST * grams) / STEP + 1e-9) * STEP };
+}
+
+/** Amounts of a clay that are tried first: finer where a pinch already shows. */
+const amountsOf = (most: number): number[] => Array.from({ length: GRID }, (_, i) => most * ((i + 1) / GRID) ** 3);
+
+const MOVES: readonly (readonly (readonly number[])[])[] = [
+  [],
+  [[1], [-1]],
+  [
+    [1, 0],
+    [-1, 0],
+    [0, 1],
+    [0, -1],
+    [1, 1],
+    [-1, -1],
+    [1, -1],
+    [-1, 1],
+  ],
+];
+
+/** Walks down from the best of the grid, first in long steps, then in those of a scale. */
+function refine({ tryOut, mostOf }: Search, { of, x }: Tried): Tried {
+  const at = (steps: readonly number[]): Tried => ({
+    ...tryOut(
+      of,
+      steps.map((n) => n * STEP),
+    ),
+    x: steps,
+  });
+  const most = of.map((c) => Math.round(mostOf(c) / STEP));
+  let best = at(x.map((g) => Math.round(g / STEP)));
+  let stride = Math.max(1, Math.round(Math.max(...best.x) / 4));
+  while (stride >= 1) {
+    const from = best;
+    const next = (MOVES[of.length] ?? [])
+      .map((move) => at(from.x.map((n, i) => Math.min(most[i] ?? 0, Math.max(0, n + stride * (move[i] ?? 0))))))
+      .reduce(better, from);
+    if (next !== from) best = next;
+    else if (stride === 1) break;
+    else stride = Math.ceil(stride / 2);
+  }
+  return { ...best, x: best.x.map((n) => n * STEP) };
+}
+
+/** The best amounts of each clay alone, and of each pair, as far as pairs are worth refining. */
+function tries(search: Search, clays: readonly Candidate[]): readonly (readonly Tried[])[] {
+  const usable = clays.filter((c) => search.mostOf(c) > 0);
+  const amounts = new Map(usable.map((c) => [c, amountsOf(search.mostOf(c))]));
+  const best = (of: readonly Candidate[], all: readonly (readonly number[])[]): Tried =>
+    all.map((x) => search.tryOut(of, x)).reduce(better);
+  const singles = usable.map((c) =>
+    best(
+      [c],
+      (amounts.get(c) ?? []).map((x) => [x]),
+    ),
+  );
+  const pairs = usable.flatMap((one, i) =>
+    usable.slice(i + 1).map((other) =>
+      best(
+        [one, other],
+        (amounts.get(one) ?? []).flatMap((x) => (amounts.get(other) ?? []).map((y) => [x, y])),
+      ),
+    ),
+  );
+  const promising = pairs.sort((a, b) => a.score - b.score).slice(0, REFINED);
+  return [singles, promising].map((list) => list.map((tried) => refine(search, tried)));
+}
+
 /**
  * What to add to a mix that came out differently: at most two clays, each in
  * tenths of a gram and no more than there is. Clay can only be added. The
@@ -46,100 +142,18 @@ const PRICE = 0.4;
  * nothing helps
  * @throws Complaint `amount/positive`
  */
-export function correct({ grams, reads, wanted, pigment, density, clays }: CorrectInput): Correction[] {
+export function correct(input: CorrectInput): Correction[] {
+  const { grams, reads, wanted, clays } = input;
   if (!(grams > 0) || !Number.isFinite(grams)) throw complaint('amount/positive', { what: 'The weight of the mix' });
-  const actual = matchedPigment(pigment, reads);
-  const own = grams / density;
-  const labWith = (of: readonly Candidate[], x: readonly number[]): Lab =>
-    labOf(mixPigments([actual, ...of.map((c) => c.pigment)], [own, ...of.map((c, i) => (x[i] ?? 0) / c.density)]));
-  const score = (of: readonly Candidate[], x: readonly number[]): number =>
-    deltaE(labWith(of, x), wanted) + (PRICE * x.reduce((a, b) => a + b, 0)) / grams;
-  const mostOf = (c: Candidate): number => Math.floor(Math.min(c.left, MOST * grams) / STEP + 1e-9) * STEP;
-  // finer where a pinch already shows
-  const amounts = (c: Candidate): number[] => Array.from({ length: GRID }, (_, i) => mostOf(c) * ((i + 1) / GRID) ** 3);
-
-  interface Tried {
-    readonly of: readonly Candidate[];
-    readonly x: readonly number[];
-    readonly score: number;
-  }
-  const better = (a: Tried, b: Tried): Tried => (b.score < a.score ? b : a);
-  /** Walks down from the best of the grid, first in long steps, then in those of a scale. */
-  const refine = ({ of, x }: Tried): Tried => {
-    let best: Tried = { of, x: x.map((g) => Math.round(g / STEP)), score: Infinity };
-    const at = (units: readonly number[]): Tried => ({
-      of,
-      x: units,
-      score: score(
-        of,
-        units.map((u) => u * STEP),
-      ),
-    });
-    best = at(best.x);
-    const moves =
-      of.length === 1
-        ? [[1], [-1]]
-        : [
-            [1, 0],
-            [-1, 0],
-            [0, 1],
-            [0, -1],
-            [1, 1],
-            [-1, -1],
-            [1, -1],
-            [-1, 1],
-          ];
-    for (let stride = Math.max(1, Math.round(Math.max(...best.x) / 4)); stride >= 1;) {
-      const next = moves
-        .map((move) =>
-          at(
-            best.x.map((u, i) =>
-              Math.min(Math.round(mostOf(of[i] as Candidate) / STEP), Math.max(0, u + stride * (move[i] ?? 0))),
-            ),
-          ),
-        )
-        .reduce(better, best);
-      if (next === best) stride = stride === 1 ? 0 : Math.ceil(stride / 2);
-      else best = next;
-      if (stride === 0) break;
-    }
-    return best;
-  };
-  const coarse = (of: readonly Candidate[], all: readonly (readonly number[])[]): Tried =>
-    all.map((x): Tried => ({ of, x, score: score(of, x) })).reduce(better);
-  const usable = clays.filter((c) => mostOf(c) > 0);
-  const singles = usable.map((c) =>
-    refine(
-      coarse(
-        [c],
-        amounts(c).map((x) => [x]),
-      ),
-    ),
-  );
-  const pairs = usable.flatMap((one, i) =>
-    usable.slice(i + 1).map((other) =>
-      coarse(
-        [one, other],
-        amounts(one).flatMap((x) => amounts(other).map((y) => [x, y])),
-      ),
-    ),
-  );
-  const bestPairs = pairs
-    .sort((a, b) => a.score - b.score)
-    .slice(0, REFINED)
-    .map(refine);
-
+  const search = searchFor(input);
   const list: Correction[] = [{ adds: [], deltaE: deltaE(reads, wanted), lab: reads }];
-  for (const tried of [singles, bestPairs]) {
+  for (const tried of tries(search, clays)) {
     if (tried.length === 0) continue;
     const { of, x } = tried.reduce(better);
     const adds = of
-      .map((c, i) => ({ clayId: c.id, grams: Math.round((x[i] ?? 0) * STEP * 10) / 10 }))
+      .map((c, i) => ({ clayId: c.id, grams: Math.round((x[i] ?? 0) * 10) / 10 }))
       .filter((a) => a.grams > 0);
-    const lab = labWith(
-      of,
-      x.map((u) => u * STEP),
-    );
+    const lab = search.labWith(of, x);
     const off = deltaE(lab, wanted);
     if (adds.length === of.length && off < (list.at(-1)?.deltaE ?? 0) - WORTH) list.push({ adds, deltaE: off, lab });
   }

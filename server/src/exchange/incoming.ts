@@ -61,6 +61,117 @@ export interface Understood {
   readonly faults: FileFault[];
 }
 
+/** Mixes of a file on their way to the board: what is known of them, and what is wrong. */
+class Understanding {
+  readonly faults: FileFault[] = [];
+  readonly inOrder: Incoming[] = [];
+  private readonly inFile: ReadonlyMap<string, MixLineDto>;
+  private readonly known = new Map<string, Incoming>();
+  private readonly failed = new Set<string>();
+  private readonly recipes = new Map<string, Recipe>();
+  private readonly names = new Map<string, string>();
+  private readonly book: Book;
+
+  constructor(
+    lines: readonly MixLineDto[],
+    private readonly studio: Studio,
+  ) {
+    this.inFile = new Map(lines.map((line) => [small(line.name), line]));
+    this.book = {
+      clay: studio.clay,
+      line: studio.line,
+      recipe: (id) => this.recipes.get(id) ?? studio.recipe(id),
+      nameOf: (id) => this.names.get(id) ?? studio.nameOf(id),
+      worked: new Map(studio.worked),
+    };
+  }
+
+  /**
+   * A line, and before it those that it names. @param path the names that led here
+   * @throws TooDeep where one of them lies too deep; told of the row that one began with
+   */
+  visit(line: MixLineDto, path: readonly string[]): Incoming | null {
+    const key = small(line.name);
+    const before = this.known.get(key);
+    if (before) return before;
+    if (this.failed.has(key)) return null;
+    if (path.length > MOST_LOOKED) throw new TooDeep();
+    if (path.includes(key)) return this.fail(line, this.circle(path, key));
+    try {
+      return this.keep(line, this.read(line, [...path, key]));
+    } catch (error) {
+      if (error instanceof TooDeep && path.length > 0) throw error;
+      return this.fail(line, this.sentenceOf(error, line));
+    }
+  }
+
+  private circle(path: readonly string[], key: string): string {
+    const names = [...path.slice(path.indexOf(key)), key].map((k) => this.inFile.get(k)?.name.trim() ?? k);
+    return `A mix cannot contain itself: ${names.join(' contains ')}.`;
+  }
+
+  /** Null: a row that only rests on a broken one needs no sentence where it has one. */
+  private sentenceOf(error: unknown, line: MixLineDto): string | null {
+    if (error instanceof Broken) {
+      const said = this.faults.some((f) => f.row === line.row);
+      return said ? null : 'This mix rests on another one of the file that is wrong.';
+    }
+    if (!(error instanceof Complaint || error instanceof Taken || error instanceof TooDeep)) throw error;
+    return error.message;
+  }
+
+  private fail(line: MixLineDto, sentence: string | null): null {
+    this.failed.add(small(line.name));
+    if (sentence !== null) this.faults.push({ row: line.row, sentence });
+    return null;
+  }
+
+  /** @throws Complaint of its recipe, Taken, Broken, TooDeep */
+  private read(line: MixLineDto, path: readonly string[]): Incoming {
+    const { studio } = this;
+    const terms = openBrackets(parseNotation(line.recipe));
+    checkParts(terms.map(({ parts, of }) => ({ parts, name: of.name })));
+    const ingredients = terms.map((term) => ({ parts: term.parts, of: this.materialOf(term.of, path) }));
+    const recipe: Recipe = { basis: line.basis, ingredients };
+    const flat = flattenNew(recipe, this.book);
+    const onBoard = studio.mixNamed(line.name);
+    const newest = onBoard && studio.newest(onBoard.id);
+    const there = this.isThere(newest?.id, normalKey(normalForm(flat, line.basis)));
+    if (onBoard && !there) throw new Taken(line.name.trim());
+    return {
+      line,
+      mixId: onBoard?.id ?? randomUUID(),
+      revisionId: newest?.id ?? randomUUID(),
+      recipe,
+      there,
+      notation: printNotation(terms),
+      hex: colourOf(flat, 'baked', studio.pigments).hex,
+    };
+  }
+
+  /** Whether a revision on the board is the same recipe. */
+  private isThere(revisionId: string | undefined, key: string): boolean {
+    const recipe = revisionId === undefined ? undefined : this.studio.recipe(revisionId);
+    return recipe !== undefined && normalKey(normalForm(flatten(recipe, this.studio), recipe.basis)) === key;
+  }
+
+  private materialOf(of: Named, path: readonly string[]): Recipe['ingredients'][number]['of'] {
+    const line = of.revision === null ? this.inFile.get(small(of.name)) : undefined;
+    if (!line) return meaningOf(of, this.studio);
+    const inner = this.visit(line, path);
+    if (!inner) throw new Broken();
+    return ofMix(inner.revisionId);
+  }
+
+  private keep(line: MixLineDto, own: Incoming): Incoming {
+    this.recipes.set(own.revisionId, own.recipe);
+    this.names.set(own.revisionId, line.name.trim());
+    this.known.set(small(line.name), own);
+    this.inOrder.push(own);
+    return own;
+  }
+}
+
 /**
  * Understands mixes out of a file, in whatever order they stand: a recipe
  * may name clays, mixes of the board, and other mixes of the file.
@@ -68,92 +179,11 @@ export interface Understood {
 export async function understand(lines: readonly MixLineDto[], studio: Studio): Promise<Understood> {
   const faults = nameFaults(lines, studio);
   if (faults.length > 0) return { incoming: [], faults };
-  const inFile = new Map(lines.map((line) => [small(line.name), line]));
-  const known = new Map<string, Incoming>();
-  const recipes = new Map<string, Recipe>();
-  const names = new Map<string, string>();
-  const book: Book = {
-    clay: studio.clay,
-    line: studio.line,
-    recipe: (id) => recipes.get(id) ?? studio.recipe(id),
-    nameOf: (id) => names.get(id) ?? studio.nameOf(id),
-    worked: new Map(studio.worked),
-  };
-  const failed = new Set<string>();
-  const inOrder: Incoming[] = [];
-  const sourceOf = (of: Named, path: readonly string[]): Recipe['ingredients'][number]['of'] => {
-    const key = small(of.name);
-    if (of.revision === null && inFile.has(key)) {
-      const inner = visit(inFile.get(key) as MixLineDto, path);
-      if (!inner) throw new Broken();
-      return ofMix(inner.revisionId);
-    }
-    return meaningOf(of, studio);
-  };
-  const visit = (line: MixLineDto, path: readonly string[]): Incoming | null => {
-    const key = small(line.name);
-    const before = known.get(key);
-    if (before) return before;
-    if (failed.has(key)) return null;
-    // which of them is too deep is told of the row that one began with
-    if (path.length > MOST_LOOKED) throw new TooDeep();
-    if (path.includes(key)) {
-      faults.push({
-        row: line.row,
-        sentence:
-          'A mix cannot contain itself: ' +
-          `${[...path.slice(path.indexOf(key)), key].map((k) => inFile.get(k)?.name.trim() ?? k).join(' contains ')}.`,
-      });
-      failed.add(key);
-      return null;
-    }
-    try {
-      const terms = openBrackets(parseNotation(line.recipe));
-      checkParts(terms.map(({ parts, of }) => ({ parts, name: of.name })));
-      const recipe: Recipe = {
-        basis: line.basis,
-        ingredients: terms.map((term) => ({ parts: term.parts, of: sourceOf(term.of, [...path, key]) })),
-      };
-      const flat = flattenNew(recipe, book);
-      const onBoard = studio.mixNamed(line.name);
-      const newest = onBoard && studio.newest(onBoard.id);
-      const there = newest && studio.recipe(newest.id);
-      const same =
-        there !== undefined &&
-        normalKey(normalForm(flatten(there, studio), there.basis)) === normalKey(normalForm(flat, line.basis));
-      if (onBoard && !same) throw new Taken(line.name.trim());
-      const own: Incoming = {
-        line,
-        mixId: onBoard?.id ?? randomUUID(),
-        revisionId: newest?.id ?? randomUUID(),
-        recipe,
-        there: same,
-        notation: printNotation(terms),
-        hex: colourOf(flat, 'baked', studio.pigments).hex,
-      };
-      recipes.set(own.revisionId, recipe);
-      names.set(own.revisionId, line.name.trim());
-      known.set(key, own);
-      inOrder.push(own);
-      return own;
-    } catch (error) {
-      if (error instanceof TooDeep && path.length > 0) throw error;
-      failed.add(key);
-      // a row that only rests on a broken one needs no sentence of its own
-      if (error instanceof Broken) {
-        if (!faults.some((f) => f.row === line.row))
-          faults.push({ row: line.row, sentence: 'This mix rests on another one of the file that is wrong.' });
-        return null;
-      }
-      if (!(error instanceof Complaint || error instanceof Taken || error instanceof TooDeep)) throw error;
-      faults.push({ row: line.row, sentence: error.message });
-      return null;
-    }
-  };
+  const understanding = new Understanding(lines, studio);
   await inBreaths(lines, (line) => {
-    visit(line, []);
+    understanding.visit(line, []);
   });
-  return { incoming: inOrder, faults: faults.sort((a, b) => (a.row ?? 0) - (b.row ?? 0)) };
+  return { incoming: understanding.inOrder, faults: understanding.faults.sort((a, b) => (a.row ?? 0) - (b.row ?? 0)) };
 }
 
 /** An ingredient is a mix of the file that could not be understood. */

@@ -12,15 +12,41 @@ interface CutLayoutProps {
   readonly room: { readonly width: number; readonly height: number };
 }
 
+const OUTLINE = { fill: 'none', stroke: grey.black, strokeOpacity: 0.75, strokeWidth: 1 } as const;
+
+interface CutsProps extends Pick<CutLayoutProps, 'layout' | 'cutter'> {
+  /** px for a mm */
+  readonly scale: number;
+}
+
+/** Where the cutter goes. */
+function Cuts({ layout, cutter, scale }: CutsProps): ReactElement {
+  const round = cutter.height === null;
+  const [across, up] = [cutter.width * scale, (cutter.height ?? cutter.width) * scale];
+  const [w, h] = layout.turned ? [up, across] : [across, up];
+  const places = Array.from({ length: layout.perSheet }, (_, i) => ({
+    x: (layout.centres[2 * i] ?? 0) * scale,
+    y: (layout.length - (layout.centres[2 * i + 1] ?? 0)) * scale,
+  }));
+  return (
+    <>
+      {places.map(({ x, y }, i) =>
+        round ? (
+          <circle key={i} cx={x} cy={y} r={w / 2} {...OUTLINE} />
+        ) : (
+          <rect key={i} x={x - w / 2} y={y - h / 2} width={w} height={h} {...OUTLINE} />
+        ),
+      )}
+    </>
+  );
+}
+
 /** One sheet with its cuts, to scale, with its dimensions and a scale bar. */
 export function CutLayout({ layout, cutter, hex, room }: CutLayoutProps): ReactElement {
   const units = useUnits();
   const [left, below] = [40, 44];
   const scale = Math.min((room.width - left - 8) / layout.width, (room.height - below - 4) / layout.length, 4);
   const [w, l] = [layout.width * scale, layout.length * scale];
-  const [cw, ch] = layout.turned
-    ? [cutter.height ?? cutter.width, cutter.width]
-    : [cutter.width, cutter.height ?? cutter.width];
   const bar = units === 'metric' ? 20 : 25.4;
   const whole = { width: left + Math.max(w, bar * scale + 60) + 8, height: l + below + 4 };
   const label = { fontSize: 12, fill: grey.ink } as const;
@@ -38,22 +64,7 @@ export function CutLayout({ layout, cutter, hex, room }: CutLayoutProps): ReactE
     >
       <g transform={`translate(${left} 2)`}>
         <rect width={w} height={l} fill={`#${hex}`} />
-        {Array.from({ length: layout.perSheet }, (_, i) => {
-          const [x, y] = [(layout.centres[2 * i] ?? 0) * scale, l - (layout.centres[2 * i + 1] ?? 0) * scale];
-          const style = { fill: 'none', stroke: grey.black, strokeOpacity: 0.75, strokeWidth: 1 } as const;
-          return cutter.height === null ? (
-            <circle key={i} cx={x} cy={y} r={(cw * scale) / 2} {...style} />
-          ) : (
-            <rect
-              key={i}
-              x={x - (cw * scale) / 2}
-              y={y - (ch * scale) / 2}
-              width={cw * scale}
-              height={ch * scale}
-              {...style}
-            />
-          );
-        })}
+        <Cuts layout={layout} cutter={cutter} scale={scale} />
         <g stroke={grey.ink}>
           <path d={`M-10 0.5h6M-10 ${l - 0.5}h6M-7 0V${l}`} fill="none" />
         </g>

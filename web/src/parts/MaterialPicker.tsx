@@ -68,14 +68,12 @@ function useEntering<C>(
   };
 }
 
-/** Picks what something is made of by typing a few letters, with arrows and Enter, or by click. */
-export function MaterialPicker<P extends Place>(props: PickerProps<P>): ReactElement {
-  const { place, label, onPick, onCancel, without } = props;
+/** The list that follows the typing, the place in it, and what the keys do. */
+function usePicking<P extends Place>({ place, onPick, onCancel, without }: PickerProps<P>) {
   const [text, setText] = useState('');
   const [at, setAt] = useState(0);
   const searched = useDeferredValue(text);
   const { choices, settled } = useChoices(place, searched, without);
-  const list = useId();
   const current = choices[Math.min(at, choices.length - 1)];
   const entering = useEntering(current, settled && searched === text, onPick, onCancel);
   const move = (by: number): void => {
@@ -98,6 +96,19 @@ export function MaterialPicker<P extends Place>(props: PickerProps<P>): ReactEle
     e.stopPropagation();
     does();
   };
+  const type = (next: string): void => {
+    setText(next);
+    setAt(0);
+    entering.again();
+  };
+  return { text, type, choices, current, press, leave: entering.leave };
+}
+
+/** Picks what something is made of by typing a few letters, with arrows and Enter, or by click. */
+export function MaterialPicker<P extends Place>(props: PickerProps<P>): ReactElement {
+  const { place, label, onPick } = props;
+  const { text, type, choices, current, press, leave } = usePicking(props);
+  const list = useId();
   return (
     <Box
       background="tile"
@@ -106,10 +117,10 @@ export function MaterialPicker<P extends Place>(props: PickerProps<P>): ReactEle
       width="300px"
       maxWidth="100%"
       onFocus={() => {
-        entering.leave(false);
+        leave(false);
       }}
       onBlur={(e) => {
-        entering.leave(!e.currentTarget.contains(e.relatedTarget));
+        leave(!e.currentTarget.contains(e.relatedTarget));
       }}
     >
       <Field
@@ -122,9 +133,7 @@ export function MaterialPicker<P extends Place>(props: PickerProps<P>): ReactEle
         placeholder={placeholderFor(place)}
         value={text}
         onChange={(e) => {
-          setText(e.currentTarget.value);
-          setAt(0);
-          entering.again();
+          type(e.currentTarget.value);
         }}
         onKeyDown={press}
       />

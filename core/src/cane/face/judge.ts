@@ -97,71 +97,78 @@ function widthAt(
   return Math.min(through(1, 0), through(0, 1));
 }
 
+/** How long a run of one material is, at each place of a map, along one of its axes. @param step to the next place */
+function runsAlong(values: Float32Array, lines: number, step: number): Uint16Array {
+  const runs = new Uint16Array(MAP * MAP);
+  const index = (place: number): number => Math.floor(values[place] as number);
+  for (let line = 0; line < MAP; line++) {
+    const from = line * lines;
+    for (let k = 0; k < MAP;) {
+      const own = index(from + k * step);
+      let end = k + 1;
+      while (end < MAP && index(from + end * step) === own) end++;
+      for (let i = k; i < end; i++) runs[from + i * step] = end - k;
+      k = end;
+    }
+  }
+  return runs;
+}
+
+interface Run {
+  readonly length: number;
+  readonly place: number;
+}
+
+/** Only every so many places are looked at. */
+const EVERY = 3;
+
+/** The shorter of the runs across and up through places of a map, by material. */
+function runsIn(values: Float32Array): ReadonlyMap<number, Run[]> {
+  const [rows, columns] = [runsAlong(values, MAP, 1), runsAlong(values, 1, MAP)];
+  const runs = new Map<number, Run[]>();
+  for (let place = 0; place < values.length; place += EVERY) {
+    const index = Math.floor(values[place] as number);
+    if (index < 0) continue;
+    const list = runs.get(index) ?? [];
+    list.push({ length: Math.min(rows[place] as number, columns[place] as number), place });
+    runs.set(index, list);
+  }
+  return runs;
+}
+
+/** A material in fewer places is none that anybody sees. */
+const FEWEST = 12;
+
+/** Where a material is narrow: about the tenth percentile of its runs. */
+function narrowPlaces(list: readonly Run[]): readonly number[] {
+  const sorted = [...list].sort((a, b) => a.length - b.length);
+  const tenth = Math.floor(sorted.length / 10);
+  return sorted.slice(Math.max(0, tenth - NEAR), tenth + NEAR + 1).map((run) => run.place);
+}
+
 /**
  * The narrowest thing of each material in a face: the tenth percentile of
  * the shorter of its runs across and up, through every place of a map.
  */
 export function featuresOf(state: Pick<CaneState, 'outline' | 'sample'>): Features {
   const { frame, values } = mapOf(state, MAP);
-  const at = (i: number, j: number): number =>
-    i < 0 || j < 0 || i >= MAP || j >= MAP ? -1 : Math.floor(values[j * MAP + i] as number);
-  const [rows, columns] = [new Uint16Array(MAP * MAP), new Uint16Array(MAP * MAP)];
-  for (let j = 0; j < MAP; j++) {
-    for (let i = 0; i < MAP;) {
-      let end = i + 1;
-      while (end < MAP && at(end, j) === at(i, j)) end++;
-      rows.fill(end - i, j * MAP + i, j * MAP + end);
-      i = end;
-    }
-  }
-  for (let i = 0; i < MAP; i++) {
-    for (let j = 0; j < MAP;) {
-      let end = j + 1;
-      while (end < MAP && at(i, end) === at(i, j)) end++;
-      for (let k = j; k < end; k++) columns[k * MAP + i] = end - j;
-      j = end;
-    }
-  }
-  const runs = new Map<number, { length: number; place: number }[]>();
-  for (let place = 0; place < values.length; place += 3) {
-    const index = Math.floor(values[place] as number);
-    if (index < 0) continue;
-    const length = Math.min(rows[place] as number, columns[place] as number);
-    const list = runs.get(index) ?? [];
-    list.push({ length, place });
-    runs.set(index, list);
-  }
-  const byMaterial = new Map<number, Mm>();
+  const placeAt = (place: number): readonly [number, number] => [
+    frame.left + (place % MAP) * frame.mm,
+    frame.top - Math.floor(place / MAP) * frame.mm,
+  ];
   const edge = reachOf(state.outline);
+  const byMaterial = new Map<number, Mm>();
   let [least, material, where] = [Infinity, -1, 0];
-  for (const [index, list] of runs) {
-    if (list.length < 12) continue;
-    list.sort((a, b) => a.length - b.length);
-    const tenth = Math.floor(list.length / 10);
-    const near = list.slice(Math.max(0, tenth - NEAR), tenth + NEAR + 1);
-    const exact = near
-      .map(({ place }) => ({
-        place,
-        mm: widthAt(
-          state,
-          edge,
-          index,
-          [frame.left + (place % MAP) * frame.mm, frame.top - Math.floor(place / MAP) * frame.mm],
-          frame.mm,
-        ),
-      }))
+  for (const [index, list] of runsIn(values)) {
+    if (list.length < FEWEST) continue;
+    const exact = narrowPlaces(list)
+      .map((place) => ({ place, mm: widthAt(state, edge, index, placeAt(place), frame.mm) }))
       .sort((a, b) => a.mm - b.mm);
     const { mm, place } = exact[Math.floor(exact.length / 2)] as { mm: Mm; place: number };
     byMaterial.set(index, mm);
     if (mm < least) [least, material, where] = [mm, index, place];
   }
-  return {
-    least,
-    material,
-    byMaterial,
-    neighbours: neighboursIn(values),
-    at: [frame.left + (where % MAP) * frame.mm, frame.top - Math.floor(where / MAP) * frame.mm],
-  };
+  return { least, material, byMaterial, neighbours: neighboursIn(values), at: placeAt(where) };
 }
 
 function neighboursIn(values: Float32Array): readonly (readonly [number, number])[] {

@@ -1,4 +1,5 @@
 import { beyond, reachOf } from '#core/cane/outlines';
+import type { Mm } from '#core/units';
 import { paintFace, type Frame, type Paint, type Rows } from './face.js';
 import type { CaneState } from '#core/cane/steps';
 
@@ -49,37 +50,16 @@ export function edgesOf(pixels: Uint8ClampedArray, { width, height }: Pick<Frame
   return edges;
 }
 
+/** What is at a place: the index of its material, with a share of a blend; −1 outside. */
+type Look = (x: Mm, y: Mm) => number;
+/** Counts a value so many times. */
+type Add = (value: number, times: number) => void;
+
 /**
- * Smooths edges of a painted face: each of these pixels becomes the mean of
- * the places in it, counted in blocks of 4 × 4. Where the ends of a row or
- * column of a block show the same, so does all between them: an edge is
- * followed, not every place asked.
- * @param edges as {@link edgesOf} finds them in the painted face: all, or some at a time
- * @param blocks blocks a side: 1 for 4 × 4 places, 2 for 8 × 8
+ * Counts the 4 × 4 places of a block, from its upper left corner. Where the ends of a row or column show the same, so
+ * does all between them. @param d mm from a place to the next
  */
-export function smoothEdges(
-  { outline, sample }: Pick<CaneState, 'outline' | 'sample'>,
-  paints: readonly Paint[],
-  { mm, left, top, width }: Frame,
-  pixels: Uint8ClampedArray,
-  edges: readonly number[],
-  blocks: number,
-): void {
-  const reach = reachOf(outline);
-  const places = (BLOCK * blocks) ** 2;
-  const d = mm / (BLOCK * blocks);
-  let [r, g, b, n] = [0, 0, 0, 0];
-  const look = (x: number, y: number): number => (beyond(reach, x, y) > 1 ? -1 : sample(x, y));
-  const add = (value: number, times: number): void => {
-    const index = value | 0;
-    const paint = value < 0 ? undefined : paints[index];
-    if (!paint) return;
-    const from = paint.length === 3 ? 0 : 3 * (((value - index) * 256) | 0);
-    r += times * (paint[from] as number);
-    g += times * (paint[from + 1] as number);
-    b += times * (paint[from + 2] as number);
-    n += times;
-  };
+function blockCounter(look: Look, add: Add, d: Mm): (x: Mm, y: Mm) => void {
   /** A row of a block, from its two ends. */
   const row = (x: number, y: number, first: number, last: number): void => {
     if (alike(first, last)) {
@@ -92,7 +72,7 @@ export function smoothEdges(
     add(look(x + d, y), 1);
     add(look(x + 2 * d, y), 1);
   };
-  const block = (x: number, y: number): void => {
+  return (x, y) => {
     const [a, c, e, f] = [look(x, y), look(x + 3 * d, y), look(x, y - 3 * d), look(x + 3 * d, y - 3 * d)];
     if (alike(a, c) && alike(a, e) && alike(a, f)) {
       add(a, 4);
@@ -112,10 +92,43 @@ export function smoothEdges(
       );
     row(x, y - 3 * d, e, f);
   };
+}
+
+/**
+ * Smooths edges of a painted face: each of these pixels becomes the mean of
+ * the places in it, counted in blocks of 4 × 4: an edge is followed, not
+ * every place asked.
+ * @param edges as {@link edgesOf} finds them in the painted face: all, or some at a time
+ * @param blocks blocks a side: 1 for 4 × 4 places, 2 for 8 × 8
+ */
+export function smoothEdges(
+  { outline, sample }: Pick<CaneState, 'outline' | 'sample'>,
+  paints: readonly Paint[],
+  { mm, left, top, width }: Frame,
+  pixels: Uint8ClampedArray,
+  edges: readonly number[],
+  blocks: number,
+): void {
+  const reach = reachOf(outline);
+  const places = (BLOCK * blocks) ** 2;
+  const d = mm / (BLOCK * blocks);
+  let [r, g, b, n] = [0, 0, 0, 0];
+  const look: Look = (x, y) => (beyond(reach, x, y) > 1 ? -1 : sample(x, y));
+  const add: Add = (value, times) => {
+    const index = value | 0;
+    const paint = value < 0 ? undefined : paints[index];
+    if (!paint) return;
+    const from = paint.length === 3 ? 0 : 3 * (((value - index) * 256) | 0);
+    r += times * (paint[from] as number);
+    g += times * (paint[from + 1] as number);
+    b += times * (paint[from + 2] as number);
+    n += times;
+  };
+  const count = blockCounter(look, add, d);
   for (const at of edges) {
     const [x0, y0] = [left + (at % width) * mm - (mm - d) / 2, top - Math.floor(at / width) * mm + (mm - d) / 2];
     r = g = b = n = 0;
-    for (let v = 0; v < blocks; v++) for (let u = 0; u < blocks; u++) block(x0 + u * BLOCK * d, y0 - v * BLOCK * d);
+    for (let v = 0; v < blocks; v++) for (let u = 0; u < blocks; u++) count(x0 + u * BLOCK * d, y0 - v * BLOCK * d);
     if (n > 0) {
       pixels[4 * at] = r / n;
       pixels[4 * at + 1] = g / n;

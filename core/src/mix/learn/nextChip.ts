@@ -65,6 +65,62 @@ function traceOfQuotient(a: Float64Array, b: Float64Array): number {
   return sum;
 }
 
+/** How a chip of some clays would be seen, from what is known of them. */
+function lookWith({ clays, learned }: Lesson): (of: readonly number[], parts: readonly number[]) => Looked {
+  const pigments = clays.map((clay): Pigment => {
+    const own = learned[clay.id];
+    return own ? correctedPigment(statedPigment(clay, 'baked'), own) : statedPigment(clay, 'baked');
+  });
+  return (of, parts) => {
+    const { lab, rows } = sensitivity(
+      of.map((i) => pigments[i] as Pigment),
+      parts,
+    );
+    return { of, parts, sight: sightOf(of, rows, deltaEFrame(lab), 1) };
+  };
+}
+
+/** The mixes of a pair that are asked about. */
+const ASKED_PARTS = [
+  [1, 1],
+  [1, 4],
+  [4, 1],
+] as const;
+
+/** All triples of those clays that least is known of. @param open indices of the clays to choose from */
+function triplesOf({ covariance, clays }: Lesson, open: readonly number[]): readonly (readonly number[])[] {
+  const size = clays.length * UNKNOWNS;
+  const unsure = (i: number): number => covariance[i * UNKNOWNS * (size + 1)] ?? 0;
+  const least = [...open]
+    .sort((a, b) => unsure(b) - unsure(a))
+    .slice(0, TRIPLES_OF)
+    .sort((a, b) => a - b);
+  return pairs(least.length).flatMap(([i, j]) =>
+    least.slice(j + 1).map((k) => [least[i] as number, least[j] as number, k]),
+  );
+}
+
+/** The proposal that tells most, and by how much it lessens the expected squared ΔE00. */
+function mostTelling(
+  proposals: readonly Looked[],
+  covariance: Float64Array,
+  wish: Float64Array,
+  size: number,
+): { readonly looked: Looked; readonly gain: number } | null {
+  const spread = product(product(covariance, wish, size), covariance, size);
+  let best: { looked: Looked; gain: number } | null = null;
+  for (const looked of proposals) {
+    const own = sandwich(looked.sight, covariance, size);
+    for (let k = 0; k < 3; k++) own[4 * k] = (own[4 * k] as number) + NOISE;
+    const gain = traceOfQuotient(own, sandwich(looked.sight, spread, size));
+    if (!best || gain > best.gain) best = { looked, gain };
+  }
+  return best;
+}
+
+/** Variance of a reading of a chip, ΔE². */
+const NOISE = SIGMA_OF_CHIP['colour reader'] ** 2;
+
 /**
  * The chips worth making next, the most telling first: those that reduce the
  * expected squared ΔE00 of predictions most, over every pair of clays that
@@ -73,69 +129,33 @@ function traceOfQuotient(a: Float64Array, b: Float64Array): number {
  * @param usable ids of clays to choose from, at least two for a mix
  */
 export function nextChips(lesson: Lesson, usable: readonly string[], count: number): NextChip[] {
-  const { clays, learned } = lesson;
+  const { clays } = lesson;
   const size = clays.length * UNKNOWNS;
-  const pigments = clays.map((clay): Pigment => {
-    const own = learned[clay.id];
-    return own ? correctedPigment(statedPigment(clay, 'baked'), own) : statedPigment(clay, 'baked');
-  });
   const open = clays.flatMap((clay, i) => (usable.includes(clay.id) ? [i] : []));
-  const look = (of: readonly number[], parts: readonly number[]): Looked => {
-    const { lab, rows } = sensitivity(
-      of.map((i) => pigments[i] as Pigment),
-      parts,
-    );
-    return { of, parts, sight: sightOf(of, rows, deltaEFrame(lab), 1) };
-  };
-  const at = (places: readonly number[]): number[] => places.map((p) => open[p] as number);
-  const ofPairs = pairs(open.length).map(at);
-  const asked = ofPairs.flatMap((of) =>
-    (
-      [
-        [1, 1],
-        [1, 4],
-        [4, 1],
-      ] as const
-    ).map((parts) => look(of, parts)),
-  );
+  const ofPairs = pairs(open.length).map((places) => places.map((p) => open[p] as number));
+  const look = lookWith(lesson);
+  const asked = ofPairs.flatMap((of) => ASKED_PARTS.map((parts) => look(of, parts)));
   if (asked.length === 0) return [];
-  const unsure = (i: number): number => lesson.covariance[i * UNKNOWNS * (size + 1)] ?? 0;
-  const least = [...open]
-    .sort((a, b) => unsure(b) - unsure(a))
-    .slice(0, TRIPLES_OF)
-    .sort((a, b) => a - b);
-  const triples = pairs(least.length).flatMap(([i, j]) =>
-    least.slice(j + 1).map((k) => [least[i] as number, least[j] as number, k]),
-  );
   const proposals = [
     ...open.map((i) => look([i], [1])),
     ...ofPairs.flatMap((of) => PAIR_PARTS.map((parts) => look(of, parts))),
-    ...triples.flatMap((of) => TRIPLE_PARTS.map((parts) => look(of, parts))),
+    ...triplesOf(lesson, open).flatMap((of) => TRIPLE_PARTS.map((parts) => look(of, parts))),
   ];
   const wish = new Float64Array(size * size);
   for (const { sight } of asked) addInformation(wish, size, sight, 1 / asked.length);
-  const noise = SIGMA_OF_CHIP['colour reader'] ** 2;
   const covariance = lesson.covariance.slice();
   const found: NextChip[] = [];
   for (let n = 0; n < count; n++) {
-    const spread = product(product(covariance, wish, size), covariance, size);
-    const before = traceOfProduct(wish, covariance, size);
-    let best: { looked: Looked; gain: number } | null = null;
-    for (const looked of proposals) {
-      const own = sandwich(looked.sight, covariance, size);
-      for (let k = 0; k < 3; k++) own[4 * k] = (own[4 * k] as number) + noise;
-      const gain = traceOfQuotient(own, sandwich(looked.sight, spread, size));
-      if (!best || gain > best.gain) best = { looked, gain };
-    }
+    const best = mostTelling(proposals, covariance, wish, size);
     if (!best) break;
-    const { looked, gain } = best;
+    const before = traceOfProduct(wish, covariance, size);
     found.push({
-      clayIds: looked.of.map((i) => clays[i]?.id ?? ''),
-      parts: looked.parts,
+      clayIds: best.looked.of.map((i) => clays[i]?.id ?? ''),
+      parts: best.looked.parts,
       before: Math.sqrt(before),
-      after: Math.sqrt(Math.max(0, before - gain)),
+      after: Math.sqrt(Math.max(0, before - best.gain)),
     });
-    if (n + 1 < count) takeIn(covariance, size, looked.sight, noise);
+    if (n + 1 < count) takeIn(covariance, size, best.looked.sight, NOISE);
   }
   return found;
 }

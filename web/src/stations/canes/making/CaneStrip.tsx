@@ -243,7 +243,7 @@ function WaysOn({ cane, plan, materials, machine }: Own): ReactElement {
         fontSize="small"
         textAlign="left"
         onClick={() => {
-          void saveBuildSheet(cane, plan, there, materials, machine, coreMm, units, paper);
+          void saveBuildSheet({ cane, plan, there, materials, own: machine, coreMm, units, size: paper });
         }}
       >
         Build sheet as PDF

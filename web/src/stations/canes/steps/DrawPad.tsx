@@ -32,16 +32,73 @@ function readCorners(text: string): Point[] {
   return points.map(([x = 0, y = 0]): Point => [x, y]);
 }
 
-/** Outlines drawn by hand on the template: down, around, and up again. */
-export default function DrawPad({ regions, colourOf, onDraw }: DrawPadProps): ReactElement | null {
+/** px of the pad, at most, from its top to its foot. */
+const HEIGHT = 260;
+
+/** Between places on the template, mm, and on the pad, px. */
+function padOf(ground: Region) {
+  const { left, top, width, height } = extentOf({ points: ground.points, round: false });
+  const scale = Math.min(WIDTH / width, HEIGHT / height);
+  return {
+    width: width * scale,
+    height: height * scale,
+    flat: (points: readonly Point[]): number[] => points.flatMap(([x, y]) => [(x - left) * scale, (top - y) * scale]),
+    placeAt: (p: { readonly x: number; readonly y: number }): Point => [left + p.x / scale, top - p.y / scale],
+  };
+}
+
+interface PadProps extends Omit<DrawPadProps, 'onDraw'> {
+  readonly ground: Region;
+  readonly onLine: (points: readonly Point[]) => void;
+}
+
+/** Where outlines are drawn: down, around, and up again. */
+function Pad({ regions, colourOf, ground, onLine }: PadProps): ReactElement {
   const [line, setLine] = useState<readonly Point[] | null>(null);
+  const pad = padOf(ground);
+  const under = (stage: { getPointerPosition: () => { x: number; y: number } | null } | null): Point | null => {
+    const p = stage?.getPointerPosition();
+    return p ? pad.placeAt(p) : null;
+  };
+  return (
+    <Stage
+      width={pad.width}
+      height={pad.height}
+      onPointerDown={(e) => {
+        const p = under(e.target.getStage());
+        if (p) setLine([p]);
+      }}
+      onPointerMove={(e) => {
+        const p = line && under(e.target.getStage());
+        if (line && p) setLine([...line, p]);
+      }}
+      onPointerUp={() => {
+        if (line) onLine(line);
+        setLine(null);
+      }}
+    >
+      <Layer listening={false}>
+        {regions.map((r) => (
+          <Line
+            key={r.id}
+            points={pad.flat(r.points)}
+            closed
+            fill={`#${colourOf(r)}`}
+            stroke={grey.ink}
+            strokeWidth={0.5}
+          />
+        ))}
+        {line && <Line points={pad.flat(line)} stroke={grey.ink} strokeWidth={2} closed={line.length > 2} />}
+      </Layer>
+    </Stage>
+  );
+}
+
+/** Outlines drawn by hand on the template, or typed. */
+export default function DrawPad({ regions, colourOf, onDraw }: DrawPadProps): ReactElement | null {
   const [wrong, setWrong] = useState<string | null>(null);
   const [ground] = regions;
   if (!ground) return null;
-  const { left, top, width, height } = extentOf({ points: ground.points, round: false });
-  const scale = Math.min(WIDTH / width, 260 / height);
-  const flat = (points: readonly Point[]): number[] =>
-    points.flatMap(([x, y]) => [(x - left) * scale, (top - y) * scale]);
   const add = (points: readonly Point[]): void => {
     const few = simplified(points, TOLERANCE);
     if (few.length < 3 || Math.abs(signedArea(few)) < LEAST) {
@@ -51,49 +108,16 @@ export default function DrawPad({ regions, colourOf, onDraw }: DrawPadProps): Re
     setWrong(crossesItself(few) ? 'The line crosses itself: what is enclosed twice counts as outside there.' : null);
     onDraw(few);
   };
-  const under = (stage: { getPointerPosition: () => { x: number; y: number } | null } | null): Point | null => {
-    const p = stage?.getPointerPosition();
-    return p ? [left + p.x / scale, top - p.y / scale] : null;
-  };
   return (
     <Box marginTop={2}>
       <Box
         border="dashed"
-        width={`${width * scale + 2}px`}
+        width={`${padOf(ground).width + 2}px`}
         aria-label="Draw an outline"
         role="img"
         css={{ touchAction: 'none', cursor: 'crosshair' }}
       >
-        <Stage
-          width={width * scale}
-          height={height * scale}
-          onPointerDown={(e) => {
-            const p = under(e.target.getStage());
-            if (p) setLine([p]);
-          }}
-          onPointerMove={(e) => {
-            const p = line && under(e.target.getStage());
-            if (line && p) setLine([...line, p]);
-          }}
-          onPointerUp={() => {
-            if (line) add(line);
-            setLine(null);
-          }}
-        >
-          <Layer listening={false}>
-            {regions.map((r) => (
-              <Line
-                key={r.id}
-                points={flat(r.points)}
-                closed
-                fill={`#${colourOf(r)}`}
-                stroke={grey.ink}
-                strokeWidth={0.5}
-              />
-            ))}
-            {line && <Line points={flat(line)} stroke={grey.ink} strokeWidth={2} closed={line.length > 2} />}
-          </Layer>
-        </Stage>
+        <Pad regions={regions} colourOf={colourOf} ground={ground} onLine={add} />
       </Box>
       <Caption>
         draw around a region with the pointer; or type its corners, mm from the middle:{' '}

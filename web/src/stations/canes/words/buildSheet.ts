@@ -16,81 +16,116 @@ const FACE_PX = 240;
 /** mm of the narrowest column that holds a face with its words. */
 const COLUMN = 44;
 
-/** What to begin with, and every step with its face, on paper. */
-export async function saveBuildSheet(
-  cane: CaneAnswer,
-  plan: PlainPlan,
-  there: ReadonlyMap<string, number>,
-  materials: ReadonlyMap<string, CaneMaterial>,
-  own: MachineDto | undefined,
-  coreMm: number,
-  units: UnitSystem,
-  size: Paper,
-): Promise<void> {
-  const names = (key: string): string => materials.get(key)?.name ?? '…';
-  const paints = Object.fromEntries([...materials].map(([key, m]) => [key, m.paint]));
-  const book = await PaperBook.open(`${cane.name}, build sheet`, size);
-  const bottom = book.top + book.room.height;
-  let paper: PaperPage = book.next();
-  let y = book.top;
-  const room = (needed: number): void => {
-    if (y + needed <= bottom) return;
-    paper = book.next();
-    y = book.top;
-  };
-  const line = (words: string, points = 9.5, heavy = false): void => {
-    const height = book.linesOf(words, points, book.room.width, heavy) * points * 0.46;
-    room(height);
-    y += points * 0.4;
-    paper.text(words, book.left, y, points, heavy);
-    y += height - points * 0.4 + 1.2;
-  };
-  const { mixed, total } = gramsOf(volumesToRoll(plan, there), materials);
-  line(
-    `${slicesWords(plan, cane.slices)}, each ${showLength(cane.sliceMm, units)} thick; ` +
-      `${showMass(total, units)} of clay.`,
-  );
-  if (mixed.length > 0)
-    line(
-      `To make first: ${mixed.map(({ material, grams }) => `${material.name} ${showMass(grams, units)}`).join(', ')}.`,
-    );
-  y += 2;
-  line('Start with', 12, true);
-  for (const start of plan.starts) line(`– ${startWords(start, names, own, units)}${pathWords(start.path)}`);
-  for (const wrap of plan.wraps) line(`– ${wrapWords(wrap, names, own, units)}${pathWords(wrap.path)}`);
-  y += 2;
-  line(`Scrap, for cores of ${showLength(coreMm, units)}`, 12, true);
-  for (const heap of heapsOf(plan, materials)) line(`– ${heapLine(heap, materials, coreMm, units)}`);
-  y += 2;
-  const perRow = Math.max(1, Math.floor(book.room.width / COLUMN));
-  const column = book.room.width / perRow;
-  const { steps } = cane.program;
-  // the title does not stay behind alone
-  room(10 + FACE + WORDS);
-  line('Steps', 12, true);
-  for (let i = 0; i < steps.length; i += perRow) {
-    room(FACE + WORDS);
-    for (let k = 0; k < perRow && i + k < steps.length; k++) await face(i + k, book.left + k * column);
-    y += FACE + WORDS;
-  }
-  saveFile(`${cane.name}, build sheet`, 'pdf', 'application/pdf', await book.bytes());
+/** What a build sheet is made of. */
+export interface BuildSheet {
+  readonly cane: CaneAnswer;
+  readonly plan: PlainPlan;
+  /** mm that is there of things that were made, by their ids */
+  readonly there: ReadonlyMap<string, number>;
+  readonly materials: ReadonlyMap<string, CaneMaterial>;
+  readonly own: MachineDto | undefined;
+  readonly coreMm: number;
+  readonly units: UnitSystem;
+  readonly size: Paper;
+}
 
-  async function face(at: number, x: number): Promise<void> {
-    const [step, stage] = [steps[at], plan.stages[at]];
-    const picture = await faceFile({ id: cane.id, at, size: FACE_PX, paints });
-    if (picture) {
-      const image = await book.document.embedPng(picture);
-      paper.page.drawImage(image, {
-        x: x * PT,
-        y: paper.page.getHeight() - (y + FACE) * PT,
-        width: FACE * PT,
-        height: FACE * PT,
-      });
-    }
-    if (step) paper.text(`${at + 1} ${stepTitle(step, units)}`, x, y + FACE + 4, 8, true);
-    const words = stage ? longWords(stage, units).split('; ') : [];
-    words.forEach((part, n) => {
-      paper.text(part, x, y + FACE + 8 + 3.6 * n, 7);
-    });
+/** Points of plain words, of titles and of small words; mm of a line for a point, and of it above its foot. */
+const [PLAIN, TITLE, SMALL, TINY, LINE, ABOVE, AFTER] = [9.5, 12, 8, 7, 0.46, 0.4, 1.2];
+
+/** Pages that are written from top to bottom. */
+class Column {
+  private paper: PaperPage;
+  y: number;
+
+  constructor(readonly book: PaperBook) {
+    this.paper = book.next();
+    this.y = book.top;
   }
+
+  get page(): PaperPage {
+    return this.paper;
+  }
+
+  /** Goes on to the next page where less than this many mm are left. */
+  room(needed: number): void {
+    if (this.y + needed <= this.book.top + this.book.room.height) return;
+    this.paper = this.book.next();
+    this.y = this.book.top;
+  }
+
+  line(words: string, points = PLAIN, heavy = false): void {
+    const { book } = this;
+    const height = book.linesOf(words, points, book.room.width, heavy) * points * LINE;
+    this.room(height);
+    this.y += points * ABOVE;
+    this.paper.text(words, book.left, this.y, points, heavy);
+    this.y += height - points * ABOVE + AFTER;
+  }
+
+  gap(): void {
+    this.y += 2;
+  }
+}
+
+/** What is made first, what the cane begins with, and what is left over. */
+function writeClay(column: Column, { cane, plan, there, materials, own, coreMm, units }: BuildSheet): void {
+  const names = (key: string): string => materials.get(key)?.name ?? '…';
+  const { mixed, total } = gramsOf(volumesToRoll(plan, there), materials);
+  const each = showLength(cane.sliceMm, units);
+  column.line(`${slicesWords(plan, cane.slices)}, each ${each} thick; ${showMass(total, units)} of clay.`);
+  const first = mixed.map(({ material, grams }) => `${material.name} ${showMass(grams, units)}`);
+  if (first.length > 0) column.line(`To make first: ${first.join(', ')}.`);
+  column.gap();
+  column.line('Start with', TITLE, true);
+  for (const start of plan.starts) column.line(`– ${startWords(start, names, own, units)}${pathWords(start.path)}`);
+  for (const wrap of plan.wraps) column.line(`– ${wrapWords(wrap, names, own, units)}${pathWords(wrap.path)}`);
+  column.gap();
+  column.line(`Scrap, for cores of ${showLength(coreMm, units)}`, TITLE, true);
+  for (const heap of heapsOf(plan, materials)) column.line(`– ${heapLine(heap, materials, coreMm, units)}`);
+  column.gap();
+}
+
+/** The face after a step, with its words below. @param x mm from the left */
+async function writeFace(column: Column, sheet: BuildSheet, at: number, x: number): Promise<void> {
+  const { cane, plan, materials, units } = sheet;
+  const [step, stage] = [cane.program.steps[at], plan.stages[at]];
+  const paints = Object.fromEntries([...materials].map(([key, m]) => [key, m.paint]));
+  const picture = await faceFile({ id: cane.id, at, size: FACE_PX, paints });
+  const { book, page, y } = column;
+  if (picture) {
+    const image = await book.document.embedPng(picture);
+    const foot = page.page.getHeight() - (y + FACE) * PT;
+    page.page.drawImage(image, { x: x * PT, y: foot, width: FACE * PT, height: FACE * PT });
+  }
+  if (step) page.text(`${at + 1} ${stepTitle(step, units)}`, x, y + FACE + 4, SMALL, true);
+  const words = stage ? longWords(stage, units).split('; ') : [];
+  words.forEach((part, n) => {
+    page.text(part, x, y + FACE + 8 + 3.6 * n, TINY);
+  });
+}
+
+/** Every step with its face, row by row. */
+async function writeSteps(column: Column, sheet: BuildSheet): Promise<void> {
+  const { room, left } = column.book;
+  const { steps } = sheet.cane.program;
+  const perRow = Math.max(1, Math.floor(room.width / COLUMN));
+  const width = room.width / perRow;
+  // the title does not stay behind alone
+  column.room(10 + FACE + WORDS);
+  column.line('Steps', TITLE, true);
+  for (let i = 0; i < steps.length; i += perRow) {
+    column.room(FACE + WORDS);
+    for (let k = 0; k < perRow && i + k < steps.length; k++) await writeFace(column, sheet, i + k, left + k * width);
+    column.y += FACE + WORDS;
+  }
+}
+
+/** What to begin with, and every step with its face, on paper. */
+export async function saveBuildSheet(sheet: BuildSheet): Promise<void> {
+  const name = `${sheet.cane.name}, build sheet`;
+  const book = await PaperBook.open(name, sheet.size);
+  const column = new Column(book);
+  writeClay(column, sheet);
+  await writeSteps(column, sheet);
+  saveFile(name, 'pdf', 'application/pdf', await book.bytes());
 }
