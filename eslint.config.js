@@ -47,6 +47,33 @@ const caneRules = CANES.map((room, at) => ({
   ),
 }));
 
+/** So many lines a function may have. */
+const LINES = 60;
+
+/**
+ * Tests: the same limit for what is tested; a \`describe\` is a table of cases and may be as long as it needs.
+ */
+const caseLength = {
+  meta: { schema: [{ type: 'number' }] },
+  create(context) {
+    const { sourceCode } = context;
+    const isDescribe = ({ parent }) =>
+      parent.type === 'CallExpression' && /^(test\.)?describe\b/.test(sourceCode.getText(parent.callee));
+    const codeLines = ({ loc }) =>
+      sourceCode.lines.slice(loc.start.line - 1, loc.end.line).filter((line) => !/^\s*(\/\/|\*|\/\*|$)/.test(line))
+        .length;
+    const check = (node) => {
+      const lines = codeLines(node);
+      if (lines > context.options[0] && !isDescribe(node))
+        context.report({ node, message: `This case has ${lines} lines. Maximum allowed is ${context.options[0]}.` });
+    };
+    return { ArrowFunctionExpression: check, FunctionExpression: check, FunctionDeclaration: check };
+  },
+};
+
+/** Cases one after the other: an errand through the interface, a table of measurements, a list of attacks. */
+const CASES = ['e2e/**/*.ts', '*/bench/**/*.ts', 'scripts/attack/**/*.mjs'];
+
 export default tseslint.config(
   { ignores: ['dist/**', 'node_modules/**', 'test-results/**', '.demo/**'] },
   js.configs.recommended,
@@ -68,7 +95,7 @@ export default tseslint.config(
       '@typescript-eslint/consistent-type-imports': 'off',
       'max-lines': ['error', { max: 260, skipBlankLines: true, skipComments: true }],
       'max-len': ['error', { code: 120, ignorePattern: '^import .* from' }],
-      'max-lines-per-function': ['error', { max: 60, skipBlankLines: true, skipComments: true }],
+      'max-lines-per-function': ['error', { max: LINES, skipBlankLines: true, skipComments: true }],
       'no-nested-ternary': 'error',
     },
   },
@@ -128,4 +155,16 @@ export default tseslint.config(
   { files: ['web/src/theme/grey.ts'], rules: { 'no-restricted-syntax': 'off' } },
   ...caneRules,
   { files: ['**/*.test.ts', 'e2e/**/*.ts'], rules: { 'no-restricted-imports': 'off' } },
+  {
+    files: ['*/test/**/*.ts'],
+    plugins: { house: { rules: { 'case-length': caseLength } } },
+    rules: { 'max-lines': 'off', 'max-lines-per-function': 'off', 'house/case-length': ['error', LINES] },
+  },
+  {
+    files: CASES,
+    rules: {
+      'max-lines': 'off',
+      'max-lines-per-function': ['error', { max: 2 * LINES, skipBlankLines: true, skipComments: true }],
+    },
+  },
 );

@@ -1,39 +1,42 @@
+import type { Page } from '@playwright/test';
 import { edit, expect, saved, station, test } from './sledge.js';
 
 test.use({ data: 'empty' });
 
+/** A line, two colours and their blocks. */
+async function fillShelf(page: Page): Promise<void> {
+  const strip = page.getByRole('region', { name: 'Chosen clay' });
+  await page.getByRole('button', { name: 'Put a line of clay here' }).click();
+  await page.getByLabel('Name of the line').fill('Hearth Firm');
+  await page.getByLabel('How it feels').selectOption('firm');
+  await page.getByLabel('Bake at').fill('265 °F');
+  await page.keyboard.press('Enter');
+  for (const [name, hex, code] of [
+    ['Chalk', 'F1EEE4', '24-259'],
+    ['Beetroot', '#7b1e4b', '26W08'],
+  ] as const) {
+    const colour = page.getByRole('form', { name: 'A colour' });
+    if (name === 'Beetroot') await page.getByRole('button', { name: 'Another colour of Hearth Firm' }).click();
+    await colour.getByLabel('Name of the colour').fill(name);
+    await colour.getByLabel('Colour when baked', { exact: true }).fill(hex);
+    await page.keyboard.press('Enter');
+    const block = page.getByRole('form', { name: `A block of ${name}` });
+    await block.getByLabel('Net weight').fill('2 oz');
+    await block.getByLabel(/^Date code/).fill(code);
+    await block.getByLabel(/^Paid/).fill('2,40');
+    await page.keyboard.press('Enter');
+    await expect(strip).toContainText('One block');
+  }
+  await expect(page.getByRole('main')).toContainText('113.4 g in 2 blocks');
+  await expect(strip).toContainText('made February 2026');
+  await page.getByRole('textbox', { name: 'Weight of Beetroot to take or add' }).fill('14 g');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('main')).toContainText('99.4 g in 2 blocks');
+}
+
 test('from an empty shelf to a diary entry', async ({ page, sledge }) => {
   await page.goto(sledge.url);
-  const strip = page.getByRole('region', { name: 'Chosen clay' });
-
-  await test.step('a line, two colours and their blocks', async () => {
-    await page.getByRole('button', { name: 'Put a line of clay here' }).click();
-    await page.getByLabel('Name of the line').fill('Hearth Firm');
-    await page.getByLabel('How it feels').selectOption('firm');
-    await page.getByLabel('Bake at').fill('265 °F');
-    await page.keyboard.press('Enter');
-    for (const [name, hex, code] of [
-      ['Chalk', 'F1EEE4', '24-259'],
-      ['Beetroot', '#7b1e4b', '26W08'],
-    ] as const) {
-      const colour = page.getByRole('form', { name: 'A colour' });
-      if (name === 'Beetroot') await page.getByRole('button', { name: 'Another colour of Hearth Firm' }).click();
-      await colour.getByLabel('Name of the colour').fill(name);
-      await colour.getByLabel('Colour when baked', { exact: true }).fill(hex);
-      await page.keyboard.press('Enter');
-      const block = page.getByRole('form', { name: `A block of ${name}` });
-      await block.getByLabel('Net weight').fill('2 oz');
-      await block.getByLabel(/^Date code/).fill(code);
-      await block.getByLabel(/^Paid/).fill('2,40');
-      await page.keyboard.press('Enter');
-      await expect(strip).toContainText('One block');
-    }
-    await expect(page.getByRole('main')).toContainText('113.4 g in 2 blocks');
-    await expect(strip).toContainText('made February 2026');
-    await page.getByRole('textbox', { name: 'Weight of Beetroot to take or add' }).fill('14 g');
-    await page.keyboard.press('Enter');
-    await expect(page.getByRole('main')).toContainText('99.4 g in 2 blocks');
-  });
+  await test.step('a line, two colours and their blocks', () => fillShelf(page));
 
   await test.step('a machine with two readings', async () => {
     await station(page, 'Sheets');

@@ -184,73 +184,79 @@ test.each<[string, (dto: CaneDto) => unknown, RegExp]>([
   expect((await api.get<CaneCard[]>('/api/canes')).body).toEqual([]);
 });
 
-test(
-  'what a cane is begun with out of the sheet book is taken from there, once, and an undo brings it ' + 'back',
-  async () => {
-    const { chalk } = await smallShelf(api);
-    const sheet = {
-      id: randomUUID(),
-      version: 0,
-      name: 'Chalk, 4',
-      note: '',
-      form: 'sheet',
-      widthMm: 80,
-      lengthMm: 140,
-      mm: 1.5,
-      layers: 1,
-      grams: 32,
-      cuts: [],
-      gone: false,
-      inside: null,
-    };
-    await api.ask('POST', `/api/sheets/${sheet.id}/rolled`, {
-      sheet,
-      of: ofClay(chalk.id),
-      rolledAt: '4',
-      entryId: randomUUID(),
-      madeOn: '2026-11-26',
-      note: '',
-      used: [],
-    });
-    const dto = (
-      await save(
-        caneOf('Roll', {
-          id: 'a',
-          do: 'roll',
-          layers: [{ of: `clay:${chalk.id}`, thickness: 1.5 }],
-          rolled: 140,
-          length: 80,
-          made: sheet.id,
-        }),
-      )
-    ).body;
-    const done = (lengthMm: number) =>
-      api.ask<Problem>('POST', `/api/canes/${dto.id}/done`, {
-        version: dto.version,
-        entryId: randomUUID(),
-        madeOn: '2026-11-26',
-        note: '',
-        diameterMm: 16,
-        lengthMm,
-        trims: [],
-        slices: 20,
-        pictureId: null,
-        taken: [{ sheetId: sheet.id, lengthMm }],
-        used: [],
-      });
-    const there = async (): Promise<readonly [number, number, boolean]> => {
-      const [one] = (await api.get<{ widthMm: number; grams: number; gone: boolean }[]>('/api/sheets')).body;
-      return [one?.widthMm ?? 0, one?.grams ?? 0, one?.gone ?? true];
-    };
-    const many = await done(90);
-    expect([many.status, many.body.detail]).toEqual([422, 'There are only 80 mm (3.15 in) of Chalk, 4.']);
-    expect((await done(50)).status).toBe(200);
-    expect(await there()).toEqual([30, 12, false]);
-    expect((await done(30)).status).toBe(200);
-    expect(await there()).toEqual([30, 12, true]);
-    expect((await done(1)).body.detail).toMatch(/Chalk, 4 is used up/);
-    await api.ask('POST', '/api/undo');
-    await api.ask('POST', '/api/undo');
-    expect(await there()).toEqual([80, 32, false]);
-  },
-);
+/** A sheet that was rolled, and lies in the book. */
+async function rolledSheet(clayId: string) {
+  const sheet = {
+    id: randomUUID(),
+    version: 0,
+    name: 'Chalk, 4',
+    note: '',
+    form: 'sheet',
+    widthMm: 80,
+    lengthMm: 140,
+    mm: 1.5,
+    layers: 1,
+    grams: 32,
+    cuts: [],
+    gone: false,
+    inside: null,
+  };
+  await api.ask('POST', `/api/sheets/${sheet.id}/rolled`, {
+    sheet,
+    of: ofClay(clayId),
+    rolledAt: '4',
+    entryId: randomUUID(),
+    madeOn: '2026-11-26',
+    note: '',
+    used: [],
+  });
+  return sheet;
+}
+
+/** So many mm of a cane were made, out of so many mm of a sheet. */
+const madeOutOf = (cane: { readonly id: string; readonly version: number }, sheetId: string, lengthMm: number) =>
+  api.ask<Problem>('POST', `/api/canes/${cane.id}/done`, {
+    version: cane.version,
+    entryId: randomUUID(),
+    madeOn: '2026-11-26',
+    note: '',
+    diameterMm: 16,
+    lengthMm,
+    trims: [],
+    slices: 20,
+    pictureId: null,
+    taken: [{ sheetId, lengthMm }],
+    used: [],
+  });
+
+test('what a cane is begun with out of the sheet book is taken from there, once; an undo brings it back', async () => {
+  const { chalk } = await smallShelf(api);
+  const sheet = await rolledSheet(chalk.id);
+  const dto = (
+    await save(
+      caneOf('Roll', {
+        id: 'a',
+        do: 'roll',
+        layers: [{ of: `clay:${chalk.id}`, thickness: 1.5 }],
+        rolled: 140,
+        length: 80,
+        made: sheet.id,
+      }),
+    )
+  ).body;
+  const done = (lengthMm: number) => madeOutOf(dto, sheet.id, lengthMm);
+  const there = async (): Promise<readonly [number, number, boolean]> => {
+    const [one] = (await api.get<{ widthMm: number; grams: number; gone: boolean }[]>('/api/sheets')).body;
+    return [one?.widthMm ?? 0, one?.grams ?? 0, one?.gone ?? true];
+  };
+  const many = await done(90);
+  expect([many.status, many.body.detail]).toEqual([422, 'There are only 80 mm (3.15 in) of Chalk, 4.']);
+  expect((await done(50)).status).toBe(200);
+  expect(await there()).toEqual([30, 12, false]);
+  expect((await done(30)).status).toBe(200);
+  expect(await there()).toEqual([30, 12, true]);
+  expect((await done(1)).body.detail).toMatch(/Chalk, 4 is used up/);
+  await api.ask('POST', '/api/undo');
+  await api.ask('POST', '/api/undo');
+  expect(await there()).toEqual([80, 32, false]);
+});

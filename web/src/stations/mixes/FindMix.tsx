@@ -1,4 +1,4 @@
-import { Box, Flex, Grid, chakra } from '@chakra-ui/react';
+import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import { chromaHue, readColour, showLab } from '#core/colour';
 import { showMass } from '#core/units';
@@ -9,6 +9,7 @@ import type { Picked } from '../../parts/materialChoices.js';
 import { Tick } from '../../parts/Tick.js';
 import { MassValue, Value } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
+import { ClayRoles } from './ClayRoles.js';
 import { OneFound } from './OneFound.js';
 import { useUnits } from '../../state/view.js';
 import { Caption, Second, Word } from '../../theme/pieces.js';
@@ -32,18 +33,6 @@ const LOOKING: Readonly<Record<string, string>> = {
 /** How far the search has come. */
 const searchWords = (state: string, clays: number): string =>
   LOOKING[state] ?? `nothing closer in ${clays} clays, up to eight parts with halves`;
-
-const ClayRole = chakra('button', {
-  base: {
-    width: '74px',
-    textAlign: 'center',
-    padding: '4px 2px',
-    border: '1px solid transparent',
-    _hover: { borderColor: 'hairline' },
-    '&&&[data-role=must]': { borderColor: 'ink', borderBottomWidth: '5px' },
-    '&[data-role=not]': { opacity: 0.45 },
-  },
-});
 
 interface WantedColourProps {
   readonly finding: Finding;
@@ -224,48 +213,6 @@ function NothingFound({ finding }: NothingFoundProps): ReactElement {
         </Warning>
       )}
     </>
-  );
-}
-
-interface ClayRolesProps {
-  readonly finding: Finding;
-}
-
-/** What each clay may do in the search. */
-function ClayRoles({ finding }: ClayRolesProps): ReactElement {
-  const { role, turn, usable } = finding;
-
-  return (
-    <Box borderTop="rule" paddingTop={4}>
-      <Flex alignItems="baseline" gap={4} marginBottom={2}>
-        <h2>Clays</h2>
-        <Caption>a click: may be in, must be in, not at all</Caption>
-      </Flex>
-      <Flex wrap="wrap" gap={1}>
-        {usable.map((c) => (
-          <ClayRole
-            key={c.id}
-            data-role={role(c.id)}
-            aria-label={`${c.name}: ${role(c.id)} be in`}
-            onClick={() => {
-              turn(c.id);
-            }}
-          >
-            <Box
-              width="40px"
-              height="40px"
-              borderRadius="50%"
-              margin="0 auto 3px"
-              style={{ background: `#${c.bakedHex}` }}
-            />
-            <Box fontSize="caption" fontWeight={600} lineHeight={1.2}>
-              {c.name}
-            </Box>
-            <Caption>{role(c.id)}</Caption>
-          </ClayRole>
-        ))}
-      </Flex>
-    </Box>
   );
 }
 
