@@ -10,21 +10,8 @@ import { RowLink } from '../../parts/RowLink.js';
 import { useBatch, useBatches, useMachines } from '../../wire/queries.js';
 import { change } from '../../wire/save.js';
 import { AllBatches } from './AllBatches.js';
+import { freeName, waitingOf } from './batchList.js';
 import { BatchPlan } from './BatchPlan.js';
-
-/** A name that no batch has yet. */
-export function freeName(taken: ReadonlySet<string>): string {
-  let name = 'New batch';
-  for (let n = 2; taken.has(name); n++) name = `New batch ${n}`;
-  return name;
-}
-
-/** Behind every day, for what is due on none. */
-const NO_DAY = '9999';
-
-/** Those that are not made yet, the next due in front. */
-export const waitingOf = (batches: readonly BatchCard[]): readonly BatchCard[] =>
-  batches.filter((b) => !b.done).sort((a, b) => (a.dueOn ?? NO_DAY).localeCompare(b.dueOn ?? NO_DAY));
 
 interface AddProps {
   readonly onAdd: () => void;
