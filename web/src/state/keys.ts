@@ -1,18 +1,9 @@
 import { useLayoutEffect, useRef } from 'react';
 import { create } from 'zustand';
+import { bindingFor, listed, type Bound, type Focus, type KeyBinding } from './keyFor.js';
 
-/** A key that does something here. `key` as the keyboard gives it: `z`, `Z`, `?`, ` `. */
-export interface KeyBinding {
-  readonly key: string;
-  readonly does: string;
-  readonly run: () => void;
-  readonly hidden?: boolean;
-}
+export type { KeyBinding } from './keyFor.js';
 
-interface Bound {
-  readonly place: string;
-  readonly bindings: readonly KeyBinding[];
-}
 interface Keys {
   readonly places: readonly Bound[];
   readonly set: (place: string, bindings: readonly KeyBinding[] | null) => void;
@@ -22,15 +13,15 @@ interface Keys {
 export const useKeyList = create<Keys>()((set) => ({
   places: [],
   set: (place, bindings) => {
-    set((s) => {
-      const others = s.places.filter((p) => p.place !== place);
-      return { places: bindings ? [...others, { place, bindings }] : others };
-    });
+    set((s) => ({ places: listed(s.places, place, bindings) }));
   },
 }));
 
-const typing = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+function focusOn(target: EventTarget | null): Focus {
+  if (!(target instanceof HTMLElement)) return 'nothing';
+  if (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName)) return 'field';
+  return target instanceof HTMLButtonElement ? 'button' : 'nothing';
+}
 
 /**
  * Keys that work anywhere in `place` while nobody is typing: from the moment it is on the screen, or a quick key
@@ -42,19 +33,14 @@ export function useKeys(place: string, bindings: readonly KeyBinding[]): void {
   const set = useKeyList((s) => s.set);
   const shape = bindings.map((b) => b.key + b.does).join('|');
   useLayoutEffect(() => {
-    set(
-      place,
-      latest.current.filter((b) => !b.hidden),
-    );
+    set(place, latest.current);
     return () => {
       set(place, null);
     };
   }, [place, set, shape]);
   useLayoutEffect(() => {
     const press = (event: KeyboardEvent): void => {
-      if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || typing(event.target)) return;
-      const onButton = event.target instanceof HTMLButtonElement && (event.key === ' ' || event.key === 'Enter');
-      const found = onButton ? undefined : latest.current.find((b) => b.key === event.key);
+      const found = bindingFor(latest.current, event, focusOn(event.target));
       if (!found) return;
       event.preventDefault();
       found.run();
