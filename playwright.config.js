@@ -6,6 +6,7 @@ const executablePath = findChromium();
 export default defineConfig({
   testDir: 'e2e',
   testMatch: '*.spec.ts',
+  globalSetup: './e2e/plant.ts',
   outputDir: 'test-results',
   fullyParallel: true,
   workers: 2,

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { Page } from '@playwright/test';
 import { chromaOf } from './chroma.js';
-import { expect, station, test } from './sledge.js';
+import { expect, station, still, test } from './sledge.js';
 
 const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 const STATIONS = ['Shelf', 'Mixes', 'Sheets', 'Blends', 'Canes', 'Batches', 'Bench', 'Diary'] as const;
@@ -27,7 +27,7 @@ async function openFirst(page: Page, name: (typeof STATIONS)[number]): Promise<v
   if (name === 'Shelf') await main.getByRole('button', { name: /^Carrot/ }).click();
   else if (name === 'Mixes') await main.getByRole('link', { name: 'Radish skin' }).click();
   else if (name !== 'Sheets') await main.getByRole('link').first().click();
-  await page.waitForTimeout(250);
+  await still(page);
 }
 
 /** Buttons of a station beside the one that leads to the garden. */
@@ -89,7 +89,7 @@ for (const [width, height] of [
     for (const path of PAGES) {
       await page.goto(`${sledge.url}/${path}`);
       await expect(page.getByRole('main').getByRole('heading', { level: 1 })).toBeVisible();
-      await page.waitForTimeout(600);
+      await still(page);
       const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
       expect(over, path).toBeLessThanOrEqual(0);
       expect(await barriers(page), path).toEqual([]);

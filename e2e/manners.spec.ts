@@ -1,4 +1,4 @@
-import { edit, expect, saved, station, test } from './sledge.js';
+import { edit, expect, saved, station, still, test } from './sledge.js';
 
 const chips = 'Chips';
 
@@ -88,7 +88,7 @@ test('inches, ounces and Fahrenheit everywhere, and back', async ({ page, sledge
     await station(page, name);
     const link = main.getByRole('link').first();
     if (name !== 'Sheets') await link.click();
-    await page.waitForTimeout(300);
+    await still(page);
     const examples = '1.5 mm · 1/16 in';
     expect((await main.innerText()).replace(examples, '').match(/\d (mm|g|°C)\b/g), name).toBeNull();
   }

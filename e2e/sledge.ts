@@ -1,18 +1,27 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test as base, type Page } from '@playwright/test';
 
 const SCRIPTS = { empty: 'start.mjs', garden: 'demo.mjs' } as const;
 
+/** Where the garden that every errand begins with was planted once, for the workers of the run. */
+export const PLANTED = 'SLEDGE_E2E_GARDEN';
+
 /** A Sledge in a process and a folder of its own. */
 export class Sledge {
   private child: ChildProcess | null = null;
-  private readonly folder = mkdtempSync(join(tmpdir(), 'sledge-e2e-'));
+  readonly folder = mkdtempSync(join(tmpdir(), 'sledge-e2e-'));
   private port = 0;
 
-  constructor(private readonly data: keyof typeof SCRIPTS) {}
+  /** @param from the folder whose data it begins with, as a copy */
+  constructor(
+    private readonly data: keyof typeof SCRIPTS,
+    from?: string,
+  ) {
+    if (from !== undefined) cpSync(from, this.folder, { recursive: true });
+  }
 
   get url(): string {
     return `http://127.0.0.1:${this.port}`;
@@ -67,7 +76,7 @@ interface Fixtures {
 export const test = base.extend<Fixtures>({
   data: ['garden', { option: true }],
   sledge: async ({ data }, use) => {
-    const sledge = new Sledge(data);
+    const sledge = new Sledge(data, data === 'garden' ? process.env[PLANTED] : undefined);
     await sledge.start();
     await use(sledge);
     await sledge.remove();
@@ -90,6 +99,33 @@ export { expect };
 /** All is saved: nothing is on its way any more. */
 export async function saved(page: Page): Promise<void> {
   await expect(page.getByRole('banner').getByRole('status')).not.toHaveText(/Saving|does not answer/);
+}
+
+/** Frames without a change after which a page is taken to be still. */
+const STILL_FRAMES = 20;
+
+/** Waits until nothing on the page has changed for some frames. */
+export async function still(page: Page): Promise<void> {
+  await page.getByRole('main').evaluate(
+    (main, frames) =>
+      new Promise<void>((resolve) => {
+        let left = frames;
+        const watch = new MutationObserver(() => {
+          left = frames;
+        });
+        watch.observe(main, { subtree: true, childList: true, attributes: true, characterData: true });
+        const tick = (): void => {
+          left -= 1;
+          if (left > 0) requestAnimationFrame(tick);
+          else {
+            watch.disconnect();
+            resolve();
+          }
+        };
+        requestAnimationFrame(tick);
+      }),
+    STILL_FRAMES,
+  );
 }
 
 /** Types over a value that is edited where it stands. */

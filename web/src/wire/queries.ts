@@ -121,8 +121,12 @@ export const useCanes = (): UseQueryResult<readonly CaneCard[]> => useRead('/api
 export const useCaneOf = (id: string | undefined): UseQueryResult<CaneAnswer> =>
   useRead(`/api/canes/${id ?? ''}`, id !== undefined);
 export const useSheets = (): UseQueryResult<readonly SheetAnswer[]> => useRead('/api/sheets');
-/** All mixes with their recipes and their predicted colours. */
-export const useAllMixes = (): UseQueryResult<TakeOutAnswer> => useRead('/api/exchange/mixes');
+/**
+ * All mixes with their recipes and their predicted colours. Not kept by its path: what is taken in goes there too, and
+ * has another answer.
+ */
+export const useAllMixes = (): UseQueryResult<TakeOutAnswer> =>
+  useQuery({ queryKey: ['all mixes'], queryFn: () => ask<TakeOutAnswer>('GET', '/api/exchange/mixes') });
 export const useConditioned = (): UseQueryResult<ConditionedAnswer> => useRead('/api/conditioned');
 export const useArchive = (): UseQueryResult<ArchiveAnswer> => useRead('/api/archive');
 export const useChanges = (): UseQueryResult<ChangesAnswer> => useRead('/api/changes');
