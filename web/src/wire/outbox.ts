@@ -66,12 +66,19 @@ interface Waiter {
 const waiters = new Map<string, Waiter[]>();
 /** By address: which version a change of this window made of which. */
 const made = new Map<string, Map<number, number>>();
-let onSettled: (path: string, answer: unknown, more: boolean) => void = () => undefined;
+/** What was sent, the answer to it, and whether a newer change of the same thing is waiting. */
+export interface Settled {
+  readonly method: Letter['method'];
+  readonly path: string;
+  readonly answer: unknown;
+  readonly more: boolean;
+}
+let onSettled: (settled: Settled) => void = () => undefined;
 let running = false;
 let inFlight: string | null = null;
 let wake: (() => void) | null = null;
 
-/** Called after each answer; `more`: a newer change of the same thing is waiting. */
+/** Called after each answer. */
 export function whenSettled(listener: typeof onSettled): void {
   onSettled = listener;
 }
@@ -204,11 +211,8 @@ function settle(letter: Letter, answer: Versioned | undefined): void {
   }
   const waiting = useOutbox.getState().waiting.filter((w) => w.changeId !== letter.changeId);
   useOutbox.setState({ waiting, gone: null });
-  onSettled(
-    letter.path,
-    answer,
-    waiting.some((w) => w.path === letter.path),
-  );
+  const { method, path } = letter;
+  onSettled({ method, path, answer, more: waiting.some((w) => w.path === path) });
 }
 
 function refuse(letter: Letter, error: unknown): void {

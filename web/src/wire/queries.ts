@@ -57,9 +57,10 @@ export const client = new QueryClient({
   },
 });
 
-whenSettled((path, answer, more) => {
+whenSettled(({ method, path, answer, more }) => {
   if (more) return;
-  if (answer !== undefined && typeof answer === 'object' && client.getQueryData([path]))
+  // only what is put is the thing that stands at its address
+  if (method === 'PUT' && answer !== undefined && typeof answer === 'object' && client.getQueryData([path]))
     client.setQueryData([path], answer);
   if (isQuiet()) void client.invalidateQueries();
 });
@@ -121,12 +122,8 @@ export const useCanes = (): UseQueryResult<readonly CaneCard[]> => useRead('/api
 export const useCaneOf = (id: string | undefined): UseQueryResult<CaneAnswer> =>
   useRead(`/api/canes/${id ?? ''}`, id !== undefined);
 export const useSheets = (): UseQueryResult<readonly SheetAnswer[]> => useRead('/api/sheets');
-/**
- * All mixes with their recipes and their predicted colours. Not kept by its path: what is taken in goes there too, and
- * has another answer.
- */
-export const useAllMixes = (): UseQueryResult<TakeOutAnswer> =>
-  useQuery({ queryKey: ['all mixes'], queryFn: () => ask<TakeOutAnswer>('GET', '/api/exchange/mixes') });
+/** All mixes with their recipes and their predicted colours. */
+export const useAllMixes = (): UseQueryResult<TakeOutAnswer> => useRead('/api/exchange/mixes');
 export const useConditioned = (): UseQueryResult<ConditionedAnswer> => useRead('/api/conditioned');
 export const useArchive = (): UseQueryResult<ArchiveAnswer> => useRead('/api/archive');
 export const useChanges = (): UseQueryResult<ChangesAnswer> => useRead('/api/changes');
