@@ -1,17 +1,11 @@
+import { freeName } from '../src/parts/names.js';
+import { ownMachine } from '../src/state/bench.js';
 import fc from 'fast-check';
 import { ofClay } from '#core/material';
 import { machines, setup } from '#demo';
 import type { BatchAnswer, BatchCard, MachinesAnswer } from '#contract';
-import {
-  copyOf,
-  dtoOf,
-  isGeneral,
-  newPiece,
-  ownMachine,
-  refusedOf,
-  settingsOf,
-} from '../src/stations/batches/batchMoves.js';
-import { freeName, waitingOf } from '../src/stations/batches/batchList.js';
+import { copyOf, dtoOf, isGeneral, newPiece, refusedOf, settingsOf } from '../src/stations/batches/batchMoves.js';
+import { waitingOf } from '../src/stations/batches/batchList.js';
 import { cutterWords, unsaid } from '../src/stations/batches/pieceWords.js';
 import { clayId } from './kitchen.js';
 
@@ -102,8 +96,8 @@ test('those that wait stand by the day they are due, without a day last, and non
 test('a new batch gets a name that is not taken', () => {
   fc.assert(
     fc.property(fc.integer({ min: 0, max: 6 }), (n) => {
-      const taken = new Set(['New batch', ...Array.from({ length: n }, (_, i) => `New batch ${i + 2}`)].slice(0, n));
-      expect(taken.has(freeName(taken))).toBe(false);
+      const taken = new Set(['new batch', ...Array.from({ length: n }, (_, i) => `new batch ${i + 2}`)].slice(0, n));
+      expect(taken.has(freeName('New batch', taken).toLowerCase())).toBe(false);
     }),
   );
 });

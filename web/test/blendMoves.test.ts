@@ -1,10 +1,18 @@
 import fc from 'fast-check';
 import { layoutOf, layoutsFor, outlinesOf } from '#core/blend';
 import { ofClay } from '#core/material';
-import { cutsOf as layoutCuts, moved, widestIn, withPoint, withoutPoint } from '../src/stations/blends/cutMoves.js';
+import { moved, widestIn, withPoint, withoutPoint } from '../src/stations/blends/cutMoves.js';
 import { onScreen } from '../src/stations/blends/cutPlace.js';
 import { cutFrom, withPiece } from '../src/stations/blends/pieceMoves.js';
-import { MOST_COLOURS, cutsFor, recoloured, relaid, resized, withoutColour } from '../src/stations/blends/planMoves.js';
+import {
+  MOST_COLOURS,
+  cutsFor,
+  cutsOf as layoutCuts,
+  recoloured,
+  relaid,
+  resized,
+  withoutColour,
+} from '../src/stations/blends/planMoves.js';
 import { discsFor, foldedMm, rectanglesOf } from '../src/stations/blends/stripPlan.js';
 import { placeOnFace } from '../src/stations/blends/tapeWords.js';
 import { layoutIn } from '../src/stations/blends/workedBlend.js';

@@ -1,3 +1,4 @@
+import { massOf } from '#core/clay';
 import { ofMix, type Mixable } from '#core/material';
 import type { PigmentSource } from '#core/colour';
 import { colourOf, flatOf, restsOn, toDiscs, type Book, type MixColour, type Recipe } from '#core/mix';
@@ -62,7 +63,7 @@ function portionsOf(
   const count = toDiscs(recipe, book, needed, volume, pigments);
   const portions = recipe.ingredients.map(({ of }, i) => {
     const discs = count.discs[i] ?? ONE;
-    return { of, discs, grams: (discs.valueOf() * volume * flatOf(of, book).density) / 1000 };
+    return { of, discs, grams: massOf(discs.valueOf() * volume, flatOf(of, book).density) };
   });
   return { portions, made: count.grams, discError: count.error };
 }

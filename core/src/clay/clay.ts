@@ -1,4 +1,4 @@
-import type { Celsius, Density, Grams, Minutes, Mm } from '#core/units';
+import type { Celsius, Density, Grams, Minutes, Mm, Mm3 } from '#core/units';
 
 export const FIRMNESSES = ['soft', 'medium', 'firm', 'crumbly'] as const;
 export type Firmness = (typeof FIRMNESSES)[number];
@@ -44,6 +44,11 @@ export interface Block {
 
 /** g/cm³ of a line whose density nobody has measured: an assumption (docs/models.md §1). */
 export const ASSUMED_DENSITY: Density = 1.9;
+
+const MM3_PER_CM3 = 1000;
+
+/** Grams of clay: m = ρ·V (docs/models.md §1). */
+export const massOf = (volume: Mm3, density: Density): Grams => (volume * density) / MM3_PER_CM3;
 /** Net weight of a small block where none is known: an assumption. */
 export const ASSUMED_BLOCK_GRAMS: Grams = 57;
 

@@ -1,6 +1,7 @@
 export {
   ASSUMED_BLOCK_GRAMS,
   ASSUMED_DENSITY,
+  massOf,
   FIRMNESSES,
   KINDS,
   strengthOf,

@@ -1,3 +1,4 @@
+import { massOf } from '#core/clay';
 import { deltaE, statedPigment, type PigmentSource } from '#core/colour';
 import { Fraction, sumOf, type Grams, type Mm2, type Mm } from '#core/units';
 import { colourOf } from './colourOf.js';
@@ -22,7 +23,7 @@ export function toGrams(flat: Flat, total: Grams): ClayGrams[] {
 
 /** Grams of a mix that a sheet of an area and thickness takes (docs/models.md §1). */
 export function sheetGrams(flat: Flat, area: Mm2, thickness: Mm): Grams {
-  return (flat.density * area * thickness) / 1000;
+  return massOf(area * thickness, flat.density);
 }
 
 /** What {@link untilGone} needs of a flat mix: shares by mass. */
@@ -94,7 +95,7 @@ export function toDiscs(
     discs,
     total: count,
     error: deltaE(colourOf(whole, 'baked', pigments).lab, colourOf(made, 'baked', pigments).lab),
-    grams: (count.valueOf() * discVolume * made.density) / 1000,
+    grams: massOf(count.valueOf() * discVolume, made.density),
   };
 }
 

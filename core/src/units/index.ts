@@ -11,6 +11,7 @@ export {
   type Minutes,
   type Mm,
   type Mm2,
+  type Mm3,
   type UnitSystem,
 } from './measures.js';
 export { NUMBER_PATTERN, readNumber, showNumber } from './number.js';

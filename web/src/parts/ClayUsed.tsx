@@ -1,3 +1,5 @@
+import { UNKNOWN_HEX } from '../theme/grey.js';
+import { leftOf } from '../state/shelf.js';
 import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import { showMass } from '#core/units';
@@ -43,10 +45,10 @@ export function ClayUsed({ used, say, shelf, refusal }: ClayUsedProps): ReactEle
     <Grid as="ul" templateColumns="1fr 1fr" columnGap={6} rowGap={2} aria-label="Clay used" fontSize="h2">
       {used.map(({ clayId, grams }, i) => {
         const clay = shelf.clays.find((c) => c.id === clayId);
-        const left = shelf.blocks.reduce((sum, b) => (b.clayId === clayId ? sum + b.leftGrams : sum), 0);
+        const left = leftOf(shelf, clayId);
         return (
           <Flex as="li" key={clayId} gap={3} alignItems="center">
-            <Box width="34px" height="26px" flex="none" style={{ background: `#${clay?.bakedHex ?? '999999'}` }} />
+            <Box width="34px" height="26px" flex="none" style={{ background: `#${clay?.bakedHex ?? UNKNOWN_HEX}` }} />
             <Box flex={1}>
               {clay?.name}
               <br />

@@ -1,3 +1,4 @@
+import { UNKNOWN_HEX } from '../theme/grey.js';
 import { Box, Flex } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
 import { Link } from 'react-router';
@@ -17,7 +18,7 @@ const shapeOf = ({ kind, form }: Carried): { width: string; height: string; bord
     : { width: '64px', height: kind === 'blend' ? '26px' : '40px', borderRadius: '0' };
 
 function lookOf({ hexes, form }: Carried): string {
-  const colours = (hexes.length > 1 ? hexes : [hexes[0] ?? '999999', hexes[0] ?? '999999'])
+  const colours = (hexes.length > 1 ? hexes : [hexes[0] ?? UNKNOWN_HEX, hexes[0] ?? UNKNOWN_HEX])
     .map((h) => `#${h}`)
     .join(', ');
   return form === 'plug' ? `radial-gradient(${colours})` : `linear-gradient(to right, ${colours})`;

@@ -23,6 +23,9 @@ export const grey = {
   black: '#000000',
 } as const;
 
+/** The same as six digits, where a colour is kept as those. */
+export const UNKNOWN_HEX = grey.unknown.slice(1);
+
 /** Half of the light, to the eye: L* 50 as luminance Y. */
 const HALF_LIGHT = 0.18;
 

@@ -1,3 +1,4 @@
+import { leftOf } from '../state/shelf.js';
 import { useMemo } from 'react';
 import { ASSUMED_DENSITY, strengthOf } from '#core/clay';
 import type { ShelfAnswer } from '#contract';
@@ -18,7 +19,7 @@ export function usePlainClays(shelf: ShelfAnswer, opaqueOnly = false): PlainClay
           strength: strengthOf(c).value,
           learned: learned?.[c.id] ?? null,
           density: shelf.lines.find((l) => l.id === c.lineId)?.density ?? ASSUMED_DENSITY,
-          left: shelf.blocks.reduce((sum, b) => (b.clayId === c.id ? sum + b.leftGrams : sum), 0),
+          left: leftOf(shelf, c.id),
         })),
     [shelf, opaqueOnly, learned],
   );

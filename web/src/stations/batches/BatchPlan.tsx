@@ -1,3 +1,4 @@
+import { ownMachine } from '../../state/bench.js';
 import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useMemo, type ReactElement } from 'react';
 import { useNavigate } from 'react-router';
@@ -9,7 +10,7 @@ import { showDate, today } from '../../state/today.js';
 import { Action, Second, Word } from '../../theme/pieces.js';
 import type { Refused } from '../../wire/ask.js';
 import { change, put, useRefusal } from '../../wire/save.js';
-import { copyOf, dtoOf, isGeneral, newPiece, ownMachine, refusedOf, settingsOf } from './batchMoves.js';
+import { copyOf, dtoOf, isGeneral, newPiece, refusedOf, settingsOf } from './batchMoves.js';
 import { ClayNeeded } from './ClayNeeded.js';
 import { MorePieces } from './MorePieces.js';
 import { Piece } from './Piece.js';

@@ -1,3 +1,4 @@
+import { freeName, takenNames } from '../../parts/names.js';
 import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import { useNavigate, useParams } from 'react-router';
@@ -10,7 +11,7 @@ import { RowLink } from '../../parts/RowLink.js';
 import { useBatch, useBatches, useMachines } from '../../wire/queries.js';
 import { change } from '../../wire/save.js';
 import { AllBatches } from './AllBatches.js';
-import { freeName, waitingOf } from './batchList.js';
+import { waitingOf } from './batchList.js';
 import { BatchPlan } from './BatchPlan.js';
 
 interface AddProps {
@@ -72,7 +73,7 @@ export default function Batches(): ReactElement {
   const machines = useMachines();
   const add = async (): Promise<void> => {
     const id = crypto.randomUUID();
-    const name = freeName(new Set(batches.data?.map((b) => b.name)));
+    const name = freeName('New batch', takenNames(batches.data));
     const dto = { id, version: 0, name, note: '', dueOn: null, pieces: [] };
     if (await change<BatchAnswer>('PUT', `/api/batches/${id}`, dto)) void navigate(`/batches/${id}`);
   };

@@ -1,12 +1,5 @@
 import type { BatchCard } from '#contract';
 
-/** A name that no batch has yet. */
-export function freeName(taken: ReadonlySet<string>): string {
-  let name = 'New batch';
-  for (let n = 2; taken.has(name); n++) name = `New batch ${n}`;
-  return name;
-}
-
 /** Behind every day, for what is due on none. */
 const NO_DAY = '9999';
 

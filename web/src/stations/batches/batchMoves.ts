@@ -1,3 +1,5 @@
+import { asName } from '../../parts/names.js';
+import { ownMachine } from '../../state/bench.js';
 import type { Mixable } from '#core/material';
 import { thicknesses, type SettingThickness } from '#core/sheet';
 import type { BatchAnswer, BatchDto, MachineDto, MachinesAnswer, PieceDto } from '#contract';
@@ -7,10 +9,6 @@ export interface OwnSetting extends SettingThickness {
   readonly machine: MachineDto;
   readonly own: boolean;
 }
-
-/** The machine on the bench, or the first there is. */
-export const ownMachine = ({ machines, setup }: MachinesAnswer): MachineDto | undefined =>
-  machines.find((m) => m.id === setup.machineId) ?? machines[0];
 
 /** All settings that a layer can be rolled at. */
 export function settingsOf(machines: MachinesAnswer): readonly OwnSetting[] {
@@ -54,13 +52,11 @@ export function newPiece(batch: BatchAnswer, machines: MachinesAnswer, of: Mixab
   };
 }
 
-const LONGEST_NAME = 80;
-
 /** The same batch once more, for another day: nothing of it is shared with the first. */
 export const copyOf = (batch: BatchAnswer): BatchDto => ({
   id: crypto.randomUUID(),
   version: 0,
-  name: `${batch.name}, again`.slice(0, LONGEST_NAME),
+  name: asName(`${batch.name}, again`),
   note: batch.note,
   dueOn: null,
   pieces: batch.pieces.map((p) => ({

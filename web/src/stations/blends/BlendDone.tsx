@@ -1,3 +1,4 @@
+import { HARDLY_ANY } from '../../parts/amounts.js';
 import { Box } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import { showMass } from '#core/units';
@@ -11,7 +12,7 @@ import { useUnits } from '../../state/view.js';
 import { Caption } from '../../theme/pieces.js';
 import { change, useRefusal } from '../../wire/save.js';
 import { plugSheet } from './plugSheet.js';
-import { HARDLY_ANY } from './stripPlan.js';
+
 import type { WorkedBlend } from './workedBlend.js';
 
 const KEPT = [

@@ -1,3 +1,4 @@
+import { HARDLY_ANY } from '../../parts/amounts.js';
 import { Box } from '@chakra-ui/react';
 import { memo, type ReactElement } from 'react';
 import { Link } from 'react-router';
@@ -7,7 +8,7 @@ import { Warning } from '../../parts/Warning.js';
 import { useUnits } from '../../state/view.js';
 import { Key, Rule, Second, Strip, Word } from '../../theme/pieces.js';
 import { FadeStrip } from './FadeStrip.js';
-import { HARDLY_ANY, discOf, discsFor, entryFeeds, foldedMm, rectanglesOf, shortOf } from './stripPlan.js';
+import { discOf, discsFor, entryFeeds, foldedMm, rectanglesOf, shortOf } from './stripPlan.js';
 import { Pieces } from './Pieces.js';
 import type { WorkedBlend } from './workedBlend.js';
 

@@ -1,3 +1,5 @@
+import { freeName, takenNames } from '../../parts/names.js';
+import { benchMachine } from '../../state/bench.js';
 import { swatch } from '../../parts/swatch.js';
 import { ofClay } from '#core/material';
 import { Box, Flex, Grid } from '@chakra-ui/react';
@@ -27,13 +29,11 @@ function fading(shelf: ShelfAnswer): readonly ClayDto[] {
 function newBlend(shelf: ShelfAnswer, machines: MachinesAnswer, taken: ReadonlySet<string>): BlendDto | null {
   const [one, other] = fading(shelf).filter((_, i, all) => i === 0 || i === Math.min(2, all.length - 1));
   if (!one || !other) return null;
-  const own = machines.machines.find((m) => m.id === machines.setup.machineId);
-  let name = 'New blend';
-  for (let n = 2; taken.has(name); n++) name = `New blend ${n}`;
+  const own = benchMachine(machines);
   return {
     id: crypto.randomUUID(),
     version: 0,
-    name,
+    name: freeName('New blend', taken),
     note: '',
     retired: false,
     plan: {
@@ -137,7 +137,7 @@ export default function Blends(): ReactElement {
   const [shelf, machines] = [useShelf(), useMachines()];
   const add = async (): Promise<void> => {
     if (!shelf.data || !machines.data) return;
-    const dto = newBlend(shelf.data, machines.data, new Set(blends.data?.map((b) => b.name)));
+    const dto = newBlend(shelf.data, machines.data, takenNames(blends.data));
     if (dto && (await change<BlendAnswer>('PUT', `/api/blends/${dto.id}`, dto))) void navigate(`/blends/${dto.id}`);
   };
   const onAdd = (): void => {

@@ -1,3 +1,5 @@
+import { HARDLY_ANY } from '../../parts/amounts.js';
+import { ARROWS } from '../../parts/arrows.js';
 import { useRef, type KeyboardEvent, type ReactElement } from 'react';
 import { outlinesOf, type Layout } from '#core/blend';
 import { xyzOfHex } from '#core/colour';
@@ -11,8 +13,6 @@ import type { BlendColour } from './workedBlend.js';
 
 /** mm that an arrow key moves a point, and with shift. */
 const [STEP, FAR] = [1, 5];
-/** A colour of fewer grams is not named. */
-const HARDLY_ANY = 0.05;
 
 interface ColoursProps {
   readonly layout: Layout;
@@ -48,13 +48,6 @@ function Colours({ layout, colours, on }: ColoursProps): ReactElement {
   );
 }
 
-const ARROWS: Readonly<Record<string, readonly [x: number, y: number]>> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, 1],
-  ArrowDown: [0, -1],
-};
-
 interface PointProps {
   readonly place: Place;
   readonly label: string;
@@ -71,7 +64,8 @@ function Point({ place, label, layout, on, onGrab, onMove, onRemove }: PointProp
   const byKey = (e: KeyboardEvent): void => {
     const way = ARROWS[e.key];
     const by = e.shiftKey ? FAR : STEP;
-    if (way) onMove({ x: place.x + by * way[0], y: place.y + by * way[1] });
+    // on a sheet up is more
+    if (way) onMove({ x: place.x + by * way[0], y: place.y - by * way[1] });
     const away = e.key === 'Delete' || e.key === 'Backspace';
     if (away) onRemove();
     if (way || away) e.preventDefault();

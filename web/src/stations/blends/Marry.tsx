@@ -1,3 +1,5 @@
+import { cutsOf } from './planMoves.js';
+import { asName } from '../../parts/names.js';
 import { sameMaterial } from '#core/material';
 import { Box } from '@chakra-ui/react';
 import { useMemo, useState, type ReactElement } from 'react';
@@ -53,13 +55,11 @@ interface MarriedProps {
   readonly own: MachineDto | undefined;
 }
 
-const LONGEST_NAME = 80;
-
 /** The two as one blend. @param same both have one colour at the joint */
 const marriedDto = ({ one, other }: Pick<MarriedProps, 'one' | 'other'>, made: Layout, same: boolean): BlendDto => ({
   id: crypto.randomUUID(),
   version: 0,
-  name: `${one.name} and ${other.name}`.slice(0, LONGEST_NAME),
+  name: asName(`${one.name} and ${other.name}`),
   note: '',
   retired: false,
   plan: {
@@ -69,7 +69,7 @@ const marriedDto = ({ one, other }: Pick<MarriedProps, 'one' | 'other'>, made: L
     kind: 'free',
     placed: null,
     colours: [...one.plan.colours, ...other.plan.colours.slice(same ? 1 : 0)],
-    cuts: made.cuts.map((points) => ({ points: [...points] })),
+    cuts: cutsOf(made),
   },
 });
 

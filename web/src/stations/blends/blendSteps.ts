@@ -1,9 +1,10 @@
+import { HARDLY_ANY } from '../../parts/amounts.js';
 import type { Turned, Turning } from '#core/blend';
 import { showLength, showLong, showMass, showSize, type UnitSystem } from '#core/units';
 import type { BlendAnswer, MachineDto, ShelfAnswer } from '#contract';
 import type { BenchWords } from '../../parts/BenchSteps.js';
 import { mixTitle } from '../../parts/making.js';
-import { HARDLY_ANY, entryFeeds, foldedMm, rectanglesOf } from './stripPlan.js';
+import { entryFeeds, foldedMm, rectanglesOf } from './stripPlan.js';
 import { tapeFeeds } from './tapeWords.js';
 import type { WorkedBlend } from './workedBlend.js';
 

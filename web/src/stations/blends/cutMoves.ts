@@ -1,3 +1,4 @@
+import { cutsOf } from './planMoves.js';
 import type { Layout } from '#core/blend';
 import type { CutDto } from '#contract';
 
@@ -8,10 +9,6 @@ export interface Place {
 }
 
 const clamp = (v: number, low: number, high: number): number => Math.min(high, Math.max(low, v));
-
-/** The cuts of a layout, as a plan keeps them. */
-export const cutsOf = (layout: Layout): CutDto[] =>
-  layout.cuts.map((cut) => ({ points: cut.map(({ x, y }) => ({ x, y })) }));
 
 const withCut = (cuts: readonly CutDto[], at: number, points: CutDto['points']): CutDto[] =>
   cuts.map((cut, i) => (i === at ? { points } : cut));

@@ -1,27 +1,24 @@
+import { HARDLY_ANY } from '../../parts/amounts.js';
+import { massOf } from '#core/clay';
+import { leftOf } from '../../state/shelf.js';
 import { layersToRoll } from '#core/blend';
 import { discVolume, feedPlan, thicknesses, type FeedPlan, type SettingThickness } from '#core/sheet';
 import { Fraction, showMass, type UnitSystem } from '#core/units';
 import type { BenchSetupDto, BlendPlanDto, MachineDto, ShelfAnswer } from '#contract';
 import type { WorkedBlend } from './workedBlend.js';
 
-const MM3_PER_CM3 = 1000;
-/** Less than this many grams is nothing. */
-export const HARDLY_ANY = 0.05;
-
 /** Discs for a weight, to the next quarter and at least one. @param disc mm³ of one */
 export const discsFor = (grams: number, density: number, disc: number): Fraction =>
-  new Fraction(Math.max(1, Math.round((4 * grams * MM3_PER_CM3) / (density * disc))), 4);
+  new Fraction(Math.max(1, Math.round((4 * grams) / massOf(disc, density))), 4);
 
 /** What the shelf has too little of, in words. */
 export function shortOf({ colours }: WorkedBlend, shelf: ShelfAnswer, units: UnitSystem): readonly string[] {
-  const left = (clayId: string): number =>
-    shelf.blocks.reduce((sum, b) => (b.clayId === clayId ? sum + b.leftGrams : sum), 0);
   const need = new Map<string, number>();
   for (const { clayId, grams } of colours.flatMap((c) => c.perClay)) need.set(clayId, (need.get(clayId) ?? 0) + grams);
   const name = (id: string): string => shelf.clays.find((c) => c.id === id)?.name ?? '';
   return [...need]
-    .filter(([id, grams]) => grams > left(id) + HARDLY_ANY)
-    .map(([id, grams]) => `${name(id)}, ${showMass(grams - left(id), units)} short`);
+    .filter(([id, grams]) => grams > leftOf(shelf, id) + HARDLY_ANY)
+    .map(([id, grams]) => `${name(id)}, ${showMass(grams - leftOf(shelf, id), units)} short`);
 }
 
 /** The discs that this maker punches: at which setting, and mm³ of one. */

@@ -1,3 +1,4 @@
+import { benchMachine } from '../../state/bench.js';
 import { useCallback, useDeferredValue, useRef, useState } from 'react';
 import type { Mixable } from '#core/material';
 import { attempt } from '#core/units';
@@ -41,7 +42,7 @@ export interface BlendEditing {
 
 export function useBlendEditing(blend: BlendAnswer, machines: MachinesAnswer, shelf: ShelfAnswer): BlendEditing {
   const { plan } = blend;
-  const own = machines.machines.find((m) => m.id === machines.setup.machineId);
+  const own = benchMachine(machines);
   const [dragged, setDragged] = useState<BlendPlanDto['cuts'] | null>(null);
   const [picking, setPicking] = useState<number | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);

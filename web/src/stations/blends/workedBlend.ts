@@ -1,3 +1,4 @@
+import { massOf } from '#core/clay';
 import {
   areasOf,
   compensate,
@@ -149,11 +150,11 @@ export function workedBlend(
   const turning = tapePlanOf(plan, rolled, fade);
   const { finished, winding } = turning;
   const extraMm = winding.extra?.length ?? 0;
-  const extraGrams = (density: number): number => (tapes * extraMm * winding.tapeWidth * turning.mm * density) / 1000;
+  const extraGrams = (density: number): number => massOf(tapes * extraMm * winding.tapeWidth * turning.mm, density);
   const colours = base.map(({ shares, ...c }, i): BlendColour => {
     const area = areas[i] ?? 0;
     const ended = i === (plan.extraAt === 'last' ? base.length - 1 : 0);
-    const cut = (tapes * area * mm * plan.layers * c.density) / 1000;
+    const cut = massOf(tapes * area * mm * plan.layers, c.density);
     const grams = cut + (ended ? extraGrams(c.density) : 0);
     const over = otherHalves(cut, tapes * plan.layers);
     return {

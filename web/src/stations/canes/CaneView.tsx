@@ -1,3 +1,4 @@
+import { benchMachine } from '../../state/bench.js';
 import { Flex, Grid } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import type { Stage } from '#core/cane';
@@ -65,7 +66,7 @@ function WholeCane({ cane, bench, warnings, machines, editing }: WholeProps): Re
         worked={worked}
         paints={paints}
         materials={materials}
-        own={machines.machines.find((m) => m.id === machines.setup.machineId)}
+        own={benchMachine(machines)}
         onChange={editing.save}
       />
       {warnings.map((w, i) => (

@@ -1,3 +1,4 @@
+import { freeName } from '../../parts/names.js';
 import { keyOf, materialIn, ofBlend, ofClay, ofMix } from '#core/material';
 import { PROGRAM_VERSION, type Program, type StartColours } from '#core/cane';
 import type { CaneFile } from '#core/formats';
@@ -87,7 +88,7 @@ export const newCane = (
 ): CaneDto => ({
   id: crypto.randomUUID(),
   version: 0,
-  name: free(name, taken),
+  name: freeName(name, taken),
   note: '',
   retired: false,
   program: { version: PROGRAM_VERSION, steps: [...steps] },
@@ -97,13 +98,6 @@ export const newCane = (
   ends: null,
   ...more,
 });
-
-/** The name, or the name with the first number that is not taken. */
-const free = (wanted: string, taken: ReadonlySet<string>): string => {
-  let name = wanted;
-  for (let n = 2; taken.has(name.toLowerCase()); n++) name = `${wanted} ${n}`;
-  return name;
-};
 
 /** What a material of a file is called, in small letters. */
 const nameIn = (file: CaneFile, key: string): string | undefined =>

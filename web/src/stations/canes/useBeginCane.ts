@@ -1,3 +1,4 @@
+import { takenNames } from '../../parts/names.js';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { StartColours } from '#core/cane';
@@ -14,7 +15,7 @@ export function useBeginCane(shelf: ShelfAnswer, blends: readonly BlendCard[], c
   const navigate = useNavigate();
   const [wrong, setWrong] = useState<string | null>(null);
   const colours = coloursFor(shelf, blends);
-  const taken = new Set(canes.map((c) => c.name.toLowerCase()));
+  const taken = takenNames(canes);
   const keep = async (dto: CaneDto): Promise<void> => {
     if (await change('PUT', `/api/canes/${dto.id}`, dto)) void navigate(`/canes/${dto.id}`);
   };

@@ -1,6 +1,7 @@
+import { useSeen } from '../../parts/useSeen.js';
 import { Entry } from './Entry.js';
 import { Box, Flex, Grid } from '@chakra-ui/react';
-import { useCallback, useDeferredValue, useState, type ReactElement } from 'react';
+import { useDeferredValue, useState, type ReactElement } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { MOST_FOUND, type DiaryListAnswer } from '#contract/diary';
 import { Empty, Reading } from '../../parts/Empty.js';
@@ -66,10 +67,7 @@ export default function Diary(): ReactElement {
   const { entryId } = useParams();
   const [search, setSearch] = useState('');
   const asked = useDeferredValue(search);
-  const [seen, setSeen] = useState<readonly [number, number]>([0, 0]);
-  const onSeen = useCallback((from: number, to: number) => {
-    setSeen([from, to]);
-  }, []);
+  const { seen, onSeen } = useSeen();
   const found = useLongDiary(asked, seen);
   // nothing chosen: what was made last
   const newest = found.at(0)?.id;

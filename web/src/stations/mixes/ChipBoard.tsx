@@ -1,5 +1,6 @@
+import { useSeen } from '../../parts/useSeen.js';
 import { Box, Flex, Grid, chakra } from '@chakra-ui/react';
-import { useCallback, useDeferredValue, useState, type ReactElement } from 'react';
+import { useDeferredValue, useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import { showMass } from '#core/units';
 import type { MixCard, MixSort } from '#contract';
@@ -161,10 +162,7 @@ export function ChipBoard({ chosen, wide = false }: Partial<PlaceProps>): ReactE
   const [frame, width] = useWidth<HTMLDivElement>();
   const lanes = wide ? Math.max(2, Math.floor((width - 16) / LANE)) : 2;
   const asked = useBoardQuery();
-  const [seen, setSeen] = useState<readonly [number, number]>([0, 0]);
-  const onSeen = useCallback((from: number, to: number) => {
-    setSeen([from, to]);
-  }, []);
+  const { seen, onSeen } = useSeen();
   const board = useLongBoard(asked.query, seen);
   const { total } = board;
   const chip = (place: number): ReactElement | null => {

@@ -1,3 +1,4 @@
+import { massOf } from '#core/clay';
 import { Box } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
 import { toDiscs, type Book, type Flat, type Recipe } from '#core/mix';
@@ -19,7 +20,6 @@ interface DiscLineProps {
   readonly onDisc: (disc: { discMm: number } | { discSettingId: string }) => void;
 }
 
-const MM3_PER_CM3 = 1000;
 /** A smaller difference is not worth a word, ΔE00. */
 const SEEN_ERROR = 0.05;
 
@@ -37,7 +37,7 @@ export function DiscLine({
 }: DiscLineProps): ReactElement {
   const units = useUnits();
   const volume = discVolume(discMm, setting.mm);
-  const weight = (volume * flat.density) / MM3_PER_CM3;
+  const weight = massOf(volume, flat.density);
   const words = orSentence(() => {
     const count = toDiscs(recipe, book, grams, volume);
     return (

@@ -16,7 +16,7 @@ import { Caption, Second, Word } from '../../theme/pieces.js';
 import type { Finding } from './useFinding.js';
 import { useFinding } from './useFinding.js';
 import { useKeys } from '../../state/keys.js';
-import { grey } from '../../theme/grey.js';
+import { grey, UNKNOWN_HEX } from '../../theme/grey.js';
 const MOST = [1, 2, 3] as const;
 const MOST_OPTIONS = [
   { value: '1', text: 'one clay' },
@@ -56,7 +56,7 @@ function WantedColour({ finding }: WantedColourProps): ReactElement {
         type="color"
         aria-label="Pick the colour"
         tabIndex={-1}
-        value={`#${(hex ?? '999999').toLowerCase()}`}
+        value={`#${(hex ?? UNKNOWN_HEX).toLowerCase()}`}
         onChange={(e) => {
           setTarget(readColour(e.currentTarget.value));
         }}

@@ -1,3 +1,6 @@
+import { HARDLY_ANY } from '../../parts/amounts.js';
+import { leftOf } from '../../state/shelf.js';
+import { benchMachine } from '../../state/bench.js';
 import { Box, Flex } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import { sheetGrams, toGrams, untilGone, type Book, type Flat, type Recipe } from '#core/mix';
@@ -11,11 +14,11 @@ import { useUnits, useView } from '../../state/view.js';
 import { Caption, Word } from '../../theme/pieces.js';
 import { useMachines } from '../../wire/queries.js';
 import { DiscLine } from './DiscLine.js';
-import { grey } from '../../theme/grey.js';
+import { UNKNOWN_HEX } from '../../theme/grey.js';
 import { change } from '../../wire/save.js';
 
-/** More is not mixed at once, in grams, and less than that many grams short is nothing. */
-const [MOST_GRAMS, HARDLY_ANY] = [1e6, 0.05];
+/** More is not mixed at once, in grams. */
+const MOST_GRAMS = 1e6;
 
 interface HowMuchProps {
   readonly flat: Flat;
@@ -29,7 +32,7 @@ interface HowMuchProps {
 function useDiscs() {
   const { data } = useMachines();
   const setup = data?.setup;
-  const machine = data?.machines.find((m) => m.id === setup?.machineId);
+  const machine = data && benchMachine(data);
   const settings = machine ? thicknesses(machine) : [];
   return {
     setup,
@@ -170,7 +173,7 @@ function ClayList({ flat, book, left }: ClayListProps): ReactElement {
               grams={g}
               short={short > HARDLY_ANY ? short : 0}
               longest={longest}
-              hex={clay?.bakedHex ?? grey.unknown.slice(1)}
+              hex={clay?.bakedHex ?? UNKNOWN_HEX}
             />
           </li>
         );
@@ -184,8 +187,7 @@ export function HowMuch({ shelf, ...own }: HowMuchProps): ReactElement {
   const { mixGrams, setMixGrams } = useView();
   const discs = useDiscs();
   const { flat, book } = own;
-  const left = (clayId: string): number =>
-    shelf.blocks.filter((b) => b.clayId === clayId).reduce((sum, b) => sum + b.leftGrams, 0);
+  const left = (clayId: string): number => leftOf(shelf, clayId);
   const setGrams = (grams: number): void => {
     if (grams > 0 && grams < MOST_GRAMS) setMixGrams(grams);
   };

@@ -1,3 +1,4 @@
+import { asName } from '../../parts/names.js';
 import type { Mixable } from '#core/material';
 import { Box, Flex } from '@chakra-ui/react';
 import { useMemo, useState, type ReactElement } from 'react';
@@ -34,8 +35,6 @@ const KINDS = [
   { value: 'usual', text: 'usual parts' },
   { value: 'equal', text: 'equal steps' },
 ] as const;
-
-const LONGEST_NAME = 80;
 
 interface LadderProps {
   readonly name: string;
@@ -154,7 +153,7 @@ export function Ladder(props: LadderProps): ReactElement | null {
   if (!worked) return null;
   const put = ([one, two]: readonly OnRung[]): void => {
     if (!one || !two) return;
-    const name = `${one.name} ${one.n} to ${two.n} ${two.name}`.slice(0, LONGEST_NAME);
+    const name = asName(`${one.name} ${one.n} to ${two.n} ${two.name}`);
     void make(
       name,
       [one, two].map(({ n, of }) => ({ parts: String(n), of })),

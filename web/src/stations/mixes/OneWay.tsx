@@ -1,3 +1,4 @@
+import { asName } from '../../parts/names.js';
 import { ofClay, ofMix } from '#core/material';
 import { Box, Flex } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
@@ -13,7 +14,6 @@ import { useMakeMix } from './useMakeMix.js';
 
 /** More is not added at once, in grams. */
 const MOST_ADDED = 1e4;
-const LONGEST_NAME = 80;
 
 /** Grams to a hundredth, as exact parts. */
 const exact = (g: number): string => new Fraction(Math.round(g * 100), 100).toFraction();
@@ -38,7 +38,7 @@ export function OneWay({ found, mix, revisionId, grams, wantedHex, shelf }: OneW
       (added[i] ?? 0) > 0 ? [{ parts: exact(added[i] ?? 0), of: ofClay(a.clayId) }] : [],
     );
     void make(
-      `${mix.name} corrected ${crypto.randomUUID().slice(0, 3)}`.slice(0, LONGEST_NAME),
+      asName(`${mix.name} corrected ${crypto.randomUUID().slice(0, 3)}`),
       [{ parts: exact(grams), of: ofMix(revisionId) }, ...went],
       {
         basis: 'mass',

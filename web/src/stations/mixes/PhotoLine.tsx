@@ -1,3 +1,4 @@
+import { FileField } from '../../parts/FileWord.js';
 import { Box } from '@chakra-ui/react';
 import { useRef, useState, type ReactElement } from 'react';
 import type { Lab } from '#core/colour';
@@ -28,8 +29,7 @@ function usePhotograph(onRead: (lab: Lab) => void) {
       setWrong(sentenceOf(error));
     }
   };
-  const open = async (file: File | undefined): Promise<void> => {
-    if (!file) return;
+  const open = async (file: File): Promise<void> => {
     setPhoto(null);
     setGains(NO_CAST);
     setPurpose('neutral');
@@ -94,16 +94,12 @@ export function PhotoLine({ onRead }: { readonly onRead: (lab: Lab) => void }): 
   const { photo, gains, purpose, setPurpose, wrong, open, point } = usePhotograph(onRead);
   return (
     <Box marginTop={2} fontSize="small" role="group" aria-label="Photograph of the chip">
-      <input
-        ref={input}
-        type="file"
+      <FileField
+        field={input}
+        label="Photograph of the chip to open"
         accept="image/*"
-        aria-label="Photograph of the chip to open"
-        tabIndex={-1}
-        style={{ position: 'absolute', opacity: 0, width: 1, height: 1 }}
-        onChange={(e) => {
-          void open(e.currentTarget.files?.[0]);
-          e.currentTarget.value = '';
+        onFile={(file) => {
+          void open(file);
         }}
       />
       <Action

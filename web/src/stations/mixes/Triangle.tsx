@@ -1,3 +1,4 @@
+import { asName } from '../../parts/names.js';
 import { ofClay, type Mixable } from '#core/material';
 import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useMemo, useState, type ReactElement } from 'react';
@@ -15,7 +16,6 @@ import { TrianglePicture, WIDTH } from './TrianglePicture.js';
 import { useMakeMix } from './useMakeMix.js';
 
 const PLACES = ['on top', 'at the left', 'at the right'] as const;
-const LONGEST_NAME = 80;
 
 /** Three clays of the shelf that lie far apart, to begin with. */
 function firstThree(shelf: ShelfAnswer): Other[] {
@@ -143,10 +143,7 @@ function Here({ at, three }: { readonly at: MakeablePoint; readonly three: reado
   });
   const put = (): void => {
     void make(
-      parts
-        .map(({ n, of }) => `${n} ${of.name}`)
-        .join(' to ')
-        .slice(0, LONGEST_NAME),
+      asName(parts.map(({ n, of }) => `${n} ${of.name}`).join(' to ')),
       parts.map(({ n, of }) => ({ parts: String(n), of: of.of })),
     );
   };

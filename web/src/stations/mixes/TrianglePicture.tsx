@@ -1,3 +1,4 @@
+import { ARROWS } from '../../parts/arrows.js';
 import { Box } from '@chakra-ui/react';
 import { useEffect, useRef, type KeyboardEvent, type MouseEvent, type ReactElement } from 'react';
 import { hexOf, xyzOfLab } from '#core/colour';
@@ -14,13 +15,6 @@ const DRAWN = 260;
 const [AT_SIDES, ABOVE] = [20, 10];
 /** Height of a triangle of equal sides, for a side of 1. */
 const TALL = Math.sqrt(3) / 2;
-
-const WAYS: Readonly<Record<string, readonly [x: number, y: number]>> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
-};
 
 interface NamesProps {
   readonly names: readonly string[];
@@ -94,7 +88,7 @@ interface TrianglePictureProps extends NamesProps, PointsProps {
 /** The triangle: a click or the arrow keys choose one of its points. */
 export function TrianglePicture({ corners, names, points, at, onAt }: TrianglePictureProps): ReactElement {
   const walk = (e: KeyboardEvent): void => {
-    const way = WAYS[e.key];
+    const way = ARROWS[e.key];
     if (!way) return;
     e.preventDefault();
     onAt(nextPoint(points, at, way[0], way[1]));

@@ -3,7 +3,7 @@ import { colourOf, flatten, toGrams, type Basis, type Book, type Flat } from '#c
 import { Fraction, sumOf } from '#core/units';
 import type { IngredientDto } from '#contract';
 import { ingredientOf } from '../../state/book.js';
-import { grey } from '../../theme/grey.js';
+import { UNKNOWN_HEX } from '../../theme/grey.js';
 
 /** What is laid down or taken away at once. */
 export const [ONE, HALF, QUARTER] = [new Fraction(1), new Fraction(1, 2), new Fraction(1, 4)];
@@ -34,17 +34,18 @@ export function withParts(ingredients: readonly IngredientDto[], at: number, par
   return rest.length > 0 ? rest : null;
 }
 
-const UNKNOWN = grey.unknown.slice(1);
-
 /** The name and the colour of an ingredient. */
 export function lookOf(i: IngredientDto, book: Book, pigments: PigmentSource): { name: string; hex: string } {
   const { of } = ingredientOf(i);
   if (of.kind === 'clay') {
     const clay = book.clay(of.id);
-    return { name: clay?.name ?? 'a clay', hex: clay?.bakedHex ?? UNKNOWN };
+    return { name: clay?.name ?? 'a clay', hex: clay?.bakedHex ?? UNKNOWN_HEX };
   }
   const recipe = book.recipe(of.id);
-  return { name: book.nameOf(of.id), hex: recipe ? colourOf(flatten(recipe, book), 'baked', pigments).hex : UNKNOWN };
+  return {
+    name: book.nameOf(of.id),
+    hex: recipe ? colourOf(flatten(recipe, book), 'baked', pigments).hex : UNKNOWN_HEX,
+  };
 }
 
 /** Grams of one ingredient in `total` grams of the mix. */

@@ -2,7 +2,7 @@ import { hexOf, readColour, xyzOfLab, type Apart, type Help } from '#core/colour
 import { showLength, type UnitSystem } from '#core/units';
 import type { ClayDto } from '#contract';
 import type { Picked } from '../../parts/MaterialPicker.js';
-import { grey } from '../../theme/grey.js';
+import { UNKNOWN_HEX } from '../../theme/grey.js';
 
 /** A colour of a stack. */
 export interface Layer {
@@ -14,7 +14,7 @@ export interface Layer {
 export const layerOf = ({ name, hexes }: Pick<Picked, 'name' | 'hexes'>): Layer => ({
   key: crypto.randomUUID(),
   name,
-  hex: hexes[0] ?? grey.unknown.slice(1),
+  hex: hexes[0] ?? UNKNOWN_HEX,
 });
 
 /** What the lamp leaves of a colour: its lightness. */

@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { useState, type ReactElement } from 'react';
+import { useMemo, useState, type ReactElement } from 'react';
 import { useNavigate } from 'react-router';
-import { cutterArea, cutterOf, mostOn, showCutter, type Cutter } from '#core/batch';
+import { cutterArea, cutterOf, mostOn, showCutter, type Cutter, type SheetLeft } from '#core/batch';
 import { showArea, showLength, showMass, showSize } from '#core/units';
 import type { SheetAnswer } from '#contract';
 import { ThicknessValue } from '../../parts/Thickness.js';
@@ -21,6 +21,8 @@ import { WindUp } from './WindUp.js';
 /** What the views of a sheet are given. */
 interface SheetProps {
   readonly sheet: SheetAnswer;
+  /** what is left of it */
+  readonly left: SheetLeft;
   readonly refusal: Refused | undefined;
   readonly save: (part: Partial<SheetAnswer>) => void;
 }
@@ -66,9 +68,8 @@ function Head({ sheet, refusal, save }: SheetProps): ReactElement {
 }
 
 /** How thick and how large it is; each can be measured again. */
-function Flat({ sheet, refusal, save }: SheetProps): ReactElement {
+function Flat({ sheet, left, refusal, save }: SheetProps): ReactElement {
   const units = useUnits();
-  const left = leftOfSheet(sheet);
   return (
     <Box lineHeight={1.6}>
       {sheet.layers > 1 ? `${sheet.layers} layers of ` : ''}
@@ -126,9 +127,8 @@ function Plug({ sheet }: { readonly sheet: SheetAnswer }): ReactElement {
 }
 
 /** What was cut from it. */
-function Cuts({ sheet, save }: Omit<SheetProps, 'refusal'>): ReactElement | null {
+function Cuts({ sheet, left, save }: Omit<SheetProps, 'refusal'>): ReactElement | null {
   const units = useUnits();
-  const left = leftOfSheet(sheet);
   if (sheet.cuts.length === 0) return null;
   return (
     <div>
@@ -160,10 +160,10 @@ interface CutPiecesProps extends SheetProps {
 }
 
 /** Pieces are cut from what is left. */
-function CutPieces({ sheet, refusal, save, cutter, bridge }: CutPiecesProps): ReactElement {
+function CutPieces({ sheet, left, refusal, save, cutter, bridge }: CutPiecesProps): ReactElement {
   const units = useUnits();
   const [count, setCount] = useState(1);
-  const fits = mostOn(cutter, { width: sheet.widthMm, length: leftOfSheet(sheet).length, bridge });
+  const fits = mostOn(cutter, { width: sheet.widthMm, length: left.length, bridge });
   const cut = (): void => {
     save({ cuts: [...sheet.cuts, cutOf(cutter, count, bridge)] });
   };
@@ -229,12 +229,13 @@ export function OneSheet({ sheet, cutter, bridge }: OneSheetProps): ReactElement
   };
   useKeys('This sheet', [{ key: 'c', does: 'Carry it on the tile', run: put }]);
   const flat = sheet.form === 'sheet';
-  const own = { sheet, refusal, save };
+  const left = useMemo(() => leftOfSheet(sheet), [sheet]);
+  const own = { sheet, left, refusal, save };
   return (
     <Strip aria-label="The open sheet">
       <Head {...own} />
       {flat ? <Flat {...own} /> : <Plug sheet={sheet} />}
-      <Cuts sheet={sheet} save={save} />
+      <Cuts {...own} />
       {flat && !sheet.gone && <OnTheTable {...own} cutter={cutter} bridge={bridge} path={path} />}
       {!flat && (
         <Box fontSize="small">

@@ -1,3 +1,4 @@
+import { ownMachine } from '../../state/bench.js';
 import { Box, Flex } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
 import { useNavigate } from 'react-router';
@@ -64,8 +65,7 @@ export default function RollSheet(): ReactElement {
   const [machines, shelf] = [useMachines(), useShelf()];
   const roll = useRollPlan();
   if (!machines.data || !shelf.data) return <Reading error={machines.error ?? shelf.error} />;
-  const { machines: all, setup } = machines.data;
-  const own = all.find((m) => m.id === setup.machineId) ?? all[0];
+  const own = ownMachine(machines.data);
   const worked = own && workRoll(own, roll);
   if (!own || !worked || worked.feeds.feeds.length === 0)
     return (

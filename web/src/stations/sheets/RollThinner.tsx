@@ -1,3 +1,4 @@
+import { ownMachine } from '../../state/bench.js';
 import { Box } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import { feedPlan, thicknesses, type SettingThickness } from '#core/sheet';
@@ -44,7 +45,7 @@ export function RollThinner({ sheet, onRolled }: RollThinnerProps): ReactElement
   const units = useUnits();
   const { data } = useMachines();
   const [settingId, setSettingId] = useState<string | null>(null);
-  const own = data?.machines.find((m) => m.id === data.setup.machineId) ?? data?.machines[0];
+  const own = data && ownMachine(data);
   const { length } = leftOfSheet(sheet);
   const stack = sheet.mm * sheet.layers;
   const thinner = own ? thicknesses(own).filter((s) => s.mm < stack * THINNER) : [];

@@ -1,3 +1,4 @@
+import { ownMachine } from '../../state/bench.js';
 import { Flex, Grid } from '@chakra-ui/react';
 import { Suspense, lazy, useState, type ReactElement } from 'react';
 import { useNavigate, useParams } from 'react-router';
@@ -121,7 +122,7 @@ export default function Sheets(): ReactElement {
   useKeys('Sheets', [{ key: 'n', does: 'New machine', run: add }]);
   if (!machines.data) return <Reading error={machines.error} />;
   const { machines: all, setup } = machines.data;
-  const own = all.find((m) => m.id === setup.machineId) ?? all[0];
+  const own = ownMachine(machines.data);
   const chosen = all.find((m) => m.id === machineId) ?? own;
   const choose = (machine: string, setting: string | null): void => {
     setAdding(false);

@@ -1,3 +1,4 @@
+import { benchMachine } from '../../state/bench.js';
 import { Box } from '@chakra-ui/react';
 import { useMemo, type ReactElement } from 'react';
 import { fadeOf, stacked, windUp } from '#core/blend';
@@ -51,7 +52,7 @@ function Winding({ sheet, blend, machines, shelf, onWind }: WindingProps): React
   );
   const { length } = leftOfSheet(sheet);
   if (!fade || length < 1) return null;
-  const own = machines.machines.find((m) => m.id === machines.setup.machineId);
+  const own = benchMachine(machines);
   const lies = { width: sheet.widthMm, length, mm: (sheet.mm * sheet.layers) / (plan.stack ?? 1) };
   const { winding } = tapePlanOf(plan, rolledOn(plan, own), fade, lies);
   const { tape: one, plug } = windUp({ width: lies.width, height: lies.length, thickness: lies.mm }, winding);

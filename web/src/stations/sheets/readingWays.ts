@@ -1,3 +1,4 @@
+import { massOf } from '#core/clay';
 import { ASSUMED_DENSITY } from '#core/clay';
 import {
   SIGMA_OF_WAY,
@@ -50,7 +51,6 @@ export const GAUGE: Readonly<Record<ReadingWay, Reader>> = {
   weighed: (text, { disc }, units) => gaugedByDisc(readMass(text, units), disc, ASSUMED_DENSITY, false),
 };
 
-const MM3_PER_CM3 = 1000;
 /** A usual number of cards. */
 const SOME_CARDS = '5';
 
@@ -59,5 +59,5 @@ export const EXAMPLE: Readonly<Record<ReadingWay, (mm: number, means: Means, uni
   calipers: (mm, _, units) => showLength(mm, units, true),
   cards: () => SOME_CARDS,
   stack: (mm, { layers }, units) => showLength(layers * mm, units, true),
-  weighed: (mm, { disc }, units) => showMass((discVolume(disc, mm) * ASSUMED_DENSITY) / MM3_PER_CM3, units),
+  weighed: (mm, { disc }, units) => showMass(massOf(discVolume(disc, mm), ASSUMED_DENSITY), units),
 };

@@ -1,3 +1,4 @@
+import { asName } from '../../../parts/names.js';
 import { useState } from 'react';
 import { PROGRAM_VERSION, type Do, type Step } from '#core/cane';
 import { keyOf, ofBlend, ofClay } from '#core/material';
@@ -19,7 +20,7 @@ export const twinOf = (cane: CaneAnswer): CaneDto => ({
   ...sentCane(cane),
   id: crypto.randomUUID(),
   version: 0,
-  name: `${cane.name}, twin`.slice(0, 80),
+  name: asName(`${cane.name}, twin`),
   retired: false,
   program: {
     version: PROGRAM_VERSION,

@@ -1,3 +1,4 @@
+import { massOf } from '#core/clay';
 import { Box, Flex } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
 import type { Paint } from '#core/cane';
@@ -28,7 +29,6 @@ const MORE = 0.15;
 
 /** px of a slice, at least, and of the largest that is shown; px that some of them together take. */
 const [SMALLEST, LARGEST, ROOM, MOST_SHOWN] = [6, 320, 300, 3];
-const MM3_PER_CM3 = 1000;
 
 /** Grams of one slice. @param amounts mm² of each material in it */
 const gramsOfSlice = (
@@ -36,10 +36,7 @@ const gramsOfSlice = (
   mm: number,
   materials: SlicesProps['materials'],
 ): number =>
-  amounts.reduce(
-    (sum, [key, area]) => sum + (area * mm * (materials.get(key)?.density ?? ASSUMED_DENSITY)) / MM3_PER_CM3,
-    0,
-  );
+  amounts.reduce((sum, [key, area]) => sum + massOf(area * mm, materials.get(key)?.density ?? ASSUMED_DENSITY), 0);
 
 /** As thick as a setting and a little more. */
 function ToBeRolled({ own, onChange }: Pick<SlicesProps, 'own' | 'onChange'>): ReactElement | null {

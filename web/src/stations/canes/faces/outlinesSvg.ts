@@ -1,3 +1,4 @@
+import { UNKNOWN_HEX } from '../../../theme/grey.js';
 import type { PlainStep } from '../../../workers/canePlain.js';
 import type { CaneMaterial } from '../clay/materials.js';
 
@@ -10,7 +11,7 @@ interface Area {
 const escape = (text: string): string => text.replace(/[&<>"]/g, (c) => `&#${c.charCodeAt(0)};`);
 const hexAt = (material: CaneMaterial | undefined, place: number | null): string => {
   const paint = material?.paint;
-  if (!paint) return '999999';
+  if (!paint) return UNKNOWN_HEX;
   const at = paint.length === 3 || place === null ? 0 : 3 * Math.min(255, Math.floor(place * 256));
   return [0, 1, 2].map((i) => (paint[at + i] ?? 0).toString(16).padStart(2, '0')).join('');
 };

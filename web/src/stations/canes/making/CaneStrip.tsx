@@ -1,3 +1,6 @@
+import { HARDLY_ANY } from '../../../parts/amounts.js';
+import { leftOf } from '../../../state/shelf.js';
+import { benchMachine } from '../../../state/bench.js';
 import { Box } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
 import { Link } from 'react-router';
@@ -10,7 +13,7 @@ import { PaperChoice } from '../../../parts/PaperChoice.js';
 import { Value } from '../../../parts/Value.js';
 import { Warning } from '../../../parts/Warning.js';
 import { useUnits, useView } from '../../../state/view.js';
-import { grey } from '../../../theme/grey.js';
+import { UNKNOWN_HEX } from '../../../theme/grey.js';
 import { Caption, Key, Rule, Second, Strip, Word } from '../../../theme/pieces.js';
 import type { PlainPlan } from '../../../workers/canePlain.js';
 import type { CaneMaterial } from '../clay/materials.js';
@@ -23,8 +26,6 @@ import { Scrap } from './Scrap.js';
 const [LEAST, HANDY] = [18, 50];
 /** A cane cannot begin thinner than it ends: it is begun at most so much shorter than its slices are together. */
 const SHORTER = 0.8;
-/** Less than this many grams short is nothing. */
-const SHORT_SHOWN = 0.05;
 
 interface CaneStripProps {
   readonly cane: CaneAnswer;
@@ -50,8 +51,7 @@ export function CaneStrip({ plan, ...own }: CaneStripProps): ReactElement {
         <Warning>{plan}</Warning>
       </Strip>
     );
-  const { machines, setup } = own.machines;
-  const all: Own = { ...own, plan, machine: machines.find((m) => m.id === setup.machineId) };
+  const all: Own = { ...own, plan, machine: benchMachine(own.machines) };
   return (
     <Strip aria-label="Clay and what to begin with">
       <ClayToRoll {...all} />
@@ -118,7 +118,7 @@ interface OneClayProps {
 function OneClay({ clayId, grams, longest, shelf }: OneClayProps): ReactElement {
   const units = useUnits();
   const clay = shelf.clays.find((c) => c.id === clayId);
-  const left = shelf.blocks.reduce((sum, b) => (b.clayId === clayId ? sum + b.leftGrams : sum), 0);
+  const left = leftOf(shelf, clayId);
   const short = Math.max(0, grams - left);
   return (
     <Box as="li" marginBottom={2}>
@@ -126,11 +126,9 @@ function OneClay({ clayId, grams, longest, shelf }: OneClayProps): ReactElement 
         <b>{clay?.name}</b>
         <b>{showMass(grams, units)}</b>
       </Box>
-      <AmountBar grams={grams} short={short} longest={longest} hex={clay?.bakedHex ?? grey.unknown.slice(1)} />
+      <AmountBar grams={grams} short={short} longest={longest} hex={clay?.bakedHex ?? UNKNOWN_HEX} />
       <Caption>
-        {short > SHORT_SHOWN
-          ? `${showMass(left, units)} on the shelf, ${showMass(short, units)} short`
-          : 'on the shelf'}
+        {short > HARDLY_ANY ? `${showMass(left, units)} on the shelf, ${showMass(short, units)} short` : 'on the shelf'}
       </Caption>
     </Box>
   );

@@ -1,3 +1,4 @@
+import { benchMachine } from '../../../state/bench.js';
 import { Box, Flex } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
 import { Link, useNavigate } from 'react-router';
@@ -36,7 +37,7 @@ export function MakeCane({ cane, worked, materials, paints, shelf, machines }: M
         <Link to={`/canes/${cane.id}`}>back to the cane</Link>
       </Flex>
     );
-  const own = machines.machines.find((m) => m.id === machines.setup.machineId);
+  const own = benchMachine(machines);
   const { steps } = cane.program;
   const words = caneSteps(
     steps,

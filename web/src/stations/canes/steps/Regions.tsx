@@ -1,3 +1,4 @@
+import { massOf } from '#core/clay';
 import { Box, Flex } from '@chakra-ui/react';
 import { useMemo, type ReactElement } from 'react';
 import type { Fill, Region } from '#core/cane';
@@ -31,7 +32,6 @@ const KINDS = [
 
 /** Areas below this many mm² are shown with a decimal. */
 const SMALL = 10;
-const MM3_PER_CM3 = 1000;
 
 interface GroupProps extends Own {
   readonly group: readonly Region[];
@@ -47,7 +47,7 @@ function GroupSize({ group, fill, step, materials }: GroupProps): ReactElement {
   const density = materials.get(keyIn(fill))?.density ?? ASSUMED_DENSITY;
   return (
     <Second>
-      {area.toFixed(area < SMALL ? 1 : 0)} mm², {showMass((area * step.length * density) / MM3_PER_CM3, units)} in{' '}
+      {area.toFixed(area < SMALL ? 1 : 0)} mm², {showMass(massOf(area * step.length, density), units)} in{' '}
       {showLength(step.length, units)}
     </Second>
   );

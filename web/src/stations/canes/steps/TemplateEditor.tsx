@@ -7,7 +7,7 @@ import { PaperChoice } from '../../../parts/PaperChoice.js';
 import { CountValue, LengthValue } from '../../../parts/Value.js';
 import { Warning } from '../../../parts/Warning.js';
 import { useUnits, useView } from '../../../state/view.js';
-import { grey } from '../../../theme/grey.js';
+import { UNKNOWN_HEX } from '../../../theme/grey.js';
 import { Caption, Word } from '../../../theme/pieces.js';
 import { askPicture, openPicture } from '../../../workers/picture.js';
 import { readAside } from '../../../workers/reading.js';
@@ -90,7 +90,7 @@ function FromFile({ taking }: { readonly taking: Taking }): ReactElement {
 /** Outlines drawn by hand. */
 function ByHand({ step, materials, onChange }: Own): ReactElement {
   const [drawing, setDrawing] = useState(false);
-  const colourOf = ({ fill }: Region): string => materials.get(keyIn(fill))?.hexes[0] ?? grey.unknown.slice(1);
+  const colourOf = ({ fill }: Region): string => materials.get(keyIn(fill))?.hexes[0] ?? UNKNOWN_HEX;
   return (
     <>
       <Word

@@ -1,8 +1,8 @@
+import { benchMachine } from '../../../state/bench.js';
 import { Box } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
 import type { StepOf } from '#core/cane';
 import { showLength } from '#core/units';
-import type { MachineDto, MachinesAnswer } from '#contract';
 import { ThicknessValue } from '../../../parts/Thickness.js';
 import { Value } from '../../../parts/Value.js';
 import { useUnits } from '../../../state/view.js';
@@ -19,13 +19,11 @@ const MOST_SETTINGS = 12;
 /** Rollers halve a stack at most: so thin is the next setting that is offered. */
 const HALF = 0.5;
 
-const ownOf = (answer: MachinesAnswer | undefined): MachineDto | undefined =>
-  answer?.machines.find((m) => m.id === answer.setup.machineId);
-
 /** The settings it goes through, one after the other. */
 function Through({ of }: { readonly of: EditorProps<Thin> }): ReactElement {
   const units = useUnits();
-  const own = ownOf(useMachines().data);
+  const { data } = useMachines();
+  const own = data && benchMachine(data);
   const { through } = of.step;
   return (
     <>

@@ -1,3 +1,4 @@
+import type { Paint } from '#core/cane';
 import { showLength, showMass, type UnitSystem } from '#core/units';
 import type { CaneAnswer, MachineDto } from '#contract';
 import { PT, PaperBook, type PaperPage } from '../../../parts/pdfPage.js';
@@ -85,11 +86,12 @@ function writeClay(column: Column, { cane, plan, there, materials, own, coreMm, 
   column.gap();
 }
 
+type Paints = Readonly<Record<string, Paint>>;
+
 /** The face after a step, with its words below. @param x mm from the left */
-async function writeFace(column: Column, sheet: BuildSheet, at: number, x: number): Promise<void> {
-  const { cane, plan, materials, units } = sheet;
+async function writeFace(column: Column, sheet: BuildSheet, paints: Paints, at: number, x: number): Promise<void> {
+  const { cane, plan, units } = sheet;
   const [step, stage] = [cane.program.steps[at], plan.stages[at]];
-  const paints = Object.fromEntries([...materials].map(([key, m]) => [key, m.paint]));
   const picture = await faceFile({ id: cane.id, at, size: FACE_PX, paints });
   const { book, page, y } = column;
   if (picture) {
@@ -108,6 +110,7 @@ async function writeFace(column: Column, sheet: BuildSheet, at: number, x: numbe
 async function writeSteps(column: Column, sheet: BuildSheet): Promise<void> {
   const { room, left } = column.book;
   const { steps } = sheet.cane.program;
+  const paints = Object.fromEntries([...sheet.materials].map(([key, m]) => [key, m.paint]));
   const perRow = Math.max(1, Math.floor(room.width / COLUMN));
   const width = room.width / perRow;
   // the title does not stay behind alone
@@ -115,7 +118,8 @@ async function writeSteps(column: Column, sheet: BuildSheet): Promise<void> {
   column.line('Steps', TITLE, true);
   for (let i = 0; i < steps.length; i += perRow) {
     column.room(FACE + WORDS);
-    for (let k = 0; k < perRow && i + k < steps.length; k++) await writeFace(column, sheet, i + k, left + k * width);
+    for (let k = 0; k < perRow && i + k < steps.length; k++)
+      await writeFace(column, sheet, paints, i + k, left + k * width);
     column.y += FACE + WORDS;
   }
 }

@@ -1,3 +1,4 @@
+import { massOf } from '#core/clay';
 import { materialIn } from '#core/material';
 import { usable, type Stage } from '#core/cane';
 import { showLength, showLong, showSize, type UnitSystem } from '#core/units';
@@ -76,7 +77,7 @@ export function gramsOf(
 } {
   const perMaterial = volumes.flatMap(([key, volume]) => {
     const material = materials.get(key);
-    return material ? [{ material, grams: (volume * material.density) / 1000 }] : [];
+    return material ? [{ material, grams: massOf(volume, material.density) }] : [];
   });
   const perClay = new Map<string, number>();
   for (const { material, grams } of perMaterial)

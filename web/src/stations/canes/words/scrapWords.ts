@@ -1,3 +1,4 @@
+import { UNKNOWN_HEX } from '../../../theme/grey.js';
 import { coresFrom, sortScrap, type ScrapHeap } from '#core/cane';
 import { hexOf, labOf, mixPigments, xyzOfLab } from '#core/colour';
 import { showMass, type UnitSystem } from '#core/units';
@@ -40,7 +41,7 @@ export function kneaded(volumes: ReadonlyMap<string, number>, materials: Readonl
     return material ? [{ pigment: material.pigment, volume }] : [];
   });
   return known.length === 0
-    ? '999999'
+    ? UNKNOWN_HEX
     : hexOf(
         xyzOfLab(
           labOf(

@@ -1,12 +1,11 @@
-import { Box, Flex } from '@chakra-ui/react';
-import { useRef, useState, type ReactElement } from 'react';
+import { FilePage, OpenFile } from '../../../parts/OpenFile.js';
+import { Box } from '@chakra-ui/react';
+import { useState, type ReactElement } from 'react';
 import { writeMixCsv, writeMixJson } from '#core/formats';
 import { sentenceOf } from '#core/units';
 import type { TakeOutAnswer } from '#contract';
 import { COLOUR_KINDS, saveFile } from '../../../parts/saveFile.js';
-import { Warning } from '../../../parts/Warning.js';
-import { useKeys } from '../../../state/keys.js';
-import { Action, Caption, Key, Second, Word } from '../../../theme/pieces.js';
+import { Caption, Word } from '../../../theme/pieces.js';
 import { ask } from '../../../wire/ask.js';
 import { Labels } from './Labels.js';
 import { lookInto, type Looked } from './lookedAt.js';
@@ -14,49 +13,6 @@ import { Preview } from './Preview.js';
 
 /** Colours without their recipes are written in these. */
 const COLOURS_ONLY = COLOUR_KINDS.filter((k) => k.ending !== 'csv' && k.ending !== 'json');
-
-interface OpenFileProps {
-  readonly busy: boolean;
-  readonly wrong: string | null;
-  readonly onFile: (file: File | undefined) => void;
-}
-
-/** Where a file is opened. */
-function OpenFile({ busy, wrong, onFile }: OpenFileProps): ReactElement {
-  const input = useRef<HTMLInputElement>(null);
-  const open = (): void => {
-    input.current?.click();
-  };
-  useKeys('In and out', [{ key: 'o', does: 'Open a file', run: open }]);
-  return (
-    <Box border="dashed" padding={5}>
-      <input
-        ref={input}
-        type="file"
-        accept=".csv,.gpl,.ase,.css,.json"
-        aria-label="File to open"
-        style={{ position: 'absolute', opacity: 0, width: 1, height: 1 }}
-        tabIndex={-1}
-        onChange={(e) => {
-          onFile(e.currentTarget.files?.[0]);
-          e.currentTarget.value = '';
-        }}
-      />
-      <Action disabled={busy} onClick={open}>
-        {busy ? 'Reading …' : 'Open a file'} <Key>O</Key>
-      </Action>
-      <Second>
-        {' '}
-        or drop one here: .csv, .gpl, .ase, .css or .json. You see what is in it before anything is taken in.
-      </Second>
-      {wrong !== null && (
-        <Box marginTop={3}>
-          <Warning>{wrong}</Warning>
-        </Box>
-      )}
-    </Box>
-  );
-}
 
 interface OutProps {
   readonly onOut: (write: (all: TakeOutAnswer) => void) => void;
@@ -120,8 +76,7 @@ function useFiles() {
   const [looked, setLooked] = useState<Looked | null>(null);
   const [busy, setBusy] = useState(false);
   const [wrong, setWrong] = useState<string | null>(null);
-  const look = async (file: File | undefined): Promise<void> => {
-    if (!file) return;
+  const look = async (file: File): Promise<void> => {
     setBusy(true);
     setWrong(null);
     setLooked(null);
@@ -148,32 +103,22 @@ function useFiles() {
 /** Mixes and colours out to files and in from them, and chips on paper. */
 export function Exchange(): ReactElement {
   const { looked, busy, wrong, look, out, leave } = useFiles();
+  const onFile = (file: File): void => {
+    void look(file);
+  };
   return (
-    <Flex
-      direction="column"
-      gap={5}
-      padding={5}
-      overflowY="auto"
-      minWidth={0}
-      onDragOver={(e) => {
-        e.preventDefault();
-      }}
-      onDrop={(e) => {
-        e.preventDefault();
-        void look(e.dataTransfer.files[0]);
-      }}
-    >
-      <Flex alignItems="baseline" gap={4} wrap="wrap">
-        <h1>In and out</h1>
-        <Second>mixes and colours as files that other programs read too</Second>
-      </Flex>
+    <FilePage title="In and out" about="mixes and colours as files that other programs read too" onFile={onFile}>
       <OpenFile
-        busy={busy}
+        place="In and out"
+        label="File to open"
+        accept=".csv,.gpl,.ase,.css,.json"
+        what="a file"
+        busy={busy ? 'Reading …' : null}
         wrong={wrong}
-        onFile={(file) => {
-          void look(file);
-        }}
-      />
+        onFile={onFile}
+      >
+        or drop one here: .csv, .gpl, .ase, .css or .json. You see what is in it before anything is taken in.
+      </OpenFile>
       {looked && <Preview key={looked.fileName} looked={looked} onLeave={leave} />}
       <Out
         onOut={(write) => {
@@ -181,6 +126,6 @@ export function Exchange(): ReactElement {
         }}
       />
       <Labels />
-    </Flex>
+    </FilePage>
   );
 }

@@ -1,3 +1,4 @@
+import { asName } from '../../../parts/names.js';
 import type { ColourFile, FileContent, MixLine } from '#core/formats';
 import type { PaletteDto, TakeInAnswer } from '#contract';
 import { NoAnswer, ask } from '../../../wire/ask.js';
@@ -34,22 +35,17 @@ export function contentWords(content: FileContent): string {
   return content.holds === 'mixes' ? `${content.mixes.length} mixes` : 'cannot be taken in';
 }
 
-const [LONGEST_NAME, LONGEST_NOTE] = [80, 2000];
+const LONGEST_NOTE = 2000;
 
 /** The colours of a file as a palette without a picture. */
 export const paletteFrom = (file: ColourFile, fileName: string): PaletteDto => ({
   id: crypto.randomUUID(),
   version: 0,
-  name: file.name.replaceAll('"', '').slice(0, LONGEST_NAME) || 'Palette',
+  name: asName(file.name.replaceAll('"', '')) || 'Palette',
   note: `from ${fileName}`.slice(0, LONGEST_NOTE),
   pictureId: null,
   gainR: 1,
   gainG: 1,
   gainB: 1,
-  swatches: file.colours.map((c) => ({
-    id: crypto.randomUUID(),
-    name: c.name.slice(0, LONGEST_NAME),
-    ...c.lab,
-    share: c.share,
-  })),
+  swatches: file.colours.map((c) => ({ id: crypto.randomUUID(), name: asName(c.name), ...c.lab, share: c.share })),
 });

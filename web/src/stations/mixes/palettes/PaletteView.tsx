@@ -1,3 +1,4 @@
+import { HARDLY_ANY } from '../../../parts/amounts.js';
 import { Box, Flex, Grid } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
 import { Link, useNavigate } from 'react-router';
@@ -26,8 +27,6 @@ const SPLITS = [
 ] as const;
 /** More is not mixed at once, in grams. */
 const MOST_GRAMS = 1e5;
-/** Less than this many grams short is nothing. */
-const SHORT_SHOWN = 0.05;
 
 /** All of a palette, as its views are given it. */
 interface Parts {
@@ -203,7 +202,7 @@ function ClayForAll({ all }: { readonly all: Mixes['all'] }): ReactElement {
             <b>{c.name}</b>
             <span>
               {showMass(c.grams, units)}
-              {c.short > SHORT_SHOWN ? `, ${showMass(c.short, units)} short` : ''}
+              {c.short > HARDLY_ANY ? `, ${showMass(c.short, units)} short` : ''}
             </span>
           </Flex>
           <AmountBar grams={c.grams} short={c.short} longest={longest} hex={c.hex} />

@@ -1,13 +1,12 @@
+import { FilePage, OpenFile } from '../../../parts/OpenFile.js';
 import { Box, Flex, Grid } from '@chakra-ui/react';
-import { useRef, useState, type ReactElement } from 'react';
+import { useState, type ReactElement } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { hexOf, xyzOfLab } from '#core/colour';
 import { sentenceOf } from '#core/units';
 import type { PaletteCard, ShelfAnswer } from '#contract';
 import { Reading } from '../../../parts/Empty.js';
-import { Warning } from '../../../parts/Warning.js';
-import { useKeys } from '../../../state/keys.js';
-import { Action, Caption, Key, Second } from '../../../theme/pieces.js';
+import { Caption, Second } from '../../../theme/pieces.js';
 import { usePalette, usePalettes } from '../../../wire/queries.js';
 import { openPhotograph } from '../../../parts/openPhotograph.js';
 import { PaletteView } from './PaletteView.js';
@@ -29,8 +28,7 @@ function useOpening() {
   const navigate = useNavigate();
   const [busy, setBusy] = useState(false);
   const [wrong, setWrong] = useState<string | null>(null);
-  const open = async (file: File | undefined): Promise<void> => {
-    if (!file) return;
+  const open = async (file: File): Promise<void> => {
     setBusy(true);
     setWrong(null);
     try {
@@ -43,71 +41,32 @@ function useOpening() {
   return { busy, wrong, open };
 }
 
-interface OpenBoxProps {
-  readonly opening: ReturnType<typeof useOpening>;
-  /** nothing else is there to do */
-  readonly main: boolean;
-}
-
-/** Where a photograph is opened. */
-function OpenBox({ opening: { busy, wrong, open }, main }: OpenBoxProps): ReactElement {
-  const input = useRef<HTMLInputElement>(null);
-  const ask = (): void => {
-    input.current?.click();
-  };
-  useKeys('Palettes', [{ key: 'o', does: 'Open a photograph', run: ask }]);
-  return (
-    <Box border="dashed" padding={5}>
-      <input
-        ref={input}
-        type="file"
-        accept="image/*"
-        aria-label="Photograph to open"
-        style={{ position: 'absolute', opacity: 0, width: 1, height: 1 }}
-        tabIndex={-1}
-        onChange={(e) => {
-          void open(e.currentTarget.files?.[0]);
-          e.currentTarget.value = '';
-        }}
-      />
-      <Action main={main} disabled={busy} onClick={ask}>
-        {busy ? 'Opening …' : 'Open a photograph'} <Key>O</Key>
-      </Action>
-      <Second> or drop one here. It stays on this machine.</Second>
-      {wrong !== null && (
-        <Box marginTop={3}>
-          <Warning>{wrong}</Warning>
-        </Box>
-      )}
-    </Box>
-  );
-}
-
 function AllPalettes(): ReactElement {
   const all = usePalettes();
-  const opening = useOpening();
+  const { busy, wrong, open } = useOpening();
   if (!all.data) return <Reading error={all.error} />;
   const none = all.data.length === 0;
+  const onFile = (file: File): void => {
+    void open(file);
+  };
   return (
-    <Flex
-      direction="column"
-      gap={5}
-      padding={5}
-      overflowY="auto"
-      minWidth={0}
-      onDragOver={(e) => {
-        e.preventDefault();
-      }}
-      onDrop={(e) => {
-        e.preventDefault();
-        void opening.open(e.dataTransfer.files[0]);
-      }}
+    <FilePage
+      title="Colours of a photograph"
+      about="each with the mix of your clays that comes nearest"
+      onFile={onFile}
     >
-      <Flex alignItems="baseline" gap={4} wrap="wrap">
-        <h1>Colours of a photograph</h1>
-        <Second>each with the mix of your clays that comes nearest</Second>
-      </Flex>
-      <OpenBox opening={opening} main={none} />
+      <OpenFile
+        place="Palettes"
+        label="Photograph to open"
+        accept="image/*"
+        what="a photograph"
+        busy={busy ? 'Opening …' : null}
+        wrong={wrong}
+        main={none}
+        onFile={onFile}
+      >
+        or drop one here. It stays on this machine.
+      </OpenFile>
       <Grid as="ul" templateColumns="repeat(auto-fill, minmax(260px, 1fr))" gap={5} aria-label="Palettes">
         {all.data.map((card) => (
           <li key={card.id}>
@@ -121,7 +80,7 @@ function AllPalettes(): ReactElement {
           white in it.
         </Second>
       )}
-    </Flex>
+    </FilePage>
   );
 }
 

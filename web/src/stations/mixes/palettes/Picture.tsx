@@ -1,3 +1,4 @@
+import { ARROWS } from '../../../parts/arrows.js';
 import { Box } from '@chakra-ui/react';
 import {
   useEffect,
@@ -32,12 +33,6 @@ interface Point {
 }
 const ROOM = { width: 520, height: 360 };
 
-const ARROWS: Readonly<Record<string, Point>> = {
-  ArrowLeft: { x: -1, y: 0 },
-  ArrowRight: { x: 1, y: 0 },
-  ArrowUp: { x: 0, y: -1 },
-  ArrowDown: { x: 0, y: 1 },
-};
 /** Pixels that an arrow key moves the patch with shift. */
 const FAR = 20;
 /** px of the screen for a pixel of the picture, at most, and from where pixels are shown as squares. */
@@ -56,9 +51,9 @@ const inside = ({ width, height }: Size, p: Point): Point => ({
 });
 
 /** Where an arrow key leads: the first one to the middle of the picture. */
-function moved(size: Size, at: Point | null, way: Point, by: number): Point {
+function moved(size: Size, at: Point | null, [dx, dy]: readonly [number, number], by: number): Point {
   if (!at) return { x: Math.floor(size.width / 2), y: Math.floor(size.height / 2) };
-  return inside(size, { x: at.x + way.x * by, y: at.y + way.y * by });
+  return inside(size, { x: at.x + dx * by, y: at.y + dy * by });
 }
 
 /** The frame of the patch. @param scale px for a pixel */

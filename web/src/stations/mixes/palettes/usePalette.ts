@@ -1,3 +1,4 @@
+import { UNKNOWN_HEX } from '../../../theme/grey.js';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Gains } from '#core/picture';
@@ -80,7 +81,7 @@ export function useMixes(palette: PaletteDto, shelf: ShelfAnswer) {
   const done = matches.filter((m) => m !== undefined).length;
   const all = clayForAll(rows).map((c) => ({
     ...c,
-    hex: book.clay(c.clayId)?.bakedHex ?? '999999',
+    hex: book.clay(c.clayId)?.bakedHex ?? UNKNOWN_HEX,
     short: Math.max(0, c.grams - (clays.find((own) => own.id === c.clayId)?.left ?? 0)),
   }));
   const print = (): void => {
