@@ -5,6 +5,7 @@ import type { PlainStep, PlanAnswer } from '#contract';
 import { Block } from '../../parts/Block.js';
 import { CutLayout } from '../../parts/CutLayout.js';
 import { DiscStack } from '../../parts/DiscStack.js';
+import { ofKind, type ByKind } from '../../parts/ofKind.js';
 import { Caption } from '../../theme/pieces.js';
 
 const slab = (hex: string, width: number, height: number): ReactElement => (
@@ -106,7 +107,7 @@ const cut = ({ layout, sheet, cutter }: StepOf<'cut'>): ReactElement => (
   />
 );
 
-const ART: { readonly [K in Kind]: (step: StepOf<K>, clays: Clays) => ReactElement | null } = {
+const ART: ByKind<PlainStep, [clays: Clays], ReactElement | null> = {
   condition,
   mix,
   roll,
@@ -122,6 +123,5 @@ interface StepArtProps {
 
 /** The clay of a step, raw as it lies on the bench. */
 export function StepArt({ step, clays }: StepArtProps): ReactElement | null {
-  const draw = ART[step.kind] as (step: PlainStep, clays: Clays) => ReactElement | null;
-  return draw(step, clays);
+  return ofKind(ART, step, clays);
 }

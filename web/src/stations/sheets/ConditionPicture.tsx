@@ -1,9 +1,9 @@
 import type { ReactElement, ReactNode } from 'react';
 import type { ConditionStep } from '#core/sheet';
+import { ofKind, type ByKind } from '../../parts/ofKind.js';
 import { grey } from '../../theme/grey.js';
 
-type Kind = ConditionStep['kind'];
-type StepOf<K extends Kind> = Extract<ConditionStep, { readonly kind: K }>;
+type Pass = Extract<ConditionStep, { readonly kind: 'pass' }>;
 
 const WIDE = 140;
 const HIGH = 70;
@@ -16,7 +16,7 @@ const block = (width: number, height: number): ReactNode => <rect y={HIGH - heig
 const sliceWidth = (mm: number): number => Math.max(3, Math.min(18, mm * 5));
 
 /** How a sheet is folded before it goes in again. */
-const FOLDED: Readonly<Record<StepOf<'pass'>['fold'], ReactNode>> = {
+const FOLDED: Readonly<Record<Pass['fold'], ReactNode>> = {
   'sides to the middle': (
     <>
       <rect y="58" width="132" height="12" />
@@ -36,7 +36,7 @@ const FOLDED: Readonly<Record<StepOf<'pass'>['fold'], ReactNode>> = {
 const whole = (): ReactNode => block(70, 56);
 
 /** The clay at each kind of step. */
-const PICTURES: { readonly [K in Kind]: (step: StepOf<K>) => ReactNode } = {
+const PICTURES: ByKind<ConditionStep, [], ReactNode> = {
   warm: whole,
   cool: whole,
   softener: whole,
@@ -64,10 +64,9 @@ interface ConditionPictureProps {
 
 /** The clay at a step: a block, slices, a folded sheet, a rope. */
 export function ConditionPicture({ step, hex }: ConditionPictureProps): ReactElement {
-  const draw = PICTURES[step.kind] as (step: ConditionStep) => ReactNode;
   return (
     <svg width={WIDE} height={HIGH} fill={`#${hex}`} aria-hidden>
-      {draw(step)}
+      {ofKind(PICTURES, step)}
     </svg>
   );
 }

@@ -78,7 +78,7 @@ function Sentence({ worked }: WorkedProps): ReactElement {
   const options = settings.map((s) => ({ value: s.id, text: s.label }));
   return (
     <Box fontSize="small">
-      <Stack worked={worked} /> , {showLength(mm, units, true)} together, to your{' '}
+      <Stack worked={worked} />, {showLength(mm, units, true)} together, to your{' '}
       <Choice
         label="Setting to end at"
         value={to.id}

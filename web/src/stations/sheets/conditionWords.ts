@@ -1,5 +1,6 @@
 import type { ConditionPlan, ConditionStep, ConditionWarning, Conditioner } from '#core/sheet';
 import { showLength, showMass, showMinutes, type UnitSystem } from '#core/units';
+import { ofKind, type ByKind } from '../../parts/ofKind.js';
 import type { BenchWords } from '../../parts/BenchSteps.js';
 
 export const SCHOOL_WORDS: Readonly<Record<Conditioner, string>> = {
@@ -51,9 +52,6 @@ function passLine({ fold, portions }: Extract<ConditionStep, { kind: 'pass' }>):
   return `${how}, again and again${each}.`;
 }
 
-type Kind = ConditionStep['kind'];
-type StepOf<K extends Kind> = Extract<ConditionStep, { readonly kind: K }>;
-
 const minutes = (step: { readonly minutes: number }): string => String(step.minutes);
 
 /** Clay that is too much for one go. */
@@ -63,7 +61,7 @@ const lots = (step: { readonly portions: number; readonly grams: number }, units
 /** Said to those who see for themselves when it is enough. */
 const ENOUGH = 'It folds without a crack';
 
-const WORDS: { readonly [K in Kind]: (step: StepOf<K>, units: UnitSystem) => BenchWords } = {
+const WORDS: ByKind<ConditionStep, [units: UnitSystem], BenchWords> = {
   warm: (step) => ({
     title: 'Warm it',
     line: 'Wrapped, in a pocket or under the arm. Never on a heater.',
@@ -126,7 +124,4 @@ const WORDS: { readonly [K in Kind]: (step: StepOf<K>, units: UnitSystem) => Ben
 };
 
 /** One step of a conditioning plan in words, for the picture and for the bench. */
-export function conditionWords(step: ConditionStep, units: UnitSystem): BenchWords {
-  const words = WORDS[step.kind] as (step: ConditionStep, units: UnitSystem) => BenchWords;
-  return words(step, units);
-}
+export const conditionWords = (step: ConditionStep, units: UnitSystem): BenchWords => ofKind(WORDS, step, units);
