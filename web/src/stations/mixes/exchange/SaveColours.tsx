@@ -1,7 +1,8 @@
 import type { ReactElement } from 'react';
 import type { ColourFile } from '#core/formats';
 import { Word } from '../../../theme/pieces.js';
-import { COLOUR_KINDS, saveFile } from '../../../parts/saveFile.js';
+import { COLOUR_KINDS } from '../../../parts/colourFiles.js';
+import { saveFile } from '../../../parts/saveFile.js';
 
 /** Colours as a file, in any of the open formats. */
 export function SaveColours({ file }: { readonly file: () => ColourFile }): ReactElement {
