@@ -7,6 +7,7 @@ export {
   circle,
   crossesItself,
   diameterOf,
+  directionsApart,
   extentOf,
   mirrored,
   offset,
@@ -16,14 +17,20 @@ export {
   rectangle,
   scaled,
   shapeOutline,
+  sideTowards,
+  sidesOf,
+  stretchOf,
   signedArea,
   simplified,
   sunflower,
+  tipOf,
   turned,
+  type Extent,
   type Outline,
   type Point,
   type Shape,
   type ShapeKind,
+  type Side,
 } from '#core/cane/outlines';
 export { MOST_CANES_DEEP, MOST_LAYERS, PROGRAM_VERSION, type MaterialKey, type SheetLayer } from '#core/cane/document';
 export { drawnOf, drawnToRegions, tracePicture, type Drawn, type DrawnRegion } from '#core/cane/drawing';

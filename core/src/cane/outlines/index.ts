@@ -14,10 +14,13 @@ export {
   scaled,
   signedArea,
   turned,
+  type Extent,
   type Outline,
   type Point,
 } from './outline.js';
 export { pressOf, type Press } from './press.js';
 export { OUTLINES_SENTENCES } from './sentences.js';
+export { directionsApart, sideTowards, sidesOf, tipOf, type Side } from './sides.js';
 export { SHAPES, shapeOutline, type Shape, type ShapeKind } from './shapes.js';
+export { stretchOf, type Stretch } from './stretch.js';
 export { crossesItself, simplified } from './simplify.js';

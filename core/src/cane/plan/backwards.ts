@@ -38,7 +38,7 @@ export interface StartNeed {
   /** mm² by material in its face */
   readonly amounts: ReadonlyMap<number, Mm2>;
 }
-/** A sheet that is wrapped around: as wide as the way around the cane. */
+/** A sheet that is wrapped around: as wide as the way around the cane; or a snake, as thick as it is wide. */
 export interface WrapNeed {
   readonly step: Step;
   readonly of: MaterialKey;
@@ -47,6 +47,7 @@ export interface WrapNeed {
   readonly count: number;
   readonly width: Mm;
   readonly length: Mm;
+  readonly snake?: true;
 }
 
 /**

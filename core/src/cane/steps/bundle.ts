@@ -1,6 +1,7 @@
 import { seeded } from '#core/units';
-import { list, object, part, whole, type AnyStep, type Doing, type PartOf } from '#core/cane/document';
+import { whole, type AnyStep, type Doing } from '#core/cane/document';
 import { areaOf, extentOf, scaled, shapeOutline, sunflower, type Point, type Shape } from '#core/cane/outlines';
+import { MOST_OF_A_KIND, countedParts, rodsOf, withCounted, type Counted } from './counted.js';
 import { areaOfAll, squeezedTogether, using } from './joins.js';
 import type { ChangeKind } from './kind.js';
 import { wholeIn } from './measure.js';
@@ -10,12 +11,11 @@ import type { CaneState, Unspoilt } from './state.js';
 /** Rods squeezed together without gaps, mixed by chance, to a shape. */
 export interface Bundle<S = AnyStep> extends Doing<'bundle'> {
   readonly count: number;
-  readonly others?: readonly { readonly part: PartOf<S>; readonly count: number }[];
+  readonly others?: readonly Counted<S>[];
   readonly to: Shape;
   readonly seed: number;
 }
 
-const [MOST, MOST_OTHERS] = [300, 12];
 /** How far out the rods begin to be squeezed, as a share of the width and the height. */
 const OUT = 0.46;
 
@@ -33,12 +33,9 @@ function mixedByChance(rods: readonly CaneState[], seed: number): CaneState[] {
 /** @throws Complaint `cane/count`, `cane/pieces`, `cane/cells` */
 function joined(state: CaneState, step: Bundle, parts: readonly CaneState[]): Unspoilt {
   const { count, others = [], to, seed } = step;
-  wholeIn(count, 'The number of rods', 1, MOST);
-  const more = others.flatMap((o, k) =>
-    Array.from({ length: wholeIn(o.count, 'The number of rods', 0, MOST) }, () => parts[k] as CaneState),
-  );
-  const all = [...Array.from({ length: count }, () => state), ...more];
-  wholeIn(all.length, 'The number of rods', 2, MOST);
+  wholeIn(count, 'The number of rods', 1, MOST_OF_A_KIND);
+  const all = [...Array.from({ length: count }, () => state), ...rodsOf(others, parts)];
+  wholeIn(all.length, 'The number of rods', 2, MOST_OF_A_KIND);
   const rods = mixedByChance(all, seed);
   const unit = shapeOutline(to);
   const outline = scaled(unit, Math.sqrt(areaOfAll(rods) / areaOf(unit)));
@@ -48,18 +45,10 @@ function joined(state: CaneState, step: Bundle, parts: readonly CaneState[]): Un
 }
 
 export const bundle: ChangeKind<Bundle> = {
-  fields: {
-    count: whole(1, MOST),
-    'others?': list(object({ part, count: whole(0, MOST) }), 0, MOST_OTHERS),
-    to: shape,
-    seed: whole(0, 1_000_000),
-  },
+  fields: { count: whole(1, MOST_OF_A_KIND), 'others?': countedParts, to: shape, seed: whole(0, 1_000_000) },
   parts: {
     of: ({ others = [] }) => others.map((o) => o.part),
-    with: (step, at, other) => ({
-      ...step,
-      others: (step.others ?? []).map((o, i) => (i === at ? { ...o, part: other } : o)),
-    }),
+    with: (step, at, other) => ({ ...step, others: withCounted(step.others ?? [], at, other) }),
     counts: ({ others = [] }) => others.map((o) => o.count),
   },
   rods: ({ count, others = [] }) => others.reduce((sum, o) => sum + o.count, count),

@@ -1,6 +1,6 @@
 import { among, list, part, whole, type AnyStep, type Doing, type PartOf } from '#core/cane/document';
-import { rectangle } from '#core/cane/outlines';
-import { checkMeet, lengthOf, reductionsOf, straight, using } from './joins.js';
+import { extentOf, rectangle } from '#core/cane/outlines';
+import { checkMeet, lengthOf, lying, reductionsOf, straight, using } from './joins.js';
 import type { ChangeKind } from './kind.js';
 import { wholeIn } from './measure.js';
 import { sumOf, type CaneState, type Sampler, type Unspoilt } from './state.js';
@@ -56,9 +56,16 @@ function turnedIn(inner: Sampler, turns: Turns, x: number, y: number, row: numbe
   }
 }
 
+/** On its longer side. @throws Complaint `cane/straight` */
+function lyingFlat(state: CaneState): CaneState {
+  const { width, height } = extentOf(state.outline);
+  return lying(state, width >= height ? 'width' : 'height');
+}
+
 /** @throws Complaint `cane/count`, `cane/straight`, `cane/quarter`, `cane/sides`, `cane/pieces` */
-function joined(state: CaneState, step: Grid, parts: readonly CaneState[]): Unspoilt {
+function joined(row: CaneState, step: Grid, others: readonly CaneState[]): Unspoilt {
   const { rows, columns, turns } = step;
+  const [state, parts] = [lyingFlat(row), others.map(lyingFlat)];
   wholeIn(rows, 'The number of rows', 1, MOST_ROWS);
   wholeIn(columns, 'The number of columns', 1, MOST_ROWS);
   const { width: w, height: h } = straight(state);

@@ -1,6 +1,6 @@
 import { among, whole, type Doing } from '#core/cane/document';
 import { rectangle } from '#core/cane/outlines';
-import { straight } from './joins.js';
+import { lying, straight } from './joins.js';
 import type { ChangeKind } from './kind.js';
 import { wholeIn } from './measure.js';
 import { sumOf, type CaneState, type Sampler, type Unspoilt } from './state.js';
@@ -24,11 +24,12 @@ function inCopy(at: number, long: number, copies: number): number {
 }
 
 /** @throws Complaint `cane/count`, `cane/straight` */
-function stacked(state: CaneState, step: Halve): Unspoilt {
+function stacked(row: CaneState, step: Halve): Unspoilt {
   wholeIn(step.times, 'The number of halvings', 1, MOST_TIMES);
+  const upwards = step.side === 'top';
+  const state = lying(row, upwards ? 'width' : 'height');
   const { width, height } = straight(state);
   const copies = copiesOf(step);
-  const upwards = step.side === 'top';
   const inner = state.sample;
   const sample: Sampler = upwards
     ? (x, y) => inner(x, inCopy(y, height, copies))

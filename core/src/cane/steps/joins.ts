@@ -5,6 +5,7 @@ import {
   extentOf,
   outlineOf,
   reachOf,
+  rectangle,
   type Cell,
   type Outline,
   type Point,
@@ -41,6 +42,24 @@ export function straight({ outline }: CaneState): { readonly width: number; read
   const box = boxOf(outline);
   if (!box) throw complaint('cane/straight');
   return box;
+}
+
+/** A flattened log fills so much of its box, and is so many times as wide as it is high. */
+const [FULL, FLAT] = [0.7, 1.5];
+
+/**
+ * A piece as it lies on others along its width or its height. One with straight sides stays as it is; a flattened
+ * log lies down with its flat side: as wide as before, its round ends pressed square.
+ * @throws Complaint `cane/straight`
+ */
+export function lying(state: CaneState, along: 'width' | 'height'): CaneState {
+  if (boxOf(state.outline)) return state;
+  const { width, height } = extentOf(state.outline);
+  const [long, high] = along === 'width' ? [width, height] : [height, width];
+  const area = areaOf(state.outline);
+  if (long < FLAT * high || area < FULL * long * high) throw complaint('cane/straight');
+  const box = along === 'width' ? rectangle(long, area / long) : rectangle(area / long, long);
+  return pressedTo(state, box, 0);
 }
 
 /** Squares along each side of the coarse grid that says which cells are near. */

@@ -90,6 +90,6 @@ export interface ChangeKind<S extends AnyStep> extends Kind<S> {
     after: CaneState,
     given: readonly (readonly [ReadonlyMap<number, Mm2>, number])[],
   ): readonly Leaving[];
-  /** a sheet that is laid around each piece, its width the way around */
-  sheet?(step: S, before: CaneState, after: CaneState): SheetLayer & { readonly width: Mm };
+  /** a sheet that is laid around each piece, its width the way around; or a snake, as thick as it is wide */
+  sheet?(step: S, before: CaneState, after: CaneState): SheetLayer & { readonly width: Mm; readonly snake?: true };
 }

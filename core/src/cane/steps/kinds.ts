@@ -6,6 +6,8 @@ import { cane, type Cane } from './cane.js';
 import { grid, type Grid } from './grid.js';
 import { halve, type Halve } from './halve.js';
 import { insert, type Insert } from './insert.js';
+import { edge, type Edge } from './edge.js';
+import { fan, type Fan } from './fan.js';
 import type { BeginKind, ChangeKind, Kind } from './kind.js';
 import { loaf, type Loaf } from './loaf.js';
 import { log, type Log } from './log.js';
@@ -32,6 +34,7 @@ export type Begin = Log | Block | Plug | Roll | Loaf | Template<Step> | Cane<Ste
 /** What can follow. */
 export type Then =
   | Wrap
+  | Edge
   | PressTo
   | Squeeze
   | Turn
@@ -40,7 +43,8 @@ export type Then =
   | Across
   | Halve
   | Grid<Step>
-  | Pie
+  | Pie<Step>
+  | Fan<Step>
   | Pair
   | Ring<Step>
   | Bundle<Step>
@@ -64,8 +68,8 @@ const BEGIN: { readonly [K in Begin['do']]: BeginKind<StepOf<K>> } = {
   ...{ log, block, plug, roll, loaf, template, cane },
 };
 const CHANGE: { readonly [K in Then['do']]: ChangeKind<StepOf<K>> } = {
-  ...{ wrap, press, squeeze, turn, mirror, split, across, halve },
-  ...{ grid, pie, pair, ring, bundle, stack, insert },
+  ...{ wrap, edge, press, squeeze, turn, mirror, split, across, halve },
+  ...{ grid, pie, fan, pair, ring, bundle, stack, insert },
   ...{ reduce, thin, trim, slice },
 };
 

@@ -1,13 +1,18 @@
-import { among, type Doing } from '#core/cane/document';
-import { extentOf, outlineOf, type Outline, type Point } from '#core/cane/outlines';
+import { DEGREES, among, type Doing } from '#core/cane/document';
+import { extentOf, outlineOf, sideTowards, sidesOf, type Outline, type Point } from '#core/cane/outlines';
 import { using } from './joins.js';
 import type { ChangeKind } from './kind.js';
+import { turnedBy } from './pressing.js';
 import { sumOf, type CaneState, type Sampler, type Unspoilt } from './state.js';
 import { complaint } from './sentences.js';
 
-/** Two along the flat bottom side: one mirrored there, or turned by half. */
+/**
+ * Two along a straight side: one mirrored there, or turned by half. `side`: degrees in which that side looks, the
+ * nearest one to it is taken; left out: the flat side at the bottom.
+ */
 export interface Pair extends Doing<'pair'> {
   readonly turned: 'mirror' | 'half';
+  readonly side?: number;
 }
 
 /** A side at the bottom has to be so wide for the height of the piece. */
@@ -21,13 +26,16 @@ interface Base {
   readonly bottom: number;
 }
 
-/** @throws Complaint `cane/base` */
+/** The flat side at the bottom, that nothing else reaches down to. @throws Complaint `cane/base` */
 function baseOf(outline: Outline): Base {
   const { bottom, height } = extentOf(outline);
-  const xs = outline.points.filter((p) => p[1] < bottom + LEVEL * height).map((p) => p[0]);
-  const [left, right] = [Math.min(...xs), Math.max(...xs)];
-  if (xs.length < 2 || right - left < WIDE_ENOUGH * height) throw complaint('cane/base');
-  return { middle: (left + right) / 2, half: (right - left) / 2, bottom };
+  const low = (p: Point): boolean => p[1] < bottom + LEVEL * height;
+  const side = sidesOf(outline).find((s) => low(s.from) && low(s.to));
+  if (!side || side.length < WIDE_ENOUGH * height) throw complaint('cane/base');
+  const [middle, half] = [(side.from[0] + side.to[0]) / 2, Math.abs(side.to[0] - side.from[0]) / 2];
+  const beside = outline.points.some((p) => low(p) && Math.abs(p[0] - middle) > half + LEVEL * height);
+  if (beside) throw complaint('cane/base');
+  return { middle, half, bottom };
 }
 
 /**
@@ -41,7 +49,7 @@ function overTheTop({ points }: Outline, { middle, half, bottom }: Base): Point[
   return around.filter(([x, y]) => y > HAIR || Math.abs(Math.abs(x) - half) < HAIR);
 }
 
-function joined(state: CaneState, { turned }: Pair): Unspoilt {
+function alongBottom(state: CaneState, { turned }: Pair): Unspoilt {
   const base = baseOf(state.outline);
   const over = overTheTop(state.outline, base);
   const between = over.slice(1, -1);
@@ -61,8 +69,19 @@ function joined(state: CaneState, { turned }: Pair): Unspoilt {
   return { ...state, outline, sample, count: using(state, 2), amounts: sumOf([state.amounts, 2]) };
 }
 
+const DOWN = 270;
+
+/** The chosen side is turned to the bottom, and what comes of it back again. @throws Complaint `cane/base` */
+function joined(state: CaneState, step: Pair): Unspoilt {
+  if (step.side === undefined) return alongBottom(state, step);
+  const side = sideTowards(state.outline, step.side, WIDE_ENOUGH * extentOf(state.outline).height);
+  if (!side) throw complaint('cane/base');
+  const by = DOWN - side.outwards;
+  return turnedBy(alongBottom(turnedBy(state, by), step), -by);
+}
+
 export const pair: ChangeKind<Pair> = {
-  fields: { turned: among('mirror', 'half') },
+  fields: { turned: among('mirror', 'half'), 'side?': DEGREES },
   change: joined,
   own: () => 2,
   joins: true,

@@ -1,4 +1,4 @@
-import { STEPS, areaOf, diameterOf, pressOf, scaled, type Outline, type Press } from '#core/cane/outlines';
+import { STEPS, areaOf, diameterOf, pressOf, scaled, turned, type Outline, type Press } from '#core/cane/outlines';
 import { spoiltByHandling, type Spoilt } from './ends.js';
 import type { CaneState, Sampler, Unspoilt } from './state.js';
 
@@ -28,6 +28,13 @@ export function throughPress(inner: Sampler, { cx, cy, fx, fy }: Press): Sampler
 export function pressedTo(state: CaneState, shape: Outline, turn: number): CaneState {
   const map = pressOf(state.outline, shape, turn);
   return { ...state, outline: map.outline, sample: throughPress(state.sample, map) };
+}
+
+/** A piece turned on its axis, degrees to the left. */
+export function turnedBy<S extends Unspoilt>(state: S, degrees: number): S {
+  const inner = state.sample;
+  const [c, s] = [Math.cos((degrees * Math.PI) / 180), Math.sin((degrees * Math.PI) / 180)];
+  return { ...state, outline: turned(state.outline, degrees), sample: (x, y) => inner(x * c + y * s, y * c - x * s) };
 }
 
 /** A face that is so many times as wide and as high. */

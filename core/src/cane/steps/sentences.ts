@@ -40,11 +40,12 @@ export const STEPS_SENTENCES = {
     `This takes ${d.needed} pieces, and there ${d.have === 1 ? 'is one' : `are ${d.have}`}. Cut the cane across first.`,
   'cane/count': UNITS_SENTENCES['count/range'],
   'cane/straight': () =>
-    'Only pieces with straight sides and square corners lie in rows without gaps. Press it to a square ' +
-    'or a rectangle first.',
+    'Only pieces with straight sides and square corners, and flattened logs on their flat side, lie on each ' +
+    'other without gaps. Press it to a square or a rectangle first, or flatten it.',
   'cane/quarter': () => 'Only square pieces fit again after a quarter turn. Press it to a square first.',
   'cane/base': () =>
-    'Two pieces are joined along a flat side at the bottom. Press it to a triangle or a half round first.',
+    'Two pieces are joined along a straight side that nothing juts out over. Choose another side, or press it to ' +
+    'a triangle or a half round first.',
   'cane/sides': (d: { one: string; other: string }) =>
     `The sides that meet are ${d.one} and ${d.other} long. Press or squeeze one of them until they are equal.`,
   'cane/hole': () =>

@@ -1,7 +1,7 @@
 import { among, part, type AnyStep, type Doing, type PartOf } from '#core/cane/document';
 import { extentOf, rectangle } from '#core/cane/outlines';
 import { onePart } from './cane.js';
-import { checkMeet, reductionsOf, straight } from './joins.js';
+import { checkMeet, lying, reductionsOf, straight } from './joins.js';
 import type { ChangeKind } from './kind.js';
 import { sumOf, type CaneState, type Sampler, type Unspoilt } from './state.js';
 import { complaint } from './sentences.js';
@@ -13,10 +13,12 @@ export interface Stack<S = AnyStep> extends Doing<'stack'> {
 }
 
 /** @throws Complaint `cane/straight`, `cane/sides` */
-function joined(state: CaneState, { side }: Stack, [other]: readonly CaneState[]): Unspoilt {
-  if (!other) throw complaint('cane/missing');
-  const [a, b] = [straight(state), straight(other)];
+function joined(row: CaneState, { side }: Stack, [part]: readonly CaneState[]): Unspoilt {
+  if (!part) throw complaint('cane/missing');
   const along = side === 'right';
+  const meet = along ? 'height' : 'width';
+  const [state, other] = [lying(row, meet), lying(part, meet)];
+  const [a, b] = [straight(state), straight(other)];
   const [one, opposite] = along ? [a.height, b.height] : [a.width, b.width];
   checkMeet(one, opposite);
   const [first, second] = along ? [a.width, b.width] : [a.height, b.height];

@@ -4,10 +4,11 @@ import { usable, type Step } from '#core/cane';
 import { Warning } from '../../../parts/Warning.js';
 import { useUnits } from '../../../state/view.js';
 import { Key, Word } from '../../../theme/pieces.js';
-import { useWorkedCane } from '../../../workers/cane.js';
+import { useWorkedCane, type WorkedCane } from '../../../workers/cane.js';
 import { stepTitle, viewOf, withUsualValue } from '../steps/index.js';
 import { ByHand } from './ByHand.js';
 import { LargeFace } from './LargeFace.js';
+import { OnFace } from './OnFace.js';
 import type { Followed, StepBenchProps } from './oneStep.js';
 import { Taper } from './Taper.js';
 
@@ -31,6 +32,12 @@ function useFollowed({ cane, bench, steps, at, wobble }: StepBenchProps): Follow
   };
 }
 
+/** A step that was worked out; null where it was not. */
+function thereAt(worked: WorkedCane | null, at: number): WorkedCane['steps'][number] | null {
+  const step = worked?.steps[at];
+  return step?.there ? step : null;
+}
+
 /** The sentence with the fields of a step. It waits for the hand too: beside the handle stands what it is now. */
 function useFields(props: StepBenchProps): ReactElement | undefined {
   const { cane, bench, steps, at, shelf, blends, canes, onChange, onOpen } = props;
@@ -42,6 +49,8 @@ function useFields(props: StepBenchProps): ReactElement | undefined {
   );
   const still = steps[at];
   const measured = bench.worked?.steps[at];
+  const before = useMemo(() => steps.slice(0, at), [steps, at]);
+  const now = thereAt(bench.worked, at - 1);
   const Fields = still && viewOf(still.do).Fields;
   return useMemo(
     () =>
@@ -55,13 +64,29 @@ function useFields(props: StepBenchProps): ReactElement | undefined {
           insides={cane.canes}
           shelf={shelf}
           name={cane.name}
+          before={before}
+          now={now}
           onChange={(next) => {
             onChange(withUsualValue(still, next, measured));
           }}
           onOpen={onOpen}
         />
       ),
-    [Fields, still, measured, materials, blendChoices, caneChoices, cane.canes, shelf, cane.name, onChange, onOpen],
+    [
+      Fields,
+      still,
+      measured,
+      materials,
+      blendChoices,
+      caneChoices,
+      cane.canes,
+      shelf,
+      cane.name,
+      before,
+      now,
+      onChange,
+      onOpen,
+    ],
   );
 }
 
@@ -144,6 +169,14 @@ export function StepBench(props: StepBenchProps): ReactElement {
             </Box>
             <Box lineHeight={1.7}>{fields}</Box>
             <ByHand step={step} onSlide={drag} onSet={onChange} />
+            <OnFace
+              step={step}
+              at={at}
+              worked={props.bench.worked}
+              paints={props.bench.paints}
+              onSlide={drag}
+              onSet={onChange}
+            />
             {wrong != null && <Warning>{wrong}</Warning>}
             <StepWords {...props} />
           </Box>

@@ -1,42 +1,17 @@
-import type { ReactElement } from 'react';
 import { SHAPES, type StepOf } from '#core/cane';
 import { Choice } from '../../../parts/Choice.js';
-import { CountValue } from '../../../parts/Value.js';
-import { PartOf, Whole, set } from './fields.js';
+import { Whole, set } from './fields.js';
 import { newId } from './first.js';
+import { CountedKinds } from './OtherKinds.js';
 import { SQUEEZE_THEM } from './ring.js';
 import { SHAPE_WORDS } from './shapeWords.js';
-import type { EditorProps, StepView } from './view.js';
+import type { StepView } from './view.js';
 
 type Bundle = StepOf<'bundle'>;
 
 const [MOST, USUAL_RODS] = [300, 7];
 /** Shapes that rods can be squeezed to: no points, where cells would have no room. */
 const SQUEEZED_TO = SHAPES.filter((s) => s !== 'drawn' && s !== 'petal' && s !== 'teardrop');
-
-/** Other rods in it, and how many of each. */
-function Others({ of }: { readonly of: EditorProps<Bundle> }): ReactElement {
-  const others = of.step.others ?? [];
-  return (
-    <>
-      {others.map((o, i) => (
-        <span key={i}>
-          {' '}
-          and{' '}
-          <CountValue
-            label={`How many of part ${i + 1}`}
-            value={o.count}
-            onChange={(count) => {
-              if (Number.isInteger(count) && count >= 0 && count <= MOST)
-                set(of, { others: others.map((x, k) => (k === i ? { ...x, count } : x)) });
-            }}
-          />{' '}
-          <PartOf of={of} at={i} label={`Part ${i + 1} of the bundle`} />
-        </span>
-      ))}
-    </>
-  );
-}
 
 export const bundle: StepView<Bundle> = {
   word: 'Bundle',
@@ -51,8 +26,7 @@ export const bundle: StepView<Bundle> = {
   }),
   Fields: (of) => (
     <>
-      of <Whole of={of} label="The number of rods" field="count" low={1} high={MOST} /> of these
-      <Others of={of} />, squeezed to{' '}
+      of <Whole of={of} label="The number of rods" field="count" low={1} high={MOST} /> of these, squeezed to{' '}
       <Choice
         label="Shape of the bundle"
         value={of.step.to.shape}
@@ -62,6 +36,13 @@ export const bundle: StepView<Bundle> = {
         }}
       />
       , order <Whole of={of} label="Order of the rods" field="seed" low={0} high={1_000_000} />
+      <CountedKinds
+        of={of}
+        others={of.step.others ?? []}
+        onOthers={(others) => {
+          set(of, { others });
+        }}
+      />
     </>
   ),
   line: () => SQUEEZE_THEM,

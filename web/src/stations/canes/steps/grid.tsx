@@ -1,37 +1,12 @@
-import { Box } from '@chakra-ui/react';
-import type { ReactElement } from 'react';
 import { TURNS, type StepOf } from '#core/cane';
 import { Choice } from '../../../parts/Choice.js';
-import { Word } from '../../../theme/pieces.js';
-import { PartOf, Whole, set } from './fields.js';
+import { Whole, set } from './fields.js';
 import { newId } from './first.js';
+import { KindsInTurn } from './OtherKinds.js';
 import { TURN_WORDS } from './shapeWords.js';
-import type { EditorProps, StepView } from './view.js';
+import type { StepView } from './view.js';
 
-type Grid = StepOf<'grid'>;
-
-/** Other canes that take turns with the row's own. */
-function Others({ of }: { readonly of: EditorProps<Grid> }): ReactElement {
-  const others = of.step.others ?? [];
-  return (
-    <>
-      {others.map((_, i) => (
-        <Box key={i}>
-          and <PartOf of={of} at={i} label={`Other squares ${i + 1}`} /> ·{' '}
-          <Word
-            onClick={() => {
-              set(of, { others: others.filter((__, k) => k !== i) });
-            }}
-          >
-            out
-          </Word>
-        </Box>
-      ))}
-    </>
-  );
-}
-
-export const grid: StepView<Grid> = {
+export const grid: StepView<StepOf<'grid'>> = {
   word: 'Join in rows',
   group: 'join',
   title: ({ rows, columns }) => `Join ${rows} × ${columns}`,
@@ -48,7 +23,13 @@ export const grid: StepView<Grid> = {
           set(of, { turns });
         }}
       />
-      <Others of={of} />
+      <KindsInTurn
+        of={of}
+        others={of.step.others ?? []}
+        onOthers={(others) => {
+          set(of, { others });
+        }}
+      />
     </>
   ),
   line: ({ rows, columns, turns }) =>

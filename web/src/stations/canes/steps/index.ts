@@ -5,6 +5,8 @@ import { across } from './across.js';
 import { block } from './block.js';
 import { bundle } from './bundle.js';
 import { cane } from './cane.js';
+import { edge } from './edge.js';
+import { fan } from './fan.js';
 import { grid } from './grid.js';
 import { halve } from './halve.js';
 import { insert } from './insert.js';
@@ -26,22 +28,22 @@ import { template } from './template.js';
 import { thin } from './thin.js';
 import { trim } from './trim.js';
 import { turn } from './turn.js';
-import { GROUPS, type Defaults, type Handle, type StepGroup, type StepView } from './view.js';
+import { GROUPS, type Defaults, type Handle, type Marks, type StepGroup, type StepView } from './view.js';
 import { wrap } from './wrap.js';
 
 export { Of } from './Of.js';
 export { handleText } from './handle.js';
 export { SHAPE_WORDS, TURN_WORDS } from './shapeWords.js';
 export { settingWords } from './sheetWords.js';
-export type { AtBench, Beginning, CaneChoice, EditorProps, Handle } from './view.js';
+export type { AtBench, Beginning, CaneChoice, EditorProps, Handle, Marks } from './view.js';
 
 /** How each kind of step is shown, in the order in which it is offered: one that is missing does not compile. */
 const VIEWS: { readonly [K in Do]: StepView<StepOf<K>> } = {
   ...{ log, block, plug, roll, loaf, template, cane },
-  ...{ wrap, insert },
+  ...{ wrap, edge, insert },
   ...{ press, squeeze, thin, turn, mirror },
   ...{ across, split },
-  ...{ grid, halve, pie, pair, ring, bundle, stack },
+  ...{ grid, halve, pie, fan, pair, ring, bundle, stack },
   ...{ reduce, trim, slice },
 };
 const ALL: readonly Do[] = Object.keys(VIEWS).filter((kind): kind is Do => kind in VIEWS);
@@ -69,6 +71,9 @@ export function withUsualValue(before: Step, next: Step, now: PlainStep | undefi
   if (before.do !== next.do || !now) return next;
   return viewOf(next.do).mended?.(before, next, now) ?? next;
 }
+
+/** What of a step is said on the face that it begins with. */
+export const marksOf = (step: Step): Marks | null => viewOf(step.do).marks?.(step) ?? null;
 
 /** What of a step changes its face and can be dragged. */
 export const handlesOf = (step: Step): readonly Handle[] => viewOf(step.do).handles?.(step) ?? [];

@@ -40,6 +40,7 @@ export const insert: StepView<StepOf<'insert'>> = {
     handle(step, 'up', MOVED, step.y, (y) => ({ y })),
     handle(step, 'turned', TURN, step.degrees, (degrees) => ({ degrees })),
   ],
+  marks: (step) => ({ kind: 'place', x: step.x, y: step.y, with: (x, y) => ({ ...step, x, y }) }),
   line: ({ diameter }, { units }) =>
     `Cut out exactly a hole of ${showLength(diameter, units)} and set it in, so that the outside stays.`,
 };

@@ -3,9 +3,10 @@ import { Choice } from '../../../parts/Choice.js';
 import { Degrees, Whole, set } from './fields.js';
 import { newId } from './first.js';
 import { TURN, handle } from './handle.js';
+import { KindsInTurn } from './OtherKinds.js';
 import type { StepView } from './view.js';
 
-const MIRRORED = [
+export const MIRRORED = [
   { value: 'yes', text: 'every other one mirrored' },
   { value: 'no', text: 'all the same way' },
 ] as const;
@@ -27,6 +28,13 @@ export const pie: StepView<StepOf<'pie'>> = {
         }}
       />
       , turned <Degrees of={of} label="Turn of the wedges" field="corner" />
+      <KindsInTurn
+        of={of}
+        others={of.step.others ?? []}
+        onOthers={(others) => {
+          set(of, { others });
+        }}
+      />
     </>
   ),
   handles: (step) => [handle(step, 'wedges turned', TURN, step.corner, (corner) => ({ corner }))],

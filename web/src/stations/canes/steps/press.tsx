@@ -1,12 +1,31 @@
-import { SHAPES, type StepOf } from '#core/cane';
+import { Suspense, lazy } from 'react';
+import { SHAPES, type Point, type Shape, type StepOf } from '#core/cane';
 import { Choice } from '../../../parts/Choice.js';
 import { Degrees, Ratio, set } from './fields.js';
 import { newId } from './first.js';
 import { FIT, TURN, handle } from './handle.js';
 import { SHAPE_WORDS } from './shapeWords.js';
-import type { StepView } from './view.js';
+import type { EditorProps, StepView } from './view.js';
 
-export const press: StepView<StepOf<'press'>> = {
+// the pad comes with the drawing library, and only who draws waits for that
+const DrawOutline = lazy(() => import('./DrawOutline.js'));
+
+type Press = StepOf<'press'>;
+
+/** A first drawn shape: the outline as it is, to be drawn over. */
+function asItLies({ now }: EditorProps<Press>): Shape {
+  const points = now?.points ?? SQUARE;
+  return { shape: 'drawn', points: points.map(([x, y]): Point => [hundredth(x), hundredth(y)]) };
+}
+const SQUARE: readonly Point[] = [
+  [-10, -10],
+  [10, -10],
+  [10, 10],
+  [-10, 10],
+];
+const hundredth = (mm: number): number => Math.round(mm * 100) / 100;
+
+export const press: StepView<Press> = {
   word: 'Press to a shape',
   group: 'shape',
   title: ({ to }) => `Press to ${SHAPE_WORDS[to.shape]}`,
@@ -17,12 +36,9 @@ export const press: StepView<StepOf<'press'>> = {
       <Choice
         label="Shape"
         value={of.step.to.shape}
-        options={SHAPES.filter((s) => s !== 'drawn' || of.step.to.shape === 'drawn').map((value) => ({
-          value,
-          text: SHAPE_WORDS[value],
-        }))}
+        options={SHAPES.map((value) => ({ value, text: SHAPE_WORDS[value] }))}
         onChange={(shape) => {
-          set(of, { to: { shape } });
+          set(of, { to: shape === 'drawn' ? asItLies(of) : { shape } });
         }}
       />
       <Ratio
@@ -32,6 +48,16 @@ export const press: StepView<StepOf<'press'>> = {
         }}
       />
       , turned <Degrees of={of} label="Turn of the press" field="turn" />
+      {of.step.to.shape === 'drawn' && (
+        <Suspense fallback={null}>
+          <DrawOutline
+            points={of.step.to.points ?? []}
+            onDraw={(points) => {
+              set(of, { to: { shape: 'drawn', points } });
+            }}
+          />
+        </Suspense>
+      )}
     </>
   ),
   handles: (step) => {

@@ -1,9 +1,11 @@
 import type { StepOf } from '#core/cane';
-import { PartOf, Whole } from './fields.js';
+import { PartOf, Whole, set } from './fields.js';
 import { newId, rodOf, sizeOf } from './first.js';
+import { CountedKinds } from './OtherKinds.js';
 import type { StepView } from './view.js';
 
 const [FEWEST, MOST, USUAL_RODS] = [3, 60, 6];
+const FEWEST_OWN = 1;
 /** A first rod in the middle for the width of those around it. */
 const MIDDLE = 1.6;
 /** What hands do with rods that lie loosely together. */
@@ -12,7 +14,7 @@ export const SQUEEZE_THEM = 'Bundle them, squeeze from all sides until there is 
 export const ring: StepView<StepOf<'ring'>> = {
   word: 'Ring of rods',
   group: 'join',
-  title: ({ count }) => `Ring of ${count}`,
+  title: ({ count, others = [] }) => `Ring of ${others.reduce((sum, o) => sum + o.count, count)}`,
   first: (now, { light }) => ({
     id: newId(),
     do: 'ring',
@@ -21,8 +23,16 @@ export const ring: StepView<StepOf<'ring'>> = {
   }),
   Fields: (of) => (
     <>
-      of <Whole of={of} label="The number of rods" field="count" low={FEWEST} high={MOST} /> rods around{' '}
+      of <Whole of={of} label="The number of rods" field="count" low={FEWEST_OWN} high={MOST} /> of these around{' '}
       {of.step.middle ? <PartOf of={of} label="The rod in the middle" /> : 'nothing'}, squeezed without gaps
+      <CountedKinds
+        of={of}
+        others={of.step.others ?? []}
+        after={of.step.middle ? 1 : 0}
+        onOthers={(others) => {
+          set(of, { others });
+        }}
+      />
     </>
   ),
   line: () => SQUEEZE_THEM,

@@ -22,6 +22,9 @@ export interface EditorProps<S extends Step> {
   readonly shelf: ShelfAnswer;
   /** of the cane */
   readonly name: string;
+  /** the steps before it, and the cane after them; null where it is the first, or they cannot be done */
+  readonly before: readonly Step[];
+  readonly now: PlainStep | null;
   onChange(step: S): void;
   /** opens one of the canes that the step takes in */
   onOpen(part: number): void;
@@ -37,6 +40,15 @@ export interface Handle {
   readonly grain: number;
   readonly to: (value: number) => Step;
 }
+
+/**
+ * What of a step is said on the face that it begins with, in mm or degrees about its middle: a straight side (null:
+ * the one at the bottom), a stretch of the outline, counterclockwise, or a place.
+ */
+export type Marks =
+  | { readonly kind: 'side'; readonly towards: number | null; readonly with: (towards: number) => Step }
+  | { readonly kind: 'stretch'; readonly from: number; readonly to: number; with(from: number, to: number): Step }
+  | { readonly kind: 'place'; readonly x: number; readonly y: number; with(x: number, y: number): Step };
 
 /** Clay to begin a step with. */
 export interface Defaults {
@@ -90,6 +102,8 @@ export interface StepView<S extends Step> {
   Fields(props: EditorProps<S>): ReactElement;
   /** what of it changes its face and can be dragged */
   handles?(step: S): readonly Handle[];
+  /** what of it is said on the face that it begins with */
+  marks?(step: S): Marks;
   /** what hands do, and what to reach; left out: it is no step at the bench */
   line?(step: S, bench: AtBench): string;
   readonly caution?: string;

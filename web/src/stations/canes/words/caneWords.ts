@@ -107,11 +107,13 @@ export function startWords(
 const times = (count: number): string => (count > 1 ? `${count} × ` : '');
 
 export function wrapWords(
-  { count, of, thickness, width, length }: PlainPlan['wraps'][number],
+  { count, of, thickness, width, length, snake }: PlainPlan['wraps'][number],
   names: (key: string) => string,
   own: MachineDto | undefined,
   units: UnitSystem,
 ): string {
+  const across = showLength(thickness, units);
+  if (snake) return `${times(count)}snake of ${names(of)}, ${across} across, ${showLong(length, units)} long`;
   const thick = `${showLength(thickness, units, true)}${settingWords(thickness, own, units)}`;
   return `${times(count)}sheet of ${names(of)}, ${thick}, ${showSize(width, length, units)}`;
 }

@@ -1,0 +1,55 @@
+import { useState, type ReactElement } from 'react';
+import { outlineOf, reachOf, type Point, type Region } from '#core/cane';
+import { sentenceOf } from '#core/units';
+import { Warning } from '../../../parts/Warning.js';
+import { UNKNOWN_HEX } from '../../../theme/grey.js';
+import DrawPad from './DrawPad.js';
+
+interface DrawOutlineProps {
+  readonly points: readonly Point[];
+  readonly onDraw: (points: readonly Point[]) => void;
+}
+
+/** Around a drawn outline there is room to draw a larger one: so much, as a share of it. */
+const ROOM = 0.25;
+
+/** The pad: as large as the outline and some room around it. */
+function padAround(points: readonly Point[]): Region {
+  const [xs, ys] = [points.map((p) => p[0]), points.map((p) => p[1])];
+  const far = (values: readonly number[]): number => Math.max(...values.map(Math.abs)) * (1 + ROOM);
+  const [w, h] = [far(xs), far(ys)];
+  const corners: Point[] = [
+    [-w, -h],
+    [w, -h],
+    [w, h],
+    [-w, h],
+  ];
+  return { id: 'pad', name: 'pad', points: corners, fill: { of: '' } };
+}
+
+const PAD_HEX = 'F6F6F6';
+
+/** An outline to press to, drawn by hand or typed. One that cannot be pressed to is said and not taken. */
+export default function DrawOutline({ points, onDraw }: DrawOutlineProps): ReactElement {
+  const [wrong, setWrong] = useState<string | null>(null);
+  const drawn: Region = { id: 'drawn', name: 'the shape', points, fill: { of: '' } };
+  const take = (next: readonly Point[]): void => {
+    try {
+      reachOf(outlineOf(next).outline);
+      setWrong(null);
+      onDraw(next);
+    } catch (error) {
+      setWrong(sentenceOf(error));
+    }
+  };
+  return (
+    <>
+      <DrawPad
+        regions={[padAround(points), drawn]}
+        colourOf={(region) => (region.id === 'pad' ? PAD_HEX : UNKNOWN_HEX)}
+        onDraw={take}
+      />
+      {wrong !== null && <Warning>{wrong}</Warning>}
+    </>
+  );
+}

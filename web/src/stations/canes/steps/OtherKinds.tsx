@@ -1,0 +1,137 @@
+import { Box } from '@chakra-ui/react';
+import { useState, type ReactElement } from 'react';
+import type { Part, Step } from '#core/cane';
+import { keyOf } from '#core/material';
+import { MaterialPicker, type Picked } from '../../../parts/MaterialPicker.js';
+import { CountValue } from '../../../parts/Value.js';
+import { Caption, Word } from '../../../theme/pieces.js';
+import { PartOf } from './fields.js';
+import { likeOwn } from './likeOwn.js';
+import type { EditorProps } from './view.js';
+
+/** Kinds of rods in a join at the most, as core reads them, and pieces of one. */
+const [MOST_KINDS, MOST_PIECES] = [60, 300];
+
+interface MoreProps<S extends Step> {
+  readonly of: EditorProps<S>;
+  readonly kinds: number;
+  readonly onAdd: (part: Part) => void;
+}
+
+/** Adds one kind after the other: a clay, mix or blend that is picked becomes a rod built like the row's own. */
+function MoreKinds<S extends Step>({ of, kinds, onAdd }: MoreProps<S>): ReactElement | null {
+  const [picked, setPicked] = useState<number | null>(null);
+  if (kinds >= MOST_KINDS) return <Caption>{MOST_KINDS} kinds are the most.</Caption>;
+  if (picked === null)
+    return (
+      <Word
+        onClick={() => {
+          setPicked(0);
+        }}
+      >
+        more kinds
+      </Word>
+    );
+  const pick = (choice: Picked): void => {
+    onAdd(likeOwn(of.before, of.now, keyOf(choice.of), choice.name));
+    setPicked(picked + 1);
+  };
+  return (
+    <Box>
+      <MaterialPicker
+        // a new one each time, so that it begins empty and takes the next
+        key={picked}
+        place="log"
+        label="One of each that you pick; Escape when there are enough"
+        onPick={pick}
+        onCancel={() => {
+          setPicked(null);
+        }}
+      />
+      <Caption>one of each that you pick, built like the row’s own; Escape when there are enough</Caption>
+    </Box>
+  );
+}
+
+interface CountedProps<S extends Step> {
+  readonly of: EditorProps<S>;
+  readonly others: readonly { readonly part: Part; readonly count: number }[];
+  /** parts of the step that stand before them */
+  readonly after?: number;
+  readonly onOthers: (others: readonly { readonly part: Part; readonly count: number }[]) => void;
+}
+
+/** Other kinds of rods, how many of each, and more of them. */
+export function CountedKinds<S extends Step>({ of, others, after = 0, onOthers }: CountedProps<S>): ReactElement {
+  return (
+    <>
+      {others.map((o, i) => (
+        <Box key={i}>
+          and{' '}
+          <CountValue
+            label={`How many of kind ${i + 2}`}
+            value={o.count}
+            onChange={(count) => {
+              if (Number.isInteger(count) && count >= 0 && count <= MOST_PIECES)
+                onOthers(others.map((x, k) => (k === i ? { ...x, count } : x)));
+            }}
+          />{' '}
+          <PartOf of={of} at={after + i} label={`Kind ${i + 2}`} /> ·{' '}
+          <Word
+            aria-label={`Kind ${i + 2} out`}
+            onClick={() => {
+              onOthers(others.filter((_, k) => k !== i));
+            }}
+          >
+            out
+          </Word>
+        </Box>
+      ))}
+      <Box>
+        <MoreKinds
+          of={of}
+          kinds={others.length}
+          onAdd={(part) => {
+            onOthers([...others, { part, count: 1 }]);
+          }}
+        />
+      </Box>
+    </>
+  );
+}
+
+interface TurnsProps<S extends Step> {
+  readonly of: EditorProps<S>;
+  readonly others: readonly Part[];
+  readonly onOthers: (others: readonly Part[]) => void;
+}
+
+/** Other kinds that take turns with the row's own, and more of them. */
+export function KindsInTurn<S extends Step>({ of, others, onOthers }: TurnsProps<S>): ReactElement {
+  return (
+    <>
+      {others.map((_, i) => (
+        <Box key={i}>
+          in turn with <PartOf of={of} at={i} label={`Kind ${i + 2}`} /> ·{' '}
+          <Word
+            aria-label={`Kind ${i + 2} out`}
+            onClick={() => {
+              onOthers(others.filter((__, k) => k !== i));
+            }}
+          >
+            out
+          </Word>
+        </Box>
+      ))}
+      <Box>
+        <MoreKinds
+          of={of}
+          kinds={others.length}
+          onAdd={(part) => {
+            onOthers([...others, part]);
+          }}
+        />
+      </Box>
+    </>
+  );
+}
