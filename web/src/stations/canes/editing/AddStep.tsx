@@ -33,23 +33,25 @@ export function AddStep({
         <Word onClick={onCancel}>leave it</Word>
       </Flex>
       {NEXT.map(({ group, kinds }, g) => (
-        <Flex key={group} gap={2} alignItems="center" marginTop={2} wrap="wrap">
-          <Box width="44px">
+        <Flex key={group} gap={2} alignItems="baseline" marginTop={2}>
+          <Box width="44px" flex="none">
             <Caption>{group}</Caption>
           </Box>
-          {kinds.map((kind, k) => (
-            <Action
-              key={kind}
-              autoFocus={g === 0 && k === 0}
-              minHeight="32px"
-              paddingX={3}
-              onClick={() => {
-                onAdd(kind);
-              }}
-            >
-              {wordOf(kind)}
-            </Action>
-          ))}
+          <Flex gap={2} wrap="wrap">
+            {kinds.map((kind, k) => (
+              <Action
+                key={kind}
+                autoFocus={g === 0 && k === 0}
+                minHeight="32px"
+                paddingX={3}
+                onClick={() => {
+                  onAdd(kind);
+                }}
+              >
+                {wordOf(kind)}
+              </Action>
+            ))}
+          </Flex>
         </Flex>
       ))}
     </Box>

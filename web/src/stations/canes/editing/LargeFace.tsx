@@ -70,7 +70,7 @@ function UnderFace({ figures, stage, own, shown }: UnderFaceProps): ReactElement
   const side = Math.max(figures.width, figures.height);
   const { feature, trueSize, bench } = own;
   return (
-    <>
+    <Box maxWidth={`${Math.max(LARGE, shown)}px`}>
       <Box fontSize="small" marginTop={2}>
         {sizeWords(figures, units)}, {stage ? longWords(stage, units) : countWords(figures, units)} ·{' '}
         {trueSize ? 'true size' : `${(shown / pxPerMm / side).toFixed(side > WIDE ? 1 : 0)} : 1`}
@@ -80,7 +80,7 @@ function UnderFace({ figures, stage, own, shown }: UnderFaceProps): ReactElement
           narrowest: {showLength(feature.mm, units, true)} of {bench.materials.get(feature.material)?.name ?? ''}
         </Second>
       )}
-    </>
+    </Box>
   );
 }
 

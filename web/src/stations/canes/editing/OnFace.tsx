@@ -9,8 +9,8 @@ import { marksOf, type Marks } from '../steps/index.js';
 import { longSides } from '../steps/sideWords.js';
 import { angleAt, arcOf, placeAt, reachAt } from './onFaceMoves.js';
 
-/** px of the face, and of a mark on it. */
-const [SIZE, GRIP, LINE] = [190, 7, 5];
+/** px of the face, of a mark on it, and of the light around a line, for dark clay. */
+const [SIZE, GRIP, LINE, HALO] = [190, 7, 5, 3];
 
 interface OnFaceProps {
   readonly step: Step;
@@ -113,16 +113,13 @@ function StretchMarks({ marks, outline, box, mm, onSlide, onSet }: MarkProps<Mar
     (done ? onSet : onSlide)(step);
   };
   const [start, end] = [reachAt(outline, from), reachAt(outline, to)];
+  const line = arcOf(outline, from, to)
+    .map(([x, y]) => `${x},${-y}`)
+    .join(' ');
   return (
     <>
-      <polyline
-        points={arcOf(outline, from, to)
-          .map(([x, y]) => `${x},${-y}`)
-          .join(' ')}
-        fill="none"
-        stroke={grey.ink}
-        strokeWidth={LINE * mm}
-      />
+      <polyline points={line} fill="none" stroke={grey.tile} strokeWidth={(LINE + HALO) * mm} />
+      <polyline points={line} fill="none" stroke={grey.ink} strokeWidth={LINE * mm} />
       <Grip
         x={start[0]}
         y={start[1]}

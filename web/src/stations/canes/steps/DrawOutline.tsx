@@ -48,6 +48,7 @@ export default function DrawOutline({ points, onDraw }: DrawOutlineProps): React
         regions={[padAround(points), drawn]}
         colourOf={(region) => (region.id === 'pad' ? PAD_HEX : UNKNOWN_HEX)}
         onDraw={take}
+        around="the shape"
       />
       {wrong !== null && <Warning>{wrong}</Warning>}
     </>

@@ -16,6 +16,8 @@ interface DrawPadProps {
   readonly regions: readonly Region[];
   readonly colourOf: (region: Region) => string;
   readonly onDraw: (points: readonly Point[]) => void;
+  /** what is drawn around; left out: a region */
+  readonly around?: string;
 }
 
 /** `0,0 10,0 10,8`: corners in mm from the middle. */
@@ -47,7 +49,7 @@ function padOf(ground: Region) {
   };
 }
 
-interface PadProps extends Omit<DrawPadProps, 'onDraw'> {
+interface PadProps extends Omit<DrawPadProps, 'onDraw' | 'around'> {
   readonly ground: Region;
   readonly onLine: (points: readonly Point[]) => void;
 }
@@ -95,7 +97,7 @@ function Pad({ regions, colourOf, ground, onLine }: PadProps): ReactElement {
 }
 
 /** Outlines drawn by hand on the template, or typed. */
-export default function DrawPad({ regions, colourOf, onDraw }: DrawPadProps): ReactElement | null {
+export default function DrawPad({ regions, colourOf, onDraw, around = 'a region' }: DrawPadProps): ReactElement | null {
   const [wrong, setWrong] = useState<string | null>(null);
   const [ground] = regions;
   if (!ground) return null;
@@ -120,8 +122,8 @@ export default function DrawPad({ regions, colourOf, onDraw }: DrawPadProps): Re
         <Pad regions={regions} colourOf={colourOf} ground={ground} onLine={add} />
       </Box>
       <Caption>
-        draw around a region with the pointer; or type its corners, mm from the middle:{' '}
-        <Value label="Corners of a region" text="" placeholder="0,0 10,0 10,8" read={readCorners} onChange={add} />
+        draw around {around} with the pointer; or type its corners, mm from the middle:{' '}
+        <Value label={`Corners of ${around}`} text="" placeholder="0,0 10,0 10,8" read={readCorners} onChange={add} />
       </Caption>
       {wrong !== null && <Warning>{wrong}</Warning>}
     </Box>
