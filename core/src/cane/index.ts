@@ -101,11 +101,13 @@ export {
   usable,
   type BackwardsPlan,
   type Offcut,
+  type PartPlan,
   type ScrapHeap,
   type ScrapMaterial,
   type Stage,
   type StartColours,
   type StartingPoint,
+  type Taken,
   type Wanted,
   type WrapNeed,
 } from '#core/cane/plan';

@@ -8,19 +8,18 @@ import {
   isBegin,
   numberOf,
   one,
-  partResults,
   runSteps,
   sumOf,
   usesOf,
   type Begin,
   type CaneContext,
   type CaneState,
-  type Part,
   type PartUse,
   type Step,
   type StepResult,
   type Then,
 } from '#core/cane/steps';
+import { InnerCanes, type Inner, type Taken } from './parts.js';
 import { rowOf, sharedOut, stateAt, type Row, type Stage } from './rows.js';
 
 export interface Wanted {
@@ -66,6 +65,16 @@ export interface MadeUse {
   readonly volumes: ReadonlyMap<MaterialKey, number>;
 }
 
+/** A cane that others take in, with its own steps: made once, then cut for all that take it. */
+export interface PartPlan {
+  readonly name: string;
+  /** as its starts and wraps name it */
+  readonly path: readonly string[];
+  readonly results: readonly StepResult[];
+  readonly stages: readonly Stage[];
+  readonly taken: readonly Taken[];
+}
+
 export interface BackwardsPlan {
   readonly starts: readonly StartNeed[];
   readonly wraps: readonly WrapNeed[];
@@ -80,6 +89,8 @@ export interface BackwardsPlan {
    * it, in the order of the steps
    */
   readonly stages: readonly Stage[];
+  /** the canes that it takes in, in the order of making */
+  readonly parts: readonly PartPlan[];
   /** how many pieces the slices are cut from, and so many from each */
   readonly pieces: number;
   readonly each: number;
@@ -93,38 +104,42 @@ interface Gathered {
   readonly volumes: Map<number, number>;
   readonly made: { readonly id: string; readonly length: Mm; readonly amounts: ReadonlyMap<number, Mm2> }[];
   readonly offcuts: { readonly why: Offcut['why']; readonly volumes: ReadonlyMap<number, number> }[];
+  readonly parts: PartPlan[];
 }
 
 const into = (sums: Map<number, number>, amounts: ReadonlyMap<number, number>, times: number): void => {
   for (const [index, area] of amounts) sums.set(index, (sums.get(index) ?? 0) + area * times);
 };
 
-/** A cane that a step takes several times is made once, long enough, and cut: its ends are lost once. */
-function joined(uses: readonly PartUse[]): { readonly part: Part; readonly pieces: number; readonly longer: number }[] {
-  const made = new Map<string, { part: Part; pieces: number; longer: number }>();
+/** Notes what a step takes of each cane that it takes in. */
+function noteTaken(
+  uses: readonly PartUse[],
+  step: Step,
+  at: number,
+  stage: Stage,
+  path: readonly string[],
+  inner: InnerCanes,
+): void {
   for (const { part, count, longer } of uses) {
-    const key = JSON.stringify(part);
-    const { pieces, longer: long } = made.get(key) ?? { pieces: 0, longer: 0 };
-    made.set(key, { part, pieces: pieces + count, longer: long + count * longer });
+    const taken = inner.of(part)?.taken;
+    const pieces = count * stage.count;
+    if (pieces > 0)
+      taken?.unshift({ step, at, path, count: pieces, length: stage.length * longer, drawnTo: stage.length });
   }
-  return [...made.values()];
 }
 
-/** A part of a row: made for all pieces that are needed of it, each so long. */
-function gatherPart(
-  { part, pieces, longer }: ReturnType<typeof joined>[number],
-  stage: Stage,
-  context: CaneContext,
-  path: readonly string[],
-  out: Gathered,
-): void {
-  const results = partResults(part, context);
-  const cuts = pieces * stage.count;
-  const length = (stage.length * longer) / pieces;
-  const { need, each } = sharedOut(results, cuts, length, context);
+/** A cane that others take in: made once for all pieces that are needed of it. */
+function gatherInner(one: Inner, inner: InnerCanes, context: CaneContext, out: Gathered): void {
+  const { part, results, taken } = one;
+  if (taken.length === 0) return;
+  const { need, each } = sharedOut(results, taken, context);
+  const row = rowOf(results, need, context);
   const name = `${part.name ?? 'a part'}${each > 1 ? `, cut in ${each}` : ''}`;
-  gather(results, rowOf(results, need, context), context, [...path, name], out);
-  off(out, 'more', stateAt(results, results.length - 1).amounts, need.count * need.length - cuts * length);
+  const path = [...(taken[0]?.path ?? []), name];
+  gather(results, row, context, path, inner, out);
+  const used = taken.reduce((sum, t) => sum + t.count * t.length, 0);
+  off(out, 'more', stateAt(results, results.length - 1).amounts, need.count * need.length - used);
+  out.parts.unshift({ name: part.name ?? 'a part', path, results, stages: row.stages, taken });
 }
 
 /** Lengths below this are what is left of counting with fractions. */
@@ -135,12 +150,13 @@ function off(out: Gathered, why: Offcut['why'], amounts: ReadonlyMap<number, Mm2
     out.offcuts.push({ why, volumes: new Map([...amounts].map(([index, area]) => [index, area * length])) });
 }
 
-/** Everything that one begins with and that is left over, of a row and of the parts it takes in. */
+/** Everything that one begins with and that is left over of a row, and what it takes of other canes. */
 function gather(
   results: readonly StepResult[],
   row: Row,
   context: CaneContext,
   path: readonly string[],
+  inner: InnerCanes,
   out: Gathered,
 ): void {
   for (let at = results.length - 1; at >= 0; at--) {
@@ -149,7 +165,7 @@ function gather(
     const before = at > 0 ? stateAt(results, at - 1) : null;
     const stage = row.stages[at] as Stage;
     const parts = usesOf(step, before, context);
-    for (const use of joined(parts)) gatherPart(use, stage, context, path, out);
+    noteTaken(parts, step, at, stage, path, inner);
     off(out, 'ends', state.amounts, 2 * stage.cut * stage.count);
     off(out, 'pieces', state.amounts, row.spare[at] ?? 0);
     if (isBegin(step)) begun(step, state, parts, row, context, path, out);
@@ -219,6 +235,12 @@ function positive(amounts: ReadonlyMap<number, number>): ReadonlyMap<number, num
 const difference = (after: CaneState, before: CaneState): Map<number, number> =>
   new Map([...after.amounts].map(([index, area]) => [index, area - (before.amounts.get(index) ?? 0)]));
 
+/** What the cane itself begins with first, then what the others do, in the order of making. */
+const inOrder = <N extends { readonly path: readonly string[] }>(needs: readonly N[]): N[] => [
+  ...needs.filter((n) => n.path.length === 0).reverse(),
+  ...needs.filter((n) => n.path.length > 0).reverse(),
+];
+
 /** Equal pieces of equal canes as one line, with their number. */
 function together<
   N extends { readonly step: Step; readonly path: readonly string[]; readonly count: number; readonly length: Mm },
@@ -254,16 +276,19 @@ export function planBackwards(
   const whole = steps.at(-1)?.do === 'slice' ? steps.slice(0, -1) : steps;
   const results = runSteps(whole, context);
   stateAt(results, results.length - 1);
-  const { need, each } = sharedOut(results, slices, thickness, context);
+  const { need, each } = sharedOut(results, [{ count: slices, length: thickness }], context);
   const row = rowOf(results, need, context);
-  const out: Gathered = { starts: [], wraps: [], volumes: new Map(), made: [], offcuts: [] };
-  gather(results, row, context, [], out);
+  const out: Gathered = { starts: [], wraps: [], volumes: new Map(), made: [], offcuts: [], parts: [] };
+  const inner = new InnerCanes(results, context);
+  gather(results, row, context, [], inner, out);
+  // those that take others in before those others: by then all that is needed of each is known
+  for (const one of [...inner.inOrder].reverse()) gatherInner(one, inner, context, out);
   off(out, 'more', stateAt(results, results.length - 1).amounts, need.count * need.length - slices * thickness);
   const named = (sums: ReadonlyMap<number, number>): Map<MaterialKey, number> =>
     new Map([...sums].filter(([, v]) => Math.abs(v) > 1e-9).map(([index, v]) => [context.materials[index] ?? '', v]));
   return {
-    starts: together(out.starts.reverse()),
-    wraps: together(out.wraps.reverse()),
+    starts: together(inOrder(out.starts)),
+    wraps: together(inOrder(out.wraps)),
     volumes: named(out.volumes),
     offcuts: out.offcuts.map(({ why, volumes }) => ({ why, volumes: named(volumes) })),
     made: out.made.map(({ id, length, amounts }) => ({
@@ -272,6 +297,7 @@ export function planBackwards(
       volumes: named(new Map([...amounts].map(([index, area]) => [index, area * length]))),
     })),
     stages: row.stages,
+    parts: out.parts,
     pieces: need.count,
     each,
   };

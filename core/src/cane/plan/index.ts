@@ -1,4 +1,12 @@
-export { planBackwards, type BackwardsPlan, type Offcut, type Wanted, type WrapNeed } from './backwards.js';
+export {
+  planBackwards,
+  type BackwardsPlan,
+  type Offcut,
+  type PartPlan,
+  type Wanted,
+  type WrapNeed,
+} from './backwards.js';
+export type { Taken } from './parts.js';
 export { reductionStages } from './reductionStages.js';
 export { usable, type Stage } from './rows.js';
 export { begunAt } from './scaleStart.js';

@@ -123,35 +123,72 @@ function askedLength(results: readonly StepResult[], context: CaneContext): Mm |
 /** Of so many pieces that a row gives at most, every number is tried. */
 const MOST_TRIED = 400;
 
-/** Pieces of a row with so many cuts of it from each. */
+/** Pieces of a row with so many cuts of it from each, at the most. */
 export interface Shared {
   readonly need: Need;
   readonly each: number;
 }
 
+/** Cuts of the same length as one. */
+function together(cuts: readonly Need[]): Need[] {
+  const found = new Map<string, Need>();
+  for (const { count, length } of cuts) {
+    const key = length.toFixed(6);
+    found.set(key, { count: count + (found.get(key)?.count ?? 0), length });
+  }
+  return [...found.values()];
+}
+
 /**
- * How many pieces of the end of a row are made for so many cuts of it, each
- * so long: of all the pieces that come of what one begins with, the number
- * that takes the least clay, and of those the smallest.
- * @throws Complaint `cane/asked` where it is reduced to a length that is shorter than a cut
+ * How long each of so many pieces has to be for all cuts: the longest cuts first, each to the piece that has most
+ * room (R. L. Graham, 1969). Of very many cuts each is taken to be as long as the longest.
  */
-export function sharedOut(results: readonly StepResult[], cuts: number, length: Mm, context: CaneContext): Shared {
-  const asked = askedLength(results, context);
-  if (asked !== null) {
+function sharedOver(pieces: number, cuts: readonly Need[]): { readonly length: Mm; readonly each: number } {
+  const all = cuts.reduce((sum, cut) => sum + cut.count, 0);
+  const longest = Math.max(...cuts.map((cut) => cut.length));
+  const each = Math.ceil(all / pieces);
+  if (cuts.length === 1 || all > MOST_TRIED) return { length: each * longest, each };
+  const lengths = cuts.flatMap((cut) => Array.from({ length: cut.count }, () => cut.length)).sort((a, b) => b - a);
+  const loads = Array.from({ length: pieces }, () => ({ length: 0, each: 0 }));
+  for (const length of lengths) {
+    const least = loads.reduce((a, b) => (b.length < a.length ? b : a));
+    least.length += length;
+    least.each += 1;
+  }
+  return { length: Math.max(...loads.map((l) => l.length)), each: Math.max(...loads.map((l) => l.each)) };
+}
+
+/** Cuts from pieces that are so long whatever is wanted of them. @throws Complaint `cane/asked` */
+function fromAsked(asked: Mm, cuts: readonly Need[]): Shared {
+  const shares = cuts.map(({ count, length }) => {
     const each = Math.floor(asked / length + 1e-9);
     if (each < 1)
       throw complaint('cane/asked', {
         long: inBoth((u) => showLength(Math.max(0, asked), u)),
         slice: inBoth((u) => showLength(length, u)),
       });
-    return { need: { count: Math.ceil(cuts / each), length: asked }, each };
-  }
-  const most = Math.min(cuts, MOST_TRIED, stateAt(results, results.length - 1).count);
+    return { each, pieces: Math.ceil(count / each) };
+  });
+  const count = shares.reduce((sum, s) => sum + s.pieces, 0);
+  return { need: { count, length: asked }, each: Math.max(...shares.map((s) => s.each)) };
+}
+
+/**
+ * How many pieces of the end of a row are made for all cuts of it: of all the pieces that come of what one begins
+ * with, the number that takes the least clay, and of those the smallest.
+ * @throws Complaint `cane/asked` where it is reduced to a length that is shorter than a cut
+ */
+export function sharedOut(results: readonly StepResult[], wanted: readonly Need[], context: CaneContext): Shared {
+  const cuts = together(wanted);
+  const asked = askedLength(results, context);
+  if (asked !== null) return fromAsked(asked, cuts);
+  const all = cuts.reduce((sum, cut) => sum + cut.count, 0);
+  const most = Math.min(all, MOST_TRIED, stateAt(results, results.length - 1).count);
   let best: Shared | null = null;
   let least = Infinity;
   for (let count = 1; count <= most; count++) {
-    const each = Math.ceil(cuts / count);
-    const need = { count, length: each * length };
+    const { length, each } = sharedOver(count, cuts);
+    const need = { count, length };
     const { begin } = rowOf(results, need, context);
     const clay = begin.count * begin.length;
     if (clay < least * (1 - 1e-9)) [best, least] = [{ need, each }, clay];
