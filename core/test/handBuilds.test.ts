@@ -32,7 +32,7 @@ const twoTone = (width: number, height: number, length: number): Loose => ({
   width,
   length,
 });
-/** Places that a face is counted at, few or many, and the two shares by which they go on: spread evenly (M. Roberts, 2018). */
+/** Places that a face is counted at, few or many, and the shares by which they go on: spread evenly (M. Roberts). */
 const [FEW, MANY] = [25_000, 200_000];
 const [ACROSS, UP] = [0.7548776662466927, 0.5698402909980532];
 

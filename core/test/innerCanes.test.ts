@@ -72,7 +72,7 @@ test('canes inside canes are in the order of making, each before those that take
   const plan = planBackwards(steps(ground, setIn(head, 12, 0, 8), setIn(eye, 2, 0, -10)), WANTED, withoutEnds());
   expect(plan.parts.map((p) => p.name)).toEqual(['eye', 'head']);
   const [eyes, heads] = plan.parts;
-  // 60 mm of cane: 60 · (12 / 20)² = 21.6 mm of head; in each of it two eyes of (3 / 5)² · 21.6, and one of (2 / 5)² · 60
+  // 60 mm of cane: 60 · (12 / 20)² = 21.6 mm of head; in it two eyes of (3 / 5)² · 21.6, and one of (2 / 5)² · 60
   expect(heads?.taken.map((t) => t.length)).toEqual([expect.closeTo(21.6, 6)]);
   expect(eyes?.taken.map((t) => t.length).sort((a, b) => a - b)).toEqual([
     expect.closeTo(7.776, 6),

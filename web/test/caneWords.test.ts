@@ -2,7 +2,6 @@ import fc from 'fast-check';
 import {
   STARTING_POINTS,
   SHAPES,
-  acrossOf,
   contextOf,
   planBackwards,
   runSteps,
@@ -12,14 +11,22 @@ import {
   type Step,
 } from '#core/cane';
 import { pigmentOf } from '#core/colour';
-import { caneSteps } from '../src/stations/canes/words/caneSteps.js';
+import { showLength, type UnitSystem } from '#core/units';
+import { caneSteps, type CaneWords } from '../src/stations/canes/words/caneSteps.js';
 import { gramsOf, pathWords, startWords, wrapWords } from '../src/stations/canes/words/caneWords.js';
 import type { CaneMaterial } from '../src/stations/canes/clay/materials.js';
 import { outlinesSvg } from '../src/stations/canes/faces/outlinesSvg.js';
 import { stepsAt, withSteps } from '../src/stations/canes/editing/parts.js';
 import { ALL_WORDS, NEXT, SHAPE_WORDS, newStep, stepTitle } from '../src/stations/canes/steps/index.js';
 import { warningWords } from '../src/stations/canes/words/warningWords.js';
-import type { PlainPlan, PlainStep, PlainWarning } from '../src/workers/canePlain.js';
+import {
+  plainPlan,
+  plainStep,
+  type PlainPart,
+  type PlainPlan,
+  type PlainStep,
+  type PlainWarning,
+} from '../src/workers/canePlain.js';
 
 const COLOURS = {
   dark: 'clay:soot',
@@ -55,22 +62,12 @@ const material = (key: string, more: Partial<CaneMaterial> = {}): CaneMaterial =
   ...more,
 });
 
-/** A plan as the worker gives it. */
-function planned(steps: readonly Step[]): { readonly plan: PlainPlan; readonly across: number[] } {
+/** A plan as the worker gives it, and how large the cane is after each step. */
+function planned(steps: readonly Step[]): { readonly plan: PlainPlan; readonly sizes: PlainStep[] } {
   const context = contextOf();
-  const plan = planBackwards(steps, { slices: 40, thickness: 2 }, context);
-  const plain = (amounts: ReadonlyMap<number, number>): [string, number][] =>
-    [...amounts].map(([i, v]) => [context.materials[i] ?? '', v]);
-  return {
-    plan: {
-      ...plan,
-      volumes: [...plan.volumes],
-      made: [],
-      offcuts: plan.offcuts.map(({ why, volumes }) => ({ why, volumes: [...volumes] })),
-      starts: plan.starts.map((s) => ({ ...s, amounts: plain(s.amounts) })),
-    },
-    across: runSteps(steps, contextOf()).map((r) => (r.state ? acrossOf(r.state.outline) : 0)),
-  };
+  const plan = plainPlan(planBackwards(steps, { slices: 40, thickness: 2 }, context), context);
+  const worked = contextOf();
+  return { plan, sizes: runSteps(steps, worked).map((r, i) => plainStep(r, worked, i)) };
 }
 
 describe('words for steps', () => {
@@ -210,23 +207,68 @@ describe('parts within parts', () => {
   });
 });
 
+type Row = Pick<PlainPart, 'name' | 'steps' | 'sizes' | 'stages'>;
+
 describe.each(STARTING_POINTS.map((s) => [s.id, s] as const))('at the bench: %s', (_, start) => {
   const steps = start.steps(COLOURS);
-  const { plan, across } = planned(steps);
+  const { plan, sizes } = planned(steps);
+  const wordsIn = (units: UnitSystem): CaneWords[] =>
+    caneSteps({ steps, sizes, plan, names: name, own: undefined, units, slices: 40, sliceMm: 2 });
 
   test.each(['metric', 'imperial'] as const)('every step says what to do and what to reach, in %s', (units) => {
-    const words = caneSteps(steps, across, plan, name, undefined, units, { slices: 40, sliceMm: 2 });
-    const first = plan.starts.length + plan.wraps.filter((w) => w.path.length > 0).length;
-    const trims = plan.stages.filter((s) => s.cut > 0).length;
-    expect(words).toHaveLength(first + steps.length - 1 + trims + 2);
-    expect(words.filter((w) => w.title === 'Cut the ends off')).toHaveLength(trims);
+    const words = wordsIn(units);
+    const rows = [{ steps, stages: plan.stages }, ...plan.parts];
+    const trims = rows.flatMap((row) => row.stages.filter((s) => s.cut > 0.05)).length;
+    const done = rows.reduce((sum, row) => sum + row.steps.length - 1, 0);
+    // each cane that is taken in is cut at its end; then rest and slicing
+    expect(words).toHaveLength(plan.starts.length + done + trims + plan.parts.length + 2);
+    expect(words.filter((w) => w.title.endsWith('Cut the ends off'))).toHaveLength(trims);
     expect(words.every((w) => w.face >= 0 && w.face < steps.length)).toBe(true);
     for (const w of words) {
       expect(`${w.title} ${w.line} ${w.figure ?? ''}`).not.toMatch(/undefined|NaN|\?|\[object/);
       expect(w.line.trim()).toMatch(/\.$/);
     }
     expect(words.at(-1)?.title).toBe('Slice');
-    expect(words.filter((w) => w.line.includes(' stages')).every((w) => w.title.startsWith('Reduce'))).toBe(true);
+    expect(words.filter((w) => w.line.includes(' stages')).every((w) => /(^|: )Reduce/.test(w.title))).toBe(true);
+  });
+
+  test('lengths and sizes are those of the plan, to a tenth of a millimetre', () => {
+    const words = wordsIn('metric');
+    const rows: readonly Row[] = [{ name: '', steps, sizes, stages: plan.stages }, ...plan.parts];
+    for (const row of rows) {
+      const own = words.filter((w) =>
+        row.name === '' ? !w.title.includes(': ') : w.title.startsWith(`${row.name}: `),
+      );
+      let at = 0;
+      row.steps.slice(1).forEach((step, i) => {
+        const title = `${row.name === '' ? '' : `${row.name}: `}${stepTitle(step, 'metric')}`;
+        at = own.findIndex((w, k) => k > at && w.title === title);
+        const word = own[at];
+        expect(Number.parseFloat(word?.figure ?? '')).toBeCloseTo(row.stages[i + 1]?.length ?? 0, 1);
+        const said = /It is ([\d.]+)(?: × ([\d.]+))? mm/.exec(word?.line ?? '');
+        const [size, before] = [row.sizes[i + 1]!, row.sizes[i]!];
+        const other = Math.abs(size.width - before.width) > 0.05 || Math.abs(size.height - before.height) > 0.05;
+        expect([title, said !== null]).toEqual([title, other || size.round !== before.round]);
+        if (!said) return;
+        const numbers = said
+          .slice(1)
+          .filter((n) => n !== undefined)
+          .map(Number);
+        const wanted = size.round ? [size.across] : [size.width, size.height];
+        expect(numbers).toEqual(wanted.map((n): unknown => expect.closeTo(n, 1)));
+      });
+    }
+  });
+
+  test('what is cut off each cane that is taken in is all that it gives', () => {
+    for (const part of plan.parts) {
+      const last = part.stages.at(-1)!;
+      const used = part.taken.reduce((sum, t) => sum + t.count * t.length, 0);
+      expect(used).toBeLessThanOrEqual(last.count * (last.length - 2 * last.cut) * (1 + 1e-9));
+      const line = wordsIn('metric').findLast((w) => w.title.startsWith(`${part.name}: `))?.line ?? '';
+      for (const { count, length } of part.taken)
+        expect(line).toContain(`${count > 1 ? `${count} × ` : ''}${showLength(length, 'metric')}`);
+    }
   });
 
   test('what to begin with adds up to the clay', () => {

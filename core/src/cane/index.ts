@@ -49,6 +49,7 @@ export {
   partsOf,
   readProgram,
   runSteps,
+  seenAreas,
   templateState,
   throughPress,
   trimsAfter,

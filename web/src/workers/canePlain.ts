@@ -6,10 +6,12 @@ import {
   type CaneContext,
   type EndsRule,
   type Offcut,
+  type PartPlan,
   type Program,
   type Stage,
   type Step,
   type StepResult,
+  type Taken,
   type Warning,
   type WrapNeed,
 } from '#core/cane';
@@ -51,6 +53,19 @@ type Keyed<W> = W extends { readonly material: number }
     : W;
 export type PlainWarning = Keyed<Warning>;
 
+/** How large a face is, as a ruler says it. */
+export type FaceSize = Pick<PlainStep, 'width' | 'height' | 'across' | 'round'>;
+
+/** A cane that others take in: its steps, how large and how long it is after each, and what is taken of it. */
+export interface PlainPart {
+  readonly name: string;
+  readonly path: readonly string[];
+  readonly steps: readonly Step[];
+  readonly sizes: readonly FaceSize[];
+  readonly stages: readonly Stage[];
+  readonly taken: readonly Taken[];
+}
+
 export interface PlainPlan {
   readonly starts: readonly {
     readonly step: Step;
@@ -64,6 +79,7 @@ export interface PlainPlan {
   readonly offcuts: readonly { readonly why: Offcut['why']; readonly volumes: Amounts }[];
   readonly made: readonly { readonly id: string; readonly length: number; readonly volumes: Amounts }[];
   readonly stages: readonly Stage[];
+  readonly parts: readonly PlainPart[];
   readonly pieces: number;
   readonly each: number;
 }
@@ -105,12 +121,30 @@ export function plainStep({ state, wrong }: StepResult, context: CaneContext, st
   };
 }
 
+const NO_SIZE: FaceSize = { width: 0, height: 0, across: 0, round: false };
+
+function sizeOf({ state }: StepResult): FaceSize {
+  if (!state) return NO_SIZE;
+  const { width, height } = extentOf(state.outline);
+  return { width, height, across: acrossOf(state.outline), round: state.outline.round };
+}
+
+const plainPart = ({ name, path, results, stages, taken }: PartPlan): PlainPart => ({
+  name,
+  path,
+  steps: results.map((r) => r.step),
+  sizes: results.map(sizeOf),
+  stages,
+  taken,
+});
+
 export const plainPlan = (plan: BackwardsPlan, context: CaneContext): PlainPlan => ({
   ...plan,
   volumes: [...plan.volumes],
   made: plan.made.map((m) => ({ ...m, volumes: [...m.volumes] })),
   offcuts: plan.offcuts.map(({ why, volumes }) => ({ why, volumes: [...volumes] })),
   starts: plan.starts.map((s) => ({ ...s, amounts: plainAmounts(context, s.amounts) })),
+  parts: plan.parts.map(plainPart),
 });
 
 export function plainWarning(warning: Warning, context: CaneContext): PlainWarning {

@@ -1,6 +1,6 @@
-import type { Mm } from '#core/units';
 import type { RegionOf } from '#core/cane/document';
-import { crossesItself, signedArea, simplified, type Point } from '#core/cane/outlines';
+import { crossesItself, outerEdges, outlineOf, reachOf, signedArea, simplified, type Point } from '#core/cane/outlines';
+import { Complaint, type Mm } from '#core/units';
 
 /** A flat region of a drawing: what it is called there, its colour there, and its edge. */
 export interface DrawnRegion {
@@ -21,8 +21,7 @@ const GROUND = 0.985;
 const FEWEST_MM2 = 0.05;
 
 /**
- * Regions of a drawing at a width, about the middle, y up: the largest that
- * covers all is the ground; where there is none, a rectangle around them.
+ * Regions of a drawing at a width, about the middle, y up. The largest is the ground, and its edge the outline.
  * @param regions in any measure, y down, in the order they were drawn
  */
 export function drawnOf(regions: readonly DrawnRegion[], width: Mm, tolerance: Mm, notes: readonly string[]): Drawn {
@@ -55,21 +54,66 @@ export function drawnOf(regions: readonly DrawnRegion[], width: Mm, tolerance: M
       `${crossing} ${crossing === 1 ? 'outline crosses itself' : 'outlines cross themselves'}: what is ` +
         'enclosed twice counts as outside there.',
     );
-  const whole = width * height;
-  const at = moved.findIndex((r) => Math.abs(signedArea(r.points)) > GROUND * whole);
-  const ground = moved[at] ?? {
+  const { ground, rest, note } = groundOf(moved, width, height);
+  if (note) said.push(note);
+  return { regions: [ground, ...rest], notes: said };
+}
+
+interface Ground {
+  readonly ground: DrawnRegion;
+  /** the regions that lie on it */
+  readonly rest: readonly DrawnRegion[];
+  readonly note?: string;
+}
+
+/** A rectangle around all of a drawing as its ground. */
+const rectangleAround = (regions: readonly DrawnRegion[], width: Mm, height: Mm, note: string): Ground => ({
+  ground: {
     name: 'ground',
-    hex: moved[0]?.hex ?? 'FFFFFF',
+    hex: regions[0]?.hex ?? 'FFFFFF',
     points: [
       [-width / 2, -height / 2],
       [width / 2, -height / 2],
       [width / 2, height / 2],
       [-width / 2, height / 2],
-    ] as const,
-  };
-  if (at < 0) said.push('Nothing in the drawing covers all of it, so a rectangle around it is the ground.');
-  return { regions: [ground, ...moved.filter((_, i) => i !== at)], notes: said };
+    ],
+  },
+  rest: regions,
+  note,
+});
+
+/** Whether the middle of an outline sees all of its edge, so that a cane can have it. */
+function canBePressed(points: readonly Point[]): boolean {
+  try {
+    reachOf(outlineOf(points).outline);
+    return true;
+  } catch (error) {
+    if (error instanceof Complaint) return false;
+    throw error;
+  }
 }
+
+/**
+ * What a drawing lies on. Its largest closed line is the outline of the cane, grown by what juts out over it; a
+ * rectangle around everything where something lies apart from it, or where it folds back on itself.
+ */
+function groundOf(regions: readonly DrawnRegion[], width: Mm, height: Mm): Ground {
+  const areas = regions.map((r) => Math.abs(signedArea(r.points)));
+  const at = areas.indexOf(Math.max(...areas));
+  const largest = regions[at];
+  if (!largest) return rectangleAround(regions, width, height, 'Nothing in the drawing is large enough for a region.');
+  const rest = regions.filter((_, i) => i !== at);
+  if ((areas[at] ?? 0) > GROUND * width * height) return { ground: largest, rest };
+  const edges = outerEdges(regions.map((r) => r.points)) ?? [];
+  const [edge] = edges;
+  if (!edge || edges.length > 1) return rectangleAround(regions, width, height, APART);
+  if (!canBePressed(edge)) return rectangleAround(regions, width, height, FOLDED);
+  if (at === 0) return { ground: { ...largest, points: edge }, rest };
+  // what was drawn before it lies beneath it
+  return { ground: { name: 'ground', hex: largest.hex, points: edge }, rest: regions };
+}
+const APART = 'Not all of the drawing hangs together, so a rectangle around it is the ground.';
+const FOLDED = 'The outline of the drawing folds back on itself, so a rectangle around it is the ground.';
 
 /**
  * Regions of a drawing as those of a template, filled by their colours.

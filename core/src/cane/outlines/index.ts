@@ -18,6 +18,7 @@ export {
   type Outline,
   type Point,
 } from './outline.js';
+export { areasSeen, outerEdges } from './overlay.js';
 export { pressOf, type Press } from './press.js';
 export { OUTLINES_SENTENCES } from './sentences.js';
 export { directionsApart, sideTowards, sidesOf, tipOf, type Side } from './sides.js';

@@ -16,7 +16,7 @@ import {
   type PartOf,
   type RegionOf,
 } from '#core/cane/document';
-import { areaOf, clipped, extentOf, outlineOf, signedArea, type Point } from '#core/cane/outlines';
+import { areaOf, areasSeen, clipped, extentOf, outlineOf, signedArea, type Point } from '#core/cane/outlines';
 import { begun } from './begun.js';
 import type { BeginKind } from './kind.js';
 import { positive } from './measure.js';
@@ -142,19 +142,29 @@ export function templateState(
   return begun(outline, length, sample, measured(sample, outline));
 }
 
+/** mm² of each region that is seen, in their order, counted on a grid. */
+function countedAreas(step: Template): number[] {
+  const context = contextOf();
+  const apart = step.regions.map((r, i): Region => ({ ...r, fill: { of: String(i) } }));
+  const { amounts } = templateState({ ...step, regions: apart }, [], context);
+  return step.regions.map((_, i) => amounts.get(context.materials.indexOf(String(i))) ?? 0);
+}
+
+/** mm² of each region that is seen, in their order: without what others cover of it and what lies outside. */
+export const seenAreas = (step: Template): readonly Mm2[] =>
+  areasSeen(step.regions.map((r) => r.points)) ?? countedAreas(step);
+
 /**
  * mm² of each clay that is laid in the regions of a template. Of plain clay
  * only what is seen; a fade is pressed into the whole of its region, and what
  * others cover of it is cut away. Clay of the canes in it is counted there.
  */
 export function laidAreas(step: Template): { readonly key: MaterialKey; readonly area: Mm2 }[] {
-  const context = contextOf();
-  const apart = step.regions.map((r, i): Region => ({ ...r, fill: { of: String(i) } }));
-  const { amounts } = templateState({ ...step, regions: apart }, [], context);
+  const seen = countedAreas(step);
   return step.regions.flatMap(({ fill, points: edge }, i) => {
     if ('cane' in fill) return [];
     if ('blend' in fill) return [{ key: fill.blend, area: Math.abs(signedArea(edge)) }];
-    return [{ key: fill.of, area: amounts.get(context.materials.indexOf(String(i))) ?? 0 }];
+    return [{ key: fill.of, area: seen[i] ?? 0 }];
   });
 }
 

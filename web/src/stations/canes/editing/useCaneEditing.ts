@@ -5,6 +5,7 @@ import { keyOf, ofBlend, ofClay } from '#core/material';
 import type { BlendCard, CaneAnswer, CaneDto, ShelfAnswer } from '#contract';
 import { put } from '../../../wire/save.js';
 import type { PlainStep } from '../../../workers/canePlain.js';
+import { withOneSlice } from './oneSlice.js';
 import { stepsAt, withSteps, type Path } from './parts.js';
 import { addedTo, copiedIn, editedIn, movedIn, takenOut, type Row } from './rowMoves.js';
 import { newStep } from '../steps/index.js';
@@ -71,7 +72,8 @@ export function useCaneEditing(cane: CaneAnswer): CaneEditing {
   const [steps, path] = inside ? [inside, wanted] : [whole, []];
   const at = Math.min(chosen, steps.length - 1);
   const row: Row = { steps, chosen: at };
-  const save = (part: Partial<CaneDto>): void => {
+  const save = (change: Partial<CaneDto>): void => {
+    const part = withOneSlice(cane, change);
     void put<CaneDto>(`/api/canes/${cane.id}`, { ...sentCane(cane), ...part }, { ...cane, ...part });
   };
   const keep = (next: Row | null): void => {

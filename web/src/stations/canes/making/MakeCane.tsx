@@ -39,15 +39,16 @@ export function MakeCane({ cane, worked, materials, paints, shelf, machines }: M
     );
   const own = benchMachine(machines);
   const { steps } = cane.program;
-  const words = caneSteps(
+  const words = caneSteps({
     steps,
-    worked.steps.map((s) => s.across),
+    sizes: worked.steps,
     plan,
-    (key) => materials.get(key)?.name ?? '…',
+    names: (key) => materials.get(key)?.name ?? '…',
     own,
     units,
-    cane,
-  );
+    slices: cane.slices,
+    sliceMm: cane.sliceMm,
+  });
   return (
     <Flex direction="column" padding={5} gap={4} height="100%" overflowY="auto">
       <Box fontSize="small">{cane.name}</Box>

@@ -1,5 +1,5 @@
 import type { StepOf } from '#core/cane';
-import { showLength } from '#core/units';
+import { showLength, type UnitSystem } from '#core/units';
 import { Degrees, Length, Offset, PartOf } from './fields.js';
 import { newId, rodOf, sizeOf, tenth } from './first.js';
 import { SIZE, TURN, handle, type Range } from './handle.js';
@@ -8,6 +8,18 @@ import type { StepView } from './view.js';
 const MOVED: Range = ['mm', -40, 40, 0.25];
 /** A first hole for the smaller side of the face. */
 const USUAL_HOLE = 0.3;
+
+/** mm from the middle that a hand can tell. */
+const AT_ALL = 0.05;
+
+/** Where the middle of a hole lies. */
+function placeWords(x: number, y: number, units: UnitSystem): string {
+  const side = [
+    ...(Math.abs(x) > AT_ALL ? [`${showLength(Math.abs(x), units)} ${x > 0 ? 'right' : 'left'}`] : []),
+    ...(Math.abs(y) > AT_ALL ? [`${showLength(Math.abs(y), units)} ${y > 0 ? 'up' : 'down'}`] : []),
+  ];
+  return side.length === 0 ? 'in the middle' : `its middle ${side.join(' and ')} of the middle of the face`;
+}
 
 export const insert: StepView<StepOf<'insert'>> = {
   word: 'Set in',
@@ -41,6 +53,9 @@ export const insert: StepView<StepOf<'insert'>> = {
     handle(step, 'turned', TURN, step.degrees, (degrees) => ({ degrees })),
   ],
   marks: (step) => ({ kind: 'place', x: step.x, y: step.y, with: (x, y) => ({ ...step, x, y }) }),
-  line: ({ diameter }, { units }) =>
-    `Cut out exactly a hole of ${showLength(diameter, units)} and set it in, so that the outside stays.`,
+  takes: ({ diameter }, units) => `${showLength(diameter, units)} across`,
+  line: ({ diameter, x, y }, { units }) => {
+    const hole = `a hole of ${showLength(diameter, units)}, ${placeWords(x, y, units)}`;
+    return `Cut out exactly ${hole}, and set it in, so that the outside stays.`;
+  },
 };

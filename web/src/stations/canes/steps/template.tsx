@@ -1,13 +1,38 @@
 import { Suspense, lazy } from 'react';
-import type { StepOf } from '#core/cane';
-import { showLong } from '#core/units';
+import type { Region, StepOf } from '#core/cane';
+import { showLong, showSize } from '#core/units';
 import { newId } from './first.js';
-import type { StepView } from './view.js';
+import { clayArea, groupName, groupsOf, heightOf, isGround, keyIn, widthOf } from './templateMoves.js';
+import type { Beginning, StepView } from './view.js';
 
 // the drawing pad comes with it, and only who draws waits for that
 const TemplateEditor = lazy(() => import('./TemplateEditor.js'));
 
-export const template: StepView<StepOf<'template'>> = {
+type Template = StepOf<'template'>;
+
+/** mm² below which an area is said with a decimal. */
+const SMALL = 10;
+
+const sizeOf = (step: Template, { units, length }: Beginning): string =>
+  `template, ${showSize(widthOf(step), heightOf(step), units)}, ${showLong(length, units)} long`;
+
+function fillName({ fill }: Region, { names }: Beginning): string {
+  if ('cane' in fill) return fill.cane.name ?? 'a cane';
+  return names(keyIn(fill));
+}
+
+/** Every region in the order of the drawing, regions that are filled alike as one: with what, and how large. */
+function regionsWords(step: Template, beginning: Beginning): string {
+  return groupsOf(step.regions, false)
+    .map((group) => {
+      const area = clayArea(step, group);
+      const filled = group[0] ? fillName(group[0], beginning) : '';
+      return `${groupName(group, isGround(step, group))} of ${filled}, ${area.toFixed(area < SMALL ? 1 : 0)} mm²`;
+    })
+    .join('; ');
+}
+
+export const template: StepView<Template> = {
   word: 'Template',
   group: null,
   title: ({ regions }) => `Template, ${regions.length} region${regions.length === 1 ? '' : 's'}`,
@@ -34,5 +59,5 @@ export const template: StepView<StepOf<'template'>> = {
       <TemplateEditor {...of} />
     </Suspense>
   ),
-  begins: (_, { units, length }) => `template, ${showLong(length, units)} long`,
+  begins: (step, beginning) => `${sizeOf(step, beginning)}; ${regionsWords(step, beginning)}`,
 };

@@ -1,5 +1,6 @@
 import { keyOf, materialIn, ofBlend, ofClay } from '#core/material';
-import { signedArea, type Fill, type Region, type Step } from '#core/cane';
+import { seenAreas, type Fill, type Region, type Step } from '#core/cane';
+import { Complaint } from '#core/units';
 import { deltaE, readColour } from '#core/colour';
 import type { ShelfAnswer } from '#contract';
 import type { CaneChoice } from './view.js';
@@ -98,13 +99,30 @@ export function groupName(group: readonly Region[], ground: boolean): string {
 /** Whether some regions are what lies around all others. */
 export const isGround = (step: Template, group: readonly Region[]): boolean => group.some((r) => r === step.regions[0]);
 
-const areaOf = (regions: readonly Region[]): number =>
-  regions.reduce((sum, r) => sum + Math.abs(signedArea(r.points)), 0);
+const known = new WeakMap<Template, readonly number[]>();
 
-/** mm² of clay in some regions: of the ground, what the others leave of it. */
+/** mm² of each region that is seen; of a drawing that cannot be worked out yet, none. */
+function seenIn(step: Template): readonly number[] {
+  const before = known.get(step);
+  if (before) return before;
+  const seen = seenOrNone(step);
+  known.set(step, seen);
+  return seen;
+}
+
+function seenOrNone(step: Template): readonly number[] {
+  try {
+    return seenAreas(step);
+  } catch (error) {
+    if (!(error instanceof Complaint)) throw error;
+    return step.regions.map(() => 0);
+  }
+}
+
+/** mm² of clay in some regions: without what lies on top of them. */
 export function clayArea(step: Template, group: readonly Region[]): number {
-  const others = isGround(step, group) ? areaOf(step.regions.slice(1)) : 0;
-  return Math.max(0, areaOf(group) - others);
+  const seen = seenIn(step);
+  return group.reduce((sum, region) => sum + (seen[step.regions.indexOf(region)] ?? 0), 0);
 }
 
 /** What a region is filled with when the kind is changed: the first there is of it, or nothing. */

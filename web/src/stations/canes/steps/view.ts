@@ -106,6 +106,8 @@ export interface StepView<S extends Step> {
   marks?(step: S): Marks;
   /** what hands do, and what to reach; left out: it is no step at the bench */
   line?(step: S, bench: AtBench): string;
+  /** what a piece of another cane is drawn to for it, in words; left out: only as long as it fits */
+  takes?(step: S, units: UnitSystem): string;
   readonly caution?: string;
   /** what one begins with */
   begins?(step: S, beginning: Beginning): string;

@@ -1,11 +1,14 @@
 import { usable, type Stage, type Step } from '#core/cane';
-import { showLength, showLong, showMinutes, type UnitSystem } from '#core/units';
+import { showLength, showMinutes, type UnitSystem } from '#core/units';
 import type { MachineDto } from '#contract';
 import type { BenchWords } from '../../../parts/BenchSteps.js';
-import type { PlainPlan } from '../../../workers/canePlain.js';
-import { isCut, slicesWords, startWords, wrapWords } from './caneWords.js';
+import type { FaceSize, PlainPart, PlainPlan } from '../../../workers/canePlain.js';
+import { isCut, startWords, wrapWords } from './caneWords.js';
 import { cutLine } from '../steps/endsWords.js';
 import { stepTitle, viewOf } from '../steps/index.js';
+import { madeFor, piecesOf, takenWords } from './partSteps.js';
+import { isOtherSize, sizeWords } from './sizeWords.js';
+import { sliceLine } from './sliceWords.js';
 
 /** Cutting the ends off, where the plan does so after a step. */
 const cutStep = (stage: Stage, units: UnitSystem): BenchWords => ({
@@ -22,66 +25,114 @@ export interface CaneWords extends BenchWords {
   readonly face: number;
 }
 
-interface Working {
-  readonly across: readonly number[];
+/** What the words of a bench are made of. */
+export interface BenchPlan {
   readonly plan: PlainPlan;
   readonly names: (key: string) => string;
   readonly own: MachineDto | undefined;
   readonly units: UnitSystem;
 }
 
+/** Steps in a row, of the cane or of one that it takes in, and how large and how long it is after each. */
+interface Row {
+  readonly steps: readonly Step[];
+  readonly sizes: readonly FaceSize[];
+  readonly stages: readonly Stage[];
+  readonly path: readonly string[];
+}
+
+const NO_SIZE: FaceSize = { width: 0, height: 0, across: 0, round: false };
+const samePath = (one: readonly string[], other: readonly string[]): boolean => one.join('›') === other.join('›');
+
+/** What one begins with. */
+function beginWords({ plan, names, own, units }: BenchPlan, path: readonly string[], title: string): BenchWords[] {
+  return plan.starts
+    .filter((start) => samePath(start.path, path))
+    .map((start) => ({
+      title,
+      line: `${startWords(start, names, own, units)}.`,
+      figure: showLength(start.length, units),
+      of: start.count > 1 ? `long, ${start.count} of them` : 'long',
+    }));
+}
+
+/** The size to reach, where a step leads to another one. */
+function reachWords(row: Row, i: number, units: UnitSystem): string {
+  const [before, after] = [row.sizes[i - 1] ?? NO_SIZE, row.sizes[i] ?? NO_SIZE];
+  return isOtherSize(before, after) ? ` It is ${sizeWords(after, units)} then.` : '';
+}
+
 /** A step at the bench, and cutting the ends off after it; what one begins with and slicing have their own. */
-function stepWords(step: Step, i: number, { across, plan, names, own, units }: Working): CaneWords[] {
+function stepWords(row: Row, i: number, bench: BenchPlan): BenchWords[] {
+  const { plan, names, own, units } = bench;
+  const step = row.steps[i];
+  if (i === 0 || !step) return [];
   const { line, caution = null } = viewOf(step.do);
-  if (i === 0 || !line) return [];
-  const stage = plan.stages[i];
-  const wrap = plan.wraps.find((w) => w.path.length === 0 && w.step.id === step.id);
-  const bench = {
+  if (!line) return [];
+  const stage = row.stages[i];
+  const wrap = plan.wraps.find((w) => samePath(w.path, row.path) && w.step.id === step.id);
+  const [from, to] = [row.sizes[i - 1] ?? NO_SIZE, row.sizes[i] ?? NO_SIZE];
+  const at = {
     units,
     own,
     stage,
-    before: plan.stages[i - 1],
-    from: across[i - 1] ?? 0,
-    to: across[i] ?? 0,
+    before: row.stages[i - 1],
+    from: from.across,
+    to: to.across,
     sheet: wrap ? `${wrapWords(wrap, names, own, units)}. ` : '',
   };
   const long = stage && {
-    figure: showLong(stage.length, units),
+    figure: showLength(stage.length, units),
     of: stage.count > 1 ? `long, ${stage.count} of them` : 'long',
   };
-  const words: CaneWords = { face: i, title: stepTitle(step, units), line: line(step, bench), ...long, caution };
-  return stage && isCut(stage) ? [words, { ...cutStep(stage, units), face: i }] : [words];
+  const words = {
+    title: stepTitle(step, units),
+    line: `${line(step, at)}${reachWords(row, i, units)}`,
+    ...long,
+    caution,
+  };
+  return stage && isCut(stage) ? [words, cutStep(stage, units)] : [words];
 }
 
-/** The whole cane as bench steps: what to begin with, each step with the length to reach, rest, slicing. */
-export function caneSteps(
-  steps: readonly Step[],
-  across: readonly number[],
-  plan: PlainPlan,
-  names: (key: string) => string,
-  own: MachineDto | undefined,
-  units: UnitSystem,
-  { slices, sliceMm }: { readonly slices: number; readonly sliceMm: number },
-): CaneWords[] {
-  const mm = (x: number): string => showLong(x, units);
+/** All of a part: what it begins with, its own steps, and how it is cut for what takes it in. */
+function partWords(part: PlainPart, bench: BenchPlan): CaneWords[] {
+  const { units, plan } = bench;
+  const pieces = piecesOf(part);
+  const cut: BenchWords = {
+    title: pieces > 1 ? 'cut it' : 'put it aside',
+    line: `${part.taken.map((t) => takenWords(t, units)).join('; ')}.`,
+    figure: String(pieces),
+    of: pieces > 1 ? 'pieces' : 'piece',
+  };
+  const all = [
+    ...beginWords(bench, part.path, 'begin'),
+    ...part.steps.flatMap((_, i) => stepWords(part, i, bench)),
+    cut,
+  ];
+  const face = madeFor(part, plan);
+  return all.map((words) => ({ ...words, title: `${part.name}: ${words.title}`, face }));
+}
+
+/** The cane as it is to be made. */
+export interface CaneToMake extends BenchPlan {
+  readonly steps: readonly Step[];
+  readonly sizes: readonly FaceSize[];
+  readonly slices: number;
+  readonly sliceMm: number;
+}
+
+/**
+ * The whole cane as bench steps: each cane that it takes in once, in the order of making; what it begins with, each
+ * step with the length and the size to reach, rest, slicing.
+ */
+export function caneSteps(make: CaneToMake): CaneWords[] {
+  const { steps, sizes, plan, units } = make;
+  const row: Row = { steps, sizes, stages: plan.stages, path: [] };
   const last = steps.length - 1;
-  const at: Working = { across, plan, names, own, units };
   return [
-    ...plan.starts.map((s): CaneWords => ({
-      face: 0,
-      title: s.path.length === 0 ? 'Begin' : `Make ${s.path.join(' › ')}`,
-      line: `${startWords(s, names, own, units)}.`,
-      figure: mm(s.length),
-      of: 'long',
-    })),
-    ...plan.wraps
-      .filter((w) => w.path.length > 0)
-      .map((w): CaneWords => ({
-        face: 0,
-        title: `Wrap ${w.path.join(' › ')}`,
-        line: `${wrapWords(w, names, own, units)}.`,
-      })),
-    ...steps.flatMap((step, i) => stepWords(step, i, at)),
+    ...plan.parts.flatMap((part) => partWords(part, make)),
+    ...beginWords(make, [], 'Begin').map((words) => ({ ...words, face: 0 })),
+    ...steps.flatMap((_, i) => stepWords(row, i, make).map((words) => ({ ...words, face: i }))),
     {
       face: last,
       title: 'Let it rest',
@@ -92,9 +143,7 @@ export function caneSteps(
     {
       face: last,
       title: 'Slice',
-      line:
-        `${slicesWords(plan, slices)}, each ${showLength(sliceMm, units)} thick. Flat side down, the blade ` +
-        'straight down, a quarter turn after each slice.',
+      line: sliceLine(steps, sizes.at(-1), plan, make, units),
       caution: 'Mark the blunt edge of a long blade, cut downwards, put its guard on.',
     },
   ];

@@ -1,0 +1,29 @@
+import type { Taken } from '#core/cane';
+import { showLength, type UnitSystem } from '#core/units';
+import type { PlainPart, PlainPlan } from '../../../workers/canePlain.js';
+import { stepTitle, viewOf } from '../steps/index.js';
+
+/** Lengths that differ by less than this share are the same. */
+const SAME = 0.005;
+
+/** What is cut off a part for one step: how many, how long, and what they are drawn to. */
+export function takenWords({ step, count, length, drawnTo }: Taken, units: UnitSystem): string {
+  const times = count > 1 ? `${count} × ` : '';
+  const cut = `${times}${showLength(length, units)}`;
+  const as = `for “${stepTitle(step, units)}”`;
+  if (Math.abs(drawnTo / length - 1) < SAME) return `${cut} ${as}`;
+  const to = viewOf(step.do).takes?.(step, units);
+  const size = to === undefined ? '' : `${to}, `;
+  return `${cut}, drawn to ${size}${showLength(drawnTo, units)} long, ${as}`;
+}
+
+/** Pieces that are cut off a part in all. */
+export const piecesOf = ({ taken }: PlainPart): number => taken.reduce((sum, t) => sum + t.count, 0);
+
+/** The step of the cane itself that a part is made for, by its place. */
+export function madeFor(part: PlainPart, { parts }: PlainPlan): number {
+  const [first] = part.taken;
+  if (!first) return 0;
+  const user = parts.find((p) => p !== part && p.path.join() === first.path.join());
+  return user ? madeFor(user, { parts } as PlainPlan) : first.at;
+}
