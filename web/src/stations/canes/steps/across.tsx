@@ -1,5 +1,5 @@
 import type { StepOf } from '#core/cane';
-import { showLong } from '#core/units';
+import { showLength } from '#core/units';
 import { Whole } from './fields.js';
 import { newId } from './first.js';
 import type { StepView } from './view.js';
@@ -15,7 +15,7 @@ export const across: StepView<StepOf<'across'>> = {
     </>
   ),
   line: ({ pieces }, { stage, units }) => {
-    const long = stage ? `${showLong(stage.length, units)} long` : '';
+    const long = stage ? `${showLength(stage.length, units)} long` : '';
     return `Cut it across in ${pieces} equal pieces of ${long}.`;
   },
 };

@@ -1,5 +1,5 @@
 import type { StepOf } from '#core/cane';
-import { showLong, showSize } from '#core/units';
+import { showLength, showSize } from '#core/units';
 import { Clay, Length } from './fields.js';
 import { newId } from './first.js';
 import { SIZE, handle } from './handle.js';
@@ -22,5 +22,5 @@ export const block: StepView<StepOf<'block'>> = {
     handle(step, 'high', SIZE, step.height, (height) => ({ height })),
   ],
   begins: ({ of, width, height }, { names, units, length }) =>
-    `block of ${names(of)}, ${showSize(width, height, units)}, ${showLong(length, units)} long`,
+    `block of ${names(of)}, ${showSize(width, height, units)}, ${showLength(length, units)} long`,
 };

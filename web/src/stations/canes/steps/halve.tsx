@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
 import type { StepOf } from '#core/cane';
-import { showLong } from '#core/units';
+import { showLength } from '#core/units';
 import { Choice } from '../../../parts/Choice.js';
 import { Whole, set } from './fields.js';
 import { newId } from './first.js';
@@ -38,7 +38,7 @@ export const halve: StepView<Halve> = {
   first: () => ({ id: newId(), do: 'halve', times: 1, side: 'top' }),
   Fields,
   line: ({ times, side }, { before, units }) => {
-    const half = before ? ` at ${showLong(before.length / 2, units)}` : '';
+    const half = before ? ` at ${showLength(before.length / 2, units)}` : '';
     const again = times === 1 ? '' : ` Then again, ${times} times in all, each time at the half of what there is.`;
     const laid = side === 'top' ? 'lay one half on the other' : 'lay the halves side by side';
     return `Cut it across in half${half} and ${laid}, edges flush, without air.${again}`;

@@ -1,5 +1,5 @@
 import type { StepOf } from '#core/cane';
-import { showLength, showLong } from '#core/units';
+import { showLength } from '#core/units';
 import { Clay, Length } from './fields.js';
 import { newId } from './first.js';
 import { SIZE, handle } from './handle.js';
@@ -18,5 +18,5 @@ export const log: StepView<StepOf<'log'>> = {
   ),
   handles: (step) => [handle(step, 'across', SIZE, step.diameter, (diameter) => ({ diameter }))],
   begins: ({ of, diameter }, { names, units, length }) =>
-    `log of ${names(of)}, ${showLength(diameter, units)} across, ${showLong(length, units)} long`,
+    `log of ${names(of)}, ${showLength(diameter, units)} across, ${showLength(length, units)} long`,
 };

@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
 import type { StepOf } from '#core/cane';
-import { showLength, showLong, showSize } from '#core/units';
+import { showLength, showSize } from '#core/units';
 import { Choice } from '../../../parts/Choice.js';
 import { Length, Ready, Size, setAnew } from './fields.js';
 import { newId } from './first.js';
@@ -89,6 +89,6 @@ export const plug: StepView<Plug> = {
   ],
   begins: ({ of, wound, width, depth }, { names, units, length }) => {
     const size = wound === 'rolled' ? `${showLength(width, units)} across` : showSize(width, depth, units);
-    return `plug of ${names(of)}, ${size}, ${showLong(length, units)} long`;
+    return `plug of ${names(of)}, ${size}, ${showLength(length, units)} long`;
   },
 };

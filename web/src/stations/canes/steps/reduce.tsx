@@ -1,5 +1,5 @@
 import { reductionStages, usable, type Stage, type StepOf } from '#core/cane';
-import { showLength, showLong, type UnitSystem } from '#core/units';
+import { showLength, type UnitSystem } from '#core/units';
 import { Choice } from '../../../parts/Choice.js';
 import { LengthValue } from '../../../parts/Value.js';
 import { set } from './fields.js';
@@ -29,7 +29,7 @@ function stagesWords({ before, from, to, units }: AtBench): string {
   if (!before || !(from > to && to > 0)) return '';
   const stages = reductionStages(from, to, usable(before));
   if (stages.length < 2) return '';
-  const each = stages.map((s) => `${showLength(s.diameter, units)} across, ${showLong(s.length, units)} long`);
+  const each = stages.map((s) => `${showLength(s.diameter, units)} across, ${showLength(s.length, units)} long`);
   return `In ${stages.length} stages, with a rest between: ${each.join('; ')}. `;
 }
 
@@ -37,8 +37,8 @@ function stagesWords({ before, from, to, units }: AtBench): string {
 function reachWords(step: Reduce, stage: Stage | undefined, units: UnitSystem): string {
   const across = step.to === 'diameter' ? [`${showLength(step.value, units)} across`] : [];
   if (!stage) return across.join('');
-  const long = [`${showLong(stage.length, units)} long`];
-  const good = `${showLong(stage.length - 2 * stage.spoilt, units)} of it without its ends`;
+  const long = [`${showLength(stage.length, units)} long`];
+  const good = `${showLength(stage.length - 2 * stage.spoilt, units)} of it without its ends`;
   return [...across, ...long, ...(stage.spoilt > WORTH_SAYING ? [good] : [])].join(', ');
 }
 

@@ -8,6 +8,7 @@ const SIDES = [
   { value: 'right', text: 'at the right' },
   { value: 'top', text: 'on top' },
 ] as const;
+const SIDE_WORDS: Readonly<Record<StepOf<'stack'>['side'], string>> = { right: 'at the right', top: 'on top' };
 /** Width of a first block for its height. */
 const USUAL_WIDTH = 0.3;
 
@@ -32,5 +33,6 @@ export const stack: StepView<StepOf<'stack'>> = {
       />
     </>
   ),
-  line: () => 'Lay it beside, edges flush, and press the joint.',
+  line: ({ part, side }) =>
+    `Lay ${part.name ?? 'the other one'} ${SIDE_WORDS[side]}, edges flush, and press the joint.`,
 };

@@ -1,6 +1,6 @@
 import { Suspense, lazy } from 'react';
 import type { Region, StepOf } from '#core/cane';
-import { showLong, showSize } from '#core/units';
+import { showLength, showSize } from '#core/units';
 import { newId } from './first.js';
 import { clayArea, groupName, groupsOf, heightOf, isGround, keyIn, widthOf } from './templateMoves.js';
 import type { Beginning, StepView } from './view.js';
@@ -14,7 +14,7 @@ type Template = StepOf<'template'>;
 const SMALL = 10;
 
 const sizeOf = (step: Template, { units, length }: Beginning): string =>
-  `template, ${showSize(widthOf(step), heightOf(step), units)}, ${showLong(length, units)} long`;
+  `template, ${showSize(widthOf(step), heightOf(step), units)}, ${showLength(length, units)} long`;
 
 function fillName({ fill }: Region, { names }: Beginning): string {
   if ('cane' in fill) return fill.cane.name ?? 'a cane';

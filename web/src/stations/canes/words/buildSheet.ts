@@ -10,6 +10,7 @@ import { gramsOf, longWords, pathWords, slicesWords, startWords, volumesToRoll, 
 import type { CaneMaterial } from '../clay/materials.js';
 import { heapLine, heapsOf } from './scrapWords.js';
 import { stepTitle } from '../steps/index.js';
+import { partWords } from './caneSteps.js';
 
 /** mm of a face, and of the words below it; px of its picture. */
 const [FACE, WORDS] = [36, 15];
@@ -86,6 +87,17 @@ function writeClay(column: Column, { cane, plan, there, materials, own, coreMm, 
   column.gap();
 }
 
+/** The canes that it takes in, each with its own steps, in the order of making. */
+function writeParts(column: Column, { plan, materials, own, units }: BuildSheet): void {
+  const names = (key: string): string => materials.get(key)?.name ?? '…';
+  for (const part of plan.parts) {
+    column.line(`First, ${part.name}`, TITLE, true);
+    for (const { title, line, figure = '', of = '' } of partWords(part, { plan, names, own, units }))
+      column.line(`– ${title.slice(part.name.length + 2)}: ${figure} ${of}. ${line}`);
+    column.gap();
+  }
+}
+
 type Paints = Readonly<Record<string, Paint>>;
 
 /** The face after a step, with its words below. @param x mm from the left */
@@ -130,6 +142,7 @@ export async function saveBuildSheet(sheet: BuildSheet): Promise<void> {
   const book = await PaperBook.open(name, sheet.size);
   const column = new Column(book);
   writeClay(column, sheet);
+  writeParts(column, sheet);
   await writeSteps(column, sheet);
   saveFile(name, 'pdf', 'application/pdf', await book.bytes());
 }

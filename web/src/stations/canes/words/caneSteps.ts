@@ -6,7 +6,7 @@ import type { FaceSize, PlainPart, PlainPlan } from '../../../workers/canePlain.
 import { isCut, startWords, wrapWords } from './caneWords.js';
 import { cutLine } from '../steps/endsWords.js';
 import { stepTitle, viewOf } from '../steps/index.js';
-import { madeFor, piecesOf, takenWords } from './partSteps.js';
+import { isDrawn, madeFor, piecesOf, takenWords } from './partSteps.js';
 import { isOtherSize, sizeWords } from './sizeWords.js';
 import { sliceLine } from './sliceWords.js';
 
@@ -94,12 +94,18 @@ function stepWords(row: Row, i: number, bench: BenchPlan): BenchWords[] {
   return stage && isCut(stage) ? [words, cutStep(stage, units)] : [words];
 }
 
+/** What is done with a part when it is there. */
+function cutTitle(part: PlainPart): string {
+  if (isDrawn(part)) return 'draw it';
+  return piecesOf(part) > 1 ? 'cut it' : 'put it aside';
+}
+
 /** All of a part: what it begins with, its own steps, and how it is cut for what takes it in. */
-function partWords(part: PlainPart, bench: BenchPlan): CaneWords[] {
+export function partWords(part: PlainPart, bench: BenchPlan): CaneWords[] {
   const { units, plan } = bench;
   const pieces = piecesOf(part);
   const cut: BenchWords = {
-    title: pieces > 1 ? 'cut it' : 'put it aside',
+    title: cutTitle(part),
     line: `${part.taken.map((t) => takenWords(t, units)).join('; ')}.`,
     figure: String(pieces),
     of: pieces > 1 ? 'pieces' : 'piece',

@@ -113,7 +113,7 @@ export function wrapWords(
   units: UnitSystem,
 ): string {
   const across = showLength(thickness, units);
-  if (snake) return `${times(count)}snake of ${names(of)}, ${across} across, ${showLong(length, units)} long`;
+  if (snake) return `${times(count)}snake of ${names(of)}, ${across} across, ${showLength(length, units)} long`;
   const thick = `${showLength(thickness, units, true)}${settingWords(thickness, own, units)}`;
   return `${times(count)}sheet of ${names(of)}, ${thick}, ${showSize(width, length, units)}`;
 }

@@ -6,12 +6,18 @@ import { stepTitle, viewOf } from '../steps/index.js';
 /** Lengths that differ by less than this share are the same. */
 const SAME = 0.005;
 
+const isLonger = ({ length, drawnTo }: Taken): boolean => Math.abs(drawnTo / length - 1) >= SAME;
+/** Whether any of what is cut off a part is made longer and thinner before it is taken. */
+export const isDrawn = ({ taken }: PlainPart): boolean => taken.some(isLonger);
+
 /** What is cut off a part for one step: how many, how long, and what they are drawn to. */
-export function takenWords({ step, count, length, drawnTo }: Taken, units: UnitSystem): string {
+export function takenWords(taken: Taken, units: UnitSystem): string {
+  const { step, at, path, count, length, drawnTo } = taken;
   const times = count > 1 ? `${count} × ` : '';
   const cut = `${times}${showLength(length, units)}`;
-  const as = `for “${stepTitle(step, units)}”`;
-  if (Math.abs(drawnTo / length - 1) < SAME) return `${cut} ${as}`;
+  const within = path.length > 0 ? ` of ${path.at(-1)}` : '';
+  const as = `for step ${at + 1}${within}, “${stepTitle(step, units)}”`;
+  if (!isLonger(taken)) return `${cut} ${as}`;
   const to = viewOf(step.do).takes?.(step, units);
   const size = to === undefined ? '' : `${to}, `;
   return `${cut}, drawn to ${size}${showLength(drawnTo, units)} long, ${as}`;
