@@ -41,7 +41,7 @@ test('a radish with forty slices, from the discs to the diary, its grams balance
     await main.getByRole('heading', { level: 2 }).first().click();
     await page.keyboard.press('b');
     await onTo(page, 'Reduce to 20 mm');
-    await expect(main).toContainText(/20 mm across, \d+ mm long, 80 mm of it without its ends/);
+    await expect(main).toContainText(/20 mm across, \d+\.\d mm long, 80 mm of it without its ends/);
     await page.keyboard.press('Space');
     await expect(page.getByRole('heading', { name: 'Cut the ends off' })).toBeVisible();
     await expect(main).toContainText('80 mm are left.');

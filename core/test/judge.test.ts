@@ -4,6 +4,7 @@ import {
   STARTING_POINTS,
   TOO_THICK,
   TOO_THIN,
+  acrossOf,
   contextOf,
   featuresOf,
   judge,
@@ -156,29 +157,21 @@ test('too thick for hands at any step, too thin at the end', () => {
   expect(thick).toEqual([{ kind: 'too thick', step: 2, mm: expect.closeTo(128, 0) as number }]);
 });
 
-test('lengths that do not match: what is set in is as long as it is when it fits its hole', () => {
-  const set = (length: number, diameter: number): string[] =>
-    said(steps(log('clay:a', 30, 60), { do: 'insert', part: rod(10, length), x: 0, y: 0, diameter, degrees: 0 }), [
-      light(),
-      clay(),
-    ]);
-  expect(set(60, 10)).toEqual([]);
-  expect(set(50, 10)).toEqual(['lengths']);
+test('lengths that do not match: of what is reduced to a length; all else is made as long as it has to be', () => {
+  const set = (part: Part, diameter: number): string[] =>
+    said(steps(log('clay:a', 30, 60), { do: 'insert', part, x: 0, y: 0, diameter, degrees: 0 }), [light(), clay()]);
+  const reduced = (value: number): Step[] => steps(log('clay:b', 20, 20), { do: 'reduce', to: 'length', value });
+  /** Set into a hole that is so many times as wide as it is thick. */
+  const setReduced = (value: number, times: number): string[] => {
+    const list = reduced(value);
+    return set({ steps: list }, times * acrossOf(last(list, contextOf()).outline));
+  };
+  for (const length of [15, 50, 60, 200]) expect(set(rod(10, length), 10)).toEqual([]);
+  expect(setReduced(60, 1)).toEqual([]);
+  expect(setReduced(50, 1)).toEqual(['lengths']);
   // half as thick, four times as long
-  expect(set(60, 5)).toEqual(['lengths']);
-  expect(set(15, 5)).toEqual([]);
-  const stacked = found(
-    steps(
-      { do: 'block', of: 'clay:a', width: 8, height: 5, length: 60 },
-      {
-        do: 'stack',
-        part: { steps: steps({ do: 'block', of: 'clay:b', width: 8, height: 5, length: 40 }) },
-        side: 'top',
-      },
-    ),
-    [light(), clay()],
-  );
-  expect(stacked).toEqual([{ kind: 'lengths', step: 2, one: 60, other: 40 }]);
+  expect(setReduced(60, 0.5)).toEqual(['lengths']);
+  expect(setReduced(30, Math.SQRT1_2)).toEqual([]);
 });
 
 test('no starting point has lengths that do not match, or is more than hands can hold', () => {

@@ -2,7 +2,15 @@ import { apart, seenDifference, TOLD_APART, type Lab } from '#core/colour';
 import type { Mm } from '#core/units';
 import { mapOf } from './face.js';
 import { beyond, diameterOf, reachOf } from '#core/cane/outlines';
-import { kindOf, usesOf, type CaneContext, type CaneState, type StepResult } from '#core/cane/steps';
+import {
+  kindOf,
+  partResults,
+  usesOf,
+  type CaneContext,
+  type CaneState,
+  type Step,
+  type StepResult,
+} from '#core/cane/steps';
 
 /** A cane larger than this across is too hard to reduce by hand (trade knowledge). */
 export const TOO_THICK: Mm = 110;
@@ -192,6 +200,24 @@ function neighboursIn(values: Float32Array): readonly (readonly [number, number]
  */
 const AIR = 1 - Math.PI / Math.sqrt(12);
 
+/** Lengths that differ by less than this share meet. */
+const MEET = 0.03;
+
+/** Whether a cane is as long as it is whatever is wanted of it: it lies there ready, or is reduced to a length. */
+const isFixed = (steps: readonly StepResult[]): boolean =>
+  steps.some(
+    ({ step }) => ('made' in step && step.made !== undefined) || (step.do === 'reduce' && step.to === 'length'),
+  );
+
+/** How long a cane is that a step takes in, where it cannot be made as long as the row; all others are made to fit. */
+function otherLength(step: Step, before: CaneState, context: CaneContext): Mm | undefined {
+  // what is set in is reduced to its hole first, and longer then
+  return usesOf(step, before, context)
+    .filter(({ part }) => isFixed(partResults(part, context)))
+    .map((use) => use.state.length / use.longer)
+    .find((length) => Math.abs(length / before.length - 1) > MEET);
+}
+
 function ofSteps(results: readonly StepResult[], context: CaneContext): Warning[] {
   const found: Warning[] = [];
   let thickest: Warning | null = null;
@@ -202,13 +228,8 @@ function ofSteps(results: readonly StepResult[], context: CaneContext): Warning[
     if (across > TOO_THICK && !(thickest && 'mm' in thickest && thickest.mm >= across))
       thickest = { kind: 'too thick', step: i + 1, mm: across };
     if (kindOf(step).rods) found.push({ kind: 'air', step: i + 1, share: AIR });
-    // what is set in is reduced to its hole first, and longer then
-    const other = before
-      ? usesOf(step, before, context)
-          .map((use) => use.state.length / use.longer)
-          .find((length) => Math.abs(length / before.length - 1) > 0.03)
-      : undefined;
-    if (before && other !== undefined) found.push({ kind: 'lengths', step: i + 1, one: before.length, other });
+    const other = before && otherLength(step, before, context);
+    if (before && other) found.push({ kind: 'lengths', step: i + 1, one: before.length, other });
   });
   return thickest ? [thickest, ...found] : found;
 }

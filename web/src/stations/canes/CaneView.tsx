@@ -1,11 +1,11 @@
 import { benchMachine } from '../../state/bench.js';
 import { Flex, Grid } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
-import type { Stage } from '#core/cane';
+import type { Stage, Wanted } from '#core/cane';
 import type { BlendCard, CaneAnswer, CaneCard, MachinesAnswer, ShelfAnswer } from '#contract';
 import { Warning } from '../../parts/Warning.js';
 import { useUnits } from '../../state/view.js';
-import { useJudged, usePlan } from '../../workers/cane.js';
+import { useJudged, usePlan, type WorkedCane } from '../../workers/cane.js';
 import { useRefusal } from '../../wire/save.js';
 import { AddStep } from './editing/AddStep.js';
 import { BLUR, CaneHead, type Looking } from './editing/CaneHead.js';
@@ -22,6 +22,7 @@ import { Tiling } from './faces/Tiling.js';
 import { useCane, type BenchCane } from './clay/useCane.js';
 import { useCaneEditing, type CaneEditing } from './editing/useCaneEditing.js';
 import { useCaneKeys } from './editing/useCaneKeys.js';
+import { stubbyIn, stubbyWords } from './words/stubby.js';
 import { warningWords } from './words/warningWords.js';
 
 interface CaneViewProps {
@@ -33,11 +34,18 @@ interface CaneViewProps {
   readonly canes: readonly CaneCard[];
 }
 
+/** What is wanted: the slices of the cane, or, of a part that was opened, one piece as long as it is. */
+function wantedFor(cane: CaneAnswer, { path }: CaneEditing, worked: WorkedCane | null): Wanted {
+  const last = worked?.steps.findLast((s) => s.there);
+  if (path.length === 0 || !last) return wantedOf(cane);
+  return { slices: last.count, thickness: last.length };
+}
+
 /** Everything about a cane that is worked out while it is looked at. */
 function useLookedAt(cane: CaneAnswer, editing: CaneEditing, shelf: ShelfAnswer, { wobble }: Looking) {
   const bench = useCane(cane, editing.steps, shelf, wobble);
   const judged = useJudged(bench.worked, bench.judged);
-  const plan = usePlan(editing.path.length === 0 ? bench.worked : null, wantedOf(cane));
+  const plan = usePlan(bench.worked, wantedFor(cane, editing, bench.worked));
   const planned = plan !== null && typeof plan === 'object' ? plan : null;
   const stages: readonly Stage[] | null =
     planned && planned.stages.length >= editing.steps.length - 1 ? planned.stages : null;
@@ -47,18 +55,19 @@ type LookedAt = ReturnType<typeof useLookedAt>;
 
 interface WholeProps {
   readonly cane: CaneAnswer;
-  readonly bench: BenchCane;
-  readonly warnings: LookedAt['warnings'];
+  readonly looked: LookedAt;
   readonly machines: MachinesAnswer;
   readonly editing: CaneEditing;
 }
 
 /** Below the step: what comes of the whole cane. */
-function WholeCane({ cane, bench, warnings, machines, editing }: WholeProps): ReactElement {
+function WholeCane({ cane, looked, machines, editing }: WholeProps): ReactElement {
+  const { bench, warnings, stages } = looked;
   const units = useUnits();
   const { worked, paints, materials } = bench;
   const name = (key: string): string => materials.get(key)?.name ?? '';
   const last = Math.max(0, worked?.steps.findLastIndex((s) => s.there) ?? 0);
+  const stubby = worked && stages ? stubbyIn(editing.steps, worked.steps, stages) : null;
   return (
     <>
       <Slices
@@ -69,6 +78,7 @@ function WholeCane({ cane, bench, warnings, machines, editing }: WholeProps): Re
         own={benchMachine(machines)}
         onChange={editing.save}
       />
+      {stubby && <Warning>{stubbyWords(stubby, units)}</Warning>}
       {warnings.map((w, i) => (
         <Warning key={i}>{warningWords(w, name, units)}</Warning>
       ))}
@@ -112,7 +122,7 @@ interface MiddleProps extends CaneViewProps {
 
 /** The row of steps, and the chosen one large. */
 function Middle({ cane, shelf, machines, blends, canes, editing, looking, looked }: MiddleProps): ReactElement {
-  const { bench, warnings, feature, stages } = looked;
+  const { bench, feature, stages } = looked;
   const { steps, at } = editing;
   const begin = (): void => {
     editing.setAdding(true);
@@ -158,9 +168,7 @@ function Middle({ cane, shelf, machines, blends, canes, editing, looking, looked
           onCopy={editing.copy}
           onRemove={editing.remove}
         >
-          {editing.path.length === 0 && (
-            <WholeCane cane={cane} bench={bench} warnings={warnings} machines={machines} editing={editing} />
-          )}
+          {editing.path.length === 0 && <WholeCane cane={cane} looked={looked} machines={machines} editing={editing} />}
         </StepBench>
       )}
     </>
@@ -200,7 +208,8 @@ export function CaneView(props: CaneViewProps): ReactElement {
       </Flex>
       <CaneStrip
         cane={cane}
-        plan={editing.path.length === 0 ? looked.plan : null}
+        plan={looked.plan}
+        ofPart={editing.path.length > 0}
         materials={materials}
         shelf={shelf}
         machines={machines}

@@ -5,7 +5,7 @@ import { Box } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
 import { Link } from 'react-router';
 import { TRIMMINGS, begunAt } from '#core/cane';
-import { readNumber, showLength, showLong, showMass } from '#core/units';
+import { readNumber, showLength, showLong, showMass, type UnitSystem } from '#core/units';
 import type { CaneAnswer, CaneDto, MachineDto, MachinesAnswer, ShelfAnswer } from '#contract';
 import { AmountBar } from '../../../parts/AmountBar.js';
 import { Choice } from '../../../parts/Choice.js';
@@ -30,6 +30,8 @@ const SHORTER = 0.8;
 interface CaneStripProps {
   readonly cane: CaneAnswer;
   readonly plan: PlainPlan | string | null;
+  /** it is the plan of a part that was opened, by itself */
+  readonly ofPart: boolean;
   readonly materials: ReadonlyMap<string, CaneMaterial>;
   readonly shelf: ShelfAnswer;
   readonly machines: MachinesAnswer;
@@ -52,6 +54,14 @@ export function CaneStrip({ plan, ...own }: CaneStripProps): ReactElement {
       </Strip>
     );
   const all: Own = { ...own, plan, machine: benchMachine(own.machines) };
+  if (own.ofPart)
+    return (
+      <Strip aria-label="Clay of this part">
+        <ClayToRoll {...all} />
+        <Rule />
+        <StartWith {...all} />
+      </Strip>
+    );
   return (
     <Strip aria-label="Clay and what to begin with">
       <ClayToRoll {...all} />
@@ -67,8 +77,14 @@ export function CaneStrip({ plan, ...own }: CaneStripProps): ReactElement {
   );
 }
 
+/** What the plan is for. */
+function slicesFor(cane: CaneAnswer, plan: PlainPlan, units: UnitSystem): string {
+  const from = plan.pieces > 1 ? `: ${slicesWords(plan, cane.slices)}` : '';
+  return `for ${cane.slices} slices of ${showLength(cane.sliceMm, units)}, ends lost${from}`;
+}
+
 /** Grams of each clay, most first, and of what is mixed of them first. */
-function ClayToRoll({ cane, plan, materials, shelf }: Own): ReactElement {
+function ClayToRoll({ cane, plan, ofPart, materials, shelf }: Own): ReactElement {
   const units = useUnits();
   const { perClay, mixed, total } = gramsOf(volumesToRoll(plan, useThere()), materials);
   const rows = [...perClay].sort((a, b) => b[1] - a[1]);
@@ -78,10 +94,7 @@ function ClayToRoll({ cane, plan, materials, shelf }: Own): ReactElement {
       <Box as="h2" marginBottom={1}>
         Clay to roll
       </Box>
-      <Second>
-        for {cane.slices} slices of {showLength(cane.sliceMm, units)}, ends lost
-        {plan.pieces > 1 && `: ${slicesWords(plan, cane.slices)}`}
-      </Second>
+      <Second>{ofPart ? 'for this part by itself, as long as its steps make it' : slicesFor(cane, plan, units)}</Second>
       <Box as="ul" marginTop={3}>
         {rows.map(([clayId, grams]) => (
           <OneClay key={clayId} clayId={clayId} grams={grams} longest={longest} shelf={shelf} />

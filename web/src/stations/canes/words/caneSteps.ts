@@ -56,10 +56,11 @@ function beginWords({ plan, names, own, units }: BenchPlan, path: readonly strin
     }));
 }
 
-/** The size to reach, where a step leads to another one. */
-function reachWords(row: Row, i: number, units: UnitSystem): string {
+/** The size to reach, where a step leads to another one and does not say it itself. */
+function reachWords(said: string, row: Row, i: number, units: UnitSystem): string {
   const [before, after] = [row.sizes[i - 1] ?? NO_SIZE, row.sizes[i] ?? NO_SIZE];
-  return isOtherSize(before, after) ? ` It is ${sizeWords(after, units)} then.` : '';
+  const size = sizeWords(after, units);
+  return isOtherSize(before, after) && !said.includes(size) ? ` It is ${size} then.` : '';
 }
 
 /** A step at the bench, and cutting the ends off after it; what one begins with and slicing have their own. */
@@ -85,12 +86,8 @@ function stepWords(row: Row, i: number, bench: BenchPlan): BenchWords[] {
     figure: showLength(stage.length, units),
     of: stage.count > 1 ? `long, ${stage.count} of them` : 'long',
   };
-  const words = {
-    title: stepTitle(step, units),
-    line: `${line(step, at)}${reachWords(row, i, units)}`,
-    ...long,
-    caution,
-  };
+  const said = line(step, at);
+  const words = { title: stepTitle(step, units), line: `${said}${reachWords(said, row, i, units)}`, ...long, caution };
   return stage && isCut(stage) ? [words, cutStep(stage, units)] : [words];
 }
 

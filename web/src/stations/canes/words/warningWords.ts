@@ -32,7 +32,8 @@ export function warningWords(w: PlainWarning, name: (key: string) => string, uni
     case 'lengths':
       return (
         `At step ${w.step} a piece of ${showLength(w.one, units)} meets one of ` +
-        `${showLength(w.other, units)}: what is longer is lost. Make them equally long.`
+        `${showLength(w.other, units)}, which cannot be ` +
+        'made to fit: what is longer is lost. Reduce that one to as much.'
       );
     case 'air':
       return (

@@ -1,0 +1,163 @@
+import type { Page } from '@playwright/test';
+import { expect, test } from './sledge.js';
+
+/** The row of steps, and the hands that work on it. */
+function benchOf(page: Page) {
+  const row = page.getByRole('list', { name: 'Steps of the cane' });
+  return {
+    row,
+    step: (name: RegExp) => page.getByRole('button', { name }),
+    /** Adds a step after the chosen one, by keys. */
+    add: async (word: string): Promise<void> => {
+      const before = await row.getByRole('listitem').count();
+      await page.keyboard.press('a');
+      await page.getByRole('dialog').getByRole('button', { name: word, exact: true }).press('Enter');
+      await expect(row.getByRole('listitem')).toHaveCount(before + 1);
+    },
+    fill: async (label: string, value: string): Promise<void> => {
+      await page.getByLabel(label, { exact: true }).fill(value);
+      await page.keyboard.press('Enter');
+    },
+    pick: async (label: string, text: string): Promise<void> => {
+      await page.getByLabel(label, { exact: true }).selectOption({ label: text });
+    },
+    /** Takes out the chosen step until so many are left. */
+    leave: async (count: number): Promise<void> => {
+      for (let now = await row.getByRole('listitem').count(); now > count; now--) {
+        await page.getByRole('button', { name: 'take out' }).click();
+        await expect(row.getByRole('listitem')).toHaveCount(now - 1);
+      }
+    },
+  };
+}
+
+/** Sizes and lengths of a step as the row says them, once they are there. */
+async function figuresOf(page: Page, name: RegExp): Promise<string> {
+  const step = page.getByRole('button', { name });
+  await expect(step).toContainText('long');
+  return (await step.textContent()) ?? '';
+}
+
+/** Every length that stands large at the bench, step by step, to its end. */
+async function benchLengths(page: Page): Promise<{ readonly title: string; readonly text: string }[]> {
+  const seen: { title: string; text: string }[] = [];
+  const heading = page.getByRole('main').getByRole('heading').first();
+  for (let i = 0; i < 60; i++) {
+    const title = (await heading.textContent()) ?? '';
+    seen.push({ title, text: (await page.getByRole('main').textContent()) ?? '' });
+    if (title === 'Slice') return seen;
+    await page.keyboard.press(' ');
+    await expect(heading).not.toHaveText(title);
+  }
+  return seen;
+}
+
+test('a petal as hands build it: quarters, tips up, triangle, diamond, square, reduced, joined, twice, petal', async ({
+  page,
+  sledge,
+}) => {
+  await page.goto(`${sledge.url}/canes`);
+  await page.getByRole('button', { name: 'Begin with Pea petal' }).click();
+  const bench = benchOf(page);
+  await expect(bench.row).toBeVisible();
+  await bench.leave(1);
+  await bench.fill('Diameter of the plug', '30 mm');
+  await bench.add('Cut across');
+  await bench.fill('The number of pieces', '2');
+  await bench.add('Cut lengthwise');
+  await bench.add('Side by side, tips up');
+  await bench.fill('The number of wedges', '4');
+  // eight quarters of a round of 30 mm, four in each triangle: π · 15² = 706.9 mm² each
+  await expect(bench.step(/^Step 4: 4 side by side, tips up/)).toContainText('40.3 × 35.1 mm');
+  await bench.add('Join two');
+  await expect(bench.step(/^Step 5: Join two, mirrored/)).toContainText('40.3 × 70.1 mm');
+  await bench.add('Press to a shape');
+  // 1413.7 mm²: 37.6 mm a side
+  await expect(bench.step(/^Step 6: Press to a square/)).toContainText('37.6 × 37.6 mm');
+  await bench.add('Reduce');
+  await bench.pick('Reduce by', 'long, without its ends');
+  await bench.fill('Reduce to', '80 mm');
+  await expect(bench.step(/^Step 7: Reduce to 80 mm long/)).toBeVisible();
+  for (const shape of ['a triangle', 'a triangle'] as const) {
+    await bench.add('Cut across');
+    await bench.fill('The number of pieces', '2');
+    await bench.add('Press to a shape');
+    await bench.pick('Shape', shape);
+    await bench.add('Join two');
+    await bench.add('Press to a shape');
+  }
+  await bench.pick('Shape', 'a petal');
+  await expect(bench.step(/^Step 15: Press to a petal/)).toContainText('long');
+  await expect(page.getByText('narrowest')).toBeVisible();
+  await test.step('every length at the bench is that of the plan', async () => {
+    const titles = await bench.row.getByRole('listitem').count();
+    const planned: string[] = [];
+    for (let i = 1; i <= titles; i++) planned.push(await figuresOf(page, new RegExp(`^Step ${i}: `)));
+    await page.getByRole('link', { name: /^To the bench/ }).click();
+    const done = await benchLengths(page);
+    expect(done.some((d) => d.title === 'Cut the ends off')).toBe(true);
+    const reduced = done.find((d) => d.title.startsWith('Reduce to 80'))?.text ?? '';
+    expect(reduced).toContain('80 mm of it without its ends');
+    expect(done.find((d) => d.title.startsWith('4 side by side'))?.text).toContain('It is 40.3 × 35.1 mm then');
+    for (const text of planned.slice(1)) {
+      const title = /^(?:\d+ )?(.*?)\d/.exec(text)?.[1] ?? '';
+      expect(done.map((d) => d.title).join('; ')).toContain(title.trim());
+    }
+  });
+});
+
+test('one spot is built once and drawn to two sizes; an edge lies along a stretch that is dragged on the face', async ({
+  page,
+  sledge,
+}) => {
+  await page.goto(`${sledge.url}/canes`);
+  await page.getByRole('button', { name: 'Begin with a log' }).click();
+  const bench = benchOf(page);
+  await bench.fill('Diameter of the log', '40 mm');
+  await bench.add('Set in');
+  await bench.fill('Diameter of the hole', '8 mm');
+  await page.getByRole('button', { name: 'copy', exact: true }).click();
+  await bench.fill('Diameter of the hole', '4 mm');
+  await bench.fill('To the right of the middle', '10 mm');
+  await bench.add('Lay along a stretch');
+  const before = (await bench.step(/^Step 4: Along a stretch/).textContent()) ?? '';
+  const grip = page.locator('[data-mark="ends"]');
+  const at = await grip.boundingBox();
+  if (!at) throw new Error('There is no grip to drag.');
+  await page.mouse.move(at.x + at.width / 2, at.y + at.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(at.x + 20, at.y + 120, { steps: 4 });
+  await page.mouse.up();
+  await expect(page.getByLabel('Where it ends')).not.toHaveValue('150');
+  await expect(bench.step(/^Step 4: Along a stretch/)).not.toHaveText(before);
+  await page.getByRole('link', { name: /^To the bench/ }).click();
+  const heading = page.getByRole('main').getByRole('heading').first();
+  await expect(heading).toHaveText('a rod: begin');
+  await page.keyboard.press(' ');
+  await expect(heading).toHaveText('a rod: draw it');
+  const drawn = page.getByRole('main');
+  await expect(drawn).toContainText('drawn to 4 mm across');
+  await expect(drawn).toContainText('for step 3');
+});
+
+test('a ring takes one of each that is picked, built like its own rods', async ({ page, sledge }) => {
+  await page.goto(`${sledge.url}/canes`);
+  await page.getByRole('button', { name: 'Begin with a log' }).click();
+  const bench = benchOf(page);
+  await bench.add('Wrap');
+  await bench.add('Cut across');
+  await bench.add('Ring of rods');
+  await bench.fill('The number of rods', '3');
+  await page.getByRole('button', { name: 'more kinds' }).click();
+  const picker = page.getByRole('combobox', { name: /^One of each/ });
+  for (const name of ['Beetroot', 'Leek', 'Squash']) {
+    await picker.fill(name);
+    await expect(page.getByRole('option', { name: new RegExp(`^${name}`) }).first()).toBeVisible();
+    await picker.press('Enter');
+    await expect(page.getByLabel(/^Kind \d$/).filter({ hasText: name })).toHaveCount(1);
+  }
+  await picker.press('Escape');
+  await expect(page.getByRole('button', { name: 'more kinds' })).toBeVisible();
+  await expect(bench.step(/^Step 4: Ring of 6/)).toContainText('across');
+  await expect(page.getByText('Leek', { exact: true }).first()).toBeVisible();
+});
