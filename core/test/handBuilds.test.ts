@@ -8,6 +8,7 @@ import {
   reachOf,
   readProgram,
   sidesOf,
+  spreadEvenly,
   tipOf,
   type CaneState,
   type Part,
@@ -331,4 +332,16 @@ test('a ring takes other rods among its own, as evenly as they go', () => {
     state.sample(radius * Math.cos((i * Math.PI) / 3), radius * Math.sin((i * Math.PI) / 3)),
   );
   expect(seen).toEqual([0, 1, 0, 1, 0, 1]);
+});
+
+test('kinds are spread so that no two of one lie side by side where that can be', () => {
+  expect(spreadEvenly([3, 1, 1, 1]).filter((_, i) => i % 2 === 0)).toEqual([0, 0, 0]);
+  fc.assert(
+    fc.property(fc.array(fc.integer({ min: 0, max: 9 }), { minLength: 1, maxLength: 5 }), (counts) => {
+      const spread = spreadEvenly(counts);
+      counts.forEach((n, k) => {
+        expect(spread.filter((x) => x === k)).toHaveLength(n);
+      });
+    }),
+  );
 });

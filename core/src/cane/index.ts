@@ -50,6 +50,7 @@ export {
   readProgram,
   runSteps,
   seenAreas,
+  spreadEvenly,
   templateState,
   throughPress,
   trimsAfter,

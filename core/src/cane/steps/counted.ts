@@ -25,14 +25,18 @@ export const rodsOf = (others: readonly AnyCounted[], parts: readonly CaneState[
     Array.from({ length: wholeIn(o.count, 'The number of rods', 0, MOST_OF_A_KIND) }, () => parts[k] as CaneState),
   );
 
-/** Numbers of kinds, so many of each, spread as evenly as they go. */
+/** Numbers of kinds, so many of each, spread evenly: the first among all others, those in the same way. */
 export function spreadEvenly(counts: readonly number[]): number[] {
-  const whole = counts.reduce((sum, n) => sum + n, 0);
-  const laid = counts.map(() => 0);
+  const [own = 0, ...more] = counts;
+  if (more.length === 0) return Array.from({ length: own }, () => 0);
+  const others = spreadEvenly(more).map((k) => k + 1);
+  const whole = own + others.length;
+  let laid = 0;
   return Array.from({ length: whole }, (_, i) => {
-    const owed = counts.map((n, k) => (n * (i + 1)) / whole - (laid[k] as number));
-    const next = owed.indexOf(Math.max(...owed));
-    laid[next]! += 1;
-    return next;
+    const owed = (own * (i + 1)) / whole - laid;
+    const owedOthers = (others.length * (i + 1)) / whole - (i - laid);
+    if (owed < owedOthers) return others[i - laid] as number;
+    laid += 1;
+    return 0;
   });
 }
