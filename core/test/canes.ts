@@ -12,7 +12,9 @@ import {
   type StartColours,
   type Step,
 } from '#core/cane';
-import { Complaint, seeded } from '#core/units';
+import { seeded } from '#core/units';
+
+export { refusal } from './refused.js';
 
 /** What the tests of canes share. */
 export const COLOURS: StartColours = {
@@ -39,16 +41,6 @@ export function last(list: readonly Step[], context = withoutEnds()): CaneState 
   if (wrong) throw wrong;
   return results.at(-1)?.state as CaneState;
 }
-/** The code of what was refused. */
-export const refusal = (work: () => unknown): string => {
-  try {
-    work();
-  } catch (error) {
-    if (error instanceof Complaint) return error.code;
-    throw error;
-  }
-  throw new Error('nothing was refused');
-};
 /** So many points by chance within an outline. */
 export const within = (outline: Outline, count: number, seed: number): Point[] => {
   const [chance, reach, box] = [seeded(seed), reachOf(outline), extentOf(outline)];

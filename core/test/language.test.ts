@@ -1,44 +1,10 @@
 import fc from 'fast-check';
 import { nearestNames, printNotation, parseNotation, readRecipe } from '#core/mix';
-import {
-  dialLabels,
-  readInstruction,
-  readThickness,
-  thicknesses,
-  type Machine,
-  type Reader,
-  type Reading,
-} from '#core/sheet';
-import { Complaint, readLength, readMass, readSize, readTemperature, withDigits, type UnitSystem } from '#core/units';
+import { readInstruction, readThickness, thicknesses, type Reader } from '#core/sheet';
+import { readLength, readMass, readSize, readTemperature, withDigits, type UnitSystem } from '#core/units';
+import { bench, blue, machine } from './machines.js';
+import { refused as wrong } from './refused.js';
 
-const machine = (
-  name: string,
-  labels: readonly string[],
-  readings: readonly (readonly [string, number])[],
-): Machine => ({
-  id: name,
-  name,
-  rollerWidthMm: 145,
-  settings: labels.map((label) => ({ id: `${name}${label}`, label })),
-  readings: readings.map(([label, mm], i): Reading => ({
-    id: `${i}`,
-    settingId: `${name}${label}`,
-    mm,
-    sigmaMm: 0.05,
-    way: 'calipers',
-  })),
-});
-const bench = machine('Bench roller', dialLabels('0', '9', '1'), [
-  ['0', 3.2],
-  ['3', 2.06],
-  ['4', 1.52],
-  ['6', 0.94],
-  ['9', 0.42],
-]);
-const blue = machine('Blue travel crank', dialLabels('7', '1', '1'), [
-  ['7', 2.9],
-  ['4', 1.5],
-]);
 const reader: Reader = {
   machines: [bench, blue],
   own: bench,
@@ -49,15 +15,6 @@ const reader: Reader = {
     { name: 'penny', mm: 1.65, sigmaMm: 0.02 },
   ],
   last: { mm: 1.2, sigmaMm: 0, machine: null, label: null, assumed: false },
-};
-const wrong = (work: () => unknown): Complaint => {
-  try {
-    work();
-  } catch (error) {
-    if (error instanceof Complaint) return error;
-    throw error;
-  }
-  throw new Error('nothing was refused');
 };
 /** mm of a setting of a machine nobody has, from the widest of so many on. */
 const strange = (at: number, count: number): number =>

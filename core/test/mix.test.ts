@@ -1,6 +1,6 @@
 import { ofClay, ofMix } from '#core/material';
 import fc from 'fast-check';
-import { Complaint, Fraction, sumOf } from '#core/units';
+import { Fraction, sumOf } from '#core/units';
 import {
   checkParts,
   colourOf,
@@ -22,6 +22,7 @@ import {
 } from '#core/mix';
 import { deltaE } from '#core/colour';
 import { parts, studio } from './arbitraries.js';
+import { refused as refusal } from './refused.js';
 
 const name = fc.oneof(
   fc.constantFrom(
@@ -48,16 +49,6 @@ const { term } = fc.letrec<{ term: Term }>((tie) => ({
 }));
 const plain = (terms: readonly Term[]): unknown =>
   JSON.parse(JSON.stringify(terms, (_, v: unknown) => (v instanceof Fraction ? v.toFraction() : v)));
-
-const refusal = (work: () => unknown): Complaint => {
-  try {
-    work();
-  } catch (error) {
-    if (error instanceof Complaint) return error;
-    throw error;
-  }
-  throw new Error('nothing was refused');
-};
 
 describe('notation', () => {
   test('print and parse are inverses', () => {

@@ -1,5 +1,4 @@
 import fc from 'fast-check';
-import { Complaint } from '#core/units';
 import {
   areaOfSheet,
   checkDial,
@@ -14,48 +13,10 @@ import {
   type Reader,
   thicknessOfSheet,
   translate,
-  type Machine,
-  type Reading,
 } from '#core/sheet';
+import { bench, blue, machine } from './machines.js';
+import { refusal } from './refused.js';
 
-const machine = (
-  name: string,
-  labels: readonly string[],
-  readings: readonly (readonly [string, number, number?])[],
-): Machine => ({
-  id: name,
-  name,
-  rollerWidthMm: 145,
-  settings: labels.map((label) => ({ id: `${name}${label}`, label })),
-  readings: readings.map(([label, mm, sigmaMm = 0.05], i): Reading => ({
-    id: `${i}`,
-    settingId: `${name}${label}`,
-    mm,
-    sigmaMm,
-    way: 'calipers',
-  })),
-});
-const bench = machine('Bench roller', dialLabels('0', '9', '1'), [
-  ['0', 3.2],
-  ['3', 2.06],
-  ['4', 1.52],
-  ['6', 0.94],
-  ['9', 0.42],
-]);
-const blue = machine('Blue travel crank', dialLabels('7', '1', '1'), [
-  ['7', 2.9],
-  ['4', 1.5],
-]);
-
-const refusal = (work: () => unknown): string => {
-  try {
-    work();
-  } catch (error) {
-    if (error instanceof Complaint) return error.code;
-    throw error;
-  }
-  throw new Error('nothing was refused');
-};
 const readings = fc
   .uniqueArray(
     fc.tuple(fc.nat(9), fc.double({ min: 0.2, max: 4, noNaN: true }), fc.double({ min: 0.01, max: 0.3, noNaN: true })),

@@ -16,20 +16,10 @@ import {
   type Step,
 } from '#core/cane';
 import { readSvg } from '#core/formats';
-import { Complaint } from '#core/units';
+import { refusal } from './refused.js';
 
 const svg = (inner: string, more = 'width="60mm" height="40mm" viewBox="0 0 600 400"'): string =>
   `<svg xmlns="http://www.w3.org/2000/svg" ${more}>${inner}</svg>`;
-const refusal = (work: () => unknown): string => {
-  try {
-    work();
-  } catch (error) {
-    if (error instanceof Complaint) return error.code;
-    throw error;
-  }
-  throw new Error('nothing was refused');
-};
-
 describe('drawings', () => {
   test('flat regions are taken in mm, the one that covers all is the ground', () => {
     const { regions, notes } = readSvg(

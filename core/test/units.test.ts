@@ -1,6 +1,5 @@
 import fc from 'fast-check';
 import {
-  Complaint,
   Fraction,
   attempt,
   readLength,
@@ -16,16 +15,7 @@ import {
 } from '#core/units';
 import { readDateCode, ageInMonths, showAge } from '#core/clay';
 import { parts } from './arbitraries.js';
-
-const refusal = (work: () => unknown): string => {
-  try {
-    work();
-  } catch (error) {
-    if (error instanceof Complaint) return error.code;
-    throw error;
-  }
-  throw new Error('nothing was refused');
-};
+import { refusal } from './refused.js';
 
 describe('numbers as people write them', () => {
   test('what is shown is read back exactly', () => {

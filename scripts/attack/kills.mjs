@@ -5,20 +5,9 @@ import { join } from 'node:path';
 import { gunzipSync } from 'node:zlib';
 import { root } from '../prepare.mjs';
 import { chanceOf } from './chance.mjs';
+import { line } from './line.mjs';
 import { ask, launch, pause, up } from './sledge.mjs';
 
-const line = (name) => ({
-  id: crypto.randomUUID(),
-  version: 0,
-  name,
-  firmness: 'medium',
-  density: 1.9,
-  densityMeasured: false,
-  bakeC: 130,
-  bakeMinutes: 30,
-  bakePerMm: 6,
-  maxC: 150,
-});
 const clay = (lineId, name) => ({
   id: crypto.randomUUID(),
   version: 0,

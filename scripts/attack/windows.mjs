@@ -3,20 +3,8 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chanceOf } from './chance.mjs';
+import { line } from './line.mjs';
 import { ask, up } from './sledge.mjs';
-
-const line = (name) => ({
-  id: crypto.randomUUID(),
-  version: 0,
-  name,
-  firmness: 'medium',
-  density: 1.9,
-  densityMeasured: false,
-  bakeC: 130,
-  bakeMinutes: 30,
-  bakePerMm: 6,
-  maxC: 150,
-});
 
 /** @param count steps of both windows together @returns a table */
 export async function windows(seed, count) {

@@ -1,6 +1,6 @@
 import { ofClay } from '#core/material';
 import { randomUUID } from 'node:crypto';
-import { PROGRAM_VERSION, type Step } from '#core/cane';
+import { PROGRAM_VERSION } from '#core/cane';
 import type {
   BlendAnswer,
   CaneAnswer,
@@ -13,6 +13,7 @@ import type {
   ShelfAnswer,
 } from '#contract';
 import { Api, fade, mix, smallShelf } from './api.js';
+import { caneOf, log } from './canes.js';
 
 let api: Api;
 beforeEach(async () => {
@@ -20,19 +21,6 @@ beforeEach(async () => {
 });
 afterEach(() => api.close());
 
-const log = (of: string): Step => ({ id: 'a', do: 'log', of, diameter: 20, length: 60 });
-const caneOf = (name: string, ...steps: Step[]): CaneDto => ({
-  id: randomUUID(),
-  version: 0,
-  name,
-  note: '',
-  retired: false,
-  program: { version: PROGRAM_VERSION, steps },
-  slices: 20,
-  sliceMm: 2,
-  trimming: 'once at the end',
-  ends: null,
-});
 const save = (dto: CaneDto) => api.ask<CaneAnswer & Problem>('PUT', `/api/canes/${dto.id}`, dto);
 const sent = ({ id, version, name, note, retired, program, slices, sliceMm, trimming, ends }: CaneAnswer): CaneDto => ({
   id,

@@ -1,10 +1,11 @@
 import { randomUUID } from 'node:crypto';
-import { PROGRAM_VERSION, type Step } from '#core/cane';
+import { type Step } from '#core/cane';
 import { keyOf, ofBlend, ofClay, ofMix } from '#core/material';
 import type { BlendAnswer, BlendCard, BlendDto, CaneAnswer, CaneDto, MixAnswer, MixDto } from '#contract';
 import { SHAPE_VERSION, keptShape, readShape } from '../src/blends/shape.js';
 import { sameDocument } from '../src/revisions/sameDocument.js';
 import { Api, fade, mix, smallShelf } from './api.js';
+import { caneOf, log } from './canes.js';
 
 let api: Api;
 beforeEach(async () => {
@@ -12,19 +13,6 @@ beforeEach(async () => {
 });
 afterEach(() => api.close());
 
-const log = (of: string): Step => ({ id: 'a', do: 'log', of, diameter: 20, length: 60 });
-const caneOf = (name: string, ...steps: Step[]): CaneDto => ({
-  id: randomUUID(),
-  version: 0,
-  name,
-  note: '',
-  retired: false,
-  program: { version: PROGRAM_VERSION, steps },
-  slices: 20,
-  sliceMm: 2,
-  trimming: 'once at the end',
-  ends: null,
-});
 const saveCane = async (dto: CaneDto): Promise<CaneAnswer> =>
   (await api.ask<CaneAnswer>('PUT', `/api/canes/${dto.id}`, dto)).body;
 const saveMix = async (dto: MixDto): Promise<MixAnswer> =>

@@ -53,6 +53,13 @@ function MoreKinds<S extends Step>({ of, kinds, onAdd }: MoreProps<S>): ReactEle
   );
 }
 
+/** Takes a kind out of the join. */
+const Out = ({ kind, onOut }: { readonly kind: number; readonly onOut: () => void }): ReactElement => (
+  <Word aria-label={`Kind ${kind} out`} onClick={onOut}>
+    out
+  </Word>
+);
+
 interface CountedProps<S extends Step> {
   readonly of: EditorProps<S>;
   readonly others: readonly { readonly part: Part; readonly count: number }[];
@@ -77,14 +84,12 @@ export function CountedKinds<S extends Step>({ of, others, after = 0, onOthers }
             }}
           />{' '}
           <PartOf of={of} at={after + i} label={`Kind ${i + 2}`} /> ·{' '}
-          <Word
-            aria-label={`Kind ${i + 2} out`}
-            onClick={() => {
+          <Out
+            kind={i + 2}
+            onOut={() => {
               onOthers(others.filter((_, k) => k !== i));
             }}
-          >
-            out
-          </Word>
+          />
         </Box>
       ))}
       <Box>
@@ -102,25 +107,27 @@ export function CountedKinds<S extends Step>({ of, others, after = 0, onOthers }
 
 interface TurnsProps<S extends Step> {
   readonly of: EditorProps<S>;
-  readonly others: readonly Part[];
-  readonly onOthers: (others: readonly Part[]) => void;
 }
 
 /** Other kinds that take turns with the row's own, and more of them. */
-export function KindsInTurn<S extends Step>({ of, others, onOthers }: TurnsProps<S>): ReactElement {
+export function KindsInTurn<S extends Step & { readonly others?: readonly Part[] }>({
+  of,
+}: TurnsProps<S>): ReactElement {
+  const others = of.step.others ?? [];
+  const onOthers = (next: readonly Part[]): void => {
+    of.onChange({ ...of.step, others: next });
+  };
   return (
     <>
       {others.map((_, i) => (
         <Box key={i}>
           in turn with <PartOf of={of} at={i} label={`Kind ${i + 2}`} /> ·{' '}
-          <Word
-            aria-label={`Kind ${i + 2} out`}
-            onClick={() => {
+          <Out
+            kind={i + 2}
+            onOut={() => {
               onOthers(others.filter((__, k) => k !== i));
             }}
-          >
-            out
-          </Word>
+          />
         </Box>
       ))}
       <Box>

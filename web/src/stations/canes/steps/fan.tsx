@@ -44,13 +44,7 @@ export const fan: StepView<StepOf<'fan'>> = {
         }}
       />{' '}
       times as wide as high
-      <KindsInTurn
-        of={of}
-        others={of.step.others ?? []}
-        onOthers={(others) => {
-          set(of, { others });
-        }}
-      />
+      <KindsInTurn of={of} />
     </>
   ),
   handles: (step) => [handle(step, 'wide for its height', FIT, step.ratio, (ratio) => ({ ratio }))],

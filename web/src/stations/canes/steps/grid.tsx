@@ -23,13 +23,7 @@ export const grid: StepView<StepOf<'grid'>> = {
           set(of, { turns });
         }}
       />
-      <KindsInTurn
-        of={of}
-        others={of.step.others ?? []}
-        onOthers={(others) => {
-          set(of, { others });
-        }}
-      />
+      <KindsInTurn of={of} />
     </>
   ),
   line: ({ rows, columns, turns }) =>

@@ -28,13 +28,7 @@ export const pie: StepView<StepOf<'pie'>> = {
         }}
       />
       , turned <Degrees of={of} label="Turn of the wedges" field="corner" />
-      <KindsInTurn
-        of={of}
-        others={of.step.others ?? []}
-        onOthers={(others) => {
-          set(of, { others });
-        }}
-      />
+      <KindsInTurn of={of} />
     </>
   ),
   handles: (step) => [handle(step, 'wedges turned', TURN, step.corner, (corner) => ({ corner }))],
