@@ -1,6 +1,6 @@
 /** Unit and server tests, run as ES modules straight from the sources. */
 const swc = [
-  '@swc/jest',
+  '<rootDir>/scripts/jestTransform.mjs',
   {
     jsc: {
       parser: { syntax: 'typescript', tsx: true, decorators: true },
