@@ -154,9 +154,9 @@ export default tseslint.config(
   },
   { files: ['web/src/theme/grey.ts'], rules: { 'no-restricted-syntax': 'off' } },
   ...caneRules,
-  { files: ['**/*.test.ts', 'e2e/**/*.ts'], rules: { 'no-restricted-imports': 'off' } },
+  { files: ['**/*.test.{ts,tsx}', 'e2e/**/*.ts'], rules: { 'no-restricted-imports': 'off' } },
   {
-    files: ['*/test/**/*.ts'],
+    files: ['*/test/**/*.{ts,tsx}'],
     plugins: { house: { rules: { 'case-length': caseLength } } },
     rules: { 'max-lines': 'off', 'max-lines-per-function': 'off', 'house/case-length': ['error', LINES] },
   },

@@ -22,11 +22,12 @@ export default {
   testTimeout: 120_000,
   maxWorkers: '100%',
   roots: ['<rootDir>/core', '<rootDir>/contract', '<rootDir>/server', '<rootDir>/web/test'],
-  testMatch: ['**/*.test.ts'],
+  testMatch: ['**/*.test.ts', '**/*.test.tsx'],
   setupFiles: ['<rootDir>/core/test/seed.ts'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   transform: { '^.+\\.tsx?$': swc },
   moduleNameMapper: {
+    '\\.woff2?(\\?.*)?$': '<rootDir>/web/test/font.mjs',
     '^#core/(.*)$': '<rootDir>/core/src/$1/index.ts',
     '^#contract$': '<rootDir>/contract/src/index.ts',
     '^#contract/(.*)$': '<rootDir>/contract/src/$1.ts',

@@ -125,8 +125,10 @@ test(
     }
     const letGo = await held(page, 'DELETE');
     await page.getByRole('button', { name: 'Take off the board' }).click();
+    // the other change has to be there before this one arrives
+    const kept = other.waitForResponse((r) => r.request().method() === 'PUT' && r.ok());
     await edit(other, 'Recipe in notation', '5 Soot + 1 Carrot');
-    await saved(other);
+    await kept;
     letGo();
     await expect(page.getByRole('main')).toContainText('Garden soil was changed in another window');
     await expect(recipe(page)).toHaveValue('5 Soot + 1 Carrot');

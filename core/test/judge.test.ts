@@ -19,7 +19,7 @@ import { COLOURS, last, log, steps } from './canes.js';
 const clay = (more: Partial<JudgedMaterial> = {}): JudgedMaterial => ({
   lab: { l: 50, a: 0, b: 0 },
   hides: 0.3,
-  bakeC: 130,
+  bakes: [{ bakeC: 130, maxC: 150 }],
   old: false,
   crumbly: false,
   ...more,
@@ -197,9 +197,16 @@ test('clay that is old or crumbles, and lines that bake differently', () => {
   const wrapped = steps(log('clay:a', 30), { do: 'wrap', of: 'clay:b', thickness: 5 });
   expect(said(wrapped, [light({ old: true }), clay()])).toEqual(['old']);
   expect(said(wrapped, [light(), clay({ crumbly: true, old: true })])).toEqual(['crumbly']);
-  expect(found(wrapped, [light({ bakeC: 110 }), clay()])).toEqual([{ kind: 'bakes', lowest: 110, highest: 130 }]);
-  expect(said(wrapped, [light({ bakeC: 126 }), clay()])).toEqual([]);
-  expect(said(wrapped, [light({ bakeC: null }), clay()])).toEqual([]);
+  const baked = (bakeC: number, maxC: number) => ({ bakes: [{ bakeC, maxC }] });
+  // as an oven load of both: the highest that none of them forbids
+  expect(found(wrapped, [light(baked(110, 125)), clay()])).toEqual([
+    { kind: 'bakes', lowest: 110, highest: 130, at: 125 },
+  ]);
+  expect(found(wrapped, [light(baked(126, 140)), clay()])).toEqual([
+    { kind: 'bakes', lowest: 126, highest: 130, at: 130 },
+  ]);
+  expect(said(wrapped, [light(baked(130, 135)), clay()])).toEqual([]);
+  expect(said(wrapped, [light({ bakes: [] }), clay()])).toEqual([]);
   // a clay that is in no step is not judged
-  expect(said(steps(log('clay:a', 30)), [light(), clay({ old: true, bakeC: 100 })])).toEqual([]);
+  expect(said(steps(log('clay:a', 30)), [light(), clay({ old: true, ...baked(100, 110) })])).toEqual([]);
 });

@@ -222,7 +222,7 @@ describe('any cane at all', () => {
     const material: JudgedMaterial = {
       lab: { l: 50, a: 10, b: 0 },
       hides: 0.3,
-      bakeC: 130,
+      bakes: [{ bakeC: 130, maxC: 150 }],
       old: false,
       crumbly: false,
     };

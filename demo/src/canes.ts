@@ -1,6 +1,10 @@
+import type { StartColours, Step } from '#core/cane';
+import { petal, savoy } from './handBuilt.js';
+
 interface CaneRow {
   readonly name: string;
-  readonly start: string;
+  /** a starting point by its id, or steps of its own */
+  readonly start: string | ((colours: StartColours) => readonly Step[]);
   readonly slices: number;
   readonly sliceMm: number;
   readonly note: string;
@@ -10,8 +14,30 @@ interface CaneRow {
   readonly strong: string;
 }
 
-/** Canes of the scenario, each from a starting point; the newest last. */
+/** Canes of the scenario, from starting points or built by hand; the newest last. */
 export const canes: readonly CaneRow[] = [
+  {
+    name: 'Artichoke petal',
+    start: petal,
+    slices: 130,
+    sliceMm: 2,
+    note: 'for the leaves of the brooch',
+    fade: 'Pod fade',
+    dark: 'Aubergine',
+    light: 'Chalk',
+    strong: 'Leek',
+  },
+  {
+    name: 'Savoy leaf',
+    start: savoy,
+    slices: 100,
+    sliceMm: 2,
+    note: 'after a drawing',
+    fade: 'Beet fade',
+    dark: 'Aubergine',
+    light: 'Young leek',
+    strong: 'Leek',
+  },
   {
     name: 'Garden speckle',
     start: 'speckle',

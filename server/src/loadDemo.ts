@@ -314,12 +314,13 @@ class Loader {
       });
   }
 
-  /** Canes, each from a starting point. */
+  /** Canes, from starting points or in steps of their own. */
   private async canes(): Promise<void> {
     for (const { name, start, slices, sliceMm, note, fade, dark, light, strong } of canes) {
       const revisionId = (await this.app.get(BlendsService).cards()).find((b) => b.name === fade)?.revisionId ?? '';
+      const build = typeof start === 'string' ? STARTING_POINTS.find((s) => s.id === start)?.steps : start;
       const steps =
-        STARTING_POINTS.find((s) => s.id === start)?.steps({
+        build?.({
           dark: keyOf(this.called(dark)),
           light: keyOf(this.called(light)),
           strong: keyOf(this.called(strong)),

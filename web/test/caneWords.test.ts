@@ -56,7 +56,7 @@ const material = (key: string, more: Partial<CaneMaterial> = {}): CaneMaterial =
   shares: [{ clayId: key.slice(5), mass: 1 }],
   lab: { l: 50, a: 0, b: 0 },
   hides: 0.3,
-  bakeC: 130,
+  bakes: [{ bakeC: 130, maxC: 150 }],
   old: false,
   crumbly: false,
   ...more,
@@ -297,7 +297,7 @@ test('every warning says what is wrong and what to do, in a sentence', () => {
     { kind: 'air', step: 5, share: 0.093 },
     { kind: 'old', material: 'clay:leek' },
     { kind: 'crumbly', material: 'clay:leek' },
-    { kind: 'bakes', lowest: 110, highest: 130 },
+    { kind: 'bakes', lowest: 110, highest: 130, at: 125 },
   ];
   for (const units of ['metric', 'imperial'] as const) {
     const said = warnings.map((w) => warningWords(w, name, units));

@@ -98,7 +98,8 @@ test('a fine face painted in strips is the one painted at once, and a coarse one
 });
 
 test('what goes wrong is named by its clay, and of one clay alone nothing is narrow', async () => {
-  const clay = { lab: { l: 50, a: 0, b: 0 }, hides: 0.3, bakeC: 130, old: false, crumbly: false };
+  const bakes = [{ bakeC: 130, maxC: 150 }];
+  const clay = { lab: { l: 50, a: 0, b: 0 }, hides: 0.3, bakes, old: false, crumbly: false };
   const all = Object.fromEntries(
     Object.keys(paints).map((key, i) => [key, { ...clay, lab: { l: 15 + 9 * i, a: 0, b: 0 }, old: i === 0 }]),
   );

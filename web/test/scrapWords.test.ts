@@ -13,7 +13,7 @@ const clay = (key: string, hex: string, lab: CaneMaterial['lab'], strength = 1):
   shares: [{ clayId: key, mass: 1 }],
   lab,
   hides: 0.3,
-  bakeC: 130,
+  bakes: [{ bakeC: 130, maxC: 150 }],
   old: false,
   crumbly: false,
 });

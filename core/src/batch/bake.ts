@@ -1,4 +1,4 @@
-import type { Line } from '#core/clay';
+import { bakedTogether, type Line } from '#core/clay';
 import type { Book } from '#core/mix';
 import type { Celsius, Minutes, Mm } from '#core/units';
 
@@ -41,14 +41,10 @@ export function bakeLoads(items: readonly BakeItem[], book: Book): BakeLoad[] {
     .map(([key, together]) => {
       const lineIds = key.split(',');
       const lines = lineIds.flatMap((id) => book.line(id) ?? []);
-      const maxC = Math.min(...lines.map((l) => l.maxC));
-      const wanted = lines.map((l) => l.bakeC);
       return {
         lineIds,
-        maxC,
-        celsius: Math.min(Math.max(...wanted), maxC),
+        ...bakedTogether(lines),
         minutes: Math.max(...together.flatMap(({ mm }) => lines.map((line) => minutesFor(line, mm)))),
-        compromise: new Set(wanted).size > 1,
         pieces: together.map(({ pieceId, count }) => ({ pieceId, count })),
       };
     })

@@ -11,5 +11,6 @@ export {
   type Kind,
   type Line,
 } from './clay.js';
+export { bakedTogether, type BakedTogether } from './bakedTogether.js';
 export { conditioningOf, type Conditioning } from './conditioning.js';
 export { ageInMonths, readDateCode, showAge, showMonth } from './dateCode.js';

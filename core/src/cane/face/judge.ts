@@ -1,3 +1,4 @@
+import { bakedTogether } from '#core/clay';
 import { apart, seenDifference, TOLD_APART, type Lab } from '#core/colour';
 import type { Mm } from '#core/units';
 import { mapOf } from './face.js';
@@ -25,7 +26,8 @@ const MAP = 300;
 export interface JudgedMaterial {
   readonly lab: Lab;
   /** mm of a wall that hides what is under it */ readonly hides: Mm;
-  readonly bakeC: number | null;
+  /** what its lines want, and must not go beyond; none: nobody knows */
+  readonly bakes: readonly { readonly bakeC: number; readonly maxC: number }[];
   readonly old: boolean;
   readonly crumbly: boolean;
 }
@@ -52,7 +54,7 @@ export type Warning =
   | { readonly kind: 'air'; readonly step: number; readonly share: number }
   | { readonly kind: 'old'; readonly material: number }
   | { readonly kind: 'crumbly'; readonly material: number }
-  | { readonly kind: 'bakes'; readonly lowest: number; readonly highest: number };
+  | { readonly kind: 'bakes'; readonly lowest: number; readonly highest: number; readonly at: number };
 
 /** `neighbours`: materials that lie side by side, by their numbers, the lower first */
 export interface Features {
@@ -271,8 +273,15 @@ export function judge(
     if (material?.crumbly) found.push({ kind: 'crumbly', material: index });
     else if (material?.old) found.push({ kind: 'old', material: index });
   }
-  const bakes = used.flatMap((index) => materials[index]?.bakeC ?? []);
-  if (bakes.length > 1 && Math.max(...bakes) - Math.min(...bakes) > 5)
-    found.push({ kind: 'bakes', lowest: Math.min(...bakes), highest: Math.max(...bakes) });
+  const bakes = used.flatMap((index) => materials[index]?.bakes ?? []);
+  const wanted = bakes.map((line) => line.bakeC);
+  const together = bakedTogether(bakes);
+  if (together.compromise)
+    found.push({
+      kind: 'bakes',
+      lowest: Math.min(...wanted),
+      highest: Math.max(...wanted),
+      at: together.celsius,
+    });
   return { warnings: found, features };
 }

@@ -51,7 +51,7 @@ function judged({ labs, pigment, lines, shares }: Known, shelf: ShelfAnswer): Ju
   return {
     lab: labs[Math.floor(labs.length / 2)] ?? GREY,
     hides: hidingThickness(pigment),
-    bakeC: lines.length > 0 ? Math.min(...lines.map((l) => l.bakeC)) : null,
+    bakes: lines.map(({ bakeC, maxC }) => ({ bakeC, maxC })),
     old: (oldestOf(shares, shelf) ?? 0) >= OLD_MONTHS,
     crumbly: lines.some((l) => l.firmness === 'crumbly'),
   };

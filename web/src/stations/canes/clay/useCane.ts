@@ -46,7 +46,7 @@ export function useCane(cane: CaneAnswer, steps: readonly Step[], shelf: ShelfAn
   const judged = useMemo(
     () =>
       Object.fromEntries(
-        [...materials].map(([key, { lab, hides, bakeC, old, crumbly }]) => [key, { lab, hides, bakeC, old, crumbly }]),
+        [...materials].map(([key, { lab, hides, bakes, old, crumbly }]) => [key, { lab, hides, bakes, old, crumbly }]),
       ),
     [materials],
   );

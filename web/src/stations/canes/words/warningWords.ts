@@ -47,7 +47,8 @@ export function warningWords(w: PlainWarning, name: (key: string) => string, uni
     case 'bakes':
       return (
         `These lines bake differently, from ${showTemperature(w.lowest, units)} to ` +
-        `${showTemperature(w.highest, units)}. Bake at the lower one, for longer.`
+        `${showTemperature(w.highest, units)}. Bake at ${showTemperature(w.at, units)}, the highest that all of them ` +
+        'stand, for the longest of their times.'
       );
   }
 }

@@ -1,0 +1,2 @@
+// Where a font of the application is asked for: tests write no paper.
+export default '';

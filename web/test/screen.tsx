@@ -1,0 +1,62 @@
+import { ChakraProvider } from '@chakra-ui/react';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { cleanup, render, type RenderResult } from '@testing-library/react';
+import userEvent, { type UserEvent } from '@testing-library/user-event';
+import type { ReactElement } from 'react';
+import { MemoryRouter } from 'react-router';
+import type { UnitSystem } from '#core/units';
+import { useView } from '../src/state/view.js';
+import { system } from '../src/theme/system.js';
+
+afterEach(() => {
+  cleanup();
+  useView.setState({ units: 'metric' });
+});
+
+/** A view on a page of its own, and the hands that use it. */
+export interface Shown extends RenderResult {
+  readonly user: UserEvent;
+  /** all words that stand there, values of fields among them */
+  words(): string;
+}
+
+const clientOf = (): QueryClient => new QueryClient({ defaultOptions: { queries: { retry: false, enabled: false } } });
+
+/** Shows a view as the application would, in one of the two systems of units. */
+export function shown(view: ReactElement, units: UnitSystem = 'metric'): Shown {
+  useView.setState({ units });
+  const result = render(
+    <ChakraProvider value={system}>
+      <QueryClientProvider client={clientOf()}>
+        <MemoryRouter>{view}</MemoryRouter>
+      </QueryClientProvider>
+    </ChakraProvider>,
+  );
+  return { ...result, user: userEvent.setup(), words: () => wordsIn(result.container) };
+}
+
+type FieldElement = HTMLInputElement | HTMLSelectElement | HTMLTextAreaElement;
+const isField = (node: Node): node is FieldElement =>
+  node instanceof HTMLInputElement || node instanceof HTMLSelectElement || node instanceof HTMLTextAreaElement;
+
+function saidBy(field: FieldElement): string {
+  return field instanceof HTMLSelectElement ? (field.selectedOptions[0]?.text ?? '') : field.value;
+}
+
+/** What is read on a page from its top to its end. */
+function wordsIn(node: Node): string {
+  if (isField(node)) return ` ${saidBy(node)} `;
+  if (node.nodeType === Node.TEXT_NODE) return node.textContent ?? '';
+  if (node instanceof HTMLStyleElement) return '';
+  return [...node.childNodes].map(wordsIn).join('');
+}
+
+/** What no view may ever show: values that are none. */
+export const NOTHING_SHOWN = /\b(NaN|undefined|null|Infinity)\b|\[object/;
+
+/** Fields and buttons that a reader of the screen could not name. */
+export const nameless = ({ container }: Shown): Element[] =>
+  [...container.querySelectorAll('input, select, textarea, button, a')].filter((element) => {
+    const label = element.getAttribute('aria-label') ?? element.closest('label')?.textContent ?? element.textContent;
+    return (label ?? '').trim() === '';
+  });
