@@ -20,14 +20,21 @@ export interface Shown extends RenderResult {
   words(): string;
 }
 
-const clientOf = (): QueryClient => new QueryClient({ defaultOptions: { queries: { retry: false, enabled: false } } });
+/** What was read from the server before: answers by the keys they are kept under. */
+export type Read = readonly (readonly [key: readonly unknown[], answer: unknown])[];
+
+function clientOf(read: Read): QueryClient {
+  const client = new QueryClient({ defaultOptions: { queries: { retry: false, enabled: false } } });
+  for (const [key, answer] of read) client.setQueryData(key, answer);
+  return client;
+}
 
 /** Shows a view as the application would, in one of the two systems of units. */
-export function shown(view: ReactElement, units: UnitSystem = 'metric'): Shown {
+export function shown(view: ReactElement, units: UnitSystem = 'metric', read: Read = []): Shown {
   useView.setState({ units });
   const result = render(
     <ChakraProvider value={system}>
-      <QueryClientProvider client={clientOf()}>
+      <QueryClientProvider client={clientOf(read)}>
         <MemoryRouter>{view}</MemoryRouter>
       </QueryClientProvider>
     </ChakraProvider>,

@@ -277,11 +277,6 @@ export function judge(
   const wanted = bakes.map((line) => line.bakeC);
   const together = bakedTogether(bakes);
   if (together.compromise)
-    found.push({
-      kind: 'bakes',
-      lowest: Math.min(...wanted),
-      highest: Math.max(...wanted),
-      at: together.celsius,
-    });
+    found.push({ kind: 'bakes', lowest: Math.min(...wanted), highest: Math.max(...wanted), at: together.celsius });
   return { warnings: found, features };
 }
