@@ -1,22 +1,12 @@
 import fc from 'fast-check';
-import { MOST_REDUCTION, dialLabels, feedPlan, thicknesses, type FeedInput, type Machine } from '#core/sheet';
+import { MOST_REDUCTION, feedPlan, thicknesses, type FeedInput, type Machine } from '#core/sheet';
+import { dialOf } from './machines.js';
 
 const machine = (rollerWidthMm = 145): Machine => ({
   id: 'm',
   name: 'Bench roller',
   rollerWidthMm,
-  settings: dialLabels('0', '9', '1').map((label) => ({ id: label, label })),
-  readings: [
-    ['0', 3.2],
-    ['4', 1.52],
-    ['9', 0.42],
-  ].map(([settingId, mm]) => ({
-    id: `r${settingId}`,
-    settingId: String(settingId),
-    mm: Number(mm),
-    sigmaMm: 0.05,
-    way: 'calipers',
-  })),
+  ...dialOf(['0', 3.2], ['4', 1.52], ['9', 0.42]),
 });
 const input = fc.record({
   machine: fc.constantFrom(machine(), machine(60), machine(300)),

@@ -17,6 +17,7 @@ import {
 import { readCane, readFile, readSvg } from '#core/formats';
 import { MOST_DEPTH, flatten, flattenNew, type Book, type Recipe } from '#core/mix';
 import { Fraction } from '#core/units';
+import { lines } from '#demo';
 
 const CLAY = { lineId: 'l', kind: 'opaque' as const, rawHex: 'F1EEE4', bakedHex: 'F1EEE4', strength: null };
 const parts = (text: string, of: Recipe['ingredients'][number]['of']): Recipe['ingredients'][number] => ({
@@ -30,17 +31,7 @@ function book(recipes: ReadonlyMap<string, Recipe>): Book & { readonly asked: st
   return {
     asked,
     nameOf: (id) => id,
-    line: () => ({
-      id: 'l',
-      name: 'Hearth',
-      firmness: 'medium',
-      density: 1.9,
-      densityMeasured: false,
-      bakeC: 130,
-      bakeMinutes: 30,
-      bakePerMm: 6,
-      maxC: 150,
-    }),
+    line: () => lines[0],
     clay: (id) => ({ id, name: id, ...CLAY }),
     recipe: (id) => {
       asked.push(id);

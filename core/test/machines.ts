@@ -29,3 +29,11 @@ export const blue = machine('Blue travel crank', dialLabels('7', '1', '1'), [
   ['7', 2.9],
   ['4', 1.5],
 ]);
+
+/** Settings and readings of a machine from 0 to 9, each reading by calipers: mm by its label. */
+export const dialOf = (
+  ...readings: readonly (readonly [string, number])[]
+): Pick<Machine, 'settings' | 'readings'> => ({
+  settings: dialLabels('0', '9', '1').map((label) => ({ id: label, label })),
+  readings: readings.map(([settingId, mm]) => ({ id: `r${settingId}`, settingId, mm, sigmaMm: 0.05, way: 'calipers' })),
+});

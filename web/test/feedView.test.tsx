@@ -6,7 +6,7 @@ import { machines, setup } from '#demo';
 import type { MachineDto } from '#contract';
 import { FeedPlan } from '../src/stations/sheets/FeedPlan.js';
 import { useRollPlan, workRoll } from '../src/stations/sheets/rollPlan.js';
-import { NOTHING_SHOWN, nameless, shown, type Shown } from './screen.js';
+import { NOTHING_SHOWN, nameless, shown, typeInto, type Shown } from './screen.js';
 
 const OWN = machines.find((m) => m.id === setup.machineId) as unknown as MachineDto;
 const SETTINGS = thicknesses(OWN);
@@ -25,12 +25,6 @@ const passes = (page: Shown): string[] =>
     .getAllByRole('listitem')
     .map((item) => item.textContent ?? '')
     .slice(1);
-
-async function type(page: Shown, label: string, text: string): Promise<void> {
-  const field = page.getByLabelText(label);
-  await page.user.clear(field);
-  await page.user.type(field, `${text}{Enter}`);
-}
 
 describe('the way from a stack to a setting', () => {
   test.each(['metric', 'imperial'] as const)('is shown in the %s system, each value under a name', (units) => {
@@ -58,7 +52,7 @@ describe('the way from a stack to a setting', () => {
     ['Size of the stack', '2 × 4 in', { size: { width: 50.8, height: 101.6 } }],
   ])('%s is taken as %s', async (label, text, wanted) => {
     const page = feeding();
-    await type(page, label, text);
+    await typeInto(page, label, text);
     expect(useRollPlan.getState()).toMatchObject(wanted);
   });
 
@@ -69,7 +63,7 @@ describe('the way from a stack to a setting', () => {
   ])('%s cannot be %s', async (label, text) => {
     const before = useRollPlan.getState();
     const page = feeding();
-    await type(page, label, text);
+    await typeInto(page, label, text);
     expect(useRollPlan.getState()).toMatchObject({ layers: before.layers, size: before.size });
   });
 

@@ -6,7 +6,7 @@ import type { BatchAnswer, MachinesAnswer, PieceDto, PlanAnswer } from '#contrac
 import { newPiece, settingsOf, type FieldSentence } from '../src/stations/batches/batchMoves.js';
 import { Piece } from '../src/stations/batches/Piece.js';
 import { clayId } from './kitchen.js';
-import { NOTHING_SHOWN, nameless, shown, type Shown } from './screen.js';
+import { NOTHING_SHOWN, nameless, shown, typeInto, type Shown } from './screen.js';
 
 const KNOWN = { machines, setup } as unknown as MachinesAnswer;
 const BATCH = { id: 'b', version: 1, name: 'Drops', note: '', dueOn: null, pieces: [] } as unknown as BatchAnswer;
@@ -45,12 +45,6 @@ function atPiece(piece: PieceDto = drop, { disabled = false, refused = [], units
   return { ...page, changes, removed: () => removed };
 }
 
-async function type(page: AtPiece, label: string, text: string): Promise<void> {
-  const field = page.getByLabelText(label);
-  await page.user.clear(field);
-  await page.user.type(field, `${text}{Enter}`);
-}
-
 describe('a piece of a batch', () => {
   test.each(['metric', 'imperial'] as const)('shows its values in the %s system, each under a name', (units) => {
     const page = atPiece(drop, { units });
@@ -74,13 +68,13 @@ describe('a piece of a batch', () => {
     ['Name of the piece', 'Hoop', { name: 'Hoop' }],
   ])('%s is kept as %s', async (label, text, wanted) => {
     const page = atPiece();
-    await type(page, label, text);
+    await typeInto(page, label, text);
     expect(page.changes).toEqual([{ ...drop, ...wanted }]);
   });
 
   test('a rectangle becomes round again by one size', async () => {
     const page = atPiece({ ...drop, shape: 'rectangle', widthMm: 30, heightMm: 12 });
-    await type(page, 'Size of the cutter', '20 mm round');
+    await typeInto(page, 'Size of the cutter', '20 mm round');
     expect(page.changes).toEqual([{ ...drop, shape: 'round', widthMm: 20, heightMm: null }]);
   });
 

@@ -58,6 +58,13 @@ function wordsIn(node: Node): string {
   return [...node.childNodes].map(wordsIn).join('');
 }
 
+/** Types something else into a field and keeps it. */
+export async function typeInto(page: Shown, label: string, text: string): Promise<void> {
+  const field = page.getByLabelText(label);
+  await page.user.clear(field);
+  await page.user.type(field, `${text}{Enter}`);
+}
+
 /** What no view may ever show: values that are none. */
 export const NOTHING_SHOWN = /\b(NaN|undefined|null|Infinity)\b|\[object/;
 

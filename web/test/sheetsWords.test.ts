@@ -1,36 +1,15 @@
 import { ofClay } from '#core/material';
 import fc from 'fast-check';
-import {
-  CONDITION_WARNINGS,
-  SCHOOLS_OF_CONDITIONING,
-  conditionPlan,
-  dialLabels,
-  thicknesses,
-  type Machine,
-} from '#core/sheet';
+import { CONDITION_WARNINGS, SCHOOLS_OF_CONDITIONING, conditionPlan, thicknesses, type Machine } from '#core/sheet';
 import { FIRMNESSES } from '#core/clay';
 import type { SheetAnswer } from '#contract';
 import { plugSheet } from '../src/stations/blends/plugSheet.js';
 import { conditionWords, SCHOOL_WORDS, WARNING_WORDS } from '../src/stations/sheets/conditionWords.js';
 import { equalsOf, type Rung } from '../src/stations/sheets/equals.js';
 import { leftOfSheet, sentSheet } from '../src/stations/sheets/sheetWords.js';
+import { dialOf } from '../../core/test/machines.js';
 
-const machine: Machine = {
-  id: 'm',
-  name: 'Bench roller',
-  rollerWidthMm: 145,
-  settings: dialLabels('0', '9', '1').map((label) => ({ id: label, label })),
-  readings: [
-    ['0', 3.2],
-    ['9', 0.42],
-  ].map(([settingId, mm]) => ({
-    id: `r${settingId}`,
-    settingId: String(settingId),
-    mm: Number(mm),
-    sigmaMm: 0.05,
-    way: 'calipers',
-  })),
-};
+const machine: Machine = { id: 'm', name: 'Bench roller', rollerWidthMm: 145, ...dialOf(['0', 3.2], ['9', 0.42]) };
 
 test('an edge of the ladder finds the nearest on every other machine, and none of its own', () => {
   const rung = (id: string, edges: readonly number[]): Rung => ({

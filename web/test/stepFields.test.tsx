@@ -12,7 +12,7 @@ import {
 } from '../src/stations/canes/steps/index.js';
 import { plainStep, type PlainStep } from '../src/workers/canePlain.js';
 import { SHELF, clayId } from './kitchen.js';
-import { NOTHING_SHOWN, nameless, shown, type Shown } from './screen.js';
+import { NOTHING_SHOWN, nameless, shown, typeInto, type Shown } from './screen.js';
 
 const SYSTEMS: readonly UnitSystem[] = ['metric', 'imperial'];
 const CLAY = { dark: `clay:${clayId('Soot')}`, light: `clay:${clayId('Chalk')}`, blend: 'blend:fade' };
@@ -58,13 +58,6 @@ function onBench(step: Step, units: UnitSystem = 'metric', more: Partial<EditorP
   const props: EditorProps<Step> = { ...NO_CHANGE, ...more, step, onChange: (next) => changes.push(next) };
   const Fields = viewOf(step.do).Fields as (own: EditorProps<Step>) => ReactElement;
   return { ...shown(createElement(Fields, props), units), changes };
-}
-
-/** Types something else into a field and keeps it. */
-async function type(page: Bench, label: string, text: string): Promise<void> {
-  const field = page.getByLabelText(label);
-  await page.user.clear(field);
-  await page.user.type(field, `${text}{Enter}`);
 }
 
 describe.each(SYSTEMS)('the fields of every step, in the %s system', (units) => {
@@ -122,7 +115,7 @@ describe('what is typed into the fields of a step', () => {
   ])('%s: %s as %s', async (kind, label, text, wanted) => {
     const step = firstOf(kind);
     const page = onBench(step);
-    await type(page, label, text);
+    await typeInto(page, label, text);
     expect(page.changes).toEqual([expect.objectContaining({ id: step.id, do: kind, ...wanted })]);
   });
 
@@ -136,7 +129,7 @@ describe('what is typed into the fields of a step', () => {
     ['log', 'Diameter of the log', 'thick'],
   ])('%s: %s cannot be %s, and a sentence says so', async (kind, label, text) => {
     const page = onBench(firstOf(kind));
-    await type(page, label, text);
+    await typeInto(page, label, text);
     expect(page.changes).toEqual([]);
     expect(
       page
@@ -149,7 +142,7 @@ describe('what is typed into the fields of a step', () => {
 
   test('a width for its height beyond what can be is not taken', async () => {
     const page = onBench(firstOf('fan'));
-    await type(page, 'Width for its height', '40');
+    await typeInto(page, 'Width for its height', '40');
     expect(page.changes).toEqual([]);
   });
 });
@@ -216,7 +209,7 @@ describe('kinds of rods in a join', () => {
 
   test('are counted, and taken out', async () => {
     const page = onBench(ring);
-    await type(page, 'How many of kind 2', '5');
+    await typeInto(page, 'How many of kind 2', '5');
     expect(page.changes).toEqual([expect.objectContaining({ others: [{ part: beet, count: 5 }] })]);
     await page.user.click(page.getByRole('button', { name: 'Kind 2 out' }));
     expect(page.changes.at(-1)).toMatchObject({ others: [] });
@@ -232,7 +225,7 @@ describe('kinds of rods in a join', () => {
 
   test('no more of one than can be', async () => {
     const page = onBench(ring);
-    await type(page, 'How many of kind 2', '301');
+    await typeInto(page, 'How many of kind 2', '301');
     expect(page.changes).toEqual([]);
   });
 });

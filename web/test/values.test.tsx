@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { readLength, showLength, showMass, showTemperature, type UnitSystem } from '#core/units';
 import { Choice } from '../src/parts/Choice.js';
 import { CountValue, LengthValue, MassValue, TemperatureValue, TextValue } from '../src/parts/Value.js';
-import { NOTHING_SHOWN, nameless, shown } from './screen.js';
+import { NOTHING_SHOWN, nameless, shown, typeInto } from './screen.js';
 
 const SYSTEMS: readonly UnitSystem[] = ['metric', 'imperial'];
 const mm = fc.double({ min: 0.1, max: 900, noNaN: true });
@@ -42,9 +42,7 @@ describe('a value that is edited where it stands', () => {
   ] as const)('%s in the %s system is kept with Enter', async (typed, units, value) => {
     const kept: number[] = [];
     const page = shown(<LengthValue label="Length" value={40} onChange={(v) => kept.push(v)} />, units);
-    const field = page.getByLabelText('Length');
-    await page.user.clear(field);
-    await page.user.type(field, `${typed}{Enter}`);
+    await typeInto(page, 'Length', typed);
     expect(kept).toEqual([expect.closeTo(value, 9)]);
     expect(kept[0]).toBeCloseTo(readLength(typed, units), 9);
   });

@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { useState, type ReactElement } from 'react';
+import { useState, type ReactElement, type ReactNode } from 'react';
 import type { Part, Step } from '#core/cane';
 import { keyOf } from '#core/material';
 import { MaterialPicker, type Picked } from '../../../parts/MaterialPicker.js';
@@ -53,43 +53,33 @@ function MoreKinds<S extends Step>({ of, kinds, onAdd }: MoreProps<S>): ReactEle
   );
 }
 
-/** Takes a kind out of the join. */
-const Out = ({ kind, onOut }: { readonly kind: number; readonly onOut: () => void }): ReactElement => (
-  <Word aria-label={`Kind ${kind} out`} onClick={onOut}>
-    out
-  </Word>
-);
-
-interface CountedProps<S extends Step> {
+interface KindsProps<S extends Step, K> {
   readonly of: EditorProps<S>;
-  readonly others: readonly { readonly part: Part; readonly count: number }[];
+  readonly others: readonly K[];
   /** parts of the step that stand before them */
-  readonly after?: number;
-  readonly onOthers: (others: readonly { readonly part: Part; readonly count: number }[]) => void;
+  readonly after: number;
+  /** what stands before each */
+  readonly lead: (kind: K, at: number) => ReactNode;
+  /** a part as one of them */
+  readonly asKind: (part: Part) => K;
+  readonly onOthers: (others: readonly K[]) => void;
 }
 
-/** Other kinds of rods, how many of each, and more of them. */
-export function CountedKinds<S extends Step>({ of, others, after = 0, onOthers }: CountedProps<S>): ReactElement {
+/** Other kinds in a join, each to be exchanged or taken out, and more of them. */
+function Kinds<S extends Step, K>({ of, others, after, lead, asKind, onOthers }: KindsProps<S, K>): ReactElement {
   return (
     <>
-      {others.map((o, i) => (
+      {others.map((kind, i) => (
         <Box key={i}>
-          and{' '}
-          <CountValue
-            label={`How many of kind ${i + 2}`}
-            value={o.count}
-            onChange={(count) => {
-              if (Number.isInteger(count) && count >= 0 && count <= MOST_PIECES)
-                onOthers(others.map((x, k) => (k === i ? { ...x, count } : x)));
-            }}
-          />{' '}
-          <PartOf of={of} at={after + i} label={`Kind ${i + 2}`} /> ·{' '}
-          <Out
-            kind={i + 2}
-            onOut={() => {
+          {lead(kind, i)} <PartOf of={of} at={after + i} label={`Kind ${i + 2}`} /> ·{' '}
+          <Word
+            aria-label={`Kind ${i + 2} out`}
+            onClick={() => {
               onOthers(others.filter((_, k) => k !== i));
             }}
-          />
+          >
+            out
+          </Word>
         </Box>
       ))}
       <Box>
@@ -97,11 +87,53 @@ export function CountedKinds<S extends Step>({ of, others, after = 0, onOthers }
           of={of}
           kinds={others.length}
           onAdd={(part) => {
-            onOthers([...others, { part, count: 1 }]);
+            onOthers([...others, asKind(part)]);
           }}
         />
       </Box>
     </>
+  );
+}
+
+interface Counted {
+  readonly part: Part;
+  readonly count: number;
+}
+
+interface CountedProps<S extends Step> {
+  readonly of: EditorProps<S>;
+  readonly others: readonly Counted[];
+  /** parts of the step that stand before them */
+  readonly after?: number;
+  readonly onOthers: (others: readonly Counted[]) => void;
+}
+
+/** Other kinds of rods, how many of each, and more of them. */
+export function CountedKinds<S extends Step>({ of, others, after = 0, onOthers }: CountedProps<S>): ReactElement {
+  const counted = (at: number, count: number): void => {
+    if (Number.isInteger(count) && count >= 0 && count <= MOST_PIECES)
+      onOthers(others.map((x, k) => (k === at ? { ...x, count } : x)));
+  };
+  return (
+    <Kinds
+      of={of}
+      others={others}
+      after={after}
+      lead={({ count }, i) => (
+        <>
+          and{' '}
+          <CountValue
+            label={`How many of kind ${i + 2}`}
+            value={count}
+            onChange={(n) => {
+              counted(i, n);
+            }}
+          />
+        </>
+      )}
+      asKind={(part) => ({ part, count: 1 })}
+      onOthers={onOthers}
+    />
   );
 }
 
@@ -113,32 +145,16 @@ interface TurnsProps<S extends Step> {
 export function KindsInTurn<S extends Step & { readonly others?: readonly Part[] }>({
   of,
 }: TurnsProps<S>): ReactElement {
-  const others = of.step.others ?? [];
-  const onOthers = (next: readonly Part[]): void => {
-    of.onChange({ ...of.step, others: next });
-  };
   return (
-    <>
-      {others.map((_, i) => (
-        <Box key={i}>
-          in turn with <PartOf of={of} at={i} label={`Kind ${i + 2}`} /> ·{' '}
-          <Out
-            kind={i + 2}
-            onOut={() => {
-              onOthers(others.filter((__, k) => k !== i));
-            }}
-          />
-        </Box>
-      ))}
-      <Box>
-        <MoreKinds
-          of={of}
-          kinds={others.length}
-          onAdd={(part) => {
-            onOthers([...others, part]);
-          }}
-        />
-      </Box>
-    </>
+    <Kinds
+      of={of}
+      others={of.step.others ?? []}
+      after={0}
+      lead={() => 'in turn with'}
+      asKind={(part) => part}
+      onOthers={(others) => {
+        of.onChange({ ...of.step, others });
+      }}
+    />
   );
 }
