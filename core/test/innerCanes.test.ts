@@ -97,3 +97,10 @@ test('a piece that is longer than its cane is reduced to is refused, in the plan
   const short = rod('short', log('clay:b', 10, 20), { do: 'reduce', to: 'length', value: 25 });
   expect(refusal(() => planBackwards(steps(ground, setIn(short, 9, 0, 0)), WANTED, withoutEnds()))).toBe('cane/asked');
 });
+
+test('two canes that are called the same are told apart, each with its own beginning', () => {
+  const [one, other] = [rod('a rod', log('clay:b', 10, 50)), rod('a rod', log('clay:c', 8, 50))];
+  const plan = planBackwards(steps(ground, setIn(one, 6, 8, 0), setIn(other, 5, -8, 0)), WANTED, withoutEnds());
+  expect(plan.parts.map((p) => p.name)).toEqual(['a rod', 'a rod 2']);
+  for (const part of plan.parts) expect(plan.starts.filter((s) => s.path.join() === part.path.join())).toHaveLength(1);
+});

@@ -37,6 +37,8 @@ export { drawnOf, drawnToRegions, tracePicture, type Drawn, type DrawnRegion } f
 export {
   ASSUMED_ENDS,
   CANE_SENTENCES,
+  MOST_KINDS,
+  MOST_OF_A_KIND,
   MOST_RODS,
   TRIMMINGS,
   TURNS,

@@ -25,6 +25,7 @@ export const grey = {
 
 /** The same as six digits, where a colour is kept as those. */
 export const UNKNOWN_HEX = grey.unknown.slice(1);
+export const PAPER_HEX = grey.paper.slice(1);
 
 /** Half of the light, to the eye: L* 50 as luminance Y. */
 const HALF_LIGHT = 0.18;

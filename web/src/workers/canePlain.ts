@@ -6,6 +6,7 @@ import {
   type CaneContext,
   type EndsRule,
   type Offcut,
+  type Outline,
   type PartPlan,
   type Program,
   type Stage,
@@ -101,21 +102,22 @@ const nameIn = (context: CaneContext, index: number): string => context.material
 const plainAmounts = (context: CaneContext, amounts: ReadonlyMap<number, number>): Amounts =>
   [...amounts].map(([index, v]) => [nameIn(context, index), v]);
 
+function sizeIn(outline: Outline): FaceSize {
+  const { width, height } = extentOf(outline);
+  return { width, height, across: acrossOf(outline), round: outline.round };
+}
+
 export function plainStep({ state, wrong }: StepResult, context: CaneContext, stamp: number): PlainStep {
   if (!state) return { ...NOT_THERE, stamp, wrong: wrong?.message ?? null };
   const { outline, length, count } = state;
-  const { width, height } = extentOf(outline);
   return {
+    ...sizeIn(outline),
     stamp,
     wrong: null,
     there: true,
-    width,
-    height,
-    across: acrossOf(outline),
     area: areaOf(outline),
     length,
     count,
-    round: outline.round,
     points: outline.points,
     amounts: plainAmounts(context, state.amounts),
   };
@@ -123,11 +125,7 @@ export function plainStep({ state, wrong }: StepResult, context: CaneContext, st
 
 const NO_SIZE: FaceSize = { width: 0, height: 0, across: 0, round: false };
 
-function sizeOf({ state }: StepResult): FaceSize {
-  if (!state) return NO_SIZE;
-  const { width, height } = extentOf(state.outline);
-  return { width, height, across: acrossOf(state.outline), round: state.outline.round };
-}
+const sizeOf = ({ state }: StepResult): FaceSize => (state ? sizeIn(state.outline) : NO_SIZE);
 
 const plainPart = ({ name, path, results, stages, taken }: PartPlan): PlainPart => ({
   name,

@@ -1,5 +1,14 @@
 import type { RegionOf } from '#core/cane/document';
-import { crossesItself, outerEdges, outlineOf, reachOf, signedArea, simplified, type Point } from '#core/cane/outlines';
+import {
+  crossesItself,
+  outerEdges,
+  outlineOf,
+  reachOf,
+  rectangle,
+  signedArea,
+  simplified,
+  type Point,
+} from '#core/cane/outlines';
 import { Complaint, type Mm } from '#core/units';
 
 /** A flat region of a drawing: what it is called there, its colour there, and its edge. */
@@ -68,16 +77,7 @@ interface Ground {
 
 /** A rectangle around all of a drawing as its ground. */
 const rectangleAround = (regions: readonly DrawnRegion[], width: Mm, height: Mm, note: string): Ground => ({
-  ground: {
-    name: 'ground',
-    hex: regions[0]?.hex ?? 'FFFFFF',
-    points: [
-      [-width / 2, -height / 2],
-      [width / 2, -height / 2],
-      [width / 2, height / 2],
-      [-width / 2, height / 2],
-    ],
-  },
+  ground: { name: 'ground', hex: regions[0]?.hex ?? 'FFFFFF', points: rectangle(width, height).points },
   rest: regions,
   note,
 });

@@ -1,5 +1,5 @@
 import type { Mm } from '#core/units';
-import type { Outline, Point } from './outline.js';
+import { extentOf, type Outline, type Point } from './outline.js';
 
 /** A straight side of a face, counterclockwise. */
 export interface Side {
@@ -49,11 +49,15 @@ export function sidesOf({ points }: Outline): readonly Side[] {
   return sides;
 }
 
+/** A side is long enough to lay something along from this share of the height of the face on. */
+export const LONG_ENOUGH = 0.05;
+
 /**
  * The side that looks most in a direction, of those that are long enough to lay something along.
- * @param least mm @returns null where there is none
+ * @returns null where there is none
  */
-export function sideTowards(outline: Outline, degrees: number, least: Mm): Side | null {
+export function sideTowards(outline: Outline, degrees: number): Side | null {
+  const least = LONG_ENOUGH * extentOf(outline).height;
   const sides = sidesOf(outline).filter((side) => side.length >= least);
   const [nearest] = sides.sort(
     (a, b) => directionsApart(a.outwards, degrees) - directionsApart(b.outwards, degrees) || b.length - a.length,

@@ -130,16 +130,16 @@ function noteTaken(
 
 /** A cane that others take in: made once for all pieces that are needed of it. */
 function gatherInner(one: Inner, inner: InnerCanes, context: CaneContext, out: Gathered): void {
-  const { part, results, taken } = one;
+  const { results, taken } = one;
   if (taken.length === 0) return;
   const { need, each } = sharedOut(results, taken, context);
   const row = rowOf(results, need, context);
-  const name = `${part.name ?? 'a part'}${each > 1 ? `, cut in ${each}` : ''}`;
-  const path = [...(taken[0]?.path ?? []), name];
+  const called = `${one.name}${each > 1 ? `, cut in ${each}` : ''}`;
+  const path = [...(taken[0]?.path ?? []), called];
   gather(results, row, context, path, inner, out);
   const used = taken.reduce((sum, t) => sum + t.count * t.length, 0);
   off(out, 'more', stateAt(results, results.length - 1).amounts, need.count * need.length - used);
-  out.parts.unshift({ name: part.name ?? 'a part', path, results, stages: row.stages, taken });
+  out.parts.unshift({ name: one.name, path, results, stages: row.stages, taken });
 }
 
 /** Lengths below this are what is left of counting with fractions. */

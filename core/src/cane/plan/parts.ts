@@ -17,6 +17,8 @@ export interface Taken {
 
 /** A cane that others take in, worked out: however often it is taken, it is made once. */
 export interface Inner {
+  /** as it is called; another cane of the same name has a number behind it, so that one is not taken for the other */
+  readonly name: string;
   readonly part: Part;
   readonly results: readonly StepResult[];
   readonly taken: Taken[];
@@ -49,6 +51,14 @@ export class InnerCanes {
     return this.known.get(sameCane(part));
   }
 
+  /** The name, or the name with the first number that no other has. */
+  private free(wanted: string): string {
+    const taken = new Set(this.inOrder.map((one) => one.name));
+    let name = wanted;
+    for (let n = 2; taken.has(name); n++) name = `${wanted} ${n}`;
+    return name;
+  }
+
   private visit(results: readonly StepResult[]): void {
     results.forEach(({ step }, at) => {
       const before = at > 0 ? stateAt(results, at - 1) : null;
@@ -57,7 +67,7 @@ export class InnerCanes {
         if (this.known.has(key)) continue;
         const inner = partResults(part, this.context);
         this.visit(inner);
-        this.known.set(key, { part, results: inner, taken: [] });
+        this.known.set(key, { name: this.free(part.name ?? 'a part'), part, results: inner, taken: [] });
       }
     });
   }

@@ -10,6 +10,7 @@ export function coated<S extends Unspoilt>(state: S, outside: Outline, material:
   const inner = state.sample;
   const { outline, moved } = outlineOf(outside.points, outside.round);
   const [mx, my] = moved;
+  // one that folds back on itself is refused here, at its own step
   reachOf(outline);
   const area = areaOf(outline) - areaOf(state.outline);
   const sample: Sampler = (x, y) => (beyond(reach, x + mx, y + my) <= 1 ? inner(x + mx, y + my) : material);

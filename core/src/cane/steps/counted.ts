@@ -10,8 +10,7 @@ export interface Counted<S> {
 type AnyCounted = { readonly part: AnyPart; readonly count: number };
 
 /** Pieces of one kind, and other kinds, at the most. */
-export const MOST_OF_A_KIND = 300;
-const MOST_KINDS = 60;
+export const [MOST_OF_A_KIND, MOST_KINDS] = [300, 60];
 
 export const countedParts: Check = list(object({ part, count: whole(0, MOST_OF_A_KIND) }), 0, MOST_KINDS);
 

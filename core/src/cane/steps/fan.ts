@@ -1,11 +1,12 @@
 import { DEGREES, list, number, part, whole, yesOrNo, type AnyStep, type Doing } from '#core/cane/document';
-import { areaOf, outlineOf, tipOf, type Point } from '#core/cane/outlines';
+import { areaOf, scaled, shapeOutline, tipOf } from '#core/cane/outlines';
+import { MOST_KINDS } from './counted.js';
 import { lengthOf, reductionsOf, using } from './joins.js';
 import type { ChangeKind } from './kind.js';
 import { wholeIn } from './measure.js';
 import { pressedTo, turnedBy } from './pressing.js';
 import { sumOf, type CaneState, type Sampler, type Unspoilt } from './state.js';
-import { MOST_TURNS, sameSized, turnParts, turnUses, type TakingTurns } from './turns.js';
+import { sameSized, turnParts, turnUses, type TakingTurns } from './turns.js';
 
 /**
  * Wedges side by side with their tips up, pressed together to one triangle. `ratio`: width of the triangle for a
@@ -23,12 +24,7 @@ const UP = 90;
 
 /** A piece pressed to a wedge of a width for its height, its tip up. */
 function wedgeOf(state: CaneState, ratio: number, tip: number): CaneState {
-  const points: Point[] = [
-    [-ratio / 2, 0],
-    [ratio / 2, 0],
-    [0, 1],
-  ];
-  return pressedTo(turnedBy(state, -tip), outlineOf(points).outline, UP);
+  return pressedTo(turnedBy(state, -tip), shapeOutline({ shape: 'triangle', ratio }), UP);
 }
 
 /**
@@ -37,10 +33,10 @@ function wedgeOf(state: CaneState, ratio: number, tip: number): CaneState {
  * @throws Complaint `cane/count`, `cane/pieces`
  */
 function joined(state: CaneState, step: Fan, parts: readonly CaneState[]): Unspoilt {
-  const { count, mirrored, ratio, tip = tipOf(state.outline) } = step;
+  const { count, mirrored, ratio, tip } = step;
   wholeIn(count, 'The number of wedges', FEWEST, MOST);
   const kinds = sameSized(state, parts);
-  const wedges = kinds.map((kind) => wedgeOf(kind, ratio / count, tip));
+  const wedges = kinds.map((kind) => wedgeOf(kind, ratio / count, tip ?? tipOf(kind.outline)));
   const height = Math.sqrt((2 * count * areaOf(state.outline)) / ratio);
   const [width, low] = [ratio * height, height / 3];
   const each = width / count;
@@ -54,11 +50,7 @@ function joined(state: CaneState, step: Fan, parts: readonly CaneState[]): Unspo
   };
   const uses = turnUses(step);
   return {
-    outline: outlineOf([
-      [-width / 2, 0],
-      [width / 2, 0],
-      [0, height],
-    ]).outline,
+    outline: scaled(shapeOutline({ shape: 'triangle', ratio }), height),
     length: lengthOf(kinds),
     count: using(state, uses[0] ?? 1),
     sample,
@@ -73,7 +65,7 @@ export const fan: ChangeKind<Fan> = {
     mirrored: yesOrNo,
     ratio: number(LEAST_RATIO, MOST_RATIO),
     'tip?': DEGREES,
-    'others?': list(part, 0, MOST_TURNS),
+    'others?': list(part, 0, MOST_KINDS),
   },
   parts: turnParts,
   change: joined,

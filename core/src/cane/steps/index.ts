@@ -34,6 +34,6 @@ export { partResults, runSteps, type StepResult } from './run.js';
 export { CANE_SENTENCES, complaint } from './sentences.js';
 export { trimsAfter } from './spoil.js';
 export { contextOf, measured, numberOf, one, sumOf, type CaneContext, type CaneState } from './state.js';
-export { spreadEvenly } from './counted.js';
+export { MOST_KINDS, MOST_OF_A_KIND, spreadEvenly } from './counted.js';
 export { seenAreas, templateState } from './template.js';
 export { ownOf, usesOf, type PartUse } from './uses.js';

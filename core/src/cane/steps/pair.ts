@@ -1,5 +1,5 @@
 import { DEGREES, among, type Doing } from '#core/cane/document';
-import { extentOf, outlineOf, sideTowards, sidesOf, type Outline, type Point } from '#core/cane/outlines';
+import { LONG_ENOUGH, extentOf, outlineOf, sideTowards, sidesOf, type Outline, type Point } from '#core/cane/outlines';
 import { using } from './joins.js';
 import type { ChangeKind } from './kind.js';
 import { turnedBy } from './pressing.js';
@@ -15,8 +15,6 @@ export interface Pair extends Doing<'pair'> {
   readonly side?: number;
 }
 
-/** A side at the bottom has to be so wide for the height of the piece. */
-const WIDE_ENOUGH = 0.05;
 const [LEVEL, HAIR] = [1e-6, 1e-9];
 
 interface Base {
@@ -31,7 +29,7 @@ function baseOf(outline: Outline): Base {
   const { bottom, height } = extentOf(outline);
   const low = (p: Point): boolean => p[1] < bottom + LEVEL * height;
   const side = sidesOf(outline).find((s) => low(s.from) && low(s.to));
-  if (!side || side.length < WIDE_ENOUGH * height) throw complaint('cane/base');
+  if (!side || side.length < LONG_ENOUGH * height) throw complaint('cane/base');
   const [middle, half] = [(side.from[0] + side.to[0]) / 2, Math.abs(side.to[0] - side.from[0]) / 2];
   const beside = outline.points.some((p) => low(p) && Math.abs(p[0] - middle) > half + LEVEL * height);
   if (beside) throw complaint('cane/base');
@@ -74,7 +72,7 @@ const DOWN = 270;
 /** The chosen side is turned to the bottom, and what comes of it back again. @throws Complaint `cane/base` */
 function joined(state: CaneState, step: Pair): Unspoilt {
   if (step.side === undefined) return alongBottom(state, step);
-  const side = sideTowards(state.outline, step.side, WIDE_ENOUGH * extentOf(state.outline).height);
+  const side = sideTowards(state.outline, step.side);
   if (!side) throw complaint('cane/base');
   const by = DOWN - side.outwards;
   return turnedBy(alongBottom(turnedBy(state, by), step), -by);

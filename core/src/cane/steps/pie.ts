@@ -1,11 +1,12 @@
 import { DEGREES, list, part, whole, yesOrNo, type AnyStep, type Doing } from '#core/cane/document';
 import { areaOf, outlineOf, type Point } from '#core/cane/outlines';
+import { MOST_KINDS } from './counted.js';
 import { lengthOf, reductionsOf, using } from './joins.js';
 import type { ChangeKind } from './kind.js';
 import { wholeIn } from './measure.js';
 import { pressedTo } from './pressing.js';
 import { sumOf, type CaneState, type Sampler, type Unspoilt } from './state.js';
-import { MOST_TURNS, sameSized, turnParts, turnUses, type TakingTurns } from './turns.js';
+import { sameSized, turnParts, turnUses, type TakingTurns } from './turns.js';
 
 /** Wedges around the middle; `corner`: degrees of what comes to lie in the middle. */
 export interface Pie<S = AnyStep> extends Doing<'pie'>, TakingTurns<S> {
@@ -60,7 +61,7 @@ function joined(state: CaneState, step: Pie, parts: readonly CaneState[]): Unspo
 }
 
 export const pie: ChangeKind<Pie> = {
-  fields: { count: whole(FEWEST, MOST), mirrored: yesOrNo, corner: DEGREES, 'others?': list(part, 0, MOST_TURNS) },
+  fields: { count: whole(FEWEST, MOST), mirrored: yesOrNo, corner: DEGREES, 'others?': list(part, 0, MOST_KINDS) },
   parts: turnParts,
   change: joined,
   own: (step) => turnUses(step)[0] ?? 1,

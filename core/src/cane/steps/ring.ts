@@ -1,6 +1,6 @@
 import { part, whole, type AnyStep, type Check, type Doing, type PartOf } from '#core/cane/document';
 import { areaOf, diameterOf, scaled, shapeOutline, type Point } from '#core/cane/outlines';
-import { countedParts, rodsOf, spreadEvenly, withCounted, type Counted } from './counted.js';
+import { countedParts, spreadEvenly, withCounted, type Counted } from './counted.js';
 import { areaOfAll, squeezedTogether, using } from './joins.js';
 import type { ChangeKind, Parts } from './kind.js';
 import { wholeIn } from './measure.js';
@@ -28,7 +28,7 @@ const rodsAround = ({ count, others = [] }: Ring): number => others.reduce((sum,
 
 /** The rods around, in their order: as evenly mixed as they go. @throws Complaint `cane/count` */
 function around(state: CaneState, { count, others = [] }: Ring, parts: readonly CaneState[]): CaneState[] {
-  rodsOf(others, parts);
+  for (const other of others) wholeIn(other.count, 'The number of rods', 0, MOST);
   const kinds = [state, ...parts];
   return spreadEvenly([count, ...others.map((o) => o.count)]).map((k) => kinds[k] as CaneState);
 }

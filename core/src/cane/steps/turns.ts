@@ -11,8 +11,6 @@ export interface TakingTurns<S> {
 }
 type Turns = AnyStep & TakingTurns<AnyStep>;
 
-export const MOST_TURNS = 60;
-
 /** How many pieces of each there are, the row's own first. */
 export function turnUses({ count, others = [] }: TakingTurns<unknown>): number[] {
   const kinds = 1 + others.length;

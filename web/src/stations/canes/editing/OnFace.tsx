@@ -79,7 +79,7 @@ type MarksOf<K extends Marks['kind']> = Extract<Marks, { readonly kind: K }>;
 /** The sides of the piece: the chosen one is heavy, each can be chosen. */
 function SideMarks({ marks, outline, mm, onSet }: MarkProps<MarksOf<'side'>>): ReactElement {
   const sides = longSides(sidesOf(outline));
-  const chosen = sideTowards(outline, marks.towards ?? 270, 0);
+  const chosen = sideTowards(outline, marks.towards ?? 270);
   return (
     <>
       {sides.map((side) => {
@@ -109,10 +109,10 @@ function SideMarks({ marks, outline, mm, onSet }: MarkProps<MarksOf<'side'>>): R
 /** A stretch of the outline, from grip to grip. */
 function StretchMarks({ marks, outline, box, mm, onSlide, onSet }: MarkProps<MarksOf<'stretch'>>): ReactElement {
   const { from, to } = marks;
-  const tell = (step: Step, done: boolean): void => {
-    (done ? onSet : onSlide)(step);
-  };
-  const [start, end] = [reachAt(outline, from), reachAt(outline, to)];
+  const ends = [
+    { label: 'begins', at: from, moved: (degrees: number) => marks.with(degrees, to) },
+    { label: 'ends', at: to, moved: (degrees: number) => marks.with(from, degrees) },
+  ];
   const line = arcOf(outline, from, to)
     .map(([x, y]) => `${x},${-y}`)
     .join(' ');
@@ -120,26 +120,22 @@ function StretchMarks({ marks, outline, box, mm, onSlide, onSet }: MarkProps<Mar
     <>
       <polyline points={line} fill="none" stroke={grey.tile} strokeWidth={(LINE + HALO) * mm} />
       <polyline points={line} fill="none" stroke={grey.ink} strokeWidth={LINE * mm} />
-      <Grip
-        x={start[0]}
-        y={start[1]}
-        mm={mm}
-        box={box}
-        label="begins"
-        onDrag={(x, y, done) => {
-          tell(marks.with(angleAt(x, y), to), done);
-        }}
-      />
-      <Grip
-        x={end[0]}
-        y={end[1]}
-        mm={mm}
-        box={box}
-        label="ends"
-        onDrag={(x, y, done) => {
-          tell(marks.with(from, angleAt(x, y)), done);
-        }}
-      />
+      {ends.map(({ label, at, moved }) => {
+        const [x, y] = reachAt(outline, at);
+        return (
+          <Grip
+            key={label}
+            x={x}
+            y={y}
+            mm={mm}
+            box={box}
+            label={label}
+            onDrag={(px, py, done) => {
+              (done ? onSet : onSlide)(moved(angleAt(px, py)));
+            }}
+          />
+        );
+      })}
     </>
   );
 }

@@ -1,4 +1,4 @@
-import { stretchOf, type Extent, type Outline, type Point } from '#core/cane';
+import { beyond, reachOf, stretchOf, type Extent, type Outline, type Point } from '#core/cane';
 
 /** Directions are said to a degree. */
 const TURN = 360;
@@ -27,4 +27,8 @@ export function arcOf(outline: Outline, from: number, to: number): readonly Poin
 }
 
 /** The point of an outline in a direction. */
-export const reachAt = (outline: Outline, degrees: number): Point => arcOf(outline, degrees, degrees + 90)[0] ?? [0, 0];
+export function reachAt(outline: Outline, degrees: number): Point {
+  const [c, s] = [Math.cos((degrees * Math.PI) / 180), Math.sin((degrees * Math.PI) / 180)];
+  const inside = beyond(reachOf(outline), c, s);
+  return [c / inside, s / inside];
+}

@@ -1,8 +1,8 @@
 import { useState, type ReactElement } from 'react';
-import { outlineOf, reachOf, type Point, type Region } from '#core/cane';
+import { outlineOf, reachOf, rectangle, type Point, type Region } from '#core/cane';
 import { sentenceOf } from '#core/units';
 import { Warning } from '../../../parts/Warning.js';
-import { UNKNOWN_HEX } from '../../../theme/grey.js';
+import { PAPER_HEX, UNKNOWN_HEX } from '../../../theme/grey.js';
 import DrawPad from './DrawPad.js';
 
 interface DrawOutlineProps {
@@ -17,17 +17,9 @@ const ROOM = 0.25;
 function padAround(points: readonly Point[]): Region {
   const [xs, ys] = [points.map((p) => p[0]), points.map((p) => p[1])];
   const far = (values: readonly number[]): number => Math.max(...values.map(Math.abs)) * (1 + ROOM);
-  const [w, h] = [far(xs), far(ys)];
-  const corners: Point[] = [
-    [-w, -h],
-    [w, -h],
-    [w, h],
-    [-w, h],
-  ];
+  const { points: corners } = rectangle(2 * far(xs), 2 * far(ys));
   return { id: 'pad', name: 'pad', points: corners, fill: { of: '' } };
 }
-
-const PAD_HEX = 'F6F6F6';
 
 /** An outline to press to, drawn by hand or typed. One that cannot be pressed to is said and not taken. */
 export default function DrawOutline({ points, onDraw }: DrawOutlineProps): ReactElement {
@@ -46,7 +38,7 @@ export default function DrawOutline({ points, onDraw }: DrawOutlineProps): React
     <>
       <DrawPad
         regions={[padAround(points), drawn]}
-        colourOf={(region) => (region.id === 'pad' ? PAD_HEX : UNKNOWN_HEX)}
+        colourOf={(region) => (region.id === 'pad' ? PAPER_HEX : UNKNOWN_HEX)}
         onDraw={take}
         around="the shape"
       />

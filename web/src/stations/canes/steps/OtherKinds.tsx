@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { useState, type ReactElement, type ReactNode } from 'react';
-import type { Part, Step } from '#core/cane';
+import { MOST_KINDS, MOST_OF_A_KIND, type Part, type Step } from '#core/cane';
 import { keyOf } from '#core/material';
 import { MaterialPicker, type Picked } from '../../../parts/MaterialPicker.js';
 import { CountValue } from '../../../parts/Value.js';
@@ -8,9 +8,6 @@ import { Caption, Word } from '../../../theme/pieces.js';
 import { PartOf } from './fields.js';
 import { likeOwn } from './likeOwn.js';
 import type { EditorProps } from './view.js';
-
-/** Kinds of rods in a join at the most, as core reads them, and pieces of one. */
-const [MOST_KINDS, MOST_PIECES] = [60, 300];
 
 interface MoreProps<S extends Step> {
   readonly of: EditorProps<S>;
@@ -111,7 +108,7 @@ interface CountedProps<S extends Step> {
 /** Other kinds of rods, how many of each, and more of them. */
 export function CountedKinds<S extends Step>({ of, others, after = 0, onOthers }: CountedProps<S>): ReactElement {
   const counted = (at: number, count: number): void => {
-    if (Number.isInteger(count) && count >= 0 && count <= MOST_PIECES)
+    if (Number.isInteger(count) && count >= 0 && count <= MOST_OF_A_KIND)
       onOthers(others.map((x, k) => (k === at ? { ...x, count } : x)));
   };
   return (

@@ -26,7 +26,7 @@ function AlongSide(of: EditorProps<Pair>): ReactElement {
   const sides = useSides(of);
   const { side } = of.step;
   const outline = of.now && { points: of.now.points, round: of.now.round };
-  const chosen = side === undefined || !outline ? null : sideTowards(outline, side, 0);
+  const chosen = side === undefined || !outline ? null : sideTowards(outline, side);
   const options = [
     { value: 'bottom', text: 'the flat side at the bottom' },
     ...sides.map((s) => ({

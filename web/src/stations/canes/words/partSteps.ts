@@ -6,9 +6,9 @@ import { stepTitle, viewOf } from '../steps/index.js';
 /** Lengths that differ by less than this share are the same. */
 const SAME = 0.005;
 
-const isLonger = ({ length, drawnTo }: Taken): boolean => Math.abs(drawnTo / length - 1) >= SAME;
-/** Whether any of what is cut off a part is made longer and thinner before it is taken. */
-export const isDrawn = ({ taken }: PlainPart): boolean => taken.some(isLonger);
+const fits = ({ length, drawnTo }: Taken): boolean => Math.abs(drawnTo / length - 1) < SAME;
+/** Whether any of what is cut off a part is brought to another size before it is taken. */
+export const isDrawn = ({ taken }: PlainPart): boolean => !taken.every(fits);
 
 /** What is cut off a part for one step: how many, how long, and what they are drawn to. */
 export function takenWords(taken: Taken, units: UnitSystem): string {
@@ -17,19 +17,20 @@ export function takenWords(taken: Taken, units: UnitSystem): string {
   const cut = `${times}${showLength(length, units)}`;
   const within = path.length > 0 ? ` of ${path.at(-1)}` : '';
   const as = `for step ${at + 1}${within}, “${stepTitle(step, units)}”`;
-  if (!isLonger(taken)) return `${cut} ${as}`;
+  if (fits(taken)) return `${cut} ${as}`;
   const to = viewOf(step.do).takes?.(step, units);
   const size = to === undefined ? '' : `${to}, `;
-  return `${cut}, drawn to ${size}${showLength(drawnTo, units)} long, ${as}`;
+  const brought = drawnTo > length ? 'drawn to' : 'pressed together to';
+  return `${cut}, ${brought} ${size}${showLength(drawnTo, units)} long, ${as}`;
 }
 
 /** Pieces that are cut off a part in all. */
 export const piecesOf = ({ taken }: PlainPart): number => taken.reduce((sum, t) => sum + t.count, 0);
 
 /** The step of the cane itself that a part is made for, by its place. */
-export function madeFor(part: PlainPart, { parts }: PlainPlan): number {
+export function madeFor(part: PlainPart, plan: Pick<PlainPlan, 'parts'>): number {
   const [first] = part.taken;
   if (!first) return 0;
-  const user = parts.find((p) => p !== part && p.path.join() === first.path.join());
-  return user ? madeFor(user, { parts } as PlainPlan) : first.at;
+  const user = plan.parts.find((p) => p !== part && p.path.join() === first.path.join());
+  return user ? madeFor(user, plan) : first.at;
 }

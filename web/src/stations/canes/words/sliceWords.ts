@@ -3,14 +3,12 @@ import { showLength, type UnitSystem } from '#core/units';
 import type { FaceSize, PlainPlan } from '../../../workers/canePlain.js';
 import { slicesWords } from './caneWords.js';
 
-/** Steps after which a face is all stripes: layers that lie on each other. */
-const STRIPED: readonly Step['do'][] = ['loaf', 'halve', 'thin'];
-/** Steps that leave stripes as they lie. */
-const STILL_STRIPED: readonly Step['do'][] = [...STRIPED, 'across', 'trim', 'reduce', 'squeeze', 'slice'];
+/** Steps that leave the stripes of a loaf as they lie. */
+const STRIPED: readonly Step['do'][] = ['loaf', 'halve', 'thin', 'across', 'trim', 'reduce', 'squeeze', 'slice'];
 
 /** Whether a cane is a loaf of stripes to its end. */
 export const isStriped = (steps: readonly Step[]): boolean =>
-  steps[0]?.do === 'loaf' && steps.every((step) => STILL_STRIPED.includes(step.do));
+  steps[0]?.do === 'loaf' && steps.every((step) => STRIPED.includes(step.do));
 
 const STRAIGHT = 'the blade straight down';
 const ROUND = `${STRAIGHT}, a quarter turn after each slice, so that no side is pressed flat.`;
