@@ -33,7 +33,7 @@ test('a stripe loaf is rolled thinner, halved and stacked, by keys, and the benc
     await page.keyboard.press('Enter');
   });
   await page.getByRole('link', { name: /^To the bench/ }).click();
-  await expect(page.getByRole('main')).toContainText('Begin');
+  await expect(page.getByRole('heading', { name: 'Begin', exact: true })).toBeVisible();
   await page.keyboard.press(' ');
   await expect(page.getByRole('main')).toContainText('Roll it through the machine at 4.00 mm');
 });
