@@ -1,12 +1,15 @@
 import { ChakraProvider } from '@chakra-ui/react';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { cleanup, render, type RenderResult } from '@testing-library/react';
+import { cleanup, configure, render, type RenderResult } from '@testing-library/react';
 import userEvent, { type UserEvent } from '@testing-library/user-event';
 import type { ReactElement } from 'react';
-import { MemoryRouter } from 'react-router';
+import { MemoryRouter, Route, Routes, useLocation } from 'react-router';
 import type { UnitSystem } from '#core/units';
 import { useView } from '../src/state/view.js';
 import { system } from '../src/theme/system.js';
+
+// a sentence says what was looked for; the whole page beside it says nothing
+configure({ getElementError: (sentence) => new Error(sentence ?? 'Not on the page.') });
 
 afterEach(() => {
   cleanup();
@@ -24,22 +27,59 @@ export interface Shown extends RenderResult {
 export type Read = readonly (readonly [key: readonly unknown[], answer: unknown])[];
 
 function clientOf(read: Read): QueryClient {
-  const client = new QueryClient({ defaultOptions: { queries: { retry: false, enabled: false } } });
+  const client = new QueryClient({
+    defaultOptions: { queries: { retry: false, enabled: false, staleTime: Infinity } },
+  });
   for (const [key, answer] of read) client.setQueryData(key, answer);
   return client;
 }
 
 /** Shows a view as the application would, in one of the two systems of units. */
 export function shown(view: ReactElement, units: UnitSystem = 'metric', read: Read = []): Shown {
+  return onPage(<MemoryRouter>{view}</MemoryRouter>, units, read);
+}
+
+function onPage(page: ReactElement, units: UnitSystem, read: Read): Shown {
   useView.setState({ units });
   const result = render(
     <ChakraProvider value={system}>
-      <QueryClientProvider client={clientOf(read)}>
-        <MemoryRouter>{view}</MemoryRouter>
-      </QueryClientProvider>
+      <QueryClientProvider client={clientOf(read)}>{page}</QueryClientProvider>
     </ChakraProvider>,
   );
   return { ...result, user: userEvent.setup(), words: () => wordsIn(result.container) };
+}
+
+/** A whole station, and the address that it leads to. */
+export interface ShownStation extends Shown {
+  address(): string;
+}
+
+/** Shows a station at its address. @param pattern as in the routes, as `/shelf/:clayId?` */
+export function shownAt(
+  address: string,
+  pattern: string,
+  station: ReactElement,
+  read: Read,
+  units: UnitSystem = 'metric',
+): ShownStation {
+  let now = address;
+  function Told(): null {
+    const { pathname, search } = useLocation();
+    now = pathname + search;
+    return null;
+  }
+  const page = onPage(
+    <MemoryRouter initialEntries={[address]}>
+      <Told />
+      <Routes>
+        <Route path={pattern} element={station} />
+        <Route path="*" element={null} />
+      </Routes>
+    </MemoryRouter>,
+    units,
+    read,
+  );
+  return { ...page, address: () => now };
 }
 
 type FieldElement = HTMLInputElement | HTMLSelectElement | HTMLTextAreaElement;
