@@ -2,6 +2,7 @@ import { ofClay } from '#core/material';
 import type { BlendAnswer, BlendPlanDto, RevisionAnswer, ShelfAnswer } from '#contract';
 import { blocks, clays, idOf, lines } from '#demo';
 import { layoutOf } from '#core/blend';
+import type { Read } from './screen.js';
 
 /** What the tests of the screens' figures share: the shelf of the kitchen garden, and a blend of it. */
 export const SHELF: ShelfAnswer = { lines, clays, blocks };
@@ -49,3 +50,14 @@ export const revision = (name: string, parts: Readonly<Record<string, string>>):
   createdAt: '2026-11-01',
   ingredients: Object.entries(parts).map(([clay, share]) => ({ parts: share, of: ofClay(clayId(clay)) })),
 });
+
+/** What a field that picks clay reads, from the shelf alone, while words are typed into it. */
+export const pickable = (...words: readonly string[]): Read => {
+  const typed = ['', ...words.flatMap((word) => Array.from(word, (_, i) => word.slice(0, i + 1)))];
+  const none = { pages: [{ cards: [], total: 0 }], pageParams: [0] };
+  return [
+    [['/api/shelf'], SHELF],
+    [['/api/blends'], []],
+    ...typed.map((search) => [['/api/mixes', new URLSearchParams({ search, sort: 'name' }).toString()], none] as const),
+  ];
+};
