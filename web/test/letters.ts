@@ -23,6 +23,8 @@ export interface Post {
   next(): Promise<Letter>;
   /** answers every change with a refusal from now on */
   refuse(detail: string, fields?: readonly { readonly field: string; readonly sentence: string }[]): void;
+  /** answers every change in a way of its own from now on */
+  answer(with_: (body: Sent) => unknown): void;
 }
 
 type Sent = Readonly<Record<string, unknown>>;
@@ -55,6 +57,9 @@ export function postOf(): Post {
       });
       read += 1;
       return letters[read - 1]!;
+    },
+    answer: (with_) => {
+      reply = (body) => ({ status: 200, body: with_(body) });
     },
     refuse: (detail, fields) => {
       reply = () => ({ status: 422, body: { type: 'about:blank', title: 'Refused', status: 422, detail, fields } });

@@ -20,6 +20,7 @@ const noMedia = (query) => ({ matches: false, media: query, addEventListener() {
 export default class Page extends (JsdomEnvironment.default ?? JsdomEnvironment) {
   async setup() {
     await super.setup();
+    this.global.Element.prototype.scrollTo = () => undefined;
     Object.assign(this.global, {
       TextEncoder,
       TextDecoder,
