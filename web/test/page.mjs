@@ -21,6 +21,8 @@ export default class Page extends (JsdomEnvironment.default ?? JsdomEnvironment)
   async setup() {
     await super.setup();
     this.global.Element.prototype.scrollTo = () => undefined;
+    // nothing is painted: faces and fades have tests of their own
+    this.global.HTMLCanvasElement.prototype.getContext = () => null;
     Object.assign(this.global, {
       TextEncoder,
       TextDecoder,
