@@ -21,6 +21,7 @@ export default class Page extends (JsdomEnvironment.default ?? JsdomEnvironment)
   async setup() {
     await super.setup();
     this.global.Element.prototype.scrollTo = () => undefined;
+    this.global.Element.prototype.scrollIntoView = () => undefined;
     // nothing is painted: faces and fades have tests of their own
     this.global.HTMLCanvasElement.prototype.getContext = () => null;
     Object.assign(this.global, {
