@@ -17,12 +17,10 @@ import { useKeys } from '../src/state/keys.js';
 import { useTile } from '../src/state/tile.js';
 import { useOutbox, type Clash } from '../src/wire/outbox.js';
 import { SHELF, clayId } from './kitchen.js';
-import { postOf, type Post } from './letters.js';
+import { post } from './letters.js';
 import { nameless, shown } from './screen.js';
 
-let post: Post;
 beforeEach(() => {
-  post = postOf();
   useTile.setState({ carried: [] });
   useOutbox.setState({ clashes: [] });
   useFaults.setState({ told: [] });

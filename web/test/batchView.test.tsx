@@ -7,7 +7,7 @@ import { ClayNeeded } from '../src/stations/batches/ClayNeeded.js';
 import { Layers } from '../src/stations/batches/Layers.js';
 import { dtoOf, newPiece, settingsOf } from '../src/stations/batches/batchMoves.js';
 import { clayId, pickable } from './kitchen.js';
-import { postOf, type Post } from './letters.js';
+import { post } from './letters.js';
 import {
   NOTHING_SHOWN,
   nameless,
@@ -18,11 +18,6 @@ import {
   type Shown,
   type ShownStation,
 } from './screen.js';
-
-let post: Post;
-beforeEach(() => {
-  post = postOf();
-});
 
 const MACHINES = { machines, setup } as unknown as MachinesAnswer;
 const [CHALK, SOOT] = [clayId('Chalk'), clayId('Soot')];

@@ -1,6 +1,6 @@
 /** @jest-environment ./web/test/page.mjs */
 import { BenchSteps, type BenchWords } from '../src/parts/BenchSteps.js';
-import { NOTHING_SHOWN, nameless, shown, type Shown } from './screen.js';
+import { expectWhole, shown, type Shown } from './screen.js';
 
 const STEPS: readonly BenchWords[] = [
   { title: 'Begin', line: 'log of Chalk, 20 mm across.', figure: '60 mm', of: 'long' },
@@ -43,8 +43,7 @@ describe('steps at the bench', () => {
     expect(page.title()).toBe('Begin');
     expect(page.words()).toContain('60 mm');
     expect(page.words()).toContain('Next: Pass it');
-    expect(page.words()).not.toMatch(NOTHING_SHOWN);
-    expect(nameless(page)).toEqual([]);
+    expectWhole(page);
   });
 
   test('go on by tapping, and back again', async () => {

@@ -6,13 +6,8 @@ import { DoneForm } from '../src/stations/bench/DoneForm.js';
 import { Entry } from '../src/stations/diary/Entry.js';
 import { today } from '../src/state/today.js';
 import { SHELF, clayId } from './kitchen.js';
-import { postOf, type Post } from './letters.js';
+import { post } from './letters.js';
 import { NOTHING_SHOWN, nameless, shown, typeInto, type Shown } from './screen.js';
-
-let post: Post;
-beforeEach(() => {
-  post = postOf();
-});
 
 const NOTHING: DiaryAnswer = {
   ...{ id: 'e1', version: 5, madeOn: '2026-11-02', title: 'Pea-pod ornaments', note: 'five peas', batchId: null },

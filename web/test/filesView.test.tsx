@@ -4,13 +4,8 @@ import type { FileContent } from '#core/formats';
 import type { PaletteDto, TakeInAnswer } from '#contract';
 import { Preview } from '../src/stations/mixes/exchange/Preview.js';
 import { useSaid } from '../src/wire/save.js';
-import { postOf, type Post } from './letters.js';
+import { post } from './letters.js';
 import { shown, shownAt, type ShownStation } from './screen.js';
-
-let post: Post;
-beforeEach(() => {
-  post = postOf();
-});
 
 const line = (row: number, name: string) => ({
   row,

@@ -33,36 +33,43 @@ const taken = (body: Sent): Reply => ({ status: 200, body: { ...body, version: N
 /** What a page reads is given to it before: it is not asked for. */
 const NEVER = new Promise<never>(() => undefined);
 
-/** Puts a server behind the pages of a test, that takes every change unless it is told not to. */
-export function postOf(): Post {
-  const letters: Letter[] = [];
-  let read = 0;
-  let reply = taken;
-  const answer = (address: string, { method = 'GET', body }: RequestInit): Promise<unknown> => {
-    const [path = '', query = ''] = address.split('?');
-    if (method === 'GET') return NEVER;
-    const sent = (typeof body === 'string' ? JSON.parse(body) : {}) as Sent;
-    const { version: _, ...content } = sent;
-    letters.push({ method, path, query, body: content });
-    const { status, body: says } = reply(sent);
-    return Promise.resolve({ status, ok: status < 400, json: () => Promise.resolve(says) });
-  };
+const letters: Letter[] = [];
+let read = 0;
+let reply: (body: Sent) => Reply = taken;
+
+/** Answers what a page asks for. */
+function answer(address: string, { method = 'GET', body }: RequestInit): Promise<unknown> {
+  const [path = '', query = ''] = address.split('?');
+  if (method === 'GET') return NEVER;
+  const sent = (typeof body === 'string' ? JSON.parse(body) : {}) as Sent;
+  const { version: _, ...content } = sent;
+  letters.push({ method, path, query, body: content });
+  const { status, body: says } = reply(sent);
+  return Promise.resolve({ status, ok: status < 400, json: () => Promise.resolve(says) });
+}
+
+beforeEach(() => {
+  letters.length = 0;
+  read = 0;
+  reply = taken;
   Object.assign(globalThis, { fetch: answer });
   sessionStorage.clear();
-  return {
-    letters,
-    next: async () => {
-      await waitFor(() => {
-        if (letters.length <= read) throw new Error('Nothing was sent.');
-      });
-      read += 1;
-      return letters[read - 1]!;
-    },
-    answer: (with_) => {
-      reply = (body) => ({ status: 200, body: with_(body) });
-    },
-    refuse: (detail, fields) => {
-      reply = () => ({ status: 422, body: { type: 'about:blank', title: 'Refused', status: 422, detail, fields } });
-    },
-  };
-}
+});
+
+/** The server behind the pages of a test: it takes every change unless it is told not to. */
+export const post: Post = {
+  letters,
+  next: async () => {
+    await waitFor(() => {
+      if (letters.length <= read) throw new Error('Nothing was sent.');
+    });
+    read += 1;
+    return letters[read - 1]!;
+  },
+  answer: (with_) => {
+    reply = (body) => ({ status: 200, body: with_(body) });
+  },
+  refuse: (detail, fields) => {
+    reply = () => ({ status: 422, body: { type: 'about:blank', title: 'Refused', status: 422, detail, fields } });
+  },
+};

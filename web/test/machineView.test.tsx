@@ -8,13 +8,8 @@ import { MachineWords } from '../src/stations/sheets/MachineWords.js';
 import { Translator } from '../src/stations/sheets/Translator.js';
 import { useRollPlan } from '../src/stations/sheets/rollPlan.js';
 import { today } from '../src/state/today.js';
-import { postOf, type Post } from './letters.js';
-import { NOTHING_SHOWN, nameless, shown, typeInto, type Shown } from './screen.js';
-
-let post: Post;
-beforeEach(() => {
-  post = postOf();
-});
+import { post } from './letters.js';
+import { expectWhole, shown, typeInto, type Shown } from './screen.js';
 
 const [roller, crank] = machines as readonly [MachineDto, MachineDto];
 const setting = (label: string, machine = roller) => machine.settings.find((s) => s.label === label)!;
@@ -51,8 +46,7 @@ describe('a machine in words', () => {
   test.each(['metric', 'imperial'] as const)('shows the dial and a setting with what is known of it, %s', (units) => {
     for (const { label } of roller.settings) {
       const page = atMachine(roller, label, true, units);
-      expect(page.words()).not.toMatch(NOTHING_SHOWN);
-      expect(nameless(page)).toEqual([]);
+      expectWhole(page);
       expect(page.words()).toMatch(/measured|worked out between|assumed/);
       page.unmount();
     }

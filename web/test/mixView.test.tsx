@@ -13,21 +13,10 @@ import { bookOf, recipeOf } from '../src/state/book.js';
 import { useTile } from '../src/state/tile.js';
 import { useView } from '../src/state/view.js';
 import { SHELF, clayId, pickable, revision } from './kitchen.js';
-import { postOf, type Post } from './letters.js';
-import {
-  NOTHING_SHOWN,
-  nameless,
-  shown,
-  shownAt,
-  typeInto,
-  type Read,
-  type Shown,
-  type ShownStation,
-} from './screen.js';
+import { post } from './letters.js';
+import { expectWhole, shown, shownAt, typeInto, type Read, type Shown, type ShownStation } from './screen.js';
 
-let post: Post;
 beforeEach(() => {
-  post = postOf();
   useTile.setState({ carried: [] });
   useView.setState({ mixGrams: 40 });
 });
@@ -57,8 +46,7 @@ const WHOLE = { Radish: '3', Beetroot: '1', Chalk: '1/2' };
 describe('a mix on the tile', () => {
   test.each(['metric', 'imperial'] as const)('shows discs, parts and grams, %s', (units) => {
     const page = tileWith({}, units);
-    expect(page.words()).not.toMatch(NOTHING_SHOWN);
-    expect(nameless(page)).toEqual([]);
+    expectWhole(page);
     expect(page.words()).toContain('3 Radish');
     expect(page.words()).toContain('½ Chalk');
     expect(page.words()).toMatch(units === 'metric' ? /4½ parts.* · 40 g/ : /4½ parts.* · 1\.41 oz/);

@@ -114,3 +114,9 @@ export const nameless = ({ container }: Shown): Element[] =>
     const label = element.getAttribute('aria-label') ?? element.closest('label')?.textContent ?? element.textContent;
     return (label ?? '').trim() === '';
   });
+
+/** Holds that a view shows no value that is none, and that each of its fields and buttons has a name. */
+export function expectWhole(page: Shown): void {
+  expect(page.words()).not.toMatch(NOTHING_SHOWN);
+  expect(nameless(page)).toEqual([]);
+}

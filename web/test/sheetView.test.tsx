@@ -11,12 +11,10 @@ import { Ladder } from '../src/stations/sheets/Ladder.js';
 import { useRollPlan, workRoll } from '../src/stations/sheets/rollPlan.js';
 import { useTile } from '../src/state/tile.js';
 import { clayId, pickable } from './kitchen.js';
-import { postOf, type Post } from './letters.js';
-import { NOTHING_SHOWN, nameless, shown, shownAt, typeInto, type Shown, type ShownStation } from './screen.js';
+import { post } from './letters.js';
+import { expectWhole, NOTHING_SHOWN, shown, shownAt, typeInto, type Shown, type ShownStation } from './screen.js';
 
-let post: Post;
 beforeEach(() => {
-  post = postOf();
   useTile.setState({ carried: [] });
 });
 
@@ -71,8 +69,7 @@ const book = (
 describe('the sheet book', () => {
   test.each(['metric', 'imperial'] as const)('shows sheets and plugs with their sizes, %s', (units) => {
     const page = book([sheet(), PLUG], '/sheets/book', units);
-    expect(page.words()).not.toMatch(NOTHING_SHOWN);
-    expect(nameless(page)).toEqual([]);
+    expectWhole(page);
     expect(
       page.getByRole('button', { name: units === 'metric' ? 'Chalk, 4, 96 × 170 mm' : /Chalk, 4, 3\.78 × 6\.69 in/ }),
     ).toBeTruthy();

@@ -12,7 +12,7 @@ import {
 } from '../src/stations/canes/steps/index.js';
 import { plainStep, type PlainStep } from '../src/workers/canePlain.js';
 import { SHELF, clayId } from './kitchen.js';
-import { NOTHING_SHOWN, nameless, shown, typeInto, type Shown } from './screen.js';
+import { expectWhole, NOTHING_SHOWN, nameless, shown, typeInto, type Shown } from './screen.js';
 
 const SYSTEMS: readonly UnitSystem[] = ['metric', 'imperial'];
 const CLAY = { dark: `clay:${clayId('Soot')}`, light: `clay:${clayId('Chalk')}`, blend: 'blend:fade' };
@@ -63,15 +63,13 @@ function onBench(step: Step, units: UnitSystem = 'metric', more: Partial<EditorP
 describe.each(SYSTEMS)('the fields of every step, in the %s system', (units) => {
   test.each(KINDS.filter((k) => k !== 'template'))('%s shows its values, each under a name', (kind) => {
     const page = onBench(firstOf(kind), units);
-    expect(page.words()).not.toMatch(NOTHING_SHOWN);
-    expect(nameless(page)).toEqual([]);
+    expectWhole(page);
   });
 
   test('template does so as soon as its drawing pad is there', async () => {
     const page = onBench(firstOf('template'), units);
     await page.findByLabelText('Width of the template');
-    expect(page.words()).not.toMatch(NOTHING_SHOWN);
-    expect(nameless(page)).toEqual([]);
+    expectWhole(page);
   });
 
   test('every step of the starting points does, too', () => {
