@@ -29,10 +29,7 @@ function atMachine(
   let gone = 0;
   const page = shown(
     <MachineWords
-      machine={machine}
-      mine={mine}
-      setup={setup}
-      settingId={setting(label, machine).id}
+      {...{ machine, mine, setup, settingId: setting(label, machine).id }}
       onSetting={(id) => chosen.push(id)}
       onGone={() => (gone += 1)}
     />,

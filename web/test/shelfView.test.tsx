@@ -202,10 +202,7 @@ describe('a line', () => {
   const row = (own: readonly ClayDto[] = clays.filter((c) => c.lineId === line.id)): Shown =>
     shown(
       <LineRow
-        line={line}
-        clays={own}
-        blocks={blocks}
-        chosen={CHALK}
+        {...{ line, clays: own, blocks, chosen: CHALK }}
         onChoose={() => undefined}
         onAddColour={() => undefined}
       />,

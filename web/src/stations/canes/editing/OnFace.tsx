@@ -125,11 +125,7 @@ function StretchMarks({ marks, outline, box, mm, onSlide, onSet }: MarkProps<Mar
         return (
           <Grip
             key={label}
-            x={x}
-            y={y}
-            mm={mm}
-            box={box}
-            label={label}
+            {...{ x, y, mm, box, label }}
             onDrag={(px, py, done) => {
               (done ? onSet : onSlide)(moved(angleAt(px, py)));
             }}
