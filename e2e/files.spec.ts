@@ -3,7 +3,7 @@ import { expect, saved, test } from './sledge.js';
 
 test('mixes out to a table, changed there, and in again: looked at first, all or nothing', async ({ page, sledge }) => {
   await page.goto(`${sledge.url}/mixes`);
-  await expect(page.getByText('21 mixes')).toBeVisible();
+  await expect(page.getByText('25 mixes')).toBeVisible();
   await page.keyboard.press('x');
   await expect(page.getByRole('heading', { name: 'In and out' })).toBeVisible();
   const [download] = await Promise.all([
@@ -20,7 +20,7 @@ test('mixes out to a table, changed there, and in again: looked at first, all or
     page.getByRole('button', { name: '.gpl' }).click(),
   ]);
   const gpl = readFileSync(await swatches.path(), 'utf8');
-  expect(gpl.split('\n').filter((l) => /^\s*\d/.test(l))).toHaveLength(21);
+  expect(gpl.split('\n').filter((l) => /^\s*\d/.test(l))).toHaveLength(25);
   expect(gpl).toMatch(/\tRadish skin$/m);
 
   const open = (name: string, text: string | Buffer): Promise<void> =>
@@ -37,7 +37,7 @@ test('mixes out to a table, changed there, and in again: looked at first, all or
     'Row 24: “Parsnip” is neither a clay on your shelf nor a mix of yours.',
   );
   await expect(preview.getByRole('button', { name: /Take in/ })).toBeDisabled();
-  await expect(page.getByText('21 mixes')).toBeVisible();
+  await expect(page.getByText('25 mixes')).toBeVisible();
 
   await open(
     'frost.csv',
@@ -49,7 +49,7 @@ test('mixes out to a table, changed there, and in again: looked at first, all or
   await expect(page.getByText('24 mixes')).toBeVisible();
   await saved(page);
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByText('21 mixes')).toBeVisible();
+  await expect(page.getByText('25 mixes')).toBeVisible();
 
   for (const [name, text, sentence] of [
     ['roots.txt', 'x', 'of no kind that is known here'],
@@ -89,7 +89,7 @@ test('a palette as every kind of file, and in again', async ({ page, sledge }) =
 
 test('labels for chips at true size', async ({ page, sledge }) => {
   await page.goto(`${sledge.url}/mixes/files`);
-  await expect(page.getByRole('button', { name: /Print 21 labels/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /Print 25 labels/ })).toBeVisible();
   await page.getByLabel('Size of a label').fill('2 × 1 in');
   await page.keyboard.press('Enter');
   await expect(page.getByLabel('Size of a label')).toHaveValue('50.8 × 25.4 mm');

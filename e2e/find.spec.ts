@@ -66,6 +66,6 @@ test('a colour from elsewhere, the mix for it, and that mix on the board', async
     await saved(page);
     await expect(page.getByText('22 mixes')).toBeVisible();
     await page.getByRole('button', { name: 'Undo' }).click();
-    await expect(page.getByText('21 mixes')).toBeVisible();
+    await expect(page.getByText('25 mixes')).toBeVisible();
   });
 });

@@ -167,3 +167,67 @@ test('a ring takes one of each that is picked, built like its own rods', async (
   const strip = page.getByLabel('Clay and what to begin with');
   for (const name of ['Beetroot', 'Leek', 'Squash']) await expect(strip).toContainText(`log of ${name}`);
 });
+
+test('a lace of six tints is seen against the light and stopped where its walls begin to bleed', async ({
+  page,
+  sledge,
+}) => {
+  await page.goto(`${sledge.url}/canes`);
+  await expect(page.getByRole('heading', { name: 'Begin a new one' })).toBeVisible();
+  await page.keyboard.press('n');
+  const bench = benchOf(page);
+  const made = async (name: string): Promise<void> => {
+    await page.getByRole('button', { name: /^What it is made of/ }).click();
+    await page.getByRole('combobox', { name: 'What it is made of' }).fill(name);
+    await expect(page.getByRole('option', { name: new RegExp(`^${name}`) })).toBeVisible();
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('button', { name: `What it is made of: ${name}` })).toBeVisible();
+  };
+  await test.step('a snake of glass in a white wall, and five other tints built like it', async () => {
+    await bench.fill('Diameter of the log', '6 mm');
+    await made('Beet glass');
+    await bench.add('Wrap');
+    await bench.fill('Thickness of the wrap', '0.5 mm');
+    await made('Chalk');
+    await bench.add('Cut across');
+    await bench.fill('The number of pieces', '7');
+    await bench.add('Bundle');
+    await bench.fill('The number of rods', '7');
+    await page.getByRole('button', { name: 'more kinds' }).click();
+    const tints = ['Carrot glass', 'Corn glass', 'Pea glass', 'Leek mist', 'Radish glass'];
+    for (const [i, tint] of tints.entries()) {
+      const picker = page.getByRole('combobox', { name: /^One of each that you pick/ });
+      await picker.fill(tint);
+      await expect(page.getByRole('option', { name: new RegExp(`^${tint}`) })).toBeVisible();
+      await picker.press('Enter');
+      await expect(page.getByLabel(`How many of kind ${i + 2}`, { exact: true })).toBeVisible();
+      await expect(picker).toHaveValue('');
+    }
+    await page.keyboard.press('Escape');
+    for (const kind of [2, 3, 4, 5, 6]) await bench.fill(`How many of kind ${kind}`, '6');
+    // 37 rods of 7 mm: 7 · √37 = 42.6 mm
+    await expect(bench.step(/^Step 4: Bundle of 37/)).toContainText('42.6 mm');
+    await bench.add('Reduce');
+    await bench.fill('Reduce to', '12 mm');
+  });
+  await test.step('on a ground its walls are too thin; as glass they say where to stop', async () => {
+    await expect(page.getByText(/^Walls of Chalk are .*shows through below/)).toBeVisible();
+    await bench.pick('What the slices are meant for', 'as glass, against the light');
+    await expect(page.getByText(/this is past the stop line, and the tints run into each other/)).toBeVisible();
+    await expect(page.getByText(/^Walls of Chalk are .*shows through below/)).toHaveCount(0);
+    const stop = page.getByRole('button', { name: /^Stop at/ });
+    const at = Number(/[\d.]+/.exec((await stop.textContent()) ?? '')?.[0]);
+    // walls of 1 mm in 42.6 mm are as wide as they have to be, 0.58 mm, at about 0.58 · 42.6 mm
+    expect(at).toBeGreaterThan(20);
+    expect(at).toBeLessThan(30);
+    await stop.press('Enter');
+    await expect(page.getByText('This is the stop line.')).toBeVisible();
+    await expect(bench.step(new RegExp(`^Step 5: Reduce to ${at} mm`))).toContainText('long');
+  });
+  await test.step('and it is looked at against the light, there and when it is opened again', async () => {
+    await bench.pick('How it is seen', 'against the light');
+    await page.reload();
+    await expect(page.getByLabel('How it is seen')).toHaveValue('lit');
+    await expect(page.getByText('This is the stop line.')).toBeVisible();
+  });
+});

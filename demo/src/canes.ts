@@ -1,5 +1,5 @@
 import type { StartColours, Step } from '#core/cane';
-import { petal, savoy } from './handBuilt.js';
+import { lace, petal, savoy } from './handBuilt.js';
 
 interface CaneRow {
   readonly name: string;
@@ -12,6 +12,8 @@ interface CaneRow {
   readonly dark: string;
   readonly light: string;
   readonly strong: string;
+  /** of glass: its tints, and that it is looked at against the light */
+  readonly glass?: readonly string[];
 }
 
 /** Canes of the scenario, from starting points or built by hand; the newest last. */
@@ -37,6 +39,18 @@ export const canes: readonly CaneRow[] = [
     dark: 'Aubergine',
     light: 'Young leek',
     strong: 'Leek',
+  },
+  {
+    name: 'Cold-frame lace',
+    start: lace,
+    slices: 60,
+    sliceMm: 1.5,
+    note: 'hangs in the window of the stall',
+    fade: 'Straw fade',
+    dark: 'Soot',
+    light: 'Chalk',
+    strong: 'Beetroot',
+    glass: ['Beet glass', 'Carrot glass', 'Corn glass', 'Pea glass', 'Leek mist', 'Radish glass'],
   },
   {
     name: 'Garden speckle',

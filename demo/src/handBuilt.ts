@@ -13,6 +13,35 @@ const joinedAgain = (to: 'square' | 'petal'): Loose[] => [
   { do: 'press', to: { shape: to }, turn: 0 },
 ];
 
+/** mm of a snake of glass, of the wall around it, and how long the first one is. */
+const [PANE, PANE_WALL, FIRST_PANE] = [6, 0.5, 280];
+/** Snakes of the first tint, and of each other one. */
+const [OWN_PANES, OTHER_PANES] = [7, 6];
+
+/** A lace of tinted glass in white walls, one snake after the other bundled, stopped where the walls begin to bleed. */
+export const lace = ({ glass: [first = '', ...tints], light }: StartColours): Step[] => {
+  const pane = (of: string, length: number): Loose[] => [
+    { do: 'log', of, diameter: PANE, length },
+    { do: 'wrap', of: light, thickness: PANE_WALL },
+  ];
+  return ids('lace', [
+    ...pane(first, FIRST_PANE),
+    { do: 'across', pieces: OWN_PANES },
+    {
+      do: 'bundle',
+      count: OWN_PANES,
+      seed: 11,
+      to: { shape: 'round' },
+      others: tints.map((of, i) => ({
+        part: { name: `tint ${i + 2}`, steps: ids(`tint ${i + 2}`, pane(of, FIRST_PANE / OWN_PANES)) },
+        count: OTHER_PANES,
+      })),
+    },
+    { do: 'wrap', of: light, thickness: 0.8 },
+    { do: 'reduce', to: 'diameter', value: 26 },
+  ]);
+};
+
 /** A petal from one blend: quarters, tips up, a triangle, a diamond, a square, twice joined again, a petal. */
 export const petal = ({ fade }: StartColours): Step[] =>
   ids('petal', [

@@ -316,7 +316,7 @@ class Loader {
 
   /** Canes, from starting points or in steps of their own. */
   private async canes(): Promise<void> {
-    for (const { name, start, slices, sliceMm, note, fade, dark, light, strong } of canes) {
+    for (const { name, start, slices, sliceMm, note, fade, dark, light, strong, glass } of canes) {
       const revisionId = (await this.app.get(BlendsService).cards()).find((b) => b.name === fade)?.revisionId ?? '';
       const build = typeof start === 'string' ? STARTING_POINTS.find((s) => s.id === start)?.steps : start;
       const steps =
@@ -325,7 +325,7 @@ class Loader {
           light: keyOf(this.called(light)),
           strong: keyOf(this.called(strong)),
           second: keyOf(this.called(dark)),
-          glass: [keyOf(this.called('Clearpane'))],
+          glass: (glass ?? ['Clearpane']).map((tint) => keyOf(this.called(tint))),
           fade: keyOf(ofBlend(revisionId)),
         }) ?? [];
       await this.app
@@ -336,7 +336,7 @@ class Loader {
           name,
           note,
           retired: false,
-          program: { version: PROGRAM_VERSION, steps },
+          program: { version: PROGRAM_VERSION, steps, ...(glass ? { meant: 'glass' as const } : {}) },
           slices,
           sliceMm,
           trimming: 'once at the end',

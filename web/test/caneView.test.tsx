@@ -183,7 +183,7 @@ describe('the head of a cane', () => {
 
   test('is looked at from further away, with other hands, at its true size', async () => {
     const page = head();
-    await page.user.selectOptions(page.getByLabelText('From how far it is seen'), 'at 30 cm');
+    await page.user.selectOptions(page.getByLabelText('How it is seen'), 'at 30 cm');
     await page.user.selectOptions(page.getByLabelText('Hand wobble'), 'honest');
     await page.user.click(page.getByRole('button', { name: 'True size' }));
     expect(page.looks).toEqual([{ seen: '30 cm' }, { wobble: 'honest' }, { trueSize: true }]);

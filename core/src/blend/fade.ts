@@ -1,4 +1,4 @@
-import { deltaE, labOf, mixPigments, type Lab, type Pigment } from '#core/colour';
+import { deltaE, labOf, mixPigments, type Lab, type Pigment, type Xyz } from '#core/colour';
 import type { Mm } from '#core/units';
 import { fractionsAt, type Layout } from './layout.js';
 
@@ -16,16 +16,18 @@ export interface Fade {
 
 export const SAMPLES = 161;
 
+/** How pigments look where they are mixed by these shares. */
+export type Seen = (pigments: readonly Pigment[], shares: readonly number[]) => Xyz;
+
 /** @param shares of each colour at an x in mm */
 function fadeAlong(
   width: Mm,
   pigments: readonly Pigment[],
   shares: (x: Mm) => readonly number[],
   samples: number,
+  seen: Seen = mixPigments,
 ): Fade {
-  const labs = Array.from({ length: samples }, (_, i) =>
-    labOf(mixPigments(pigments, shares((width * i) / (samples - 1)))),
-  );
+  const labs = Array.from({ length: samples }, (_, i) => labOf(seen(pigments, shares((width * i) / (samples - 1)))));
   const step = width / (samples - 1);
   const change = labs.slice(1).map((lab, i) => deltaE(labs[i] as Lab, lab) / step);
   const way = change.reduce((sum, c) => sum + c * step, 0);
@@ -45,10 +47,10 @@ function fadeAlong(
 /**
  * What a layout becomes once all streaks are gone: at x the mix of what the
  * column holds.
- * @param pigments of the colours, from left to right
+ * @param pigments of the colours, from left to right @param seen how a mix of them looks: as it lies there
  */
-export const fadeOf = (layout: Layout, pigments: readonly Pigment[], samples = SAMPLES): Fade =>
-  fadeAlong(layout.width, pigments, (x) => fractionsAt(layout, x), samples);
+export const fadeOf = (layout: Layout, pigments: readonly Pigment[], samples = SAMPLES, seen?: Seen): Fade =>
+  fadeAlong(layout.width, pigments, (x) => fractionsAt(layout, x), samples, seen);
 
 /** What is left of it when it is folded once the wrong way, left over right: both halves mix. It is half as wide. */
 export const wronglyFolded = (layout: Layout, pigments: readonly Pigment[], samples = SAMPLES): Fade =>

@@ -32,7 +32,14 @@ export {
   type ShapeKind,
   type Side,
 } from '#core/cane/outlines';
-export { MOST_CANES_DEEP, MOST_LAYERS, PROGRAM_VERSION, type MaterialKey, type SheetLayer } from '#core/cane/document';
+export {
+  MOST_CANES_DEEP,
+  MOST_LAYERS,
+  PROGRAM_VERSION,
+  type MaterialKey,
+  type Meant,
+  type SheetLayer,
+} from '#core/cane/document';
 export { drawnOf, drawnToRegions, tracePicture, type Drawn, type DrawnRegion } from '#core/cane/drawing';
 export {
   ASSUMED_ENDS,
@@ -89,6 +96,7 @@ export {
   tracedFace,
   type Frame,
   type JudgedMaterial,
+  type StopLine,
   type Paint,
   type TracedArea,
   type Warning,

@@ -3,7 +3,7 @@ import { BANDS, WEIGHTS } from './bands.js';
 import type { Pigment } from './pigment.js';
 
 /** Scattering of an ordinary opaque clay a mm: an assumption that hides black at about 0.3 mm. */
-const PER_MM = 18;
+export const PER_MM = 18;
 const Y_WEIGHTS = WEIGHTS.slice(BANDS, 2 * BANDS);
 
 /** Luminance of a layer over a ground (P. Kubelka, 1948, the finite layer). */

@@ -4,16 +4,18 @@ import {
   hexOf,
   joined,
   labOf,
+  lightThrough,
   mixPigments,
   xyzOfLab,
   type Lab,
   type Pigment,
   type PigmentSource,
   type Stage,
+  type Xyz,
 } from '#core/colour';
 import { complaint, match, type Material, type Mixable } from '#core/material';
 import { flatOf, nameOf, pigmentOfMix, type Book } from '#core/mix';
-import { type Density } from '#core/units';
+import type { Density, Mm } from '#core/units';
 
 /** A blend as one of its revisions has it. */
 export interface BlendInBook {
@@ -42,6 +44,8 @@ export interface Looking {
   readonly stage: Stage;
   readonly pigments: PigmentSource;
   readonly steps?: number;
+  /** held against the light, a slice of so many mm; left out: as it lies there */
+  readonly through?: Mm;
 }
 
 /** A clay in a material, by mass of the whole. */
@@ -93,7 +97,6 @@ function together(parts: readonly Part[], volumes: readonly number[]): Omit<Part
   };
 }
 
-const seen = (pigment: Pigment): Lab => labOf(mixPigments([pigment], [1]));
 const asShares = (values: readonly number[]): number[] => {
   const whole = values.reduce((sum, v) => sum + v, 0);
   return values.map((v) => v / whole);
@@ -105,6 +108,18 @@ class Look {
     private readonly book: MaterialBook,
     private readonly looking: Looking,
   ) {}
+
+  /** How some pigments look, mixed by shares. */
+  private readonly xyz = (pigments: readonly Pigment[], shares: readonly number[]): Xyz => {
+    const { through } = this.looking;
+    return through === undefined
+      ? mixPigments(pigments, shares)
+      : lightThrough(joined(pigments, asShares(shares)), through);
+  };
+
+  private lab(pigment: Pigment): Lab {
+    return labOf(this.xyz([pigment], [1]));
+  }
 
   at(of: Material): Known {
     return match(of, {
@@ -135,7 +150,7 @@ class Look {
     const flat = flatOf(of, this.book);
     const pigment = pigmentOfMix(flat, this.looking.stage, this.looking.pigments);
     const shares = flat.shares.map(({ clay, mass }) => ({ clayId: clay.id, mass: mass.valueOf() }));
-    return this.known(of, nameOf(of, this.book), { labs: [seen(pigment)], pigment, density: flat.density, shares });
+    return this.known(of, nameOf(of, this.book), { labs: [this.lab(pigment)], pigment, density: flat.density, shares });
   }
 
   private blend(of: Extract<Material, { kind: 'blend' }>): Known {
@@ -145,10 +160,10 @@ class Look {
     const { layout } = blend;
     if (of.at !== undefined) {
       const part = together(colours, asShares(fractionsAt(layout, of.at * layout.width)));
-      return this.known(of, blend.name, { ...part, labs: [seen(part.pigment)] });
+      return this.known(of, blend.name, { ...part, labs: [this.lab(part.pigment)] });
     }
     const pigments = colours.map((c) => c.pigment);
-    const { labs } = fadeOf(layout, pigments, this.looking.steps ?? USUAL_STEPS);
+    const { labs } = fadeOf(layout, pigments, this.looking.steps ?? USUAL_STEPS, this.xyz);
     return this.known(of, blend.name, { ...together(colours, asShares(areasOf(layout))), labs });
   }
 
@@ -157,7 +172,7 @@ class Look {
     if (!composed || composed.parts.length === 0) throw complaint('material/missing', { name: 'Something this is of' });
     const parts = composed.parts.map((p) => this.at(p.of));
     const part = together(parts, asShares(composed.parts.map((p) => p.volume)));
-    return this.known(of, composed.name, { ...part, labs: [seen(part.pigment)] });
+    return this.known(of, composed.name, { ...part, labs: [this.lab(part.pigment)] });
   }
 
   private made(of: Extract<Material, { kind: 'made' }>): Known {

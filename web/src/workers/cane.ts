@@ -1,6 +1,6 @@
 import { proxy, type Remote } from 'comlink';
 import PQueue from 'p-queue';
-import type { JudgedMaterial, Paint, Wanted } from '#core/cane';
+import type { JudgedMaterial, Meant, Paint, Wanted } from '#core/cane';
 import { numberOf, useAnswer } from './answers.js';
 import { bridgeTo, inLine } from './bridge.js';
 import type { CaneWorker, Judged } from './cane.worker.js';
@@ -104,13 +104,17 @@ export function usePlan(worked: WorkedCane | null, wanted: Wanted): PlainPlan | 
   return wrong?.message ?? value ?? null;
 }
 
-const NOTHING: Judged = { warnings: [], feature: null };
+const NOTHING: Judged = { warnings: [], feature: null, stop: null };
 
 /** What will go wrong with it; while it is being worked out, what was said before. */
-export function useJudged(worked: WorkedCane | null, materials: Readonly<Record<string, JudgedMaterial>>): Judged {
+export function useJudged(
+  worked: WorkedCane | null,
+  materials: Readonly<Record<string, JudgedMaterial>>,
+  meant?: Meant,
+): Judged {
   const { value } = useAnswer(
-    ['judged', stampsOf(worked), numberOf(materials)],
-    worked && (() => askCanes((worker) => worker.judge(worked.id, materials))),
+    ['judged', stampsOf(worked), numberOf(materials), meant ?? null],
+    worked && (() => askCanes((worker) => worker.judge(worked.id, materials, meant))),
   );
   return value ?? NOTHING;
 }

@@ -1,5 +1,14 @@
 import { expose } from 'comlink';
-import { judge, planBackwards, tracedFace, type JudgedMaterial, type TracedArea, type Wanted } from '#core/cane';
+import {
+  judge,
+  planBackwards,
+  tracedFace,
+  type JudgedMaterial,
+  type Meant,
+  type StopLine,
+  type TracedArea,
+  type Wanted,
+} from '#core/cane';
 import { keep, load, workedOf } from './caneLoaded.js';
 import { face, faceFile, type Wish } from './canePaint.js';
 import {
@@ -27,8 +36,10 @@ interface Traced {
 export interface Judged {
   readonly warnings: readonly PlainWarning[];
   readonly feature: { readonly mm: number; readonly material: string } | null;
+  /** of a cane that is meant as glass: where its walls begin to bleed */
+  readonly stop: (Omit<StopLine, 'material'> & { readonly material: string }) | null;
 }
-const NOTHING_WRONG: Judged = { warnings: [], feature: null };
+const NOTHING_WRONG: Judged = { warnings: [], feature: null, stop: null };
 
 const worker = {
   keep,
@@ -59,17 +70,18 @@ const worker = {
     return cane ? plainPlan(planBackwards(cane.cane.steps, wanted, cane.context), cane.context) : null;
   },
 
-  judge(id: string, materials: Readonly<Record<string, JudgedMaterial>>): Judged {
+  judge(id: string, materials: Readonly<Record<string, JudgedMaterial>>, meant?: Meant): Judged {
     const cane = workedOf(id);
     if (!cane) return NOTHING_WRONG;
     const { context, results } = cane;
     const known = context.materials.map((key) => materials[key]);
-    const { warnings, features } = judge(results, known, context);
+    const { warnings, features, stop } = judge(results, known, context, meant);
     // of one clay alone nothing is narrow
     const isNarrow = features && Number.isFinite(features.least) && features.byMaterial.size > 1;
     return {
       feature: isNarrow ? { mm: features.least, material: context.materials[features.material] ?? '' } : null,
       warnings: warnings.map((w) => plainWarning(w, context)),
+      stop: stop && { ...stop, material: context.materials[stop.material] ?? '' },
     };
   },
 };

@@ -21,6 +21,7 @@ export {
   type Inner,
 } from './checks.js';
 export {
+  MEANT,
   MOST_CANES_DEEP,
   MOST_POINTS,
   MOST_STEPS,
@@ -29,6 +30,7 @@ export {
   type AnyStep,
   type Doing,
   type MaterialKey,
+  type Meant,
   type PartOf,
   type ProgramOf,
   type RegionOf,

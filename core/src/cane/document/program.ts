@@ -42,10 +42,15 @@ export interface RegionOf<P> {
   readonly fill: FillOf<P>;
 }
 
+/** What its slices are meant for, where that is not to lie on a ground: glass is looked at against the light. */
+export const MEANT = ['glass'] as const;
+export type Meant = (typeof MEANT)[number];
+
 /** A cane as it is kept: a readable document. */
 export interface ProgramOf<S> {
   readonly version: typeof PROGRAM_VERSION;
   readonly steps: readonly S[];
+  readonly meant?: Meant;
 }
 export const PROGRAM_VERSION = 1;
 export const MOST_STEPS = 80;

@@ -2,7 +2,8 @@ import { bakedTogether } from '#core/clay';
 import { apart, seenDifference, TOLD_APART, type Lab } from '#core/colour';
 import type { Mm } from '#core/units';
 import { mapOf } from './face.js';
-import { beyond, diameterOf, reachOf } from '#core/cane/outlines';
+import { acrossOf, beyond, diameterOf, reachOf } from '#core/cane/outlines';
+import type { Meant } from '#core/cane/document';
 import {
   kindOf,
   partResults,
@@ -107,8 +108,14 @@ function widthAt(
   return Math.min(through(1, 0), through(0, 1));
 }
 
-/** How long a run of one material is, at each place of a map, along one of its axes. @param step to the next place */
-function runsAlong(values: Float32Array, lines: number, step: number): Uint16Array {
+/** Longer than any run: what reaches the edge of the face where only what lies between others counts. */
+const NOT_BETWEEN = 2 * MAP;
+
+/**
+ * How long a run of one material is, at each place of a map, along one of its axes.
+ * @param step to the next place @param between runs that reach the edge of the face do not count
+ */
+function runsAlong(values: Float32Array, lines: number, step: number, between: boolean): Uint16Array {
   const runs = new Uint16Array(MAP * MAP);
   const index = (place: number): number => Math.floor(values[place] as number);
   for (let line = 0; line < MAP; line++) {
@@ -117,7 +124,9 @@ function runsAlong(values: Float32Array, lines: number, step: number): Uint16Arr
       const own = index(from + k * step);
       let end = k + 1;
       while (end < MAP && index(from + end * step) === own) end++;
-      for (let i = k; i < end; i++) runs[from + i * step] = end - k;
+      const atEdge = k === 0 || end === MAP || index(from + (k - 1) * step) < 0 || index(from + end * step) < 0;
+      const length = between && atEdge ? NOT_BETWEEN : end - k;
+      for (let i = k; i < end; i++) runs[from + i * step] = length;
       k = end;
     }
   }
@@ -133,14 +142,16 @@ interface Run {
 const EVERY = 3;
 
 /** The shorter of the runs across and up through places of a map, by material. */
-function runsIn(values: Float32Array): ReadonlyMap<number, Run[]> {
-  const [rows, columns] = [runsAlong(values, MAP, 1), runsAlong(values, 1, MAP)];
+function runsIn(values: Float32Array, between: boolean): ReadonlyMap<number, Run[]> {
+  const [rows, columns] = [runsAlong(values, MAP, 1, between), runsAlong(values, 1, MAP, between)];
   const runs = new Map<number, Run[]>();
   for (let place = 0; place < values.length; place += EVERY) {
     const index = Math.floor(values[place] as number);
     if (index < 0) continue;
+    const length = Math.min(rows[place] as number, columns[place] as number);
+    if (length === NOT_BETWEEN) continue;
     const list = runs.get(index) ?? [];
-    list.push({ length: Math.min(rows[place] as number, columns[place] as number), place });
+    list.push({ length, place });
     runs.set(index, list);
   }
   return runs;
@@ -159,8 +170,9 @@ function narrowPlaces(list: readonly Run[]): readonly number[] {
 /**
  * The narrowest thing of each material in a face: the tenth percentile of
  * the shorter of its runs across and up, through every place of a map.
+ * @param between only what lies between other things counts, as walls do, and not what reaches the edge
  */
-export function featuresOf(state: Pick<CaneState, 'outline' | 'sample'>): Features {
+export function featuresOf(state: Pick<CaneState, 'outline' | 'sample'>, between = false): Features {
   const { frame, values } = mapOf(state, MAP);
   const placeAt = (place: number): readonly [number, number] => [
     frame.left + (place % MAP) * frame.mm,
@@ -169,7 +181,7 @@ export function featuresOf(state: Pick<CaneState, 'outline' | 'sample'>): Featur
   const edge = reachOf(state.outline);
   const byMaterial = new Map<number, Mm>();
   let [least, material, where] = [Infinity, -1, 0];
-  for (const [index, list] of runsIn(values)) {
+  for (const [index, list] of runsIn(values, between)) {
     if (list.length < FEWEST) continue;
     const exact = narrowPlaces(list)
       .map((place) => ({ place, mm: widthAt(state, edge, index, placeAt(place), frame.mm) }))
@@ -236,17 +248,59 @@ function ofSteps(results: readonly StepResult[], context: CaneContext): Warning[
   return thickest ? [thickest, ...found] : found;
 }
 
+/** What hides less than this is a wall between panes, and no pane itself, mm. */
+const WALL: Mm = 1;
+
+/** Where the walls of a cane of glass begin to bleed: colour of the panes shows through them. */
+export interface StopLine {
+  /** of the wall that bleeds first */
+  readonly material: number;
+  /** how wide it is now, and how wide it has to be */
+  readonly mm: Mm;
+  readonly hides: Mm;
+  /** across the cane now, and where that wall begins to bleed */
+  readonly across: Mm;
+  readonly at: Mm;
+}
+
+/**
+ * The size at which the first wall of a cane of glass begins to bleed: walls get narrower with the whole. Null where
+ * there are no walls, or nothing else.
+ */
+function stopLineOf(final: CaneState, materials: readonly (JudgedMaterial | undefined)[]): StopLine | null {
+  const { byMaterial } = featuresOf(final, true);
+  const across = acrossOf(final.outline);
+  const used = [...final.amounts.keys()];
+  const all = [...byMaterial].flatMap(([material, mm]) => {
+    const hides = materials[material]?.hides;
+    return hides === undefined ? [] : [{ material, mm, hides, across, at: (across * hides) / mm }];
+  });
+  const walls = all.filter(({ hides }) => hides < WALL).sort((a, b) => b.at - a.at);
+  const panes = used.some((material) => (materials[material]?.hides ?? 0) >= WALL);
+  return panes ? (walls[0] ?? null) : null;
+}
+
+/** What is seen to be wrong, or to be near, on the face of a cane. */
+export interface Judgement {
+  readonly warnings: readonly Warning[];
+  readonly features: Features | null;
+  /** of a cane that is meant as glass */
+  readonly stop: StopLine | null;
+}
+
 /**
  * What will go wrong with a cane at its final size, worst first, and the features of its face that this was seen by.
+ * Where it is meant as glass, walls that bleed are no mistake: there it says where they begin to.
  * @param materials by their numbers @param context that the steps were worked out with
  */
 export function judge(
   results: readonly StepResult[],
   materials: readonly (JudgedMaterial | undefined)[],
   context: CaneContext,
-): { readonly warnings: readonly Warning[]; readonly features: Features | null } {
+  meant?: Meant,
+): Judgement {
   const final = results.findLast((r) => r.state)?.state;
-  if (!final) return { warnings: [], features: null };
+  if (!final) return { warnings: [], features: null, stop: null };
   const found: Warning[] = [];
   const features = featuresOf(final);
   if (features.least < 2 * EYE)
@@ -262,7 +316,7 @@ export function judge(
   }
   for (const [index, mm] of features.byMaterial) {
     const material = materials[index];
-    if (material && mm < THIN_WALL && mm < material.hides)
+    if (material && meant !== 'glass' && mm < THIN_WALL && mm < material.hides)
       found.push({ kind: 'thin wall', material: index, mm, hides: material.hides });
   }
   found.push(...ofSteps(results, context));
@@ -278,5 +332,6 @@ export function judge(
   const together = bakedTogether(bakes);
   if (together.compromise)
     found.push({ kind: 'bakes', lowest: Math.min(...wanted), highest: Math.max(...wanted), at: together.celsius });
-  return { warnings: found, features };
+  const stop = meant === 'glass' ? stopLineOf(final, materials) : null;
+  return { warnings: found, features, stop };
 }

@@ -19,6 +19,8 @@ export interface StartingPoint {
   /** what it is, and how hands make it */
   readonly words: string;
   readonly steps: (colours: StartColours) => readonly Step[];
+  /** it begins with translucent clay, and is nothing without */
+  readonly ofGlass?: true;
 }
 
 type Loose = Step extends infer S ? (S extends { readonly id: string } ? Omit<S, 'id'> : never) : never;
@@ -252,6 +254,7 @@ export const STARTING_POINTS: readonly StartingPoint[] = [
     id: 'lace',
     name: 'Frost lace',
     words: 'tinted translucent snakes in thin white walls, bundled',
+    ofGlass: true,
     steps: (c) => {
       const [first = c.light, ...rest] = c.glass;
       const snake = (of: MaterialKey, long: Mm): Loose[] => [log(of, 8, long), wrap(c.light, 0.5)];

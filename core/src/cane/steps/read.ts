@@ -1,4 +1,5 @@
 import {
+  MEANT,
   MOST_CANES_DEEP,
   MOST_POINTS,
   MOST_STEPS,
@@ -56,6 +57,7 @@ const program = object({
   steps: (value, where, inner) => {
     inner.steps(value, where);
   },
+  'meant?': among(...MEANT),
 });
 
 /**

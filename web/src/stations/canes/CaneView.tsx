@@ -9,6 +9,7 @@ import { useJudged, usePlan, type WorkedCane } from '../../workers/cane.js';
 import { useRefusal } from '../../wire/save.js';
 import { AddStep } from './editing/AddStep.js';
 import { BLUR, CaneHead, type Looking } from './editing/CaneHead.js';
+import { GlassLine } from './making/GlassLine.js';
 import { CaneStrip } from './making/CaneStrip.js';
 import { wantedOf } from './words/caneWords.js';
 import { MakeCane } from './making/MakeCane.js';
@@ -42,9 +43,9 @@ function wantedFor(cane: CaneAnswer, { path }: CaneEditing, worked: WorkedCane |
 }
 
 /** Everything about a cane that is worked out while it is looked at. */
-function useLookedAt(cane: CaneAnswer, editing: CaneEditing, shelf: ShelfAnswer, { wobble }: Looking) {
-  const bench = useCane(cane, editing.steps, shelf, wobble);
-  const judged = useJudged(bench.worked, bench.judged);
+function useLookedAt(cane: CaneAnswer, editing: CaneEditing, shelf: ShelfAnswer, { wobble, seen }: Looking) {
+  const bench = useCane(cane, editing.steps, shelf, { wobble, lit: seen === 'lit' });
+  const judged = useJudged(bench.worked, bench.judged, cane.program.meant);
   const plan = usePlan(bench.worked, wantedFor(cane, editing, bench.worked));
   const planned = plan !== null && typeof plan === 'object' ? plan : null;
   const stages: readonly Stage[] | null =
@@ -62,7 +63,7 @@ interface WholeProps {
 
 /** Below the step: what comes of the whole cane. */
 function WholeCane({ cane, looked, machines, editing }: WholeProps): ReactElement {
-  const { bench, warnings, stages } = looked;
+  const { bench, warnings, stages, stop } = looked;
   const units = useUnits();
   const { worked, paints, materials } = bench;
   const name = (key: string): string => materials.get(key)?.name ?? '';
@@ -78,6 +79,7 @@ function WholeCane({ cane, looked, machines, editing }: WholeProps): ReactElemen
         own={benchMachine(machines)}
         onChange={editing.save}
       />
+      <GlassLine cane={cane} worked={worked} stop={stop} name={name} onChange={editing.save} />
       {stubby && <Warning>{stubbyWords(stubby, units)}</Warning>}
       {warnings.map((w, i) => (
         <Warning key={i}>{warningWords(w, name, units)}</Warning>
@@ -178,7 +180,11 @@ function Middle({ cane, shelf, machines, blends, canes, editing, looking, looked
 /** One cane: its steps in a row, the chosen face large, and what it takes. */
 export function CaneView(props: CaneViewProps): ReactElement {
   const { cane, making, shelf, machines } = props;
-  const [looking, setLooking] = useState<Looking>({ wobble: 'off', trueSize: false, seen: 'close' });
+  const [looking, setLooking] = useState<Looking>({
+    wobble: 'off',
+    trueSize: false,
+    seen: cane.program.meant === 'glass' ? 'lit' : 'close',
+  });
   const editing = useCaneEditing(cane);
   const looked = useLookedAt(cane, editing, shelf, looking);
   const refusal = useRefusal(`/api/canes/${cane.id}`);

@@ -152,9 +152,10 @@ interface StartsProps {
 /** Canes to begin from, each in one's own colours. */
 function Starts({ colours, shelf, blends, onBegin }: StartsProps): ReactElement {
   const fade = useBlendOf(blends.find((b) => !b.retired)?.id);
+  const possible = STARTING_POINTS.filter(({ ofGlass }) => !ofGlass || colours.glass.length > 0);
   return (
     <Flex as="ul" wrap="wrap" gap={5} marginTop={4} aria-label="Starting points">
-      {STARTING_POINTS.map((start) => (
+      {possible.map((start) => (
         <li key={start.id}>
           <StartFace
             start={start}
@@ -168,6 +169,11 @@ function Starts({ colours, shelf, blends, onBegin }: StartsProps): ReactElement 
           />
         </li>
       ))}
+      {possible.length < STARTING_POINTS.length && (
+        <Box as="li" maxWidth="150px">
+          <Caption>A lace begins with translucent clay: put one on the shelf.</Caption>
+        </Box>
+      )}
     </Flex>
   );
 }

@@ -12,8 +12,8 @@ const channels = (hex: string): readonly number[] => [0, 2, 4].map((i) => parseI
 const lightness = ({ bakedHex }: ClayDto): number => channels(bakedHex).reduce((a, b) => a + b, 0);
 const vividness = ({ bakedHex }: ClayDto): number => Math.max(...channels(bakedHex)) - Math.min(...channels(bakedHex));
 
-/** Clays that a lace is begun with. */
-const GLASSES = 4;
+/** Tints that a lace is begun with, at most. */
+const GLASSES = 6;
 
 /**
  * The colours that a starting point gets: somebody's own clays, far apart, and a blend of theirs; null where there is
@@ -34,7 +34,7 @@ export function coloursFor(shelf: ShelfAnswer, blends: readonly BlendCard[]): St
     light: key(pale.id),
     strong: key(vivid[0]?.id),
     second: key(vivid[1]?.id),
-    glass: [...glass, ...vivid.slice(1, GLASSES).map((c) => key(c.id))].slice(0, GLASSES),
+    glass: glass.slice(0, GLASSES),
     fade: blend ? keyOf(ofBlend(blend.revisionId)) : key(vivid[0]?.id),
   };
 }

@@ -2,8 +2,8 @@ import type { JudgedMaterial, Paint } from '#core/cane';
 import { ageInMonths } from '#core/clay';
 import { hidingThickness, type Pigment, type PigmentSource } from '#core/colour';
 import { readMaterial } from '#core/material';
-import { lookUp, type ClayShare, type Known, type MaterialBook } from '#core/stock';
-import { attempt } from '#core/units';
+import { lookUp, type ClayShare, type Known, type Looking, type MaterialBook } from '#core/stock';
+import { attempt, type Mm } from '#core/units';
 import type { CaneAnswer, ShelfAnswer } from '#contract';
 import { swatch } from '../../../parts/swatch.js';
 import { bookOf } from '../../../state/book.js';
@@ -47,13 +47,23 @@ function oldestOf(shares: readonly ClayShare[], { blocks }: ShelfAnswer): number
   return ages.length === 0 ? null : Math.max(...ages);
 }
 
+/** From this share on a mix crumbles as its crumbly clay does: an assumption. */
+const CRUMBLES = 0.25;
+
+/** How much of some clays is of crumbly lines, by mass. */
+function crumblyShare(shares: readonly ClayShare[], { clays, lines }: ShelfAnswer): number {
+  const crumbly = new Set(lines.filter((l) => l.firmness === 'crumbly').map((l) => l.id));
+  const held = new Set(clays.filter((c) => crumbly.has(c.lineId)).map((c) => c.id));
+  return shares.reduce((sum, { clayId, mass }) => (held.has(clayId) ? sum + mass : sum), 0);
+}
+
 function judged({ labs, pigment, lines, shares }: Known, shelf: ShelfAnswer): JudgedMaterial {
   return {
     lab: labs[Math.floor(labs.length / 2)] ?? GREY,
     hides: hidingThickness(pigment),
     bakes: lines.map(({ bakeC, maxC }) => ({ bakeC, maxC })),
     old: (oldestOf(shares, shelf) ?? 0) >= OLD_MONTHS,
-    crumbly: lines.some((l) => l.firmness === 'crumbly'),
+    crumbly: crumblyShare(shares, shelf) >= CRUMBLES,
   };
 }
 
@@ -72,15 +82,22 @@ function caneMaterial(key: string, known: Known, shelf: ShelfAnswer): CaneMateri
   };
 }
 
-/** Everything a cane is made of, by its key; what is not there any more is left out. */
+/**
+ * Everything a cane is made of, by its key; what is not there any more is left out.
+ * @param through mm of a slice that it is held against the light as; left out: as it lies there
+ */
 export function materialsOf(
   keys: readonly string[],
   cane: Pick<CaneAnswer, 'blends' | 'referenced'>,
   shelf: ShelfAnswer,
   pigments: PigmentSource,
+  through?: Mm,
 ): Map<string, CaneMaterial> {
   const book: MaterialBook = { ...bookOf(shelf, cane.referenced), blend: blendsInBook(cane.blends) };
-  const looking = { stage: 'baked', pigments, steps: FADE_STEPS } as const;
+  const looking: Looking = {
+    ...{ stage: 'baked', pigments, steps: FADE_STEPS },
+    ...(through === undefined ? {} : { through }),
+  };
   return new Map(
     keys.flatMap((key) =>
       // a mix that was just picked is not known yet; it comes with the answer

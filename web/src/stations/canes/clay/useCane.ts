@@ -32,8 +32,25 @@ export const endsOf = ({
   trimming,
 }: Pick<CaneAnswer, 'ends' | 'learnedEnds' | 'trimming'>): EndsRule => ({ share: ends ?? learnedEnds.ends, trimming });
 
+/** How faces are seen: by which hands they are made, and whether they are held against the light. */
+export interface HowSeen {
+  readonly wobble: Wobble;
+  readonly lit?: boolean;
+}
+
+/** What the judgement calls need of each material. */
+const judgedBy = (materials: ReadonlyMap<string, CaneMaterial>): Readonly<Record<string, JudgedMaterial>> =>
+  Object.fromEntries(
+    [...materials].map(([key, { lab, hides, bakes, old, crumbly }]) => [key, { lab, hides, bakes, old, crumbly }]),
+  );
+
 /** A cane on the bench: worked out in the worker, with the colours it is painted in. */
-export function useCane(cane: CaneAnswer, steps: readonly Step[], shelf: ShelfAnswer, wobble: Wobble): BenchCane {
+export function useCane(
+  cane: CaneAnswer,
+  steps: readonly Step[],
+  shelf: ShelfAnswer,
+  { wobble, lit = false }: HowSeen,
+): BenchCane {
   const pigments = usePigments();
   const library = useMemo(() => Object.fromEntries(cane.canes.map((c) => [c.revisionId, c.program])), [cane.canes]);
   const keys = usedIn(allSteps(steps, library)).materials.join(' ');
@@ -42,14 +59,20 @@ export function useCane(cane: CaneAnswer, steps: readonly Step[], shelf: ShelfAn
     () => materialsOf(keys === '' ? [] : keys.split(' '), { blends, referenced }, shelf, pigments),
     [keys, blends, referenced, shelf, pigments],
   );
-  const paints = useMemo(() => Object.fromEntries([...materials].map(([key, m]) => [key, m.paint])), [materials]);
-  const judged = useMemo(
+  const glass = cane.program.meant === 'glass';
+  const { sliceMm } = cane;
+  const against = useMemo(
     () =>
-      Object.fromEntries(
-        [...materials].map(([key, { lab, hides, bakes, old, crumbly }]) => [key, { lab, hides, bakes, old, crumbly }]),
-      ),
-    [materials],
+      lit || glass
+        ? materialsOf(keys === '' ? [] : keys.split(' '), { blends, referenced }, shelf, pigments, sliceMm)
+        : materials,
+    [lit, glass, materials, keys, blends, referenced, shelf, pigments, sliceMm],
   );
+  const paints = useMemo(
+    () => Object.fromEntries([...(lit ? against : materials)].map(([key, m]) => [key, m.paint])),
+    [lit, against, materials],
+  );
+  const judged = useMemo(() => judgedBy(glass ? against : materials), [glass, against, materials]);
   const { share, trimming } = endsOf(cane);
   const plain = useMemo(
     (): PlainCane => ({ steps, library, wobble: WOBBLE[wobble], seed: 7, ends: { share, trimming } }),

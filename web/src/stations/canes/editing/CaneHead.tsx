@@ -12,11 +12,12 @@ import { WOBBLES, type Wobble } from '../clay/useCane.js';
 import { twinOf, type CaneEditing } from './useCaneEditing.js';
 
 /** mm of blur by the eye: at 30 cm its line spread, at arm’s length twice that. */
-export const BLUR = { close: 0, '30 cm': EYE, 'arm’s length': 2 * EYE } as const;
+export const BLUR = { close: 0, '30 cm': EYE, 'arm’s length': 2 * EYE, lit: 0 } as const;
 const SEEN = [
   { value: 'close', text: 'close' },
   { value: '30 cm', text: 'at 30 cm' },
   { value: 'arm’s length', text: 'at arm’s length' },
+  { value: 'lit', text: 'against the light' },
 ] as const;
 const HANDS = WOBBLES.map((value) => ({ value, text: value }));
 
@@ -151,7 +152,7 @@ export function CaneHead(props: HeadProps): ReactElement {
         <span>
           seen{' '}
           <Choice
-            label="From how far it is seen"
+            label="How it is seen"
             value={looking.seen}
             options={SEEN}
             onChange={(seen) => {

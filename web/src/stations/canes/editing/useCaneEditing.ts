@@ -24,6 +24,7 @@ export const twinOf = (cane: CaneAnswer): CaneDto => ({
   name: asName(`${cane.name}, twin`),
   retired: false,
   program: {
+    ...cane.program,
     version: PROGRAM_VERSION,
     steps: [
       { id: crypto.randomUUID(), do: 'cane', part: { ref: cane.revisionId, name: cane.name } },

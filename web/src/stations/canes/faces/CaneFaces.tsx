@@ -31,7 +31,10 @@ export function CaneCardFace({ card, shelf }: { readonly card: CaneCard; readonl
 }
 
 function LastFace({ cane, shelf }: { readonly cane: CaneAnswer; readonly shelf: ShelfAnswer }): ReactElement {
-  const { worked, paints } = useCane(cane, cane.program.steps, shelf, 'off');
+  const { worked, paints } = useCane(cane, cane.program.steps, shelf, {
+    wobble: 'off',
+    lit: cane.program.meant === 'glass',
+  });
   const at = worked?.steps.findLastIndex((s) => s.there) ?? 0;
   return <Face worked={worked} at={Math.max(0, at)} size={SIZE} paints={paints} label={`Face of ${cane.name}`} />;
 }
