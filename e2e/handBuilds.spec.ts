@@ -231,3 +231,31 @@ test('a lace of six tints is seen against the light and stopped where its walls 
     await expect(page.getByText('This is the stop line.')).toBeVisible();
   });
 });
+
+test('a cane is begun from what one has: so many slices, and all weights follow', async ({ page, sledge }) => {
+  await page.goto(`${sledge.url}/canes`);
+  await page.getByRole('link', { name: /Beetroot ring/ }).click();
+  await page.getByRole('button', { name: 'From what I have' }).press('Enter');
+  const status = page.getByRole('status').filter({ hasText: 'That gives' });
+  await test.step('of the clay on the shelf', async () => {
+    await expect(status).toContainText('then Beetroot runs out.');
+  });
+  await test.step('of so many grams of one, and of so many in all', async () => {
+    await page.getByLabel('Grams of Beetroot that I have').fill('40 g');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('button', { name: /^Make (9|10|11)\d$/ })).toBeVisible();
+    await page.getByLabel('Grams in all that I have').fill('60 g');
+    await page.keyboard.press('Enter');
+    await expect(status).toContainText('then the clay runs out.');
+    const make = page.getByRole('button', { name: /^Make \d+$/ });
+    const slices = Number(/\d+/.exec((await make.textContent()) ?? '')?.[0]);
+    await make.press('Enter');
+    const strip = page.getByLabel('Clay and what to begin with');
+    await expect(strip).toContainText(`for ${slices} slices of 2.2 mm`);
+    const all = Number(/([\d.]+) g in all/.exec((await strip.textContent()) ?? '')?.[1]);
+    // no more than there is, and less than a slice of 0.84 g and its ends below it
+    expect(all).toBeLessThanOrEqual(60);
+    expect(all).toBeGreaterThan(58);
+    await expect(make).toHaveCount(0);
+  });
+});

@@ -38,7 +38,7 @@ export const lace = ({ glass: [first = '', ...tints], light }: StartColours): St
       })),
     },
     { do: 'wrap', of: light, thickness: 0.8 },
-    { do: 'reduce', to: 'diameter', value: 26 },
+    { do: 'reduce', to: 'diameter', value: 28 },
   ]);
 };
 

@@ -114,8 +114,9 @@ test('what goes wrong is named by its clay, and of one clay alone nothing is nar
   expect(await worker.judge('e', { 'clay:a': { ...clay, old: true } })).toEqual({
     warnings: [{ kind: 'old', material: 'clay:a' }],
     feature: null,
+    stop: null,
   });
-  expect(await worker.judge('not loaded', {})).toEqual({ warnings: [], feature: null });
+  expect(await worker.judge('not loaded', {})).toEqual({ warnings: [], feature: null, stop: null });
 });
 
 test('of many canes the oldest is let go, and worked out again where it is asked for', async () => {

@@ -49,6 +49,9 @@ const MM3_PER_CM3 = 1000;
 
 /** Grams of clay: m = ρ·V (docs/models.md §1). */
 export const massOf = (volume: Mm3, density: Density): Grams => (volume * density) / MM3_PER_CM3;
+
+/** The volume of a mass of clay: the inverse of {@link massOf}. */
+export const volumeOf = (mass: Grams, density: Density): Mm3 => (mass * MM3_PER_CM3) / density;
 /** Net weight of a small block where none is known: an assumption. */
 export const ASSUMED_BLOCK_GRAMS: Grams = 57;
 

@@ -2,6 +2,7 @@ export {
   ASSUMED_BLOCK_GRAMS,
   ASSUMED_DENSITY,
   massOf,
+  volumeOf,
   FIRMNESSES,
   KINDS,
   strengthOf,

@@ -1,11 +1,11 @@
 import { proxy, type Remote } from 'comlink';
 import PQueue from 'p-queue';
-import type { JudgedMaterial, Meant, Paint, Wanted } from '#core/cane';
+import type { JudgedMaterial, Meant, Most, Paint, Wanted } from '#core/cane';
 import { numberOf, useAnswer } from './answers.js';
 import { bridgeTo, inLine } from './bridge.js';
 import type { CaneWorker, Judged } from './cane.worker.js';
 import type { Wish } from './canePaint.js';
-import type { PlainCane, PlainPlan, PlainStep } from './canePlain.js';
+import type { PlainCane, PlainHave, PlainPlan, PlainStep } from './canePlain.js';
 import { fileName } from './names.js';
 
 export type { Judged } from './cane.worker.js';
@@ -102,6 +102,19 @@ export function usePlan(worked: WorkedCane | null, wanted: Wanted): PlainPlan | 
     worked && (() => askCanes((worker) => worker.backwards(worked.id, wanted))),
   );
   return wrong?.message ?? value ?? null;
+}
+
+/** The most slices that what one has gives; a sentence where that cannot be worked out. */
+export function useMost(
+  worked: WorkedCane | null,
+  thickness: number,
+  have: PlainHave,
+): { readonly most: Most | null; readonly wrong: string | null } {
+  const { value, wrong } = useAnswer(
+    ['most', stampsOf(worked), thickness, JSON.stringify(have)],
+    worked && (() => askCanes((worker) => worker.most(worked.id, thickness, have))),
+  );
+  return { most: value ?? null, wrong: wrong?.message ?? null };
 }
 
 const NOTHING: Judged = { warnings: [], feature: null, stop: null };

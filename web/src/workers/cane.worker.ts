@@ -1,10 +1,13 @@
 import { expose } from 'comlink';
 import {
   judge,
+  mostSlices,
   planBackwards,
   tracedFace,
   type JudgedMaterial,
+  type Have,
   type Meant,
+  type Most,
   type StopLine,
   type TracedArea,
   type Wanted,
@@ -19,6 +22,7 @@ import {
   type PlainPlan,
   type PlainStep,
   type PlainWarning,
+  type PlainHave,
 } from './canePlain.js';
 import { stop } from './long.js';
 import { keepComplaints } from './thrown.js';
@@ -68,6 +72,13 @@ const worker = {
   backwards(id: string, wanted: Wanted): PlainPlan | null {
     const cane = workedOf(id);
     return cane ? plainPlan(planBackwards(cane.cane.steps, wanted, cane.context), cane.context) : null;
+  },
+
+  /** The most slices that what one has gives; null where the cane was not sent. @throws Complaint where it cannot be */
+  most(id: string, thickness: number, { volumes, made, all }: PlainHave): Most | null {
+    const cane = workedOf(id);
+    const have: Have = { volumes: new Map(volumes), made: new Map(made), ...(all === undefined ? {} : { all }) };
+    return cane ? mostSlices(cane.cane.steps, thickness, have, cane.context) : null;
   },
 
   judge(id: string, materials: Readonly<Record<string, JudgedMaterial>>, meant?: Meant): Judged {

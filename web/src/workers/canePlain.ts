@@ -85,6 +85,13 @@ export interface PlainPlan {
   readonly each: number;
 }
 
+/** What one has to begin with: volumes, mm³ by material, and lengths of things that lie ready, mm by their ids. */
+export interface PlainHave {
+  readonly volumes: readonly (readonly [key: string, volume: number])[];
+  readonly made: readonly (readonly [id: string, length: number])[];
+  readonly all?: number;
+}
+
 const NOT_THERE = {
   there: false,
   width: 0,

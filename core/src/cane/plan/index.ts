@@ -6,6 +6,7 @@ export {
   type Wanted,
   type WrapNeed,
 } from './backwards.js';
+export { mostSlices, type Have, type Most, type RunsOut } from './most.js';
 export type { Taken } from './parts.js';
 export { reductionStages } from './reductionStages.js';
 export { usable, type Stage } from './rows.js';

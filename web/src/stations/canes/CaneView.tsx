@@ -214,6 +214,7 @@ export function CaneView(props: CaneViewProps): ReactElement {
       </Flex>
       <CaneStrip
         cane={cane}
+        worked={worked}
         plan={looked.plan}
         ofPart={editing.path.length > 0}
         materials={materials}

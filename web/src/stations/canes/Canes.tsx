@@ -7,7 +7,7 @@ import { FileWord } from '../../parts/FileWord.js';
 import { Empty, Reading } from '../../parts/Empty.js';
 import { Warning } from '../../parts/Warning.js';
 import { useKeys } from '../../state/keys.js';
-import { Second, Word } from '../../theme/pieces.js';
+import { Caption, Second, Word } from '../../theme/pieces.js';
 import { useBlendOf, useBlends, useCaneOf, useCanes, useMachines, useShelf } from '../../wire/queries.js';
 import { logOf, stripesOf, templateOf } from './beginnings.js';
 import { CaneView } from './CaneView.js';

@@ -15,10 +15,12 @@ import { Warning } from '../../../parts/Warning.js';
 import { useUnits, useView } from '../../../state/view.js';
 import { UNKNOWN_HEX } from '../../../theme/grey.js';
 import { Caption, Key, Rule, Second, Strip, Word } from '../../../theme/pieces.js';
+import type { WorkedCane } from '../../../workers/cane.js';
 import type { PlainPlan } from '../../../workers/canePlain.js';
 import type { CaneMaterial } from '../clay/materials.js';
 import { saveBuildSheet } from '../words/buildSheet.js';
 import { gramsOf, pathWords, slicesWords, startWords, volumesToRoll, wrapWords } from '../words/caneWords.js';
+import { FromWhatIHave } from './FromWhatIHave.js';
 import { MadeThing, useThere } from './MadeThing.js';
 import { Scrap } from './Scrap.js';
 
@@ -29,6 +31,7 @@ const SHORTER = 0.8;
 
 interface CaneStripProps {
   readonly cane: CaneAnswer;
+  readonly worked: WorkedCane | null;
   readonly plan: PlainPlan | string | null;
   /** it is the plan of a part that was opened, by itself */
   readonly ofPart: boolean;
@@ -65,6 +68,7 @@ export function CaneStrip({ plan, ...own }: CaneStripProps): ReactElement {
   return (
     <Strip aria-label="Clay and what to begin with">
       <ClayToRoll {...all} />
+      <FromWhatIHave {...all} />
       <Rule />
       <StartWith {...all} />
       <TooShort {...all} />
