@@ -3,6 +3,7 @@ import { showLength } from '#core/units';
 import { Clay, Length } from './fields.js';
 import { newId } from './first.js';
 import { SIZE, handle } from './handle.js';
+import { SameSize } from './SameSize.js';
 import type { StepView } from './view.js';
 
 export const log: StepView<StepOf<'log'>> = {
@@ -14,6 +15,7 @@ export const log: StepView<StepOf<'log'>> = {
     <>
       of <Clay of={of} />, <Length of={of} label="Diameter of the log" field="diameter" /> across,{' '}
       <Length of={of} label="Length of the log" field="length" /> long
+      <SameSize of={of} what="log" />
     </>
   ),
   handles: (step) => [handle(step, 'across', SIZE, step.diameter, (diameter) => ({ diameter }))],

@@ -7,6 +7,7 @@ import { newId } from './first.js';
 import { SIZE, handle } from './handle.js';
 import { log } from './log.js';
 import { Of } from './Of.js';
+import { SameSize } from './SameSize.js';
 import type { EditorProps, StepView } from './view.js';
 
 type Plug = StepOf<'plug'>;
@@ -69,6 +70,7 @@ function Fields(of: EditorProps<Plug>): ReactElement {
       />
       , {of.step.wound === 'rolled' ? <RolledUp of={of} /> : <LikeAFan of={of} />},{' '}
       <Length of={of} label="Length of the plug" field="length" /> long
+      <SameSize of={of} what="plug" />
       <Ready of={of} />
     </>
   );
