@@ -67,7 +67,7 @@ function planned(steps: readonly Step[]): { readonly plan: PlainPlan; readonly s
   const context = contextOf();
   const plan = plainPlan(planBackwards(steps, { slices: 40, thickness: 2 }, context), context);
   const worked = contextOf();
-  return { plan, sizes: runSteps(steps, worked).map((r, i) => plainStep(r, worked, i)) };
+  return { plan, sizes: runSteps(steps, worked).map((r, i, all) => plainStep(r, worked, i, all[i - 1])) };
 }
 
 describe('words for steps', () => {

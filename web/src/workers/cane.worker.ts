@@ -49,7 +49,7 @@ const worker = {
   keep,
   load(id: string, cane: PlainCane): PlainStep[] {
     const { results, context, stamps } = load(id, cane);
-    return results.map((result, i) => plainStep(result, context, stamps[i] ?? 0));
+    return results.map((result, i) => plainStep(result, context, stamps[i] ?? 0, results[i - 1]));
   },
   face: (id: string, at: number, size: number, every: number, paints: Wish['paints']): Promise<ImageData | null> =>
     face({ id, at, size, paints }, every),

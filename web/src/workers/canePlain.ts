@@ -2,9 +2,11 @@ import {
   acrossOf,
   areaOf,
   extentOf,
+  landingsOf,
   type BackwardsPlan,
   type CaneContext,
   type EndsRule,
+  type Landing,
   type Offcut,
   type Outline,
   type PartPlan,
@@ -43,6 +45,8 @@ export interface PlainStep {
   readonly length: number;
   readonly count: number;
   readonly round: boolean;
+  /** where its corners come from, after a press */
+  readonly landings?: readonly Landing[];
   readonly points: readonly (readonly [number, number])[];
   readonly amounts: Amounts;
 }
@@ -55,7 +59,7 @@ type Keyed<W> = W extends { readonly material: number }
 export type PlainWarning = Keyed<Warning>;
 
 /** How large a face is, as a ruler says it. */
-export type FaceSize = Pick<PlainStep, 'width' | 'height' | 'across' | 'round'>;
+export type FaceSize = Pick<PlainStep, 'width' | 'height' | 'across' | 'round' | 'landings'>;
 
 /** A cane that others take in: its steps, how large and how long it is after each, and what is taken of it. */
 export interface PlainPart {
@@ -114,11 +118,20 @@ function sizeIn(outline: Outline): FaceSize {
   return { width, height, across: acrossOf(outline), round: outline.round };
 }
 
-export function plainStep({ state, wrong }: StepResult, context: CaneContext, stamp: number): PlainStep {
+/** What becomes the corners of a face, where it was pressed to some. */
+function landedFrom(before: StepResult | undefined, { step }: StepResult): Pick<FaceSize, 'landings'> {
+  const landings = before?.state ? landingsOf(before.state.outline, step) : [];
+  return landings.length > 0 ? { landings } : {};
+}
+
+/** A step in plain figures. @param before the one before it, where there is one */
+export function plainStep(result: StepResult, context: CaneContext, stamp: number, before?: StepResult): PlainStep {
+  const { state, wrong } = result;
   if (!state) return { ...NOT_THERE, stamp, wrong: wrong?.message ?? null };
   const { outline, length, count } = state;
   return {
     ...sizeIn(outline),
+    ...landedFrom(before, result),
     stamp,
     wrong: null,
     there: true,
@@ -138,7 +151,7 @@ const plainPart = ({ name, path, results, stages, taken }: PartPlan): PlainPart 
   name,
   path,
   steps: results.map((r) => r.step),
-  sizes: results.map(sizeOf),
+  sizes: results.map((result, i) => ({ ...sizeOf(result), ...landedFrom(results[i - 1], result) })),
   stages,
   taken,
 });

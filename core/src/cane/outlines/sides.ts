@@ -65,6 +65,17 @@ export function sideTowards(outline: Outline, degrees: number): Side | null {
   return nearest ?? null;
 }
 
+/** Corners that a hand feels, counterclockwise. */
+export function cornersOf(outline: Outline): readonly Point[] {
+  const sides = sidesOf(outline);
+  return sides.flatMap((side, i) => {
+    const before = sides.at(i - 1) as Side;
+    const turnsLeft = whole(side.outwards - before.outwards) < 180;
+    const within = 180 - directionsApart(before.outwards, side.outwards);
+    return turnsLeft && within <= FELT ? [side.from] : [];
+  });
+}
+
 /**
  * Degrees in which the tip of a piece lies from its middle: the corner between the two longest straight sides, the
  * sharper one of those that are alike, else what lies on top. A quarter of a round has its tip where the middle of

@@ -246,7 +246,7 @@ function Ends({ cane, onChange }: Own): ReactElement {
 }
 
 /** To the bench, and to paper. */
-function WaysOn({ cane, plan, materials, machine }: Own): ReactElement {
+function WaysOn({ cane, worked, plan, materials, machine }: Own): ReactElement {
   const { units, coreMm, paper } = useView();
   const there = useThere();
   return (
@@ -258,7 +258,17 @@ function WaysOn({ cane, plan, materials, machine }: Own): ReactElement {
         fontSize="small"
         textAlign="left"
         onClick={() => {
-          void saveBuildSheet({ cane, plan, there, materials, own: machine, coreMm, units, size: paper });
+          void saveBuildSheet({
+            cane,
+            plan,
+            sizes: worked?.steps ?? [],
+            there,
+            materials,
+            own: machine,
+            coreMm,
+            units,
+            size: paper,
+          });
         }}
       >
         Build sheet as PDF

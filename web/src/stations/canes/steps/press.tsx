@@ -5,6 +5,7 @@ import { Degrees, Ratio, set } from './fields.js';
 import { newId } from './first.js';
 import { FIT, TURN, handle } from './handle.js';
 import { SHAPE_WORDS } from './shapeWords.js';
+import { landingWords } from './sideWords.js';
 import type { EditorProps, StepView } from './view.js';
 
 // the pad comes with the drawing library, and only who draws waits for that
@@ -68,5 +69,6 @@ export const press: StepView<Press> = {
         : [handle(step, 'wide for its height', FIT, to.ratio, (next) => ({ to: { ...to, ratio: next } }))];
     return [handle(step, 'turned', TURN, turn, (next) => ({ turn: next })), ...ratio];
   },
-  line: ({ to }) => `Press it to ${SHAPE_WORDS[to.shape]} from all sides, turn by turn, and do not roll it.`,
+  line: ({ to }, { landings }) =>
+    `Press it to ${SHAPE_WORDS[to.shape]} from all sides, turn by turn, and do not roll it.${landingWords(landings)}`,
 };

@@ -1,5 +1,5 @@
 import type { ReactElement } from 'react';
-import type { Stage, Step } from '#core/cane';
+import type { Landing, Stage, Step } from '#core/cane';
 import type { Mm, UnitSystem } from '#core/units';
 import type { CaneInside, MachineDto, ShelfAnswer } from '#contract';
 import type { PlainStep } from '../../../workers/canePlain.js';
@@ -71,6 +71,8 @@ export interface AtBench {
   readonly to: Mm;
   /** the sheet that is laid around, in words; empty where none is */
   readonly sheet: string;
+  /** where the corners of a shape come from that it is pressed to */
+  readonly landings: readonly Landing[];
 }
 
 /** What one begins with, to be put in words. */

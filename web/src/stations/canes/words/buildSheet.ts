@@ -4,16 +4,17 @@ import type { CaneAnswer, MachineDto } from '#contract';
 import { PT, PaperBook, type PaperPage } from '../../../parts/pdfPage.js';
 import type { Paper } from '../../../state/view.js';
 import { faceFile } from '../../../workers/cane.js';
-import type { PlainPlan } from '../../../workers/canePlain.js';
+import type { FaceSize, PlainPlan } from '../../../workers/canePlain.js';
 import { saveFile } from '../../../parts/saveFile.js';
 import { gramsOf, longWords, pathWords, slicesWords, startWords, volumesToRoll, wrapWords } from './caneWords.js';
 import type { CaneMaterial } from '../clay/materials.js';
 import { heapLine, heapsOf } from './scrapWords.js';
 import { stepTitle } from '../steps/index.js';
 import { partWords } from './caneSteps.js';
+import { sizeWords } from './sizeWords.js';
 
 /** mm of a face, and of the words below it; px of its picture. */
-const [FACE, WORDS] = [36, 15];
+const [FACE, WORDS] = [36, 18.6];
 const FACE_PX = 240;
 /** mm of the narrowest column that holds a face with its words. */
 const COLUMN = 44;
@@ -22,6 +23,8 @@ const COLUMN = 44;
 export interface BuildSheet {
   readonly cane: CaneAnswer;
   readonly plan: PlainPlan;
+  /** how large it is after each step */
+  readonly sizes: readonly FaceSize[];
   /** mm that is there of things that were made, by their ids */
   readonly there: ReadonlyMap<string, number>;
   readonly materials: ReadonlyMap<string, CaneMaterial>;
@@ -102,7 +105,7 @@ type Paints = Readonly<Record<string, Paint>>;
 
 /** The face after a step, with its words below. @param x mm from the left */
 async function writeFace(column: Column, sheet: BuildSheet, paints: Paints, at: number, x: number): Promise<void> {
-  const { cane, plan, units } = sheet;
+  const { cane, plan, sizes, units } = sheet;
   const [step, stage] = [cane.program.steps[at], plan.stages[at]];
   const picture = await faceFile({ id: cane.id, at, size: FACE_PX, paints });
   const { book, page, y } = column;
@@ -112,7 +115,11 @@ async function writeFace(column: Column, sheet: BuildSheet, paints: Paints, at: 
     page.page.drawImage(image, { x: x * PT, y: foot, width: FACE * PT, height: FACE * PT });
   }
   if (step) page.text(`${at + 1} ${stepTitle(step, units)}`, x, y + FACE + 4, SMALL, true);
-  const words = stage ? longWords(stage, units).split('; ') : [];
+  const reached = sizes[at];
+  const words = [
+    ...(reached ? [sizeWords(reached, units)] : []),
+    ...(stage ? longWords(stage, units).split('; ') : []),
+  ];
   words.forEach((part, n) => {
     page.text(part, x, y + FACE + 8 + 3.6 * n, TINY);
   });

@@ -80,6 +80,7 @@ function stepWords(row: Row, i: number, bench: BenchPlan): BenchWords[] {
     before: row.stages[i - 1],
     from: from.across,
     to: to.across,
+    landings: row.sizes[i]?.landings ?? [],
     sheet: wrap ? `${wrapWords(wrap, names, own, units)}. ` : '',
   };
   const long = stage && {
