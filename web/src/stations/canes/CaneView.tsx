@@ -186,7 +186,8 @@ export function CaneView(props: CaneViewProps): ReactElement {
     seen: cane.program.meant === 'glass' ? 'lit' : 'close',
   });
   const editing = useCaneEditing(cane);
-  const looked = useLookedAt(cane, editing, shelf, looking);
+  // at the bench clay is seen as it lies there
+  const looked = useLookedAt(cane, editing, shelf, making ? { ...looking, seen: 'close' } : looking);
   const refusal = useRefusal(`/api/canes/${cane.id}`);
   const look = (part: Partial<Looking>): void => {
     setLooking({ ...looking, ...part });
@@ -194,11 +195,8 @@ export function CaneView(props: CaneViewProps): ReactElement {
   useCaneKeys(cane.id, editing, making, () => {
     look({ trueSize: !looking.trueSize });
   });
-  const { worked, materials, paints } = looked.bench;
-  if (making)
-    return (
-      <MakeCane cane={cane} worked={worked} materials={materials} paints={paints} shelf={shelf} machines={machines} />
-    );
+  const { worked, materials } = looked.bench;
+  if (making) return <MakeCane cane={cane} bench={looked.bench} shelf={shelf} machines={machines} />;
   return (
     <Grid templateColumns="minmax(0, 1fr) 290px" height="100%" minHeight={0}>
       <Flex direction="column" gap={4} padding={5} overflow="auto" minWidth={0}>

@@ -9,6 +9,7 @@ import { useUnits } from '../../../state/view.js';
 import { Second, Word } from '../../../theme/pieces.js';
 import { FillWords } from './FillWords.js';
 import {
+  asGround,
   clayArea,
   firstFill,
   groupName,
@@ -38,6 +39,7 @@ interface GroupProps extends Own {
   readonly fill: Fill;
   readonly onFill: (fill: Fill) => void;
   readonly onOut: () => void;
+  readonly onGround: () => void;
 }
 
 /** How much clay some regions are. */
@@ -55,7 +57,7 @@ function GroupSize({ group, fill, step, materials }: GroupProps): ReactElement {
 
 /** Regions that are filled alike: with what, and how much clay that is. */
 function Group(props: GroupProps): ReactElement {
-  const { group, fill, materials, blends, canes, step, onOpen, onFill, onOut } = props;
+  const { group, fill, materials, blends, canes, step, onOpen, onFill, onOut, onGround } = props;
   const kind = kindIn(fill);
   const name = group[0]?.name ?? '';
   const there = { of: 1, blend: blends.length, cane: canes.length };
@@ -88,6 +90,14 @@ function Group(props: GroupProps): ReactElement {
         <>
           {' '}
           ·{' '}
+          {group.length === 1 && (
+            <>
+              <Word aria-label={`Make ${name} the ground`} onClick={onGround}>
+                as ground
+              </Word>{' '}
+              ·{' '}
+            </>
+          )}
           <Word aria-label={`Take ${name} out`} onClick={onOut}>
             out
           </Word>
@@ -131,6 +141,9 @@ export function Regions({ each, onChange, ...own }: RegionsProps): ReactElement 
               }}
               onOut={() => {
                 onChange(without(step, group));
+              }}
+              onGround={() => {
+                if (group[0]) onChange(asGround(step, group[0]));
               }}
             />
           )}

@@ -87,10 +87,13 @@ function FromFile({ taking }: { readonly taking: Taking }): ReactElement {
   );
 }
 
+interface Coloured {
+  readonly colourOf: (region: Region) => string;
+}
+
 /** Outlines drawn by hand. */
-function ByHand({ step, materials, onChange }: Own): ReactElement {
+function ByHand({ step, materials, colourOf, onChange }: Own & Pick<Coloured, 'colourOf'>): ReactElement {
   const [drawing, setDrawing] = useState(false);
-  const colourOf = ({ fill }: Region): string => materials.get(keyIn(fill))?.hexes[0] ?? UNKNOWN_HEX;
   return (
     <>
       <Word
@@ -144,6 +147,7 @@ export default function TemplateEditor(props: Own): ReactElement {
   const paper = useView((s) => s.paper);
   const [each, setEach] = useState(false);
   const taking = useTaking(props);
+  const colourOf = ({ fill }: Region): string => materials.get(keyIn(fill))?.hexes[0] ?? UNKNOWN_HEX;
   const resize = (mm: number): void => {
     const next = asWide(step, mm);
     if (next !== step) onChange(next);
@@ -169,9 +173,10 @@ export default function TemplateEditor(props: Own): ReactElement {
       <Box fontSize="small" lineHeight={1.9} marginTop={2}>
         <FromFile taking={taking} />
         <br />
-        <ByHand {...props} />
+        <ByHand {...props} colourOf={colourOf} />
         <FitBeside
           step={step}
+          colourOf={colourOf}
           canes={canes}
           onHeight={(height) => {
             resize((widthOf(step) * height) / heightOf(step));

@@ -33,9 +33,11 @@ import { wrap } from './wrap.js';
 
 export { Of } from './Of.js';
 export { handleText } from './handle.js';
+export { TemplatePicture } from './TemplatePicture.js';
+export { heightOf, keyIn, widthOf } from './templateMoves.js';
 export { SHAPE_WORDS, TURN_WORDS } from './shapeWords.js';
 export { settingWords } from './sheetWords.js';
-export type { AtBench, Beginning, CaneChoice, EditorProps, Handle, Marks } from './view.js';
+export type { AtBench, Beginning, CaneChoice, Drawing, EditorProps, Handle, Marks } from './view.js';
 
 /** How each kind of step is shown, in the order in which it is offered: one that is missing does not compile. */
 const VIEWS: { readonly [K in Do]: StepView<StepOf<K>> } = {

@@ -1,8 +1,9 @@
 import { Suspense, lazy } from 'react';
-import type { Region, StepOf } from '#core/cane';
+import type { StepOf } from '#core/cane';
 import { showLength, showSize } from '#core/units';
 import { newId } from './first.js';
-import { clayArea, groupName, groupsOf, heightOf, isGround, keyIn, widthOf } from './templateMoves.js';
+import { laidOf } from './templateBuild.js';
+import { clayArea, fillName, groupName, groupsOf, heightOf, isGround, widthOf } from './templateMoves.js';
 import type { Beginning, StepView } from './view.js';
 
 // the drawing pad comes with it, and only who draws waits for that
@@ -16,17 +17,12 @@ const SMALL = 10;
 const sizeOf = (step: Template, { units, length }: Beginning): string =>
   `template, ${showSize(widthOf(step), heightOf(step), units)}, ${showLength(length, units)} long`;
 
-function fillName({ fill }: Region, { names }: Beginning): string {
-  if ('cane' in fill) return fill.cane.name ?? 'a cane';
-  return names(keyIn(fill));
-}
-
 /** Every region in the order of the drawing, regions that are filled alike as one: with what, and how large. */
 function regionsWords(step: Template, beginning: Beginning): string {
   return groupsOf(step.regions, false)
     .map((group) => {
       const area = clayArea(step, group);
-      const filled = group[0] ? fillName(group[0], beginning) : '';
+      const filled = group[0] ? fillName(group[0].fill, beginning.names) : '';
       return `${groupName(group, isGround(step, group))} of ${filled}, ${area.toFixed(area < SMALL ? 1 : 0)} mm²`;
     })
     .join('; ');
@@ -60,4 +56,5 @@ export const template: StepView<Template> = {
     </Suspense>
   ),
   begins: (step, beginning) => `${sizeOf(step, beginning)}; ${regionsWords(step, beginning)}`,
+  laid: laidOf,
 };

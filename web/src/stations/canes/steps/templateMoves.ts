@@ -1,5 +1,5 @@
 import { keyOf, materialIn, ofBlend, ofClay } from '#core/material';
-import { seenAreas, type Fill, type Region, type Step } from '#core/cane';
+import { extentOf, seenAreas, signedArea, type Fill, type Region, type Step } from '#core/cane';
 import { Complaint } from '#core/units';
 import { deltaE, readColour } from '#core/colour';
 import type { ShelfAnswer } from '#contract';
@@ -137,3 +137,28 @@ export function firstFill(
   if (kind === 'blend') return blends[0] ? { blend: keyOf(ofBlend(blends[0].revisionId)), degrees: 90 } : null;
   return canes[0] ? { cane: { ref: canes[0].revisionId, name: canes[0].name }, degrees: 0 } : null;
 }
+
+/** What fills a region, in words. @param names of materials by their keys */
+export const fillName = (fill: Fill, names: (key: string) => string): string =>
+  'cane' in fill ? (fill.cane.name ?? 'a cane') : names(keyIn(fill));
+
+/** The regions in the order of building: the ground, then all others from the left, as they are laid. */
+export function orderOf({ regions }: Template): readonly Region[] {
+  const [ground] = regions;
+  return [...regions]
+    .map((region) => ({ region, from: extentOf({ points: region.points, round: false }).left }))
+    .sort((a, b) => Number(b.region === ground) - Number(a.region === ground) || a.from - b.from)
+    .map(({ region }) => region);
+}
+
+/** The template with one of its regions as the ground: its outline is that of the cane then, the old ground is out. */
+export function asGround(step: Template, region: Region): Template {
+  const [ground] = step.regions;
+  return { ...step, regions: [region, ...step.regions.filter((r) => r !== region && r !== ground)] };
+}
+
+/** mm² within the outline of the template. */
+export const wholeArea = (step: Template): number => {
+  const [ground] = step.regions;
+  return ground ? Math.abs(signedArea(ground.points)) : 0;
+};

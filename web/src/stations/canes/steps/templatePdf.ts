@@ -1,20 +1,10 @@
-import { extentOf, outlineOf, type Step } from '#core/cane';
+import { extentOf, outlineOf } from '#core/cane';
 import { showLength, type UnitSystem } from '#core/units';
 import { PaperBook } from '../../../parts/pdfPage.js';
 import type { Paper } from '../../../state/view.js';
 import { saveFile } from '../../../parts/saveFile.js';
 import type { CaneMaterial } from '../clay/materials.js';
-
-type Template = Extract<Step, { do: 'template' }>;
-
-/** Below the drawing: what each number is, from the left, as it is laid. */
-function orderOf({ regions }: Template): Template['regions'] {
-  const [ground] = regions;
-  return [...regions]
-    .map((region) => ({ region, from: extentOf({ points: region.points, round: false }).left }))
-    .sort((a, b) => Number(b.region === ground) - Number(a.region === ground) || a.from - b.from)
-    .map(({ region }) => region);
-}
+import { fillName, orderOf, type Template } from './templateMoves.js';
 
 /** The template on paper at true size, every region with a number, and the order to build them in from one side. */
 export async function saveTemplatePdf(
@@ -53,12 +43,11 @@ export async function saveTemplatePdf(
     9,
   );
   for (const [i, region] of order.entries()) {
-    const { fill } = region;
-    const what = 'cane' in fill ? fill.cane.name : materials.get('of' in fill ? fill.of : fill.blend)?.name;
+    const what = fillName(region.fill, (key) => materials.get(key)?.name ?? '');
     y += LINE;
     if (y > book.top + book.room.height) [words, y] = [book.next(), book.top];
     words.text(
-      `${region === ground ? '–' : i} ${region === ground ? 'ground' : region.name}: ${what ?? ''}`,
+      `${region === ground ? '–' : i} ${region === ground ? 'ground' : region.name}: ${what}`,
       book.left,
       y,
       8,

@@ -1,5 +1,5 @@
 import type { ReactElement } from 'react';
-import type { Landing, Stage, Step } from '#core/cane';
+import type { Landing, Stage, Step, StepOf } from '#core/cane';
 import type { Mm, UnitSystem } from '#core/units';
 import type { CaneInside, MachineDto, ShelfAnswer } from '#contract';
 import type { PlainStep } from '../../../workers/canePlain.js';
@@ -75,9 +75,27 @@ export interface AtBench {
   readonly landings: readonly Landing[];
 }
 
+/** A drawing while it is built: what stands by then, and what is laid now, by the ids of its regions. */
+export interface Drawing {
+  readonly step: StepOf<'template'>;
+  readonly standing: readonly string[];
+  readonly now: string;
+}
+
+/** A piece that a beginning is built of, as the bench says it. */
+export interface Laid {
+  readonly title: string;
+  readonly line: string;
+  readonly figure: string;
+  readonly of: string;
+  readonly drawing: Drawing;
+}
+
 /** What one begins with, to be put in words. */
 export interface Beginning {
   readonly names: (key: string) => string;
+  /** g/cm³ of materials by their keys; left out: as is assumed */
+  readonly densities?: ((key: string) => number | undefined) | undefined;
   readonly own: MachineDto | undefined;
   readonly units: UnitSystem;
   /** of the piece */
@@ -113,6 +131,8 @@ export interface StepView<S extends Step> {
   readonly caution?: string;
   /** what one begins with */
   begins?(step: S, beginning: Beginning): string;
+  /** what that is built of, piece by piece; left out: it is one piece */
+  laid?(step: S, beginning: Beginning): readonly Laid[];
   /** the step as it was edited, its values made to fit. @param now the cane after the step as it was */
   mended?(before: S, next: S, now: PlainStep): S;
 }

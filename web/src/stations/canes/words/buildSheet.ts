@@ -9,7 +9,7 @@ import { saveFile } from '../../../parts/saveFile.js';
 import { gramsOf, longWords, pathWords, slicesWords, startWords, volumesToRoll, wrapWords } from './caneWords.js';
 import type { CaneMaterial } from '../clay/materials.js';
 import { heapLine, heapsOf } from './scrapWords.js';
-import { stepTitle } from '../steps/index.js';
+import { stepTitle, viewOf } from '../steps/index.js';
 import { partWords } from './caneSteps.js';
 import { sizeWords } from './sizeWords.js';
 
@@ -72,8 +72,21 @@ class Column {
   }
 }
 
+/** What the cane begins with, piece by piece, where it is built of several. */
+function writeLaid(column: Column, { materials, own, units }: BuildSheet, { step, length }: Start): void {
+  const beginning = {
+    names: (key: string): string => materials.get(key)?.name ?? '…',
+    densities: (key: string): number | undefined => materials.get(key)?.density,
+    ...{ own, units, length },
+  };
+  for (const { title, line, figure, of } of viewOf(step.do).laid?.(step, beginning) ?? [])
+    column.line(`   ${figure} ${of}, ${title}: ${line}`, SMALL);
+}
+type Start = PlainPlan['starts'][number];
+
 /** What is made first, what the cane begins with, and what is left over. */
-function writeClay(column: Column, { cane, plan, there, materials, own, coreMm, units }: BuildSheet): void {
+function writeClay(column: Column, sheet: BuildSheet): void {
+  const { cane, plan, there, materials, own, coreMm, units } = sheet;
   const names = (key: string): string => materials.get(key)?.name ?? '…';
   const { mixed, total } = gramsOf(volumesToRoll(plan, there), materials);
   const each = showLength(cane.sliceMm, units);
@@ -82,7 +95,10 @@ function writeClay(column: Column, { cane, plan, there, materials, own, coreMm, 
   if (first.length > 0) column.line(`To make first: ${first.join(', ')}.`);
   column.gap();
   column.line('Start with', TITLE, true);
-  for (const start of plan.starts) column.line(`– ${startWords(start, names, own, units)}${pathWords(start.path)}`);
+  for (const start of plan.starts) {
+    column.line(`– ${startWords(start, names, own, units)}${pathWords(start.path)}`);
+    if (start.path.length === 0) writeLaid(column, sheet, start);
+  }
   for (const wrap of plan.wraps) column.line(`– ${wrapWords(wrap, names, own, units)}${pathWords(wrap.path)}`);
   column.gap();
   column.line(`Scrap, for cores of ${showLength(coreMm, units)}`, TITLE, true);

@@ -5,8 +5,8 @@ import type { BenchWords } from '../../../parts/BenchSteps.js';
 import type { FaceSize, PlainPart, PlainPlan } from '../../../workers/canePlain.js';
 import { isCut, startWords, wrapWords } from './caneWords.js';
 import { cutLine } from '../steps/endsWords.js';
-import { stepTitle, viewOf } from '../steps/index.js';
-import { isDrawn, madeFor, piecesOf, takenWords } from './partSteps.js';
+import { stepTitle, viewOf, type Drawing } from '../steps/index.js';
+import { isDrawn, piecesOf, takenWords } from './partSteps.js';
 import { isOtherSize, sizeWords } from './sizeWords.js';
 import { sliceLine } from './sliceWords.js';
 
@@ -20,15 +20,20 @@ const cutStep = (stage: Stage, units: UnitSystem): BenchWords => ({
 
 const REST = 20;
 
-/** A step at the bench, and which face of the cane it leads to. */
+/** A step at the bench, and which face it leads to: of the cane, or of one that it takes in. */
 export interface CaneWords extends BenchWords {
   readonly face: number;
+  /** the cane that is taken in, with which `face` it is one of */
+  readonly part?: PlainPart;
+  /** a drawing while it is built, instead of a face */
+  readonly drawing?: Drawing;
 }
 
 /** What the words of a bench are made of. */
 export interface BenchPlan {
   readonly plan: PlainPlan;
   readonly names: (key: string) => string;
+  readonly densities?: (key: string) => number | undefined;
   readonly own: MachineDto | undefined;
   readonly units: UnitSystem;
 }
@@ -45,15 +50,19 @@ const NO_SIZE: FaceSize = { width: 0, height: 0, across: 0, round: false };
 const samePath = (one: readonly string[], other: readonly string[]): boolean => one.join('›') === other.join('›');
 
 /** What one begins with. */
-function beginWords({ plan, names, own, units }: BenchPlan, path: readonly string[], title: string): BenchWords[] {
+function beginWords(bench: BenchPlan, path: readonly string[], title: string): (BenchWords & Partial<CaneWords>)[] {
+  const { plan, names, densities, own, units } = bench;
   return plan.starts
     .filter((start) => samePath(start.path, path))
-    .map((start) => ({
-      title,
-      line: `${startWords(start, names, own, units)}.`,
-      figure: showLength(start.length, units),
-      of: start.count > 1 ? `long, ${start.count} of them` : 'long',
-    }));
+    .flatMap((start) => [
+      {
+        title,
+        line: `${startWords(start, names, own, units)}.`,
+        figure: showLength(start.length, units),
+        of: start.count > 1 ? `long, ${start.count} of them` : 'long',
+      },
+      ...(viewOf(start.step.do).laid?.(start.step, { names, densities, own, units, length: start.length }) ?? []),
+    ]);
 }
 
 /** The size to reach, where a step leads to another one and does not say it itself. */
@@ -100,7 +109,7 @@ function cutTitle(part: PlainPart): string {
 
 /** All of a part: what it begins with, its own steps, and how it is cut for what takes it in. */
 export function partWords(part: PlainPart, bench: BenchPlan): CaneWords[] {
-  const { units, plan } = bench;
+  const { units } = bench;
   const pieces = piecesOf(part);
   const cut: BenchWords = {
     title: cutTitle(part),
@@ -108,13 +117,12 @@ export function partWords(part: PlainPart, bench: BenchPlan): CaneWords[] {
     figure: String(pieces),
     of: pieces > 1 ? 'pieces' : 'piece',
   };
-  const all = [
-    ...beginWords(bench, part.path, 'begin'),
-    ...part.steps.flatMap((_, i) => stepWords(part, i, bench)),
-    cut,
+  const all: Omit<CaneWords, 'part'>[] = [
+    ...beginWords(bench, part.path, 'begin').map((words) => ({ ...words, face: 0 })),
+    ...part.steps.flatMap((_, i) => stepWords(part, i, bench).map((words) => ({ ...words, face: i }))),
+    { ...cut, face: part.steps.length - 1 },
   ];
-  const face = madeFor(part, plan);
-  return all.map((words) => ({ ...words, title: `${part.name}: ${words.title}`, face }));
+  return all.map((words) => ({ ...words, title: `${part.name}: ${words.title}`, part }));
 }
 
 /** The cane as it is to be made. */

@@ -1,6 +1,6 @@
 import type { Taken } from '#core/cane';
 import { showLength, type UnitSystem } from '#core/units';
-import type { PlainPart, PlainPlan } from '../../../workers/canePlain.js';
+import type { PlainPart } from '../../../workers/canePlain.js';
 import { stepTitle, viewOf } from '../steps/index.js';
 
 /** Lengths that differ by less than this share are the same. */
@@ -26,11 +26,3 @@ export function takenWords(taken: Taken, units: UnitSystem): string {
 
 /** Pieces that are cut off a part in all. */
 export const piecesOf = ({ taken }: PlainPart): number => taken.reduce((sum, t) => sum + t.count, 0);
-
-/** The step of the cane itself that a part is made for, by its place. */
-export function madeFor(part: PlainPart, plan: Pick<PlainPlan, 'parts'>): number {
-  const [first] = part.taken;
-  if (!first) return 0;
-  const user = plan.parts.find((p) => p !== part && p.path.join() === first.path.join());
-  return user ? madeFor(user, plan) : first.at;
-}
