@@ -25,7 +25,7 @@ function benchOf(page: Page) {
     /** Takes out the chosen step until so many are left. */
     leave: async (count: number): Promise<void> => {
       for (let now = await row.getByRole('listitem').count(); now > count; now--) {
-        await page.getByRole('button', { name: 'take out' }).click();
+        await page.getByRole('button', { name: 'take out' }).press('Enter');
         await expect(row.getByRole('listitem')).toHaveCount(now - 1);
       }
     },
@@ -45,10 +45,12 @@ async function benchLengths(page: Page): Promise<{ readonly title: string; reado
   const heading = page.getByRole('main').getByRole('heading').first();
   for (let i = 0; i < 60; i++) {
     const title = (await heading.textContent()) ?? '';
-    seen.push({ title, text: (await page.getByRole('main').textContent()) ?? '' });
+    const text = (await page.getByRole('main').textContent()) ?? '';
+    seen.push({ title, text });
     if (title === 'Slice') return seen;
     await page.keyboard.press(' ');
-    await expect(heading).not.toHaveText(title);
+    // steps of one kind have one title, but no two have all words in common
+    await expect.poll(() => page.getByRole('main').textContent()).not.toBe(text);
   }
   return seen;
 }
@@ -119,7 +121,7 @@ test('one spot is built once and drawn to two sizes; an edge lies along a stretc
   await bench.fill('Diameter of the log', '40 mm');
   await bench.add('Set in');
   await bench.fill('Diameter of the hole', '8 mm');
-  await page.getByRole('button', { name: 'copy', exact: true }).click();
+  await page.getByRole('button', { name: 'copy', exact: true }).press('Enter');
   await bench.fill('Diameter of the hole', '4 mm');
   await bench.fill('To the right of the middle', '10 mm');
   await bench.add('Lay along a stretch');
@@ -166,6 +168,104 @@ test('a ring takes one of each that is picked, built like its own rods', async (
   await expect(bench.step(/^Step 4: Ring of 6/)).toContainText('mm long');
   const strip = page.getByLabel('Clay and what to begin with');
   for (const name of ['Beetroot', 'Leek', 'Squash']) await expect(strip).toContainText(`log of ${name}`);
+});
+
+/** A leaf with a rib and four bands, as somebody draws it: one of the bands juts out of the leaf. */
+const SAVOY = `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 48 60">
+  <path fill="#4F7F45" d="M24 2C36 8 44 20 42 36C41 50 34 56 24 58C14 56 7 50 6 36C4 20 12 8 24 2Z"/>
+  <path fill="#93B84C" d="M26 24L38 16L38 19L26 28Z"/><path fill="#93B84C" d="M22 24L10 16L10 19L22 28Z"/>
+  <path fill="#93B84C" d="M26 40L37 32L37 35L26 44Z"/><path fill="#93B84C" d="M22 40L11 32L11 35L22 44Z"/>
+  <path fill="#7B1E4B" d="M23 12H25L26 54H22Z"/>
+</svg>`;
+/** Where the spots lie, and how large each is, mm. */
+const SPOTS = [
+  [-9, 6, 5],
+  [9, 5, 4.5],
+  [-10, -8, 4],
+  [10, -9, 3.5],
+  [-8, -17, 3],
+  [8, -18, 2.5],
+] as const;
+
+test('a savoy leaf after a drawing: a fan plug for its rib, bands, one spot drawn to six sizes, an edge', async ({
+  page,
+  sledge,
+}) => {
+  const bench = benchOf(page);
+  await test.step('a fan plug of a blend is the rib', async () => {
+    await page.goto(`${sledge.url}/canes`);
+    await page.getByRole('button', { name: 'Begin with Pea petal' }).click();
+    await expect(bench.row).toBeVisible();
+    await bench.leave(2);
+    await bench.pick('How it is wound', 'folded like a fan');
+    await bench.fill('Name of the cane', 'Fan rib');
+    await expect(
+      page.getByRole('button', { name: 'Saved' }).or(page.getByText('Saved', { exact: true })),
+    ).toBeVisible();
+  });
+  await test.step('the largest line of the drawing is the leaf, the others are its regions', async () => {
+    await page.getByRole('button', { name: 'all canes' }).click();
+    await page.getByRole('button', { name: 'a template after a drawing' }).click();
+    await expect(bench.row).toBeVisible();
+    await page
+      .getByLabel('A drawing as SVG')
+      .setInputFiles({ name: 'savoy.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(SAVOY) });
+    const regions = page.getByRole('list', { name: 'Regions' });
+    await expect(regions.getByRole('listitem')).toHaveCount(3);
+    await bench.fill('Width of the template', '44 mm');
+    const rib = regions.getByRole('listitem').last();
+    await rib.getByRole('combobox').first().selectOption({ label: 'a cane' });
+    await rib.getByRole('combobox').nth(1).selectOption({ label: 'Fan rib' });
+    await expect(rib).toContainText('Fan rib');
+  });
+  await test.step('one spot is built, and set in at six sizes', async () => {
+    await bench.add('Set in');
+    await page.getByRole('button', { name: 'Open What is set in' }).click();
+    await bench.add('Wrap');
+    await bench.fill('Thickness of the wrap', '0.6 mm');
+    await page.getByRole('button', { name: 'Template', exact: true }).click();
+    await bench.step(/^Step 2: /).click();
+    for (const [i, [x, y, across]] of SPOTS.entries()) {
+      if (i > 0) await page.getByRole('button', { name: 'copy', exact: true }).press('Enter');
+      await expect(bench.row.getByRole('listitem')).toHaveCount(3 + i);
+      await bench.fill('Diameter of the hole', `${across} mm`);
+      await bench.fill('To the right of the middle', `${x} mm`);
+      await bench.fill('Above the middle', `${y} mm`);
+    }
+  });
+  await test.step('an edge lies along a stretch, and it is reduced', async () => {
+    await bench.add('Lay along a stretch');
+    await bench.fill('Where it begins', '20');
+    await bench.fill('Where it ends', '160');
+    await bench.add('Reduce');
+    await bench.fill('Reduce to', '26 mm');
+    // 40 slices of 2 mm
+    await expect(bench.step(/^Step 9: Reduce to 26 mm/)).toContainText('80 mm long');
+  });
+  await test.step('the bench builds the spot once, the leaf from its left side, and says all lengths', async () => {
+    const lengths: string[] = [];
+    for (let i = 1; i <= 9; i++) {
+      const text = await figuresOf(page, new RegExp(`^Step ${i}: `));
+      lengths.push(/([\d.]+) mm long/.exec(text)?.[1] ?? '');
+    }
+    await page.getByRole('link', { name: /^To the bench/ }).click();
+    const done = await benchLengths(page);
+    const titles = done.map((d) => d.title);
+    expect(titles.filter((t) => t.endsWith(': begin'))).toHaveLength(2);
+    const spot = done.find((d) => d.text.includes('drawn to 5 mm across'))?.text ?? '';
+    for (const [, , across] of SPOTS) expect(spot).toContain(`drawn to ${across} mm across`);
+    const laid = done.filter((d) => d.text.includes('Lay it against what stands.'));
+    expect(laid).toHaveLength(5);
+    expect(titles.filter((t) => t === 'fill the ground')).toHaveLength(1);
+    const setIn = done.filter((d) => d.title.startsWith('Set in'));
+    expect(setIn).toHaveLength(6);
+    // set in, the leaf is as long as the row says, to whole millimetres there
+    for (const { text } of setIn) {
+      const long = Number(/([\d.]+) mmlong/.exec(text)?.[1]);
+      expect(Math.abs(long - Number(lengths[1]))).toBeLessThan(0.6);
+    }
+    expect(done.find((d) => d.title === 'Reduce to 26 mm')?.text).toContain(`${lengths[8]} mm of it without its ends`);
+  });
 });
 
 test('a lace of six tints is seen against the light and stopped where its walls begin to bleed', async ({
