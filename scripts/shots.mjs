@@ -125,7 +125,7 @@ const VIEWS = {
   },
   canes: async () => {
     await open('canes');
-    await card('Woven basket, straw');
+    await card('Cold-frame lace');
     await page.locator('canvas[data-painted]').nth(8).waitFor();
     await page.waitForTimeout(2500);
   },
