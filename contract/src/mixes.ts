@@ -102,6 +102,13 @@ export interface MixCard {
   readonly possibleGrams: number;
 }
 
+/** GET /api/glass: mixes that are mostly translucent, a few of all their hues, and what they rest on. */
+export interface GlassAnswer {
+  /** revisions of the mixes, a few of them */
+  readonly glass: readonly string[];
+  readonly referenced: readonly RevisionAnswer[];
+}
+
 /** GET /api/mixes?search=&now=&sort=&offset=&limit= */
 export interface MixListAnswer {
   readonly total: number;

@@ -1,6 +1,6 @@
-import { ofClay, ofMix } from '#core/material';
+import { ofClay, ofMix, type Mixable } from '#core/material';
 import fc from 'fast-check';
-import type { ClayDto, MixAnswer, MixDto, MixListAnswer, ShelfAnswer } from '#contract';
+import type { ClayDto, GlassAnswer, MixAnswer, MixDto, MixListAnswer, ShelfAnswer } from '#contract';
 import { WordSearch } from '../src/mixes/wordSearch.js';
 import { Api, block, clay, line, mix } from './api.js';
 
@@ -177,6 +177,33 @@ test('whatever was changed, taken back and done again, the board is that of a fr
     { numRuns: 12 },
   );
   expect(saved).toBeGreaterThan(0);
+});
+
+test('glass is what is mostly translucent, a few of all hues, with what it rests on', async () => {
+  const api = await Api.open();
+  try {
+    const own = (await api.put('lines', line('Clearpane'))).body;
+    const clear = (await api.put('clays', { ...clay(own.id, 'Clearpane', 'E4E0D2'), kind: 'translucent' as const }))
+      .body;
+    const beet = (await api.put('clays', clay(own.id, 'Beetroot', '7B1E4B'))).body;
+    const made = async (name: string, ...parts: readonly (readonly [string, Mixable])[]): Promise<string> => {
+      const { body } = await api.put('mixes', mix(name, ...parts));
+      return (body as unknown as MixAnswer).revisions.at(-1)!.id;
+    };
+    const tint = await made('Beet glass', ['8', ofClay(clear.id)], ['1/4', ofClay(beet.id)]);
+    const paler = await made('Beet mist', ['1', ofMix(tint)], ['2', ofClay(clear.id)]);
+    await made('Half and half', ['1', ofClay(clear.id)], ['2', ofClay(beet.id)]);
+    for (let i = 0; i < 9; i++) await made(`Tint ${i}`, ['8', ofClay(clear.id)], [`1/${i + 2}`, ofClay(beet.id)]);
+    const { glass, referenced } = (await api.get<GlassAnswer>('/api/glass')).body;
+    expect(glass).toHaveLength(6);
+    expect(new Set(glass).size).toBe(6);
+    const names = referenced.map((r) => r.mixName);
+    expect(names).not.toContain('Half and half');
+    if (glass.includes(paler)) expect(referenced.map((r) => r.id)).toContain(tint);
+    for (const id of glass) expect(referenced.map((r) => r.id)).toContain(id);
+  } finally {
+    await api.close();
+  }
 });
 
 describe('the search in words', () => {

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { signedArea, type Region, type Step } from '#core/cane';
-import { materialIn } from '#core/material';
+import { keyOf, materialIn, ofClay } from '#core/material';
 import type { CaneFile } from '#core/formats';
 import { coloursFor, keysHere, logOf, newCane, stripesOf, templateOf } from '../src/stations/canes/beginnings.js';
 import { inSlice, slicesOn } from '../src/stations/canes/faces/laid.js';
@@ -22,7 +22,7 @@ import {
 import { withOneSlice } from '../src/stations/canes/editing/oneSlice.js';
 import { SHELF, clayId } from './kitchen.js';
 
-const colours = coloursFor(SHELF, []);
+const colours = coloursFor(SHELF, [], ['tint']);
 if (!colours) throw new Error('no colours');
 
 describe('a cane that is begun', () => {
@@ -31,7 +31,15 @@ describe('a cane that is begun', () => {
     const light = (key: string): number =>
       [0, 2, 4].reduce((sum, i) => sum + parseInt(hex(key).slice(i, i + 2), 16), 0);
     expect(light(colours.light)).toBeGreaterThan(light(colours.dark) + 200);
-    expect(coloursFor({ ...SHELF, clays: [] }, [])).toBeNull();
+    expect(coloursFor({ ...SHELF, clays: [] }, [], [])).toBeNull();
+  });
+
+  test('a lace gets glass alone: tinted mixes, and clear clay after them', () => {
+    expect(colours?.glass).toEqual(['mix:tint', keyOf(ofClay(clayId('Clearpane')))]);
+    const many = coloursFor(SHELF, [], ['1', '2', '3', '4', '5', '6', '7']);
+    expect(many?.glass).toHaveLength(6);
+    const opaque = SHELF.clays.filter((c) => c.kind !== 'translucent');
+    expect(coloursFor({ ...SHELF, clays: opaque }, [], [])?.glass).toEqual([]);
   });
 
   test('gets a name that is not taken, whatever letters it is written in', () => {

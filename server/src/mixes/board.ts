@@ -44,6 +44,9 @@ const SORTS = Object.keys(ORDERS) as MixSort[];
 /** More stale mixes than this are cheaper to sort anew than to put in one by one. */
 const MOST_INSERTED = 100;
 
+/** From this share of translucent clay on, by mass, a mix is glass: an assumption. */
+const MOSTLY = 0.5;
+
 /** Where `mix` belongs in a sorted list. */
 function placeOf(mix: Worked, list: readonly Worked[], order: Order): number {
   let [low, high] = [0, list.length];
@@ -117,6 +120,18 @@ export class Board implements OnApplicationBootstrap, OnApplicationShutdown {
         .slice(offset, offset + limit)
         .map((mix) => ({ ...mix.card, possibleGrams: untilGone(mix, left).grams })),
     };
+  }
+
+  /** Revisions of mixes that are mostly translucent, so many of all their hues. */
+  glass(most: number): string[] {
+    const all = this.shown('hue', false).mixes.filter((mix) => this.isGlass(mix));
+    const count = Math.min(most, all.length);
+    return Array.from({ length: count }, (_, i) => all[Math.floor((i * all.length) / count)]!.card.revisionId);
+  }
+
+  private isGlass({ shares }: Worked): boolean {
+    const clear = shares.filter(({ clay }) => this.studio.one('clay', clay.id)?.kind === 'translucent');
+    return clear.reduce((sum, { mass }) => sum + mass, 0) > MOSTLY;
   }
 
   /** Other mixes of the same normal form. */

@@ -4,7 +4,8 @@ import {
   MIX_SORTS,
   MixDto,
   NotationDto,
-  type MixAnswer,
+  type GlassAnswer,
+  MixAnswer,
   type MixListAnswer,
   type NotationAnswer,
   type RevisionAnswer,
@@ -13,6 +14,9 @@ import { ChangeId, fromQuery } from '../access/changeId.js';
 import { sameId } from '../access/problem.js';
 import { Board } from './board.js';
 import { MixesService } from './mixes.service.js';
+
+/** Tints that are offered at once. */
+const MOST_GLASS = 6;
 
 @Controller('api')
 export class MixesController {
@@ -31,6 +35,13 @@ export class MixesController {
       offset: fromQuery(query.offset, 0, 0, 1e9),
       limit: fromQuery(query.limit, 60, 1, 500),
     });
+  }
+
+  @Get('glass')
+  async glass(): Promise<GlassAnswer> {
+    const glass = this.board.glass(MOST_GLASS);
+    const referenced = await Promise.all(glass.map((id) => this.service.withAll(id)));
+    return { glass, referenced: referenced.flat() };
   }
 
   @Get('mixes/:id')

@@ -29,6 +29,7 @@ import type {
   SheetAnswer,
   ShelfAnswer,
   GardenAnswer,
+  GlassAnswer,
   TakeOutAnswer,
 } from '#contract';
 import { NoAnswer, ask } from './ask.js';
@@ -124,6 +125,8 @@ export const useCaneOf = (id: string | undefined): UseQueryResult<CaneAnswer> =>
 export const useSheets = (): UseQueryResult<readonly SheetAnswer[]> => useRead('/api/sheets');
 /** All mixes with their recipes and their predicted colours. */
 export const useAllMixes = (): UseQueryResult<TakeOutAnswer> => useRead('/api/exchange/mixes');
+/** Tinted glass that a lace can be begun with. */
+export const useGlass = (): UseQueryResult<GlassAnswer> => useRead('/api/glass');
 export const useConditioned = (): UseQueryResult<ConditionedAnswer> => useRead('/api/conditioned');
 export const useArchive = (): UseQueryResult<ArchiveAnswer> => useRead('/api/archive');
 export const useChanges = (): UseQueryResult<ChangesAnswer> => useRead('/api/changes');

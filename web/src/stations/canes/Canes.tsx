@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { useState, type ReactElement } from 'react';
+import { useMemo, useState, type ReactElement } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { STARTING_POINTS, type StartColours } from '#core/cane';
 import type { BlendCard, CaneCard, MachinesAnswer, RevisionAnswer, ShelfAnswer } from '#contract';
@@ -8,7 +8,7 @@ import { Empty, Reading } from '../../parts/Empty.js';
 import { Warning } from '../../parts/Warning.js';
 import { useKeys } from '../../state/keys.js';
 import { Caption, Second, Word } from '../../theme/pieces.js';
-import { useBlendOf, useBlends, useCaneOf, useCanes, useMachines, useShelf } from '../../wire/queries.js';
+import { useBlendOf, useBlends, useCaneOf, useCanes, useGlass, useMachines, useShelf } from '../../wire/queries.js';
 import { logOf, stripesOf, templateOf } from './beginnings.js';
 import { CaneView } from './CaneView.js';
 import { CaneCardFace, StartFace } from './faces/CaneFaces.js';
@@ -152,6 +152,8 @@ interface StartsProps {
 /** Canes to begin from, each in one's own colours. */
 function Starts({ colours, shelf, blends, onBegin }: StartsProps): ReactElement {
   const fade = useBlendOf(blends.find((b) => !b.retired)?.id);
+  const tints = useGlass().data?.referenced ?? NONE;
+  const referenced = useMemo(() => [...(fade.data?.referenced ?? NONE), ...tints], [fade.data, tints]);
   const possible = STARTING_POINTS.filter(({ ofGlass }) => !ofGlass || colours.glass.length > 0);
   return (
     <Flex as="ul" wrap="wrap" gap={5} marginTop={4} aria-label="Starting points">
@@ -162,9 +164,9 @@ function Starts({ colours, shelf, blends, onBegin }: StartsProps): ReactElement 
             colours={colours}
             shelf={shelf}
             blends={blends}
-            referenced={fade.data?.referenced ?? NONE}
+            referenced={referenced}
             onBegin={() => {
-              onBegin(start.name, start.steps);
+              onBegin(start.name, start.steps, start.ofGlass ? 'glass' : undefined);
             }}
           />
         </li>

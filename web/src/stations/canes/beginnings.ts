@@ -18,8 +18,13 @@ const GLASSES = 6;
 /**
  * The colours that a starting point gets: somebody's own clays, far apart, and a blend of theirs; null where there is
  * no opaque clay.
+ * @param tints revisions of mixes that are glass: a lace is begun with those, and with clear clay after them
  */
-export function coloursFor(shelf: ShelfAnswer, blends: readonly BlendCard[]): StartColours | null {
+export function coloursFor(
+  shelf: ShelfAnswer,
+  blends: readonly BlendCard[],
+  tints: readonly string[],
+): StartColours | null {
   const clays = shelf.clays.filter((c) => !c.retired);
   const opaque = clays.filter((c) => c.kind === 'opaque');
   const byLight = [...opaque].sort((a, b) => lightness(a) - lightness(b));
@@ -34,7 +39,7 @@ export function coloursFor(shelf: ShelfAnswer, blends: readonly BlendCard[]): St
     light: key(pale.id),
     strong: key(vivid[0]?.id),
     second: key(vivid[1]?.id),
-    glass: glass.slice(0, GLASSES),
+    glass: [...tints.map((id) => keyOf(ofMix(id))), ...glass].slice(0, GLASSES),
     fade: blend ? keyOf(ofBlend(blend.revisionId)) : key(vivid[0]?.id),
   };
 }

@@ -39,6 +39,9 @@ function LastFace({ cane, shelf }: { readonly cane: CaneAnswer; readonly shelf: 
   return <Face worked={worked} at={Math.max(0, at)} size={SIZE} paints={paints} label={`Face of ${cane.name}`} />;
 }
 
+/** mm of the slices that glass is looked at as, before it is begun. */
+const SLICE = 2;
+
 interface StartFaceProps {
   readonly start: StartingPoint;
   readonly colours: StartColours;
@@ -63,9 +66,12 @@ export function StartFace({ start, colours, shelf, blends, referenced, onBegin }
   const paints = useMemo(
     () =>
       Object.fromEntries(
-        [...materialsOf(usedIn(steps).materials, inside, shelf, pigments)].map(([key, m]) => [key, m.paint]),
+        [...materialsOf(usedIn(steps).materials, inside, shelf, pigments, start.ofGlass && SLICE)].map(([key, m]) => [
+          key,
+          m.paint,
+        ]),
       ),
-    [steps, inside, shelf, pigments],
+    [steps, inside, shelf, pigments, start.ofGlass],
   );
   const plain = useMemo(() => ({ steps, library: {}, wobble: 0, seed: 1, ends: USUAL_ENDS }), [steps]);
   const worked = useWorkedCane(`start ${start.id}`, plain);
