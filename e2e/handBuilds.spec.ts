@@ -32,6 +32,14 @@ function benchOf(page: Page) {
   };
 }
 
+/** A new cane that begins with a log, on the bench. */
+async function beginLog(page: Page, url: string): Promise<ReturnType<typeof benchOf>> {
+  await page.goto(`${url}/canes`);
+  await expect(page.getByRole('heading', { name: 'Begin a new one' })).toBeVisible();
+  await page.keyboard.press('n');
+  return benchOf(page);
+}
+
 /** Sizes and lengths of a step as the row says them, once they are there. */
 async function figuresOf(page: Page, name: RegExp): Promise<string> {
   const step = page.getByRole('button', { name });
@@ -115,10 +123,7 @@ test('one spot is built once and drawn to two sizes; an edge lies along a stretc
   page,
   sledge,
 }) => {
-  await page.goto(`${sledge.url}/canes`);
-  await expect(page.getByRole('heading', { name: 'Begin a new one' })).toBeVisible();
-  await page.keyboard.press('n');
-  const bench = benchOf(page);
+  const bench = await beginLog(page, sledge.url);
   await bench.fill('Diameter of the log', '40 mm');
   await bench.add('Set in');
   await bench.fill('Diameter of the hole', '8 mm');
@@ -147,10 +152,7 @@ test('one spot is built once and drawn to two sizes; an edge lies along a stretc
 });
 
 test('a ring takes one of each that is picked, built like its own rods', async ({ page, sledge }) => {
-  await page.goto(`${sledge.url}/canes`);
-  await expect(page.getByRole('heading', { name: 'Begin a new one' })).toBeVisible();
-  await page.keyboard.press('n');
-  const bench = benchOf(page);
+  const bench = await beginLog(page, sledge.url);
   await bench.add('Wrap');
   await bench.add('Cut across');
   await bench.add('Ring of rods');
@@ -180,13 +182,13 @@ const SAVOY = `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 48 60">
 </svg>`;
 /** Where the spots lie, and how large each is, mm. */
 const SPOTS = [
-  [-9, 6, 5],
-  [9, 5, 4.5],
-  [-10, -8, 4],
-  [10, -9, 3.5],
-  [-8, -17, 3],
-  [8, -18, 2.5],
-] as const;
+  { x: -9, y: 6, across: 5 },
+  { x: 9, y: 5, across: 4.5 },
+  { x: -10, y: -8, across: 4 },
+  { x: 10, y: -9, across: 3.5 },
+  { x: -8, y: -17, across: 3 },
+  { x: 8, y: -18, across: 2.5 },
+];
 
 test('a savoy leaf after a drawing: a fan plug for its rib, bands, one spot drawn to six sizes, an edge', async ({
   page,
@@ -226,7 +228,7 @@ test('a savoy leaf after a drawing: a fan plug for its rib, bands, one spot draw
     await bench.fill('Thickness of the wrap', '0.6 mm');
     await page.getByRole('button', { name: 'Template', exact: true }).click();
     await bench.step(/^Step 2: /).click();
-    for (const [i, [x, y, across]] of SPOTS.entries()) {
+    for (const [i, { x, y, across }] of SPOTS.entries()) {
       if (i > 0) await page.getByRole('button', { name: 'copy', exact: true }).press('Enter');
       await expect(bench.row.getByRole('listitem')).toHaveCount(3 + i);
       await bench.fill('Diameter of the hole', `${across} mm`);
@@ -249,7 +251,7 @@ test('a savoy leaf after a drawing: a fan plug for its rib, bands, one spot draw
     const titles = done.map((d) => d.title);
     expect(titles.filter((t) => t.endsWith(': begin'))).toHaveLength(2);
     const spot = done.find((d) => d.text.includes('drawn to 5 mm across'))?.text ?? '';
-    for (const [, , across] of SPOTS) expect(spot).toContain(`drawn to ${across} mm across`);
+    for (const { across } of SPOTS) expect(spot).toContain(`drawn to ${across} mm across`);
     const laid = done.filter((d) => d.text.includes('Lay it against what stands.'));
     expect(laid).toHaveLength(5);
     expect(titles.filter((t) => t === 'fill the ground')).toHaveLength(1);
@@ -270,10 +272,7 @@ test('a lace of six tints is seen against the light and stopped where its walls 
   page,
   sledge,
 }) => {
-  await page.goto(`${sledge.url}/canes`);
-  await expect(page.getByRole('heading', { name: 'Begin a new one' })).toBeVisible();
-  await page.keyboard.press('n');
-  const bench = benchOf(page);
+  const bench = await beginLog(page, sledge.url);
   const made = async (name: string): Promise<void> => {
     await page.getByRole('button', { name: /^What it is made of/ }).click();
     await page.getByRole('combobox', { name: 'What it is made of' }).fill(name);

@@ -1,5 +1,5 @@
 /** @jest-environment ./web/test/page.mjs */
-import { PROGRAM_VERSION, contextOf, runSteps, type Do, type Region, type Step } from '#core/cane';
+import { PROGRAM_VERSION, contextOf, runSteps, type Do, type Step } from '#core/cane';
 import { pigmentOf, readColour } from '#core/colour';
 import { keyOf, ofClay } from '#core/material';
 import type { CaneAnswer, CaneDto } from '#contract';
@@ -14,7 +14,7 @@ import type { Template } from '../src/stations/canes/steps/templateMoves.js';
 import { Scrap } from '../src/stations/canes/making/Scrap.js';
 import { useView } from '../src/state/view.js';
 import { plainStep, type PlainPlan } from '../src/workers/canePlain.js';
-import { clayId } from './kitchen.js';
+import { boxRegion, clayId } from './kitchen.js';
 import { post } from './letters.js';
 import { expectWhole, shown, shownAt, typeInto, type Shown, type ShownStation } from './screen.js';
 
@@ -195,21 +195,12 @@ describe('the head of a cane', () => {
 });
 
 describe('the regions of a template', () => {
-  const square = (id: string, x: number, y: number, side: number, fill: Region['fill']): Region => ({
-    ...{ id, name: id, fill },
-    points: [
-      [x, y],
-      [x + side, y],
-      [x + side, y + side],
-      [x, y + side],
-    ],
-  });
   const TEMPLATE: Template = {
     ...{ id: 't', do: 'template', length: 50 },
     regions: [
-      square('ground', 0, 0, 30, { of: CHALK }),
-      square('eye', 5, 5, 10, { of: SOOT }),
-      square('ear', 18, 18, 4, { of: SOOT }),
+      boxRegion('ground', [0, 0], [30, 30], CHALK),
+      boxRegion('eye', [5, 5], [10, 10], SOOT),
+      boxRegion('ear', [18, 18], [4, 4], SOOT),
     ],
   } as Template;
 

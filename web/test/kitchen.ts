@@ -2,6 +2,7 @@ import { ofClay } from '#core/material';
 import type { BlendAnswer, BlendPlanDto, RevisionAnswer, ShelfAnswer } from '#contract';
 import { blocks, clays, idOf, lines } from '#demo';
 import { layoutOf } from '#core/blend';
+import type { Region } from '#core/cane';
 import type { Read } from './screen.js';
 
 /** What the tests of the screens' figures share: the shelf of the kitchen garden, and a blend of it. */
@@ -61,3 +62,24 @@ export const pickable = (...words: readonly string[]): Read => {
     ...typed.map((search) => [['/api/mixes', new URLSearchParams({ search, sort: 'name' }).toString()], none] as const),
   ];
 };
+
+/** A region of a template with four corners. */
+export function boxRegion(
+  id: string,
+  [x, y]: readonly [number, number],
+  [w, h]: readonly [number, number],
+  of: string,
+): Region {
+  const [right, top] = [x + w, y + h];
+  return {
+    id,
+    name: id,
+    fill: { of },
+    points: [
+      [x, y],
+      [right, y],
+      [right, top],
+      [x, top],
+    ],
+  };
+}

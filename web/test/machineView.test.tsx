@@ -270,15 +270,14 @@ describe('other things to measure with', () => {
 });
 
 describe('a new machine', () => {
-  interface Adding extends Shown {
-    readonly saved: string[];
-    readonly left: () => number;
-  }
+  type Adding = Shown & { readonly saved: string[]; readonly left: () => number };
   function adding(): Adding {
     const saved: string[] = [];
     let left = 0;
-    const page = shown(<AddMachine onSaved={(id) => saved.push(id)} onCancel={() => (left += 1)} />);
-    return { ...page, saved, left: () => left };
+    const leave = (): void => {
+      left += 1;
+    };
+    return { ...shown(<AddMachine onSaved={(id) => saved.push(id)} onCancel={leave} />), saved, left: () => left };
   }
   async function fill(page: Adding, values: Readonly<Record<string, string>>): Promise<void> {
     for (const [label, text] of Object.entries(values)) {

@@ -6,17 +6,11 @@ import { FitBeside } from '../src/stations/canes/steps/FitBeside.js';
 import { TemplatePicture } from '../src/stations/canes/steps/TemplatePicture.js';
 import { laidOf } from '../src/stations/canes/steps/templateBuild.js';
 import { asGround, orderOf, wholeArea, type Template } from '../src/stations/canes/steps/templateMoves.js';
+import { boxRegion } from './kitchen.js';
 import { shown, type Shown } from './screen.js';
 
-const box = (id: string, x: number, y: number, w: number, h: number, of = 'clay:soot'): Region => ({
-  ...{ id, name: id, fill: { of } },
-  points: [
-    [x, y],
-    [x + w, y],
-    [x + w, y + h],
-    [x, y + h],
-  ],
-});
+const box = (id: string, x: number, y: number, w: number, h: number, of = 'clay:soot'): Region =>
+  boxRegion(id, [x, y], [w, h], of);
 const WING: Template = {
   ...{ id: 't', do: 'template', length: 50 },
   regions: [

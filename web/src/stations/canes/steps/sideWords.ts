@@ -1,38 +1,27 @@
 import type { Landing, Side } from '#core/cane';
 
-const COMPASS = [
-  'right',
-  'up and right',
-  'up',
-  'up and left',
-  'left',
-  'down and left',
-  'down',
-  'down and right',
+/** The eight directions, counterclockwise from the right: as one looks, and as a place. */
+const EIGHTHS = [
+  ['right', 'at the right'],
+  ['up and right', 'at the upper right'],
+  ['up', 'at the top'],
+  ['up and left', 'at the upper left'],
+  ['left', 'at the left'],
+  ['down and left', 'at the lower left'],
+  ['down', 'at the bottom'],
+  ['down and right', 'at the lower right'],
 ] as const;
+
+/** The nearest of the eight. */
+function eighthOf(degrees: number): (typeof EIGHTHS)[number] {
+  const eighths = Math.round(degrees / 45);
+  return EIGHTHS[((eighths % 8) + 8) % 8] ?? EIGHTHS[0];
+}
 
 /** A direction, degrees counterclockwise from the right, in words. */
-export const compassOf = (degrees: number): string => {
-  const eighths = Math.round(degrees / 45);
-  return COMPASS[((eighths % 8) + 8) % 8] ?? COMPASS[0];
-};
-
-const PLACES = [
-  'at the right',
-  'at the upper right',
-  'at the top',
-  'at the upper left',
-  'at the left',
-  'at the lower left',
-  'at the bottom',
-  'at the lower right',
-] as const;
-
+export const compassOf = (degrees: number): string => eighthOf(degrees)[0];
 /** Where something lies about the middle, degrees counterclockwise from the right, in words. */
-export const placeOf = (degrees: number): string => {
-  const eighths = Math.round(degrees / 45);
-  return PLACES[((eighths % 8) + 8) % 8] ?? PLACES[0];
-};
+export const placeOf = (degrees: number): string => eighthOf(degrees)[1];
 
 /** More corners than this are told by nobody. */
 const MOST_CORNERS = 4;
