@@ -12,7 +12,7 @@ test('mixes out to a table, changed there, and in again: looked at first, all or
   ]);
   expect(download.suggestedFilename()).toBe('Mixes.csv');
   const table = readFileSync(await download.path(), 'utf8');
-  expect(table.split('\r\n')).toHaveLength(23);
+  expect(table.split('\r\n')).toHaveLength(27);
   expect(table).toContain('Radish skin,3 Radish + 1 Beetroot + ½ Chalk,volume,,');
 
   const [swatches] = await Promise.all([
@@ -34,7 +34,7 @@ test('mixes out to a table, changed there, and in again: looked at first, all or
     `${table}First frost,3 Chalk + ½ Turnip,volume,,,,\r\nGate post,1 Soot + 2 Parsnip,volume,,,,\r\n`,
   );
   await expect(preview.getByRole('list', { name: 'What is wrong in the file' })).toContainText(
-    'Row 24: “Parsnip” is neither a clay on your shelf nor a mix of yours.',
+    'Row 28: “Parsnip” is neither a clay on your shelf nor a mix of yours.',
   );
   await expect(preview.getByRole('button', { name: /Take in/ })).toBeDisabled();
   await expect(page.getByText('25 mixes')).toBeVisible();
@@ -46,7 +46,7 @@ test('mixes out to a table, changed there, and in again: looked at first, all or
   );
   await expect(preview.getByRole('list', { name: 'Mixes of the file' }).getByRole('listitem')).toHaveCount(3);
   await preview.getByRole('button', { name: 'Take in 3 mixes' }).click();
-  await expect(page.getByText('24 mixes')).toBeVisible();
+  await expect(page.getByText('28 mixes')).toBeVisible();
   await saved(page);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText('25 mixes')).toBeVisible();

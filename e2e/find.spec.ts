@@ -64,7 +64,7 @@ test('a colour from elsewhere, the mix for it, and that mix on the board', async
     await expect(page.getByLabel('Recipe in notation')).toHaveValue(notation ?? '');
     await expect(page.getByLabel('Note on the mix')).toHaveValue(/found for the colour A8503C, ΔE \d/);
     await saved(page);
-    await expect(page.getByText('22 mixes')).toBeVisible();
+    await expect(page.getByText('26 mixes')).toBeVisible();
     await page.getByRole('button', { name: 'Undo' }).click();
     await expect(page.getByText('25 mixes')).toBeVisible();
   });

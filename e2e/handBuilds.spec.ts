@@ -230,10 +230,11 @@ test('a savoy leaf after a drawing: a fan plug for its rib, bands, one spot draw
     await bench.step(/^Step 2: /).click();
     for (const [i, { x, y, across }] of SPOTS.entries()) {
       if (i > 0) await page.getByRole('button', { name: 'copy', exact: true }).press('Enter');
-      await expect(bench.row.getByRole('listitem')).toHaveCount(3 + i);
+      await expect(page.getByRole('heading', { name: new RegExp(`^${i + 2} Set in`) })).toBeVisible();
       await bench.fill('Diameter of the hole', `${across} mm`);
       await bench.fill('To the right of the middle', `${x} mm`);
       await bench.fill('Above the middle', `${y} mm`);
+      await expect(page.getByLabel('Diameter of the hole', { exact: true })).toHaveValue(`${across} mm`);
     }
   });
   await test.step('an edge lies along a stretch, and it is reduced', async () => {

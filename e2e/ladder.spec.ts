@@ -36,7 +36,7 @@ test('a ladder from a mix to another: usual parts, equal steps, what to punch, a
   await expect(page.getByLabel('Recipe in notation')).toHaveValue('2 Cabbage vein + 1 Cabbage leaf');
   await expect(page.getByLabel('Name of the mix')).toHaveValue('Cabbage vein 2 to 1 Cabbage leaf');
   await saved(page);
-  await expect(page.getByText('22 mixes')).toBeVisible();
+  await expect(page.getByText('26 mixes')).toBeVisible();
 });
 
 test('through three mixes, and the triangle between them by keyboard', async ({ page, sledge }) => {

@@ -5,6 +5,7 @@ import { coated } from './coated.js';
 import type { ChangeKind } from './kind.js';
 import { positive, tidy } from './measure.js';
 import { numberOf } from './state.js';
+import { seamOf } from './wobble.js';
 
 /** Covered with a sheet: every edge moves outwards by its thickness. */
 export interface Wrap extends Doing<'wrap'> {
@@ -18,7 +19,8 @@ export const wrap: ChangeKind<Wrap> = {
   change: (state, { of, thickness }, _, context) => {
     positive(thickness, 'The wrap');
     const outside = offset(state.outline, thickness);
-    return coated(state, outside, numberOf(context, of));
+    const seam = context.wobble > 0 ? seamOf(state.outline, thickness, context) : undefined;
+    return coated(state, outside, numberOf(context, of), seam);
   },
   sheet: ({ of, thickness }, before, after) => ({
     of,
