@@ -116,6 +116,7 @@ test('what the chips taught, in plain words: strengths, a contradiction, the nex
     .filter({ hasText: '2 November' })
     .getByRole('button', { name: 'strike out' })
     .click();
+  await expect(chips(page).getByRole('listitem').filter({ hasText: '2 November' })).toHaveCount(0);
   await saved(page);
   await page.keyboard.press('t');
   await expect(list).toHaveCount(10);
