@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { labOf, lightThrough, pigmentOf } from '#core/colour';
 import { contextOf, judge, readProgram, runSteps, type JudgedMaterial, type Meant, type Step } from '#core/cane';
 import { fadeOf, layoutOf } from '#core/blend';
+import { standAlone, type CaneFile } from '#core/formats';
 import { throughLayer } from '../src/colour/lightThrough.js';
 import { log, steps } from './canes.js';
 
@@ -132,6 +133,14 @@ describe('the stop line of a lace', () => {
     expect(judged(pane, 'glass', [glass()]).stop).toBeNull();
     expect(judged(pane, 'glass', [wall]).stop).toBeNull();
   });
+});
+
+test('what a cane is meant for goes with it through a file', () => {
+  const file = {
+    ...{ name: 'Lace', slices: 12, sliceMm: 1.5, canes: {}, materials: {} },
+    program: { version: 1, steps: steps(log('clay:a', 10, 40)), meant: 'glass' },
+  } as CaneFile;
+  expect(standAlone(file, (key) => key).meant).toBe('glass');
 });
 
 test('what a cane is meant for is part of its document', () => {

@@ -135,5 +135,5 @@ export function standAlone(file: CaneFile, key: (old: string) => string): Progra
     }
     return typeof value === 'string' && (name === 'of' || name === 'blend') ? key(value) : value;
   };
-  return readProgram({ version: PROGRAM_VERSION, steps: exchange(file.program.steps, '', []) });
+  return readProgram({ ...file.program, version: PROGRAM_VERSION, steps: exchange(file.program.steps, '', []) });
 }

@@ -31,8 +31,8 @@ export function useBeginCane(shelf: ShelfAnswer, blends: readonly BlendCard[], c
   const read = async (file: File): Promise<void> => {
     if (!colours) return;
     const cane = await readAside(file, async (reader) => reader.cane(file));
-    const { steps } = standAlone(cane, keysHere(cane, { shelf, blends, colours }, await mixesNamed(cane)));
-    await keep(newCane(cane.name, steps, taken, { slices: cane.slices, sliceMm: cane.sliceMm }));
+    const program = standAlone(cane, keysHere(cane, { shelf, blends, colours }, await mixesNamed(cane)));
+    await keep(newCane(cane.name, program.steps, taken, { program, slices: cane.slices, sliceMm: cane.sliceMm }));
   };
   const take = (file: File): void => {
     setWrong(null);
