@@ -21,7 +21,7 @@ export {
 export { areasSeen, outerEdges } from './overlay.js';
 export { pressOf, type Press } from './press.js';
 export { OUTLINES_SENTENCES } from './sentences.js';
-export { LONG_ENOUGH, cornersOf, directionsApart, sideTowards, sidesOf, tipOf, type Side } from './sides.js';
+export { LONG_ENOUGH, cornersOf, degreesOf, directionsApart, sideTowards, sidesOf, tipOf, type Side } from './sides.js';
 export { SHAPES, shapeOutline, type Shape, type ShapeKind } from './shapes.js';
 export { stretchOf, type Stretch } from './stretch.js';
 export { crossesItself, simplified } from './simplify.js';

@@ -17,7 +17,8 @@ const FELT = 150;
 const UP = 90;
 
 const whole = (degrees: number): number => ((degrees % 360) + 360) % 360;
-const degreesOf = (dx: number, dy: number): number => whole((Math.atan2(dy, dx) * 180) / Math.PI);
+/** The direction of a place from the middle, degrees counterclockwise from the right, from 0 to below 360. */
+export const degreesOf = (dx: number, dy: number): number => whole((Math.atan2(dy, dx) * 180) / Math.PI);
 /** How far two directions lie apart, 0 to 180 degrees. */
 export function directionsApart(one: number, other: number): number {
   const off = whole(one - other);

@@ -142,6 +142,8 @@ function gatherInner(one: Inner, inner: InnerCanes, context: CaneContext, out: G
   out.parts.unshift({ name: one.name, path, results, stages: row.stages, taken });
 }
 
+/** Slices that are planned at once. */
+export const MOST_SLICES = 5000;
 /** Lengths below this are what is left of counting with fractions. */
 const NOTHING = 1e-7;
 
@@ -254,6 +256,23 @@ function together<
   return [...found.values()];
 }
 
+/** @throws Complaint of what is wanted */
+export function checkWanted({ slices, thickness }: Wanted, context: CaneContext): void {
+  if (!Number.isInteger(slices) || slices < 1 || slices > MOST_SLICES)
+    throw complaint('cane/count', { what: 'The number of slices', low: 1, high: MOST_SLICES });
+  if (!(thickness > 0)) throw complaint('cane/positive', { what: 'A slice' });
+  if (!(context.ends.share >= 0)) throw complaint('cane/positive', { what: 'What is lost at the ends' });
+}
+
+/** The steps worked out, for any number of plans. @throws Complaint of the first step that cannot be done */
+export function workedForPlans(steps: readonly Step[], context: CaneContext): readonly StepResult[] {
+  checkWork(steps, context.library);
+  const whole = steps.at(-1)?.do === 'slice' ? steps.slice(0, -1) : steps;
+  const results = runSteps(whole, context);
+  stateAt(results, results.length - 1);
+  return results;
+}
+
 /**
  * From slices to every piece of clay to begin with: lengths backwards
  * through the steps at constant volume, with the ends that are cut off. A
@@ -263,19 +282,14 @@ function together<
  * @throws Complaint of the first step that cannot be done, `cane/positive`, `cane/count`, `cane/asked`, and of a
  * cane that is too much to work out
  */
-export function planBackwards(
-  steps: readonly Step[],
-  { slices, thickness }: Wanted,
-  context: CaneContext,
-): BackwardsPlan {
-  if (!Number.isInteger(slices) || slices < 1 || slices > 5000)
-    throw complaint('cane/count', { what: 'The number of slices', low: 1, high: 5000 });
-  if (!(thickness > 0)) throw complaint('cane/positive', { what: 'A slice' });
-  if (!(context.ends.share >= 0)) throw complaint('cane/positive', { what: 'What is lost at the ends' });
-  checkWork(steps, context.library);
-  const whole = steps.at(-1)?.do === 'slice' ? steps.slice(0, -1) : steps;
-  const results = runSteps(whole, context);
-  stateAt(results, results.length - 1);
+export function planBackwards(steps: readonly Step[], wanted: Wanted, context: CaneContext): BackwardsPlan {
+  checkWanted(wanted, context);
+  return planFrom(workedForPlans(steps, context), wanted, context);
+}
+
+/** The plan from steps that are worked out, of what was checked. */
+export function planFrom(results: readonly StepResult[], wanted: Wanted, context: CaneContext): BackwardsPlan {
+  const { slices, thickness } = wanted;
   const { need, each } = sharedOut(results, [{ count: slices, length: thickness }], context);
   const row = rowOf(results, need, context);
   const out: Gathered = { starts: [], wraps: [], volumes: new Map(), made: [], offcuts: [], parts: [] };

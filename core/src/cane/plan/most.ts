@@ -1,7 +1,7 @@
 import type { Mm } from '#core/units';
 import type { MaterialKey } from '#core/cane/document';
 import type { CaneContext, Step } from '#core/cane/steps';
-import { planBackwards, type BackwardsPlan } from './backwards.js';
+import { MOST_SLICES, checkWanted, planFrom, workedForPlans, type BackwardsPlan } from './backwards.js';
 
 /** What one has to begin with; what is not named there is enough of. */
 export interface Have {
@@ -26,8 +26,6 @@ export interface Most {
   readonly runsOut: RunsOut | null;
 }
 
-/** Slices that are planned at once. */
-const MOST = 5000;
 const HAIR = 1e-9;
 
 interface Share {
@@ -72,17 +70,19 @@ function scarcest(plan: BackwardsPlan, have: Have): Share | null {
  * @throws Complaint as `planBackwards`
  */
 export function mostSlices(steps: readonly Step[], thickness: Mm, have: Have, context: CaneContext): Most {
+  checkWanted({ slices: 1, thickness }, context);
+  const results = workedForPlans(steps, context);
   const short = (slices: number): RunsOut | null => {
-    const most = scarcest(planBackwards(steps, { slices, thickness }, context), have);
+    const most = scarcest(planFrom(results, { slices, thickness }, context), have);
     return most && most.share > 1 + HAIR ? most.of : null;
   };
   // enough for `low`, too little for `high`
   let low = 0;
   let high = 1;
   let runsOut = short(high);
-  while (runsOut === null && high < MOST) {
+  while (runsOut === null && high < MOST_SLICES) {
     low = high;
-    high = Math.min(MOST, high * 2);
+    high = Math.min(MOST_SLICES, high * 2);
     runsOut = short(high);
   }
   if (runsOut === null) return { slices: high, runsOut };

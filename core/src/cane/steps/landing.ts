@@ -1,4 +1,4 @@
-import { cornersOf, pressOf, shapeOutline, type Outline } from '#core/cane/outlines';
+import { cornersOf, degreesOf, pressOf, shapeOutline, type Outline } from '#core/cane/outlines';
 import type { Step } from './kinds.js';
 import { throughPress } from './pressing.js';
 
@@ -9,8 +9,6 @@ export interface Landing {
   /** of the corner */
   readonly to: number;
 }
-
-const degreesOf = (x: number, y: number): number => ((Math.atan2(y, x) * 180) / Math.PI + 360) % 360;
 
 /**
  * What becomes the corners of the shape that a face is pressed to, counterclockwise; none where the step presses to no
