@@ -28,7 +28,10 @@ test('a copy is kept, saved elsewhere, taken up again, and what was there meanwh
 
   await station(page, 'Mixes');
   await chips.getByRole('link', { name: 'Swede' }).click();
+  // what is typed is read first and saved then: only its answer says that it is there
+  const written = page.waitForResponse((r) => r.request().method() === 'PUT' && r.url().includes('/api/mixes/'));
   await edit(page, 'Recipe in notation', '9 Chalk + 1 Carrot');
+  await written;
   await saved(page);
   await page.goto(`${sledge.url}/copies`);
   await page.getByRole('button', { name: 'Take up before the market' }).click();

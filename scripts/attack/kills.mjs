@@ -160,6 +160,19 @@ async function duringTakingUp(kills, chance, found) {
   rmSync(folder, { recursive: true, force: true });
 }
 
+/** How much there is in a demo that nothing disturbed. */
+async function wholeDemo() {
+  const folder = mkdtempSync(join(tmpdir(), 'sledge-kills-'));
+  const sledge = await up(folder, { garden: true });
+  const { body: shelf } = await ask(sledge.url, 'GET', '/api/shelf');
+  const { body: mixes } = await ask(sledge.url, 'GET', '/api/mixes');
+  await sledge.end('SIGTERM');
+  rmSync(folder, { recursive: true, force: true });
+  return { clays: shelf.clays.length, mixes: mixes.total };
+}
+
+/** What each of the kept databases of earlier versions holds. */
+const IN_KEPT = { clays: 14, mixes: 21 };
 const KEPT = join(root, 'server', 'test', 'kept');
 
 /** @param kills how many in all @returns a table */
@@ -172,13 +185,13 @@ export async function kills(seed, count) {
     mkdirSync(folder, { recursive: true });
     writeFileSync(join(folder, 'sledge.db'), gunzipSync(readFileSync(join(KEPT, versions[i % versions.length]))));
   };
-  const garden = { clays: 14, mixes: 21 };
+  const demo = await wholeDemo();
   await Promise.all([
     duringWrites(share(0.4), chance, false, found),
     (async () => {
       await duringWrites(share(0.2), chance, true, found);
-      await duringStart(share(0.15), chance, older, {}, garden, found, 'an update');
-      await duringStart(share(0.1), chance, () => undefined, { garden: true }, garden, found, 'making the demo');
+      await duringStart(share(0.15), chance, older, {}, IN_KEPT, found, 'an update');
+      await duringStart(share(0.1), chance, () => undefined, { garden: true }, demo, found, 'making the demo');
       await duringTakingUp(share(0.15), chance, found);
     })(),
   ]);
