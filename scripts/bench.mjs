@@ -11,6 +11,7 @@ const { median, percentile } = await import('../dist/core/bench/measure.js');
 const { seeded } = await import('../dist/core/src/units/index.js');
 const { blending } = await import('../dist/core/bench/blending.js');
 const { caning } = await import('../dist/core/bench/caning.js');
+const { creases } = await import('../dist/core/bench/creases.js');
 const { dials } = await import('../dist/core/bench/dials.js');
 const { upsampling } = await import('../dist/core/bench/upsampling.js');
 const { learning } = await import('../dist/core/bench/learning.js');
@@ -85,6 +86,7 @@ const TABLES = {
   blend: () => blending(() => performance.now()),
   dials: () => dials(),
   canes: () => caning(() => performance.now()),
+  creases: () => creases(() => performance.now()),
   find: () => finding(() => performance.now()),
   start: ofStart,
   api: ofApi,

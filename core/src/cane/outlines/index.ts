@@ -19,7 +19,7 @@ export {
   type Point,
 } from './outline.js';
 export { areasSeen, outerEdges } from './overlay.js';
-export { pressOf, type Press } from './press.js';
+export { ONE_OF_MANY, pressOf, type BackTable, type Fineness, type Press } from './press.js';
 export { OUTLINES_SENTENCES } from './sentences.js';
 export { LONG_ENOUGH, cornersOf, degreesOf, directionsApart, sideTowards, sidesOf, tipOf, type Side } from './sides.js';
 export { SHAPES, shapeOutline, type Shape, type ShapeKind } from './shapes.js';

@@ -1,87 +1,211 @@
-import { STEPS, direction, onDiamond, reachOf } from './direction.js';
-import { areaOf, extentOf, scaled, type Outline } from './outline.js';
+import { beyond, reachOf } from './direction.js';
+import { harmonicsOf, nestedIn, widthsHold, type Harmonics, type Nested } from './nested.js';
+import { areaOf, extentOf, scaled, type Outline, type Point } from './outline.js';
+
+/** How finely a press is worked out. */
+export interface Fineness {
+  /** around the centre, a power of two */
+  readonly angles: number;
+  /** from the centre to the edge */
+  readonly levels: number;
+  /** of the table that is looked into, along its longer side */
+  readonly cells: number;
+}
+/** A face that is looked at by itself. */
+export const WHOLE_FACE: Fineness = { angles: 1024, levels: 48, cells: 128 };
+/** One of many rods in a face. */
+export const ONE_OF_MANY: Fineness = { angles: 256, levels: 24, cells: 48 };
 
 /**
- * The equal-area radial map from the face after a press back to the face
- * before it (docs/models.md): about the centre, each direction goes to the
- * one that encloses the same share of the area, and the reach follows. A
- * table over directions: a point (x, y) goes to (|x| + |y|) · (cx, cy).
+ * Where what is seen after a press lay before it, on a square grid over the face. Between its nodes the points are
+ * weights of quadratic splines, so that the slopes of the map go on across them.
  */
-export interface RadialMap {
-  readonly cx: Float64Array;
-  readonly cy: Float64Array;
+export interface BackTable {
+  readonly columns: number;
+  readonly rows: number;
+  /** of the first node, mm */
+  readonly left: number;
+  readonly bottom: number;
+  /** nodes by mm */
+  readonly by: number;
+  /** row after row from below, x and y after each other, mm */
+  readonly points: Float64Array;
 }
 
-/** Share of the area from direction 0 on, and the boundary point at each step. */
-function sweep(outline: Outline): { readonly share: Float64Array; readonly x: Float64Array; readonly y: Float64Array } {
-  const reach = reachOf(outline);
-  const [share, x, y] = [new Float64Array(STEPS + 1), new Float64Array(STEPS + 1), new Float64Array(STEPS + 1)];
-  for (let k = 0; k <= STEPS; k++) {
-    const [dx, dy] = onDiamond((4 * k) / STEPS);
-    const r = 1 / Math.max(1e-12, reach[k] as number);
-    x[k] = dx * r;
-    y[k] = dy * r;
-    if (k > 0)
-      share[k] =
-        (share[k - 1] as number) +
-        ((x[k - 1] as number) * (y[k] as number) - (y[k - 1] as number) * (x[k] as number)) / 2;
-  }
-  const whole = share[STEPS] as number;
-  for (let k = 0; k <= STEPS; k++) share[k] = (share[k] as number) / whole;
-  return { share, x, y };
-}
-
-/**
- * @param before outline of the clay @param after outline it is pressed to, of the same area
- * @param turn degrees by which what lay at direction 0 is turned
- */
-function radialMap(before: Outline, after: Outline, turn: number): RadialMap {
-  const [from, to] = [sweep(before), sweep(after)];
-  const radians = (turn * Math.PI) / 180;
-  const turnedBy = direction(Math.cos(radians), Math.sin(radians)) * (STEPS / 4);
-  const k0 = Math.floor(turnedBy);
-  const at0 =
-    (to.share[k0] as number) +
-    ((to.share[Math.min(STEPS, k0 + 1)] as number) - (to.share[k0] as number)) * (turnedBy - k0);
-  const [cx, cy] = [new Float64Array(STEPS + 2), new Float64Array(STEPS + 2)];
-  for (let k = 0; k <= STEPS; k++) {
-    let wanted = (to.share[k] as number) - at0;
-    wanted -= Math.floor(wanted);
-    let [low, high] = [0, STEPS];
-    while (high - low > 1) {
-      const middle = (low + high) >> 1;
-      if ((from.share[middle] as number) <= wanted) low = middle;
-      else high = middle;
-    }
-    const [a, b] = [from.share[low] as number, from.share[high] as number];
-    const t = b > a ? (wanted - a) / (b - a) : 0;
-    // along the chord, as the table of reach draws it
-    const px = (from.x[low] as number) + ((from.x[high] as number) - (from.x[low] as number)) * t;
-    const py = (from.y[low] as number) + ((from.y[high] as number) - (from.y[low] as number)) * t;
-    const reach = Math.abs(to.x[k] as number) + Math.abs(to.y[k] as number);
-    cx[k] = px / reach;
-    cy[k] = py / reach;
-  }
-  cx[STEPS + 1] = cx[1] as number;
-  cy[STEPS + 1] = cy[1] as number;
-  return { cx, cy };
-}
-
-/** How a press is carried back: first the radial map, then the squeeze that came before it. */
-export interface Press extends RadialMap {
+/** How a press is carried back: first the table, then the squeeze that came before it. */
+export interface Press {
   readonly fx: number;
   readonly fy: number;
   readonly outline: Outline;
+  /** null where only the squeeze is left; worked out when it is asked for first */
+  readonly back: () => BackTable | null;
 }
+
+/** How fast corners get round towards the middle: with as little stretch as possible, without creases. */
+const BLUR = 0.2;
+/** Below this, corners stay as they are: nothing else keeps the rings of so ragged an edge open. */
+const LEAST_BLUR = 0.01;
+
+function blurFor(edges: readonly Harmonics[]): number {
+  let blur = BLUR;
+  while (blur > LEAST_BLUR && !edges.every((edge) => widthsHold(edge, blur))) blur /= 2;
+  return blur > LEAST_BLUR ? blur : 0;
+}
+
+/** A place in a table by angles: the step before it, and how far on to the next. */
+interface Angle {
+  readonly step: number;
+  readonly on: number;
+}
+
+/** @param turns any number of them @param angles of the tables */
+function angleOf(turns: number, angles: number): Angle {
+  const steps = (turns - Math.floor(turns)) * angles;
+  // a hair below a whole turn rounds to it
+  const step = Math.min(angles - 1, Math.floor(steps));
+  return { step, on: steps - step };
+}
+
+function valueAt(table: Float64Array, { step, on }: Angle): number {
+  const a = table[step] as number;
+  return a + ((table[step + 1] as number) - a) * on;
+}
+
+/** A place between two levels: the lower one, and how far on to the next. */
+interface Depth {
+  readonly level: number;
+  readonly on: number;
+}
+
+/** Between two levels of tables by angles. */
+function valueIn(tables: readonly Float64Array[], { level, on }: Depth, at: Angle): number {
+  const a = valueAt(tables[level] as Float64Array, at);
+  return a + (valueAt(tables[level + 1] as Float64Array, at) - a) * on;
+}
+
+/** @param r mm from the centre */
+function depthOf({ squares }: Nested, r: number, at: Angle): Depth {
+  const last = squares.length - 1;
+  // in squares of levels: r² = t² h
+  const wanted = (r * last) ** 2;
+  const far = (j: number): number => j * j * valueAt(squares[j] as Float64Array, at);
+  let level = Math.min(last - 1, (last * Math.sqrt(wanted / far(last))) | 0);
+  while (level > 0 && far(level) > wanted) level--;
+  while (level < last - 1 && far(level + 1) <= wanted) level++;
+  const [a, b] = [Math.sqrt(far(level)), Math.sqrt(far(level + 1))];
+  return { level, on: Math.min(1, (r * last - a) / (b - a)) };
+}
+
+/** The angle of what lies at a place of the disc. */
+function angleAt({ places, angles }: Nested, { level, on }: Depth, wanted: number): Angle {
+  const [one, two] = [places[level] as Float64Array, places[level + 1] as Float64Array];
+  const value = (i: number): number => (one[i] as number) + ((two[i] as number) - (one[i] as number)) * on;
+  const turns = wanted - Math.floor(wanted - value(0));
+  let [low, high] = [0, angles];
+  while (high - low > 1) {
+    const middle = (low + high) >> 1;
+    if (value(middle) <= turns) low = middle;
+    else high = middle;
+  }
+  const a = value(low);
+  return { step: low, on: (turns - a) / (value(high) - a) };
+}
+
+/** Both sides of a press. */
+interface Sides {
+  readonly from: Nested;
+  readonly to: Nested;
+  /** table of `reachOf` of what it is pressed to */
+  readonly gauge: Float64Array;
+  /** of the disc between the two, in turns */
+  readonly turned: number;
+}
+
+/** Where a point within the face lay before the press. */
+function withinBefore({ from, to, turned }: Sides, x: number, y: number): Point {
+  const at = angleOf(Math.atan2(y, x) / (2 * Math.PI), to.angles);
+  const depth = depthOf(to, Math.hypot(x, y), at);
+  const before = angleAt(from, depth, valueIn(to.places, depth, at) - turned);
+  const t = (depth.level + depth.on) / (from.squares.length - 1);
+  const r = t * Math.sqrt(valueIn(from.squares, depth, before));
+  const angle = (2 * Math.PI * (before.step + before.on)) / from.angles;
+  return [r * Math.cos(angle), r * Math.sin(angle)];
+}
+
+/** Nobody asks for what lies far outside. */
+const FAR: Point = [0, 0];
+
+/** The same beyond the edge, where there is no clay: as the way there from within goes on; `near` it in mm. */
+function pointBefore(sides: Sides, x: number, y: number, near: number): Point {
+  const u = beyond(sides.gauge, x, y);
+  if (u <= 1) return withinBefore(sides, x, y);
+  if ((u - 1) * Math.hypot(x, y) > near * u) return FAR;
+  const edge = withinBefore(sides, x / u, y / u);
+  const back = Math.max(0, 2 - u) / u;
+  const inner = withinBefore(sides, x * back, y * back);
+  return [2 * edge[0] - inner[0], 2 * edge[1] - inner[1]];
+}
+
+/** Nodes around the face that a spline at its edge still asks for. */
+const MARGIN = 2;
+/** Nodes that they are made from, further out along a ray. */
+const NEAR = 6;
+
+/** Values at nodes turned into weights of quadratic splines that go through them. */
+function asWeights(values: Float64Array, columns: number, rows: number): Float64Array {
+  const weights = Float64Array.from(values);
+  const row = 2 * columns;
+  for (let j = 1; j < rows - 1; j++)
+    for (let i = 2; i < row - 2; i++) {
+      const at = j * row + i;
+      const sum =
+        (values[at - 2] as number) +
+        (values[at + 2] as number) +
+        (values[at - row] as number) +
+        (values[at + row] as number);
+      weights[at] = (values[at] as number) - (sum - 4 * (values[at] as number)) / 8;
+    }
+  return weights;
+}
+
+/** @param turn degrees from what lay at the right to where it ends, at the edge */
+function sidesOf(before: Float64Array, gauge: Float64Array, turn: number, { angles, levels }: Fineness): Sides {
+  const edges = [harmonicsOf(before, angles), harmonicsOf(gauge, angles)] as const;
+  const blur = blurFor(edges);
+  const [from, to] = [nestedIn(edges[0], levels, blur), nestedIn(edges[1], levels, blur)];
+  const turned =
+    valueAt(to.places[levels] as Float64Array, angleOf(turn / 360, angles)) -
+    valueAt(from.places[levels] as Float64Array, angleOf(0, angles));
+  return { from, to, gauge, turned };
+}
+
+function tableOf(sides: Sides, outline: Outline, cells: number): BackTable {
+  const { left, bottom, width, height } = extentOf(outline);
+  const by = cells / Math.max(width, height);
+  const [columns, rows] = [Math.ceil(width * by) + 1 + 2 * MARGIN, Math.ceil(height * by) + 1 + 2 * MARGIN];
+  const first = { left: left - MARGIN / by, bottom: bottom - MARGIN / by };
+  const points = new Float64Array(2 * columns * rows);
+  for (let j = 0; j < rows; j++)
+    for (let i = 0; i < columns; i++) {
+      const [x, y] = pointBefore(sides, first.left + i / by, first.bottom + j / by, NEAR / by);
+      points[2 * (j * columns + i)] = x;
+      points[2 * (j * columns + i) + 1] = y;
+    }
+  return { columns, rows, ...first, by, points: asWeights(points, columns, rows) };
+}
+
+/** Whether two edges are one to a hair. */
+const same = (one: Float64Array, two: Float64Array): boolean =>
+  one.every((reach, k) => Math.abs(reach - (two[k] as number)) <= 1e-9 * reach);
 
 /**
  * Pressing a face to another shape at equal area: an area-keeping squeeze to
- * the target's proportions first, which leaves the least crease, then the
- * radial map.
+ * the target's proportions first, then from each edge nested in what was
+ * before to the one nested in the target. Where both are one after the squeeze, nothing else happens.
  * @param shape of any size @param turn degrees from what lay at the right to where it ends
  * @throws Complaint `cane/star`
  */
-export function pressOf(before: Outline, shape: Outline, turn: number): Press {
+export function pressOf(before: Outline, shape: Outline, turn: number, fine = WHOLE_FACE): Press {
   const factor = Math.sqrt(areaOf(before) / areaOf(shape));
   const outline = scaled(shape, factor);
   const [one, two] = [extentOf(before), extentOf(outline)];
@@ -89,6 +213,13 @@ export function pressOf(before: Outline, shape: Outline, turn: number): Press {
   const aside = Math.abs(Math.sin((turn * Math.PI) / 180)) > Math.SQRT1_2;
   const wanted = aside ? two.height / two.width : two.width / two.height;
   const fx = Math.sqrt(wanted / (one.width / one.height));
-  const squeezed = scaled(before, fx, 1 / fx);
-  return { ...radialMap(squeezed, outline, turn), fx: 1 / fx, fy: fx, outline };
+  const [from, to] = [reachOf(scaled(before, fx, 1 / fx)), reachOf(outline)];
+  const squeezeOnly = turn === 0 && same(from, to);
+  let table: BackTable | undefined;
+  const back = (): BackTable | null => {
+    if (squeezeOnly) return null;
+    table ??= tableOf(sidesOf(from, to, turn, fine), outline, fine.cells);
+    return table;
+  };
+  return { fx: 1 / fx, fy: fx, outline, back };
 }

@@ -1,4 +1,5 @@
 import {
+  ONE_OF_MANY,
   areaOf,
   beyond,
   bundleCells,
@@ -93,7 +94,7 @@ interface PressedRod {
 function pressedInto(rod: CaneState, cell: Cell): PressedRod {
   const { outline, moved } = outlineOf(cell);
   // the cell has the area of the rod to a fraction of a percent; what is left is stretched
-  const fitted = pressedTo(rod, outline, 0);
+  const fitted = pressedTo(rod, outline, 0, ONE_OF_MANY);
   const factor = Math.sqrt(areaOf(fitted.outline) / areaOf(outline));
   return { x: moved[0], y: moved[1], factor, sample: fitted.sample, reach: reachOf(outline) };
 }

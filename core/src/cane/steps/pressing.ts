@@ -1,32 +1,69 @@
-import { STEPS, areaOf, diameterOf, pressOf, scaled, turned, type Outline, type Press } from '#core/cane/outlines';
+import {
+  areaOf,
+  diameterOf,
+  pressOf,
+  scaled,
+  turned,
+  type BackTable,
+  type Fineness,
+  type Outline,
+  type Press,
+} from '#core/cane/outlines';
 import { spoiltByHandling, type Spoilt } from './ends.js';
 import type { CaneState, Sampler, Unspoilt } from './state.js';
 
-const PER = STEPS / 4;
-
-/** A face carried back through a press. */
-export function throughPress(inner: Sampler, { cx, cy, fx, fy }: Press): Sampler {
+/** A face carried back through the table of a press and its squeeze; it is asked for every pixel, so without calls. */
+function throughTable(
+  inner: Sampler,
+  { fx, fy }: Press,
+  { columns, rows, left, bottom, by, points }: BackTable,
+): Sampler {
+  const row = 2 * columns;
   return (x, y) => {
-    const sum = Math.abs(x) + Math.abs(y);
-    if (sum === 0) return inner(0, 0);
-    const p = y / sum;
-    // where it lies on the diamond, from 0 to 4, without a call: this is asked for every pixel
-    let quarter = 2 - p;
-    if (x >= 0) quarter = p >= 0 ? p : 4 + p;
-    const at = quarter * PER;
-    const k = at | 0;
-    const t = at - k;
-    const [x0, y0] = [cx[k] as number, cy[k] as number];
-    return inner(
-      sum * (x0 + ((cx[k + 1] as number) - x0) * t) * fx,
-      sum * (y0 + ((cy[k + 1] as number) - y0) * t) * fy,
-    );
+    const px = (x - left) * by;
+    const py = (y - bottom) * by;
+    // the nearest node within; splines reach one further
+    const i = Math.min(columns - 2, Math.max(1, (px + 0.5) | 0));
+    const j = Math.min(rows - 2, Math.max(1, (py + 0.5) | 0));
+    const u = px - i;
+    const v = py - j;
+    const u0 = 0.5 * (0.5 - u) * (0.5 - u);
+    const u2 = u0 + u;
+    const u1 = 1 - u0 - u2;
+    const v0 = 0.5 * (0.5 - v) * (0.5 - v);
+    const v2 = v0 + v;
+    const v1 = 1 - v0 - v2;
+    const b = j * row + 2 * i;
+    const a = b - row;
+    const c = b + row;
+    const sx =
+      v0 * (u0 * (points[a - 2] as number) + u1 * (points[a] as number) + u2 * (points[a + 2] as number)) +
+      v1 * (u0 * (points[b - 2] as number) + u1 * (points[b] as number) + u2 * (points[b + 2] as number)) +
+      v2 * (u0 * (points[c - 2] as number) + u1 * (points[c] as number) + u2 * (points[c + 2] as number));
+    const sy =
+      v0 * (u0 * (points[a - 1] as number) + u1 * (points[a + 1] as number) + u2 * (points[a + 3] as number)) +
+      v1 * (u0 * (points[b - 1] as number) + u1 * (points[b + 1] as number) + u2 * (points[b + 3] as number)) +
+      v2 * (u0 * (points[c - 1] as number) + u1 * (points[c + 1] as number) + u2 * (points[c + 3] as number));
+    return inner(sx * fx, sy * fy);
+  };
+}
+
+/** A face carried back through a press. What that takes is worked out when it is looked at first. */
+export function throughPress(inner: Sampler, press: Press): Sampler {
+  let through: Sampler | undefined;
+  return (x, y) => {
+    if (!through) {
+      const table = press.back();
+      const { fx, fy } = press;
+      through = table ? throughTable(inner, press, table) : (px, py) => inner(px * fx, py * fy);
+    }
+    return through(x, y);
   };
 }
 
 /** A piece pressed to an outline of the same area. */
-export function pressedTo(state: CaneState, shape: Outline, turn: number): CaneState {
-  const map = pressOf(state.outline, shape, turn);
+export function pressedTo(state: CaneState, shape: Outline, turn: number, fine?: Fineness): CaneState {
+  const map = pressOf(state.outline, shape, turn, fine);
   return { ...state, outline: map.outline, sample: throughPress(state.sample, map) };
 }
 
