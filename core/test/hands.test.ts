@@ -1,5 +1,17 @@
 import fc from 'fast-check';
-import { STARTING_POINTS, beyond, contextOf, extentOf, reachOf, runSteps, type CaneState, type Step } from '#core/cane';
+import {
+  STARTING_POINTS,
+  areaOf,
+  beyond,
+  contextOf,
+  extentOf,
+  leftByHands,
+  reachOf,
+  runSteps,
+  taperOf,
+  type CaneState,
+  type Step,
+} from '#core/cane';
 import { measured } from '../src/cane/steps/state.js';
 import { wobbled } from '../src/cane/steps/wobble.js';
 import { circle, rectangle, type Outline } from '../src/cane/outlines/index.js';
@@ -113,6 +125,52 @@ describe('the seam of a wrap', () => {
     const bare = last(wrapped(2), contextOf());
     const state = last(wrapped(2), contextOf(undefined, 0, 3));
     for (const [x, y] of within(bare.outline, 300, 5)) expect(state.sample(x, y)).toBe(bare.sample(x, y));
+  });
+});
+
+describe('rolled and not pressed since', () => {
+  const squareOf = (...then: Loose[]): Step[] =>
+    steps({ do: 'block', of: 'clay:a', width: 20, height: 20, length: 40 }, ...then);
+  const reduced: Loose = { do: 'reduce', to: 'diameter', value: 10 } as Loose;
+  const seen = (list: readonly Step[], wobble: number): CaneState | null => {
+    const context = contextOf(undefined, wobble, 7);
+    return leftByHands(runSteps(list, context), list.length - 1, context);
+  };
+
+  test.each([0.2, 0.35, 0.7, 1])(
+    'a square has round corners, the same area and the same clay, for hands of %d',
+    (w) => {
+      const [square, round] = [seen(squareOf(reduced), 0)!, seen(squareOf(reduced), w)!];
+      const corner = (state: CaneState): number => Math.max(...state.outline.points.map(([x, y]) => Math.hypot(x, y)));
+      expect(areaOf(round.outline)).toBeCloseTo(areaOf(square.outline), 6);
+      expect(corner(round)).toBeLessThan(corner(square) * (1 - 0.05 * w));
+      expect(extentOf(round.outline).width).toBeLessThan(extentOf(square.outline).width * 1.06);
+      expect(round.amounts).toEqual(square.amounts);
+    },
+  );
+
+  test('what is pressed afterwards, round, or by no hands keeps its edge', () => {
+    const pressed = squareOf(reduced, { do: 'press', to: { shape: 'triangle' }, turn: 0 } as Loose);
+    expect(seen(pressed, 1)?.outline.points).toHaveLength(3);
+    expect(seen(squareOf(reduced), 0)?.outline.points).toHaveLength(4);
+    const log20 = steps(log('clay:a', 20, 60), reduced);
+    expect(seen(log20, 1)?.outline).toEqual(seen(log20, 0)?.outline);
+    expect(leftByHands([], 0, honest())).toBeNull();
+  });
+
+  test('tapers by hands that differ: the same clay, and more the further it is reduced', () => {
+    const mm = fc.double({ min: 2, max: 90, noNaN: true });
+    fc.assert(
+      fc.property(mm, fc.double({ min: 1.1, max: 60, noNaN: true }), (across, longer) => {
+        const { thin, thick } = taperOf(across, longer, 1)!;
+        expect(thin).toBeLessThan(across);
+        expect(thick).toBeGreaterThan(across);
+        // a cone cut off: π / 12 · (a² + ab + b²) by its length
+        expect((thin ** 2 + thin * thick + thick ** 2) / 3 / across ** 2).toBeCloseTo(1, 9);
+        expect(taperOf(across, 2 * longer, 1)!.thick).toBeGreaterThan(thick);
+      }),
+    );
+    expect([taperOf(20, 1, 1), taperOf(20, 9, 0)]).toEqual([null, null]);
   });
 });
 

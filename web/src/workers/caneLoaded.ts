@@ -1,6 +1,7 @@
 import {
   checkWork,
   contextOf,
+  leftByHands,
   runSteps,
   trimsAfter,
   type CaneContext,
@@ -90,6 +91,6 @@ export function paintable(
   paints: Readonly<Record<string, Paint>>,
 ): { readonly state: CaneState; readonly list: readonly Paint[] } | null {
   const cane = workedOf(id);
-  const state = cane?.results[at]?.state;
+  const state = cane && leftByHands(cane.results, at, cane.context);
   return cane && state ? { state, list: cane.context.materials.map((key) => paints[key] ?? GREY) } : null;
 }

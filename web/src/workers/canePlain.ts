@@ -3,6 +3,7 @@ import {
   areaOf,
   extentOf,
   landingsOf,
+  taperOf,
   type BackwardsPlan,
   type CaneContext,
   type EndsRule,
@@ -15,6 +16,7 @@ import {
   type Step,
   type StepResult,
   type Taken,
+  type Tapered,
   type Warning,
   type WrapNeed,
 } from '#core/cane';
@@ -47,6 +49,8 @@ export interface PlainStep {
   readonly round: boolean;
   /** where its corners come from, after a press */
   readonly landings?: readonly Landing[];
+  /** across its two ends, where hands are looked at as they are */
+  readonly tapered?: Tapered;
   readonly points: readonly (readonly [number, number])[];
   readonly amounts: Amounts;
 }
@@ -124,6 +128,18 @@ function landedFrom(before: StepResult | undefined, { step }: StepResult): Pick<
   return landings.length > 0 ? { landings } : {};
 }
 
+/** How a reduction tapers by honest hands; nothing where it does not. */
+function taperedFrom(
+  before: StepResult | undefined,
+  { step, state }: StepResult,
+  context: CaneContext,
+): Pick<PlainStep, 'tapered'> {
+  if (step.do !== 'reduce' || !before?.state || !state) return {};
+  const longer = areaOf(before.state.outline) / areaOf(state.outline);
+  const tapered = taperOf(acrossOf(state.outline), longer, context.wobble);
+  return tapered ? { tapered } : {};
+}
+
 /** A step in plain figures. @param before the one before it, where there is one */
 export function plainStep(result: StepResult, context: CaneContext, stamp: number, before?: StepResult): PlainStep {
   const { state, wrong } = result;
@@ -132,6 +148,7 @@ export function plainStep(result: StepResult, context: CaneContext, stamp: numbe
   return {
     ...sizeIn(outline),
     ...landedFrom(before, result),
+    ...taperedFrom(before, result, context),
     stamp,
     wrong: null,
     there: true,

@@ -1,6 +1,7 @@
 export { acrossOf } from './across.js';
 export { bundleCells, sunflower, type Cell } from './cells.js';
 export { STEPS, beyond, reachOf } from './direction.js';
+export { roundedEdge } from './nested.js';
 export {
   areaOf,
   circle,

@@ -1,5 +1,6 @@
 import FFT from 'fft.js';
-import { beyond } from './direction.js';
+import { beyond, reachOf } from './direction.js';
+import { outlineOf, type Outline, type Point } from './outline.js';
 
 /**
  * Edges nested in an edge that sees its centre (docs/models.md): at level t, from 0 at the centre to 1 at the edge,
@@ -109,4 +110,21 @@ export function nestedIn(harmonics: Harmonics, levels: number, blur: number): Ne
     squares: all.map(({ squares }) => squares),
     places: all.map(({ shares }) => placesOf(shares)),
   };
+}
+
+/** How finely an edge is rounded, and how fast its corners get round towards the middle. */
+const [ROUND_ANGLES, ROUND_BLUR] = [512, 0.5];
+
+/**
+ * The edge with its corners rounded: as those nested in it are, further in. Another area than before.
+ * @param level of the nested edge, from 0, a circle, to 1, as it is
+ * @throws Complaint `cane/star`
+ */
+export function roundedEdge(outline: Outline, level: number): Outline {
+  const { squares } = levelOf(harmonicsOf(reachOf(outline), ROUND_ANGLES), level, ROUND_BLUR);
+  const points = Array.from({ length: ROUND_ANGLES }, (_, i): Point => {
+    const [r, angle] = [Math.sqrt(squares[i] as number), (2 * Math.PI * i) / ROUND_ANGLES];
+    return [r * Math.cos(angle), r * Math.sin(angle)];
+  });
+  return outlineOf(points, outline.round).outline;
 }

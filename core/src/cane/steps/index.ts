@@ -28,6 +28,7 @@ export {
   type Then,
 } from './kinds.js';
 export { MOST_RODS, checkWork } from './limits.js';
+export { leftByHands, taperOf, type Tapered } from './hands.js';
 export { landingsOf, type Landing } from './landing.js';
 export { throughPress } from './pressing.js';
 export { readProgram, usedIn, withMaterial } from './read.js';

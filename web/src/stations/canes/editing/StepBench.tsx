@@ -3,9 +3,10 @@ import { useEffect, useMemo, useState, type ReactElement } from 'react';
 import { usable, type Step } from '#core/cane';
 import { Warning } from '../../../parts/Warning.js';
 import { useUnits } from '../../../state/view.js';
-import { Key, Word } from '../../../theme/pieces.js';
+import { Caption, Key, Word } from '../../../theme/pieces.js';
 import { useWorkedCane, type WorkedCane } from '../../../workers/cane.js';
 import { stepTitle, viewOf, withUsualValue } from '../steps/index.js';
+import { taperWords } from '../words/handsWords.js';
 import { ByHand } from './ByHand.js';
 import { LargeFace } from './LargeFace.js';
 import { OnFace } from './OnFace.js';
@@ -158,6 +159,7 @@ export function StepBench(props: StepBenchProps): ReactElement {
   const fields = useFields(props);
   const { step, worked, drag } = followed;
   const wrong = worked?.steps[at]?.wrong;
+  const tapered = worked?.steps[at]?.tapered;
   return (
     <Grid templateColumns="minmax(0, auto) minmax(260px, 1fr)" gap={6} alignItems="start">
       <LargeFace own={props} followed={followed} />
@@ -177,6 +179,7 @@ export function StepBench(props: StepBenchProps): ReactElement {
               onSlide={drag}
               onSet={onChange}
             />
+            {tapered && <Caption display="block">{taperWords(tapered, units)}</Caption>}
             {wrong != null && <Warning>{wrong}</Warning>}
             <StepWords {...props} />
           </Box>
