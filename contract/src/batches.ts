@@ -1,18 +1,17 @@
-import type { Mixable } from '#core/material';
+import type { OwnColour } from '#core/stock';
 import type { Kind } from '#core/clay';
-import type { BakeLoad, BenchStep, Layout, MixDemand, PiecePlan, ClayDemand } from '#core/batch';
+import type { BakeLoad, BenchStep, ClayDemand, Layout, LeftOver, MixDemand, PiecePlan, ReadyDemand } from '#core/batch';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn } from 'class-validator';
-import { MadeOf } from './material.js';
-import { Between, Id, IsoDate, Name, Omittable, Optional, Text, Things, Version, Whole, all } from './rules.js';
+import { MadeOf, type TakenBy } from './material.js';
+import { LeftDto, LeftList, SHAPES, TakenDto, TakenList, UsedDto, UsedList } from './amounts.js';
+import { Between, Id, IsoDate, Name, Omittable, Optional, Text, Things, Version, Whole } from './rules.js';
 
 /** A layer of a piece: what it is rolled of, at a setting. */
 export class LayerDto {
   @Id() id!: string;
-  @MadeOf('layer', 'Choose a mix or a clay for this layer.') of!: Mixable;
+  @MadeOf('layer', 'Choose a mix or a clay for this layer.') of!: TakenBy<'layer'>;
   @Id() settingId!: string;
 }
-
-export const SHAPES = ['round', 'rectangle'] as const;
 
 export class PieceDto {
   @Id() id!: string;
@@ -49,20 +48,6 @@ export class BatchDto {
   pieces!: PieceDto[];
 }
 
-/** What really went in, when a batch is done. */
-export class UsedDto {
-  @Id() clayId!: string;
-  @Between('The clay used', 0, 50000, 'g') grams!: number;
-}
-
-/** The rule for a list of them. */
-export const UsedList = (): PropertyDecorator =>
-  all(
-    IsArray({ message: 'Say how much of each clay was used.' }),
-    ArrayMaxSize(400, { message: 'At most 400 clays.' }),
-    Things(() => UsedDto),
-  );
-
 /** POST /api/batches/:id/done */
 export class DoneDto {
   @Version() version!: number;
@@ -70,6 +55,8 @@ export class DoneDto {
   @IsoDate() madeOn!: string;
   @Text(8000) note!: string;
   @UsedList() used!: UsedDto[];
+  @TakenList() taken?: TakenDto[] | null;
+  @LeftList() left?: LeftDto[] | null;
 }
 
 /** Typed arrays and exact fractions become plain ones on the wire. */
@@ -98,6 +85,10 @@ export interface PlanAnswer {
     readonly hex: string;
     readonly discs: string | null;
   })[];
+  /** what lies there already, and is taken */
+  readonly ready: readonly (ReadyDemand & { readonly name: string })[];
+  /** what is left over, as planned */
+  readonly left: readonly (Pick<LeftOver, 'why'> & { readonly parts: readonly { of: OwnColour; grams: number }[] })[];
   readonly loads: readonly BakeLoad[];
   readonly totalGrams: number;
   readonly scrapGrams: number;

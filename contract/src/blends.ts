@@ -3,9 +3,9 @@ import { LAYOUTS, TURNINGS, type CountedBlend, type LayoutKind, type Turning } f
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn } from 'class-validator';
 import { EachMadeOf, MaterialDto } from './material.js';
 import type { RevisionAnswer } from './mixes.js';
-import { UsedDto, UsedList } from './batches.js';
+import { LeftDto, LeftList, UsedDto, UsedList } from './amounts.js';
 import { Between, Id, Inside, IsoDate, Name, Omittable, Optional, Text, Things, Version, Whole } from './rules.js';
-import { SheetDto } from './sheetBook.js';
+import { MadeDto } from './sheetBook.js';
 
 export class CutPointDto {
   @Between('A place of a cut', 0, 2000, 'mm') x!: number;
@@ -102,8 +102,9 @@ export class BlendDoneDto {
   @Text(8000) note!: string;
   @Whole('The number of passes', 1, 60) passes!: number;
   @UsedList() used!: UsedDto[];
+  @LeftList() left?: LeftDto[] | null;
   /** what lies there now, for the sheet book; left out: nothing is kept */
-  @Omittable() @Inside(() => SheetDto, 'The sheet') sheet?: SheetDto | null;
+  @Omittable() @Inside(() => MadeDto, 'The sheet') sheet?: MadeDto | null;
 }
 
 /** GET /api/blends */

@@ -1,10 +1,10 @@
 import { TRIMMINGS, readProgram, type Program, type Trimming } from '#core/cane';
 import { Complaint } from '#core/units';
 import { ArrayMaxSize, IsArray, IsBoolean, IsIn, ValidateBy } from 'class-validator';
-import { UsedDto, UsedList } from './batches.js';
+import { LeftDto, LeftList, TakenDto, TakenList, UsedDto, UsedList } from './amounts.js';
 import type { BlendPlanDto } from './blends.js';
 import type { RevisionAnswer } from './mixes.js';
-import { Between, Id, IsoDate, Name, Omittable, Text, Things, Version, Whole } from './rules.js';
+import { Between, Id, Inside, IsoDate, Name, Omittable, Text, Things, Version, Whole } from './rules.js';
 
 function programWrong(value: unknown): string | null {
   try {
@@ -56,6 +56,14 @@ export class CaneTakenDto {
   @Between('What was taken', 0, 20_000, 'mm') lengthMm!: number;
 }
 
+/** What of a cane lies there when it is done. */
+export class KeptCaneDto {
+  @Id() id!: string;
+  @Name('What is kept') name!: string;
+  @IsIn(['cane', 'slices'], { message: 'The cane is kept, or its slices.' }) form!: 'cane' | 'slices';
+  @Text(120) keptIn!: string;
+}
+
 /** POST /api/canes/:id/done: what really happened. */
 export class CaneDoneDto {
   @Version() version!: number;
@@ -78,6 +86,11 @@ export class CaneDoneDto {
   @Things(() => CaneTakenDto)
   taken?: CaneTakenDto[] | null;
   @UsedList() used!: UsedDto[];
+  /** other things that lay there, and scrap */
+  @TakenList() ready?: TakenDto[] | null;
+  @LeftList() left?: LeftDto[] | null;
+  /** what lies there now, a cane or its slices; null or left out: all of it went on at once */
+  @Omittable() @Inside(() => KeptCaneDto, 'What is kept') kept?: KeptCaneDto | null;
 }
 
 /** A cane that others can take in, by the id of its revision. */

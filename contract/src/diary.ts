@@ -1,5 +1,7 @@
 import type { Cutter } from '#core/batch';
 import { Id, Text, Version } from './rules.js';
+import type { MadeForm } from './sheetBook.js';
+import type { FlowKind } from './stock.js';
 
 /** PUT /api/diary/:id: only the note is a person's to change. */
 export class DiaryNoteDto {
@@ -62,8 +64,16 @@ export interface DiaryAnswer extends DiaryCard {
     readonly mm: number;
     readonly widthMm: number;
     readonly lengthMm: number;
-    readonly form: 'sheet' | 'plug' | 'fan';
+    readonly form: MadeForm;
+    readonly count: number;
     readonly hexes: readonly string[];
+  }[];
+  /** what else it was made from, and what became of it */
+  readonly flows: readonly {
+    readonly kind: FlowKind;
+    readonly grams: number;
+    /** of the thing or of the tub */
+    readonly name: string | null;
   }[];
   readonly conditioned: readonly {
     readonly clayId: string;

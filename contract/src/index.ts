@@ -1,4 +1,5 @@
 import 'reflect-metadata';
+export * from './amounts.js';
 export * from './batches.js';
 export * from './blends.js';
 export * from './canes.js';
@@ -16,4 +17,5 @@ export * from './shelf.js';
 export * from './rules.js';
 export * from './archive.js';
 export * from './step.js';
+export * from './stock.js';
 export * from './stream.js';

@@ -30,9 +30,16 @@ export const TAKES = {
   },
   corrected: { takes: ['mix'], because: 'What is corrected is a mix: a clay is as its packet has it.' },
   layer: {
-    takes: ['clay', 'mix'],
+    takes: ['clay', 'mix', 'made', 'scrap'],
     because:
-      'A layer is rolled of one clay or one mix: sheets with a fade or a pattern are not planned in batches yet.',
+      'A layer is rolled of a clay, a mix, a sheet or a lump that lies there, or of scrap. A fade is made first: ' +
+      'then its sheet lies there.',
+  },
+  left: { takes: ['clay', 'mix', 'blend'], because: 'What is left over is told by its clays, mixes and blends.' },
+  taken: { takes: ['made', 'scrap'], because: 'What is taken here lies there already, or is scrap of a tub.' },
+  noted: {
+    takes: ['clay', 'mix', 'blend', 'cane'],
+    because: 'What lies there is of a clay, a mix, a blend or a cane that Sledge knows.',
   },
   colour: {
     takes: ['clay', 'mix'],

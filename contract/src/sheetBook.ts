@@ -2,7 +2,7 @@ import type { Material, Mixable } from '#core/material';
 import { FIRMNESSES, type Firmness } from '#core/clay';
 import { SCHOOLS_OF_CONDITIONING, type Conditioner, type CountedConditioning } from '#core/sheet';
 import { ArrayMaxSize, IsArray, IsBoolean, IsIn } from 'class-validator';
-import { SHAPES, UsedDto, UsedList } from './batches.js';
+import { LeftDto, LeftList, SHAPES, UsedDto, UsedList } from './amounts.js';
 import { MadeOf } from './material.js';
 import { Between, Id, Inside, IsoDate, Name, Omittable, Optional, Text, Things, Version, Whole } from './rules.js';
 
@@ -18,22 +18,29 @@ export class SheetCutDto {
   @Between('The bridge', 0, 50, 'mm') bridgeMm!: number;
 }
 
-export const SHEET_FORMS = ['sheet', 'plug', 'fan'] as const;
+export const MADE_FORMS = ['sheet', 'plug', 'fan', 'lump', 'cane', 'slices'] as const;
+/** What the sheet book tells of. */
+export const SHEET_FORMS: readonly MadeForm[] = ['sheet', 'plug', 'fan'];
+export type MadeForm = (typeof MADE_FORMS)[number];
 
-/** PUT /api/sheets/:id: a sheet as it lies there now. */
-export class SheetDto {
+/** PUT /api/sheets/:id: a thing as it lies there now. */
+export class MadeDto {
   @Id() id!: string;
   @Version() version!: number;
   @Name('A sheet') name!: string;
   @Text(2000) note!: string;
   /**
    * lying flat; a blend can be wound up to a plug (`widthMm` its diameter, `lengthMm` its height) or folded like a
-   * fan
+   * fan; a lump (all its sizes those of a ball); a cane (`widthMm` across, `lengthMm` long) or its slices (`mm` each)
    */
-  @IsIn(SHEET_FORMS, { message: 'It lies flat, is rolled up to a plug, or folded like a fan.' })
-  form!: (typeof SHEET_FORMS)[number];
-  @Between('The width', 1, 2000, 'mm') widthMm!: number;
-  @Between('The length', 1, 20_000, 'mm') lengthMm!: number;
+  @IsIn(MADE_FORMS, { message: 'It is a sheet, a plug, a fan, a lump, a cane or slices.' })
+  form!: (typeof MADE_FORMS)[number];
+  @Between('The width', 0.5, 2000, 'mm') widthMm!: number;
+  @Between('The length', 0.5, 20_000, 'mm') lengthMm!: number;
+  /** slices, or pieces of a cane; left out: one */
+  @Omittable() @Whole('The number', 1, 5000) count?: number | null;
+  /** where it is kept, in one's own word */
+  @Omittable() @Text(120) keptIn?: string | null;
   /** of one layer; of a plug folded like a fan its depth */
   @Between('The thickness', 0.05, 300, 'mm') mm!: number;
   @Whole('The number of layers', 1, 20) layers!: number;
@@ -53,7 +60,7 @@ export class SheetDto {
 
 /** POST /api/sheets/:id/rolled: a sheet that was made just now, and the clay that went into it. */
 export class RolledDto {
-  @Inside(() => SheetDto, 'The sheet') sheet!: SheetDto;
+  @Inside(() => MadeDto, 'The sheet') sheet!: MadeDto;
   @MadeOf('sheet', 'Say which clay or mix the sheet is made of.') of!: Mixable;
   /** machine and setting in words, as it was then */
   @Text(120) rolledAt!: string;
@@ -61,13 +68,18 @@ export class RolledDto {
   @IsoDate() madeOn!: string;
   @Text(8000) note!: string;
   @UsedList() used!: UsedDto[];
+  @LeftList() left?: LeftDto[] | null;
 }
 
 /** GET /api/sheets: those that are not used up first, newest first. */
-export interface SheetAnswer extends SheetDto {
+export interface MadeAnswer extends MadeDto {
   readonly of: Material;
+  readonly count: number;
+  readonly keptIn: string;
   /** the blend it is of, where it is of one */
   readonly blendId: string | null;
+  /** the cane it is a piece or slices of */
+  readonly caneId: string | null;
   readonly ofName: string;
   /** one colour, or those of the blend along its fade */
   readonly hexes: readonly string[];

@@ -32,6 +32,8 @@ import { MixesModule } from './mixes/mixes.module.js';
 import { RevisionsModule } from './revisions/revisions.module.js';
 import { PalettesModule } from './palettes/palettes.module.js';
 import { SheetsModule } from './sheets/sheets.module.js';
+import { StockModule } from './stock/stock.module.js';
+import { AccountsModule } from './stock/accounts.module.js';
 import { SheetBookModule } from './sheetBook/sheetBook.module.js';
 import { ShelfModule } from './shelf/shelf.module.js';
 
@@ -61,6 +63,8 @@ class AppModule {
         SheetsModule,
         BlendsModule,
         CanesModule,
+        AccountsModule,
+        StockModule,
         SheetBookModule,
         BatchesModule,
         DiaryModule,

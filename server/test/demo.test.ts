@@ -6,7 +6,7 @@ import type {
   MachinesAnswer,
   MixAnswer,
   MixListAnswer,
-  SheetAnswer,
+  MadeAnswer,
   ShelfAnswer,
 } from '#contract';
 import {
@@ -46,7 +46,7 @@ test('the kitchen garden is there, whole', async () => {
   expect((await api.get<DiaryListAnswer>('/api/diary')).body.total).toBe(
     batches.filter((b) => b.done).length + sheetBook.length + conditionings.length + 1,
   );
-  const sheets = (await api.get<SheetAnswer[]>('/api/sheets')).body;
+  const sheets = (await api.get<MadeAnswer[]>('/api/sheets')).body;
   expect(
     sheets
       .filter((s) => s.form === 'sheet')

@@ -11,8 +11,8 @@ import type {
   MixAnswer,
   Problem,
   RolledDto,
-  SheetAnswer,
-  SheetDto,
+  MadeAnswer,
+  MadeDto,
   ShelfAnswer,
 } from '#contract';
 import { GAUGE_DROPS_EVERY, StandInGauge, hiddenGap } from '../src/devices/standInGauge.js';
@@ -24,7 +24,7 @@ beforeEach(async () => {
 });
 afterEach(() => api.close());
 
-const sheet = (more: Partial<SheetDto> = {}): SheetDto => ({
+const sheet = (more: Partial<MadeDto> = {}): MadeDto => ({
   id: randomUUID(),
   version: 0,
   name: 'Chalk, 4',
@@ -50,8 +50,8 @@ const rolled = (of: Mixable, more: Partial<RolledDto> = {}): RolledDto => ({
   used: [],
   ...more,
 });
-const roll = (dto: RolledDto): ReturnType<typeof api.ask<SheetAnswer>> =>
-  api.ask<SheetAnswer>('POST', `/api/sheets/${dto.sheet.id}/rolled`, dto);
+const roll = (dto: RolledDto): ReturnType<typeof api.ask<MadeAnswer>> =>
+  api.ask<MadeAnswer>('POST', `/api/sheets/${dto.sheet.id}/rolled`, dto);
 const leftOf = async (clayId: string): Promise<number> =>
   (await api.get<ShelfAnswer>('/api/shelf')).body.blocks
     .filter((b) => b.clayId === clayId)
@@ -86,10 +86,10 @@ test(
     // what a sheet was rolled from stays what it was
     expect((await api.get<MixAnswer>(`/api/mixes/${ring.id}`)).body.revisions[0]?.made).toBe(true);
     expect((await api.ask<ChangesAnswer>('POST', '/api/undo')).body.did).toContain('rolled Chalk, 4');
-    expect([(await api.get<SheetAnswer[]>('/api/sheets')).body, await leftOf(chalk.id)]).toEqual([[], 57]);
+    expect([(await api.get<MadeAnswer[]>('/api/sheets')).body, await leftOf(chalk.id)]).toEqual([[], 57]);
     await api.ask('POST', '/api/redo');
     await api.reopen();
-    expect((await api.get<SheetAnswer[]>('/api/sheets')).body[0]).toMatchObject({ id: dto.sheet.id, grams: 39.9 });
+    expect((await api.get<MadeAnswer[]>('/api/sheets')).body[0]).toMatchObject({ id: dto.sheet.id, grams: 39.9 });
   },
 );
 
@@ -99,6 +99,7 @@ test('pieces are cut from what is left, and no more than that; clay a sheet is o
   const {
     of: _,
     blendId: ___,
+    caneId: _c,
     ofName: ____,
     hexes: _____,
     density: ______,
@@ -116,7 +117,7 @@ test('pieces are cut from what is left, and no more than that; clay a sheet is o
     count,
     bridgeMm: 2,
   });
-  const save = (dto: SheetDto) => api.ask<SheetAnswer & Problem>('PUT', `/api/sheets/${dto.id}`, dto);
+  const save = (dto: MadeDto) => api.ask<MadeAnswer & Problem>('PUT', `/api/sheets/${dto.id}`, dto);
   const after = (await save({ ...sent, cuts: [cut(6)] })).body;
   expect(after.cuts).toHaveLength(1);
   const refused = await save({ ...sent, version: after.version, cuts: [cut(6), cut(30)] });
@@ -154,7 +155,7 @@ test.each<[string, (d: RolledDto) => RolledDto, RegExp]>([
   const refused = await api.ask<Problem>('POST', `/api/sheets/${dto.sheet.id}/rolled`, dto);
   expect(refused.status).toBe(422);
   expect(JSON.stringify(refused.body)).toMatch(words);
-  expect((await api.get<SheetAnswer[]>('/api/sheets')).body).toEqual([]);
+  expect((await api.get<MadeAnswer[]>('/api/sheets')).body).toEqual([]);
   expect(await leftOf(chalk.id)).toBe(57);
 });
 
@@ -199,10 +200,10 @@ test('a blend that is made lands in the book with its fade, and can be wound up 
     sheet: flat,
   };
   expect((await api.ask('POST', `/api/blends/${plan.id}/done`, done)).status).toBe(200);
-  const [kept] = (await api.get<SheetAnswer[]>('/api/sheets')).body;
+  const [kept] = (await api.get<MadeAnswer[]>('/api/sheets')).body;
   expect(kept).toMatchObject({ blendId: plan.id, ofName: 'Beet fade', hexes: ['F1EEE4', '7B1E4B'], layers: 4 });
   const wound = (
-    await api.ask<SheetAnswer>('PUT', `/api/sheets/${flat.id}`, {
+    await api.ask<MadeAnswer>('PUT', `/api/sheets/${flat.id}`, {
       ...flat,
       version: kept?.version,
       form: 'plug',

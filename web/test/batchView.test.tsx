@@ -34,7 +34,7 @@ const need = (name: string, grams: number, left: number, more: Partial<Need> = {
 
 const planned = (over: Partial<PlanAnswer> = {}): PlanAnswer => ({
   ...{ pieces: [], mixes: [], clays: [need('Chalk', 40, 158)], loads: [], totalGrams: 40, scrapGrams: 12 },
-  ...{ usedCost: 1.7, buyCost: null, steps: [] },
+  ...{ usedCost: 1.7, buyCost: null, steps: [], ready: [], left: [] },
   materials: {
     [CHALK]: { name: 'Chalk', hex: 'F1EEE4', newer: null },
     [SOOT]: { name: 'Soot', hex: '26242A', newer: null },

@@ -3,7 +3,7 @@ import { cutterOf } from '#core/batch';
 import type { Machine } from '#core/sheet';
 import { thicknesses } from '#core/sheet';
 import { machines, setup } from '#demo';
-import type { SheetAnswer } from '#contract';
+import type { MadeAnswer } from '#contract';
 import { askedIn, conditionable, conditionedOf, planOf, readPasses } from '../src/stations/sheets/conditioning.js';
 import { conditionWords } from '../src/stations/sheets/conditionWords.js';
 import {
@@ -153,7 +153,7 @@ describe('a sheet of the book', () => {
   const sheet = {
     ...{ id: 's', version: 1, name: 'Chalk, 4', note: '', form: 'sheet', widthMm: 80, lengthMm: 140, mm: 1.5 },
     ...{ layers: 1, grams: 32, cuts: [], gone: false, inside: null, hexes: ['F1EEE4'], rolledAt: '4' },
-  } as unknown as SheetAnswer;
+  } as unknown as MadeAnswer;
 
   test('typed thicker or thinner keeps its clay', () => {
     fc.assert(

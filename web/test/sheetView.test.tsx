@@ -3,7 +3,7 @@ import { fireEvent } from '@testing-library/react';
 import { keyOf, ofClay } from '#core/material';
 import { massOfSheet, thicknesses } from '#core/sheet';
 import { machines, setup } from '#demo';
-import type { MachineDto, RolledDto, SheetAnswer } from '#contract';
+import type { MachineDto, RolledDto, MadeAnswer } from '#contract';
 import RollSheet from '../src/stations/sheets/RollSheet.js';
 import SheetBook from '../src/stations/sheets/SheetBook.js';
 import { SheetOf } from '../src/stations/sheets/SheetOf.js';
@@ -22,7 +22,7 @@ const [roller, crank] = machines as readonly [MachineDto, MachineDto];
 const mmOf = (label: string): number => thicknesses(roller).find((s) => s.label === label)!.mm;
 
 /** 96 × 170 mm at 1.52 mm of a clay of 1.9 g/cm³: 47.1 g. */
-const sheet = (more: Partial<SheetAnswer> = {}): SheetAnswer => ({
+const sheet = (more: Partial<MadeAnswer> = {}): MadeAnswer => ({
   ...{
     id: 's1',
     version: 2,
@@ -35,6 +35,7 @@ const sheet = (more: Partial<SheetAnswer> = {}): SheetAnswer => ({
     layers: 1,
   },
   ...{ grams: massOfSheet(96 * 170, 1.52, 1.9), cuts: [], gone: false, rolledAt: '4 of Bench roller', inside: null },
+  ...{ count: 1, keptIn: '', caneId: null },
   ...{ of: ofClay(clayId('Chalk')), blendId: null, ofName: 'Chalk', hexes: ['F1EEE4'], density: 1.9 },
   ...{ madeOn: '2026-11-02', entryId: 'entry' },
   ...more,
@@ -51,7 +52,7 @@ const PLUG = sheet({
 });
 
 const book = (
-  sheets: readonly SheetAnswer[],
+  sheets: readonly MadeAnswer[],
   address = `/sheets/book/${sheets[0]?.id ?? ''}`,
   units: 'metric' | 'imperial' = 'metric',
 ): ShownStation =>
@@ -110,7 +111,7 @@ describe('the sheet book', () => {
 });
 
 describe('one sheet', () => {
-  test.each<[string, string, Partial<SheetAnswer>]>([
+  test.each<[string, string, Partial<MadeAnswer>]>([
     ['Name of the sheet', 'White', { name: 'White' }],
     ['Width of the made sheet', '100 mm', { widthMm: 100 }],
     ['Length of the made sheet', '20 cm', { lengthMm: 200 }],
@@ -135,7 +136,7 @@ describe('one sheet', () => {
     const page = book([sheet()]);
     await typeInto(page, 'How many were cut', '6');
     await page.user.click(page.getByRole('button', { name: 'Cut' }));
-    const cuts = (await post.next()).body.cuts as SheetAnswer['cuts'];
+    const cuts = (await post.next()).body.cuts as MadeAnswer['cuts'];
     expect(cuts).toEqual([{ ...CUT, id: cuts[0]?.id, count: 6 }]);
     page.unmount();
     const cut = book([sheet({ cuts: [CUT] })]);

@@ -2,7 +2,7 @@ import { ofClay } from '#core/material';
 import fc from 'fast-check';
 import { CONDITION_WARNINGS, SCHOOLS_OF_CONDITIONING, conditionPlan, thicknesses, type Machine } from '#core/sheet';
 import { FIRMNESSES } from '#core/clay';
-import type { SheetAnswer } from '#contract';
+import type { MadeAnswer } from '#contract';
 import { plugSheet } from '../src/stations/blends/plugSheet.js';
 import { conditionWords, SCHOOL_WORDS, WARNING_WORDS } from '../src/stations/sheets/conditionWords.js';
 import { equalsOf, type Rung } from '../src/stations/sheets/equals.js';
@@ -78,7 +78,7 @@ describe('conditioning in words', () => {
 });
 
 describe('sheets of the book', () => {
-  const answer: SheetAnswer = {
+  const answer: MadeAnswer = {
     id: 'a',
     version: 3,
     name: 'Corn, 4',
@@ -94,6 +94,9 @@ describe('sheets of the book', () => {
     inside: 'last',
     of: ofClay('c'),
     blendId: null,
+    caneId: null,
+    count: 1,
+    keptIn: '',
     ofName: 'Corn',
     hexes: ['F0CB55'],
     density: 1.9,

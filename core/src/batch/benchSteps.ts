@@ -1,18 +1,18 @@
-import { ofClay, type Mixable } from '#core/material';
+import { ofClay } from '#core/material';
+import { lookUp, type MaterialBook } from '#core/stock';
 import type { PigmentSource } from '#core/colour';
 import { conditioningOf, type Block, type Conditioning } from '#core/clay';
-import { colourOf, nameOf, type Book, flatOf } from '#core/mix';
 import type { Celsius, Grams, Minutes, Mm } from '#core/units';
 import type { Cutter } from './cutter.js';
 import { type Portion } from './demand.js';
 import type { Layout } from './layout.js';
-import { toCut, type LayerOrder, type PieceOrder } from './order.js';
+import { toCut, type LayerOf, type LayerOrder, type PieceOrder } from './order.js';
 import type { BatchPlan, PiecePlan } from './plan.js';
 import { lotsOf } from './shelf.js';
 
 /** What a step works on: its name and its raw colour, as it lies on the bench. */
 export interface Shown {
-  readonly of: Mixable;
+  readonly of: LayerOf;
   readonly name: string;
   readonly hex: string;
 }
@@ -28,6 +28,7 @@ export type BenchStep =
       /** of so many lots of this clay */ readonly lots: number;
       readonly how: Conditioning;
     }
+  | { readonly kind: 'ready'; readonly what: Shown; readonly grams: Grams; readonly short: Grams }
   | {
       readonly kind: 'mix';
       readonly mix: Shown;
@@ -80,7 +81,7 @@ export type BenchStep =
 export interface StepsInput {
   readonly pieces: readonly PieceOrder[];
   readonly plan: BatchPlan;
-  readonly book: Book;
+  readonly book: MaterialBook;
   readonly blocks: readonly Block[];
   readonly pigments: PigmentSource;
   /** ISO date, for the age of the clay */
@@ -101,22 +102,24 @@ class Steps {
   private readonly look = new Map<string, Shown & { readonly lightness: number }>();
   constructor(private readonly input: StepsInput) {}
 
-  private material(of: Mixable): Shown & { readonly lightness: number } {
+  private material(of: LayerOf): Shown & { readonly lightness: number } {
     const known = this.look.get(of.id);
     if (known) return known;
     const { book, pigments } = this.input;
-    const { hex, lab } = colourOf(flatOf(of, book), 'raw', pigments);
-    const made = { of, name: nameOf(of, book), hex, lightness: lab.l };
+    // of a fade the middle of it
+    const { name, hexes, labs } = lookUp(of, book, { stage: 'raw', pigments });
+    const middle = Math.floor(hexes.length / 2);
+    const made = { of, name, hex: hexes[middle] ?? '000000', lightness: labs[middle]?.l ?? 0 };
     this.look.set(of.id, made);
     return made;
   }
 
-  private plain(of: Mixable): Shown {
+  private plain(of: LayerOf): Shown {
     const { lightness: _, ...rest } = this.material(of);
     return rest;
   }
 
-  private lightFirst<T>(items: readonly T[], source: (item: T) => Mixable): T[] {
+  private lightFirst<T>(items: readonly T[], source: (item: T) => LayerOf): T[] {
     return [...items].sort((a, b) => this.material(source(b)).lightness - this.material(source(a)).lightness);
   }
 
@@ -137,6 +140,15 @@ class Steps {
       bought,
       lots: lots.length,
       how: conditioningOf(firmness, months, grams),
+    }));
+  }
+
+  ready(): BenchStep[] {
+    return this.lightFirst(this.input.plan.ready, ({ of }) => of).map(({ of, grams, short }) => ({
+      kind: 'ready',
+      what: this.plain(of),
+      grams,
+      short,
     }));
   }
 
@@ -220,11 +232,11 @@ class Steps {
 }
 
 /**
- * The steps of a batch in working order: condition, mix, roll and cut,
+ * The steps of a batch in working order: condition, mix, fetch what lies there, roll and cut,
  * bake; light colours before dark within each, since a trace of dark on the
  * rollers spoils light clay and not the other way round.
  */
 export function benchSteps(input: StepsInput): BenchStep[] {
   const steps = new Steps(input);
-  return [...steps.condition(), ...steps.mix(), ...steps.shape(), ...steps.bake()];
+  return [...steps.condition(), ...steps.mix(), ...steps.ready(), ...steps.shape(), ...steps.bake()];
 }

@@ -1,10 +1,15 @@
-import type { Mixable } from '#core/material';
+import type { Mixable, OfMade, OfScrap } from '#core/material';
 import type { Mm } from '#core/units';
 import type { Cutter } from './cutter.js';
 
+/** What a layer can be rolled of: clay and mixes, or what lies there. */
+export type LayerOf = Mixable | Ready;
+/** What lies there already. */
+export type Ready = OfMade | OfScrap;
+
 /** One layer of a piece, with its setting worked out. */
 export interface LayerOrder {
-  readonly of: Mixable;
+  readonly of: LayerOf;
   readonly machineName: string;
   readonly settingLabel: string;
   readonly mm: Mm;

@@ -1,19 +1,20 @@
-import type { Mixable } from '#core/material';
+import { isMixable, keyOf, type MaterialKey } from '#core/material';
+import { lookUp, type Looking, type MaterialBook } from '#core/stock';
 import type { PigmentSource } from '#core/colour';
 import type { Block } from '#core/clay';
-import { pigmentsWith, type Book, flatOf } from '#core/mix';
+import { pigmentsWith } from '#core/mix';
 import { massOfSheet } from '#core/sheet';
 import { attempt, type Grams } from '#core/units';
 import { bakeLoads, type BakeLoad } from './bake.js';
 import { demandOf, type Demand, type Measuring } from './demand.js';
 import { cuttingLayout, type Layout } from './layout.js';
-import { thicknessOf, toCut, type PieceOrder } from './order.js';
+import { thicknessOf, toCut, type LayerOf, type PieceOrder, type Ready } from './order.js';
 import { againstShelf, type AgainstShelf } from './shelf.js';
 import { complaint } from './sentences.js';
 
 /** A layer's sheets: `grams` for all of them. */
 export interface LayerPlan {
-  readonly of: Mixable;
+  readonly of: LayerOf;
   readonly grams: Grams;
 }
 
@@ -33,8 +34,19 @@ export interface ClayDemand extends AgainstShelf {
   readonly grams: Grams;
 }
 
+/** How much of something that lies there a batch takes. */
+export interface ReadyDemand {
+  readonly of: Ready;
+  readonly grams: Grams;
+  /** of it there is */
+  readonly there: Grams;
+  readonly short: Grams;
+}
+
 export interface BatchPlan {
   readonly pieces: readonly PiecePlan[];
+  /** each thing once */
+  readonly ready: readonly ReadyDemand[];
   readonly demand: Demand;
   readonly clays: readonly ClayDemand[];
   readonly loads: readonly BakeLoad[];
@@ -47,9 +59,11 @@ export interface BatchPlan {
 
 export interface PlanInput {
   readonly pieces: readonly PieceOrder[];
-  readonly book: Book;
+  readonly book: MaterialBook;
   readonly blocks: readonly Block[];
   readonly measuring: Measuring;
+  /** g of each thing that lies there, and in each tub */
+  readonly there?: ReadonlyMap<MaterialKey, Grams>;
   readonly pigments?: PigmentSource;
 }
 
@@ -57,7 +71,7 @@ const sum = (values: readonly number[]): number => values.reduce((a, b) => a + b
 const sumKnown = (values: readonly (number | null)[]): number | null =>
   values.reduce<number | null>((total, v) => (total === null || v === null ? null : total + v), 0);
 
-function planPiece(piece: PieceOrder, book: Book): PiecePlan {
+function planPiece(piece: PieceOrder, book: MaterialBook, looking: Looking): PiecePlan {
   return attempt(
     () => {
       if (piece.layers.length === 0) throw complaint('parts/none');
@@ -71,11 +85,27 @@ function planPiece(piece: PieceOrder, book: Book): PiecePlan {
         edge: piece.edgeMm ?? 0,
       });
       const area = layout.width * layout.length * layout.sheets;
-      const layers = piece.layers.map(({ of, mm }) => ({ of, grams: massOfSheet(area, mm, flatOf(of, book).density) }));
+      const layers = piece.layers.map(({ of, mm }) => ({
+        of,
+        grams: massOfSheet(area, mm, lookUp(of, book, looking).density),
+      }));
       return { id: piece.id, layout, layers, scrapGrams: layout.scrap * sum(layers.map((l) => l.grams)), wrong: null };
     },
     (wrong) => ({ id: piece.id, wrong: wrong.message }),
   );
+}
+
+/** What lies there, against what is wanted of it. */
+function readyDemand(wanted: readonly LayerPlan[], there: ReadonlyMap<MaterialKey, Grams>): ReadyDemand[] {
+  const sums = new Map<MaterialKey, { of: Ready; grams: Grams }>();
+  for (const { of, grams } of wanted) {
+    if (isMixable(of)) continue;
+    sums.set(keyOf(of), { of, grams: (sums.get(keyOf(of))?.grams ?? 0) + grams });
+  }
+  return [...sums].map(([key, { of, grams }]) => {
+    const left = there.get(key) ?? 0;
+    return { of, grams, there: left, short: Math.max(0, grams - left) };
+  });
 }
 
 /**
@@ -85,9 +115,12 @@ function planPiece(piece: PieceOrder, book: Book): PiecePlan {
  */
 export function planBatch(input: PlanInput): BatchPlan {
   const { book, pigments = pigmentsWith(null) } = input;
-  const pieces = input.pieces.map((piece) => planPiece(piece, book));
+  const looking: Looking = { stage: 'raw', pigments };
+  const pieces = input.pieces.map((piece) => planPiece(piece, book, looking));
   const wanted = pieces.flatMap((piece) => (piece.wrong === null ? piece.layers : []));
-  const demand = demandOf(wanted, book, input.measuring, pigments);
+  const fresh = wanted.flatMap(({ of, grams }) => (isMixable(of) ? [{ of, grams }] : []));
+  const demand = demandOf(fresh, book, input.measuring, pigments);
+  const ready = readyDemand(wanted, input.there ?? new Map<MaterialKey, Grams>());
   const clays = [...demand.clays].map(([clayId, grams]) => ({
     clayId,
     grams,
@@ -99,6 +132,7 @@ export function planBatch(input: PlanInput): BatchPlan {
   const good = input.pieces.filter((_, i) => pieces[i]?.wrong === null);
   return {
     pieces,
+    ready,
     demand,
     clays,
     loads: bakeLoads(
@@ -106,11 +140,11 @@ export function planBatch(input: PlanInput): BatchPlan {
         pieceId: piece.id,
         count: toCut(piece),
         mm: thicknessOf(piece),
-        lines: piece.layers.flatMap(({ of }) => flatOf(of, book).shares.map((s) => s.clay.lineId)),
+        lines: piece.layers.flatMap(({ of }) => lookUp(of, book, looking).lines.map((line) => line.id)),
       })),
       book,
     ),
-    totalGrams: sum(clays.map((c) => c.grams)),
+    totalGrams: sum(clays.map((c) => c.grams)) + sum(ready.map((r) => r.grams)),
     scrapGrams: sum(pieces.map((p) => (p.wrong === null ? p.scrapGrams : 0))),
     usedCost: sumKnown(clays.map((c) => c.usedCost)),
     buyCost: sumKnown(clays.map((c) => c.buyCost)),

@@ -67,6 +67,7 @@ export {
   type Tapered,
   throughPress,
   trimsAfter,
+  madeIn,
   usedIn,
   withMaterial,
   withPart,

@@ -13,10 +13,14 @@ export {
   readMaterial,
   sameMaterial,
   type Material,
+  type MaterialKey,
   type MaterialKind,
   type Mixable,
   type OfBlend,
+  type OfCane,
   type OfClay,
+  type OfMade,
   type OfMix,
+  type OfScrap,
 } from './material.js';
 export { complaint } from './sentences.js';

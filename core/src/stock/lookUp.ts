@@ -169,7 +169,8 @@ class Look {
 
   private composed(of: Extract<Material, { kind: 'cane' | 'pattern' | 'scrap' }>): Known {
     const composed = this.book.composed?.(of);
-    if (!composed || composed.parts.length === 0) throw complaint('material/missing', { name: 'Something this is of' });
+    if (!composed) throw complaint('material/missing', { name: 'Something this is of' });
+    if (composed.parts.length === 0) throw complaint('material/empty', { name: composed.name });
     const parts = composed.parts.map((p) => this.at(p.of));
     const part = together(parts, asShares(composed.parts.map((p) => p.volume)));
     return this.known(of, composed.name, { ...part, labs: [this.lab(part.pigment)] });

@@ -1,14 +1,19 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { randomUUID } from 'node:crypto';
 import { cutterBox, toCut } from '#core/batch';
-import type { BatchAnswer, BatchCard, BatchDto, DoneDto } from '#contract';
+import { isMixable } from '#core/material';
+import type { BatchAnswer, BatchCard, BatchDto, DoneDto, LayerDto } from '#contract';
 import { checkVersion, inUse, notThere, refused } from '../access/problem.js';
 import { Journal, type Draft } from '../db/journal.js';
 import { columnsFor } from '../db/references.js';
 import { Studio } from '../mixes/studio.js';
-import { takeClay } from '../shelf/takeClay.js';
+import { Accounts } from '../stock/accounts.js';
+import { StockStore } from '../stock/stock.store.js';
 import { BatchesStore } from './batches.store.js';
 import { Planning } from './planning.js';
+
+/** Forms that a layer can be rolled of. */
+const ROLLED: ReadonlySet<string> = new Set(['sheet', 'lump']);
 
 @Injectable()
 export class BatchesService {
@@ -17,6 +22,8 @@ export class BatchesService {
     @Inject(Studio) private readonly studio: Studio,
     @Inject(BatchesStore) private readonly store: BatchesStore,
     @Inject(Planning) private readonly planning: Planning,
+    @Inject(Accounts) private readonly accounts: Accounts,
+    @Inject(StockStore) private readonly stock: StockStore,
   ) {}
 
   cards(): Promise<BatchCard[]> {
@@ -97,8 +104,12 @@ export class BatchesService {
       if (!batch) throw notThere('This batch');
       await checkVersion(batch.name, batch.version, dto.version, () => this.open(id));
       if ((await this.store.doneEntry(id)) !== null) throw inUse(`${batch.name} is done already.`);
-      await takeClay(draft, this.studio, dto.entryId, dto.used);
       await this.writeEntry(draft, batch, dto);
+      const account = this.accounts.open(draft, dto.entryId);
+      await account.offShelf(dto.used);
+      await account.take(dto.taken ?? [], 'taken');
+      await account.putAway(dto.left ?? [], 'left');
+      await account.close('pieces');
       draft.summary = `${batch.name} done`;
     });
     return { entryId: dto.entryId };
@@ -140,10 +151,28 @@ export class BatchesService {
     for (const [p, piece] of dto.pieces.entries()) {
       for (const [l, layer] of piece.layers.entries()) {
         const at = `pieces.${p}.layers.${l}`;
-        if (!this.studio.has(layer.of)) throw refused('Choose a mix or a clay for this layer.', `${at}.of`);
+        await this.checkLayer(draft, dto, layer.of, `${at}.of`);
         if (!(await draft.find('setting', layer.settingId)))
           throw refused('Choose a setting for this layer.', `${at}.settingId`);
       }
     }
+  }
+
+  /** @throws ProblemException where it is not there, cannot be rolled, or another batch counts on it */
+  private async checkLayer(draft: Draft, dto: BatchDto, of: LayerDto['of'], at: string): Promise<void> {
+    if (isMixable(of)) {
+      if (!this.studio.has(of)) throw refused('Choose a mix or a clay for this layer.', at);
+      return;
+    }
+    if (of.kind === 'scrap') {
+      if (!(await draft.find('tub', of.id))) throw refused('This tub is not there any more.', at);
+      return;
+    }
+    const thing = await draft.find('sheet', of.id);
+    if (!thing) throw refused('What this layer is rolled of does not lie there any more.', at);
+    if (!ROLLED.has(thing.form))
+      throw refused(`${thing.name} is no sheet and no lump: a layer is rolled of one of those.`, at);
+    const other = (await this.stock.countedOn()).find((c) => c.madeId === of.id && c.id !== dto.id);
+    if (other) throw refused(`${thing.name} is reserved for ${other.name}. Take it out there first.`, at);
   }
 }

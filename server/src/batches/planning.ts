@@ -1,11 +1,27 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { Fraction } from '#core/units';
-import { benchSteps, cutterOf, planBatch, type BatchPlan, type Measuring, type PieceOrder } from '#core/batch';
-import { colourOf, flatOf } from '#core/mix';
+import { Fraction, attempt } from '#core/units';
+import { isOf, match, ofClay, type Material, type OfScrap } from '#core/material';
+import { pigmentsWith } from '#core/mix';
+import { lookUp, type ClayShare, type MaterialBook, type OwnColour } from '#core/stock';
+import {
+  benchSteps,
+  cutterOf,
+  leftOf,
+  planBatch,
+  type BatchPlan,
+  type LayerOf,
+  type LeftOver,
+  type Measuring,
+  type PieceOrder,
+} from '#core/batch';
 import { discVolume, thicknesses, type SettingThickness } from '#core/sheet';
 import type { MachineDto, PieceDto, Plain, PlanAnswer } from '#contract';
 import { Studio } from '../mixes/studio.js';
 import { SheetsStore } from '../sheets/sheets.store.js';
+import { StockLooks } from '../stock/looks.js';
+
+/** What has no colour, on the screen. */
+const NO_COLOUR = '999999';
 
 interface Gap {
   readonly machine: MachineDto;
@@ -31,6 +47,7 @@ export class Planning {
   constructor(
     @Inject(Studio) private readonly studio: Studio,
     @Inject(SheetsStore) private readonly sheets: SheetsStore,
+    @Inject(StockLooks) private readonly looks: StockLooks,
   ) {}
 
   async plan(pieces: readonly PieceDto[]): Promise<{ plan: BatchPlan; orders: PieceOrder[]; answer: PlanAnswer }> {
@@ -39,16 +56,17 @@ export class Planning {
     const measuring = await this.measuring(gaps);
     const { studio } = this;
     const blocks = studio.all('block');
-    const plan = planBatch({ pieces: orders, book: studio, blocks, measuring, pigments: studio.pigments });
+    const { book, there } = await this.looks.book(orders.flatMap((o) => o.layers.map((l) => l.of)));
+    const plan = planBatch({ pieces: orders, book, blocks, measuring, there, pigments: studio.pigments });
     const steps = benchSteps({
       pieces: orders,
       plan,
-      book: studio,
+      book,
       blocks,
       pigments: studio.pigments,
       today: new Date().toISOString().slice(0, 10),
     });
-    return { plan, orders, answer: this.answer(plan, orders, plain(steps), measuring) };
+    return { plan, orders, answer: this.answer(plan, orders, plain(steps), measuring, book) };
   }
 
   private answer(
@@ -56,9 +74,12 @@ export class Planning {
     orders: readonly PieceOrder[],
     steps: PlanAnswer['steps'],
     measuring: Measuring,
+    book: MaterialBook,
   ): PlanAnswer {
     const { studio } = this;
-    const shown = new Map(orders.flatMap((o) => o.layers.map((l) => [l.of.id, l.of])));
+    const left = leftOf(plan).map(({ why, parts }) => ({ why, parts: parts.flatMap((part) => saidAs(part, book)) }));
+    const layers = orders.flatMap((o) => o.layers);
+    const shown = new Map<string, Material>([...layers, ...left.flatMap((l) => l.parts)].map(({ of }) => [of.id, of]));
     return {
       pieces: plain(plan.pieces),
       loads: plan.loads,
@@ -84,17 +105,22 @@ export class Planning {
       scrapGrams: plan.scrapGrams,
       usedCost: plan.usedCost,
       buyCost: plan.buyCost,
-      materials: Object.fromEntries(
-        [...shown].map(([id, of]) => [
-          id,
-          {
-            name: studio.called(of),
-            hex: colourOf(flatOf(of, studio), 'baked', studio.pigments).hex,
-            newer: of.kind === 'clay' ? null : (studio.newerThan(of.id)?.id ?? null),
-          },
-        ]),
-      ),
+      ready: plan.ready.map((demand) => ({ ...demand, name: this.shownAs(demand.of, book).name })),
+      left,
+      materials: Object.fromEntries([...shown].map(([id, of]) => [id, this.shownAs(of, book)])),
     };
+  }
+
+  /** Of a fade the middle of it; of an empty tub no colour, since it has none. */
+  private shownAs(of: Material, book: MaterialBook): PlanAnswer['materials'][string] {
+    const newer = of.kind === 'mix' ? (this.studio.newerThan(of.id)?.id ?? null) : null;
+    return attempt(
+      () => {
+        const { name, hexes } = lookUp(of, book, { stage: 'baked', pigments: this.studio.pigments });
+        return { name, hex: hexes[Math.floor(hexes.length / 2)] ?? NO_COLOUR, newer };
+      },
+      () => ({ name: book.composed?.(of as OfScrap)?.name ?? 'Something that was there', hex: NO_COLOUR, newer }),
+    );
   }
 
   private async gaps(): Promise<Map<string, Gap>> {
@@ -110,6 +136,25 @@ export class Planning {
     return { discVolume: gap ? discVolume(setup.discMm, gap.setting.mm) : null };
   }
 }
+
+/** What is left over, by clays, mixes and blends: a thing that lies there by what it is of, scrap by its clays. */
+function saidAs({ of, grams }: LeftOver['parts'][number], book: MaterialBook): { of: OwnColour; grams: number }[] {
+  return match<LayerOf, { of: OwnColour; grams: number }[]>(of, {
+    clay: (clay) => [{ of: clay, grams }],
+    mix: (mix) => [{ of: mix, grams }],
+    made: ({ id }) => {
+      const inner = book.made?.(id)?.of;
+      return inner && isOf(inner, 'clay', 'mix', 'blend') ? [{ of: inner, grams }] : [];
+    },
+    scrap: (scrap) => clayIn(scrap, book).map(({ clayId, mass }) => ({ of: ofClay(clayId), grams: grams * mass })),
+  });
+}
+
+const clayIn = (scrap: OfScrap, book: MaterialBook): readonly ClayShare[] =>
+  attempt(
+    () => lookUp(scrap, book, { stage: 'raw', pigments: pigmentsWith(null) }).shares,
+    () => [],
+  );
 
 function orderOf(piece: PieceDto, gaps: ReadonlyMap<string, Gap>): PieceOrder {
   return {

@@ -2,7 +2,7 @@ import { idsOf, ofBlend, type Mixable } from '#core/material';
 import { Inject, Injectable } from '@nestjs/common';
 import { randomUUID } from 'node:crypto';
 
-import { areasOf, checkLayout, streakContrast, type Layout } from '#core/blend';
+import { areasOf, checkLayout, streakContrast } from '#core/blend';
 import { lookUp, type Looking, type MaterialBook } from '#core/stock';
 import { colourOf, pigmentOfMix, flatOf } from '#core/mix';
 
@@ -12,18 +12,12 @@ import { columnsFor, materialOf } from '../db/references.js';
 import { Journal, type Row } from '../db/journal.js';
 import { MixesService } from '../mixes/mixes.service.js';
 import { Studio } from '../mixes/studio.js';
-import { takeClay } from '../shelf/takeClay.js';
 import { Revisions } from '../revisions/revisions.js';
 import { sameDocument } from '../revisions/sameDocument.js';
 import { sheetRow } from '../sheets/sheetRow.js';
+import { Accounts } from '../stock/accounts.js';
 import { BlendsStore } from './blends.store.js';
-import { keptShape, readShape } from './shape.js';
-
-const layoutIn = ({ width, height, cuts }: BlendPlanDto): Layout => ({
-  width,
-  height,
-  cuts: cuts.map((c) => c.points),
-});
+import { keptShape, layoutIn, readShape } from './shape.js';
 
 /** A blend that was made. `density` in g/cm³. */
 export interface BlendAsMade {
@@ -42,6 +36,7 @@ export class BlendsService {
     @Inject(MixesService) private readonly mixes: MixesService,
     @Inject(BlendsStore) private readonly store: BlendsStore,
     @Inject(Revisions) private readonly revisionRule: Revisions,
+    @Inject(Accounts) private readonly accounts: Accounts,
   ) {}
 
   async cards(): Promise<BlendCard[]> {
@@ -124,7 +119,8 @@ export class BlendsService {
       if (!blend) throw notThere('This blend');
       await checkVersion(blend.name, blend.version, version, () => this.open(id));
       const revisions = await this.revisionRule.of('blend', id);
-      if (await this.store.standsInDiary(revisions.map((r) => r.id)))
+      const ids = revisions.map((r) => r.id);
+      if ((await this.revisionRule.madeOf('blend', ids)).size > 0)
         throw inUse(`${blend.name} was made and stands in the diary. Retire it instead.`);
       const inside = await this.store.canesUsing(revisions.map((r) => r.id));
       if (inside.length > 0)
@@ -157,7 +153,8 @@ export class BlendsService {
         note: dto.note,
         words: ['blend', ...names, ...flats.flatMap((f) => f.shares.map((s) => s.clay.name))].join(' '),
       });
-      await takeClay(draft, this.studio, dto.entryId, dto.used);
+      const account = this.accounts.open(draft, dto.entryId);
+      await account.offShelf(dto.used);
       const layout = layoutIn(plan);
       const whole = dto.used.reduce((sum, u) => sum + u.grams, 0);
       for (const [i, area] of areasOf(layout).entries()) {
@@ -178,13 +175,15 @@ export class BlendsService {
         contrast,
       });
       if (dto.sheet)
-        await draft.put('sheet', {
+        await account.made({
           ...sheetRow(dto.sheet),
           version: draft.version,
           entryId: dto.entryId,
           ...columnsFor('sheet', ofBlend(blendRevisionId)),
           rolledAt: '',
         });
+      await account.putAway(dto.left ?? [], 'left');
+      await account.close(dto.sheet ? 'lost' : 'pieces');
       draft.summary = `${blend.name} made`;
     });
     return { entryId: dto.entryId };

@@ -18,16 +18,6 @@ export class BlendsStore {
       .orderBy(asc(blendColours.position));
   }
 
-  /** Whether the diary tells of one of the revisions. */
-  async standsInDiary(revisionIds: readonly string[]): Promise<boolean> {
-    const [row] = await this.db
-      .select({ id: entryBlends.id })
-      .from(entryBlends)
-      .where(inArray(entryBlends.blendRevisionId, [...revisionIds]))
-      .limit(1);
-    return row !== undefined;
-  }
-
   canesUsing(revisionIds: readonly string[]): Promise<string[]> {
     return canesUsing(this.db, 'blendRevisionId', revisionIds);
   }

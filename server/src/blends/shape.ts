@@ -1,3 +1,4 @@
+import type { Layout } from '#core/blend';
 import type { BlendPlanDto } from '#contract';
 
 /** How a blend is cut and wound up, as its revision keeps it: colours and settings stand in columns beside it. */
@@ -20,3 +21,10 @@ export function readShape({ version = SHAPE_VERSION, ...shape }: KeptShape): Sha
     throw new NewerShape(`A blend is kept in form ${version}; this Sledge knows ${SHAPE_VERSION}.`);
   return shape;
 }
+
+/** The sheet and its cuts. */
+export const layoutIn = ({ width, height, cuts }: Pick<BlendPlanDto, 'width' | 'height' | 'cuts'>): Layout => ({
+  width,
+  height,
+  cuts: cuts.map((c) => c.points),
+});

@@ -15,20 +15,30 @@ import {
 import { Inject, Injectable } from '@nestjs/common';
 import { randomUUID } from 'node:crypto';
 
-import { checkWork, learnedEnds, usedIn, type EndsRule, type Program, type TrimMade, type Wanted } from '#core/cane';
+import {
+  checkWork,
+  learnedEnds,
+  madeIn,
+  usedIn,
+  type EndsRule,
+  type Program,
+  type TrimMade,
+  type Wanted,
+} from '#core/cane';
 import type { BlendInside, CaneAnswer, CaneCard, CaneDoneDto, CaneDto, CaneInside } from '#contract';
 import { checkVersion, inUse, notThere, refused, refusedAt } from '../access/problem.js';
 import { aside } from '../aside/aside.js';
 import { BlendsService } from '../blends/blends.service.js';
 import { columnsFor, type Reference } from '../db/references.js';
-import { Journal, type Row } from '../db/journal.js';
+import { Journal, type Draft, type Row } from '../db/journal.js';
 import { MixesService } from '../mixes/mixes.service.js';
 import { Studio } from '../mixes/studio.js';
 import { Revisions } from '../revisions/revisions.js';
 import { sameDocument } from '../revisions/sameDocument.js';
 import { takeSheets } from '../sheetBook/takeSheets.js';
-import { takeClay } from '../shelf/takeClay.js';
+import { Accounts } from '../stock/accounts.js';
 import { CanesStore } from './canes.store.js';
+import { keptRow } from './keptRow.js';
 import type { ToPlan } from './plan.worker.js';
 
 /** Everything that a cane is made with: a change of any of it is a change of the plan. */
@@ -78,6 +88,7 @@ export class CanesService {
     @Inject(BlendsService) private readonly blends: BlendsService,
     @Inject(CanesStore) private readonly store: CanesStore,
     @Inject(Revisions) private readonly revisionRule: Revisions,
+    @Inject(Accounts) private readonly accounts: Accounts,
   ) {}
 
   async cards(): Promise<CaneCard[]> {
@@ -150,7 +161,7 @@ export class CanesService {
       await checkVersion(cane.name, cane.version, version, () => this.open(id));
       const revisions = await this.revisionRule.of('cane', id);
       const ids = revisions.map((r) => r.id);
-      if (await this.store.standsInDiary(ids))
+      if ((await this.revisionRule.madeOf('cane', ids)).size > 0)
         throw inUse(`${cane.name} was made and stands in the diary. Retire it instead.`);
       const users = await this.store.usedBy(ids);
       if (users.length > 0)
@@ -191,17 +202,12 @@ export class CanesService {
         note: dto.note,
         words: ['cane', ...names, ...clays].join(' '),
       });
-      await takeClay(draft, this.studio, dto.entryId, dto.used);
-      await takeSheets(draft, dto.taken ?? []);
-      for (const revisionId of idsOf('mix', all)) {
-        const of = ofMix(revisionId);
-        await draft.put('entryMix', {
-          id: randomUUID(),
-          entryId: dto.entryId,
-          revisionId,
-          grams: ((volumes.get(keyOf(of)) ?? 0) * flatOf(of, this.studio).density) / 1000,
-        });
-      }
+      const account = this.accounts.open(draft, dto.entryId);
+      await account.offShelf(dto.used);
+      await takeSheets(draft, account, dto.taken ?? []);
+      await account.take(dto.ready ?? [], 'ready');
+      await account.putAway(dto.left ?? [], 'left');
+      await this.writeMixes(draft, dto.entryId, idsOf('mix', all), volumes);
       const { diameterMm, lengthMm, trims, slices } = dto;
       const lostMm = trims.at(-1)?.lostMm ?? 0;
       await draft.put('entryCane', {
@@ -215,9 +221,28 @@ export class CanesService {
         slices,
         pictureId: dto.pictureId ?? null,
       });
+      if (dto.kept && account.open > 0)
+        await account.made(
+          keptRow(dto.kept, dto, { sliceMm, caneRevisionId, grams: account.open, version: draft.version }),
+        );
+      await account.close('pieces');
       draft.summary = `${cane.name} made`;
     });
     return { entryId: dto.entryId };
+  }
+
+  /** How much of each mix went in, for the diary. */
+  private async writeMixes(
+    draft: Draft,
+    entryId: string,
+    revisionIds: readonly string[],
+    volumes: ReadonlyMap<string, number>,
+  ): Promise<void> {
+    for (const revisionId of revisionIds) {
+      const of = ofMix(revisionId);
+      const grams = ((volumes.get(keyOf(of)) ?? 0) * flatOf(of, this.studio).density) / 1000;
+      await draft.put('entryMix', { id: randomUUID(), entryId, revisionId, grams });
+    }
   }
 
   /** The canes of an entry, as they were made. */
@@ -259,6 +284,36 @@ export class CanesService {
         ),
       )
     ).flat();
+  }
+
+  /** Canes of which the newest plan begins with something that lies there. */
+  async countedOn(): Promise<{ readonly madeId: string; readonly id: string; readonly name: string }[]> {
+    const canes = (await this.revisionRule.all('cane')).filter((c) => !c.retired);
+    const all = await Promise.all(
+      canes.map(async ({ id, name }) => {
+        const { program, id: revisionId } = await this.newest(id);
+        // what was made has taken it
+        if ((await this.revisionRule.madeOf('cane', [revisionId])).has(revisionId)) return [];
+        return madeIn(program.steps).map((madeId) => ({ madeId, id, name }));
+      }),
+    );
+    return all.flat();
+  }
+
+  async called(revisionId: string): Promise<string | undefined> {
+    const revision = await this.revisionRule.one('cane', revisionId);
+    return revision && (await this.revisionRule.thing('cane', revision.caneId))?.name;
+  }
+
+  /** mm³ of each material in a cane, in any proportion to the whole; nothing where its steps cannot be done. */
+  async volumesIn(revisionId: string): Promise<ReadonlyMap<Material, number>> {
+    const revision = await this.revisionRule.one('cane', revisionId);
+    if (!revision) return new Map();
+    const { program, sliceMm, trimming, ends } = revision;
+    const share = ends ?? (await this.learned()).ends;
+    const inside = await this.inside(program);
+    const volumes = await volumesOf(program, inside, { slices: 1, thickness: sliceMm }, { share, trimming });
+    return new Map([...volumes].map(([key, volume]) => [readMaterial(key), volume]));
   }
 
   /** What ends took so far, of every cane that was made. */

@@ -22,16 +22,6 @@ export class CanesStore {
     return canesUsing(this.db, 'innerId', revisionIds);
   }
 
-  /** Whether the diary tells of one of the revisions. */
-  async standsInDiary(revisionIds: readonly string[]): Promise<boolean> {
-    const [row] = await this.db
-      .select({ id: entryCanes.id })
-      .from(entryCanes)
-      .where(inArray(entryCanes.caneRevisionId, [...revisionIds]))
-      .limit(1);
-    return row !== undefined;
-  }
-
   made(): Promise<Row<'entryCane'>[]> {
     return this.db.select().from(entryCanes);
   }

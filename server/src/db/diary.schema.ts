@@ -3,7 +3,7 @@ import type { TrimMade } from '#core/cane';
 import type { Firmness } from '#core/clay';
 import type { Learned } from '#core/mix';
 import type { Conditioner } from '#core/sheet';
-import type { SheetDto } from '#contract';
+import type { MadeDto } from '#contract';
 import {
   batches,
   blendRevisions,
@@ -105,8 +105,8 @@ export const entryBlends = sqliteTable(
 );
 
 /**
- * A sheet that was really made, and what is left of it. What it was rolled at is kept in words: machines come and
- * go.
+ * A thing that was made and lies there, and what is left of it: first these were sheets alone, and in the file they
+ * still are called so. What it was rolled at is kept in words: machines come and go.
  */
 export const sheets = sqliteTable(
   'sheet',
@@ -118,24 +118,29 @@ export const sheets = sqliteTable(
       .references(() => entries.id),
     name: text('name').notNull(),
     note: text('note').notNull(),
-    form: text('form').$type<SheetDto['form']>().notNull(),
+    form: text('form').$type<MadeDto['form']>().notNull(),
     clayId: text('clay_id').references(() => clays.id),
     revisionId: text('revision_id').references(() => revisions.id),
     blendRevisionId: text('blend_revision_id').references(() => blendRevisions.id),
+    caneRevisionId: text('cane_revision_id').references(() => caneRevisions.id),
+    /** slices, or pieces of a cane */
+    count: integer('count').notNull().default(1),
+    /** where it is kept, in the maker's word */
+    keptIn: text('kept_in').notNull().default(''),
     rolledAt: text('rolled_at').notNull(),
     widthMm: real('width_mm').notNull(),
     lengthMm: real('length_mm').notNull(),
     mm: real('mm').notNull(),
     layers: integer('layers').notNull(),
     grams: real('grams').notNull(),
-    cuts: text('cuts', { mode: 'json' }).$type<SheetDto['cuts']>().notNull(),
+    cuts: text('cuts', { mode: 'json' }).$type<MadeDto['cuts']>().notNull(),
     inside: text('inside').$type<'first' | 'last'>(),
     gone: integer('gone', { mode: 'boolean' }).notNull(),
   },
   (t) => [
     index('sheet_entry').on(t.entryId),
     index('sheet_clay').on(t.clayId),
-    oneOf('sheet', t.clayId, t.revisionId, t.blendRevisionId),
+    oneOf('sheet', t.clayId, t.revisionId, t.blendRevisionId, t.caneRevisionId),
   ],
 );
 

@@ -302,27 +302,6 @@ export const pieces = sqliteTable(
   (t) => [index('piece_batch').on(t.batchId)],
 );
 
-export const layers = sqliteTable(
-  'layer',
-  {
-    id: id(),
-    pieceId: text('piece_id')
-      .notNull()
-      .references(() => pieces.id),
-    position: integer('position').notNull(),
-    clayId: text('clay_id').references(() => clays.id),
-    revisionId: text('revision_id').references(() => revisions.id),
-    settingId: text('setting_id')
-      .notNull()
-      .references(() => settings.id),
-  },
-  (t) => [
-    index('layer_piece').on(t.pieceId),
-    index('layer_revision').on(t.revisionId),
-    oneOf('layer', t.clayId, t.revisionId),
-  ],
-);
-
 export const canes = sqliteTable('cane', {
   id: id(),
   version: version(),

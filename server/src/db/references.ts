@@ -7,9 +7,10 @@ import type { Material } from '#core/material';
  */
 export const REFERENCES = {
   ingredient: { clay: 'clayId', mix: 'innerId' },
-  layer: { clay: 'clayId', mix: 'revisionId' },
+  layer: { clay: 'clayId', mix: 'revisionId', made: 'madeId', scrap: 'tubId' },
   blendColour: { clay: 'clayId', mix: 'revisionId' },
-  sheet: { clay: 'clayId', mix: 'revisionId', blend: 'blendRevisionId' },
+  sheet: { clay: 'clayId', mix: 'revisionId', blend: 'blendRevisionId', cane: 'caneRevisionId' },
+  tub: { clay: 'clayId', mix: 'revisionId', blend: 'blendRevisionId' },
   caneUse: { clay: 'clayId', mix: 'revisionId', blend: 'blendRevisionId', cane: 'innerId' },
 } as const;
 

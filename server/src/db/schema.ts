@@ -24,7 +24,6 @@ import {
   clays,
   id,
   ingredients,
-  layers,
   lines,
   machines,
   mixes,
@@ -36,10 +35,12 @@ import {
   settings,
   swatches,
 } from './plans.schema.js';
+import { flows, layers, tubClays, tubs } from './stock.schema.js';
 
 /** The single description of the tables. */
 export * from './diary.schema.js';
 export * from './plans.schema.js';
+export * from './stock.schema.js';
 
 /** Every change of a person, in order, so that each can be taken back. */
 export const changes = sqliteTable(
@@ -86,13 +87,16 @@ export const TABLES = {
   caneUse: caneUses,
   batch: batches,
   piece: pieces,
-  layer: layers,
   entry: entries,
   entryPiece: entryPieces,
   entryMix: entryMixes,
   entryTaking: entryTakings,
   entryBlend: entryBlends,
   sheet: sheets,
+  tub: tubs,
+  tubContent: tubClays,
+  layer: layers,
+  flow: flows,
   entryConditioning: entryConditionings,
   entryCane: entryCanes,
 } as const;

@@ -8,6 +8,7 @@ import { BlendsService } from '../blends/blends.service.js';
 import { Journal } from '../db/journal.js';
 import { Studio } from '../mixes/studio.js';
 import { SheetBookService } from '../sheetBook/sheetBook.service.js';
+import { StockStore } from '../stock/stock.store.js';
 import { DiaryStore } from './diary.store.js';
 
 @Injectable()
@@ -18,6 +19,7 @@ export class DiaryService {
     @Inject(BlendsService) private readonly blends: BlendsService,
     @Inject(CanesService) private readonly canes: CanesService,
     @Inject(SheetBookService) private readonly sheets: SheetBookService,
+    @Inject(StockStore) private readonly stock: StockStore,
     @Inject(DiaryStore) private readonly store: DiaryStore,
   ) {}
 
@@ -66,7 +68,7 @@ export class DiaryService {
       ).flat(),
       canes: await this.canes.asMade(id),
       sheets: (await this.sheets.ofEntry(id)).map(
-        ({ id: sheetId, name, rolledAt, mm, widthMm, lengthMm, form, hexes }) => ({
+        ({ id: sheetId, name, rolledAt, mm, widthMm, lengthMm, form, count, hexes }) => ({
           sheetId,
           name,
           rolledAt,
@@ -74,9 +76,11 @@ export class DiaryService {
           widthMm,
           lengthMm,
           form,
+          count,
           hexes,
         }),
       ),
+      flows: await this.stock.flowsIn(id),
       conditioned: await this.sheets.conditionedIn(id),
       clays: (await this.store.takingsOf(id)).flatMap(({ clayId, grams }) => {
         const clay = this.studio.clay(clayId);

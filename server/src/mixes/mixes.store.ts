@@ -14,6 +14,8 @@ import {
   entryMixes,
   layers,
   pieces,
+  sheets,
+  tubs,
 } from '../db/schema.js';
 
 @Injectable()
@@ -53,6 +55,14 @@ export class MixesStore {
       .innerJoin(blendRevisions, eq(blendRevisions.id, blendColours.blendRevisionId))
       .innerJoin(blends, eq(blends.id, blendRevisions.blendId))
       .where(inArray(blendColours.revisionId, [...revisionIds]));
+    const things = await this.db
+      .select({ name: sheets.name })
+      .from(sheets)
+      .where(inArray(sheets.revisionId, [...revisionIds]));
+    const inTubs = await this.db
+      .select({ name: tubs.name })
+      .from(tubs)
+      .where(inArray(tubs.revisionId, [...revisionIds]));
     const inCanes = await canesUsing(this.db, 'revisionId', revisionIds);
     const logged = (await this.chipsOf(revisionIds)).length;
     return [
@@ -61,6 +71,8 @@ export class MixesStore {
       ...inCanes.map((c) => `the cane ${c}`),
       ...inBatches.map((b) => `the batch ${b.name}`),
       ...inDiary.map((e) => `the diary entry ${e.title}`),
+      ...things.map((t) => `${t.name}, which was made`),
+      ...inTubs.map((t) => `the tub ${t.name}`),
     ];
   }
 }

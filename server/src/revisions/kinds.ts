@@ -37,6 +37,8 @@ export const PLANS = {
     made: [
       { table: 'entryMix', column: 'revisionId' },
       { table: 'chip', column: 'revisionId' },
+      { table: 'sheet', column: 'revisionId' },
+      { table: 'tub', column: 'revisionId' },
     ],
     usedBy: [
       { kind: 'mix', table: 'ingredient', column: 'innerId', of: 'revisionId' },
@@ -49,7 +51,11 @@ export const PLANS = {
     thing: 'blend',
     revision: 'blendRevision',
     owner: 'blendId',
-    made: [{ table: 'entryBlend', column: 'blendRevisionId' }],
+    made: [
+      { table: 'entryBlend', column: 'blendRevisionId' },
+      { table: 'sheet', column: 'blendRevisionId' },
+      { table: 'tub', column: 'blendRevisionId' },
+    ],
     usedBy: [{ kind: 'cane', table: 'caneUse', column: 'blendRevisionId', of: 'caneRevisionId' }],
   },
   cane: {
@@ -57,7 +63,10 @@ export const PLANS = {
     thing: 'cane',
     revision: 'caneRevision',
     owner: 'caneId',
-    made: [{ table: 'entryCane', column: 'caneRevisionId' }],
+    made: [
+      { table: 'entryCane', column: 'caneRevisionId' },
+      { table: 'sheet', column: 'caneRevisionId' },
+    ],
     usedBy: [{ kind: 'cane', table: 'caneUse', column: 'innerId', of: 'caneRevisionId' }],
   },
 } as const satisfies Readonly<Record<PlanName, PlanTables>>;

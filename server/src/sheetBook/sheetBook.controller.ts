@@ -1,5 +1,5 @@
 import { Body, Controller, Get, HttpCode, Inject, Param, Post, Put } from '@nestjs/common';
-import { ConditionedDto, RolledDto, SheetDto, type ConditionedAnswer, type SheetAnswer } from '#contract';
+import { ConditionedDto, RolledDto, MadeDto, type ConditionedAnswer, type MadeAnswer } from '#contract';
 import { ChangeId } from '../access/changeId.js';
 import { sameId } from '../access/problem.js';
 import { SheetBookService } from './sheetBook.service.js';
@@ -9,19 +9,19 @@ export class SheetBookController {
   constructor(@Inject(SheetBookService) private readonly service: SheetBookService) {}
 
   @Get('sheets')
-  all(): Promise<SheetAnswer[]> {
+  all(): Promise<MadeAnswer[]> {
     return this.service.all();
   }
 
   @Put('sheets/:id')
-  save(@Param('id') id: string, @ChangeId() change: string, @Body() body: SheetDto): Promise<SheetAnswer> {
+  save(@Param('id') id: string, @ChangeId() change: string, @Body() body: MadeDto): Promise<MadeAnswer> {
     sameId(id, body.id);
     return this.service.save(change, body);
   }
 
   @Post('sheets/:id/rolled')
   @HttpCode(200)
-  rolled(@Param('id') id: string, @ChangeId() change: string, @Body() body: RolledDto): Promise<SheetAnswer> {
+  rolled(@Param('id') id: string, @ChangeId() change: string, @Body() body: RolledDto): Promise<MadeAnswer> {
     sameId(id, body.sheet.id);
     return this.service.rolled(change, body);
   }

@@ -2,16 +2,15 @@ import { Inject, Injectable } from '@nestjs/common';
 import { randomUUID } from 'node:crypto';
 import { cutterOf, sheetLeft } from '#core/batch';
 import { flatOf } from '#core/mix';
-import { lookUp } from '#core/stock';
 
-import type { ConditionedAnswer, ConditionedDto, RolledDto, SheetAnswer, SheetDto } from '#contract';
+import type { ConditionedAnswer, ConditionedDto, RolledDto, MadeAnswer, MadeDto } from '#contract';
 import { checkVersion, notThere, refused, refusedAt } from '../access/problem.js';
-import { BlendsService } from '../blends/blends.service.js';
-import { columnsFor, materialOf, type MaterialIn } from '../db/references.js';
+import { columnsFor } from '../db/references.js';
 import { Journal, type Row } from '../db/journal.js';
 import { Studio } from '../mixes/studio.js';
-import { takeClay } from '../shelf/takeClay.js';
 import { sheetRow } from '../sheets/sheetRow.js';
+import { Accounts } from '../stock/accounts.js';
+import { MadeAnswers } from '../stock/madeAnswers.js';
 import { SheetBookStore } from './sheetBook.store.js';
 
 /** Sheets that were really made, and clay that was conditioned. */
@@ -20,16 +19,17 @@ export class SheetBookService {
   constructor(
     @Inject(Journal) private readonly journal: Journal,
     @Inject(Studio) private readonly studio: Studio,
-    @Inject(BlendsService) private readonly blends: BlendsService,
+    @Inject(MadeAnswers) private readonly answers: MadeAnswers,
     @Inject(SheetBookStore) private readonly store: SheetBookStore,
+    @Inject(Accounts) private readonly accounts: Accounts,
   ) {}
 
-  async all(): Promise<SheetAnswer[]> {
+  async all(): Promise<MadeAnswer[]> {
     return Promise.all((await this.store.all()).map((row) => this.answer(row)));
   }
 
   /** The sheets that an entry of the diary tells of. */
-  async ofEntry(entryId: string): Promise<SheetAnswer[]> {
+  async ofEntry(entryId: string): Promise<MadeAnswer[]> {
     return Promise.all((await this.store.ofEntry(entryId)).map((row) => this.answer({ ...row, madeOn: '' })));
   }
 
@@ -57,25 +57,31 @@ export class SheetBookService {
     }));
   }
 
-  async save(changeId: string, dto: SheetDto): Promise<SheetAnswer> {
+  async save(changeId: string, dto: MadeDto): Promise<MadeAnswer> {
     await this.journal.change(changeId, async (draft) => {
       const stored = await draft.find('sheet', dto.id);
       if (!stored) throw notThere('This sheet');
       await checkVersion(stored.name, stored.version, dto.version, () => this.answer({ ...stored, madeOn: '' }));
       checkSheet(dto);
-      await draft.put('sheet', {
+      const after = {
         ...stored,
         ...sheetRow(dto),
         rolledAt: dto.rolledAt ?? stored.rolledAt,
+        count: dto.count ?? stored.count,
+        keptIn: dto.keptIn?.trim() ?? stored.keptIn,
         version: draft.version,
-      });
+      };
+      await draft.put('sheet', after);
+      // what it weighs less was lost, or all of it was used up; what it weighs more was found
+      const account = this.accounts.open(draft, stored.entryId);
+      await account.changed(stored, after);
       draft.summary = summaryOf(dto, stored);
     });
     return this.one(dto.id);
   }
 
   /** Takes the clay off the shelf, writes the diary and puts the sheet into the book, in one change. */
-  async rolled(changeId: string, dto: RolledDto): Promise<SheetAnswer> {
+  async rolled(changeId: string, dto: RolledDto): Promise<MadeAnswer> {
     const { sheet, of, entryId, madeOn, note, used, rolledAt } = dto;
     await this.journal.change(changeId, async (draft) => {
       if (await draft.find('sheet', sheet.id)) throw refused('This sheet stands in the book already.', 'sheet.id');
@@ -91,16 +97,13 @@ export class SheetBookService {
         note,
         words: ['sheet', ...names].join(' '),
       });
-      await takeClay(draft, this.studio, entryId, used);
+      const account = this.accounts.open(draft, entryId);
+      await account.offShelf(used);
       if (of.kind === 'mix')
         await draft.put('entryMix', { id: randomUUID(), entryId, revisionId: of.id, grams: sheet.grams });
-      await draft.put('sheet', {
-        ...sheetRow(sheet),
-        version: draft.version,
-        entryId,
-        ...columnsFor('sheet', of),
-        rolledAt,
-      });
+      await account.made({ ...sheetRow(sheet), version: draft.version, entryId, ...columnsFor('sheet', of), rolledAt });
+      await account.putAway(dto.left ?? [], 'left');
+      await account.close('lost');
       draft.summary = `rolled ${sheet.name.trim()}`;
     });
     return this.one(sheet.id);
@@ -126,41 +129,27 @@ export class SheetBookService {
     return { entryId: dto.entryId };
   }
 
-  private async one(id: string): Promise<SheetAnswer> {
+  private async one(id: string): Promise<MadeAnswer> {
     const row = await this.store.one(id);
     if (!row) throw notThere('This sheet');
     return this.answer(row);
   }
 
-  private async answer(row: Row<'sheet'> & { readonly madeOn: string }): Promise<SheetAnswer> {
-    const { clayId: _, revisionId: __, blendRevisionId: ___, ...rest } = row;
-    const of = materialOf('sheet', row);
-    return { ...rest, of, ...(await this.looks(of)) };
-  }
-
-  /** What a sheet of something is called, looks like as it lies there, and weighs. */
-  private async looks(of: MaterialIn<'sheet'>): Promise<Looks> {
-    if (of.kind === 'blend') {
-      const blend = await this.blends.asMade(of.id);
-      if (!blend) throw notThere('The blend of this sheet');
-      return { blendId: blend.blendId, ofName: blend.name, hexes: blend.hexes, density: blend.density };
-    }
-    const { name, hexes, density } = lookUp(of, this.studio.asBook(), { stage: 'raw', pigments: this.studio.pigments });
-    return { blendId: null, ofName: name, hexes, density };
+  private answer(row: Row<'sheet'> & { readonly madeOn: string }): Promise<MadeAnswer> {
+    return this.answers.of(row);
   }
 }
 
 /** What happened to a sheet, for the list of changes. */
-function summaryOf({ name, gone, form }: SheetDto, before: Row<'sheet'>): string {
+function summaryOf({ name, gone, form }: MadeDto, before: Row<'sheet'>): string {
   if (gone && !before.gone) return `${name.trim()} is used up`;
   if (form !== 'sheet' && before.form === 'sheet') return `wound ${name.trim()} up`;
   return `changed the sheet ${name.trim()}`;
 }
 
-type Looks = Pick<SheetAnswer, 'blendId' | 'ofName' | 'hexes' | 'density'>;
-
 /** @throws ProblemException at the cut that does not fit on what was left */
-function checkSheet(sheet: SheetDto): void {
+function checkSheet(sheet: MadeDto): void {
+  if (sheet.cuts.length === 0) return;
   refusedAt('cuts', () => {
     sheetLeft(
       sheet,

@@ -2,6 +2,7 @@ import { inBoth, showLong } from '#core/units';
 import type { CaneTakenDto } from '#contract';
 import { refused } from '../access/problem.js';
 import type { Draft } from '../db/draft.js';
+import type { Account } from '../stock/account.js';
 
 /** mm of a plug that nobody keeps, and that hands do not miss. */
 const [SCRAP, HAIR] = [1, 0.5];
@@ -11,7 +12,7 @@ const [SCRAP, HAIR] = [1, 0.5];
  * stays there with its weight, of next to nothing it is noted as used up.
  * @throws ProblemException where one is not there, or is too short
  */
-export async function takeSheets(draft: Draft, taken: readonly CaneTakenDto[]): Promise<void> {
+export async function takeSheets(draft: Draft, account: Account, taken: readonly CaneTakenDto[]): Promise<void> {
   for (const [i, { sheetId, lengthMm }] of taken.entries()) {
     const sheet = await draft.find('sheet', sheetId);
     if (!sheet || sheet.gone)
@@ -27,7 +28,9 @@ export async function takeSheets(draft: Draft, taken: readonly CaneTakenDto[]): 
         `taken.${i}.lengthMm`,
       );
     const gone = left < SCRAP;
-    const rest = gone ? {} : { [side]: left, grams: (sheet.grams * left) / sheet[side] };
+    const grams = gone ? sheet.grams : (sheet.grams * left) / sheet[side];
+    const rest = gone ? {} : { [side]: left, grams };
     await draft.put('sheet', { ...sheet, ...rest, gone, version: draft.version });
+    await account.takenOf(sheet, gone ? grams : sheet.grams - grams);
   }
 }

@@ -1,13 +1,12 @@
-import type { SheetDto } from '#contract';
+import type { MadeDto } from '#contract';
 import type { Row } from '../db/journal.js';
 
-/** What of the row of a sheet a person can change. */
-export function sheetRow({
-  version: _,
-  rolledAt: __,
-  name,
-  inside,
-  ...sheet
-}: SheetDto): Omit<Row<'sheet'>, 'version' | 'entryId' | 'clayId' | 'revisionId' | 'blendRevisionId' | 'rolledAt'> {
-  return { ...sheet, name: name.trim(), inside: inside ?? null };
+type OfPerson = Omit<
+  Row<'sheet'>,
+  'version' | 'entryId' | 'clayId' | 'revisionId' | 'blendRevisionId' | 'caneRevisionId' | 'rolledAt'
+>;
+
+/** What of the row of a thing a person can change. */
+export function sheetRow({ version: _, rolledAt: __, name, inside, count, keptIn, ...thing }: MadeDto): OfPerson {
+  return { ...thing, name: name.trim(), inside: inside ?? null, count: count ?? 1, keptIn: keptIn?.trim() ?? '' };
 }

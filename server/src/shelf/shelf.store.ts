@@ -16,6 +16,8 @@ import {
   pieces,
   revisions,
   sheets,
+  tubClays,
+  tubs,
 } from '../db/schema.js';
 
 @Injectable()
@@ -59,7 +61,7 @@ export class ShelfStore {
 
   async inDiary(clayId: string): Promise<boolean> {
     const told = await Promise.all(
-      [entryTakings, sheets, entryConditionings].map((table) =>
+      [entryTakings, sheets, entryConditionings, tubs, tubClays].map((table) =>
         this.db.select({ id: table.id }).from(table).where(eq(table.clayId, clayId)).limit(1),
       ),
     );

@@ -3,7 +3,7 @@ import { useDeferredValue, useEffect, useId, useRef, useState, type KeyboardEven
 import { TAKES, type Place, type TakenBy } from '#contract';
 import { useTile } from '../state/tile.js';
 import { Caption, Field } from '../theme/pieces.js';
-import { useBlends, useMixCards, useShelf } from '../wire/queries.js';
+import { useBlends, useMixCards, useShelf, useStock } from '../wire/queries.js';
 import { choicesFor, type MaterialChoice, type Picked } from './materialChoices.js';
 import { swatch } from './swatch.js';
 
@@ -26,12 +26,15 @@ function useChoices<P extends Place>(
   without?: string,
 ): { readonly choices: readonly MaterialChoice<TakenBy<P>>[]; readonly settled: boolean } {
   const [shelf, mixes, blends] = [useShelf(), useMixCards({ search, sort: 'name' }), useBlends()];
+  const wanted: readonly string[] = TAKES[place].takes;
+  const there = useStock(wanted.includes('made') || wanted.includes('scrap'));
   const carried = useTile((s) => s.carried);
   const stock = {
     carried,
     shelf: shelf.data,
     mixes: (mixes.data?.pages ?? []).flatMap((page) => page.cards),
     blends: blends.data ?? [],
+    there: there.data,
   };
   return {
     choices: choicesFor(place, search, stock, without),
@@ -145,7 +148,14 @@ export function MaterialPicker<P extends Place>(props: PickerProps<P>): ReactEle
   );
 }
 
-const CALLED = { clay: 'a clay', mix: 'a mix', blend: 'a blend' } as const;
+const CALLED = {
+  clay: 'a clay',
+  mix: 'a mix',
+  blend: 'a blend',
+  cane: 'a cane',
+  made: 'a thing that lies there',
+  scrap: 'scrap',
+} as const;
 const placeholderFor = (place: Place): string =>
   `name of ${TAKES[place].takes.map((kind) => CALLED[kind]).join(' or ')}`;
 

@@ -1,5 +1,13 @@
 import { keyOf, ofBlend, ofClay, ofMix, type Material } from '#core/material';
-import { takes, type BlendCard, type MixCard, type Place, type ShelfAnswer, type TakenBy } from '#contract';
+import {
+  takes,
+  type BlendCard,
+  type MixCard,
+  type Place,
+  type ShelfAnswer,
+  type StockAnswer,
+  type TakenBy,
+} from '#contract';
 import { isMix, type Carried } from '../state/tile.js';
 
 /** A thing that can be picked, with what is shown of it. */
@@ -20,6 +28,8 @@ export interface MaterialStock {
   readonly shelf: ShelfAnswer | undefined;
   readonly mixes: readonly MixCard[];
   readonly blends: readonly BlendCard[];
+  /** what lies there, and tubs of scrap */
+  readonly there?: StockAnswer | undefined;
 }
 
 const MOST_SHOWN = 40;
@@ -71,6 +81,35 @@ const amongBlends = (blends: readonly BlendCard[]): MaterialChoice[] =>
       hint: names.join(' to '),
     }));
 
+/** What of all that lies there can be rolled to a layer. */
+const ROLLED: ReadonlySet<string> = new Set(['sheet', 'lump']);
+const gramsOf = (grams: number): string => `${Math.round(grams)} g`;
+
+/** What lies there and nobody counts on, and tubs with something in them: named, with what there is. */
+function lyingThere(there: StockAnswer | undefined): MaterialChoice[] {
+  const things = (there?.things ?? [])
+    .filter((t) => ROLLED.has(t.form))
+    .map((t): MaterialChoice => {
+      const reserved = t.reservedFor.map((r) => r.name).join(', ');
+      const hint = `${t.form}, ${gramsOf(t.grams)} left${reserved === '' ? '' : `, reserved for ${reserved}`}`;
+      return { key: t.id, of: { kind: 'made', id: t.id }, name: t.name, hexes: t.hexes, hint };
+    });
+  const tubs = (there?.tubs ?? []).flatMap((t): MaterialChoice[] =>
+    t.hex === null
+      ? []
+      : [
+          {
+            key: t.id,
+            of: { kind: 'scrap', id: t.id },
+            name: t.name,
+            hexes: [t.hex],
+            hint: `scrap, ${gramsOf(t.grams)}`,
+          },
+        ],
+  );
+  return [...things, ...tubs];
+}
+
 /** How well a name answers what was typed: 0 is it, 3 only holds something called so. */
 function rankOf(name: string, typed: string): number {
   const called = name.toLowerCase();
@@ -91,9 +130,12 @@ export function choicesFor<P extends Place>(
   without?: string,
 ): MaterialChoice<TakenBy<P>>[] {
   const wanted = typed.trim().toLowerCase();
-  const named = [...onTile(stock.carried, stock.blends), ...onShelf(stock.shelf), ...amongBlends(stock.blends)].filter(
-    (c) => c.name.toLowerCase().includes(wanted),
-  );
+  const named = [
+    ...onTile(stock.carried, stock.blends),
+    ...onShelf(stock.shelf),
+    ...amongBlends(stock.blends),
+    ...lyingThere(stock.there),
+  ].filter((c) => c.name.toLowerCase().includes(wanted));
   // a thing on the tile stands there once, not again among the others
   const seen = new Set<string>();
   return [...named, ...onBoard(stock.mixes)]

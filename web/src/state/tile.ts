@@ -1,3 +1,4 @@
+import type { MadeForm } from '#contract';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 
@@ -10,8 +11,8 @@ export interface Carried {
   readonly hexes: readonly string[];
   /** of a mix, the recipe of the day it was put here */
   readonly revisionId: string | null;
-  /** of a sheet: rolled up, folded like a fan, or lying flat */
-  readonly form?: 'sheet' | 'plug' | 'fan';
+  /** of a thing that lies there */
+  readonly form?: MadeForm;
 }
 export interface CarriedMix extends Carried {
   readonly kind: 'mix';

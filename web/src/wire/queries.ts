@@ -26,8 +26,9 @@ import type {
   UsedInAnswer,
   PaletteCard,
   PaletteDto,
-  SheetAnswer,
+  MadeAnswer,
   ShelfAnswer,
+  StockAnswer,
   GardenAnswer,
   GlassAnswer,
   TakeOutAnswer,
@@ -122,7 +123,9 @@ export const useBlendOf = (id: string | undefined): UseQueryResult<BlendAnswer> 
 export const useCanes = (): UseQueryResult<readonly CaneCard[]> => useRead('/api/canes');
 export const useCaneOf = (id: string | undefined): UseQueryResult<CaneAnswer> =>
   useRead(`/api/canes/${id ?? ''}`, id !== undefined);
-export const useSheets = (): UseQueryResult<readonly SheetAnswer[]> => useRead('/api/sheets');
+export const useSheets = (): UseQueryResult<readonly MadeAnswer[]> => useRead('/api/sheets');
+/** What lies there, tubs of scrap, and where all the clay is. */
+export const useStock = (enabled = true): UseQueryResult<StockAnswer> => useRead('/api/stock', enabled);
 /** All mixes with their recipes and their predicted colours. */
 export const useAllMixes = (): UseQueryResult<TakeOutAnswer> => useRead('/api/exchange/mixes');
 /** Tinted glass that a lace can be begun with. */

@@ -85,19 +85,26 @@ export function withMaterial(all: readonly Step[], of: MaterialKey, other: Mater
   return exchanged(all, '') as Step[];
 }
 
-/** Every clay, mix and blend, and every other cane, that some steps name. */
-export function usedIn(all: readonly Step[]): {
-  readonly materials: readonly string[];
-  readonly canes: readonly string[];
-} {
-  const [materials, canes] = [new Set<string>(), new Set<string>()];
+/** Every text that stands in a field of one of these names, each once. */
+function textsIn(all: readonly Step[], ...fields: readonly string[]): string[] {
+  const texts = new Set<string>();
   const look = (value: unknown, name: string): void => {
     if (Array.isArray(value)) for (const item of value) look(item, '');
     else if (typeof value === 'object' && value !== null)
       for (const [field, item] of Object.entries(value)) look(item, field);
-    else if (typeof value === 'string' && (name === 'of' || name === 'blend')) materials.add(value);
-    else if (typeof value === 'string' && name === 'ref') canes.add(value);
+    else if (typeof value === 'string' && fields.includes(name)) texts.add(value);
   };
   look(all, '');
-  return { materials: [...materials], canes: [...canes] };
+  return [...texts];
 }
+
+/** Every clay, mix and blend, and every other cane, that some steps name. */
+export const usedIn = (
+  all: readonly Step[],
+): { readonly materials: readonly string[]; readonly canes: readonly string[] } => ({
+  materials: textsIn(all, 'of', 'blend'),
+  canes: textsIn(all, 'ref'),
+});
+
+/** Things that lie there already, by their ids, with which some steps begin. */
+export const madeIn = (all: readonly Step[]): readonly string[] => textsIn(all, 'made');

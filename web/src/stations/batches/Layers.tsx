@@ -1,4 +1,4 @@
-import { ofMix, type Mixable } from '#core/material';
+import { ofMix } from '#core/material';
 import { Box, Flex } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import { showLength } from '#core/units';
@@ -127,7 +127,7 @@ function OneLayer(props: OneProps): ReactElement {
 }
 
 /** A layer more, under the others. */
-function Underneath({ onAdd }: { readonly onAdd: (of: Mixable) => void }): ReactElement {
+function Underneath({ onAdd }: { readonly onAdd: (of: Layer['of']) => void }): ReactElement {
   const [picking, setPicking] = useState(false);
   if (picking)
     return (

@@ -1,7 +1,7 @@
-import type { Mixable } from '#core/material';
+import type { TakenBy } from '#contract';
 import { useState, type ReactElement } from 'react';
 import { useNavigate } from 'react-router';
-import { MaterialPicker, type Picked } from '../../parts/MaterialPicker.js';
+import { MaterialPicker } from '../../parts/MaterialPicker.js';
 import { Warning } from '../../parts/Warning.js';
 import { useKeys } from '../../state/keys.js';
 import { Action, Word } from '../../theme/pieces.js';
@@ -9,7 +9,7 @@ import { Action, Word } from '../../theme/pieces.js';
 interface MorePiecesProps {
   /** whether there is one of one's own */
   readonly machine: boolean;
-  readonly onAdd: (of: Mixable) => void;
+  readonly onAdd: (of: TakenBy<'layer'>) => void;
 }
 
 /** Another kind of piece, as soon as there is a machine to roll it with. */
@@ -43,7 +43,7 @@ export function MorePieces({ machine, onAdd }: MorePiecesProps): ReactElement {
     <MaterialPicker
       place="layer"
       label="What the new piece is cut from"
-      onPick={({ of }: Picked<Mixable>) => {
+      onPick={({ of }) => {
         setAdding(false);
         onAdd(of);
       }}

@@ -1,8 +1,7 @@
 import { asName } from '../../parts/names.js';
 import { ownMachine } from '../../state/bench.js';
-import type { Mixable } from '#core/material';
 import { thicknesses, type SettingThickness } from '#core/sheet';
-import type { BatchAnswer, BatchDto, MachineDto, MachinesAnswer, PieceDto } from '#contract';
+import type { BatchAnswer, BatchDto, MachineDto, MachinesAnswer, PieceDto, TakenBy } from '#contract';
 
 /** A setting of one of the machines; `own` is that of the bench. */
 export interface OwnSetting extends SettingThickness {
@@ -32,7 +31,7 @@ export const dtoOf = ({ id, version, name, note, dueOn, pieces }: BatchAnswer): 
 const USUAL_SHEET = 110;
 
 /** The first of a new kind of piece; null where no machine says how thick a sheet is. */
-export function newPiece(batch: BatchAnswer, machines: MachinesAnswer, of: Mixable): PieceDto | null {
+export function newPiece(batch: BatchAnswer, machines: MachinesAnswer, of: TakenBy<'layer'>): PieceDto | null {
   const own = ownMachine(machines);
   const usual = own?.settings[Math.floor(own.settings.length / 2)];
   if (!own || !usual) return null;

@@ -2,9 +2,13 @@ import { Box } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
 import type { BatchAnswer, DoneDto } from '#contract';
 import { ClayUsed, useClayUsed } from '../../parts/ClayUsed.js';
+import { LeftOver } from '../../parts/LeftOver.js';
+import { useLeftOver } from '../../parts/leftOver.js';
+import { ReadyTaken, useReadyTaken } from '../../parts/ReadyTaken.js';
 import { WriteDown } from '../../parts/WriteDown.js';
 import { useShelf } from '../../wire/queries.js';
 import { change, useRefusal } from '../../wire/save.js';
+import { leftOfPlan } from './leftOfPlan.js';
 
 /** What really went in, a note, and then the clay comes off the shelf and the diary has it. */
 export function DoneForm({
@@ -20,8 +24,19 @@ export function DoneForm({
   const path = `/api/batches/${batch.id}/done`;
   const refusal = useRefusal(path);
   const { used, say } = useClayUsed(batch.plan.clays);
+  const ready = useReadyTaken(batch.plan.ready);
+  const planned = leftOfPlan(batch.plan);
+  const leftOver = useLeftOver(planned);
   const done = async (madeOn: string, note: string): Promise<void> => {
-    const dto: DoneDto = { version: batch.version, entryId: crypto.randomUUID(), madeOn, note, used };
+    const dto: DoneDto = {
+      version: batch.version,
+      entryId: crypto.randomUUID(),
+      madeOn,
+      note,
+      used,
+      taken: ready.taken,
+      left: leftOver.left,
+    };
     const answer = await change<{ entryId: string }>('POST', path, dto);
     if (answer) onDone(answer.entryId);
   };
@@ -35,6 +50,8 @@ export function DoneForm({
     >
       <Box fontSize="22px">This clay comes off the shelf. Change what was really more or less.</Box>
       {shelf.data && <ClayUsed used={used} say={say} shelf={shelf.data} refusal={refusal} />}
+      <ReadyTaken ready={batch.plan.ready} materials={batch.plan.materials} refusal={refusal} {...ready} />
+      <LeftOver planned={planned} said={leftOver.said} say={leftOver.say} refusal={refusal} />
     </WriteDown>
   );
 }

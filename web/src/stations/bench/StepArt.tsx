@@ -76,6 +76,8 @@ const mix = (step: StepOf<'mix'>): ReactElement => (
 /** Room for a sheet on the card, px, and the most px for a mm of it; px for a mm of its edge, and the least. */
 const [SHEET_WIDE, SHEET_HIGH, SHEET_SCALE, EDGE_SCALE, EDGE_LEAST] = [420, 230, 2.2, 8, 4];
 
+const ready = ({ what }: StepOf<'ready'>): ReactElement => slab(what.hex, 180, 110);
+
 function roll({ sheet, width, length, mm }: StepOf<'roll'>): ReactElement {
   const scale = Math.min(SHEET_SCALE, SHEET_WIDE / width, SHEET_HIGH / length);
   return (
@@ -110,6 +112,7 @@ const cut = ({ layout, sheet, cutter }: StepOf<'cut'>): ReactElement => (
 const ART: ByKind<PlainStep, [clays: Clays], ReactElement | null> = {
   condition,
   mix,
+  ready,
   roll,
   stack,
   cut,

@@ -25,7 +25,7 @@ export interface StepWords {
 }
 
 /** `A, B and C` */
-const listed = (names: readonly string[]): string =>
+export const listed = (names: readonly string[]): string =>
   names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1) ?? ''}`;
 
 type Worded<K extends PlainStep['kind']> = (step: Extract<PlainStep, { kind: K }>, units: UnitSystem) => StepWords;
@@ -69,6 +69,21 @@ const mix: Worded<'mix'> = ({ mix: { name }, made, portions, discError }, units)
       ? `Quarter discs move this colour by ΔE ${discError.toFixed(1)}. Weigh it where that matters.`
       : null,
 });
+
+const ready: Worded<'ready'> = ({ what, grams, short }, units) => ({
+  title: what.of.kind === 'scrap' ? `Mix ${what.name} through` : `Fetch ${what.name}`,
+  lines: [
+    what.of.kind === 'scrap'
+      ? 'Out of its tub. Fold and pass until it is one colour: it need not be even where it is covered.'
+      : 'It lies there already: warm it in the hands and pass it until it is smooth again.',
+  ],
+  figure: showMass(grams, units),
+  of: 'of it',
+  caution: short > HARDLY_SHORT ? `${showMass(short, units)} more than there is of it.` : null,
+});
+
+/** g that nobody misses. */
+const HARDLY_SHORT = 0.1;
 
 const roll: Worded<'roll'> = (
   { sheet, pieceName, machineName, settingLabel, mm, assumed, width, length, sheets, grams },
@@ -128,7 +143,7 @@ const bake: Worded<'bake'> = ({ lines, celsius, minutes, maxC, compromise, piece
     'air the room, leave it.',
 });
 
-const WORDS: { readonly [K in PlainStep['kind']]: Worded<K> } = { condition, mix, roll, stack, cut, bake };
+const WORDS: { readonly [K in PlainStep['kind']]: Worded<K> } = { condition, mix, ready, roll, stack, cut, bake };
 
 export const wordsOf = (step: PlainStep, units: UnitSystem): StepWords =>
   (WORDS[step.kind] as Worded<typeof step.kind>)(step as never, units);

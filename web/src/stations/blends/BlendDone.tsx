@@ -2,7 +2,7 @@ import { HARDLY_ANY } from '../../parts/amounts.js';
 import { Box } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import { showMass } from '#core/units';
-import type { BlendAnswer, BlendDoneDto, SheetDto, ShelfAnswer } from '#contract';
+import type { BlendAnswer, BlendDoneDto, LeftDto, MadeDto, ShelfAnswer } from '#contract';
 import { Choice } from '../../parts/Choice.js';
 import { ClayUsed, useClayUsed } from '../../parts/ClayUsed.js';
 import { ThicknessValue } from '../../parts/Thickness.js';
@@ -23,7 +23,7 @@ const KEPT = [
 type Kept = (typeof KEPT)[number]['value'];
 const OVERS = [
   { value: 'back', text: 'they go back to their clay' },
-  { value: 'scrap', text: 'they are used up, as scrap' },
+  { value: 'scrap', text: 'they go to the tubs that fit' },
 ] as const;
 type Over = (typeof OVERS)[number]['value'];
 
@@ -43,9 +43,9 @@ interface BlendDoneProps {
 type Lies = WorkedBlend['turning']['finished'];
 
 /** What goes into the sheet book; null where nothing is kept. */
-function keptSheet(blend: BlendAnswer, worked: WorkedBlend, kept: Kept, lies: Lies): SheetDto | null {
+function keptSheet(blend: BlendAnswer, worked: WorkedBlend, kept: Kept, lies: Lies): MadeDto | null {
   if (kept === 'nothing') return null;
-  const flat: SheetDto = {
+  const flat: MadeDto = {
     id: crypto.randomUUID(),
     version: 0,
     name: blend.name,
@@ -62,6 +62,10 @@ function keptSheet(blend: BlendAnswer, worked: WorkedBlend, kept: Kept, lies: Li
   };
   return kept === 'plug' ? plugSheet(flat, worked.plug) : flat;
 }
+
+/** The halves of each colour that the blend does not use, as they fall to the tubs. */
+const otherHalves = ({ plan }: BlendAnswer, { colours }: WorkedBlend): LeftDto[] =>
+  plan.colours.map((of, i) => ({ parts: [{ of, grams: colours[i]?.over ?? 0 }], to: 'tub', tubId: null }));
 
 /** What really came of a blend, as it is typed, and the way to write it down. */
 function useDone({ blend, worked, counted, onDone }: BlendDoneProps) {
@@ -83,6 +87,7 @@ function useDone({ blend, worked, counted, onDone }: BlendDoneProps) {
       passes: Math.max(1, passes),
       used,
       sheet: keptSheet(blend, worked, kept, lies),
+      left: over === 'scrap' ? otherHalves(blend, worked) : [],
     } satisfies BlendDoneDto);
     if (answer) onDone(answer.entryId);
   };

@@ -1,8 +1,8 @@
 import type { Plug } from '#core/blend';
-import type { SheetDto } from '#contract';
+import type { MadeDto } from '#contract';
 
-/** The sheet of a blend wound up: how the book keeps a plug (see `SheetDto`). */
-export const plugSheet = (sheet: SheetDto, plug: Plug): SheetDto =>
+/** The sheet of a blend wound up: how the book keeps a plug (see `MadeDto`). */
+export const plugSheet = (sheet: MadeDto, plug: Plug): MadeDto =>
   plug.kind === 'rolled'
     ? {
         ...sheet,

@@ -2,7 +2,7 @@ import { Flex } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
 import type { Step } from '#core/cane';
 import { keyOf, ofBlend, ofMix } from '#core/material';
-import type { BlendCard, SheetAnswer } from '#contract';
+import { SHEET_FORMS, type BlendCard, type MadeAnswer } from '#contract';
 import { isMix, useTile, type Carried } from '../../state/tile.js';
 import { Action, Second } from '../../theme/pieces.js';
 import { useSheets } from '../../wire/queries.js';
@@ -12,9 +12,10 @@ const [ROD, LONG] = [24, 60];
 const BEGUN_AS: Readonly<Partial<Record<Step['do'], string>>> = { plug: 'its plug', roll: 'rolled up' };
 
 /** The step that begins with what is carried; null where it cannot begin a cane. */
-function beginWith(item: Carried, sheets: readonly SheetAnswer[], blends: readonly BlendCard[]): Step | null {
+function beginWith(item: Carried, sheets: readonly MadeAnswer[], blends: readonly BlendCard[]): Step | null {
   if (isMix(item)) return { id: id(), do: 'log', of: keyOf(ofMix(item.revisionId)), diameter: ROD, length: LONG };
   const sheet = item.kind === 'sheet' ? sheets.find((s) => s.id === item.id) : undefined;
+  if (sheet && !SHEET_FORMS.includes(sheet.form)) return null;
   const blend = blends.find((b) => b.id === (sheet ? sheet.blendId : item.id));
   const material = sheet?.of ?? (blend && ofBlend(blend.revisionId));
   if (!material) return null;

@@ -1,6 +1,8 @@
 import { swatch } from '../../parts/swatch.js';
 import { Box, Flex } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
+import { SHEET_FORMS } from '#contract';
+import { flowWords, sizeWords } from '../shelf/there/thereWords.js';
 import { Link } from 'react-router';
 import { showCutter } from '#core/batch';
 import { showLength, showMass, showSize, showTemperature, type UnitSystem } from '#core/units';
@@ -111,7 +113,8 @@ function OneCane({ cane: c }: { readonly cane: Of<'canes'> }): ReactElement {
 
 /** A sheet in words: its size, its thickness, its setting. */
 function sheetWords(s: Of<'sheets'>, units: UnitSystem): string {
-  if (s.form !== 'sheet') return 'wound up to a plug';
+  if (s.form === 'plug' || s.form === 'fan') return 'wound up to a plug';
+  if (s.form !== 'sheet') return sizeWords({ ...s, count: s.count }, units);
   const at = s.rolledAt === '' ? '' : `, at ${s.rolledAt}`;
   return `${showSize(s.widthMm, s.lengthMm, units)}, ${showLength(s.mm, units, true)} thick${at}`;
 }
@@ -122,20 +125,45 @@ const [PLUG, PER_MM, LONGEST] = [52, 1.6, 420];
 function OneSheet({ sheet: s }: { readonly sheet: Of<'sheets'> }): ReactElement {
   const units = useUnits();
   const width = s.form === 'sheet' ? Math.min(LONGEST, s.lengthMm * PER_MM) : PLUG;
+  const inBook = SHEET_FORMS.includes(s.form);
   return (
-    <Link to={`/sheets/book/${s.sheetId}`} style={{ textDecoration: 'none' }}>
+    <Link to={inBook ? `/sheets/book/${s.sheetId}` : `/shelf/there/${s.sheetId}`} style={{ textDecoration: 'none' }}>
       <Box
         height={`${PLUG}px`}
-        style={{ width, borderRadius: s.form === 'plug' ? '50%' : 0, background: swatch(s.hexes) }}
+        style={{ width, borderRadius: s.form === 'sheet' || s.form === 'fan' ? 0 : '50%', background: swatch(s.hexes) }}
         aria-hidden
       />
       <Box fontWeight={600} marginTop={1}>
         {s.name}
       </Box>
-      <Caption>{sheetWords(s, units)} · in the sheet book</Caption>
+      <Caption>
+        {sheetWords(s, units)} · {inBook ? 'in the sheet book' : 'among what lies there'}
+      </Caption>
     </Link>
   );
 }
+
+/** What else it was made from, and what became of it. */
+function Flows({ entry }: EntryProps): ReactElement | null {
+  const units = useUnits();
+  const told = entry.flows.filter((f) => f.grams >= HARDLY_ANY);
+  if (told.length === 0) return null;
+  return (
+    <Box maxWidth="560px">
+      <Box as="h2" marginBottom={2}>
+        From and to
+      </Box>
+      <Box as="ul" aria-label="From and to">
+        {told.map((f, i) => (
+          <li key={i}>{flowWords(f, units)}</li>
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+/** g that nobody weighs. */
+const HARDLY_ANY = 0.05;
 
 /** The clay that went into it. */
 function ClayWent({ entry }: EntryProps): ReactElement | null {
@@ -213,6 +241,7 @@ export function Entry({ entry }: EntryProps): ReactElement {
         </Box>
       ))}
       <ClayWent entry={entry} />
+      <Flows entry={entry} />
       <Words entry={entry} />
     </Flex>
   );

@@ -1,7 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useId, type ReactElement } from 'react';
 import { showLength, showMass, showSize, type UnitSystem } from '#core/units';
-import type { SheetAnswer } from '#contract';
+import type { MadeAnswer } from '#contract';
 import { useUnits } from '../../state/view.js';
 import { Caption } from '../../theme/pieces.js';
 import { leftOfSheet } from './sheetWords.js';
@@ -13,7 +13,7 @@ const TALLEST = 270;
 const Pick = chakra('button', { base: { textAlign: 'left', display: 'block', _hover: { background: 'paper' } } });
 
 interface MadeSheetProps {
-  readonly sheet: SheetAnswer;
+  readonly sheet: MadeAnswer;
   readonly chosen: boolean;
   readonly onChoose: () => void;
   /** pieces that still fit; null: that is no question here */
@@ -21,7 +21,7 @@ interface MadeSheetProps {
 }
 
 /** `2 × 1.50 mm, 4 of Bench roller` */
-function thicknessWords({ layers, mm, rolledAt }: SheetAnswer, units: UnitSystem): string {
+function thicknessWords({ layers, mm, rolledAt }: MadeAnswer, units: UnitSystem): string {
   const times = layers > 1 ? `${layers} × ` : '';
   const at = rolledAt === '' ? '' : `, ${rolledAt}`;
   return `${times}${showLength(mm, units, true)}${at}`;
@@ -63,7 +63,7 @@ function Holes({ band, scale, height }: HolesProps): ReactElement {
 
 interface StopsProps {
   readonly id: string;
-  readonly sheet: SheetAnswer;
+  readonly sheet: MadeAnswer;
 }
 
 /** Its colours, along a sheet or from the middle of a plug. */
@@ -78,18 +78,19 @@ function Colours({ id, sheet: { form, hexes, inside } }: StopsProps): ReactEleme
 }
 
 /** px of the drawing of a sheet or a plug, and for a mm of it. */
-function sizeOf({ form, widthMm, lengthMm, mm }: SheetAnswer): {
+function sizeOf({ form, widthMm, lengthMm, mm }: MadeAnswer): {
   readonly w: number;
   readonly h: number;
   readonly scale: number;
 } {
-  const height = { sheet: lengthMm, plug: widthMm, fan: mm }[form];
+  const height =
+    form === 'fan' ? mm : { sheet: lengthMm, plug: widthMm, lump: mm, cane: widthMm, slices: widthMm }[form];
   const scale = Math.min(form === 'sheet' ? FLAT : FACE, TALLEST / height);
   return { w: widthMm * scale, h: height * scale, scale };
 }
 
 /** The sheet or the face of the plug, to scale. */
-function Drawing({ sheet }: { readonly sheet: SheetAnswer }): ReactElement {
+function Drawing({ sheet }: { readonly sheet: MadeAnswer }): ReactElement {
   const id = useId();
   const { w, h, scale } = sizeOf(sheet);
   const [only] = sheet.hexes;

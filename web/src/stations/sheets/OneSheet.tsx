@@ -3,7 +3,7 @@ import { useMemo, useState, type ReactElement } from 'react';
 import { useNavigate } from 'react-router';
 import { cutterArea, cutterOf, mostOn, showCutter, type Cutter, type SheetLeft } from '#core/batch';
 import { showArea, showLength, showMass, showSize } from '#core/units';
-import type { SheetAnswer } from '#contract';
+import type { MadeAnswer } from '#contract';
 import { ThicknessValue } from '../../parts/Thickness.js';
 import { CountValue, LengthValue, TextValue } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
@@ -20,11 +20,11 @@ import { WindUp } from './WindUp.js';
 
 /** What the views of a sheet are given. */
 interface SheetProps {
-  readonly sheet: SheetAnswer;
+  readonly sheet: MadeAnswer;
   /** what is left of it */
   readonly left: SheetLeft;
   readonly refusal: Refused | undefined;
-  readonly save: (part: Partial<SheetAnswer>) => void;
+  readonly save: (part: Partial<MadeAnswer>) => void;
 }
 
 /** Its name, what it was made of, and when. */
@@ -108,7 +108,7 @@ function Flat({ sheet, left, refusal, save }: SheetProps): ReactElement {
 }
 
 /** How large a plug is. */
-function Plug({ sheet }: { readonly sheet: SheetAnswer }): ReactElement {
+function Plug({ sheet }: { readonly sheet: MadeAnswer }): ReactElement {
   const units = useUnits();
   return (
     <Box lineHeight={1.6}>
@@ -210,7 +210,7 @@ function OnTheTable(props: CutPiecesProps & { readonly path: string }): ReactEle
 }
 
 interface OneSheetProps {
-  readonly sheet: SheetAnswer;
+  readonly sheet: MadeAnswer;
   readonly cutter: Cutter;
   readonly bridge: number;
 }
@@ -221,7 +221,7 @@ export function OneSheet({ sheet, cutter, bridge }: OneSheetProps): ReactElement
   const carry = useTile((s) => s.put);
   const path = `/api/sheets/${sheet.id}`;
   const refusal = useRefusal(path);
-  const save = (part: Partial<SheetAnswer>): void => {
+  const save = (part: Partial<MadeAnswer>): void => {
     void change('PUT', path, { ...sentSheet(sheet), ...sentSheet({ ...sheet, ...part }) });
   };
   const put = (): void => {

@@ -3,7 +3,7 @@ import { Box } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import { feedPlan, thicknesses, type SettingThickness } from '#core/sheet';
 import { showLength, showSize, type UnitSystem } from '#core/units';
-import type { MachineDto, SheetAnswer, SheetDto } from '#contract';
+import type { MachineDto, MadeAnswer, MadeDto } from '#contract';
 import { Choice } from '../../parts/Choice.js';
 import { useUnits } from '../../state/view.js';
 import { Action, Caption } from '../../theme/pieces.js';
@@ -14,14 +14,14 @@ import { cutWords, leftOfSheet, sentSheet } from './sheetWords.js';
 const THINNER = 0.98;
 
 /** The note of a sheet that pieces were cut from, now that its holes are rolled away. */
-function noteOf(sheet: SheetAnswer, units: UnitSystem): string {
+function noteOf(sheet: MadeAnswer, units: UnitSystem): string {
   const cut = cutWords(sheet, units);
   const before = cut === '' ? '' : `Before it was rolled thinner ${cut} were cut from it.`;
   return [sheet.note, before].filter((line) => line !== '').join('\n');
 }
 
 /** The sheet after it was rolled to a setting: the clay that is left stays, so its length follows. */
-function rolledTo(sheet: SheetAnswer, to: SettingThickness, own: MachineDto, units: UnitSystem): SheetDto {
+function rolledTo(sheet: MadeAnswer, to: SettingThickness, own: MachineDto, units: UnitSystem): MadeDto {
   const { length } = leftOfSheet(sheet);
   return {
     ...sentSheet(sheet),
@@ -36,8 +36,8 @@ function rolledTo(sheet: SheetAnswer, to: SettingThickness, own: MachineDto, uni
 }
 
 interface RollThinnerProps {
-  readonly sheet: SheetAnswer;
-  readonly onRolled: (made: SheetDto) => void;
+  readonly sheet: MadeAnswer;
+  readonly onRolled: (made: MadeDto) => void;
 }
 
 /** What is left of a sheet, rolled thinner: which settings in turn, and the size it has then. */

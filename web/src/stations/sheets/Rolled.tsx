@@ -6,7 +6,7 @@ import { useState, type ReactElement } from 'react';
 
 import { massOfSheet } from '#core/sheet';
 import { showMass } from '#core/units';
-import type { MachineDto, RolledDto, SheetAnswer, ShelfAnswer } from '#contract';
+import type { MachineDto, RolledDto, MadeAnswer, ShelfAnswer } from '#contract';
 import { ClayUsed, useClayUsed, type Planned } from '../../parts/ClayUsed.js';
 import { MaterialPicker, type Picked } from '../../parts/MaterialPicker.js';
 import { ThicknessValue } from '../../parts/Thickness.js';
@@ -85,7 +85,7 @@ function useRolled({ own, worked, shelf, onDone }: RolledProps) {
   };
   const write = async (madeOn: string, note: string): Promise<void> => {
     if (!what) return;
-    const answer = await change<SheetAnswer>('POST', path, {
+    const answer = await change<MadeAnswer>('POST', path, {
       sheet: sheetDto(id, name, sizes, grams),
       of: what.picked.of,
       rolledAt: `${to.label} of ${own.name}`,

@@ -3,7 +3,7 @@ import { useState, type ReactElement } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { cutterOf, mostOn, showCutter } from '#core/batch';
 import { readSize } from '#core/units';
-import type { SheetAnswer } from '#contract';
+import { SHEET_FORMS, type MadeAnswer } from '#contract';
 import { Empty, Reading } from '../../parts/Empty.js';
 import { LengthValue, Value } from '../../parts/Value.js';
 import { useUnits } from '../../state/view.js';
@@ -24,7 +24,9 @@ interface Wanted {
 export default function SheetBook(): ReactElement {
   const sheets = useSheets();
   if (!sheets.data) return <Reading error={sheets.error} />;
-  return sheets.data.length === 0 ? <NoSheet /> : <Book sheets={sheets.data} />;
+  // lumps, canes and slices lie there too: they are on the shelf
+  const inBook = sheets.data.filter((s) => SHEET_FORMS.includes(s.form));
+  return inBook.length === 0 ? <NoSheet /> : <Book sheets={inBook} />;
 }
 
 function NoSheet(): ReactElement {
@@ -79,10 +81,10 @@ function WantedWords({ wanted, onChange }: WantedWordsProps): ReactElement {
 }
 
 interface SheetsOfProps {
-  readonly sheets: readonly SheetAnswer[];
-  readonly chosen: SheetAnswer | undefined;
+  readonly sheets: readonly MadeAnswer[];
+  readonly chosen: MadeAnswer | undefined;
   /** how many of the wanted pieces a sheet gives; null where that is not asked */
-  readonly fits: (sheet: SheetAnswer) => number | null;
+  readonly fits: (sheet: MadeAnswer) => number | null;
 }
 
 /** Sheets beside each other; a click opens one. */
@@ -127,14 +129,14 @@ function Gone(props: Omit<SheetsOfProps, 'fits'>): ReactElement | null {
   );
 }
 
-function Book({ sheets }: { readonly sheets: readonly SheetAnswer[] }): ReactElement {
+function Book({ sheets }: { readonly sheets: readonly MadeAnswer[] }): ReactElement {
   const { sheetId } = useParams();
   const [wanted, setWanted] = useState<Wanted>({ width: 18, height: null, bridge: 2 });
   const here = sheets.filter((s) => !s.gone);
   const chosen = sheets.find((s) => s.id === sheetId) ?? here[0];
   const plugs = here.filter((s) => s.form !== 'sheet');
   const cutter = cutterOf(wanted.width, wanted.height);
-  const fits = (s: SheetAnswer): number =>
+  const fits = (s: MadeAnswer): number =>
     mostOn(cutter, { width: s.widthMm, length: leftOfSheet(s).length, bridge: wanted.bridge });
   return (
     <Grid templateColumns="minmax(0, 1fr) 320px" height="100%" minHeight={0}>

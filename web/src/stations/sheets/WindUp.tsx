@@ -3,7 +3,7 @@ import { Box } from '@chakra-ui/react';
 import { useMemo, type ReactElement } from 'react';
 import { fadeOf, stacked, windUp } from '#core/blend';
 import { showLength, showLong, showSize } from '#core/units';
-import type { BlendAnswer, MachinesAnswer, ShelfAnswer, SheetAnswer, SheetDto } from '#contract';
+import type { BlendAnswer, MachinesAnswer, ShelfAnswer, MadeAnswer, MadeDto } from '#contract';
 import { useUnits } from '../../state/view.js';
 import { Action, Caption } from '../../theme/pieces.js';
 import { usePigments } from '../../wire/pigments.js';
@@ -14,9 +14,9 @@ import { coloursIn, layoutIn } from '../blends/workedBlend.js';
 import { cutWords, leftOfSheet, sentSheet } from './sheetWords.js';
 
 interface WindUpProps {
-  readonly sheet: SheetAnswer;
+  readonly sheet: MadeAnswer;
   readonly blendId: string;
-  readonly onWind: (made: SheetDto) => void;
+  readonly onWind: (made: MadeDto) => void;
 }
 
 /** A blend that lies flat, wound up as its plan says, from what is left of it now. */
@@ -28,11 +28,11 @@ export function WindUp({ sheet, blendId, onWind }: WindUpProps): ReactElement | 
 }
 
 interface WindingProps {
-  readonly sheet: SheetAnswer;
+  readonly sheet: MadeAnswer;
   readonly blend: BlendAnswer;
   readonly machines: MachinesAnswer;
   readonly shelf: ShelfAnswer;
-  readonly onWind: (made: SheetDto) => void;
+  readonly onWind: (made: MadeDto) => void;
 }
 
 function Winding({ sheet, blend, machines, shelf, onWind }: WindingProps): ReactElement | null {

@@ -1,6 +1,6 @@
 import { cutterOf, sheetLeft, showCutter, type Cutter, type SheetLeft } from '#core/batch';
 import { attempt, type UnitSystem } from '#core/units';
-import type { SheetAnswer, SheetCutDto, SheetDto } from '#contract';
+import type { MadeAnswer, SheetCutDto, MadeDto } from '#contract';
 import type { Carried } from '../../state/tile.js';
 
 /** A sheet as it is sent: without what only an answer has. */
@@ -18,7 +18,9 @@ export const sentSheet = ({
   cuts,
   gone,
   inside,
-}: SheetAnswer): SheetDto => ({
+  count,
+  keptIn,
+}: MadeAnswer): MadeDto => ({
   id,
   version,
   name,
@@ -32,17 +34,19 @@ export const sentSheet = ({
   cuts,
   gone,
   inside: inside ?? null,
+  count,
+  keptIn,
 });
 
 /**
  * A sheet whose thickness is typed anew: the clay stays, so its length follows; one that pieces were cut from
  * keeps its size.
  */
-export const retyped = (sheet: SheetAnswer, mm: number): Partial<SheetAnswer> =>
+export const retyped = (sheet: MadeAnswer, mm: number): Partial<MadeAnswer> =>
   sheet.cuts.length > 0 || !(mm > 0) ? { mm } : { mm, lengthMm: (sheet.lengthMm * sheet.mm) / mm };
 
 /** What is left of a sheet; of one that became too small for what was cut from it, nothing. */
-export function leftOfSheet(sheet: SheetAnswer): SheetLeft {
+export function leftOfSheet(sheet: MadeAnswer): SheetLeft {
   return attempt(
     () =>
       sheetLeft(
@@ -54,11 +58,11 @@ export function leftOfSheet(sheet: SheetAnswer): SheetLeft {
 }
 
 /** Pieces that were cut before, for the note: what becomes of the rest has no more place for them. */
-export const cutWords = (sheet: SheetAnswer, units: UnitSystem): string =>
+export const cutWords = (sheet: MadeAnswer, units: UnitSystem): string =>
   sheet.cuts.map((c) => `${c.count} of ${showCutter(cutterOf(c.widthMm, c.heightMm), units)}`).join(', ');
 
 /** Grams on each mm² of the sheet. */
-export const gramsPerArea = ({ grams, widthMm, lengthMm }: SheetAnswer): number => grams / (widthMm * lengthMm);
+export const gramsPerArea = ({ grams, widthMm, lengthMm }: MadeAnswer): number => grams / (widthMm * lengthMm);
 
 /** Pieces that are cut now. @param bridge mm of clay between them */
 export const cutOf = (cutter: Cutter, count: number, bridge: number): SheetCutDto => ({
@@ -72,7 +76,7 @@ export const cutOf = (cutter: Cutter, count: number, bridge: number): SheetCutDt
 });
 
 /** The sheet as it is carried on the tile. */
-export const carriedSheet = (sheet: SheetAnswer): Carried => ({
+export const carriedSheet = (sheet: MadeAnswer): Carried => ({
   kind: 'sheet',
   id: sheet.id,
   name: sheet.name,

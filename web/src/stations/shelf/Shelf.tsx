@@ -1,6 +1,6 @@
 import { Box, Flex, Grid } from '@chakra-ui/react';
 import { Suspense, lazy, useState, type ReactElement } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { Link, useNavigate, useParams } from 'react-router';
 import { showMass } from '#core/units';
 import type { ClayDto, ShelfAnswer } from '#contract';
 import { Empty, Reading } from '../../parts/Empty.js';
@@ -207,6 +207,9 @@ function Rows({ data, chosen, onChoose, onAdd }: RowsProps): ReactElement {
           )}{' '}
           in {there.length} {there.length === 1 ? 'block' : 'blocks'} · the dotted outline is the block as bought
         </Second>
+        <Box marginLeft="auto" fontSize="small">
+          <Link to="/shelf/there">what lies there</Link>
+        </Box>
       </Flex>
       {data.lines.map((line) => (
         <LineRow

@@ -1,11 +1,14 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { useState, type ReactElement } from 'react';
+import { useMemo, useState, type ReactElement } from 'react';
 import type { Paint, Step } from '#core/cane';
 import { sentenceOf } from '#core/units';
 import type { CaneAnswer, CaneDoneDto, ShelfAnswer } from '#contract';
+import { Choice } from '../../../parts/Choice.js';
 import { ClayUsed, useClayUsed } from '../../../parts/ClayUsed.js';
 import { FileWord } from '../../../parts/FileWord.js';
 import { keepPhotograph } from '../../../parts/openPhotograph.js';
+import { LeftOver } from '../../../parts/LeftOver.js';
+import { useLeftOver } from '../../../parts/leftOver.js';
 import { CountValue, LengthValue } from '../../../parts/Value.js';
 import { Warning } from '../../../parts/Warning.js';
 import { WriteDown } from '../../../parts/WriteDown.js';
@@ -18,6 +21,7 @@ import type { CaneMaterial } from '../clay/materials.js';
 import { Face } from '../faces/Face.js';
 import { stepTitle } from '../steps/index.js';
 import { gramsOf, takenOf, volumesToRoll } from '../words/caneWords.js';
+import { KEPT, keptDto, leftOfCane, type Kept } from './caneLeft.js';
 import { asPlanned, lastThere, trimsPlanned, type Made, type Trim } from './caneMade.js';
 import { MadeThing, useThere } from './MadeThing.js';
 
@@ -41,6 +45,9 @@ function useDone({ cane, plan, worked, materials, onDone }: CaneDoneProps) {
   const path = `/api/canes/${cane.id}/done`;
   const refusal = useRefusal(path);
   const taken = takenOf(plan, there).filter((t) => t.lengthMm > 0);
+  const planned = useMemo(() => leftOfCane(plan, materials), [plan, materials]);
+  const leftOver = useLeftOver(planned);
+  const [kept, setKept] = useState<Kept>('slices');
   const { perClay } = gramsOf(volumesToRoll(plan, there), materials);
   const { used, say } = useClayUsed([...perClay].map(([clayId, grams]) => ({ clayId, grams })));
   const write = async (madeOn: string, note: string): Promise<void> => {
@@ -53,11 +60,14 @@ function useDone({ cane, plan, worked, materials, onDone }: CaneDoneProps) {
       ...made,
       trims: trims.map(({ lostMm, unitMm }) => ({ lostMm, unitMm })),
       taken: taken.map(({ sheetId, lengthMm }) => ({ sheetId, lengthMm })),
+      left: leftOver.left,
+      kept: keptDto(cane, kept),
       pictureId,
     } satisfies CaneDoneDto);
     if (answer) onDone(answer.entryId);
   };
-  return { made, setMade, trims, setTrims, pictureId, setPicture, refusal, taken, used, say, write };
+  const remaining = { planned, leftOver, kept, setKept };
+  return { made, setMade, trims, setTrims, pictureId, setPicture, refusal, taken, used, say, write, ...remaining };
 }
 
 interface CameOutProps {
@@ -185,7 +195,9 @@ function Faces({ worked, paints, pictureId, onPicture }: FacesProps): ReactEleme
 /** What really came of the cane, for the diary, the shelf and the next plan. */
 export function CaneDone(props: CaneDoneProps): ReactElement {
   const { cane, plan, worked, paints, shelf, onBack } = props;
-  const { made, setMade, trims, setTrims, pictureId, setPicture, refusal, taken, used, say, write } = useDone(props);
+  const done = useDone(props);
+  const { made, setMade, trims, setTrims, pictureId, setPicture, refusal, taken, used, say, write } = done;
+  const { planned, leftOver, kept, setKept } = done;
   return (
     <WriteDown
       refusal={refusal}
@@ -201,6 +213,10 @@ export function CaneDone(props: CaneDoneProps): ReactElement {
         <MadeThing key={t.sheetId} id={t.sheetId} needed={t.needed} />
       ))}
       <ClayUsed used={used} say={say} shelf={shelf} refusal={refusal} />
+      <LeftOver planned={planned} said={leftOver.said} say={leftOver.say} refusal={refusal} />
+      <Box fontSize="h2">
+        Now <Choice label="What is kept of the cane" value={kept} options={KEPT} onChange={setKept} />.
+      </Box>
     </WriteDown>
   );
 }

@@ -1,14 +1,14 @@
 import { Box } from '@chakra-ui/react';
 import { useMemo, type ReactElement } from 'react';
 import { showLong } from '#core/units';
-import type { SheetAnswer } from '#contract';
+import type { MadeAnswer } from '#contract';
 import { Warning } from '../../../parts/Warning.js';
 import { useUnits } from '../../../state/view.js';
 import { Second } from '../../../theme/pieces.js';
 import { useSheets } from '../../../wire/queries.js';
 
 /** How much of a plug or a sheet there is along the cane: a plug is so high, a sheet that is rolled up so wide. */
-const alongOf = (sheet: SheetAnswer): number => (sheet.form === 'sheet' ? sheet.widthMm : sheet.lengthMm);
+const alongOf = (sheet: MadeAnswer): number => (sheet.form === 'sheet' ? sheet.widthMm : sheet.lengthMm);
 
 /** mm along the cane of everything in the sheet book that is not used up, by its id. */
 export function useThere(): ReadonlyMap<string, number> {

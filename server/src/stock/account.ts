@@ -1,0 +1,264 @@
+import { randomUUID } from 'node:crypto';
+import { ballOf, sameTub, tubFor, tubName, type Known, type OwnColour, type TubFor } from '#core/stock';
+import { inBoth, showMass, type Grams } from '#core/units';
+import type { FlowKind, LeftDto, TakenDto, UsedDto } from '#contract';
+import { refused } from '../access/problem.js';
+import type { Draft, Row } from '../db/journal.js';
+import { columnsFor } from '../db/references.js';
+import type { Studio } from '../mixes/studio.js';
+import { takeClay } from '../shelf/takeClay.js';
+import type { StockStore } from './stock.store.js';
+import { madeLess } from './madeLess.js';
+import { tubOf } from './tubRow.js';
+
+/** What a scale does not show. */
+const HAIR: Grams = 0.05;
+
+/** How a material is looked up: its shares of clays and of kinds, its density and its name. */
+export type Looks = (of: OwnColour) => Promise<Known>;
+
+interface AccountOf {
+  readonly draft: Draft;
+  readonly studio: Studio;
+  readonly store: StockStore;
+  readonly entryId: string;
+  readonly looks: Looks;
+}
+
+/** What is in a tub, as it stands in the file and as it will. */
+interface Contents {
+  readonly before: readonly Row<'tubContent'>[];
+  now: readonly Row<'tubContent'>[];
+}
+
+/**
+ * The account of a diary entry: every gram that goes in and that comes out. What is left when it is closed is told as
+ * pieces, or as lost; what came out more than went in, as found. So the clay of all entries together is as much as was
+ * bought.
+ */
+export class Account {
+  private rest: Grams = 0;
+  /** tubs as they are in this change */
+  private tubs: Row<'tub'>[] | null = null;
+  /** what is in the tubs that this entry touches, before and now */
+  private readonly contents = new Map<string, Contents>();
+  /** things that it took from, as they are now */
+  private readonly things = new Map<string, Row<'sheet'>>();
+
+  constructor(private readonly of: AccountOf) {}
+
+  /** g that went in and did not come out yet */
+  get open(): Grams {
+    return this.rest;
+  }
+
+  private async flow(kind: FlowKind, grams: Grams, what: { madeId?: string; tubId?: string } = {}): Promise<void> {
+    if (grams <= 0) return;
+    const { draft, entryId } = this.of;
+    const { madeId = null, tubId = null } = what;
+    await draft.put('flow', { id: randomUUID(), entryId, kind, madeId, tubId, grams });
+  }
+
+  /** Clay off the shelf. @throws ProblemException as `takeClay` */
+  async offShelf(used: readonly UsedDto[]): Promise<void> {
+    const { draft, studio, entryId } = this.of;
+    await takeClay(draft, studio, entryId, used);
+    this.rest += used.reduce((sum, u) => sum + u.grams, 0);
+  }
+
+  /** Things and scrap that lay there. @throws ProblemException at `<field>.<i>` where there is too little */
+  async take(taken: readonly TakenDto[], field: string): Promise<void> {
+    for (const [i, { of, grams }] of taken.entries()) {
+      const at = `${field}.${i}`;
+      if (of.kind === 'made') await this.takeMade(of.id, grams, at);
+      else await this.takeScrap(of.id, grams, at);
+    }
+  }
+
+  async takeMade(id: string, grams: Grams, at: string): Promise<void> {
+    const thing = this.things.get(id) ?? (await this.of.draft.find('sheet', id));
+    if (!thing || thing.gone)
+      throw refused(`${thing?.name ?? 'What was taken'} is used up: it does not lie there any more.`, at);
+    const taken = this.enough(thing.name, thing.grams, grams, at);
+    this.things.set(id, madeLess(thing, taken, HAIR));
+    this.rest += taken;
+    await this.flow('fromMade', taken, { madeId: id });
+  }
+
+  /** A part of a thing whose row the caller writes. */
+  async takenOf(thing: Row<'sheet'>, grams: Grams): Promise<void> {
+    this.rest += grams;
+    await this.flow('fromMade', grams, { madeId: thing.id });
+  }
+
+  private enough(name: string, there: Grams, grams: Grams, at: string): Grams {
+    if (grams > there + HAIR) throw refused(`There are only ${inBoth((u) => showMass(there, u))} of ${name}.`, at);
+    return grams > there - HAIR ? there : grams;
+  }
+
+  private async takeScrap(id: string, grams: Grams, at: string): Promise<void> {
+    const { draft } = this.of;
+    const tub = await draft.find('tub', id);
+    if (!tub) throw refused('This tub is not there any more.', at);
+    const contents = await this.contentsOf(id);
+    const there = contents.now.reduce((sum, r) => sum + r.grams, 0);
+    const taken = this.enough(tub.name, there, grams, at);
+    const left = taken === there ? 0 : 1 - taken / there;
+    contents.now = contents.now.map((r) => ({ ...r, grams: r.grams * left }));
+    this.rest += taken;
+    await this.flow('fromTub', taken, { tubId: id });
+  }
+
+  private async contentsOf(tubId: string): Promise<Contents> {
+    const known = this.contents.get(tubId);
+    if (known) return known;
+    const rows = await this.of.store.contentsOf(tubId);
+    const contents = { before: rows, now: rows };
+    this.contents.set(tubId, contents);
+    return contents;
+  }
+
+  /** What is left over goes where it was said. @throws ProblemException at `<field>.<i>` */
+  async putAway(left: readonly LeftDto[], field: string): Promise<void> {
+    for (const [i, one] of left.entries()) {
+      const parts = one.parts.filter((p) => p.grams > 0);
+      const grams = parts.reduce((sum, p) => sum + p.grams, 0);
+      if (parts.length === 0) continue;
+      if (grams > this.rest + HAIR)
+        throw refused(
+          `${inBoth((u) => showMass(grams, u))} are left over, but only ` +
+            `${inBoth((u) => showMass(Math.max(0, this.rest), u))} went in and did not go elsewhere.`,
+          `${field}.${i}.parts`,
+        );
+      await this.putOne({ ...one, parts }, grams, `${field}.${i}`);
+    }
+  }
+
+  private async putOne({ parts, to, tubId }: LeftDto, grams: Grams, at: string): Promise<void> {
+    if (to === 'thrown') {
+      await this.out('thrown', grams);
+      return;
+    }
+    if (to === 'lump') {
+      const [first, ...others] = parts;
+      if (!first || others.length > 0 || first.of.kind === 'blend')
+        throw refused('Only one clay or one mix can be kept as a lump. Several together go to a tub.', `${at}.to`);
+      await this.lump(first.of, grams);
+      return;
+    }
+    const tub = await this.tubFor(parts, tubId ?? null, at);
+    await this.intoTub(tub, parts, grams);
+  }
+
+  /** Scrap into a tub, by its clays. */
+  async intoTub(tub: Row<'tub'>, parts: LeftDto['parts'], grams: Grams): Promise<void> {
+    const contents = await this.contentsOf(tub.id);
+    const rows = new Map(contents.now.map((r) => [r.clayId, r]));
+    for (const part of parts)
+      for (const { clayId, mass } of (await this.of.looks(part.of)).shares) {
+        const before = rows.get(clayId) ?? { id: randomUUID(), tubId: tub.id, clayId, grams: 0 };
+        rows.set(clayId, { ...before, grams: before.grams + mass * part.grams });
+      }
+    contents.now = [...rows.values()];
+    await this.out('toTub', grams, { tubId: tub.id });
+  }
+
+  private async lump(of: Exclude<OwnColour, { kind: 'blend' }>, grams: Grams): Promise<void> {
+    const { draft, entryId } = this.of;
+    const { name, density } = await this.of.looks(of);
+    const mm = ballOf(grams, density);
+    const row: Row<'sheet'> = {
+      id: randomUUID(),
+      version: draft.version,
+      entryId,
+      name: `${name}, left over`.slice(0, 80),
+      note: '',
+      form: 'lump',
+      ...columnsFor('sheet', of),
+      count: 1,
+      keptIn: '',
+      rolledAt: '',
+      widthMm: mm,
+      lengthMm: mm,
+      mm,
+      layers: 1,
+      grams,
+      cuts: [],
+      inside: null,
+      gone: false,
+    };
+    await this.made(row);
+  }
+
+  /** A thing that lies there now. */
+  async made(row: Row<'sheet'>): Promise<void> {
+    await this.of.draft.put('sheet', row);
+    await this.out('made', row.grams, { madeId: row.id });
+  }
+
+  /** The tub that was said, or the one that fits; made where there is none yet. */
+  async tubFor(parts: LeftDto['parts'], tubId: string | null, at: string): Promise<Row<'tub'>> {
+    const { draft } = this.of;
+    if (tubId !== null) {
+      const said = (await this.allTubs()).find((t) => t.id === tubId);
+      if (!said) throw refused('This tub is not there any more. Choose another one.', `${at}.tubId`);
+      return said;
+    }
+    const known = new Map<OwnColour, Known>();
+    for (const { of } of parts) known.set(of, await this.of.looks(of));
+    const wanted = tubFor(parts, (of) => known.get(of)?.kinds ?? {});
+    const there = (await this.allTubs()).find((t) => sameTub(tubOf(t), wanted));
+    if (there) return there;
+    const row = this.newTub(wanted, (of) => known.get(of)?.name ?? '');
+    await draft.put('tub', row);
+    this.tubs = [...(await this.allTubs()), row];
+    return row;
+  }
+
+  private newTub(wanted: TubFor, called: (of: OwnColour) => string): Row<'tub'> {
+    const { version } = this.of.draft;
+    const name = tubName(wanted, called).slice(0, 80);
+    const none = { clayId: null, revisionId: null, blendRevisionId: null };
+    const of = wanted.of ? columnsFor('tub', wanted.of) : none;
+    return { id: randomUUID(), version, name, keptIn: '', rule: wanted.rule, ...of };
+  }
+
+  private async allTubs(): Promise<readonly Row<'tub'>[]> {
+    this.tubs ??= await this.of.store.tubs();
+    return this.tubs;
+  }
+
+  /** A thing that was written down anew: lighter, used up, or there again. */
+  async changed(before: Row<'sheet'>, after: Row<'sheet'>): Promise<void> {
+    const there = ({ gone, grams }: Row<'sheet'>): Grams => (gone ? 0 : grams);
+    this.rest += there(before) - there(after);
+    await this.close(after.gone ? 'pieces' : 'lost');
+  }
+
+  /** Something that was there without a plan. */
+  async noted(row: Row<'sheet'>): Promise<void> {
+    this.rest += row.grams;
+    await this.flow('noted', row.grams, { madeId: row.id });
+    await this.made(row);
+  }
+
+  async out(kind: FlowKind, grams: Grams, what: { madeId?: string; tubId?: string } = {}): Promise<void> {
+    this.rest -= grams;
+    await this.flow(kind, grams, what);
+  }
+
+  /** What did not come out yet is this; what came out too much was found. */
+  async close(rest: 'pieces' | 'lost' | 'thrown'): Promise<void> {
+    if (this.rest > 0) await this.flow(rest, this.rest);
+    else await this.flow('found', -this.rest);
+    this.rest = 0;
+    const { draft } = this.of;
+    for (const { before, now } of this.contents.values())
+      draft.replace(
+        'tubContent',
+        before,
+        now.filter((r) => r.grams > 0),
+      );
+    for (const thing of this.things.values()) await draft.put('sheet', { ...thing, version: draft.version });
+  }
+}

@@ -1,0 +1,97 @@
+import { Inject, Injectable } from '@nestjs/common';
+import { asc, eq } from 'drizzle-orm';
+import { idsOf, keyOf, ofClay, type Material, type MaterialKey } from '#core/material';
+import { lookUp, type BlendInBook, type Known, type MaterialBook } from '#core/stock';
+import { layoutIn, readShape } from '../blends/shape.js';
+import { DB } from '../db/db.module.js';
+import type { Db } from '../db/dataFile.js';
+import type { Row } from '../db/journal.js';
+import { materialOf } from '../db/references.js';
+import { blendColours } from '../db/schema.js';
+import { Studio } from '../mixes/studio.js';
+import { Revisions } from '../revisions/revisions.js';
+import { StockStore } from './stock.store.js';
+
+/** A book that holds all of some materials, and how much there is of what lies there. */
+export interface StockBook {
+  readonly book: MaterialBook;
+  readonly there: ReadonlyMap<MaterialKey, number>;
+}
+
+const USUAL_DENSITY = 1.9;
+
+/** What materials are called, look like, weigh and hold, for everything that lies there. */
+@Injectable()
+export class StockLooks {
+  constructor(
+    @Inject(DB) private readonly db: Db,
+    @Inject(Studio) private readonly studio: Studio,
+    @Inject(Revisions) private readonly revisions: Revisions,
+    @Inject(StockStore) private readonly store: StockStore,
+  ) {}
+
+  /** @throws Complaint `material/missing` */
+  async of(material: Material, stage: 'raw' | 'baked' = 'baked'): Promise<Known> {
+    const { book } = await this.book([material]);
+    return lookUp(material, book, { stage, pigments: this.studio.pigments });
+  }
+
+  /** Reads all that is needed to look some materials up. */
+  async book(materials: readonly Material[]): Promise<StockBook> {
+    const things = new Map((await this.store.madeOf(idsOf('made', materials))).map((row) => [row.id, row]));
+    const inside = [...things.values()].map((row): Material => materialOf('sheet', row));
+    const tubs = await this.tubsOf(idsOf('scrap', materials));
+    const blends = new Map<string, BlendInBook>();
+    for (const id of idsOf('blend', [...materials, ...inside])) {
+      const blend = await this.blend(id);
+      if (blend) blends.set(id, blend);
+    }
+    const there = new Map<MaterialKey, number>();
+    for (const { id, gone, grams } of things.values()) there.set(keyOf({ kind: 'made', id }), gone ? 0 : grams);
+    for (const [id, { grams }] of tubs) there.set(keyOf({ kind: 'scrap', id }), grams);
+    const book: MaterialBook = {
+      ...this.studio.asBook(),
+      blend: (id) => blends.get(id),
+      made: (id) => {
+        const row = things.get(id);
+        return row && { name: row.name, of: materialOf('sheet', row) };
+      },
+      composed: ({ id }) => tubs.get(id),
+    };
+    return { book, there };
+  }
+
+  /** Tubs as what is in them, mixed through. */
+  async tubsOf(
+    ids: readonly string[],
+  ): Promise<ReadonlyMap<string, { name: string; grams: number; parts: { of: Material; volume: number }[] }>> {
+    if (ids.length === 0) return new Map();
+    const [tubs, contents] = [await this.store.tubs(), await this.store.contents()];
+    return new Map(
+      tubs
+        .filter((tub) => ids.includes(tub.id))
+        .map(({ id, name }) => {
+          const own = contents.filter((row) => row.tubId === id);
+          const parts = own.map(({ clayId, grams }) => ({ of: ofClay(clayId), volume: grams / this.density(clayId) }));
+          return [id, { name, parts, grams: own.reduce((sum, row) => sum + row.grams, 0) }];
+        }),
+    );
+  }
+
+  private density(clayId: string): number {
+    return this.studio.line(this.studio.clay(clayId)?.lineId ?? '')?.density ?? USUAL_DENSITY;
+  }
+
+  private async blend(revisionId: string): Promise<BlendInBook | undefined> {
+    const revision = await this.revisions.one('blend', revisionId);
+    const blend = revision && (await this.revisions.thing('blend', revision.blendId));
+    if (!blend) return undefined;
+    const rows: readonly Row<'blendColour'>[] = await this.db
+      .select()
+      .from(blendColours)
+      .where(eq(blendColours.blendRevisionId, revisionId))
+      .orderBy(asc(blendColours.position));
+    const colours = rows.map((row) => materialOf('blendColour', row));
+    return { name: blend.name, colours, layout: layoutIn(readShape(revision.shape)) };
+  }
+}

@@ -1,0 +1,91 @@
+import { Inject, Injectable } from '@nestjs/common';
+import { and, desc, eq, inArray, isNotNull, notExists, sum } from 'drizzle-orm';
+import { DB } from '../db/db.module.js';
+import type { Row } from '../db/journal.js';
+import type { Db } from '../db/dataFile.js';
+import { batches, blocks, entries, flows, layers, pieces, sheets, tubClays, tubs } from '../db/schema.js';
+
+/** A plan that counts on a thing. */
+export interface Counting {
+  readonly madeId: string;
+  readonly id: string;
+  readonly name: string;
+}
+
+@Injectable()
+export class StockStore {
+  constructor(@Inject(DB) private readonly db: Db) {}
+
+  tubs(): Promise<Row<'tub'>[]> {
+    return this.db.select().from(tubs).orderBy(tubs.name);
+  }
+
+  contentsOf(tubId: string): Promise<Row<'tubContent'>[]> {
+    return this.db.select().from(tubClays).where(eq(tubClays.tubId, tubId));
+  }
+
+  contents(): Promise<Row<'tubContent'>[]> {
+    return this.db.select().from(tubClays);
+  }
+
+  /** What is not used up, newest first, with the day it was made. */
+  async things(): Promise<(Row<'sheet'> & { readonly madeOn: string })[]> {
+    const rows = await this.db
+      .select()
+      .from(sheets)
+      .innerJoin(entries, eq(entries.id, sheets.entryId))
+      .where(eq(sheets.gone, false))
+      .orderBy(desc(entries.madeOn), desc(sheets.version));
+    return rows.map((r) => ({ ...r.sheet, madeOn: r.entry.madeOn }));
+  }
+
+  /** By their ids, used up or not. */
+  madeOf(ids: readonly string[]): Promise<Row<'sheet'>[]> {
+    return this.db
+      .select()
+      .from(sheets)
+      .where(inArray(sheets.id, [...ids]));
+  }
+
+  /** Batches that are not done and have a layer of something that lies there. */
+  async countedOn(): Promise<Counting[]> {
+    const done = this.db.select({ id: entries.id }).from(entries).where(eq(entries.batchId, batches.id));
+    const rows = await this.db
+      .selectDistinct({ madeId: layers.madeId, id: batches.id, name: batches.name })
+      .from(layers)
+      .innerJoin(pieces, eq(pieces.id, layers.pieceId))
+      .innerJoin(batches, eq(batches.id, pieces.batchId))
+      .where(and(isNotNull(layers.madeId), notExists(done)));
+    return rows.flatMap(({ madeId, ...batch }) => (madeId === null ? [] : [{ madeId, ...batch }]));
+  }
+
+  /** g of all blocks, as they were bought and as they are. */
+  async blocks(): Promise<{ readonly bought: number; readonly left: number }> {
+    const [row] = await this.db.select({ bought: sum(blocks.netGrams), left: sum(blocks.leftGrams) }).from(blocks);
+    return { bought: Number(row?.bought ?? 0), left: Number(row?.left ?? 0) };
+  }
+
+  /** g of each kind of flow. */
+  async sums(): Promise<ReadonlyMap<Row<'flow'>['kind'], number>> {
+    const rows = await this.db
+      .select({ kind: flows.kind, grams: sum(flows.grams) })
+      .from(flows)
+      .groupBy(flows.kind);
+    return new Map(rows.map((r) => [r.kind, Number(r.grams ?? 0)]));
+  }
+
+  /** What an entry was made from and what became of it, with the names of things and tubs. */
+  async flowsIn(entryId: string): Promise<{ kind: Row<'flow'>['kind']; grams: number; name: string | null }[]> {
+    const rows = await this.db
+      .select()
+      .from(flows)
+      .leftJoin(sheets, eq(sheets.id, flows.madeId))
+      .leftJoin(tubs, eq(tubs.id, flows.tubId))
+      .where(eq(flows.entryId, entryId));
+    return rows.map(({ flow, sheet, tub }) => ({
+      kind: flow.kind,
+      grams: flow.grams,
+      name: sheet?.name ?? tub?.name ?? null,
+    }));
+  }
+}

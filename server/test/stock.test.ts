@@ -1,0 +1,449 @@
+import { randomUUID } from 'node:crypto';
+import { ofClay, ofMix, type Mixable } from '#core/material';
+import { keyOf } from '#core/material';
+import { seeded } from '#core/units';
+import type {
+  BalanceAnswer,
+  BatchAnswer,
+  BatchDto,
+  BlendAnswer,
+  CaneAnswer,
+  ClayDto,
+  DiaryAnswer,
+  LeftDto,
+  MadeAnswer,
+  MadeDto,
+  MixAnswer,
+  PieceDto,
+  Problem,
+  ShelfAnswer,
+  StockAnswer,
+  TakenDto,
+  ThereAnswer,
+  TubAnswer,
+} from '#contract';
+import { Api, block, clay, fade, line, machine, mix } from './api.js';
+import { caneOf, log } from './canes.js';
+
+let api: Api;
+beforeEach(async () => {
+  api = await Api.open();
+});
+afterEach(() => api.close());
+
+const DAY = '2026-11-20';
+const stock = async (): Promise<StockAnswer> => (await api.get<StockAnswer>('/api/stock')).body;
+const balance = async (): Promise<BalanceAnswer> => (await stock()).balance;
+const noted = (name: string, grams: number, more: Partial<MadeDto> = {}): MadeDto => ({
+  id: randomUUID(),
+  version: 0,
+  name,
+  note: '',
+  form: 'lump',
+  widthMm: 27,
+  lengthMm: 27,
+  mm: 27,
+  layers: 1,
+  grams,
+  cuts: [],
+  gone: false,
+  keptIn: 'green tin',
+  ...more,
+});
+const note = (thing: MadeDto, of: object): ReturnType<typeof api.ask<MadeAnswer & Problem>> =>
+  api.ask('POST', `/api/made/${thing.id}/noted`, { thing, of, entryId: randomUUID(), madeOn: DAY, note: '' });
+const left = (to: LeftDto['to'], grams: number, ...of: LeftDto['parts'][number]['of'][]): LeftDto => ({
+  parts: of.map((one) => ({ of: one, grams: grams / of.length })),
+  to,
+});
+
+interface Garden {
+  readonly clays: readonly ClayDto[];
+  readonly pink: { readonly id: string; readonly version: number; readonly revisionId: string };
+  readonly blend: BlendAnswer;
+  readonly cane: CaneAnswer;
+  readonly settingId: string;
+}
+
+/** A shelf of three clays, one of them mica, a mix, a blend, a cane and a machine. */
+async function garden(): Promise<Garden> {
+  const own = (await api.put('lines', line('Hearth Firm'))).body;
+  const clays: ClayDto[] = [];
+  for (const [name, hex, kind] of [
+    ['Chalk', 'F1EEE4', 'opaque'],
+    ['Beetroot', '7B1E4B', 'opaque'],
+    ['Pewter Lustre', '9A9A98', 'mica'],
+  ] as const) {
+    const one = (await api.put('clays', clay(own.id, name, hex, { kind }))).body;
+    clays.push(one);
+    for (let i = 0; i < 8; i++) await api.put('blocks', block(one.id));
+  }
+  const [chalk, beet] = clays as [ClayDto, ClayDto];
+  const dto = mix('Radish', ['2', ofClay(chalk.id)], ['1', ofClay(beet.id)]);
+  const made = (await api.ask<MixAnswer>('PUT', `/api/mixes/${dto.id}`, dto)).body;
+  const pink = { id: made.id, version: made.version, revisionId: made.revisions[0]?.id ?? '' };
+  const blend = (await api.put('blends', fade('Dusk', chalk, beet))).body as BlendAnswer;
+  const cane = (await api.put('canes', caneOf('Bean', log(keyOf(ofMix(pink.revisionId)))))).body as CaneAnswer;
+  const own2 = machine('Bench roller');
+  await api.put('machines', own2);
+  return { clays, pink, blend, cane, settingId: own2.settings[3]?.id ?? '' };
+}
+
+const piece = (of: PieceDto['layers'][number]['of'], settingId: string, count = 6): PieceDto => ({
+  id: randomUUID(),
+  name: 'Drop',
+  shape: 'round',
+  widthMm: 20,
+  heightMm: null,
+  count,
+  spare: 0,
+  bridgeMm: 2,
+  sheetWidthMm: 120,
+  sheetLengthMm: 200,
+  layers: [{ id: randomUUID(), of, settingId }],
+});
+const batchOf = (...pieces: PieceDto[]): BatchDto => ({
+  id: randomUUID(),
+  version: 0,
+  name: `Drops ${randomUUID().slice(0, 4)}`,
+  note: '',
+  dueOn: null,
+  pieces,
+});
+
+/** Does things at random, as a maker would: most of them work, some are refused and then change nothing. */
+class Errand {
+  readonly done: string[] = [];
+  constructor(
+    private readonly chance: () => number,
+    private readonly of: Garden,
+  ) {}
+
+  private pick<T>(list: readonly T[]): T | undefined {
+    return list[Math.floor(this.chance() * list.length)];
+  }
+  private grams = (most: number): number => Math.round(this.chance() * most * 1000) / 1000 + 0.001;
+  private clayId = (): string => (this.pick(this.of.clays) as ClayDto).id;
+  private used = (): { clayId: string; grams: number }[] => [{ clayId: this.clayId(), grams: this.grams(30) }];
+  private mixable = (): Mixable => (this.chance() < 0.5 ? ofClay(this.clayId()) : ofMix(this.of.pink.revisionId));
+
+  private async left(): Promise<LeftDto[]> {
+    if (this.chance() < 0.3) return [];
+    const tub = this.chance() < 0.3 ? this.pick((await stock()).tubs) : undefined;
+    const to = this.pick(['tub', 'tub', 'lump', 'thrown'] as const) ?? 'tub';
+    const several = to === 'tub' && this.chance() < 0.5;
+    const of = several ? [this.mixable(), ofClay(this.clayId())] : [this.mixable()];
+    return [{ ...left(to, this.grams(4), ...of), tubId: to === 'tub' ? (tub?.id ?? null) : null }];
+  }
+
+  private async taken(): Promise<TakenDto[]> {
+    const { things, tubs } = await stock();
+    const thing = this.chance() < 0.5 ? this.pick(things) : undefined;
+    const tub = this.chance() < 0.5 ? this.pick(tubs.filter((t) => t.grams > 0)) : undefined;
+    return [
+      ...(thing ? [{ of: { kind: 'made' as const, id: thing.id }, grams: thing.grams * this.chance() }] : []),
+      ...(tub ? [{ of: { kind: 'scrap' as const, id: tub.id }, grams: tub.grams * this.chance() }] : []),
+    ];
+  }
+
+  private entry = () => ({ entryId: randomUUID(), madeOn: DAY, note: '' });
+
+  private readonly moves: Readonly<Record<string, () => Promise<number>>> = {
+    buy: async () => (await api.put('blocks', block(this.clayId()))).status,
+    roll: async () => {
+      const sheet = noted('A sheet', this.grams(30), { form: 'sheet', widthMm: 90, lengthMm: 120, mm: 1.5 });
+      const body = {
+        sheet,
+        of: this.mixable(),
+        rolledAt: '3',
+        ...this.entry(),
+        used: this.used(),
+        left: await this.left(),
+      };
+      return (await api.ask('POST', `/api/sheets/${sheet.id}/rolled`, body)).status;
+    },
+    have: async () => (await note(noted('A lump', this.grams(40)), this.mixable())).status,
+    batch: async () => {
+      const { body } = await api.put('batches', batchOf(piece(this.mixable(), this.of.settingId)));
+      const dto = {
+        version: body.version,
+        ...this.entry(),
+        used: this.used(),
+        taken: await this.taken(),
+        left: await this.left(),
+      };
+      return (await api.ask('POST', `/api/batches/${body.id}/done`, dto)).status;
+    },
+    blend: async () => {
+      const sheet = noted('Dusk', this.grams(20), { form: 'sheet', widthMm: 90, lengthMm: 50, mm: 1.5 });
+      const { id, version } = this.of.blend;
+      const kept = this.chance() < 0.6 ? { sheet } : {};
+      const dto = { version, ...this.entry(), passes: 12, used: this.used(), left: await this.left(), ...kept };
+      return (await api.ask('POST', `/api/blends/${id}/done`, dto)).status;
+    },
+    cane: async () => {
+      const { id, version } = this.of.cane;
+      const form = this.chance() < 0.7 ? ('cane' as const) : ('slices' as const);
+      const kept = { id: randomUUID(), name: 'Bean', form, keptIn: '' };
+      const dto = {
+        version,
+        ...this.entry(),
+        diameterMm: 12,
+        lengthMm: 80,
+        slices: 20,
+        trims: [],
+        used: this.used(),
+        ready: await this.taken(),
+        left: await this.left(),
+        kept: this.chance() < 0.7 ? kept : null,
+      };
+      return (await api.ask('POST', `/api/canes/${id}/done`, dto)).status;
+    },
+    slice: async () => {
+      const cane = this.pick((await stock()).things.filter((t) => t.form === 'cane'));
+      if (!cane) return 0;
+      const { entryId, madeOn } = this.entry();
+      const dto = {
+        version: cane.version,
+        entryId,
+        madeOn,
+        slicesId: randomUUID(),
+        name: 'Slices',
+        count: 7,
+        mm: 2,
+        keptIn: '',
+      };
+      return (await api.ask('POST', `/api/made/${cane.id}/sliced`, dto)).status;
+    },
+    away: async () => {
+      const thing = this.pick((await stock()).things);
+      if (!thing) return 0;
+      const { entryId, madeOn } = this.entry();
+      const dto = { version: thing.version, entryId, madeOn, to: this.chance() < 0.7 ? 'tub' : 'thrown' };
+      return (await api.ask('POST', `/api/made/${thing.id}/away`, dto)).status;
+    },
+    empty: async () => {
+      const tub = this.pick((await stock()).tubs.filter((t) => t.grams > 0));
+      if (!tub || this.chance() < 0.7) return 0;
+      const { entryId, madeOn } = this.entry();
+      return (await api.ask('POST', `/api/tubs/${tub.id}/emptied`, { version: tub.version, entryId, madeOn })).status;
+    },
+    undo: async () => (await api.ask('POST', '/api/undo')).status,
+    redo: async () => (await api.ask('POST', '/api/redo')).status,
+  };
+
+  async step(): Promise<void> {
+    const name = this.pick([...Object.keys(this.moves), 'undo']) as string;
+    const status = await (this.moves[name] as () => Promise<number>)();
+    this.done.push(`${name} ${status}`);
+  }
+}
+
+const GRAMS = 6;
+
+test.each([1, 2, 3, 4])(
+  'nothing comes from nowhere and nothing is lost without a word, over 40 steps at random (%d)',
+  async (seed) => {
+    const errand = new Errand(seeded(seed), await garden());
+    for (let i = 0; i < 40; i++) {
+      await errand.step();
+      const now = await balance();
+      expect([errand.done.slice(-2), Math.abs(now.unsaid) < 10 ** -GRAMS]).toEqual([errand.done.slice(-2), true]);
+      expect(Object.values(now).every((grams) => grams > -(10 ** -GRAMS))).toBe(true);
+    }
+    const worked = errand.done.filter((d) => d.endsWith('200') || d.endsWith('201'));
+    expect(worked.length).toBeGreaterThan(20);
+    expect(errand.done.some((d) => / 5\d\d$/.test(d))).toBe(false);
+  },
+  60_000,
+);
+
+test('what is left of a batch goes to the tubs that fit, and comes out of them as it went in', async () => {
+  const { clays, pink, settingId } = await garden();
+  const [chalk, beet, pewter] = clays as [ClayDto, ClayDto, ClayDto];
+  const radish = ofMix(pink.revisionId);
+  const batch = (await api.put('batches', batchOf(piece(radish, settingId)))).body as unknown as BatchAnswer;
+  expect(batch.plan.left).toEqual([
+    { why: 'cut', parts: [{ of: radish, grams: expect.closeTo(batch.plan.scrapGrams, 6) }] },
+  ]);
+  const dto = {
+    version: batch.version,
+    entryId: randomUUID(),
+    madeOn: DAY,
+    note: '',
+    used: [
+      { clayId: chalk.id, grams: 20 },
+      { clayId: beet.id, grams: 10 },
+    ],
+    left: [left('tub', 6, radish), left('tub', 4, radish, ofClay(chalk.id)), left('tub', 2, ofClay(pewter.id))],
+  };
+  expect((await api.ask('POST', `/api/batches/${batch.id}/done`, dto)).status).toBe(200);
+  const { tubs, balance: now } = await stock();
+  expect(tubs.map((t) => [t.name, t.rule, t.grams])).toEqual([
+    ['Dark scrap', 'dark', expect.closeTo(4, 9)],
+    ['Pewter Lustre', 'own', expect.closeTo(2, 9)],
+    ['Radish', 'own', expect.closeTo(6, 9)],
+  ]);
+  const own = tubs.find((t) => t.name === 'Radish') as TubAnswer;
+  // the mix is its clays: two parts to one of the same density
+  expect(own.clays.map((c) => [c.name, c.grams])).toEqual([
+    ['Chalk', expect.closeTo(4, 9)],
+    ['Beetroot', expect.closeTo(2, 9)],
+  ]);
+  expect([now.inTubs, now.inPieces]).toEqual([expect.closeTo(12, 9), expect.closeTo(18, 9)]);
+  const entry = (await api.get<DiaryAnswer>(`/api/diary/${dto.entryId}`)).body;
+  expect(entry.flows.map((f) => [f.kind, f.name]).sort()).toEqual(
+    [
+      ['pieces', null],
+      ['toTub', 'Dark scrap'],
+      ['toTub', 'Pewter Lustre'],
+      ['toTub', 'Radish'],
+    ].sort(),
+  );
+});
+
+test('a layer is rolled of a lump: no clay comes off the shelf for it, and the plan says what is short', async () => {
+  const { clays, settingId } = await garden();
+  const [chalk] = clays as [ClayDto];
+  const lump = (await note(noted('Old chalk', 12), ofClay(chalk.id))).body;
+  const of = { kind: 'made' as const, id: lump.id };
+  const batch = (await api.put('batches', batchOf(piece(of, settingId, 9)))).body as unknown as BatchAnswer;
+  expect([batch.plan.clays, batch.plan.mixes]).toEqual([[], []]);
+  const [ready] = batch.plan.ready;
+  expect(ready).toMatchObject({ of, name: 'Old chalk', there: 12, short: expect.closeTo((ready?.grams ?? 0) - 12, 9) });
+  expect(batch.plan.steps.map((s) => s.kind)).toEqual(['ready', 'roll', 'cut', 'bake']);
+  // it says so, and no other batch gets it
+  const there = (await stock()).things[0] as ThereAnswer;
+  expect(there.reservedFor).toEqual([{ kind: 'batch', id: batch.id, name: batch.name }]);
+  const other = await api.ask<Problem>('PUT', '/api/batches/x', batchOf(piece(of, settingId)));
+  expect(other.status).toBe(400);
+  const second = batchOf(piece(of, settingId));
+  const refused = await api.ask<Problem>('PUT', `/api/batches/${second.id}`, second);
+  expect([refused.status, refused.body.detail]).toEqual([
+    422,
+    `Old chalk is reserved for ${batch.name}. Take it out there first.`,
+  ]);
+  // done, it is taken, once
+  const dto = {
+    version: batch.version,
+    entryId: randomUUID(),
+    madeOn: DAY,
+    note: '',
+    used: [],
+    taken: [{ of, grams: 9 }],
+  };
+  expect((await api.ask('POST', `/api/batches/${batch.id}/done`, dto)).status).toBe(200);
+  const [after] = (await stock()).things;
+  expect(after).toMatchObject({ grams: 3, reservedFor: [] });
+  // a ball of a quarter of the clay has 0.63 of the diameter
+  expect(after?.mm).toBeCloseTo(27 * Math.cbrt(0.25), 6);
+});
+
+describe('refused, and nothing is lost', () => {
+  test('more than there is, from two windows at once', async () => {
+    const { clays, settingId } = await garden();
+    const lump = (await note(noted('Old chalk', 12), ofClay((clays[0] as ClayDto).id))).body;
+    const taking = async (): Promise<number> => {
+      const { body } = await api.put('batches', batchOf(piece(ofClay((clays[1] as ClayDto).id), settingId)));
+      const taken = [{ of: { kind: 'made', id: lump.id }, grams: 8 }];
+      const dto = { version: body.version, entryId: randomUUID(), madeOn: DAY, note: '', used: [], taken };
+      return (await api.ask('POST', `/api/batches/${body.id}/done`, dto)).status;
+    };
+    expect((await Promise.all([taking(), taking()])).sort()).toEqual([200, 422]);
+    expect((await stock()).things[0]?.grams).toBeCloseTo(4, 9);
+  });
+
+  test.each([
+    [
+      'more left over than went in',
+      (c: ClayDto) => [left('tub', 31, ofClay(c.id))],
+      /31 g .*are left over, but only 30 g/,
+    ],
+    [
+      'a negative left-over',
+      (c: ClayDto) => [left('tub', -2, ofClay(c.id))],
+      /What is left over has to be a number from 0/,
+    ],
+    [
+      'a lump of two',
+      (c: ClayDto) => [left('lump', 4, ofClay(c.id), ofClay(c.id))],
+      /Only one clay or one mix can be kept/,
+    ],
+    [
+      'a tub that is gone',
+      (c: ClayDto) => [{ ...left('tub', 4, ofClay(c.id)), tubId: randomUUID() }],
+      /This tub is not there any more/,
+    ],
+  ])('%s', async (_, what, sentence) => {
+    const { clays, settingId } = await garden();
+    const chalk = clays[0] as ClayDto;
+    const { body } = await api.put('batches', batchOf(piece(ofClay(chalk.id), settingId)));
+    const before = await balance();
+    const dto = {
+      version: body.version,
+      entryId: randomUUID(),
+      madeOn: DAY,
+      note: '',
+      used: [{ clayId: chalk.id, grams: 30 }],
+      left: what(chalk),
+    };
+    const answer = await api.ask<Problem>('POST', `/api/batches/${body.id}/done`, dto);
+    expect(answer.status).toBeGreaterThanOrEqual(400);
+    expect(JSON.stringify(answer.body)).toMatch(sentence);
+    expect(await balance()).toEqual(before);
+  });
+
+  test('a mix, a clay or a cane that something lying there is of stays', async () => {
+    const { clays, pink, cane } = await garden();
+    await note(noted('Radish', 9), ofMix(pink.revisionId));
+    await note(noted('Bean', 20, { form: 'cane', widthMm: 12, lengthMm: 90, mm: 12 }), {
+      kind: 'cane',
+      id: cane.revisionId,
+    });
+    const shelf = (await api.get<ShelfAnswer>('/api/shelf')).body;
+    const version = (id: string): number => shelf.clays.find((c) => c.id === id)?.version ?? 0;
+    const chalk = clays[0] as ClayDto;
+    const all = await Promise.all([
+      api.ask('DELETE', `/api/mixes/${pink.id}?version=${pink.version}`),
+      api.ask('DELETE', `/api/canes/${cane.id}?version=${cane.version}`),
+      api.ask('DELETE', `/api/clays/${chalk.id}?version=${version(chalk.id)}`),
+    ]);
+    expect(all.map((a) => a.status)).toEqual([409, 409, 409]);
+  });
+});
+
+test('slices are cut off a cane: as long a piece of it, and what is left stays a cane', async () => {
+  const { cane } = await garden();
+  const of = { kind: 'cane', id: cane.revisionId };
+  const there = (await note(noted('Bean', 30, { form: 'cane', widthMm: 12, lengthMm: 90, mm: 12 }), of)).body;
+  expect(there).toMatchObject({ caneId: cane.id, ofName: 'Bean' });
+  const dto = {
+    version: there.version,
+    entryId: randomUUID(),
+    madeOn: DAY,
+    slicesId: randomUUID(),
+    name: 'Bean slices',
+    count: 15,
+    mm: 2,
+    keptIn: 'tray',
+  };
+  const slices = await api.ask<MadeAnswer & Problem>('POST', `/api/made/${there.id}/sliced`, dto);
+  expect(slices.body).toMatchObject({
+    form: 'slices',
+    count: 15,
+    mm: 2,
+    widthMm: 12,
+    keptIn: 'tray',
+    grams: expect.closeTo(10, 9),
+  });
+  const left60 = (await stock()).things.find((t) => t.id === there.id);
+  expect([left60?.lengthMm, left60?.grams]).toEqual([expect.closeTo(60, 9), expect.closeTo(20, 9)]);
+  const more = { ...dto, version: left60?.version, slicesId: randomUUID(), entryId: randomUUID(), count: 31 };
+  const refused = await api.ask<Problem>('POST', `/api/made/${there.id}/sliced`, more);
+  expect(refused.body.detail).toBe('31 slices take 62 mm, and Bean is only 60 mm long.');
+  // and to a tub, by what is in it
+  const away = { version: slices.body.version, entryId: randomUUID(), madeOn: DAY, to: 'tub' };
+  expect((await api.ask('POST', `/api/made/${dto.slicesId}/away`, away)).status).toBe(200);
+  const [tub] = (await stock()).tubs;
+  expect(tub).toMatchObject({ name: 'Radish', grams: expect.closeTo(10, 6) });
+});

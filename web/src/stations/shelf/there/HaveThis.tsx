@@ -1,0 +1,188 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useState, type ReactElement } from 'react';
+import { ASSUMED_DENSITY } from '#core/clay';
+import type { MadeAnswer, TakenBy } from '#contract';
+import { Choice } from '../../../parts/Choice.js';
+import { MaterialPicker, type Picked } from '../../../parts/MaterialPicker.js';
+import { ThicknessValue } from '../../../parts/Thickness.js';
+import { LengthValue, MassValue, TextValue } from '../../../parts/Value.js';
+import { Warning } from '../../../parts/Warning.js';
+import { Action, Caption, Word } from '../../../theme/pieces.js';
+import { change, useRefusal } from '../../../wire/save.js';
+import { HAVE_FORMS, gramsOfSize, haveThing, notedDto, type Have, type HaveForm } from './haveThis.js';
+
+const FORMS = HAVE_FORMS.map((value) => ({ value, text: `a ${value}` }));
+const FIRST: Have = { form: 'lump', name: '', grams: 20, widthMm: 60, lengthMm: 100, mm: 1.5, keptIn: '' };
+
+interface HaveThisProps {
+  readonly onSaved: (id: string) => void;
+  readonly onCancel: () => void;
+}
+
+/** What is typed in, and the way to write it down. */
+function useHave(onSaved: (id: string) => void) {
+  const [picked, setPicked] = useState<Picked<TakenBy<'noted'>> | null>(null);
+  const [have, setHave] = useState<Have>(FIRST);
+  const [path, setPath] = useState('/api/made');
+  const refusal = useRefusal(path);
+  const set = (part: Partial<Have>): void => {
+    const next = { ...have, ...part };
+    setHave('grams' in part ? next : { ...next, grams: gramsOfSize(next, ASSUMED_DENSITY) ?? next.grams });
+  };
+  const write = async (): Promise<void> => {
+    if (!picked) return;
+    const thing = haveThing(have, ASSUMED_DENSITY);
+    const to = `/api/made/${thing.id}/noted`;
+    setPath(to);
+    const answer = await change<MadeAnswer>('POST', to, notedDto(thing, picked.of));
+    if (answer) onSaved(answer.id);
+  };
+  return { picked, setPicked, have, set, refusal, write };
+}
+type Having = ReturnType<typeof useHave>;
+
+/** How large it is, as its kind is measured. */
+function Sizes({ have, set }: Pick<Having, 'have' | 'set'>): ReactElement | null {
+  if (have.form === 'lump') return null;
+  const cane = have.form === 'cane';
+  return (
+    <Box>
+      <LengthValue
+        label={cane ? 'How far across it is' : 'How wide it is'}
+        value={have.widthMm}
+        onChange={(widthMm) => {
+          if (widthMm > 0) set({ widthMm });
+        }}
+      />{' '}
+      {cane ? 'across,' : '×'}{' '}
+      <LengthValue
+        label="How long it is"
+        value={have.lengthMm}
+        onChange={(lengthMm) => {
+          if (lengthMm > 0) set({ lengthMm });
+        }}
+      />{' '}
+      {cane ? 'long' : ', '}
+      {!cane && (
+        <>
+          <ThicknessValue
+            label="How thick it is"
+            value={have.mm}
+            onChange={(mm) => {
+              if (mm > 0) set({ mm });
+            }}
+          />{' '}
+          thick
+        </>
+      )}
+    </Box>
+  );
+}
+
+/** Which clay, mix, blend or cane it is of. */
+function OfWhat({ picked, setPicked, set }: Pick<Having, 'picked' | 'setPicked' | 'set'>): ReactElement {
+  const [picking, setPicking] = useState(true);
+  if (!picking)
+    return (
+      <Box>
+        of{' '}
+        <Word
+          fontWeight={700}
+          onClick={() => {
+            setPicking(true);
+          }}
+        >
+          {picked?.name ?? 'which clay, mix, blend or cane?'}
+        </Word>
+      </Box>
+    );
+  return (
+    <MaterialPicker
+      place="noted"
+      label="What it is made of"
+      onPick={(next) => {
+        setPicking(false);
+        setPicked(next);
+        set({ name: next.name });
+      }}
+      onCancel={() => {
+        setPicking(false);
+      }}
+    />
+  );
+}
+
+/** How large it is, what it weighs, what it is called and where it is kept. */
+function Measured({ have, set, refusal, write }: Having): ReactElement {
+  return (
+    <>
+      <Sizes have={have} set={set} />
+      <Box>
+        <MassValue
+          label="What it weighs"
+          value={have.grams}
+          onChange={(grams) => {
+            if (grams > 0) set({ grams });
+          }}
+        />
+        {have.form !== 'lump' && <Caption> from its size, until you weigh it</Caption>}
+      </Box>
+      <Box>
+        called{' '}
+        <TextValue
+          label="What it is called"
+          value={have.name}
+          refusal={refusal?.sentenceFor('thing.name')}
+          onChange={(name) => {
+            set({ name, grams: have.grams });
+          }}
+        />
+        , kept in{' '}
+        <TextValue
+          label="Where it lies"
+          value={have.keptIn}
+          onChange={(keptIn) => {
+            set({ keptIn, grams: have.grams });
+          }}
+        />
+      </Box>
+      <Action
+        alignSelf="flex-start"
+        onClick={() => {
+          void write();
+        }}
+      >
+        It lies there
+      </Action>
+    </>
+  );
+}
+
+/** Something that lies there already, typed in. */
+export function HaveThis({ onSaved, onCancel }: HaveThisProps): ReactElement {
+  const having = useHave(onSaved);
+  const { picked, have, set, refusal } = having;
+  return (
+    <Box as="section" aria-label="I have this">
+      <Box as="h2" marginBottom={2}>
+        I have this
+      </Box>
+      <Flex direction="column" gap={3}>
+        <Choice
+          label="What kind of thing it is"
+          value={have.form}
+          options={FORMS}
+          onChange={(form: HaveForm) => {
+            set({ form });
+          }}
+        />
+        <OfWhat {...having} />
+        {picked && <Measured {...having} />}
+        <Word fontSize="small" alignSelf="flex-start" onClick={onCancel}>
+          not now
+        </Word>
+        {refusal && <Warning>{refusal.message}</Warning>}
+      </Flex>
+    </Box>
+  );
+}
