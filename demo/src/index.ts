@@ -9,4 +9,5 @@ export * from './palette.js';
 export * from './photograph.js';
 export { pngOf } from './png.js';
 export * from './shelf.js';
+export * from './lyingThere.js';
 export * from './sheetBook.js';

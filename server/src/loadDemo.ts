@@ -1,4 +1,4 @@
-import { keyOf, ofBlend, ofClay, ofMix, type Mixable } from '#core/material';
+import { keyOf, ofBlend, ofClay, ofMix, type Mixable, type OfCane } from '#core/material';
 import { randomUUID } from 'node:crypto';
 import { existsSync, rmSync } from 'node:fs';
 import { dirname, join } from 'node:path';
@@ -22,6 +22,7 @@ import {
   mixes,
   photograph,
   setup,
+  lyingThere,
   sheetBook,
 } from '#demo';
 import type { BatchDto, LayerDto } from '#contract';
@@ -38,9 +39,15 @@ import { MixesService } from './mixes/mixes.service.js';
 import { Studio } from './mixes/studio.js';
 import { SheetBookService } from './sheetBook/sheetBook.service.js';
 import { SheetsService } from './sheets/sheets.service.js';
+import { StockService } from './stock/stock.service.js';
+import { ballOf } from '#core/stock';
 import { ShelfService } from './shelf/shelf.service.js';
 
 const made = randomUUID;
+
+/** A thing of one piece that nothing was cut from. */
+const ONE = { layers: 1, cuts: [], gone: false, count: 1 };
+const USUAL_DENSITY = 1.9;
 
 /** Puts the kitchen garden on an empty database, through the same services as a person's changes. */
 class Loader {
@@ -64,6 +71,7 @@ class Loader {
     await this.conditionings();
     await this.madeBlend();
     await this.canes();
+    await this.lyingThere();
     // the scenario is a beginning: nothing before it to take back
     await this.app.get(Journal).beside(async () => {
       await this.app.get(DataFile).db.delete(changes);
@@ -216,6 +224,7 @@ class Loader {
           madeOn: row.done.on,
           note: row.done.note,
           used: saved.plan.clays.map(({ clayId, grams }) => ({ clayId, grams: Math.round(grams * 10) / 10 })),
+          left: saved.plan.left.map(({ parts }) => ({ parts: [...parts], to: 'tub', tubId: null })),
         });
       }
     }
@@ -266,6 +275,40 @@ class Loader {
           used: [],
         });
     }
+  }
+
+  /** Lumps and canes of earlier evenings, and slices of one of them. */
+  private async lyingThere(): Promise<void> {
+    const stock = this.app.get(StockService);
+    for (const { of, name, form, grams, across, long, keptIn, on, slices } of lyingThere) {
+      const id = idOf(`there ${name}`);
+      const material = 'mix' in of ? this.called(of.mix) : await this.caneCalled(of.cane);
+      const ball = ballOf(grams, USUAL_DENSITY);
+      const [widthMm, lengthMm] = [across ?? ball, long ?? ball];
+      const { version } = await stock.noted(made(), {
+        thing: { id, version: 0, name, note: '', form, widthMm, lengthMm, mm: widthMm, ...ONE, grams, keptIn },
+        of: material,
+        entryId: idOf(`entry there ${name}`),
+        madeOn: on,
+        note: '',
+      });
+      if (slices !== undefined)
+        await stock.sliced(made(), id, {
+          version,
+          entryId: idOf(`entry slices ${name}`),
+          madeOn: on,
+          slicesId: idOf(`slices ${name}`),
+          name: `${name}, slices`,
+          count: slices,
+          mm: 2,
+          keptIn,
+        });
+    }
+  }
+
+  private async caneCalled(name: string): Promise<OfCane> {
+    const card = (await this.app.get(CanesService).cards()).find((c) => c.name === name);
+    return { kind: 'cane', id: card?.revisionId ?? '' };
   }
 
   /** Clay that was conditioned. */

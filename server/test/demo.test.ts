@@ -16,6 +16,7 @@ import {
   chips,
   clays,
   conditionings,
+  lyingThere,
   idOf,
   lines,
   machines,
@@ -44,7 +45,12 @@ test('the kitchen garden is there, whole', async () => {
   expect(board.cards.map((c) => c.name).sort()).toEqual(mixes.map((m) => m.name).sort());
   expect((await api.get<BatchCard[]>('/api/batches')).body).toHaveLength(batches.length);
   expect((await api.get<DiaryListAnswer>('/api/diary')).body.total).toBe(
-    batches.filter((b) => b.done).length + sheetBook.length + conditionings.length + 1,
+    batches.filter((b) => b.done).length +
+      sheetBook.length +
+      conditionings.length +
+      lyingThere.length +
+      lyingThere.filter((t) => t.slices !== undefined).length +
+      1,
   );
   const sheets = (await api.get<MadeAnswer[]>('/api/sheets')).body;
   expect(

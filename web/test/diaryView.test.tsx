@@ -1,4 +1,6 @@
 /** @jest-environment ./web/test/page.mjs */
+import { within } from '@testing-library/react';
+import { ofClay } from '#core/material';
 import type { ArchiveAnswer, BatchAnswer, DoneDto } from '#contract';
 import type { DiaryAnswer } from '#contract/diary';
 import Copies from '../src/stations/copies/Copies.js';
@@ -11,7 +13,7 @@ import { NOTHING_SHOWN, nameless, shown, typeInto, type Shown } from './screen.j
 
 const NOTHING: DiaryAnswer = {
   ...{ id: 'e1', version: 5, madeOn: '2026-11-02', title: 'Pea-pod ornaments', note: 'five peas', batchId: null },
-  ...{ pieces: [], mixes: [], blends: [], canes: [], sheets: [], conditioned: [], clays: [] },
+  ...{ pieces: [], mixes: [], blends: [], canes: [], sheets: [], flows: [], conditioned: [], clays: [] },
 } as unknown as DiaryAnswer;
 const FULL = {
   ...NOTHING,
@@ -47,6 +49,11 @@ const FULL = {
         hexes: [],
       },
     },
+  ],
+  flows: [
+    { kind: 'toTub', grams: 4.2, name: 'Dark scrap' },
+    { kind: 'pieces', grams: 30, name: null },
+    { kind: 'lost', grams: 0.01, name: null },
   ],
   conditioned: [{ clayId: 'x', name: 'Beetroot', passes: 22, school: 'thin slices', roomC: 19 }],
   clays: [
@@ -106,6 +113,22 @@ describe('the end of a bench card', () => {
   const batch = {
     ...{ id: 'b1', version: 3 },
     plan: {
+      ready: [{ of: { kind: 'made', id: 'old' }, name: 'Old chalk', grams: 9.04, there: 12, short: 0 }],
+      left: [
+        {
+          why: 'cut',
+          parts: [
+            { of: ofClay(clayId('Chalk')), grams: 6 },
+            { of: ofClay(clayId('Aubergine')), grams: 3 },
+          ],
+        },
+        { why: 'mixed', parts: [{ of: ofClay(clayId('Chalk')), grams: 2 }] },
+      ],
+      materials: {
+        old: { name: 'Old chalk', hex: 'F1EEE4', newer: null },
+        [clayId('Chalk')]: { name: 'Chalk', hex: 'F1EEE4', newer: null },
+        [clayId('Aubergine')]: { name: 'Aubergine', hex: '3B2548', newer: null },
+      },
       clays: [
         { clayId: clayId('Chalk'), grams: 12.04 },
         { clayId: clayId('Chalk'), grams: 8.03 },
@@ -123,6 +146,7 @@ describe('the end of a bench card', () => {
     let back = 0;
     const page = shown(<DoneForm batch={batch} onBack={() => (back += 1)} onDone={(id) => done.push(id)} />, 'metric', [
       [['/api/shelf'], SHELF],
+      [['/api/stock'], { things: [], tubs: [{ id: 't1', name: 'Dark scrap', grams: 20 }], balance: {} }],
     ]);
     return { ...page, done, back: () => back };
   }
@@ -130,10 +154,16 @@ describe('the end of a bench card', () => {
   test('each clay once, to a tenth of a gram; what was really used is said', async () => {
     post.answer(({ entryId }) => ({ entryId }));
     const page = ending();
-    expect(page.getAllByRole('listitem')).toHaveLength(2);
+    expect(within(page.getByRole('list', { name: 'Clay used' })).getAllByRole('listitem')).toHaveLength(2);
     expect((page.getByLabelText('Chalk used') as HTMLInputElement).value).toBe('20.1 g');
     expect(page.words()).toContain('only 15 g on the shelf');
     await typeInto(page, 'Aubergine used', '14 g');
+    await typeInto(page, 'Old chalk taken', '8 g');
+    await typeInto(page, 'Chalk and Aubergine, between the cuts, left over', '6 g');
+    const goes = (name: string): HTMLElement => page.getByLabelText(`Where ${name} goes`);
+    await page.user.selectOptions(goes('Chalk and Aubergine, between the cuts'), 'to Dark scrap');
+    await page.user.selectOptions(goes('Chalk, mixed too much'), 'kept as a lump');
+    expect(within(goes('Chalk and Aubergine, between the cuts')).queryByText('kept as a lump')).toBeNull();
     expect(page.words()).not.toContain('only');
     await page.user.type(page.getByLabelText('Note for the diary'), 'soft edges');
     await typeInto(page, 'Made on', '2026-11-20');
@@ -147,6 +177,18 @@ describe('the end of a bench card', () => {
       used: [
         { clayId: clayId('Chalk'), grams: 20.1 },
         { clayId: clayId('Aubergine'), grams: 14 },
+      ],
+      taken: [{ of: { kind: 'made', id: 'old' }, grams: 8 }],
+      // two thirds of what was weighed are chalk, as planned
+      left: [
+        {
+          ...{ to: 'tub', tubId: 't1' },
+          parts: [
+            { of: ofClay(clayId('Chalk')), grams: 4 },
+            { of: ofClay(clayId('Aubergine')), grams: 2 },
+          ],
+        },
+        { parts: [{ of: ofClay(clayId('Chalk')), grams: 2 }], to: 'lump' },
       ],
     });
     expect(page.done).toEqual([entryId]);

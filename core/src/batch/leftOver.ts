@@ -12,8 +12,8 @@ export interface LeftOver {
 
 type Cuttable = Extract<PiecePlan, { wrong: null }>;
 
-/** Less than a scale shows. */
-const HARDLY_ANY: Grams = 0.05;
+/** Crumbs that nobody gathers. */
+const HARDLY_ANY: Grams = 0.3;
 
 /** Each material once. */
 function together(parts: LeftOver['parts']): LeftOver['parts'] {

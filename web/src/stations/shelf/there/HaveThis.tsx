@@ -116,6 +116,15 @@ function OfWhat({ picked, setPicked, set }: Pick<Having, 'picked' | 'setPicked' 
 function Measured({ have, set, refusal, write }: Having): ReactElement {
   return (
     <>
+      <Choice
+        label="What kind of thing it is"
+        value={have.form}
+        options={FORMS}
+        onChange={(form: HaveForm) => {
+          set({ form });
+        }}
+      />
+
       <Sizes have={have} set={set} />
       <Box>
         <MassValue
@@ -161,21 +170,13 @@ function Measured({ have, set, refusal, write }: Having): ReactElement {
 /** Something that lies there already, typed in. */
 export function HaveThis({ onSaved, onCancel }: HaveThisProps): ReactElement {
   const having = useHave(onSaved);
-  const { picked, have, set, refusal } = having;
+  const { picked, refusal } = having;
   return (
     <Box as="section" aria-label="I have this">
       <Box as="h2" marginBottom={2}>
         I have this
       </Box>
       <Flex direction="column" gap={3}>
-        <Choice
-          label="What kind of thing it is"
-          value={have.form}
-          options={FORMS}
-          onChange={(form: HaveForm) => {
-            set({ form });
-          }}
-        />
         <OfWhat {...having} />
         {picked && <Measured {...having} />}
         <Word fontSize="small" alignSelf="flex-start" onClick={onCancel}>

@@ -14,6 +14,7 @@ import type { Refused } from '../../../wire/ask.js';
 import { change, useRefusal } from '../../../wire/save.js';
 import { carriedSheet, sentSheet } from '../../sheets/sheetWords.js';
 import { USUAL_SLICE, awayChoices, awayDto, slicedDto, slicesIn, type AwayTo } from './oneThing.js';
+import { ThereFace } from './ThereFace.js';
 import { sizeWords } from './thereWords.js';
 
 interface OneThingProps {
@@ -205,6 +206,9 @@ function InBook({ thing }: { readonly thing: ThereAnswer }): ReactElement | null
   );
 }
 
+/** px of the face of a cane. */
+const FACE = 132;
+
 /** What lies there: what it is, where it is kept, and what becomes of it. */
 export function OneThing({ thing, tubs }: OneThingProps): ReactElement {
   const carry = useTile((s) => s.put);
@@ -224,6 +228,7 @@ export function OneThing({ thing, tubs }: OneThingProps): ReactElement {
         <Name {...own} />
         <Comes thing={thing} />
       </div>
+      {thing.caneId !== null && <ThereFace thing={thing} size={FACE} />}
       <Measures {...own} />
       <Reserved thing={thing} />
       {thing.form === 'cane' && <CutSlices thing={thing} />}

@@ -5,6 +5,7 @@ import type { ThereAnswer } from '#contract';
 import { swatch } from '../../../parts/swatch.js';
 import { useUnits } from '../../../state/view.js';
 import { Caption } from '../../../theme/pieces.js';
+import { ThereFace } from './ThereFace.js';
 import { drawnAs, sizeWords } from './thereWords.js';
 
 export const Pick = chakra('button', {
@@ -29,21 +30,37 @@ function paintOf({ form, hexes, inside }: ThereAnswer): string {
   return `radial-gradient(circle, ${outwards.map((hex) => `#${hex}`).join(', ')})`;
 }
 
+/** Colours of a cane beside each other, as they show at its side: no fade, since nobody knows which is outside. */
+function stripesOf(hexes: readonly string[]): string {
+  const stops = hexes.map((hex, i) => `#${hex} ${(100 * i) / hexes.length}% ${(100 * (i + 1)) / hexes.length}%`);
+  return hexes.length > 1 ? `linear-gradient(to bottom, ${stops.join(', ')})` : swatch(hexes);
+}
+
+/** px that a face is drawn at, at least, to be seen at all. */
+const LEAST_FACE = 20;
+
 /** A thing as it lies there, all at one scale. */
 export function ThingDrawing({ thing }: { readonly thing: ThereAnswer }): ReactElement {
   const { shape, width, height } = drawnAs(thing);
-  const count = shape === 'row' ? Math.min(MOST_SLICES, thing.count) : 1;
+  if (shape === 'row')
+    return (
+      <Box display="flex" gap="3px" aria-hidden>
+        {Array.from({ length: Math.min(MOST_SLICES, thing.count) }, (_, i) => (
+          <ThereFace key={i} thing={thing} size={Math.max(LEAST_FACE, width)} />
+        ))}
+      </Box>
+    );
+  const cane = thing.form === 'cane';
+  const background = cane ? stripesOf(thing.hexes) : paintOf(thing);
   return (
-    <Box display="flex" gap="3px" aria-hidden>
-      {Array.from({ length: count }, (_, i) => (
-        <Box
-          key={i}
-          width={`${width}px`}
-          height={`${height}px`}
-          flex="none"
-          style={{ background: paintOf(thing), borderRadius: shape === 'flat' ? 0 : '50%' }}
-        />
-      ))}
+    <Box display="flex" gap="3px" alignItems="center" aria-hidden>
+      {cane && <ThereFace thing={thing} size={Math.max(LEAST_FACE, height)} />}
+      <Box
+        width={`${width}px`}
+        height={`${height}px`}
+        flex="none"
+        style={{ background, borderRadius: shape === 'flat' ? 0 : '50%' }}
+      />
     </Box>
   );
 }

@@ -44,7 +44,7 @@ export interface Drawn {
 }
 
 /** px for a mm: one scale for all, so that what is large looks large. */
-export const SCALE = 0.85;
+const SCALE = 1;
 /** px that a thing is never drawn larger than, or smaller. */
 const [MOST, LEAST] = [190, 8];
 const px = (mm: number): number => Math.min(MOST, Math.max(LEAST, mm * SCALE));
