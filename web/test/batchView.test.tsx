@@ -207,6 +207,23 @@ describe('clay needed', () => {
       units,
     );
 
+  test('of what lies there it says whether there is enough', () => {
+    const scrap = {
+      of: { kind: 'scrap', id: 't' } as const,
+      name: 'Dark scrap',
+      grams: 29.7,
+      there: 12.9,
+      short: 16.8,
+    };
+    const lump = { of: { kind: 'made', id: 'l' } as const, name: 'Old chalk', grams: 9, there: 12, short: 0 };
+    const page = needed(planned({ clays: [], ready: [scrap, lump], totalGrams: 38.7 }));
+    expect(page.words()).toContain('12.9 g in its tub, 16.8 g short');
+    expect(page.words()).toContain('enough: 12 g of it there');
+    expect(page.words()).toContain('Too little lies there: Dark scrap');
+    const enough = needed(planned({ clays: [], ready: [lump] }));
+    expect(enough.words()).toContain('All of it is there.');
+  });
+
   test.each(['metric', 'imperial'] as const)('says grams, scrap, cost and what is to be bought, %s', (units) => {
     const plan = planned({
       clays: [need('Chalk', 40, 158), need('Soot', 200, 42, { blockAssumed: true }), need('Pea', 60, 54)],

@@ -5,7 +5,11 @@ import type { PlanAnswer } from '#contract';
 import { AmountBar } from '../../parts/AmountBar.js';
 import { TextValue } from '../../parts/Value.js';
 import { useUnits } from '../../state/view.js';
+import { UNKNOWN_HEX } from '../../theme/grey.js';
 import { Caption, Rule, Strip } from '../../theme/pieces.js';
+
+/** g that nobody misses. */
+const HARDLY_ANY = 0.05;
 
 const discs = (text: string): string => `${showNumber(new Fraction(text))} discs`;
 
@@ -37,6 +41,38 @@ function OneClay({ clay: c, longest }: { readonly clay: Needed; readonly longest
       <AmountBar grams={c.grams} short={c.short} longest={longest} hex={c.hex} />
       <Caption>{onShelf(c, units)}</Caption>
     </li>
+  );
+}
+
+/** Whether enough of it lies there. */
+function lyingThere({ of, there, short }: PlanAnswer['ready'][number], units: UnitSystem): string {
+  const where = of.kind === 'scrap' ? 'in its tub' : 'of it there';
+  if (short <= HARDLY_ANY) return `enough: ${showMass(there, units)} ${where}`;
+  return `${showMass(there, units)} ${where}, ${showMass(short, units)} short`;
+}
+
+/** Things that lie there and go in, and scrap. */
+function ReadyNeeded({ plan, longest }: { readonly plan: PlanAnswer; readonly longest: number }): ReactElement | null {
+  const units = useUnits();
+  if (plan.ready.length === 0) return null;
+  return (
+    <Flex as="ul" direction="column" gap={3} aria-label="Taken of what lies there">
+      {plan.ready.map((r) => (
+        <li key={r.of.id}>
+          <Flex justifyContent="space-between" alignItems="baseline">
+            <b>{r.name}</b>
+            <Box fontWeight={600}>{showMass(r.grams, units)}</Box>
+          </Flex>
+          <AmountBar
+            grams={r.grams}
+            short={r.short}
+            longest={longest}
+            hex={plan.materials[r.of.id]?.hex ?? UNKNOWN_HEX}
+          />
+          <Caption>{lyingThere(r, units)}</Caption>
+        </li>
+      ))}
+    </Flex>
   );
 }
 
@@ -72,6 +108,7 @@ const money = (value: number): string => value.toFixed(2);
 /** What it costs, and what is to be bought. */
 function Cost({ plan, currency, onCurrency }: Omit<ClayNeededProps, 'children'>): ReactElement {
   const short = plan.clays.filter((c) => c.short > 0);
+  const missing = plan.ready.filter((r) => r.short > HARDLY_ANY);
   return (
     <Box>
       {plan.usedCost === null ? (
@@ -93,9 +130,14 @@ function Cost({ plan, currency, onCurrency }: Omit<ClayNeededProps, 'children'>)
           {plan.buyCost === null ? '' : `, ${money(plan.buyCost)} ${currency}`}
         </Box>
       )}
-      {short.length === 0 && (
+      {missing.length > 0 && (
         <Box>
-          <b>All of it is on the shelf.</b>
+          Too little lies there: <b>{missing.map((r) => r.name).join(', ')}</b>. Take another clay for the rest.
+        </Box>
+      )}
+      {short.length === 0 && missing.length === 0 && (
+        <Box>
+          <b>All of it is {plan.ready.length > 0 ? 'there' : 'on the shelf'}.</b>
         </Box>
       )}
     </Box>
@@ -113,8 +155,8 @@ interface ClayNeededProps {
 export function ClayNeeded({ children, ...own }: ClayNeededProps): ReactElement {
   const units = useUnits();
   const { plan } = own;
-  const longest = Math.max(0, ...plan.clays.map((c) => c.grams));
-  if (plan.clays.length === 0) return <Strip aria-label="Clay needed">{children}</Strip>;
+  const longest = Math.max(0, ...[...plan.clays, ...plan.ready].map((c) => c.grams));
+  if (plan.clays.length === 0 && plan.ready.length === 0) return <Strip aria-label="Clay needed">{children}</Strip>;
   return (
     <Strip aria-label="Clay needed">
       <div>
@@ -128,6 +170,7 @@ export function ClayNeeded({ children, ...own }: ClayNeededProps): ReactElement 
           <OneClay key={c.clayId} clay={c} longest={longest} />
         ))}
       </Flex>
+      <ReadyNeeded plan={plan} longest={longest} />
       <Rule />
       <Mixes mixes={plan.mixes.filter((m) => m.of.kind === 'mix')} />
       <Cost {...own} />
