@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { edit, expect, saved, station, still, test } from './sledge.js';
 
@@ -132,4 +133,25 @@ test('a cane that lies there gives slices, and what is thrown of it falls to the
   await expect.poll(() => tubGrams(page, 'Dark scrap')).toBeGreaterThan(dark + 20);
   await page.keyboard.press('z');
   await expect(page.getByRole('region', { name: 'Canes' })).toContainText('60 mm long');
+});
+
+test('what all open batches leave short is one list, with a file to take along', async ({ page, sledge }) => {
+  await page.goto(sledge.url);
+  await page.getByRole('link', { name: 'clay to buy' }).press('Enter');
+  await expect(page.getByRole('heading', { name: 'Clay to buy' })).toBeVisible();
+  const main = page.getByRole('main');
+  await expect(main).toContainText('for 4 open batches together');
+  await expect(page.getByRole('region', { name: 'Oldrow Crumble' })).toContainText('35.3 g for Red-cabbage pendants');
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'as .csv' }).press('Enter'),
+  ]);
+  const text = readFileSync(await file.path(), 'utf8');
+  expect(text).toContain('Oldrow Crumble,Aubergine,1,57,35.3,15,20.3,2.40');
+  const [paper] = await Promise.all([page.waitForEvent('download'), page.keyboard.press('p')]);
+  expect(
+    readFileSync(await paper.path())
+      .subarray(0, 5)
+      .toString(),
+  ).toBe('%PDF-');
 });

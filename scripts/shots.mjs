@@ -56,10 +56,6 @@ const VIEWS = {
     await page.keyboard.press('Enter');
     await page.locator('[data-search=done]').waitFor();
   },
-  taught: async () => {
-    await open('mixes/taught');
-    await page.getByRole('list', { name: 'Chips and their predictions' }).waitFor();
-  },
   correct: async () => {
     await open('mixes');
     await page.getByRole('list', { name: 'Chips' }).getByRole('link', { name: 'Old tin' }).click();
@@ -111,6 +107,11 @@ const VIEWS = {
         .getByText(name, { exact: true })
         .waitFor();
     }
+  },
+  there: async () => {
+    await open('shelf/there');
+    await page.getByRole('button', { name: 'Beetroot ring', exact: true }).click();
+    await page.locator('canvas[data-painted]').nth(6).waitFor();
   },
   sheets: async () => {
     await open('sheets');

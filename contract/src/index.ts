@@ -16,6 +16,7 @@ export * from './sheets.js';
 export * from './shelf.js';
 export * from './rules.js';
 export * from './archive.js';
+export * from './shopping.js';
 export * from './step.js';
 export * from './stock.js';
 export * from './stream.js';

@@ -32,6 +32,7 @@ import { MixesModule } from './mixes/mixes.module.js';
 import { RevisionsModule } from './revisions/revisions.module.js';
 import { PalettesModule } from './palettes/palettes.module.js';
 import { SheetsModule } from './sheets/sheets.module.js';
+import { ShoppingModule } from './shopping/shopping.module.js';
 import { StockModule } from './stock/stock.module.js';
 import { AccountsModule } from './stock/accounts.module.js';
 import { SheetBookModule } from './sheetBook/sheetBook.module.js';
@@ -65,6 +66,7 @@ class AppModule {
         CanesModule,
         AccountsModule,
         StockModule,
+        ShoppingModule,
         SheetBookModule,
         BatchesModule,
         DiaryModule,

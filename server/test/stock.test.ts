@@ -17,6 +17,7 @@ import type {
   PieceDto,
   Problem,
   ShelfAnswer,
+  ShoppingAnswer,
   StockAnswer,
   TakenDto,
   ThereAnswer,
@@ -446,4 +447,33 @@ test('slices are cut off a cane: as long a piece of it, and what is left stays a
   expect((await api.ask('POST', `/api/made/${dto.slicesId}/away`, away)).status).toBe(200);
   const [tub] = (await stock()).tubs;
   expect(tub).toMatchObject({ name: 'Radish', grams: expect.closeTo(10, 6) });
+});
+
+test('over all open batches the shelf is short, though for each alone it is not; a tub stands in', async () => {
+  const { clays, settingId } = await garden();
+  const [chalk, beet] = clays as [ClayDto, ClayDto];
+  const shopping = async (): Promise<ShoppingAnswer> => (await api.get<ShoppingAnswer>('/api/shopping')).body;
+  const many = batchOf(piece(ofClay(chalk.id), settingId, 150));
+  const one = (await api.put('batches', many)).body as unknown as BatchAnswer;
+  expect(one.plan.clays[0]?.short).toBe(0);
+  expect((await shopping()).rows.every((r) => r.short === 0)).toBe(true);
+  const other = (await api.put('batches', batchOf(piece(ofClay(chalk.id), settingId, 150)))).body;
+  const pale = mix('Pale', ['1', ofClay(beet.id)], ['1', ofClay((clays[2] as ClayDto).id)]);
+  await api.put('mixes', pale);
+  // a tub of white in the colour of the clay that is short
+  const own = await api.put('clays', clay(chalk.lineId, 'Milk', chalk.bakedHex));
+  const lump = (await note(noted('Milk', 900), ofClay(own.body.id))).body;
+  const away = { version: lump.version, entryId: randomUUID(), madeOn: DAY, to: 'tub' };
+  await api.ask('POST', `/api/made/${lump.id}/away`, away);
+  const [row, ...others] = (await shopping()).rows;
+  expect(others).toEqual([]);
+  expect(row).toMatchObject({ name: 'Chalk', left: 8 * 57, plans: [{ name: one.name }, { name: other.name }] });
+  expect(row?.short).toBeCloseTo(2 * (one.plan.clays[0]?.grams ?? 0) - 8 * 57, 6);
+  expect(row?.blocksToBuy).toBe(Math.ceil((row?.short ?? 0) / 57));
+  expect(row?.standIns.map((s) => [s.kind, s.name])).toEqual([['tub', 'Milk']]);
+  expect(row?.standIns[0]?.deltaE).toBeLessThan(0.5);
+  // done, it wants nothing any more
+  const dto = { version: other.version, entryId: randomUUID(), madeOn: DAY, note: '', used: [] };
+  expect((await api.ask('POST', `/api/batches/${other.id}/done`, dto)).status).toBe(200);
+  expect((await shopping()).rows.every((r) => r.short === 0)).toBe(true);
 });

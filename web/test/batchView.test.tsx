@@ -220,6 +220,7 @@ describe('clay needed', () => {
     expect(page.words()).toContain('12.9 g in its tub, 16.8 g short');
     expect(page.words()).toContain('enough: 12 g of it there');
     expect(page.words()).toContain('Too little lies there: Dark scrap');
+    page.unmount();
     const enough = needed(planned({ clays: [], ready: [lump] }));
     expect(enough.words()).toContain('All of it is there.');
   });

@@ -6,5 +6,6 @@ export { cuttingLayout, mostOn, type Layout } from './layout.js';
 export { leftOf, type LeftOver } from './leftOver.js';
 export { toCut, type LayerOf, type PieceOrder, type Ready } from './order.js';
 export { planBatch, type BatchPlan, type ClayDemand, type PiecePlan, type ReadyDemand } from './plan.js';
+export { wantedBy, type OpenPlan, type Wanted } from './shopping.js';
 export { sheetLeft, type SheetLeft } from './sheetLeft.js';
 export { againstShelf, inOrderOfUse, lotsOf, takeFrom, type Lot } from './shelf.js';

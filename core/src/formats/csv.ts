@@ -33,6 +33,13 @@ const exact = (lab: Lab): string[] => [lab.l, lab.a, lab.b].map((v) => String(Ma
 const table = (columns: readonly string[], rows: readonly (readonly string[])[]): string =>
   `\uFEFF${Papa.unparse({ fields: [...columns], data: rows.map((r) => [...r]) }, { newline: '\r\n' })}\r\n`;
 
+/** Any table for spreadsheets; what one would take for a formula is guarded. */
+export const writeTable = (columns: readonly string[], rows: readonly (readonly string[])[]): string =>
+  table(
+    columns,
+    rows.map((row) => row.map(guard)),
+  );
+
 /** Mixes with their recipes in notation and their predicted colours. */
 export const writeMixCsv = (mixes: readonly MixOut[]): string =>
   table(

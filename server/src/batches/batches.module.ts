@@ -9,5 +9,6 @@ import { Planning } from './planning.js';
   imports: [SheetsModule],
   controllers: [BatchesController],
   providers: [BatchesService, BatchesStore, Planning],
+  exports: [BatchesService],
 })
 export class BatchesModule {}

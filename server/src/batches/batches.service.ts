@@ -1,6 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { randomUUID } from 'node:crypto';
-import { cutterBox, toCut } from '#core/batch';
+import { cutterBox, toCut, type OpenPlan } from '#core/batch';
 import { isMixable } from '#core/material';
 import type { BatchAnswer, BatchCard, BatchDto, DoneDto, LayerDto } from '#contract';
 import { checkVersion, inUse, notThere, refused } from '../access/problem.js';
@@ -28,6 +28,17 @@ export class BatchesService {
 
   cards(): Promise<BatchCard[]> {
     return this.store.cards();
+  }
+
+  /** What clay each batch takes that is not done. */
+  async openPlans(): Promise<OpenPlan[]> {
+    const open = (await this.store.cards()).filter((card) => !card.done);
+    const plans: OpenPlan[] = [];
+    for (const { id, name } of open) {
+      const { plan } = await this.planning.plan(await this.store.pieces(id));
+      plans.push({ id, name, clays: plan.clays.map(({ clayId, grams }) => ({ clayId, grams })) });
+    }
+    return plans;
   }
 
   async open(id: string): Promise<BatchAnswer> {

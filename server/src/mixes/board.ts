@@ -1,5 +1,5 @@
 import { Inject, Injectable, type OnApplicationBootstrap, type OnApplicationShutdown } from '@nestjs/common';
-import { chromaHue } from '#core/colour';
+import { chromaHue, deltaE, type Lab } from '#core/colour';
 import { colourOf, flatten, normalForm, normalKey, untilGone } from '#core/mix';
 import type { MixCard, MixListAnswer, MixName, MixSort } from '#contract';
 import { Studio, type Touched } from './studio.js';
@@ -24,6 +24,23 @@ export interface BoardQuery {
   readonly sort: MixSort;
   readonly offset: number;
   readonly limit: number;
+}
+
+/** A mix that looks like something else. */
+interface Near {
+  readonly kind: 'mix';
+  readonly id: string;
+  readonly name: string;
+  readonly hex: string;
+  readonly deltaE: number;
+  /** that the shelf gives */
+  readonly grams: number;
+}
+
+/** Its baked colour. */
+function labIn({ card: { lightness: l, chroma, hue } }: Worked): Lab {
+  const angle = (hue * Math.PI) / 180;
+  return { l, a: chroma * Math.cos(angle), b: chroma * Math.sin(angle) };
 }
 
 interface Shown {
@@ -127,6 +144,23 @@ export class Board implements OnApplicationBootstrap, OnApplicationShutdown {
     const all = this.shown('hue', false).mixes.filter((mix) => this.isGlass(mix));
     const count = Math.min(most, all.length);
     return Array.from({ length: count }, (_, i) => all[Math.floor((i * all.length) / count)]!.card.revisionId);
+  }
+
+  /** Mixes that look most like something, without a clay, and of which the shelf gives so much; nearest first. */
+  near(lab: Lab, { without, grams, most }: { without: string; grams: number; most: number }): Near[] {
+    const left = this.gramsLeft();
+    const all = this.shown('name', false)
+      .mixes.filter((mix) => !mix.shares.some(({ clay }) => clay.id === without))
+      .map((mix) => ({ mix, apart: deltaE(lab, labIn(mix)) }))
+      .sort((a, b) => a.apart - b.apart);
+    const found: Near[] = [];
+    for (const { mix, apart } of all) {
+      if (found.length >= most) break;
+      const { id, name, hex } = mix.card;
+      const possible = untilGone(mix, left).grams;
+      if (possible >= grams) found.push({ kind: 'mix', id, name, hex, deltaE: apart, grams: possible });
+    }
+    return found;
   }
 
   private isGlass({ shares }: Worked): boolean {

@@ -9,6 +9,6 @@ import { Studio } from './studio.js';
 @Module({
   controllers: [MixesController],
   providers: [MixesService, MixesStore, Studio, Board],
-  exports: [Studio, MixesService],
+  exports: [Board, Studio, MixesService],
 })
 export class MixesModule {}

@@ -28,6 +28,7 @@ import type {
   PaletteDto,
   MadeAnswer,
   ShelfAnswer,
+  ShoppingAnswer,
   StockAnswer,
   GardenAnswer,
   GlassAnswer,
@@ -126,6 +127,8 @@ export const useCaneOf = (id: string | undefined): UseQueryResult<CaneAnswer> =>
 export const useSheets = (): UseQueryResult<readonly MadeAnswer[]> => useRead('/api/sheets');
 /** What lies there, tubs of scrap, and where all the clay is. */
 export const useStock = (enabled = true): UseQueryResult<StockAnswer> => useRead('/api/stock', enabled);
+/** What all open batches need together, against the shelf. */
+export const useShopping = (): UseQueryResult<ShoppingAnswer> => useRead('/api/shopping');
 /** All mixes with their recipes and their predicted colours. */
 export const useAllMixes = (): UseQueryResult<TakeOutAnswer> => useRead('/api/exchange/mixes');
 /** Tinted glass that a lace can be begun with. */

@@ -207,9 +207,10 @@ function Rows({ data, chosen, onChoose, onAdd }: RowsProps): ReactElement {
           )}{' '}
           in {there.length} {there.length === 1 ? 'block' : 'blocks'} · the dotted outline is the block as bought
         </Second>
-        <Box marginLeft="auto" fontSize="small">
+        <Flex marginLeft="auto" gap={4} fontSize="small">
           <Link to="/shelf/there">what lies there</Link>
-        </Box>
+          <Link to="/shelf/shopping">clay to buy</Link>
+        </Flex>
       </Flex>
       {data.lines.map((line) => (
         <LineRow

@@ -25,8 +25,10 @@ export function Balance({ balance }: { readonly balance: BalanceAnswer }): React
       </Second>
       {placesOf(balance).map(({ name, grams, hint }) => (
         <Flex key={name} gap={3} alignItems="center" marginTop={1} fontSize="small">
-          <Box width="130px">{name}</Box>
-          <Box width="80px" textAlign="right" fontWeight={600}>
+          <Box width="130px" flex="none">
+            {name}
+          </Box>
+          <Box width="80px" flex="none" textAlign="right" fontWeight={600}>
             {showMass(grams, units)}
           </Box>
           <svg width={WIDTH} height="11" aria-hidden style={{ flex: 'none' }}>

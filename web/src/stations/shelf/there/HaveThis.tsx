@@ -116,14 +116,16 @@ function OfWhat({ picked, setPicked, set }: Pick<Having, 'picked' | 'setPicked' 
 function Measured({ have, set, refusal, write }: Having): ReactElement {
   return (
     <>
-      <Choice
-        label="What kind of thing it is"
-        value={have.form}
-        options={FORMS}
-        onChange={(form: HaveForm) => {
-          set({ form });
-        }}
-      />
+      <Box>
+        <Choice
+          label="What kind of thing it is"
+          value={have.form}
+          options={FORMS}
+          onChange={(form: HaveForm) => {
+            set({ form });
+          }}
+        />
+      </Box>
 
       <Sizes have={have} set={set} />
       <Box>
@@ -149,6 +151,7 @@ function Measured({ have, set, refusal, write }: Having): ReactElement {
         , kept in{' '}
         <TextValue
           label="Where it lies"
+          placeholder="where?"
           value={have.keptIn}
           onChange={(keptIn) => {
             set({ keptIn, grams: have.grams });

@@ -158,6 +158,7 @@ function Measures({ thing, refusal, save }: SavedProps): ReactElement {
       kept in{' '}
       <TextValue
         label="Where it is kept"
+        placeholder="where?"
         value={thing.keptIn}
         onChange={(keptIn) => {
           save({ keptIn });

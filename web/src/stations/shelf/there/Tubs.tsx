@@ -138,6 +138,7 @@ export function OneTub({ tub }: { readonly tub: TubAnswer }): ReactElement {
         {showMass(tub.grams, units)}, kept in{' '}
         <TextValue
           label="Where the tub is kept"
+          placeholder="where?"
           value={tub.keptIn}
           onChange={(keptIn) => {
             save({ keptIn });

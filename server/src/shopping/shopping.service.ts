@@ -1,0 +1,93 @@
+import { Inject, Injectable } from '@nestjs/common';
+import { wantedBy, type Wanted } from '#core/batch';
+import { deltaE, hexOf, xyzOfLab, type Lab } from '#core/colour';
+import { ofClay } from '#core/material';
+import { lookUp } from '#core/stock';
+import type { ShoppingAnswer, ShoppingRow, StandIn } from '#contract';
+import { BatchesService } from '../batches/batches.service.js';
+import { Board } from '../mixes/board.js';
+import { Studio } from '../mixes/studio.js';
+import { SheetsStore } from '../sheets/sheets.store.js';
+import { StockLooks } from '../stock/looks.js';
+import { StockStore } from '../stock/stock.store.js';
+
+/** What is further off stands in for nothing. */
+const MOST_APART = 12;
+/** Stand-ins that are told of each clay. */
+const MOST_TOLD = 3;
+
+/** What all open plans need together, and what could stand in for what is short. */
+@Injectable()
+export class ShoppingService {
+  constructor(
+    @Inject(BatchesService) private readonly batches: BatchesService,
+    @Inject(Studio) private readonly studio: Studio,
+    @Inject(Board) private readonly board: Board,
+    @Inject(StockStore) private readonly stock: StockStore,
+    @Inject(StockLooks) private readonly looks: StockLooks,
+    @Inject(SheetsStore) private readonly sheets: SheetsStore,
+  ) {}
+
+  async list(): Promise<ShoppingAnswer> {
+    const plans = await this.batches.openPlans();
+    const wanted = wantedBy(plans, this.studio.all('block'));
+    const tubs = await this.tubs();
+    const rows = wanted.map((w) => this.row(w, tubs));
+    const short = rows.filter((r) => r.short > 0);
+    const cost = short.reduce<number | null>(
+      (sum, r) => (sum === null || r.buyCost === null ? null : sum + r.buyCost),
+      0,
+    );
+    const { currency } = await this.sheets.setup();
+    return { rows, plans: plans.map(({ id, name }) => ({ id, name })), cost, currency };
+  }
+
+  private row(wanted: Wanted, tubs: readonly (StandIn & { readonly lab: Lab })[]): ShoppingRow {
+    const clay = this.studio.clay(wanted.clayId);
+    const line = this.studio.line(clay?.lineId ?? '');
+    const lab = this.labOf(wanted.clayId);
+    return {
+      ...wanted,
+      name: clay?.name ?? '',
+      lineName: line?.name ?? '',
+      hex: clay?.bakedHex ?? '000000',
+      standIns: wanted.short > 0 && lab ? this.standIns(wanted, lab, tubs) : [],
+    };
+  }
+
+  private labOf(clayId: string): Lab | undefined {
+    return lookUp(ofClay(clayId), this.studio.asBook(), { stage: 'baked', pigments: this.studio.pigments }).labs[0];
+  }
+
+  private standIns(
+    { clayId, short }: Wanted,
+    lab: Lab,
+    tubs: readonly (StandIn & { readonly lab: Lab })[],
+  ): readonly StandIn[] {
+    const mixes = this.board.near(lab, { without: clayId, grams: short, most: MOST_TOLD });
+    const scrap = tubs
+      .filter((t) => t.grams >= short)
+      .map(({ lab: own, ...tub }): StandIn => ({ ...tub, deltaE: deltaE(lab, own) }));
+    return [...mixes, ...scrap]
+      .filter((s) => s.deltaE <= MOST_APART)
+      .sort((a, b) => a.deltaE - b.deltaE)
+      .slice(0, MOST_TOLD);
+  }
+
+  /** Tubs with something in them, in the colour that mixing them through gives. */
+  private async tubs(): Promise<(StandIn & { readonly lab: Lab })[]> {
+    const all = (await this.stock.tubs()).map(({ id }) => ({ kind: 'scrap' as const, id }));
+    const { book } = await this.looks.book(all);
+    const full = await this.looks.tubsOf(all.map((t) => t.id));
+    return all.flatMap(({ id }) => {
+      const tub = full.get(id);
+      if (!tub || tub.parts.length === 0) return [];
+      const known = lookUp({ kind: 'scrap', id }, book, { stage: 'baked', pigments: this.studio.pigments });
+      const [lab] = known.labs;
+      if (!lab) return [];
+      return [
+        { kind: 'tub' as const, id, name: tub.name, hex: hexOf(xyzOfLab(lab)), deltaE: 0, grams: tub.grams, lab },
+      ];
+    });
+  }
+}

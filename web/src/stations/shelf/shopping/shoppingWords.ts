@@ -1,0 +1,63 @@
+import { showMass, type UnitSystem } from '#core/units';
+import type { ShoppingAnswer, ShoppingRow, StandIn } from '#contract';
+
+/** Rows of one line, in its order. */
+export interface OfLine {
+  readonly line: string;
+  readonly rows: readonly ShoppingRow[];
+}
+
+/** What is short, by line. */
+export function shortByLine({ rows }: Pick<ShoppingAnswer, 'rows'>): OfLine[] {
+  const lines = new Map<string, ShoppingRow[]>();
+  for (const row of rows) if (row.short > 0) lines.set(row.lineName, [...(lines.get(row.lineName) ?? []), row]);
+  return [...lines].map(([line, own]) => ({ line, rows: own })).sort((a, b) => a.line.localeCompare(b.line));
+}
+
+export const money = (value: number, currency: string): string => `${value.toFixed(2)} ${currency}`.trim();
+
+/** `2 blocks of 57 g` */
+export function blocksWords(
+  { blocksToBuy, blockGrams, blockAssumed }: Pick<ShoppingRow, 'blocksToBuy' | 'blockGrams' | 'blockAssumed'>,
+  units: UnitSystem,
+): string {
+  const blocks = blocksToBuy === 1 ? '1 block' : `${blocksToBuy} blocks`;
+  return `${blocks} of ${blockAssumed ? '~' : ''}${showMass(blockGrams, units)}`;
+}
+
+/** What wants it, most first. */
+export const plansWords = ({ plans }: Pick<ShoppingRow, 'plans'>, units: UnitSystem): string =>
+  plans.map((p) => `${showMass(p.grams, units)} for ${p.name}`).join(', ');
+
+/** From this ΔE00 on a stand-in is seen to be another colour, and from that on at once. */
+const [SEEN, PLAIN] = [2, 5];
+
+/** How near something comes, in words. */
+export function nearWords(deltaE: number): string {
+  if (deltaE < SEEN) return 'hardly to be told apart';
+  return deltaE < PLAIN ? 'a little different' : 'plainly different';
+}
+
+export const standInWords = ({ kind, name, deltaE, grams }: StandIn, units: UnitSystem): string =>
+  `${kind === 'tub' ? 'scrap of ' : ''}${name}, ΔE ${deltaE.toFixed(1)}, ${nearWords(deltaE)}; ` +
+  `${showMass(grams, units)} ${kind === 'tub' ? 'there' : 'possible'}`;
+
+/** Columns of the list as a file. */
+export const COLUMNS = ['line', 'colour', 'blocks', 'block g', 'needed g', 'left g', 'short g', 'cost'] as const;
+
+const tenths = (grams: number): string => String(Math.round(grams * 10) / 10);
+
+/** What is short, as rows of a table: always in grams, so that any program adds it up. */
+export const tableOf = (answer: Pick<ShoppingAnswer, 'rows'>): string[][] =>
+  shortByLine(answer).flatMap(({ line, rows }) =>
+    rows.map((r) => [
+      line,
+      r.name,
+      String(r.blocksToBuy),
+      tenths(r.blockGrams),
+      tenths(r.grams),
+      tenths(r.left),
+      tenths(r.short),
+      r.buyCost === null ? '' : r.buyCost.toFixed(2),
+    ]),
+  );
