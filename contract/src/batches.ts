@@ -104,6 +104,13 @@ export interface PlanAnswer {
   >;
 }
 
+/** GET /api/batches/:id/most/:pieceId: the most pieces of one kind that the shelf and what lies there give. */
+export interface MostPiecesAnswer {
+  readonly count: number;
+  /** what runs out first; null where nothing does */
+  readonly runsOut: string | null;
+}
+
 /** GET /api/batches/:id */
 export interface BatchAnswer extends BatchDto {
   /** the diary entry, once it is done */

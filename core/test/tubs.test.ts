@@ -1,7 +1,17 @@
 import fc from 'fast-check';
 import { leftOf } from '#core/batch';
 import { keyOf, ofBlend, ofClay, ofMix, type Material } from '#core/material';
-import { ballOf, sameTub, tubFor, tubName, type OwnColour, type Scrap, type TubFor } from '#core/stock';
+import {
+  ballOf,
+  coveredBy,
+  sameTub,
+  slicesAround,
+  tubFor,
+  tubName,
+  type OwnColour,
+  type Scrap,
+  type TubFor,
+} from '#core/stock';
 import type { Kind } from '#core/clay';
 
 /** Clays `m…` are mica, `t…` translucent, all others opaque. */
@@ -82,6 +92,29 @@ test('a ball holds what it is made of: 15 mm at 3 mm gives 10 mm', () => {
       expect((Math.PI / 6) * ballOf(grams, density) ** 3 * density).toBeCloseTo(1000 * grams, 5);
     }),
   );
+});
+
+describe('slices around a core', () => {
+  const mm = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+
+  test('what they cover needs just as many of them, and no fewer', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 400 }), mm(10, 900), mm(0.3, 3), (count, face, thick) => {
+        const { core, bead, square } = coveredBy(count, face, thick);
+        expect(square * square).toBeCloseTo(count * face, 6);
+        if (core === null) return;
+        expect(bead).toBeCloseTo(core + 2 * thick, 9);
+        expect(slicesAround(core, face, thick)).toBe(count);
+        expect(slicesAround(core * 1.02, face, thick)).toBeGreaterThanOrEqual(count);
+      }),
+    );
+  });
+
+  test('counted by hand: a core of 14 mm, slices of 10 mm across and 1.5 mm', () => {
+    // π · 15.5² · 1.1 = 830 mm², by 78.5 mm² each
+    expect(slicesAround(14, (Math.PI / 4) * 100, 1.5)).toBe(11);
+    expect(coveredBy(1, 20, 3)).toMatchObject({ core: null, bead: null });
+  });
 });
 
 describe('what a batch leaves over', () => {

@@ -5,6 +5,7 @@ import { machines, setup } from '#demo';
 import type { BatchAnswer, MachinesAnswer, PieceDto, PlanAnswer } from '#contract';
 import { newPiece, settingsOf, type FieldSentence } from '../src/stations/batches/batchMoves.js';
 import { Piece } from '../src/stations/batches/Piece.js';
+import { mostWords } from '../src/stations/batches/pieceWords.js';
 import { clayId } from './kitchen.js';
 import { expectWhole, shown, typeInto, type Shown } from './screen.js';
 
@@ -31,6 +32,7 @@ function atPiece(piece: PieceDto = drop, { disabled = false, refused = [], units
   let removed = 0;
   const page = shown(
     <Piece
+      batchId="b1"
       piece={piece}
       plan={undefined}
       materials={MATERIALS}
@@ -112,5 +114,15 @@ describe('a piece of a batch', () => {
     expect(done.queryByRole('button', { name: 'Leave this piece out' })).toBeNull();
     for (const field of done.container.querySelectorAll('input, select'))
       expect((field as HTMLInputElement).disabled).toBe(true);
+  });
+});
+
+describe('as many as there is clay for', () => {
+  test.each([
+    [{ count: 47, runsOut: 'Chalk' }, 2, '47 and 2 spare: Chalk runs out first'],
+    [{ count: 4000, runsOut: null }, 0, '4000: nothing runs out'],
+    [{ count: 0, runsOut: 'Soot' }, 1, 'not one: Soot is short already'],
+  ])('%j, %d spare', (most, spare, words) => {
+    expect(mostWords(most, spare)).toBe(words);
   });
 });

@@ -7,7 +7,7 @@ import There from '../src/stations/shelf/there/There.js';
 import { cameIn, placesOf } from '../src/stations/shelf/there/balanceRows.js';
 import { gramsOfSize, haveThing, type Have } from '../src/stations/shelf/there/haveThis.js';
 import { awayDto, slicesIn } from '../src/stations/shelf/there/oneThing.js';
-import { drawnAs, flowWords, rowsOf, sizeWords } from '../src/stations/shelf/there/thereWords.js';
+import { coverWords, drawnAs, flowWords, rowsOf, sizeWords } from '../src/stations/shelf/there/thereWords.js';
 import { useTile } from '../src/state/tile.js';
 import { clayId, pickable } from './kitchen.js';
 import { post } from './letters.js';
@@ -169,6 +169,16 @@ describe('in words and figures', () => {
         expect(drawn(large).width).toBeLessThanOrEqual(190);
       }),
     );
+  });
+
+  test('slices say what they cover, nothing else does', () => {
+    // 14 faces of 201 mm²: 2815 mm²; the root of it by 1.1 π is 28.5 mm, less 2 mm
+    expect(coverWords({ ...sizes, form: 'slices' }, 'metric')).toBe(
+      'Side by side they fill 53.1 × 53.1 mm; or they cover a core of 26.5 mm to a bead of 30.5 mm, a tenth for the ' +
+        'overlap.',
+    );
+    expect(coverWords({ ...sizes, form: 'cane' }, 'metric')).toBeNull();
+    expect(coverWords({ ...sizes, count: 1, mm: 20, form: 'slices' }, 'imperial')).not.toMatch(/core/);
   });
 
   test('rows hold each thing once', () => {

@@ -1,5 +1,5 @@
 import { Body, Controller, Delete, Get, HttpCode, Inject, Param, Post, Put, Query } from '@nestjs/common';
-import { BatchDto, DoneDto, type BatchAnswer, type BatchCard } from '#contract';
+import { BatchDto, DoneDto, type BatchAnswer, type BatchCard, type MostPiecesAnswer } from '#contract';
 import { ChangeId } from '../access/changeId.js';
 import { sameId } from '../access/problem.js';
 import { BatchesService } from './batches.service.js';
@@ -16,6 +16,11 @@ export class BatchesController {
   @Get(':id')
   open(@Param('id') id: string): Promise<BatchAnswer> {
     return this.service.open(id);
+  }
+
+  @Get(':id/most/:pieceId')
+  most(@Param('id') id: string, @Param('pieceId') pieceId: string): Promise<MostPiecesAnswer> {
+    return this.service.most(id, pieceId);
   }
 
   @Put(':id')

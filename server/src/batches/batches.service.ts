@@ -2,7 +2,7 @@ import { Inject, Injectable } from '@nestjs/common';
 import { randomUUID } from 'node:crypto';
 import { cutterBox, toCut, type OpenPlan } from '#core/batch';
 import { isMixable } from '#core/material';
-import type { BatchAnswer, BatchCard, BatchDto, DoneDto, LayerDto } from '#contract';
+import type { BatchAnswer, BatchCard, BatchDto, DoneDto, LayerDto, MostPiecesAnswer } from '#contract';
 import { checkVersion, inUse, notThere, refused } from '../access/problem.js';
 import { Journal, type Draft } from '../db/journal.js';
 import { columnsFor } from '../db/references.js';
@@ -39,6 +39,12 @@ export class BatchesService {
       plans.push({ id, name, clays: plan.clays.map(({ clayId, grams }) => ({ clayId, grams })) });
     }
     return plans;
+  }
+
+  async most(id: string, pieceId: string): Promise<MostPiecesAnswer> {
+    const pieces = await this.store.pieces(id);
+    if (!pieces.some((p) => p.id === pieceId)) throw notThere('This piece');
+    return this.planning.most(pieces, pieceId);
   }
 
   async open(id: string): Promise<BatchAnswer> {

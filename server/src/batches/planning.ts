@@ -1,12 +1,13 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { Fraction, attempt } from '#core/units';
-import { isOf, match, ofClay, type Material, type OfScrap } from '#core/material';
+import { isOf, match, materialIn, ofClay, type Material, type OfScrap } from '#core/material';
 import { pigmentsWith } from '#core/mix';
 import { lookUp, type ClayShare, type MaterialBook, type OwnColour } from '#core/stock';
 import {
   benchSteps,
   cutterOf,
   leftOf,
+  mostPieces,
   planBatch,
   type BatchPlan,
   type LayerOf,
@@ -15,7 +16,7 @@ import {
   type PieceOrder,
 } from '#core/batch';
 import { discVolume, thicknesses, type SettingThickness } from '#core/sheet';
-import type { MachineDto, PieceDto, Plain, PlanAnswer } from '#contract';
+import type { MachineDto, MostPiecesAnswer, PieceDto, Plain, PlanAnswer } from '#contract';
 import { Studio } from '../mixes/studio.js';
 import { SheetsStore } from '../sheets/sheets.store.js';
 import { StockLooks } from '../stock/looks.js';
@@ -51,22 +52,30 @@ export class Planning {
   ) {}
 
   async plan(pieces: readonly PieceDto[]): Promise<{ plan: BatchPlan; orders: PieceOrder[]; answer: PlanAnswer }> {
+    const input = await this.inputOf(pieces);
+    const { orders, book, measuring } = input;
+    const plan = planBatch({ ...input, pieces: orders });
+    const today = new Date().toISOString().slice(0, 10);
+    const steps = benchSteps({ ...input, pieces: orders, plan, today });
+    return { plan, orders, answer: this.answer(plan, orders, plain(steps), measuring, book) };
+  }
+
+  /** The most pieces of one kind that the shelf and what lies there give, the others as they are. */
+  async most(pieces: readonly PieceDto[], pieceId: string): Promise<MostPiecesAnswer> {
+    const { orders, ...input } = await this.inputOf(pieces);
+    const { count, runsOut } = mostPieces({ ...input, pieces: orders }, pieceId);
+    const of = runsOut && materialIn(runsOut);
+    return { count, runsOut: of && this.shownAs(of, input.book).name };
+  }
+
+  /** All that core plans a batch with: settings become thicknesses, book and shelf are those of now. */
+  private async inputOf(pieces: readonly PieceDto[]) {
     const gaps = await this.gaps();
     const orders = pieces.map((piece) => orderOf(piece, gaps));
     const measuring = await this.measuring(gaps);
-    const { studio } = this;
-    const blocks = studio.all('block');
     const { book, there } = await this.looks.book(orders.flatMap((o) => o.layers.map((l) => l.of)));
-    const plan = planBatch({ pieces: orders, book, blocks, measuring, there, pigments: studio.pigments });
-    const steps = benchSteps({
-      pieces: orders,
-      plan,
-      book,
-      blocks,
-      pigments: studio.pigments,
-      today: new Date().toISOString().slice(0, 10),
-    });
-    return { plan, orders, answer: this.answer(plan, orders, plain(steps), measuring, book) };
+    const { pigments } = this.studio;
+    return { orders, measuring, book, there, pigments, blocks: this.studio.all('block') };
   }
 
   private answer(

@@ -77,6 +77,7 @@ function Pieces({ batch, machines, made, refusal, save }: Parts): ReactElement {
       {batch.pieces.map((piece, i) => (
         <Piece
           key={piece.id}
+          batchId={batch.id}
           piece={piece}
           plan={batch.plan.pieces[i]}
           materials={batch.plan.materials}

@@ -1,15 +1,16 @@
 import { Box, Flex, Grid } from '@chakra-ui/react';
-import type { ReactElement } from 'react';
-import { readSize, showMass, showSize } from '#core/units';
-import type { PieceDto, PlanAnswer } from '#contract';
+import { useState, type ReactElement } from 'react';
+import { readSize, sentenceOf, showMass, showSize } from '#core/units';
+import type { MostPiecesAnswer, PieceDto, PlanAnswer } from '#contract';
 import { CutLayout } from '../../parts/CutLayout.js';
 import { CountValue, LengthValue, TextValue, Value } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
 import { useUnits } from '../../state/view.js';
 import { Second, Word } from '../../theme/pieces.js';
+import { ask } from '../../wire/ask.js';
 import type { FieldSentence, OwnSetting } from './batchMoves.js';
 import { Layers } from './Layers.js';
-import { cutterWords, hexIn, unsaid } from './pieceWords.js';
+import { cutterWords, hexIn, mostWords, unsaid } from './pieceWords.js';
 
 /** What is typed about a piece: its values, whether they can be changed, and what is wrong with one. */
 interface FieldsProps {
@@ -55,6 +56,35 @@ function HowMany({ piece, disabled, says, set }: FieldsProps): ReactElement {
         }}
       />
       {piece.shape === 'round' ? ' round' : ''}
+    </Box>
+  );
+}
+
+/** As many as there is clay for, with everything else of the batch as it is. */
+function AllThereIs({
+  batchId,
+  piece,
+  set,
+}: Pick<FieldsProps, 'piece' | 'set'> & { readonly batchId: string }): ReactElement {
+  const [told, setTold] = useState<string | null>(null);
+  const find = async (): Promise<void> => {
+    const { count, runsOut } = await ask<MostPiecesAnswer>('GET', `/api/batches/${batchId}/most/${piece.id}`);
+    setTold(mostWords({ count, runsOut }, piece.spare));
+    if (count > 0) set({ count });
+  };
+  return (
+    <Box fontSize="small">
+      <Word
+        fontSize="small"
+        onClick={() => {
+          find().catch((error: unknown) => {
+            setTold(sentenceOf(error));
+          });
+        }}
+      >
+        as many as there is clay for
+      </Word>
+      {told !== null && <Second role="status"> {told}</Second>}
     </Box>
   );
 }
@@ -129,6 +159,7 @@ function Cuts({ piece, plan, materials }: CutsProps): ReactElement {
 }
 
 interface PieceProps {
+  readonly batchId: string;
   readonly piece: PieceDto;
   readonly plan: PlanAnswer['pieces'][number] | undefined;
   readonly materials: PlanAnswer['materials'];
@@ -141,7 +172,7 @@ interface PieceProps {
 
 /** One kind of piece: what it is cut from, with what, how many, and how the cuts lie on the sheet. */
 export function Piece(props: PieceProps): ReactElement {
-  const { piece, plan, materials, settings, disabled, refused, onChange, onRemove } = props;
+  const { batchId, piece, plan, materials, settings, disabled, refused, onChange, onRemove } = props;
   const set = (part: Partial<PieceDto>): void => {
     onChange({ ...piece, ...part });
   };
@@ -184,9 +215,12 @@ export function Piece(props: PieceProps): ReactElement {
         ))}
         <OnTheSheet {...fields} />
         {!disabled && (
-          <Word fontSize="small" alignSelf="flex-start" onClick={onRemove}>
-            Leave this piece out
-          </Word>
+          <>
+            <AllThereIs batchId={batchId} piece={piece} set={set} />
+            <Word fontSize="small" alignSelf="flex-start" onClick={onRemove}>
+              Leave this piece out
+            </Word>
+          </>
         )}
       </Flex>
       {plan && plan.wrong === null && <Cuts piece={piece} plan={plan} materials={materials} />}

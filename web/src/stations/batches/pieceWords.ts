@@ -1,5 +1,5 @@
 import { showLength, showSize, type UnitSystem } from '#core/units';
-import type { PieceDto, PlanAnswer } from '#contract';
+import type { MostPiecesAnswer, PieceDto, PlanAnswer } from '#contract';
 import { grey } from '../../theme/grey.js';
 import type { FieldSentence } from './batchMoves.js';
 
@@ -21,4 +21,11 @@ export const cutterWords = ({ widthMm, heightMm }: PieceDto, units: UnitSystem):
 export function hexIn(materials: PlanAnswer['materials'], layer: PieceDto['layers'][number] | undefined): string {
   const hex = materials[layer?.of.id ?? '']?.hex;
   return hex === undefined ? grey.pale : `#${hex}`;
+}
+
+/** What was found of how many pieces there is clay for. */
+export function mostWords({ count, runsOut }: MostPiecesAnswer, spare: number): string {
+  if (count === 0) return `not one: ${runsOut ?? 'clay'} is short already`;
+  const spares = spare > 0 ? ` and ${spare} spare` : '';
+  return runsOut === null ? `${count}${spares}: nothing runs out` : `${count}${spares}: ${runsOut} runs out first`;
 }

@@ -15,7 +15,7 @@ import { change, useRefusal } from '../../../wire/save.js';
 import { carriedSheet, sentSheet } from '../../sheets/sheetWords.js';
 import { USUAL_SLICE, awayChoices, awayDto, slicedDto, slicesIn, type AwayTo } from './oneThing.js';
 import { ThereFace } from './ThereFace.js';
-import { sizeWords } from './thereWords.js';
+import { coverWords, sizeWords } from './thereWords.js';
 
 interface OneThingProps {
   readonly thing: ThereAnswer;
@@ -223,6 +223,7 @@ export function OneThing({ thing, tubs }: OneThingProps): ReactElement {
   };
   useKeys('What lies there', [{ key: 'c', does: 'Carry it on the tile', run: put }]);
   const own = { thing, refusal, save };
+  const covers = coverWords(thing, useUnits());
   return (
     <>
       <div>
@@ -231,6 +232,7 @@ export function OneThing({ thing, tubs }: OneThingProps): ReactElement {
       </div>
       {thing.caneId !== null && <ThereFace thing={thing} size={FACE} />}
       <Measures {...own} />
+      {covers !== null && <Second>{covers}</Second>}
       <Reserved thing={thing} />
       {thing.form === 'cane' && <CutSlices thing={thing} />}
       <InBook thing={thing} />

@@ -1,4 +1,5 @@
 import type { FlowKind, MadeAnswer, MadeForm, ThereAnswer } from '#contract';
+import { coveredBy } from '#core/stock';
 import { showLength, showLong, showMass, showSize, type UnitSystem } from '#core/units';
 
 /** Rows of what lies there, in the order of the table: what is rolled first, then what is built of it. */
@@ -34,6 +35,15 @@ export function sizeWords({ form, widthMm, lengthMm, mm, count }: Sized, units: 
     case 'slices':
       return `${count} of ${showLength(mm, units, true)}, ${showLength(widthMm, units)} across`;
   }
+}
+
+/** What slices cover as they are, side by side or around a core; null of everything else. */
+export function coverWords({ form, widthMm, mm, count }: Sized, units: UnitSystem): string | null {
+  if (form !== 'slices') return null;
+  const { square, core, bead } = coveredBy(count, (Math.PI / 4) * widthMm ** 2, mm);
+  const sheet = `Side by side they fill ${showSize(square, square, units)}`;
+  if (core === null || bead === null) return `${sheet}.`;
+  return `${sheet}; or they cover a core of ${showLength(core, units)} to a bead of ${showLength(bead, units)}, a tenth for the overlap.`;
 }
 
 /** px that a thing is drawn at, by the side that is seen: a sheet from above, a cane from the side, slices in a row. */
