@@ -2,6 +2,7 @@ import {
   areaOf,
   beyond,
   diameterOf,
+  extentOf,
   pressOf,
   reachOf,
   scaled,
@@ -132,11 +133,18 @@ const PAIRS: readonly (readonly [ShapeKind, ShapeKind, number])[] = [
 ];
 
 function figuresOf([before, after, turn]: readonly [ShapeKind, ShapeKind, number]): Table['figures'] {
-  const press = pressOf(scaled(shapeOutline({ shape: before }), 20), shapeOutline({ shape: after }), turn);
-  const [x, y] = [throughPress((px) => px / press.fx, press), throughPress((_, py) => py / press.fy, press)];
-  const squeezed = reachOf(scaled(shapeOutline({ shape: before }), 20 / press.fx, 20 / press.fy));
+  const clay = scaled(shapeOutline({ shape: before }), 20);
+  const press = pressOf(clay, shapeOutline({ shape: after }), turn);
+  const [x, y] = [throughPress((px) => px, press), throughPress((_, py) => py, press)];
   const ours = measured((px, py) => [x(px, py), y(px, py)], press.outline);
-  const plain = measured(radial(squeezed, reachOf(press.outline), turn), press.outline);
+  // squeezed to the proportions of the target first, which leaves the radial one the least crease
+  const [one, two] = [extentOf(clay), extentOf(press.outline)];
+  const f = Math.sqrt(((two.width / two.height) * one.height) / one.width);
+  const bare = radial(reachOf(scaled(clay, f, 1 / f)), reachOf(press.outline), turn);
+  const plain = measured((px, py) => {
+    const [bx, by] = bare(px, py);
+    return [bx / f, by * f];
+  }, press.outline);
   const name = `${before} to ${after}`;
   const row = (what: string, value: number, than: number): Table['figures'][number] => ({
     what: `${name}: ${what}, radial ${than.toPrecision(3)}, ours`,

@@ -107,12 +107,14 @@ describe('sheets of the book', () => {
 
   test('what only an answer has is not sent back', () => {
     expect(Object.keys(sentSheet(answer)).sort()).toEqual([
+      'count',
       'cuts',
       'form',
       'gone',
       'grams',
       'id',
       'inside',
+      'keptIn',
       'layers',
       'lengthMm',
       'mm',

@@ -48,14 +48,30 @@ export function leftDto(left: LeftPlanned, { grams, goes }: Said): LeftDto {
   return { parts, to: 'tub', tubId: goes === 'fits' ? null : goes.slice('tub '.length) };
 }
 
-/** What becomes of all that is left over: as planned, until somebody says otherwise. */
-export function useLeftOver(planned: readonly LeftPlanned[]): {
+/** How much really went in, as a share of what was planned. */
+export function shareUsed(used: readonly { grams: number }[], planned: readonly { grams: number }[]): number {
+  const sum = (list: readonly { grams: number }[]): number => list.reduce((all, one) => all + one.grams, 0);
+  return sum(planned) > 0 ? sum(used) / sum(planned) : 1;
+}
+
+/**
+ * What becomes of all that is left over: as planned, for what really went in, until somebody says otherwise.
+ * @param share of the planned clay that went in: of less clay less is left
+ */
+export function useLeftOver(
+  planned: readonly LeftPlanned[],
+  share = 1,
+): {
   readonly said: readonly Said[];
   readonly say: (at: number, part: Partial<Said>) => void;
   readonly left: LeftDto[];
 } {
   const [own, setOwn] = useState<Readonly<Record<number, Partial<Said>>>>({});
-  const said = planned.map((left, i): Said => ({ grams: weighed(sumOf(left.parts)), goes: 'fits', ...own[i] }));
+  const said = planned.map((left, i): Said => ({
+    grams: weighed(sumOf(left.parts) * Math.min(1, share)),
+    goes: 'fits',
+    ...own[i],
+  }));
   return {
     said,
     say: (at, part) => {

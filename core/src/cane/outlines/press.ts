@@ -32,8 +32,10 @@ export interface BackTable {
   readonly points: Float64Array;
 }
 
-/** How a press is carried back: first the table, then the squeeze that came before it. */
+/** How a press is carried back: the face made as wide as it is high, the table, and what was made even before it. */
 export interface Press {
+  readonly evenX: number;
+  readonly evenY: number;
   readonly fx: number;
   readonly fy: number;
   readonly outline: Outline;
@@ -168,13 +170,13 @@ function asWeights(values: Float64Array, columns: number, rows: number): Float64
   return weights;
 }
 
-/** @param turn degrees from what lay at the right to where it ends, at the edge */
+/** @param turn from what lay at the right to where it ends, at the edge, in turns */
 function sidesOf(before: Float64Array, gauge: Float64Array, turn: number, { angles, levels }: Fineness): Sides {
   const edges = [harmonicsOf(before, angles), harmonicsOf(gauge, angles)] as const;
   const blur = blurFor(edges);
   const [from, to] = [nestedIn(edges[0], levels, blur), nestedIn(edges[1], levels, blur)];
   const turned =
-    valueAt(to.places[levels] as Float64Array, angleOf(turn / 360, angles)) -
+    valueAt(to.places[levels] as Float64Array, angleOf(turn, angles)) -
     valueAt(from.places[levels] as Float64Array, angleOf(0, angles));
   return { from, to, gauge, turned };
 }
@@ -198,28 +200,32 @@ function tableOf(sides: Sides, outline: Outline, cells: number): BackTable {
 const same = (one: Float64Array, two: Float64Array): boolean =>
   one.every((reach, k) => Math.abs(reach - (two[k] as number)) <= 1e-9 * reach);
 
+/** What makes an outline as wide as it is high, at the same area: so many times wider, and as much less high. */
+function evenly(outline: Outline): number {
+  const { width, height } = extentOf(outline);
+  return Math.sqrt(height / width);
+}
+
 /**
- * Pressing a face to another shape at equal area: an area-keeping squeeze to
- * the target's proportions first, then from each edge nested in what was
- * before to the one nested in the target. Where both are one after the squeeze, nothing else happens.
+ * Pressing a face to another shape at equal area: before and after are seen as wide as they are high, and clay goes
+ * from each edge nested in the one to that nested in the other. Where both are one then, only a squeeze is left.
  * @param shape of any size @param turn degrees from what lay at the right to where it ends
  * @throws Complaint `cane/star`
  */
 export function pressOf(before: Outline, shape: Outline, turn: number, fine = WHOLE_FACE): Press {
   const factor = Math.sqrt(areaOf(before) / areaOf(shape));
   const outline = scaled(shape, factor);
-  const [one, two] = [extentOf(before), extentOf(outline)];
-  // as wide for its height as it will be, unless the turn exchanges them
-  const aside = Math.abs(Math.sin((turn * Math.PI) / 180)) > Math.SQRT1_2;
-  const wanted = aside ? two.height / two.width : two.width / two.height;
-  const fx = Math.sqrt(wanted / (one.width / one.height));
-  const [from, to] = [reachOf(scaled(before, fx, 1 / fx)), reachOf(outline)];
+  const [one, two] = [evenly(before), evenly(outline)];
+  const even = scaled(outline, two, 1 / two);
+  const [from, to] = [reachOf(scaled(before, one, 1 / one)), reachOf(even)];
   const squeezeOnly = turn === 0 && same(from, to);
+  const radians = (turn * Math.PI) / 180;
+  const turned = Math.atan2(Math.sin(radians) / two, Math.cos(radians) * two) / (2 * Math.PI);
   let table: BackTable | undefined;
   const back = (): BackTable | null => {
     if (squeezeOnly) return null;
-    table ??= tableOf(sidesOf(from, to, turn, fine), outline, fine.cells);
+    table ??= tableOf(sidesOf(from, to, turned, fine), even, fine.cells);
     return table;
   };
-  return { fx: 1 / fx, fy: fx, outline, back };
+  return { outline, evenX: two, evenY: 1 / two, fx: 1 / one, fy: one, back };
 }

@@ -15,13 +15,13 @@ import type { CaneState, Sampler, Unspoilt } from './state.js';
 /** A face carried back through the table of a press and its squeeze; it is asked for every pixel, so without calls. */
 function throughTable(
   inner: Sampler,
-  { fx, fy }: Press,
+  { evenX, evenY, fx, fy }: Press,
   { columns, rows, left, bottom, by, points }: BackTable,
 ): Sampler {
   const row = 2 * columns;
   return (x, y) => {
-    const px = (x - left) * by;
-    const py = (y - bottom) * by;
+    const px = (x * evenX - left) * by;
+    const py = (y * evenY - bottom) * by;
     // the nearest node within; splines reach one further
     const i = Math.min(columns - 2, Math.max(1, (px + 0.5) | 0));
     const j = Math.min(rows - 2, Math.max(1, (py + 0.5) | 0));
@@ -54,8 +54,8 @@ export function throughPress(inner: Sampler, press: Press): Sampler {
   return (x, y) => {
     if (!through) {
       const table = press.back();
-      const { fx, fy } = press;
-      through = table ? throughTable(inner, press, table) : (px, py) => inner(px * fx, py * fy);
+      const [wide, high] = [press.evenX * press.fx, press.evenY * press.fy];
+      through = table ? throughTable(inner, press, table) : (px, py) => inner(px * wide, py * high);
     }
     return through(x, y);
   };

@@ -3,7 +3,7 @@ import type { ReactElement } from 'react';
 import type { BatchAnswer, DoneDto } from '#contract';
 import { ClayUsed, useClayUsed } from '../../parts/ClayUsed.js';
 import { LeftOver } from '../../parts/LeftOver.js';
-import { useLeftOver } from '../../parts/leftOver.js';
+import { shareUsed, useLeftOver } from '../../parts/leftOver.js';
 import { ReadyTaken, useReadyTaken } from '../../parts/ReadyTaken.js';
 import { WriteDown } from '../../parts/WriteDown.js';
 import { useShelf } from '../../wire/queries.js';
@@ -26,7 +26,8 @@ export function DoneForm({
   const { used, say } = useClayUsed(batch.plan.clays);
   const ready = useReadyTaken(batch.plan.ready);
   const planned = leftOfPlan(batch.plan);
-  const leftOver = useLeftOver(planned);
+  const went = [...used, ...ready.taken];
+  const leftOver = useLeftOver(planned, shareUsed(went, [...batch.plan.clays, ...batch.plan.ready]));
   const done = async (madeOn: string, note: string): Promise<void> => {
     const dto: DoneDto = {
       version: batch.version,

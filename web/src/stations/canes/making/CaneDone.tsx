@@ -8,7 +8,7 @@ import { ClayUsed, useClayUsed } from '../../../parts/ClayUsed.js';
 import { FileWord } from '../../../parts/FileWord.js';
 import { keepPhotograph } from '../../../parts/openPhotograph.js';
 import { LeftOver } from '../../../parts/LeftOver.js';
-import { useLeftOver } from '../../../parts/leftOver.js';
+import { shareUsed, useLeftOver } from '../../../parts/leftOver.js';
 import { CountValue, LengthValue } from '../../../parts/Value.js';
 import { Warning } from '../../../parts/Warning.js';
 import { WriteDown } from '../../../parts/WriteDown.js';
@@ -46,10 +46,11 @@ function useDone({ cane, plan, worked, materials, onDone }: CaneDoneProps) {
   const refusal = useRefusal(path);
   const taken = takenOf(plan, there).filter((t) => t.lengthMm > 0);
   const planned = useMemo(() => leftOfCane(plan, materials), [plan, materials]);
-  const leftOver = useLeftOver(planned);
   const [kept, setKept] = useState<Kept>('slices');
   const { perClay } = gramsOf(volumesToRoll(plan, there), materials);
-  const { used, say } = useClayUsed([...perClay].map(([clayId, grams]) => ({ clayId, grams })));
+  const clays = [...perClay].map(([clayId, grams]) => ({ clayId, grams }));
+  const { used, say } = useClayUsed(clays);
+  const leftOver = useLeftOver(planned, shareUsed(used, clays));
   const write = async (madeOn: string, note: string): Promise<void> => {
     const answer = await change<{ entryId: string }>('POST', path, {
       version: cane.version,
