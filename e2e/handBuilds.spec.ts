@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, test } from './sledge.js';
+import { expect, test, still } from './sledge.js';
 
 /** The row of steps, and the hands that work on it. */
 function benchOf(page: Page) {
@@ -52,7 +52,10 @@ async function benchLengths(page: Page): Promise<{ readonly title: string; reado
   const seen: { title: string; text: string }[] = [];
   const heading = page.getByRole('main').getByRole('heading').first();
   await expect(page.getByRole('button', { name: 'One back' })).toBeVisible();
+  // lengths come with the plan
+  await expect(page.getByRole('main')).toContainText(/\d mm/);
   for (let i = 0; i < 60; i++) {
+    await still(page);
     const title = (await heading.textContent()) ?? '';
     const text = (await page.getByRole('main').textContent()) ?? '';
     seen.push({ title, text });
@@ -251,7 +254,9 @@ test('a savoy leaf after a drawing: a fan plug for its rib, bands, one spot draw
     const done = await benchLengths(page);
     const titles = done.map((d) => d.title);
     expect(titles.filter((t) => t.endsWith(': begin'))).toHaveLength(2);
-    const spot = done.find((d) => d.text.includes('drawn to 5 mm across'))?.text ?? '';
+    const said = done.map((d) => d.text);
+    expect(said.join('\n')).toContain('drawn to 5 mm across');
+    const spot = said.find((text) => text.includes('drawn to 5 mm across')) ?? '';
     for (const { across } of SPOTS) expect(spot).toContain(`drawn to ${across} mm across`);
     const laid = done.filter((d) => d.text.includes('Lay it against what stands.'));
     expect(laid).toHaveLength(5);

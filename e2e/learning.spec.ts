@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { edit, expect, saved, test } from './sledge.js';
+import { edit, expect, saved, test, still } from './sledge.js';
 
 const chips = (page: Page) => page.getByRole('region', { name: 'Chips you made' });
 const open = async (page: Page, name: string): Promise<void> => {
@@ -98,6 +98,8 @@ test('what the chips taught, in plain words: strengths, a contradiction, the nex
   expect(Number(taught)).toBeLessThan(Number(stated) / 4);
 
   await expect(page.getByText('Sledge predicts with what was learned')).toBeVisible();
+  // the chip follows what is said of it
+  await still(page);
   const learned = await ring.evaluate((chip) => getComputedStyle(chip).backgroundColor);
   await page.keyboard.press('s');
   await expect(page.getByText('Sledge predicts with the defaults')).toBeVisible();

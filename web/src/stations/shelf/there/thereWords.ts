@@ -43,10 +43,11 @@ export function coverWords({ form, widthMm, mm, count }: Sized, units: UnitSyste
   const { square, core, bead } = coveredBy(count, (Math.PI / 4) * widthMm ** 2, mm);
   const sheet = `Side by side they fill ${showSize(square, square, units)}`;
   if (core === null || bead === null) return `${sheet}.`;
-  return `${sheet}; or they cover a core of ${showLength(core, units)} to a bead of ${showLength(bead, units)}, a tenth for the overlap.`;
+  const [inside, whole] = [showLength(core, units), showLength(bead, units)];
+  return `${sheet}; or they cover a core of ${inside} to a bead of ${whole}, a tenth for the overlap.`;
 }
 
-/** px that a thing is drawn at, by the side that is seen: a sheet from above, a cane from the side, slices in a row. */
+/** px that a thing is drawn at: a sheet from above, a cane from the side, slices in a row. */
 export interface Drawn {
   readonly shape: 'round' | 'flat' | 'row';
   readonly width: number;
