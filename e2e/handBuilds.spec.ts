@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, test, still } from './sledge.js';
+import { drawn, expect, still, test } from './sledge.js';
 
 /** The row of steps, and the hands that work on it. */
 function benchOf(page: Page) {
@@ -18,9 +18,11 @@ function benchOf(page: Page) {
     fill: async (label: string, value: string): Promise<void> => {
       await page.getByLabel(label, { exact: true }).fill(value);
       await page.keyboard.press('Enter');
+      await drawn(page);
     },
     pick: async (label: string, text: string): Promise<void> => {
       await page.getByLabel(label, { exact: true }).selectOption({ label: text });
+      await drawn(page);
     },
     /** Takes out the chosen step until so many are left. */
     leave: async (count: number): Promise<void> => {

@@ -128,11 +128,25 @@ export async function still(page: Page): Promise<void> {
   );
 }
 
+/** Waits until what was done has been drawn: no hand types the next value within a frame. */
+export const drawn = (page: Page): Promise<void> =>
+  page.evaluate(
+    () =>
+      new Promise<void>((resolve) => {
+        requestAnimationFrame(() => {
+          requestAnimationFrame(() => {
+            resolve();
+          });
+        });
+      }),
+  );
+
 /** Types over a value that is edited where it stands. */
 export async function edit(page: Page, label: string, text: string, nth = 0): Promise<void> {
   const field = page.getByLabel(label, { exact: true }).nth(nth);
   await field.fill(text);
   await field.press('Enter');
+  await drawn(page);
 }
 
 /** Goes to a station with its key. */
