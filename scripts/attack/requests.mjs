@@ -7,6 +7,15 @@ import * as contract from '../../dist/contract/src/index.js';
 import { chanceOf } from './chance.mjs';
 import { ask, up } from './sledge.mjs';
 
+/** What every entry of the diary comes with. */
+const entry = () => ({ entryId: crypto.randomUUID(), madeOn: '2026-11-01', note: '' });
+
+/** Of a thing that lies there only what a person says of it. */
+const plainThing = ({ id, name, note, form, widthMm, lengthMm, mm, layers, grams, count, keptIn }) => ({
+  ...{ id, name, note, form, widthMm, lengthMm, mm, layers, grams, count, keptIn },
+  ...{ cuts: [], gone: false },
+});
+
 /** Every address that takes a body, with its class and a thing of the garden to begin with. */
 const WRITES = [
   ['PUT', '/api/lines/:id', 'LineDto', (g) => g.shelf.lines],
@@ -52,6 +61,9 @@ const WRITES = [
         slices: 20,
         pictureId: g.pictures[0],
         used: [],
+        kept: { id: crypto.randomUUID(), name: 'Kept', form: 'cane', keptIn: '' },
+        ready: g.stock.tubs.slice(0, 1).map(({ id, grams }) => ({ of: { kind: 'scrap', id }, grams: grams / 2 })),
+        trims: [],
       })),
   ],
   ['PUT', '/api/batches/:id', 'BatchDto', (g) => g.batches],
@@ -67,9 +79,30 @@ const WRITES = [
         madeOn: '2026-11-01',
         note: '',
         used: b.plan.clays.map(({ clayId, grams }) => ({ clayId, grams })),
+        taken: g.stock.things.slice(0, 1).map(({ id, grams }) => ({ of: { kind: 'made', id }, grams: grams / 3 })),
+        left: b.plan.left.map(({ parts }) => ({ parts, to: 'tub', tubId: g.stock.tubs[0]?.id ?? null })),
       })),
   ],
-  ['PUT', '/api/sheets/:id', 'SheetDto', (g) => g.sheets],
+  ['PUT', '/api/sheets/:id', 'MadeDto', (g) => g.sheets],
+  [
+    'POST',
+    '/api/made/:id/noted',
+    'NotedDto',
+    (g) =>
+      g.sheets.map((s) => {
+        const id = crypto.randomUUID();
+        return { id, thing: { ...plainThing(s), id, version: 0 }, of: s.of, ...entry() };
+      }),
+  ],
+  ['POST', '/api/made/:id/away', 'AwayDto', (g) => g.sheets.map((s) => ({ ...s, ...entry(), to: 'tub' }))],
+  [
+    'POST',
+    '/api/made/:id/sliced',
+    'SlicedDto',
+    (g) => g.sheets.map((s) => ({ ...s, ...entry(), slicesId: crypto.randomUUID(), count: 2, mm: 1, keptIn: '' })),
+  ],
+  ['PUT', '/api/tubs/:id', 'TubDto', (g) => g.stock.tubs],
+  ['POST', '/api/tubs/:id/emptied', 'EmptiedDto', (g) => g.stock.tubs.map((t) => ({ ...t, ...entry() }))],
   [
     'POST',
     '/api/sheets/:id/rolled',
@@ -191,6 +224,8 @@ const READS = [
   'canes',
   'batches',
   'sheets',
+  'stock',
+  'shopping',
   'conditioned',
   'diary',
   'palettes',
@@ -236,6 +271,7 @@ async function garden(url) {
     canes: await each('canes', await get('canes')),
     batches: await each('batches', await get('batches')),
     sheets: await get('sheets'),
+    stock: await get('stock'),
     entries: await each('diary', (await get('diary')).entries),
     palettes: await each('palettes', await get('palettes')),
     pictures: (await get('palettes')).map((p) => p.pictureId),
@@ -386,6 +422,8 @@ async function unopened(url) {
   await check('/api/shelf');
   await check('/api/machines');
   await check('/api/sheets');
+  await check('/api/stock');
+  await check('/api/shopping');
   await check('/api/learning');
   await check('/api/conditioned');
   await check('/api/exchange/mixes');
