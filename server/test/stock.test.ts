@@ -413,6 +413,30 @@ describe('refused, and nothing is lost', () => {
   });
 });
 
+test('what is taken of one thing in two ways counts once each, and no thing takes the place of another', async () => {
+  const { clays, cane } = await garden();
+  const chalk = clays[0] as ClayDto;
+  const plug = noted('Plug', 30, { form: 'plug', widthMm: 20, lengthMm: 60, mm: 20 });
+  await note(plug, ofClay(chalk.id));
+  const done = (more: object): ReturnType<typeof api.ask<Problem>> =>
+    api.ask('POST', `/api/canes/${cane.id}/done`, {
+      ...{ version: cane.version, entryId: randomUUID(), madeOn: DAY, note: '', diameterMm: 12, lengthMm: 80 },
+      ...{ slices: 20, trims: [], used: [] },
+      ...more,
+    });
+  // 20 of 60 mm are 10 g; 4 g more by weight: 16 g are left, and 14 g went in
+  const ready = [{ of: { kind: 'made', id: plug.id }, grams: 4 }];
+  const taken = [{ sheetId: plug.id, lengthMm: 20 }];
+  expect((await done({ taken, ready })).status).toBe(200);
+  const now = await stock();
+  expect(now.things.find((t) => t.id === plug.id)?.grams).toBeCloseTo(16, 9);
+  expect([now.balance.inPieces, now.balance.unsaid]).toEqual([expect.closeTo(14, 9), expect.closeTo(0, 9)]);
+  const kept = { id: plug.id, name: 'Another', form: 'cane', keptIn: '' };
+  const refused = await done({ taken, kept });
+  expect([refused.status, refused.body.detail]).toEqual([422, 'This lies there already, under the same id.']);
+  expect((await stock()).things).toEqual(now.things);
+});
+
 test('slices are cut off a cane: as long a piece of it, and what is left stays a cane', async () => {
   const { cane } = await garden();
   const of = { kind: 'cane', id: cane.revisionId };

@@ -35,8 +35,8 @@ export class BatchesService {
     const open = (await this.store.cards()).filter((card) => !card.done);
     const plans: OpenPlan[] = [];
     for (const { id, name } of open) {
-      const { plan } = await this.planning.plan(await this.store.pieces(id));
-      plans.push({ id, name, clays: plan.clays.map(({ clayId, grams }) => ({ clayId, grams })) });
+      const { clays } = await this.planning.amounts(await this.store.pieces(id));
+      plans.push({ id, name, clays: clays.map(({ clayId, grams }) => ({ clayId, grams })) });
     }
     return plans;
   }

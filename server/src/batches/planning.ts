@@ -60,6 +60,12 @@ export class Planning {
     return { plan, orders, answer: this.answer(plan, orders, plain(steps), measuring, book) };
   }
 
+  /** Only what it takes, without steps and words. */
+  async amounts(pieces: readonly PieceDto[]): Promise<BatchPlan> {
+    const { orders, ...input } = await this.inputOf(pieces);
+    return planBatch({ ...input, pieces: orders });
+  }
+
   /** The most pieces of one kind that the shelf and what lies there give, the others as they are. */
   async most(pieces: readonly PieceDto[], pieceId: string): Promise<MostPiecesAnswer> {
     const { orders, ...input } = await this.inputOf(pieces);

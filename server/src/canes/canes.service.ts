@@ -204,7 +204,7 @@ export class CanesService {
       });
       const account = this.accounts.open(draft, dto.entryId);
       await account.offShelf(dto.used);
-      await takeSheets(draft, account, dto.taken ?? []);
+      await takeSheets(account, dto.taken ?? []);
       await account.take(dto.ready ?? [], 'ready');
       await account.putAway(dto.left ?? [], 'left');
       await this.writeMixes(draft, dto.entryId, idsOf('mix', all), volumes);

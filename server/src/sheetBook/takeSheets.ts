@@ -1,7 +1,6 @@
 import { inBoth, showLong } from '#core/units';
 import type { CaneTakenDto } from '#contract';
 import { refused } from '../access/problem.js';
-import type { Draft } from '../db/draft.js';
 import type { Account } from '../stock/account.js';
 
 /** mm of a plug that nobody keeps, and that hands do not miss. */
@@ -12,9 +11,9 @@ const [SCRAP, HAIR] = [1, 0.5];
  * stays there with its weight, of next to nothing it is noted as used up.
  * @throws ProblemException where one is not there, or is too short
  */
-export async function takeSheets(draft: Draft, account: Account, taken: readonly CaneTakenDto[]): Promise<void> {
+export async function takeSheets(account: Account, taken: readonly CaneTakenDto[]): Promise<void> {
   for (const [i, { sheetId, lengthMm }] of taken.entries()) {
-    const sheet = await draft.find('sheet', sheetId);
+    const sheet = await account.thing(sheetId);
     if (!sheet || sheet.gone)
       throw refused(
         `${sheet?.name ?? 'What the cane was begun with'} is used up: it does not lie in the sheet book any more.`,
@@ -30,7 +29,6 @@ export async function takeSheets(draft: Draft, account: Account, taken: readonly
     const gone = left < SCRAP;
     const grams = gone ? sheet.grams : (sheet.grams * left) / sheet[side];
     const rest = gone ? {} : { [side]: left, grams };
-    await draft.put('sheet', { ...sheet, ...rest, gone, version: draft.version });
-    await account.takenOf(sheet, gone ? grams : sheet.grams - grams);
+    await account.takenOf({ ...sheet, ...rest, gone }, gone ? grams : sheet.grams - grams);
   }
 }

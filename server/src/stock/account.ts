@@ -75,8 +75,13 @@ export class Account {
     }
   }
 
+  /** A thing as it is by now in this entry: what was taken of it before counts. */
+  async thing(id: string): Promise<Row<'sheet'> | undefined> {
+    return this.things.get(id) ?? (await this.of.draft.find('sheet', id));
+  }
+
   async takeMade(id: string, grams: Grams, at: string): Promise<void> {
-    const thing = this.things.get(id) ?? (await this.of.draft.find('sheet', id));
+    const thing = await this.thing(id);
     if (!thing || thing.gone)
       throw refused(`${thing?.name ?? 'What was taken'} is used up: it does not lie there any more.`, at);
     const taken = this.enough(thing.name, thing.grams, grams, at);
@@ -85,10 +90,11 @@ export class Account {
     await this.flow('fromMade', taken, { madeId: id });
   }
 
-  /** A part of a thing whose row the caller writes. */
-  async takenOf(thing: Row<'sheet'>, grams: Grams): Promise<void> {
+  /** A part of a thing that was measured and not weighed. @param after what is left of it */
+  async takenOf(after: Row<'sheet'>, grams: Grams): Promise<void> {
+    this.things.set(after.id, after);
     this.rest += grams;
-    await this.flow('fromMade', grams, { madeId: thing.id });
+    await this.flow('fromMade', grams, { madeId: after.id });
   }
 
   private enough(name: string, there: Grams, grams: Grams, at: string): Grams {
@@ -190,8 +196,9 @@ export class Account {
     await this.made(row);
   }
 
-  /** A thing that lies there now. */
+  /** A thing that lies there now. @throws ProblemException where another one has its id */
   async made(row: Row<'sheet'>): Promise<void> {
+    if (await this.of.draft.find('sheet', row.id)) throw refused('This lies there already, under the same id.');
     await this.of.draft.put('sheet', row);
     await this.out('made', row.grams, { madeId: row.id });
   }
