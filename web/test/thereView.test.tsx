@@ -48,7 +48,13 @@ const there = (
   stock: StockAnswer = STOCK,
   units: 'metric' | 'imperial' = 'metric',
 ): ShownStation =>
-  shownAt(address, '/shelf/there/:thingId?', <There />, [...pickable('chalk'), [['/api/stock'], stock]], units);
+  shownAt(
+    address,
+    '/shelf/there/:thingId?',
+    <There />,
+    [...pickable('chalk', 'aubergine'), [['/api/stock'], stock]],
+    units,
+  );
 
 describe('what lies there', () => {
   test.each(['metric', 'imperial'] as const)(
@@ -142,6 +148,21 @@ describe('what lies there', () => {
     });
     expect(body.of).toEqual(ofClay(clayId('Chalk')));
   });
+});
+
+test('what is had weighs what its own line weighs, until it was weighed', async () => {
+  const page = there();
+  await page.user.keyboard('n');
+  await page.user.type(page.getByRole('combobox', { name: 'What it is made of' }), 'aubergine{Enter}');
+  await page.user.selectOptions(await page.findByLabelText('What kind of thing it is'), 'a sheet');
+  await typeInto(page, 'How wide it is', '100 mm');
+  await typeInto(page, 'How long it is', '150 mm');
+  const weight = (): string => (page.getByLabelText('What it weighs') as HTMLInputElement).value;
+  // 100 × 150 × 1.5 mm at 1.95 g/cm³
+  expect(weight()).toBe('43.9 g');
+  await typeInto(page, 'What it weighs', '40 g');
+  await typeInto(page, 'How wide it is', '110 mm');
+  expect(weight()).toBe('40 g');
 });
 
 describe('in words and figures', () => {

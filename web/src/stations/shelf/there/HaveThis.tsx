@@ -8,36 +8,48 @@ import { ThicknessValue } from '../../../parts/Thickness.js';
 import { LengthValue, MassValue, TextValue } from '../../../parts/Value.js';
 import { Warning } from '../../../parts/Warning.js';
 import { Action, Caption, Word } from '../../../theme/pieces.js';
+import { useShelf } from '../../../wire/queries.js';
 import { change, useRefusal } from '../../../wire/save.js';
-import { HAVE_FORMS, gramsOfSize, haveThing, notedDto, type Have, type HaveForm } from './haveThis.js';
+import { HAVE_FORMS, densityOf, gramsOfSize, haveThing, notedDto, type Have, type HaveForm } from './haveThis.js';
 
 const FORMS = HAVE_FORMS.map((value) => ({ value, text: `a ${value}` }));
-const FIRST: Have = { form: 'lump', name: '', grams: 20, widthMm: 60, lengthMm: 100, mm: 1.5, keptIn: '' };
+/** g of a lump before it is weighed. */
+const USUAL_LUMP = 20;
+const FIRST: Omit<Have, 'grams'> = { form: 'lump', name: '', widthMm: 60, lengthMm: 100, mm: 1.5, keptIn: '' };
 
 interface HaveThisProps {
   readonly onSaved: (id: string) => void;
   readonly onCancel: () => void;
 }
 
-/** What is typed in, and the way to write it down. */
+/** What is typed in, and the way to write it down. It weighs what its size says, until it was weighed. */
 function useHave(onSaved: (id: string) => void) {
+  const shelf = useShelf();
   const [picked, setPicked] = useState<Picked<TakenBy<'noted'>> | null>(null);
-  const [have, setHave] = useState<Have>(FIRST);
+  const [density, setDensity] = useState(ASSUMED_DENSITY);
+  const [typed, setTyped] = useState(FIRST);
+  const [weighed, setWeighed] = useState<number | null>(null);
   const [path, setPath] = useState('/api/made');
   const refusal = useRefusal(path);
-  const set = (part: Partial<Have>): void => {
-    const next = { ...have, ...part };
-    setHave('grams' in part ? next : { ...next, grams: gramsOfSize(next, ASSUMED_DENSITY) ?? next.grams });
+  const have: Have = { ...typed, grams: weighed ?? gramsOfSize(typed, density) ?? USUAL_LUMP };
+  const set = ({ grams, ...part }: Partial<Have>): void => {
+    if (grams !== undefined) setWeighed(grams);
+    setTyped({ ...typed, ...part });
+  };
+  const pick = async (next: Picked<TakenBy<'noted'>>): Promise<void> => {
+    setPicked(next);
+    set({ name: next.name });
+    setDensity(await densityOf(next.of, shelf.data));
   };
   const write = async (): Promise<void> => {
     if (!picked) return;
-    const thing = haveThing(have, ASSUMED_DENSITY);
+    const thing = haveThing(have, density);
     const to = `/api/made/${thing.id}/noted`;
     setPath(to);
     const answer = await change<MadeAnswer>('POST', to, notedDto(thing, picked.of));
     if (answer) onSaved(answer.id);
   };
-  return { picked, setPicked, have, set, refusal, write };
+  return { picked, pick, have, set, refusal, write };
 }
 type Having = ReturnType<typeof useHave>;
 
@@ -80,7 +92,7 @@ function Sizes({ have, set }: Pick<Having, 'have' | 'set'>): ReactElement | null
 }
 
 /** Which clay, mix, blend or cane it is of. */
-function OfWhat({ picked, setPicked, set }: Pick<Having, 'picked' | 'setPicked' | 'set'>): ReactElement {
+function OfWhat({ picked, pick }: Pick<Having, 'picked' | 'pick'>): ReactElement {
   const [picking, setPicking] = useState(true);
   if (!picking)
     return (
@@ -102,8 +114,7 @@ function OfWhat({ picked, setPicked, set }: Pick<Having, 'picked' | 'setPicked' 
       label="What it is made of"
       onPick={(next) => {
         setPicking(false);
-        setPicked(next);
-        set({ name: next.name });
+        void pick(next);
       }}
       onCancel={() => {
         setPicking(false);
@@ -145,7 +156,7 @@ function Measured({ have, set, refusal, write }: Having): ReactElement {
           value={have.name}
           refusal={refusal?.sentenceFor('thing.name')}
           onChange={(name) => {
-            set({ name, grams: have.grams });
+            set({ name });
           }}
         />
         , kept in{' '}
@@ -154,7 +165,7 @@ function Measured({ have, set, refusal, write }: Having): ReactElement {
           placeholder="where?"
           value={have.keptIn}
           onChange={(keptIn) => {
-            set({ keptIn, grams: have.grams });
+            set({ keptIn });
           }}
         />
       </Box>

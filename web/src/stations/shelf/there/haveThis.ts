@@ -1,6 +1,11 @@
+import { ASSUMED_DENSITY } from '#core/clay';
+import { isMixable } from '#core/material';
+import { flatOf } from '#core/mix';
 import { ballOf } from '#core/stock';
-import type { MadeDto, NotedDto, TakenBy } from '#contract';
+import type { MadeDto, NotedDto, ShelfAnswer, TakenBy } from '#contract';
+import { bookOf } from '../../../state/book.js';
 import { today } from '../../../state/today.js';
+import { recipesOf } from '../../../wire/revisions.js';
 
 export const HAVE_FORMS = ['lump', 'sheet', 'cane'] as const;
 export type HaveForm = (typeof HAVE_FORMS)[number];
@@ -20,7 +25,7 @@ export interface Have {
 const CUBE = 1000;
 
 /** Grams that follow from what was measured; null where they have to be weighed. */
-export function gramsOfSize({ form, widthMm, lengthMm, mm }: Have, density: number): number | null {
+export function gramsOfSize({ form, widthMm, lengthMm, mm }: Omit<Have, 'grams'>, density: number): number | null {
   if (form === 'sheet') return (widthMm * lengthMm * mm * density) / CUBE;
   if (form === 'cane') return ((Math.PI / 4) * widthMm ** 2 * lengthMm * density) / CUBE;
   return null;
@@ -48,6 +53,12 @@ export function haveThing(have: Have, density: number): MadeDto {
     gone: false,
     keptIn,
   };
+}
+
+/** Of a clay or a mix as its lines say it; of a fade or a cane as it is assumed. @throws Refused, NoAnswer */
+export async function densityOf(of: TakenBy<'noted'>, shelf: ShelfAnswer | undefined): Promise<number> {
+  if (!shelf || !isMixable(of)) return ASSUMED_DENSITY;
+  return flatOf(of, bookOf(shelf, await recipesOf(of))).density;
 }
 
 export const notedDto = (thing: MadeDto, of: TakenBy<'noted'>): NotedDto => ({
