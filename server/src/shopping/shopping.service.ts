@@ -9,7 +9,6 @@ import { Board } from '../mixes/board.js';
 import { Studio } from '../mixes/studio.js';
 import { SheetsStore } from '../sheets/sheets.store.js';
 import { StockLooks } from '../stock/looks.js';
-import { StockStore } from '../stock/stock.store.js';
 
 /** What is further off stands in for nothing. */
 const MOST_APART = 12;
@@ -23,7 +22,6 @@ export class ShoppingService {
     @Inject(BatchesService) private readonly batches: BatchesService,
     @Inject(Studio) private readonly studio: Studio,
     @Inject(Board) private readonly board: Board,
-    @Inject(StockStore) private readonly stock: StockStore,
     @Inject(StockLooks) private readonly looks: StockLooks,
     @Inject(SheetsStore) private readonly sheets: SheetsStore,
   ) {}
@@ -76,18 +74,13 @@ export class ShoppingService {
 
   /** Tubs with something in them, in the colour that mixing them through gives. */
   private async tubs(): Promise<(StandIn & { readonly lab: Lab })[]> {
-    const all = (await this.stock.tubs()).map(({ id }) => ({ kind: 'scrap' as const, id }));
-    const { book } = await this.looks.book(all);
-    const full = await this.looks.tubsOf(all.map((t) => t.id));
-    return all.flatMap(({ id }) => {
-      const tub = full.get(id);
-      if (!tub || tub.parts.length === 0) return [];
+    const { tubs, book } = await this.looks.allTubs();
+    return tubs.flatMap(({ row: { id, name }, grams, clays }) => {
+      if (clays.length === 0) return [];
       const known = lookUp({ kind: 'scrap', id }, book, { stage: 'baked', pigments: this.studio.pigments });
       const [lab] = known.labs;
       if (!lab) return [];
-      return [
-        { kind: 'tub' as const, id, name: tub.name, hex: hexOf(xyzOfLab(lab)), deltaE: 0, grams: tub.grams, lab },
-      ];
+      return [{ kind: 'tub' as const, id, name, hex: hexOf(xyzOfLab(lab)), deltaE: 0, grams, lab }];
     });
   }
 }

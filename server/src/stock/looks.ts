@@ -18,6 +18,20 @@ export interface StockBook {
   readonly there: ReadonlyMap<MaterialKey, number>;
 }
 
+/** A tub, and what is in it by volume. */
+export interface FullTub {
+  readonly row: Row<'tub'>;
+  readonly name: string;
+  readonly grams: number;
+  readonly clays: readonly Row<'tubContent'>[];
+  readonly parts: readonly { readonly of: Material; readonly volume: number }[];
+}
+interface AllTubs {
+  readonly tubs: readonly FullTub[];
+  readonly byId: ReadonlyMap<string, FullTub>;
+  readonly book: MaterialBook;
+}
+
 const USUAL_DENSITY = 1.9;
 
 /** What materials are called, look like, weigh and hold, for everything that lies there. */
@@ -40,7 +54,8 @@ export class StockLooks {
   async book(materials: readonly Material[]): Promise<StockBook> {
     const things = new Map((await this.store.madeOf(idsOf('made', materials))).map((row) => [row.id, row]));
     const inside = [...things.values()].map((row): Material => materialOf('sheet', row));
-    const tubs = await this.tubsOf(idsOf('scrap', materials));
+    const scrap = idsOf('scrap', materials);
+    const tubs = scrap.length > 0 ? (await this.allTubs()).byId : new Map<string, FullTub>();
     const blends = new Map<string, BlendInBook>();
     for (const id of idsOf('blend', [...materials, ...inside])) {
       const blend = await this.blend(id);
@@ -48,7 +63,7 @@ export class StockLooks {
     }
     const there = new Map<MaterialKey, number>();
     for (const { id, gone, grams } of things.values()) there.set(keyOf({ kind: 'made', id }), gone ? 0 : grams);
-    for (const [id, { grams }] of tubs) there.set(keyOf({ kind: 'scrap', id }), grams);
+    for (const id of scrap) there.set(keyOf({ kind: 'scrap', id }), tubs.get(id)?.grams ?? 0);
     const book: MaterialBook = {
       ...this.studio.asBook(),
       blend: (id) => blends.get(id),
@@ -61,21 +76,16 @@ export class StockLooks {
     return { book, there };
   }
 
-  /** Tubs as what is in them, mixed through. */
-  async tubsOf(
-    ids: readonly string[],
-  ): Promise<ReadonlyMap<string, { name: string; grams: number; parts: { of: Material; volume: number }[] }>> {
-    if (ids.length === 0) return new Map();
-    const [tubs, contents] = [await this.store.tubs(), await this.store.contents()];
-    return new Map(
-      tubs
-        .filter((tub) => ids.includes(tub.id))
-        .map(({ id, name }) => {
-          const own = contents.filter((row) => row.tubId === id);
-          const parts = own.map(({ clayId, grams }) => ({ of: ofClay(clayId), volume: grams / this.density(clayId) }));
-          return [id, { name, parts, grams: own.reduce((sum, row) => sum + row.grams, 0) }];
-        }),
-    );
+  /** Every tub with its contents, most first, and a book that holds them mixed through. */
+  async allTubs(): Promise<AllTubs> {
+    const [rows, contents] = [await this.store.tubs(), await this.store.contents()];
+    const tubs = rows.map((row): FullTub => {
+      const clays = contents.filter((c) => c.tubId === row.id).sort((a, b) => b.grams - a.grams);
+      const parts = clays.map(({ clayId, grams }) => ({ of: ofClay(clayId), volume: grams / this.density(clayId) }));
+      return { row, clays, parts, name: row.name, grams: clays.reduce((sum, c) => sum + c.grams, 0) };
+    });
+    const byId = new Map(tubs.map((tub) => [tub.row.id, tub]));
+    return { tubs, byId, book: { ...this.studio.asBook(), composed: ({ id }) => byId.get(id) } };
   }
 
   private density(clayId: string): number {

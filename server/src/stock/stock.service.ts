@@ -52,7 +52,8 @@ export class StockService {
       ...(await this.canes.countedOn()).map((c) => ({ ...c, kind: 'cane' as const })),
     ];
     const things = (await this.answers.all(rows)).map((thing) => reserved(thing, counting));
-    return { things, tubs: await this.tubs(), balance: await this.balance(rows) };
+    const tubs = await this.tubs();
+    return { things, tubs, balance: await this.balance(rows, tubs) };
   }
 
   /** Something that lies there already, without a plan: it counts as brought in. */
@@ -210,12 +211,10 @@ export class StockService {
   }
 
   private async tubs(): Promise<TubAnswer[]> {
-    const [rows, contents] = [await this.store.tubs(), await this.store.contents()];
-    const { book } = await this.looks.book(rows.map(({ id }) => ({ kind: 'scrap', id })));
-    return rows.map((row) => {
-      const own = contents.filter((c) => c.tubId === row.id).sort((a, b) => b.grams - a.grams);
+    const { tubs, book } = await this.looks.allTubs();
+    return tubs.map(({ row, grams, clays }) => {
       const hexOf = (stage: 'raw' | 'baked'): string | null =>
-        own.length === 0
+        clays.length === 0
           ? null
           : (lookUp({ kind: 'scrap', id: row.id }, book, { stage, pigments: this.studio.pigments }).hexes[0] ?? null);
       return {
@@ -224,23 +223,23 @@ export class StockService {
         version: row.version,
         name: row.name,
         keptIn: row.keptIn,
-        grams: own.reduce((sum, c) => sum + c.grams, 0),
+        grams,
         hex: hexOf('baked'),
         rawHex: hexOf('raw'),
-        clays: own.map(({ clayId, grams }) => ({ clayId, grams, name: this.studio.called(ofClay(clayId)) })),
+        clays: clays.map((c) => ({ clayId: c.clayId, grams: c.grams, name: this.studio.called(ofClay(c.clayId)) })),
       };
     });
   }
 
-  private async balance(things: readonly Row<'sheet'>[]): Promise<BalanceAnswer> {
-    const [blocks, sums, contents] = [await this.store.blocks(), await this.store.sums(), await this.store.contents()];
+  private async balance(things: readonly Row<'sheet'>[], tubs: readonly TubAnswer[]): Promise<BalanceAnswer> {
+    const [blocks, sums] = [await this.store.blocks(), await this.store.sums()];
     const sum = (kind: Row<'flow'>['kind']): number => sums.get(kind) ?? 0;
     const known = {
       bought: blocks.bought,
       found: sum('noted') + sum('found'),
       onShelf: blocks.left,
       lyingThere: things.reduce((all, t) => all + t.grams, 0),
-      inTubs: contents.reduce((all, c) => all + c.grams, 0),
+      inTubs: tubs.reduce((all, t) => all + t.grams, 0),
       inPieces: sum('pieces'),
       thrown: sum('thrown'),
       lost: sum('lost'),
