@@ -5,26 +5,22 @@ import {
   againstShelf,
   bakeLoads,
   benchSteps,
-  cutterArea,
-  cutterBox,
-  cuttingLayout,
   demandOf,
   lotsOf,
-  mostOn,
   planBatch,
   takeFrom,
   toCut,
-  type Cutter,
   type PieceOrder,
 } from '#core/batch';
+import { cutterArea, cutterBox, cuttingLayout, mostOn, type Cutter, cutterOfSize } from '#core/cutter';
 import type { Block } from '#core/clay';
 import { pigmentsWith } from '#core/mix';
 import { studio, type Studio } from './arbitraries.js';
 
 const side = fc.double({ min: 2, max: 60, noNaN: true });
 const cutter: fc.Arbitrary<Cutter> = fc.oneof(
-  side.map((diameter): Cutter => ({ shape: 'round', diameter })),
-  fc.tuple(side, side).map(([width, height]): Cutter => ({ shape: 'rectangle', width, height })),
+  side.map((diameter) => cutterOfSize(diameter, null)),
+  fc.tuple(side, side).map(([width, height]) => cutterOfSize(width, height)),
 );
 const limits = fc.record({
   width: fc.double({ min: 70, max: 200, noNaN: true }),
@@ -51,7 +47,7 @@ const layer = (clay: string, mm = 1.5) => ({
 const piece = (id: string, more: Partial<PieceOrder> = {}): PieceOrder => ({
   id,
   name: id,
-  cutter: { shape: 'round', diameter: 18 },
+  cutter: cutterOfSize(18, null),
   count: 10,
   spare: 1,
   bridgeMm: 2,
@@ -81,7 +77,7 @@ describe('cutting layout', () => {
           expect(y + h / 2).toBeLessThanOrEqual(length - l.bridge + 1e-6);
           for (let k = 0; k < i; k++) {
             const [dx, dy] = [Math.abs(x - (centres[2 * k] ?? 0)), Math.abs(y - (centres[2 * k + 1] ?? 0))];
-            apart = Math.min(apart, c.shape === 'round' ? Math.hypot(dx, dy) - c.diameter : Math.max(dx - w, dy - h));
+            apart = Math.min(apart, c.shape === 'round' ? Math.hypot(dx, dy) - c.width : Math.max(dx - w, dy - h));
           }
         }
         expect(apart).toBeGreaterThanOrEqual(l.bridge - 1e-6);
@@ -91,32 +87,29 @@ describe('cutting layout', () => {
   });
 
   test('the better of rows and gaps: many rounds go into the gaps', () => {
-    const many = cuttingLayout({ shape: 'round', diameter: 18 }, 60, { width: 140, length: 300, bridge: 1 });
+    const many = cuttingLayout(cutterOfSize(18, null), 60, { width: 140, length: 300, bridge: 1 });
     expect(many.pattern).toBe('hexagonal');
-    const few = cuttingLayout({ shape: 'round', diameter: 18 }, 2, { width: 140, length: 300, bridge: 1 });
+    const few = cuttingLayout(cutterOfSize(18, null), 2, { width: 140, length: 300, bridge: 1 });
     expect([few.pattern, few.perSheet]).toEqual(['rows', 2]);
   });
 
   test('fourteen rounds of 35 mm find room on one sheet of 110 × 200 mm, in rows along it', () => {
-    const layout = cuttingLayout({ shape: 'round', diameter: 35 }, 14, { width: 110, length: 200, bridge: 2 });
+    const layout = cuttingLayout(cutterOfSize(35, null), 14, { width: 110, length: 200, bridge: 2 });
     expect([layout.sheets, layout.perSheet]).toEqual([1, 14]);
-    expect(mostOn({ shape: 'round', diameter: 35 }, { width: 110, length: 200, bridge: 2 })).toBe(14);
+    expect(mostOn(cutterOfSize(35, null), { width: 110, length: 200, bridge: 2 })).toBe(14);
   });
 
-  const round = fc.record({
-    shape: fc.constant('round' as const),
-    diameter: fc.double({ min: 6, max: 45, noNaN: true }),
-  });
+  const round = fc.double({ min: 6, max: 45, noNaN: true }).map((diameter) => cutterOfSize(diameter, null));
 
   test('never fewer on a sheet than in straight rows, or in close hexagonal rows either way', () => {
     fc.assert(
       fc.property(round, limits, (c, l) => {
         const { bridge } = l;
-        const touch = c.diameter + bridge;
+        const touch = c.width + bridge;
         const across = (room: number): number => Math.floor((room - bridge) / touch + 1e-9);
         const hexagonal = (width: number, length: number): number => {
           const full = across(width);
-          const rows = Math.floor((length - 2 * bridge - c.diameter) / (touch * Math.sqrt(0.75)) + 1e-9) + 1;
+          const rows = Math.floor((length - 2 * bridge - c.width) / (touch * Math.sqrt(0.75)) + 1e-9) + 1;
           if (full < 1 || rows < 1) return 0;
           const gaps = full * touch + bridge + touch / 2 <= width ? full : full - 1;
           return Math.ceil(rows / 2) * full + Math.floor(rows / 2) * gaps;
@@ -156,7 +149,7 @@ describe('cutting layout', () => {
   });
 
   test('a cutter larger than the sheet is refused with both sizes', () => {
-    expect(() => cuttingLayout({ shape: 'round', diameter: 60 }, 1, { width: 50, length: 200, bridge: 2 })).toThrow(
+    expect(() => cuttingLayout(cutterOfSize(60, null), 1, { width: 50, length: 200, bridge: 2 })).toThrow(
       'A cutter of 60 mm round (2.36 in round) does not fit on a sheet of 50 × 200 mm (1.97 × 7.87 in).',
     );
   });
@@ -287,7 +280,7 @@ describe('a batch', () => {
   const pieces = [
     piece('dark', { layers: [layer('clay1')] }),
     piece('pair', { layers: [layer('clay1', 1), { ...layer(''), of: ofMix('grey') }] }),
-    piece('huge', { cutter: { shape: 'round', diameter: 400 } }),
+    piece('huge', { cutter: cutterOfSize(400, null) }),
   ];
   const plan = planBatch({ pieces, book, blocks, measuring: { discVolume: 640 } });
 
@@ -376,7 +369,7 @@ describe('blocks of several ages', () => {
   test('ragged edges are rolled and not cut from', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 60 }), fc.double({ min: 0, max: 12, noNaN: true }), (count, edge) => {
-        const cutter = { shape: 'round' as const, diameter: 18 };
+        const cutter = cutterOfSize(18, null);
         const inside = cuttingLayout(cutter, count, { width: 110 - 2 * edge, length: 200 - 2 * edge, bridge: 2 });
         const ragged = cuttingLayout(cutter, count, { width: 110, length: 200, bridge: 2, edge });
         expect([ragged.width, ragged.length]).toEqual([

@@ -189,6 +189,20 @@ describe('instructions, as people write them', () => {
     expect(readInstruction(text, reader).mm).toBeCloseTo(mm, 6);
   });
 
+  test('a setting by what its maker calls it, one’s own first; what nobody calls so is read as before', () => {
+    const calling = (machine: typeof bench, label: string, called: string): typeof bench => ({
+      ...machine,
+      settings: machine.settings.map((s) => (s.label === label ? { ...s, called } : s)),
+    });
+    const own = calling(bench, '4', 'my earring setting');
+    const other = calling(blue, '4', 'Earring setting');
+    const named = { ...reader, own, machines: [other, own] };
+    for (const text of ['my earring setting', 'the Earring setting', ' at my earring  setting ', 'earring setting'])
+      expect([readInstruction(text, named).mm, readThickness(text, named)]).toEqual([1.52, 1.52]);
+    expect(readInstruction('earring setting', { ...named, own: null }).mm).toBeCloseTo(1.5, 6);
+    expect(wrong(() => readInstruction('brooch setting', named)).code).toBe('thickness/unreadable');
+  });
+
   test.each<[string, string, readonly string[]]>([
     ['#3', 'instruction/ambiguous', ['my 3', '3 where 1 is thickest', '3 where 0 is thickest']],
     ['number three', 'instruction/ambiguous', ['my 3', '3 where 1 is thickest', '3 where 0 is thickest']],

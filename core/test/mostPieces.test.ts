@@ -1,3 +1,4 @@
+import { cutterOfSize } from '#core/cutter';
 import fc from 'fast-check';
 import { mostPieces, planBatch, type PieceOrder } from '#core/batch';
 import { ofClay, type MaterialKey } from '#core/material';
@@ -19,7 +20,7 @@ const block = (clayId: string, leftGrams: number): Block =>
   ({ id: clayId, clayId, netGrams: 57, leftGrams, madeOn: null, dateCode: '', price: null }) as Block;
 const piece = (id: string, count: number, ...of: readonly PieceOrder['layers'][number]['of'][]): PieceOrder => ({
   ...{ id, name: id, count, spare: 0, bridgeMm: 2, sheetWidthMm: 110, sheetLengthMm: 200 },
-  cutter: { shape: 'round', diameter: 18 },
+  cutter: cutterOfSize(18, null),
   layers: of.map((one) => ({
     ...{ of: one, machineName: 'roller', settingLabel: '4', mm: 1.5, assumed: false, rollerWidthMm: 145 },
   })),

@@ -1,14 +1,6 @@
 import fc from 'fast-check';
-import {
-  bakeLoads,
-  cutterArea,
-  cutterBox,
-  cutterOf,
-  checkCutter,
-  minutesFor,
-  showCutter,
-  type BakeItem,
-} from '#core/batch';
+import { bakeLoads, minutesFor, type BakeItem } from '#core/batch';
+import { cutterArea, cutterBox, cutterOfSize, checkCutter, showCutter } from '#core/cutter';
 import { FIRMNESSES, conditioningOf, strengthOf, type Line } from '#core/clay';
 import type { Book } from '#core/mix';
 
@@ -106,7 +98,7 @@ test('a cutter fits its box, in its own words', () => {
       fc.double({ min: 1, max: 500, noNaN: true }),
       fc.option(fc.double({ min: 1, max: 500, noNaN: true }), { nil: null }),
       (width, height) => {
-        const cutter = cutterOf(width, height);
+        const cutter = cutterOfSize(width, height);
         const box = cutterBox(cutter);
         expect(cutterArea(cutter)).toBeLessThanOrEqual(box.width * box.height + 1e-9);
         expect(cutter.shape).toBe(height === null ? 'round' : 'rectangle');
@@ -116,13 +108,13 @@ test('a cutter fits its box, in its own words', () => {
       },
     ),
   );
-  expect([showCutter(cutterOf(18, null), 'metric'), showCutter(cutterOf(25.4, 50.8), 'imperial')]).toEqual([
+  expect([showCutter(cutterOfSize(18, null), 'metric'), showCutter(cutterOfSize(25.4, 50.8), 'imperial')]).toEqual([
     '18 mm round',
     '1 × 2 in',
   ]);
   for (const wrong of [0, -1, NaN, 501])
     expect(() => {
-      checkCutter(cutterOf(wrong, null));
+      checkCutter(cutterOfSize(wrong, null));
     }).toThrow(/between 1 mm \(0\.04 in\) and 500 mm/);
 });
 

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { cutterArea, cutterBox, cutterOf, mostOn, sheetLeft } from '#core/batch';
+import { cutterArea, cutterBox, cutterOfSize, mostOn, sheetLeft } from '#core/cutter';
 import {
   fadeOf,
   fadeWithEnd,
@@ -283,7 +283,7 @@ describe('conditioning', () => {
 describe('what is left of a sheet', () => {
   const cut = fc
     .record({ width: mm(6, 40), height: fc.option(mm(6, 40)), count: fc.integer({ min: 1, max: 8 }), bridge: mm(0, 3) })
-    .map(({ width, height, count, bridge }) => ({ cutter: cutterOf(width, height), count, bridge }));
+    .map(({ width, height, count, bridge }) => ({ cutter: cutterOfSize(width, height), count, bridge }));
 
   test('pieces, scrap and the rest are the whole sheet; what fits can be cut, and one more cannot', () => {
     fc.assert(
@@ -313,9 +313,11 @@ describe('what is left of a sheet', () => {
 
   test('a piece larger than the sheet does not fit on it', () => {
     expect(
-      refusal(() => sheetLeft({ widthMm: 50, lengthMm: 60 }, [{ cutter: cutterOf(70, null), count: 1, bridge: 2 }])),
+      refusal(() =>
+        sheetLeft({ widthMm: 50, lengthMm: 60 }, [{ cutter: cutterOfSize(70, null), count: 1, bridge: 2 }]),
+      ),
     ).toContain('0 do');
-    expect(cutterBox(cutterOf(70, null)).width).toBe(70);
+    expect(cutterBox(cutterOfSize(70, null)).width).toBe(70);
   });
 });
 

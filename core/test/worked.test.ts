@@ -1,6 +1,7 @@
 import { ofClay } from '#core/material';
 import { readFileSync } from 'node:fs';
-import { cutterOf, cuttingLayout, againstShelf, minutesFor, takeFrom, sheetLeft } from '#core/batch';
+import { againstShelf, minutesFor, takeFrom } from '#core/batch';
+import { cutterOfSize, cuttingLayout, sheetLeft } from '#core/cutter';
 import { conditioningOf, type Block, type Clay, type Firmness, type Kind } from '#core/clay';
 import {
   apart,
@@ -56,8 +57,11 @@ import {
   type CountedBlend,
   type LayoutKind,
   marry,
+  sheetForPieces,
+  type FadeShown,
   stripsOf,
 } from '#core/blend';
+import { slicesRolled } from '#core/stock';
 import {
   areaOf as caneArea,
   beyond,
@@ -161,6 +165,13 @@ interface Given {
   readonly took: readonly number[];
   readonly overlap: number;
   readonly ends: readonly [readonly [number, number, number], readonly [number, number, number]];
+  readonly shows: FadeShown;
+  readonly along: number;
+  readonly rollers: readonly [number, number, number];
+  readonly slice: readonly [number, number, number];
+  readonly backing: number;
+  readonly passes: readonly number[];
+  readonly turned: boolean;
   readonly blocks: Rows;
   readonly firmness: Firmness;
   readonly months: number;
@@ -454,9 +465,18 @@ const MODELS: Readonly<Record<string, (given: Given) => unknown>> = {
   },
   sheetLeft: ({ sheet: [widthMm, lengthMm], cutter: [width, height], count, bridge }) => {
     const { length, pieces, scrap } = sheetLeft({ widthMm, lengthMm }, [
-      { cutter: cutterOf(width, height ?? null), count, bridge },
+      { cutter: cutterOfSize(width, height ?? null), count, bridge },
     ]);
     return { length, pieces, scrap };
+  },
+  sheetForPieces: ({ shows, count, along, across, bridge, mm, rollers: [layerMm, widestMm, rollerWidth] }) => {
+    const wanted = { shows, count, shades: 1, along, across, bridge, mm };
+    const { width, height, layers, fade, length, tape } = sheetForPieces(wanted, { layerMm, widestMm, rollerWidth });
+    return { width, height, layers, fade, length, tape };
+  },
+  slicesRolled: ({ slice: [along, across, mm], backing, passes, turned }) => {
+    const { backing: _, ...after } = slicesRolled({ along, across, mm, backing, passes, turned });
+    return after;
   },
   stripsOf: ({ colours, strengths, count }) =>
     stripsOf(
@@ -492,7 +512,7 @@ const MODELS: Readonly<Record<string, (given: Given) => unknown>> = {
       width: wide,
       length,
       scrap,
-    } = cuttingLayout(cutterOf(width, height ?? null), count, { width: w, length: l, bridge });
+    } = cuttingLayout(cutterOfSize(width, height ?? null), count, { width: w, length: l, bridge });
     return { pattern, perSheet, sheets, width: wide, length, scrap };
   },
   takeFrom: ({ blocks: rows, grams }) => takeFrom(blocks(rows), grams),

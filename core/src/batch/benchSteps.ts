@@ -3,9 +3,9 @@ import { lookUp, type MaterialBook } from '#core/stock';
 import type { PigmentSource } from '#core/colour';
 import { conditioningOf, type Block, type Conditioning } from '#core/clay';
 import type { Celsius, Grams, Minutes, Mm } from '#core/units';
-import type { Cutter } from './cutter.js';
+import type { Cutter } from '#core/cutter';
 import { type Portion } from './demand.js';
-import type { Layout } from './layout.js';
+import type { Layout } from '#core/cutter';
 import { toCut, type LayerOf, type LayerOrder, type PieceOrder } from './order.js';
 import type { BatchPlan, PiecePlan } from './plan.js';
 import { lotsOf } from './shelf.js';
@@ -67,6 +67,8 @@ export type BenchStep =
       readonly sheet: Shown;
       readonly layout: Layout;
       readonly bridge: Mm;
+      readonly film: boolean;
+      readonly pairs: boolean;
     }
   | {
       readonly kind: 'bake';
@@ -214,6 +216,8 @@ class Steps {
       sheet: this.plain(top.of),
       layout: own.layout,
       bridge: piece.bridgeMm,
+      film: piece.film ?? false,
+      pairs: piece.pairs ?? false,
     };
   }
 

@@ -1,12 +1,9 @@
 export { bakeLoads, minutesFor, type BakeItem, type BakeLoad } from './bake.js';
 export { benchSteps, type BenchStep } from './benchSteps.js';
-export { checkCutter, cutterArea, cutterBox, cutterOf, showCutter, type Cutter } from './cutter.js';
 export { demandOf, type Measuring, type MixDemand } from './demand.js';
-export { cuttingLayout, mostOn, type Layout } from './layout.js';
 export { leftOf, type LeftOver } from './leftOver.js';
 export { mostPieces, type MostPieces } from './mostPieces.js';
 export { toCut, type LayerOf, type PieceOrder, type Ready } from './order.js';
 export { planBatch, type BatchPlan, type ClayDemand, type PiecePlan, type ReadyDemand } from './plan.js';
 export { wantedBy, type OpenPlan, type Wanted } from './shopping.js';
-export { sheetLeft, type SheetLeft } from './sheetLeft.js';
 export { againstShelf, inOrderOfUse, lotsOf, takeFrom, type Lot } from './shelf.js';

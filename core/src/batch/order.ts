@@ -1,6 +1,6 @@
 import type { Mixable, OfMade, OfScrap } from '#core/material';
 import type { Mm } from '#core/units';
-import type { Cutter } from './cutter.js';
+import type { Cutter, Lie } from '#core/cutter';
 
 /** What a layer can be rolled of: clay and mixes, or what lies there. */
 export type LayerOf = Mixable | Ready;
@@ -16,6 +16,8 @@ export interface LayerOrder {
   /** the thickness is an assumption: show it with a tilde */
   readonly assumed: boolean;
   readonly rollerWidthMm: Mm;
+  /** of a sheet that lies there and whose fade runs across it: as wide it stays when it is rolled */
+  readonly fadeMm?: Mm;
 }
 
 /** A kind of piece in a batch. Layers from the bottom to the top, stacked before they are cut. */
@@ -23,6 +25,11 @@ export interface PieceOrder {
   readonly id: string;
   readonly name: string;
   readonly cutter: Cutter;
+  /** every second one is mirrored */
+  readonly pairs?: boolean;
+  readonly lie?: Lie;
+  /** cut through film: a rounded edge */
+  readonly film?: boolean;
   readonly count: number;
   readonly spare: number;
   readonly bridgeMm: Mm;

@@ -1,13 +1,13 @@
 import { isMixable, keyOf, type MaterialKey } from '#core/material';
-import { lookUp, type Looking, type MaterialBook } from '#core/stock';
+import { brittleOf, lookUp, strengthOf, type Looking, type MaterialBook, type Strength } from '#core/stock';
 import type { PigmentSource } from '#core/colour';
 import type { Block } from '#core/clay';
 import { pigmentsWith } from '#core/mix';
 import { massOfSheet } from '#core/sheet';
-import { attempt, type Grams } from '#core/units';
+import { attempt, type Grams, type Mm } from '#core/units';
 import { bakeLoads, type BakeLoad } from './bake.js';
 import { demandOf, type Demand, type Measuring } from './demand.js';
-import { cuttingLayout, type Layout } from './layout.js';
+import { cuttingLayout, type Layout } from '#core/cutter';
 import { thicknessOf, toCut, type LayerOf, type PieceOrder, type Ready } from './order.js';
 import { againstShelf, type AgainstShelf } from './shelf.js';
 import { complaint } from './sentences.js';
@@ -25,6 +25,7 @@ export type PiecePlan =
       readonly layout: Layout;
       readonly layers: readonly LayerPlan[];
       readonly scrapGrams: Grams;
+      readonly strength: Strength;
       readonly wrong: null;
     }
   | { readonly id: string; readonly wrong: string };
@@ -71,6 +72,18 @@ const sum = (values: readonly number[]): number => values.reduce((a, b) => a + b
 const sumKnown = (values: readonly (number | null)[]): number | null =>
   values.reduce<number | null>((total, v) => (total === null || v === null ? null : total + v), 0);
 
+/** The cuts in the middle of a sheet that is as wide as its fade: all of its width is used up with them. */
+function acrossFade(layout: Layout, width: Mm): Layout {
+  const aside = (width - layout.width) / 2;
+  const pieces = (1 - layout.scrap) * layout.width;
+  return {
+    ...layout,
+    width,
+    scrap: 1 - pieces / width,
+    centres: layout.centres.map((at, i) => (i % 2 === 0 ? at + aside : at)),
+  };
+}
+
 function planPiece(piece: PieceOrder, book: MaterialBook, looking: Looking): PiecePlan {
   return attempt(
     () => {
@@ -78,18 +91,24 @@ function planPiece(piece: PieceOrder, book: MaterialBook, looking: Looking): Pie
       const count = toCut(piece);
       if (!Number.isInteger(count) || count < 1 || count > 5000) throw complaint('count/whole');
       const width = Math.min(piece.sheetWidthMm, ...piece.layers.map((l) => l.rollerWidthMm));
-      const layout = cuttingLayout(piece.cutter, count, {
-        width,
+      const fades = piece.layers.flatMap(({ fadeMm }) => fadeMm ?? []);
+      const fade = fades.length > 0 ? Math.min(...fades) : null;
+      const limits = {
+        width: fade ?? width,
         length: piece.sheetLengthMm,
         bridge: piece.bridgeMm,
         edge: piece.edgeMm ?? 0,
-      });
+        pairs: piece.pairs ?? false,
+        lie: piece.lie ?? 'close',
+      };
+      const close = cuttingLayout(piece.cutter, count, limits, Infinity, fade === null ? 'clay' : 'length');
+      const layout = fade === null ? close : acrossFade(close, fade);
       const area = layout.width * layout.length * layout.sheets;
-      const layers = piece.layers.map(({ of, mm }) => ({
-        of,
-        grams: massOfSheet(area, mm, lookUp(of, book, looking).density),
-      }));
-      return { id: piece.id, layout, layers, scrapGrams: layout.scrap * sum(layers.map((l) => l.grams)), wrong: null };
+      const known = piece.layers.map(({ of, mm }) => ({ of, mm, looks: lookUp(of, book, looking) }));
+      const layers = known.map(({ of, mm, looks }) => ({ of, grams: massOfSheet(area, mm, looks.density) }));
+      const strength = strengthOf(known.map(({ mm, looks }) => ({ mm, ...brittleOf(looks, book) })));
+      const scrapGrams = layout.scrap * sum(layers.map((l) => l.grams));
+      return { id: piece.id, layout, layers, scrapGrams, strength, wrong: null };
     },
     (wrong) => ({ id: piece.id, wrong: wrong.message }),
   );

@@ -1,6 +1,15 @@
 export { compensate, type Compensated } from './compensate.js';
 export { fadeOf, unevenness, wronglyFolded, type Fade } from './fade.js';
 export {
+  FADE_SHOWN,
+  placesOnFade,
+  sheetForPieces,
+  type FadePieces,
+  type FadeRollers,
+  type FadeShown,
+  type SheetForPieces,
+} from './fromPieces.js';
+export {
   LAYOUTS,
   areasOf,
   checkLayout,
@@ -56,3 +65,4 @@ export {
   type Turned,
   type Turning,
 } from './turned.js';
+export { forward, type Forward } from './forward.js';

@@ -15,6 +15,13 @@ export const BLEND_SENTENCES = {
     `${d.count} pieces do not fit side by side on this blend; ${d.fits} do.`,
   'blend/overlap': () =>
     'The joint has to lie within the pure ends of both blends. Make the overlap narrower, or the ends wider.',
+  'blend/thick': (d: { mm: number }) =>
+    `A blend cannot end ${+d.mm.toFixed(2)} mm thick when its layers are rolled thinner than half of that. Roll the ` +
+    'layers thicker.',
+  'blend/long': (d: { fits: number }) =>
+    d.fits < 1
+      ? 'A fade as long as this does not come out of sheets that go between your rollers.'
+      : `A fade for that many shades does not come out of sheets that go between your rollers; for ${d.fits} it does.`,
   'blend/stack': () => 'From one to 12 tapes can be laid on each other.',
 } as const;
 

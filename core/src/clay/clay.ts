@@ -3,6 +3,9 @@ import type { Celsius, Density, Grams, Minutes, Mm, Mm3 } from '#core/units';
 export const FIRMNESSES = ['soft', 'medium', 'firm', 'crumbly'] as const;
 export type Firmness = (typeof FIRMNESSES)[number];
 
+export const TOUGHNESSES = ['brittle', 'flexible'] as const;
+export type Toughness = (typeof TOUGHNESSES)[number];
+
 export const KINDS = ['opaque', 'translucent', 'mica', 'glitter'] as const;
 export type Kind = (typeof KINDS)[number];
 
@@ -17,6 +20,8 @@ export interface Line {
   readonly bakeMinutes: Minutes;
   readonly bakePerMm: Mm;
   readonly maxC: Celsius;
+  /** after baking; null or left out: nobody has said */
+  readonly toughness?: Toughness | null | undefined;
 }
 
 /** A colour of a line. `strength` null: not measured, the default of its kind is used. */

@@ -5,13 +5,17 @@ export {
   volumeOf,
   FIRMNESSES,
   KINDS,
+  TOUGHNESSES,
   strengthOf,
   type Block,
   type Clay,
   type Firmness,
   type Kind,
   type Line,
+  type Toughness,
 } from './clay.js';
 export { bakedTogether, type BakedTogether } from './bakedTogether.js';
 export { conditioningOf, type Conditioning } from './conditioning.js';
 export { ageInMonths, readDateCode, showAge, showMonth } from './dateCode.js';
+export { toughnessOf } from './toughness.js';
+export { readAmount } from './amount.js';

@@ -331,6 +331,21 @@ function orUnreadable<T>(said: string, work: () => T): T {
   }
 }
 
+/** What comes before the name of a setting, and is no part of it. */
+const BEFORE_A_NAME = /^(?:at |on )?(?:my |the )?/;
+
+/** A setting by what the maker calls it, `my earring setting`; of one's own machine first. */
+function byItsName(said: string, { machines, own }: Reader): Asked | null {
+  const plain = (text: string): string => text.trim().toLowerCase().replace(BEFORE_A_NAME, '');
+  const wanted = plain(said);
+  if (wanted === '') return null;
+  for (const machine of own ? [own, ...machines] : machines) {
+    const setting = machine.settings.find(({ called }) => called != null && plain(called) === wanted);
+    if (setting) return settingOf(setting.label, machine);
+  }
+  return null;
+}
+
 /**
  * Reads a thickness as instructions say it: a length, a setting of a machine
  * that is known here or only described, a rank on the dial, cards and other
@@ -342,6 +357,8 @@ function orUnreadable<T>(said: string, work: () => T): T {
 export function readInstruction(text: string, reader: Reader): Asked {
   const said = text.trim().replace(/\s+/g, ' ');
   if (said === '') throw complaint('unit/empty');
+  const called = byItsName(said, reader);
+  if (called) return called;
   return orUnreadable(said, () => {
     const asked = read(phraseOf(said, reader.machines), reader, said);
     if (!asked) throw complaint('thickness/unreadable', { text: said });
@@ -357,6 +374,8 @@ export function readInstruction(text: string, reader: Reader): Asked {
  */
 export function readThickness(text: string, reader: Reader): Mm {
   const said = text.trim().replace(/\s+/g, ' ');
+  const called = byItsName(said, reader);
+  if (called) return called.mm;
   const { text: plain } = phraseOf(said, reader.machines);
   const own = new RegExp(`^(?:(?:setting|position) #?|#)(${LABEL})$`).exec(plain);
   if (own?.[1] !== undefined && reader.own) return readInstruction(`my ${own[1]}`, reader).mm;

@@ -8,6 +8,8 @@ export type ReadingWay = (typeof READING_WAYS)[number];
 export interface Setting {
   readonly id: string;
   readonly label: string;
+  /** what the maker calls it; left out: nothing */
+  readonly called?: string | null | undefined;
 }
 
 /** A thickness that somebody measured, with its standard uncertainty. */

@@ -64,6 +64,10 @@ export function sameTub(one: TubFor, other: TubFor): boolean {
   return sameMaterial(one.of, other.of);
 }
 
+/** Whether scrap of some clays comes to a tub by the maker's own rule: it takes all of them. */
+export const takesAll = (takes: readonly string[], clays: ReadonlySet<string>): boolean =>
+  takes.length > 0 && [...clays].every((id) => takes.includes(id));
+
 /** What a tub is called that is made by itself. @param called what its material is called */
 export function tubName({ rule, of }: TubFor, called: (of: OwnColour) => string): string {
   if (of) {

@@ -1,5 +1,5 @@
 import type { Mm } from '#core/units';
-import { diameterOf, type Outline, type Point } from './outline.js';
+import { diameterOf, type Outline, type Point } from '#core/outline';
 
 interface Box {
   readonly long: Mm;

@@ -1,5 +1,5 @@
 import { beyond, reachOf } from './direction.js';
-import { areaOf, centroid, signedArea, type Outline, type Point } from './outline.js';
+import { areaOf, centroid, signedArea, type Outline, type Point } from '#core/outline';
 import { complaint } from './sentences.js';
 
 /** Share of its area by which a cell may be off at last. */

@@ -1,4 +1,4 @@
-import type { Outline, Point } from './outline.js';
+import type { Outline, Point } from '#core/outline';
 import { complaint } from './sentences.js';
 
 /**

@@ -18,11 +18,11 @@ export {
   type Extent,
   type Outline,
   type Point,
-} from './outline.js';
+} from '#core/outline';
 export { areasSeen, outerEdges } from './overlay.js';
 export { ONE_OF_MANY, pressOf, type BackTable, type Fineness, type Press } from './press.js';
 export { OUTLINES_SENTENCES } from './sentences.js';
 export { LONG_ENOUGH, cornersOf, degreesOf, directionsApart, sideTowards, sidesOf, tipOf, type Side } from './sides.js';
 export { SHAPES, shapeOutline, type Shape, type ShapeKind } from './shapes.js';
 export { stretchOf, type Stretch } from './stretch.js';
-export { crossesItself, simplified } from './simplify.js';
+export { crossesItself, simplified } from '#core/outline';

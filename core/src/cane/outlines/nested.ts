@@ -1,6 +1,6 @@
 import FFT from 'fft.js';
 import { beyond, reachOf } from './direction.js';
-import { outlineOf, type Outline, type Point } from './outline.js';
+import { outlineOf, type Outline, type Point } from '#core/outline';
 
 /**
  * Edges nested in an edge that sees its centre (docs/models.md): at level t, from 0 at the centre to 1 at the edge,

@@ -1,6 +1,6 @@
 import clipping, { type MultiPolygon, type Polygon } from 'polygon-clipping';
 import type { Mm2 } from '#core/units';
-import { signedArea, type Point } from './outline.js';
+import { signedArea, type Point } from '#core/outline';
 
 /** Closed lines as the package takes them; where a line crosses itself, what is enclosed twice is outside. */
 const polygonOf = (points: readonly Point[]): Polygon => [points.map(([x, y]): [number, number] => [x, y])];

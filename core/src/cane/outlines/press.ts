@@ -1,6 +1,6 @@
 import { beyond, reachOf } from './direction.js';
 import { harmonicsOf, nestedIn, widthsHold, type Harmonics, type Nested } from './nested.js';
-import { areaOf, extentOf, scaled, type Outline, type Point } from './outline.js';
+import { areaOf, extentOf, scaled, type Outline, type Point } from '#core/outline';
 
 /** How finely a press is worked out. */
 export interface Fineness {

@@ -1,8 +1,9 @@
+import { OUTLINE_SENTENCES } from '#core/outline';
 import { UNITS_SENTENCES, complaints } from '#core/units';
 
 /** What this folder can find wrong, in sentences. */
 export const OUTLINES_SENTENCES = {
-  'cane/outline': () => 'This outline encloses nothing. Draw it as a closed line around an area.',
+  ...OUTLINE_SENTENCES,
   'cane/star': () =>
     'This outline folds back on itself, so nothing can be pressed to it from its middle. Draw it ' +
     'rounder, or in two parts.',

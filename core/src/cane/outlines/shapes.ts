@@ -1,4 +1,4 @@
-import { circle, outlineOf, rectangle, type Outline, type Point } from './outline.js';
+import { circle, outlineOf, rectangle, type Outline, type Point } from '#core/outline';
 
 export const SHAPES = [
   'round',

@@ -1,5 +1,5 @@
 import type { Mm } from '#core/units';
-import { extentOf, type Outline, type Point } from './outline.js';
+import { extentOf, type Outline, type Point } from '#core/outline';
 
 /** A straight side of a face, counterclockwise. */
 export interface Side {

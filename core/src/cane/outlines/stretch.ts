@@ -1,5 +1,5 @@
 import type { Mm } from '#core/units';
-import { perimeterOf, type Outline, type Point } from './outline.js';
+import { perimeterOf, type Outline, type Point } from '#core/outline';
 import { complaint } from './sentences.js';
 
 /** An outline in short steps along one stretch of it. */

@@ -42,7 +42,7 @@ const HAIR = 1e-9;
 const fits = (space: Mm, size: Mm, bridge: Mm): number => Math.floor((space - bridge) / (size + bridge) + HAIR);
 
 /** Straight rows of a box, as many in a row as the width allows. */
-function straightGrids(box: Grid['box'], turned: boolean, along: boolean, room: Mm, bridge: Mm): Grid[] {
+export function straightGrids(box: Grid['box'], turned: boolean, along: boolean, room: Mm, bridge: Mm): Grid[] {
   const step = box.width + bridge;
   const straight = box.height + bridge;
   return Array.from({ length: Math.max(0, fits(room, box.width, bridge)) }, (_, i): Grid => ({

@@ -1,0 +1,84 @@
+import { extentOf, turned, type Point } from '#core/outline';
+import type { Mm } from '#core/units';
+import { cutterArea, cutterOutline, type Cutter } from './cutter.js';
+import type { Layout } from './layout.js';
+import { complaint } from './sentences.js';
+
+/** Where somebody put a cutter: its middle, mm from the lower left corner of what is left, and how far it is turned. */
+export interface HandPlace {
+  readonly x: Mm;
+  readonly y: Mm;
+  readonly degrees: number;
+}
+
+/** The edge of a piece as it lies. */
+export function outlineAt(cutter: Cutter, { x, y, degrees }: HandPlace): Point[] {
+  const { points } = turned({ points: cutterOutline(cutter), round: false }, degrees);
+  return points.map(([px, py]): Point => [px + x, py + y]);
+}
+
+const cross = ([ax, ay]: Point, [bx, by]: Point, [cx, cy]: Point): number =>
+  (bx - ax) * (cy - ay) - (by - ay) * (cx - ax);
+
+function edgesCross(one: readonly Point[], other: readonly Point[]): boolean {
+  return one.some((a, i) => {
+    const b = one[(i + 1) % one.length] as Point;
+    return other.some((c, k) => {
+      const d = other[(k + 1) % other.length] as Point;
+      return cross(a, b, c) * cross(a, b, d) < 0 && cross(c, d, a) * cross(c, d, b) < 0;
+    });
+  });
+}
+
+/** Whether a place lies inside a closed line. */
+function inside([x, y]: Point, line: readonly Point[]): boolean {
+  let odd = false;
+  line.forEach((p, i) => {
+    const q = line[(i + 1) % line.length] as Point;
+    if (p[1] > y !== q[1] > y && x < p[0] + ((y - p[1]) / (q[1] - p[1])) * (q[0] - p[0])) odd = !odd;
+  });
+  return odd;
+}
+
+/** The middle of a closed line's corners: inside of all shapes that a cutter has in practice. */
+const middleOf = (line: readonly Point[]): Point => [
+  line.reduce((sum, p) => sum + p[0], 0) / line.length,
+  line.reduce((sum, p) => sum + p[1], 0) / line.length,
+];
+
+/** Whether two pieces lie on each other; where they only touch they do not. */
+export function onEachOther(one: readonly Point[], other: readonly Point[]): boolean {
+  return edgesCross(one, other) || inside(middleOf(one), other) || inside(middleOf(other), one);
+}
+
+const HAIR = 1e-6;
+
+/**
+ * Pieces where somebody put them, as a layout: all that is below the highest of them is used up.
+ * @param sheet what is left, mm
+ * @throws Complaint `cutter/outside`, `cutter/overlap` with the number of the piece
+ */
+export function handLayout(
+  cutter: Cutter,
+  places: readonly HandPlace[],
+  sheet: { readonly width: Mm; readonly length: Mm; readonly bridge: Mm },
+): Layout {
+  const outlines = places.map((place) => outlineAt(cutter, place));
+  let top = 0;
+  outlines.forEach((outline, i) => {
+    const { left, right, bottom, top: high } = extentOf({ points: outline, round: false });
+    if (left < -HAIR || right > sheet.width + HAIR || bottom < -HAIR || high > sheet.length + HAIR)
+      throw complaint('cutter/outside', { which: i + 1 });
+    const under = outlines.slice(0, i).findIndex((other) => onEachOther(outline, other));
+    if (under >= 0) throw complaint('cutter/overlap', { which: i + 1, other: under + 1 });
+    top = Math.max(top, high);
+  });
+  const length = Math.min(sheet.length, top + sheet.bridge);
+  return {
+    ...{ pattern: 'hand', turned: false, width: sheet.width, length, perSheet: places.length, sheets: 1 },
+    centres: Float64Array.from(places.flatMap(({ x, y }) => [x, y])),
+    turns: Float64Array.from(places.map((p) => p.degrees)),
+    flips: new Float64Array(places.length),
+    scrap: length > 0 ? 1 - (places.length * cutterArea(cutter)) / (sheet.width * length) : 0,
+  };
+}
