@@ -4,8 +4,6 @@ import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn } from 'class-validator';
 import { MadeOf } from './material.js';
 import { Between, Id, Omittable, Things, all } from './rules.js';
 
-export const SHAPES = ['round', 'rectangle'] as const;
-
 /** What really went in, off the shelf. */
 export class UsedDto {
   @Id() clayId!: string;

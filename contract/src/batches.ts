@@ -1,9 +1,12 @@
+import type { Lie } from '#core/cutter';
 import type { OwnColour } from '#core/stock';
 import type { Kind } from '#core/clay';
-import type { BakeLoad, BenchStep, ClayDemand, Layout, LeftOver, MixDemand, PiecePlan, ReadyDemand } from '#core/batch';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn } from 'class-validator';
+import type { BakeLoad, BenchStep, ClayDemand, LeftOver, MixDemand, PiecePlan, ReadyDemand } from '#core/batch';
+import type { Layout } from '#core/cutter';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean } from 'class-validator';
+import { CutterDto, LiesAs } from './cutters.js';
 import { MadeOf, type TakenBy } from './material.js';
-import { LeftDto, LeftList, SHAPES, TakenDto, TakenList, UsedDto, UsedList } from './amounts.js';
+import { LeftDto, LeftList, TakenDto, TakenList, UsedDto, UsedList } from './amounts.js';
 import { Between, Id, IsoDate, Name, Omittable, Optional, Text, Things, Version, Whole } from './rules.js';
 
 /** A layer of a piece: what it is rolled of, at a setting. */
@@ -13,13 +16,9 @@ export class LayerDto {
   @Id() settingId!: string;
 }
 
-export class PieceDto {
+export class PieceDto extends CutterDto {
   @Id() id!: string;
   @Name('A piece') name!: string;
-  @IsIn(SHAPES, { message: 'A cutter is round or a rectangle.' }) shape!: (typeof SHAPES)[number];
-  @Between('The cutter', 1, 500, 'mm') widthMm!: number;
-  /** of a rectangle; null for a round one */
-  @Optional() @Between('The cutter', 1, 500, 'mm') heightMm!: number | null;
   @Whole('The number of pieces', 1, 4000) count!: number;
   @Whole('The number of spares', 0, 1000) spare!: number;
   @Between('The bridge', 0, 50, 'mm') bridgeMm!: number;
@@ -27,6 +26,12 @@ export class PieceDto {
   @Omittable() @Between('The ragged edge', 0, 100, 'mm') edgeMm?: number | null;
   @Between('The width of the sheet', 5, 2000, 'mm') sheetWidthMm!: number;
   @Between('The length of the sheet', 5, 3000, 'mm') sheetLengthMm!: number;
+  /** every second one is mirrored, for left and right; left out: none is */
+  @Omittable() @IsBoolean({ message: 'Say whether they are cut as pairs.' }) pairs?: boolean | null;
+  /** cut through film, so that the edge is rounded; left out: with the bare cutter */
+  @Omittable() @IsBoolean({ message: 'Say whether they are cut through film.' }) film?: boolean | null;
+  /** on a sheet with a fade */
+  @LiesAs() lie?: Lie | null;
   /** from the bottom to the top */
   @IsArray({ message: 'A piece has a list of layers.' })
   @ArrayMinSize(1, { message: 'A piece needs at least one layer.' })
@@ -64,13 +69,15 @@ export type Plain<T> = T extends number | string | boolean | null
   ? T
   : T extends Float64Array
     ? readonly number[]
-    : T extends { toFraction: unknown }
-      ? string
-      : T extends readonly (infer U)[]
-        ? readonly Plain<U>[]
-        : T extends object
-          ? { readonly [K in keyof T]: Plain<T[K]> }
-          : T;
+    : T extends readonly [number, number]
+      ? T
+      : T extends { toFraction: unknown }
+        ? string
+        : T extends readonly (infer U)[]
+          ? readonly Plain<U>[]
+          : T extends object
+            ? { readonly [K in keyof T]: Plain<T[K]> }
+            : T;
 
 export type PlainLayout = Plain<Layout>;
 export type PlainStep = Plain<BenchStep>;
@@ -100,7 +107,10 @@ export interface PlanAnswer {
    * revision
    */
   readonly materials: Readonly<
-    Record<string, { readonly name: string; readonly hex: string; readonly newer: string | null }>
+    Record<
+      string,
+      { readonly name: string; readonly hex: string; readonly hexes: readonly string[]; readonly newer: string | null }
+    >
   >;
 }
 

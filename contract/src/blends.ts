@@ -1,9 +1,18 @@
 import type { Mixable } from '#core/material';
-import { LAYOUTS, TURNINGS, type CountedBlend, type LayoutKind, type Turning } from '#core/blend';
+import {
+  FADE_SHOWN,
+  LAYOUTS,
+  TURNINGS,
+  type CountedBlend,
+  type FadeShown,
+  type LayoutKind,
+  type Turning,
+} from '#core/blend';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn } from 'class-validator';
+import { CutterDto } from './cutters.js';
 import { EachMadeOf, MaterialDto } from './material.js';
 import type { RevisionAnswer } from './mixes.js';
-import { LeftDto, LeftList, UsedDto, UsedList } from './amounts.js';
+import { LeftDto, LeftList, TakenDto, TakenList, UsedDto, UsedList } from './amounts.js';
 import { Between, Id, Inside, IsoDate, Name, Omittable, Optional, Text, Things, Version, Whole } from './rules.js';
 import { MadeDto } from './sheetBook.js';
 
@@ -30,6 +39,21 @@ export const INSIDES = ['first', 'last'] as const;
 export class FadePieceDto {
   @Between('The place of a piece', 0, 2000, 'mm') x!: number;
   @Between('The size of a piece', 1, 500, 'mm') size!: number;
+}
+
+/** Pieces that a blend is made for. */
+export class BlendWantedDto extends CutterDto {
+  @Whole('The number of pieces', 1, 2000) count!: number;
+  /** every piece shows all of the fade, or one shade of it */
+  @IsIn(FADE_SHOWN, { message: 'A piece shows the whole fade or one shade of it.' }) shows!: FadeShown;
+  /** shades beside each other along the fade, where each shows one */
+  @Whole('The number of shades', 1, 40) shades!: number;
+  /** which side of the piece lies along the fade */
+  @IsIn(['width', 'height'], { message: 'The width or the height of a piece lies along the fade.' }) along!:
+    'width' | 'height';
+  /** mm of the finished sheet */
+  @Between('The thickness', 0.2, 20, 'mm') mm!: number;
+  @Between('The bridge', 0, 50, 'mm') bridgeMm!: number;
 }
 
 /** How a blend is cut, rolled and wound up. Lengths in mm. */
@@ -81,6 +105,8 @@ export class BlendPlanDto {
   @ArrayMaxSize(40, { message: 'At most 40 pieces on the fade.' })
   @Things(() => FadePieceDto)
   placed?: FadePieceDto[] | null;
+  /** what it is planned back from; null or left out: nothing */
+  @Omittable() @Inside(() => BlendWantedDto, 'What the blend is for') wanted?: BlendWantedDto | null;
 }
 
 /** PUT /api/blends/:id */
@@ -102,6 +128,8 @@ export class BlendDoneDto {
   @Text(8000) note!: string;
   @Whole('The number of passes', 1, 60) passes!: number;
   @UsedList() used!: UsedDto[];
+  /** things that lay there and scrap that went in too */
+  @TakenList() ready?: TakenDto[] | null;
   @LeftList() left?: LeftDto[] | null;
   /** what lies there now, for the sheet book; left out: nothing is kept */
   @Omittable() @Inside(() => MadeDto, 'The sheet') sheet?: MadeDto | null;

@@ -1,4 +1,4 @@
-import type { Cutter } from '#core/batch';
+import type { Cutter } from '#core/cutter';
 import { Id, Text, Version } from './rules.js';
 import type { MadeForm } from './sheetBook.js';
 import type { FlowKind } from './stock.js';

@@ -140,3 +140,16 @@ function partsWrong(text: string): string | null {
  * number is refused, so that two windows cannot overwrite each other.
  */
 export const Version = (): PropertyDecorator => Whole('The version', 0, Number.MAX_SAFE_INTEGER);
+
+const isPoint = (value: unknown): boolean =>
+  Array.isArray(value) && value.length === 2 && value.every((x) => typeof x === 'number' && Math.abs(x) <= 1e6);
+
+/** A closed line: a list of places, x then y. */
+export const PointList = (what: string, most: number): PropertyDecorator =>
+  ValidateBy({
+    name: 'pointList',
+    validator: {
+      validate: (value: unknown) => Array.isArray(value) && value.length <= most && value.every(isPoint),
+      defaultMessage: () => `${what} is a list of at most ${most.toLocaleString('en')} places, x and y.`,
+    },
+  });

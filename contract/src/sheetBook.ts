@@ -1,24 +1,36 @@
+import type { Lie } from '#core/cutter';
 import type { Material, Mixable } from '#core/material';
 import { FIRMNESSES, type Firmness } from '#core/clay';
 import { SCHOOLS_OF_CONDITIONING, type Conditioner, type CountedConditioning } from '#core/sheet';
 import { ArrayMaxSize, IsArray, IsBoolean, IsIn } from 'class-validator';
-import { LeftDto, LeftList, SHAPES, UsedDto, UsedList } from './amounts.js';
+import { LeftDto, LeftList, TakenDto, TakenList, UsedDto, UsedList } from './amounts.js';
+import { CutterDto, HandPlaceDto, LiesAs } from './cutters.js';
 import { MadeOf } from './material.js';
 import { Between, Id, Inside, IsoDate, Name, Omittable, Optional, Text, Things, Version, Whole } from './rules.js';
 
 /** Pieces that were cut from a sheet, one kind after the other from its lower edge. */
-export class SheetCutDto {
+export class SheetCutDto extends CutterDto {
   @Id() id!: string;
   @Text(80) name!: string;
-  @IsIn(SHAPES, { message: 'A cutter is round or a rectangle.' }) shape!: (typeof SHAPES)[number];
-  @Between('The cutter', 1, 500, 'mm') widthMm!: number;
-  /** of a rectangle; null for a round one */
-  @Optional() @Between('The cutter', 1, 500, 'mm') heightMm!: number | null;
   @Whole('The number of pieces', 1, 4000) count!: number;
   @Between('The bridge', 0, 50, 'mm') bridgeMm!: number;
+  /** on a sheet with a fade */
+  @LiesAs() lie?: Lie | null;
+  /** put there one by one; null or left out: laid out */
+  @Omittable()
+  @IsArray({ message: 'Places of pieces are a list.' })
+  @ArrayMaxSize(200, { message: 'At most 200 pieces are put on a sheet by hand at once.' })
+  @Things(() => HandPlaceDto)
+  places?: HandPlaceDto[] | null;
+  /** where went what fell between them; left out: to the tub that fits */
+  @Omittable() @IsIn(['tub', 'thrown'], { message: 'It goes to a tub or is thrown away.' }) scrapTo?:
+    'tub' | 'thrown' | null;
 }
 
-export const MADE_FORMS = ['sheet', 'plug', 'fan', 'lump', 'cane', 'slices'] as const;
+export const MADE_FORMS = [
+  ...(['sheet', 'plug', 'fan', 'lump', 'cane', 'slices'] as const),
+  ...(['threads', 'cores', 'baked'] as const),
+] as const;
 /** What the sheet book tells of. */
 export const SHEET_FORMS: readonly MadeForm[] = ['sheet', 'plug', 'fan'];
 export type MadeForm = (typeof MADE_FORMS)[number];
@@ -31,9 +43,10 @@ export class MadeDto {
   @Text(2000) note!: string;
   /**
    * lying flat; a blend can be wound up to a plug (`widthMm` its diameter, `lengthMm` its height) or folded like a
-   * fan; a lump (all its sizes those of a ball); a cane (`widthMm` across, `lengthMm` long) or its slices (`mm` each)
+   * fan; a lump or cores (all their sizes those of a ball); a cane or threads (`widthMm` across, `lengthMm` long),
+   * slices of a cane (`mm` each) or baked parts
    */
-  @IsIn(MADE_FORMS, { message: 'It is a sheet, a plug, a fan, a lump, a cane or slices.' })
+  @IsIn(MADE_FORMS, { message: 'It is a sheet, a plug, a fan, a lump, a cane, slices, threads, cores or baked parts.' })
   form!: (typeof MADE_FORMS)[number];
   @Between('The width', 0.5, 2000, 'mm') widthMm!: number;
   @Between('The length', 0.5, 20_000, 'mm') lengthMm!: number;
@@ -68,6 +81,8 @@ export class RolledDto {
   @IsoDate() madeOn!: string;
   @Text(8000) note!: string;
   @UsedList() used!: UsedDto[];
+  /** things that lay there and scrap that went in too */
+  @TakenList() ready?: TakenDto[] | null;
   @LeftList() left?: LeftDto[] | null;
 }
 
@@ -76,11 +91,15 @@ export interface MadeAnswer extends MadeDto {
   readonly of: Material;
   readonly count: number;
   readonly keptIn: string;
+  /** g that lie there still; `grams` are those it was made with, before pieces were cut from it */
+  readonly left: number;
   /** the blend it is of, where it is of one */
   readonly blendId: string | null;
   /** the cane it is a piece or slices of */
   readonly caneId: string | null;
   readonly ofName: string;
+  /** in it, by mass; none of a cane */
+  readonly clays: readonly { readonly clayId: string; readonly mass: number }[];
   /** one colour, or those of the blend along its fade */
   readonly hexes: readonly string[];
   readonly density: number;

@@ -5,6 +5,8 @@ import { Between, Id, IsoDate, Name, Omittable, Optional, Text, Things, Version,
 export class SettingDto {
   @Id() id!: string;
   @Name('A setting') label!: string;
+  /** what the maker calls it: my earring setting; left out: nothing */
+  @Omittable() @Text(60) called?: string | null;
 }
 
 export class ReadingDto {

@@ -1,6 +1,6 @@
-import { FIRMNESSES, KINDS, type Firmness, type Kind } from '#core/clay';
+import { FIRMNESSES, KINDS, type Firmness, type Kind, TOUGHNESSES, type Toughness } from '#core/clay';
 import { IsBoolean, IsIn } from 'class-validator';
-import { Between, Hex, Id, IsoDate, Name, Optional, Text, Version } from './rules.js';
+import { Between, Hex, Id, IsoDate, Name, Optional, Text, Version, Omittable } from './rules.js';
 
 export class LineDto {
   @Id() id!: string;
@@ -14,6 +14,8 @@ export class LineDto {
   @Between('The baking time', 1, 600, 'minutes') bakeMinutes!: number;
   @Between('The thickness for the baking time', 0.5, 50, 'mm') bakePerMm!: number;
   @Between('The maximum temperature', 60, 220, '°C') maxC!: number;
+  /** after baking; null or left out: nobody has said, and it is taken for what its firmness suggests */
+  @Omittable() @IsIn(TOUGHNESSES, { message: 'Baked it is brittle or flexible.' }) toughness?: Toughness | null;
 }
 
 export class ClayDto {

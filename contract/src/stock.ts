@@ -1,5 +1,6 @@
 import type { OwnColour, TubRule } from '#core/stock';
-import { IsIn } from 'class-validator';
+import { ArrayMaxSize, IsArray, IsIn, IsUUID } from 'class-validator';
+import { TakenDto, TakenList, UsedDto, UsedList } from './amounts.js';
 import { MadeOf, type TakenBy } from './material.js';
 import { Between, Id, Inside, IsoDate, Name, Omittable, Text, Version, Whole } from './rules.js';
 import { MadeDto, type MadeAnswer } from './sheetBook.js';
@@ -35,12 +36,44 @@ export class SlicedDto {
   @Text(120) keptIn!: string;
 }
 
+/** POST /api/made/:id/laid: slices are laid on a backing, or without one, and rolled to a sheet. */
+export class LaidDto {
+  @Version() version!: number;
+  @Id() entryId!: string;
+  @IsoDate() madeOn!: string;
+  /** the id that the sheet gets */
+  @Id() sheetId!: string;
+  @Name('The sheet') name!: string;
+  /** slices that went into it */
+  @Whole('The number of slices', 1, 5000) count!: number;
+  @Between('The width', 1, 2000, 'mm') widthMm!: number;
+  @Between('The length', 1, 20_000, 'mm') lengthMm!: number;
+  @Between('The thickness', 0.05, 30, 'mm') mm!: number;
+  /** of what lay there already; left out: none */
+  @TakenList() backing?: TakenDto[] | null;
+  @Text(120) keptIn!: string;
+}
+
 /** PUT /api/tubs/:id: what a tub is called, and where it stands. A new one takes only what is put there. */
 export class TubDto {
   @Id() id!: string;
   @Version() version!: number;
   @Name('A tub') name!: string;
   @Text(120) keptIn!: string;
+  /** clays of which scrap comes here before any other tub; left out: as before */
+  @Omittable()
+  @IsArray({ message: 'What a tub takes is a list of clays.' })
+  @ArrayMaxSize(200, { message: 'At most 200 clays to a tub.' })
+  @IsUUID('all', { each: true, message: 'This is not an id of Sledge.' })
+  takes?: string[] | null;
+}
+
+/** POST /api/tubs/:id/stretched: clay off the shelf goes into a tub. */
+export class StretchedDto {
+  @Version() version!: number;
+  @Id() entryId!: string;
+  @IsoDate() madeOn!: string;
+  @UsedList() used!: UsedDto[];
 }
 
 /** POST /api/tubs/:id/emptied: all of it is thrown away. */
