@@ -30,6 +30,7 @@ import { LearningModule } from './learning/learning.module.js';
 import { LookRoundModule } from './lookRound/lookRound.module.js';
 import { MixesModule } from './mixes/mixes.module.js';
 import { RevisionsModule } from './revisions/revisions.module.js';
+import { DrawerModule } from './drawer/drawer.module.js';
 import { PalettesModule } from './palettes/palettes.module.js';
 import { SheetsModule } from './sheets/sheets.module.js';
 import { ShoppingModule } from './shopping/shopping.module.js';
@@ -59,6 +60,7 @@ class AppModule {
         ArchiveModule.with(startAnew),
         RevisionsModule,
         MixesModule,
+        DrawerModule,
         PalettesModule,
         ShelfModule,
         SheetsModule,

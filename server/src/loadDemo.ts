@@ -10,6 +10,7 @@ import {
   PALETTE_CAST,
   PHOTOGRAPH,
   batches,
+  drawer,
   blends,
   blocks,
   canes,
@@ -34,6 +35,7 @@ import { DataFile } from './db/dataFile.js';
 import { Journal } from './db/journal.js';
 import { changes, lines as lineTable } from './db/schema.js';
 import { serve } from './app.js';
+import { DrawerService } from './drawer/drawer.service.js';
 import { PalettesService } from './palettes/palettes.service.js';
 import { MixesService } from './mixes/mixes.service.js';
 import { Studio } from './mixes/studio.js';
@@ -195,8 +197,9 @@ class Loader {
     }
   }
 
-  /** Batches that wait and one that is done. */
+  /** The drawer of cutters, batches that wait, and two that are done. */
   private async batches(): Promise<void> {
+    for (const cutter of drawer) await this.app.get(DrawerService).save(made(), cutter);
     for (const row of batches) {
       const dto: BatchDto = {
         id: row.id,
@@ -204,13 +207,14 @@ class Loader {
         name: row.name,
         note: row.note,
         dueOn: row.dueOn,
-        pieces: row.pieces.map(({ name, size: [widthMm, heightMm], count, spare, layers }) => ({
+        pieces: row.pieces.map(({ name, size: [widthMm, heightMm], shape, rim, count, spare, layers }) => ({
           id: idOf(`${row.name} ${name}`),
           name,
           count,
           spare,
           ...CUTTING,
-          shape: heightMm === undefined ? 'round' : 'rectangle',
+          shape: shape ?? (heightMm === undefined ? 'round' : 'rectangle'),
+          rimMm: rim ?? null,
           widthMm,
           heightMm: heightMm ?? null,
           layers: layers.map(([of, setting], i) => this.layer(of, setting, idOf(`${row.name} ${name} ${i}`))),

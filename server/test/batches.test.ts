@@ -1,3 +1,4 @@
+import { cutterOfSize } from '#core/cutter';
 import { ofClay, ofMix } from '#core/material';
 import { randomUUID } from 'node:crypto';
 import type {
@@ -107,7 +108,7 @@ test(
       title: saved.name,
       note: 'went well',
       madeOn: '2026-11-24',
-      pieces: [{ name: 'Drop', count: 11, cutter: { shape: 'round', diameter: 18 } }],
+      pieces: [{ name: 'Drop', count: 11, cutter: cutterOfSize(18, null) }],
       mixes: [{ revisionId: ring.revisions[0]?.id, number: 1 }],
     });
     expect(entry.clays.find((c) => c.clayId === chalk.id)?.grams).toBeCloseTo(taken, 9);
@@ -184,7 +185,7 @@ test.each([
   ['spare', -1, /whole number from 0/],
   ['layers', [], /at least one layer/],
   ['name', ' ', /needs a name/],
-  ['shape', 'star', /round or a rectangle/],
+  ['shape', 'star', /one of these shapes: round, rectangle/],
 ])('a piece with %s of %p is refused at its field', async (field, value, sentence) => {
   const { chalk } = await smallShelf(api);
   const good = piece('', { layers: [{ id: randomUUID(), of: ofClay(chalk.id), settingId: setting('6') }] });

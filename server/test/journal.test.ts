@@ -29,6 +29,7 @@ const row = (id: string, density: number): Row<'line'> => ({
   bakeMinutes: 20,
   bakePerMm: 6,
   maxC: 140,
+  toughness: null,
 });
 const state = async (db: Db): Promise<unknown> =>
   (await db.select().from(lines)).map(({ id, density }) => [id, density]).sort();

@@ -100,6 +100,8 @@ test('pieces are cut from what is left, and no more than that; clay a sheet is o
     of: _,
     blendId: ___,
     caneId: _c,
+    left: _l,
+    clays: _cl,
     ofName: ____,
     hexes: _____,
     density: ______,

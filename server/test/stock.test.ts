@@ -58,6 +58,22 @@ const left = (to: LeftDto['to'], grams: number, ...of: LeftDto['parts'][number][
   to,
 });
 
+const rounds = (count: number): MadeDto['cuts'][number] => ({
+  id: randomUUID(),
+  name: 'Drops',
+  shape: 'round',
+  widthMm: 20,
+  heightMm: null,
+  count,
+  bridgeMm: 2,
+});
+
+/** A thing as it is sent. */
+const made = (thing: MadeAnswer): MadeDto => ({ ...noted(thing.name, thing.grams), ...onlySent(thing) });
+const onlySent = ({ id, version, form, widthMm, lengthMm, mm, cuts, gone }: MadeAnswer): Partial<MadeDto> => ({
+  ...{ id, version, form, widthMm, lengthMm, mm, cuts, gone },
+});
+
 interface Garden {
   readonly clays: readonly ClayDto[];
   readonly pink: { readonly id: string; readonly version: number; readonly revisionId: string };
@@ -159,6 +175,7 @@ class Errand {
         rolledAt: '3',
         ...this.entry(),
         used: this.used(),
+        ready: await this.taken(),
         left: await this.left(),
       };
       return (await api.ask('POST', `/api/sheets/${sheet.id}/rolled`, body)).status;
@@ -179,7 +196,8 @@ class Errand {
       const sheet = noted('Dusk', this.grams(20), { form: 'sheet', widthMm: 90, lengthMm: 50, mm: 1.5 });
       const { id, version } = this.of.blend;
       const kept = this.chance() < 0.6 ? { sheet } : {};
-      const dto = { version, ...this.entry(), passes: 12, used: this.used(), left: await this.left(), ...kept };
+      const [ready, left] = [await this.taken(), await this.left()];
+      const dto = { version, ...this.entry(), passes: 12, used: this.used(), ready, left, ...kept };
       return (await api.ask('POST', `/api/blends/${id}/done`, dto)).status;
     },
     cane: async () => {
@@ -223,11 +241,25 @@ class Errand {
       const dto = { version: thing.version, entryId, madeOn, to: this.chance() < 0.7 ? 'tub' : 'thrown' };
       return (await api.ask('POST', `/api/made/${thing.id}/away`, dto)).status;
     },
+    cut: async () => {
+      const sheet = this.pick((await stock()).things.filter((t) => t.form === 'sheet'));
+      if (!sheet) return 0;
+      const again = sheet.cuts.length > 0 && this.chance() < 0.3;
+      const cuts = again ? sheet.cuts.slice(1) : [...sheet.cuts, rounds(3)];
+      return (await api.ask('PUT', `/api/sheets/${sheet.id}`, { ...made(sheet), cuts })).status;
+    },
     empty: async () => {
       const tub = this.pick((await stock()).tubs.filter((t) => t.grams > 0));
       if (!tub || this.chance() < 0.7) return 0;
       const { entryId, madeOn } = this.entry();
       return (await api.ask('POST', `/api/tubs/${tub.id}/emptied`, { version: tub.version, entryId, madeOn })).status;
+    },
+    stretch: async () => {
+      const tub = this.pick((await stock()).tubs);
+      if (!tub) return 0;
+      const { entryId, madeOn } = this.entry();
+      const dto = { version: tub.version, entryId, madeOn, used: this.used() };
+      return (await api.ask('POST', `/api/tubs/${tub.id}/stretched`, dto)).status;
     },
     undo: async () => (await api.ask('POST', '/api/undo')).status,
     redo: async () => (await api.ask('POST', '/api/redo')).status,
@@ -338,6 +370,123 @@ test('a layer is rolled of a lump: no clay comes off the shelf for it, and the p
   expect(after).toMatchObject({ grams: 3, reservedFor: [] });
   // a ball of a quarter of the clay has 0.63 of the diameter
   expect(after?.mm).toBeCloseTo(27 * Math.cbrt(0.25), 6);
+});
+
+test('what is cut from a sheet lies there no more: what fell between is scrap', async () => {
+  const { clays } = await garden();
+  const [chalk] = clays as [ClayDto];
+  const flat = { form: 'sheet', widthMm: 90, lengthMm: 120, mm: 1.5 } as const;
+  const sheet = (await note(noted('Chalk, 3', 30, flat), ofClay(chalk.id))).body;
+  const path = `/api/sheets/${sheet.id}`;
+  const cut = (await api.ask<MadeAnswer>('PUT', path, { ...made(sheet), cuts: [rounds(4)] })).body;
+  // one row of four of 20 mm, 2 mm apart, takes 24 of the 120 mm
+  expect(cut.left).toBeCloseTo((30 * 96) / 120, 9);
+  const now = await stock();
+  const perArea = 30 / (90 * 120);
+  const pieces = 4 * Math.PI * 100 * perArea;
+  expect(now.balance.inPieces).toBeCloseTo(pieces, 9);
+  const between = 24 * 90 * perArea - pieces;
+  expect(now.tubs.map((t) => [t.name, t.grams])).toEqual([['Chalk', expect.closeTo(between, 9)]]);
+  expect(now.balance.lyingThere).toBeCloseTo(24, 9);
+  // not after all: both come back
+  const back = (await api.ask<MadeAnswer>('PUT', path, { ...made(cut), cuts: [] })).body;
+  expect([back.left, (await balance()).inTubs]).toEqual([30, 0]);
+  // all that is left of it can be taken, and no gram more
+  const again = (await api.ask<MadeAnswer>('PUT', path, { ...made(back), cuts: [rounds(4)] })).body;
+  const away = { version: again.version, entryId: randomUUID(), madeOn: DAY, to: 'tub' };
+  await api.ask('POST', `/api/made/${sheet.id}/away`, away);
+  expect((await stock()).tubs[0]?.grams).toBeCloseTo(30 - pieces, 9);
+});
+
+test('slices and their backing become a sheet, and a layer is rolled of it', async () => {
+  const { clays, pink, cane, settingId } = await garden();
+  const [chalk] = clays as [ClayDto];
+  const of = { kind: 'cane' as const, id: cane.revisionId };
+  const flat = { form: 'slices', widthMm: 12, lengthMm: 12, mm: 2, count: 30 } as const;
+  const slices = (await note(noted('Bean, slices', 15, flat), of)).body;
+  const under = (await note(noted('Old chalk', 12), ofClay(chalk.id))).body;
+  const dto = {
+    ...{ version: slices.version, entryId: randomUUID(), madeOn: DAY, sheetId: randomUUID(), name: 'Bean, laid' },
+    ...{ count: 20, widthMm: 60, lengthMm: 60, mm: 1.5, keptIn: '' },
+    backing: [{ of: { kind: 'made', id: under.id }, grams: 5 }],
+  };
+  const lay = (more: object) =>
+    api.ask<MadeAnswer & Problem>('POST', `/api/made/${slices.id}/laid`, { ...dto, ...more });
+  const many = await lay({ count: 31 });
+  expect([many.status, many.body.detail]).toEqual([422, 'There are only 30 of Bean, slices.']);
+  const { status, body: sheet } = await lay({});
+  expect([status, sheet.form, sheet.grams, sheet.of]).toEqual([200, 'sheet', expect.closeTo(15, 9), of]);
+  const left = (await stock()).things.find((t) => t.id === slices.id);
+  expect([left?.count, left?.grams]).toEqual([10, expect.closeTo(5, 9)]);
+  expect(Math.abs((await balance()).unsaid)).toBeLessThan(10 ** -GRAMS);
+  const batch = (await api.put('batches', batchOf(piece({ kind: 'made', id: sheet.id }, settingId, 2)))).body;
+  const plan = (batch as unknown as BatchAnswer).plan;
+  expect([plan.pieces[0]?.wrong, plan.ready[0]?.name, plan.clays]).toEqual([null, 'Bean, laid', []]);
+  // its colour is that of the mix it was built of
+  expect(plan.materials[sheet.id]?.name).toBe('Bean, laid');
+  expect(pink.revisionId).toBeTruthy();
+});
+
+test("a tub of one's own takes what its rule says, before any other; stretched, it says its clays", async () => {
+  const { clays, pink, settingId } = await garden();
+  const [chalk, beet] = clays as [ClayDto, ClayDto];
+  const tub = { id: randomUUID(), version: 0, name: 'Pinks', keptIn: '', takes: [chalk.id, beet.id] };
+  await api.ask('PUT', `/api/tubs/${tub.id}`, tub);
+  const batch = (await api.put('batches', batchOf(piece(ofMix(pink.revisionId), settingId)))).body;
+  const dto = {
+    ...{ version: batch.version, entryId: randomUUID(), madeOn: DAY, note: '' },
+    used: [{ clayId: chalk.id, grams: 20 }],
+    left: [left('tub', 6, ofMix(pink.revisionId))],
+  };
+  expect((await api.ask('POST', `/api/batches/${batch.id}/done`, dto)).status).toBe(200);
+  const [own] = (await stock()).tubs;
+  expect([own?.name, own?.grams]).toEqual(['Pinks', expect.closeTo(6, 9)]);
+  const stretch = { version: own?.version, entryId: randomUUID(), madeOn: DAY };
+  const used = [{ clayId: beet.id, grams: 4 }];
+  const after = (await api.ask<TubAnswer>('POST', `/api/tubs/${tub.id}/stretched`, { ...stretch, used })).body;
+  // two parts to one of the mix, and four grams
+  expect(after.clays.map((c) => [c.name, c.grams])).toEqual([
+    ['Beetroot', expect.closeTo(6, 9)],
+    ['Chalk', expect.closeTo(4, 9)],
+  ]);
+  await api.ask('POST', '/api/undo');
+  expect((await stock()).tubs[0]?.grams).toBeCloseTo(6, 9);
+});
+
+test('a plug that a cane begins with is given to no batch, and what a batch counts on to no cane', async () => {
+  const { clays, settingId } = await garden();
+  const [chalk] = clays as [ClayDto];
+  const flat = { form: 'sheet', widthMm: 80, lengthMm: 60, mm: 2 } as const;
+  const sheet = (await note(noted('Chalk, 2', 18, flat), ofClay(chalk.id))).body;
+  const of = { kind: 'made' as const, id: sheet.id };
+  const batch = (await api.put('batches', batchOf(piece(of, settingId, 2)))).body;
+  const layers = [{ of: keyOf(ofClay(chalk.id)), thickness: 2 }];
+  const begun = caneOf('Roll', { id: 'a', do: 'roll', layers, rolled: 60, length: 80, made: sheet.id });
+  const refused = await api.ask<Problem>('PUT', `/api/canes/${begun.id}`, begun);
+  expect([refused.status, refused.body.detail]).toEqual([
+    422,
+    `What this cane begins with is reserved for ${batch.name}. Take it out there first.`,
+  ]);
+});
+
+test('clay to buy for a cane and a blend too, by their clays as they are planned', async () => {
+  const { cane, blend } = await garden();
+  const list = async (query: string): Promise<ShoppingAnswer> =>
+    (await api.get<ShoppingAnswer>(`/api/shopping${query}`)).body;
+  expect((await list('')).rows).toEqual([]);
+  const { rows, plans } = await list(`?canes=${cane.id}&blends=${blend.id}`);
+  expect(plans.map((p) => p.name).sort()).toEqual(['Bean', 'Dusk']);
+  const grams = (name: string): number => rows.find((r) => r.name === name)?.grams ?? 0;
+  const ofBlend = (await list(`?blends=${blend.id}`)).rows;
+  const { width, height, layers } = blend.plan;
+  const whole = (width * height * (layers + (layers % 2)) * 2 * 1.9) / 1000;
+  expect(ofBlend.reduce((sum, r) => sum + r.grams, 0)).toBeCloseTo(whole, 6);
+  const ofCane = (await list(`?canes=${cane.id}`)).rows;
+  expect(grams('Chalk')).toBeCloseTo(
+    [...ofBlend, ...ofCane].reduce((sum, r) => sum + (r.name === 'Chalk' ? r.grams : 0), 0),
+    9,
+  );
+  expect((await api.get<Problem>('/api/shopping?canes=none')).status).toBe(404);
 });
 
 describe('refused, and nothing is lost', () => {

@@ -1,14 +1,17 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { randomUUID } from 'node:crypto';
-import { cutterBox, toCut, type OpenPlan } from '#core/batch';
+import { toCut, type OpenPlan } from '#core/batch';
+import { plainCutter } from '#core/cutter';
 import { isMixable } from '#core/material';
 import type { BatchAnswer, BatchCard, BatchDto, DoneDto, LayerDto, MostPiecesAnswer } from '#contract';
 import { checkVersion, inUse, notThere, refused } from '../access/problem.js';
+import { CanesTold } from '../canes/canes.told.js';
 import { Journal, type Draft } from '../db/journal.js';
 import { columnsFor } from '../db/references.js';
 import { Studio } from '../mixes/studio.js';
 import { Accounts } from '../stock/accounts.js';
 import { StockStore } from '../stock/stock.store.js';
+import { cutterRow } from '../drawer/cutterRow.js';
 import { BatchesStore } from './batches.store.js';
 import { Planning } from './planning.js';
 
@@ -24,6 +27,7 @@ export class BatchesService {
     @Inject(Planning) private readonly planning: Planning,
     @Inject(Accounts) private readonly accounts: Accounts,
     @Inject(StockStore) private readonly stock: StockStore,
+    @Inject(CanesTold) private readonly canes: CanesTold,
   ) {}
 
   cards(): Promise<BatchCard[]> {
@@ -76,8 +80,11 @@ export class BatchesService {
         before,
         dto.pieces.map(({ layers: _, ...piece }, position) => ({
           ...piece,
+          ...cutterRow(piece, `pieces.${position}.`),
           edgeMm: piece.edgeMm ?? null,
-          heightMm: piece.shape === 'round' ? null : (piece.heightMm ?? piece.widthMm),
+          pairs: piece.pairs ?? false,
+          film: piece.film ?? false,
+          lie: piece.lie ?? 'close',
           position,
           batchId: dto.id,
         })),
@@ -153,8 +160,7 @@ export class BatchesService {
         entryId: dto.entryId,
         name: order.name,
         count: toCut(order),
-        widthMm: cutterBox(order.cutter).width,
-        heightMm: order.cutter.shape === 'round' ? null : order.cutter.height,
+        ...cutterRow(plainCutter(order.cutter), 'pieces.'),
       });
     }
     for (const { of, made } of plan.demand.mixes) {
@@ -189,7 +195,8 @@ export class BatchesService {
     if (!thing) throw refused('What this layer is rolled of does not lie there any more.', at);
     if (!ROLLED.has(thing.form))
       throw refused(`${thing.name} is no sheet and no lump: a layer is rolled of one of those.`, at);
-    const other = (await this.stock.countedOn()).find((c) => c.madeId === of.id && c.id !== dto.id);
+    const counting = [...(await this.stock.countedOn()), ...(await this.canes.countedOn())];
+    const other = counting.find((c) => c.madeId === of.id && c.id !== dto.id);
     if (other) throw refused(`${thing.name} is reserved for ${other.name}. Take it out there first.`, at);
   }
 }

@@ -5,7 +5,6 @@ import { pigmentsWith } from '#core/mix';
 import { lookUp, type ClayShare, type MaterialBook, type OwnColour } from '#core/stock';
 import {
   benchSteps,
-  cutterOf,
   leftOf,
   mostPieces,
   planBatch,
@@ -15,6 +14,7 @@ import {
   type Measuring,
   type PieceOrder,
 } from '#core/batch';
+import { cutterOf } from '#core/cutter';
 import { discVolume, thicknesses, type SettingThickness } from '#core/sheet';
 import type { MachineDto, MostPiecesAnswer, PieceDto, Plain, PlanAnswer } from '#contract';
 import { Studio } from '../mixes/studio.js';
@@ -77,9 +77,9 @@ export class Planning {
   /** All that core plans a batch with: settings become thicknesses, book and shelf are those of now. */
   private async inputOf(pieces: readonly PieceDto[]) {
     const gaps = await this.gaps();
-    const orders = pieces.map((piece) => orderOf(piece, gaps));
+    const { book, there, fades } = await this.looks.book(pieces.flatMap((p) => p.layers.map((l) => l.of)));
+    const orders = pieces.map((piece) => orderOf(piece, gaps, fades));
     const measuring = await this.measuring(gaps);
-    const { book, there } = await this.looks.book(orders.flatMap((o) => o.layers.map((l) => l.of)));
     const { pigments } = this.studio;
     return { orders, measuring, book, there, pigments, blocks: this.studio.all('block') };
   }
@@ -132,9 +132,14 @@ export class Planning {
     return attempt(
       () => {
         const { name, hexes } = lookUp(of, book, { stage: 'baked', pigments: this.studio.pigments });
-        return { name, hex: hexes[Math.floor(hexes.length / 2)] ?? NO_COLOUR, newer };
+        return { name, hex: hexes[Math.floor(hexes.length / 2)] ?? NO_COLOUR, hexes, newer };
       },
-      () => ({ name: book.composed?.(of as OfScrap)?.name ?? 'Something that was there', hex: NO_COLOUR, newer }),
+      () => ({
+        name: book.composed?.(of as OfScrap)?.name ?? 'Something that was there',
+        hex: NO_COLOUR,
+        hexes: [],
+        newer,
+      }),
     );
   }
 
@@ -171,13 +176,22 @@ const clayIn = (scrap: OfScrap, book: MaterialBook): readonly ClayShare[] =>
     () => [],
   );
 
-function orderOf(piece: PieceDto, gaps: ReadonlyMap<string, Gap>): PieceOrder {
+/** How wide a sheet with a fade is; nothing of anything else. */
+function widthOf(of: LayerOf, fades: ReadonlyMap<string, number>): { fadeMm?: number } {
+  const fadeMm = fades.get(of.id);
+  return fadeMm === undefined ? {} : { fadeMm };
+}
+
+function orderOf(piece: PieceDto, gaps: ReadonlyMap<string, Gap>, fades: ReadonlyMap<string, number>): PieceOrder {
   return {
     id: piece.id,
     name: piece.name,
     count: piece.count,
     spare: piece.spare,
-    cutter: cutterOf(piece.widthMm, piece.shape === 'round' ? null : (piece.heightMm ?? piece.widthMm)),
+    cutter: cutterOf(piece),
+    pairs: piece.pairs ?? false,
+    film: piece.film ?? false,
+    lie: piece.lie ?? 'close',
     bridgeMm: piece.bridgeMm,
     edgeMm: piece.edgeMm ?? 0,
     sheetWidthMm: piece.sheetWidthMm,
@@ -193,6 +207,7 @@ function orderOf(piece: PieceDto, gaps: ReadonlyMap<string, Gap>): PieceOrder {
               mm: gap.setting.mm,
               assumed: gap.setting.knowledge === 'assumed',
               rollerWidthMm: gap.machine.rollerWidthMm,
+              ...widthOf(layer.of, fades),
             },
           ]
         : [];

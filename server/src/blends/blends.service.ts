@@ -155,8 +155,9 @@ export class BlendsService {
       });
       const account = this.accounts.open(draft, dto.entryId);
       await account.offShelf(dto.used);
+      await account.take(dto.ready ?? [], 'ready');
       const layout = layoutIn(plan);
-      const whole = dto.used.reduce((sum, u) => sum + u.grams, 0);
+      const whole = account.open;
       for (const [i, area] of areasOf(layout).entries()) {
         const of = plan.colours[i];
         if (of?.kind === 'mix')

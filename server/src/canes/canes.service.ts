@@ -15,19 +15,9 @@ import {
 import { Inject, Injectable } from '@nestjs/common';
 import { randomUUID } from 'node:crypto';
 
-import {
-  checkWork,
-  learnedEnds,
-  madeIn,
-  usedIn,
-  type EndsRule,
-  type Program,
-  type TrimMade,
-  type Wanted,
-} from '#core/cane';
-import type { BlendInside, CaneAnswer, CaneCard, CaneDoneDto, CaneDto, CaneInside } from '#contract';
+import { checkWork, madeIn, usedIn, type Program } from '#core/cane';
+import type { BlendInside, CaneAnswer, CaneCard, CaneDoneDto, CaneDto } from '#contract';
 import { checkVersion, inUse, notThere, refused, refusedAt } from '../access/problem.js';
-import { aside } from '../aside/aside.js';
 import { BlendsService } from '../blends/blends.service.js';
 import { columnsFor, type Reference } from '../db/references.js';
 import { Journal, type Draft, type Row } from '../db/journal.js';
@@ -38,8 +28,9 @@ import { sameDocument } from '../revisions/sameDocument.js';
 import { takeSheets } from '../sheetBook/takeSheets.js';
 import { Accounts } from '../stock/accounts.js';
 import { CanesStore } from './canes.store.js';
-import { keptRow } from './keptRow.js';
-import type { ToPlan } from './plan.worker.js';
+import { CanesTold, libraryOf, volumesOf } from './canes.told.js';
+import { StockStore } from '../stock/stock.store.js';
+import { keptRows } from './keptRow.js';
 
 /** Everything that a cane is made with: a change of any of it is a change of the plan. */
 const planIn = ({ program, slices, sliceMm, trimming, ends }: Pick<CaneDto, keyof CanePlan>): CanePlan => ({
@@ -57,28 +48,6 @@ type Uses = Reference<'caneUse'>[];
 const materialsIn = (programs: readonly Program[]): Material[] =>
   [...new Set(programs.flatMap((p) => usedIn(p.steps).materials))].map(readMaterial);
 
-/** ms that planning a cane may take; the limits of core keep it well below. */
-const MOST_PLANNING = 30_000;
-
-/** Of canes made before each trim was written down, both ends of the width they came to stand for a full reduction. */
-function trimsOf({ trims, lostMm, diameterMm }: Row<'entryCane'>): readonly TrimMade[] {
-  return trims ?? [{ lostMm, unitMm: 2 * diameterMm }];
-}
-
-const libraryOf = (inside: readonly CaneInside[]): ReadonlyMap<string, Program> =>
-  new Map(inside.map((c) => [c.revisionId, c.program]));
-
-/** mm³ of each material that went in; nothing where the steps cannot be done. */
-function volumesOf(
-  program: Program,
-  inside: readonly CaneInside[],
-  wanted: Wanted,
-  ends: EndsRule,
-): Promise<ReadonlyMap<string, number>> {
-  const task: ToPlan = { program, library: libraryOf(inside), wanted, ends };
-  return aside<ReadonlyMap<string, number>>('canes/plan.worker.js', task, MOST_PLANNING);
-}
-
 @Injectable()
 export class CanesService {
   constructor(
@@ -89,12 +58,14 @@ export class CanesService {
     @Inject(CanesStore) private readonly store: CanesStore,
     @Inject(Revisions) private readonly revisionRule: Revisions,
     @Inject(Accounts) private readonly accounts: Accounts,
+    @Inject(CanesTold) private readonly told: CanesTold,
+    @Inject(StockStore) private readonly stock: StockStore,
   ) {}
 
   async cards(): Promise<CaneCard[]> {
     return Promise.all(
       (await this.revisionRule.all('cane')).map(async ({ id, name, retired }) => {
-        const revision = await this.newest(id);
+        const revision = await this.told.newest(id);
         return { id, name, retired, revisionId: revision.id, steps: revision.program.steps.length };
       }),
     );
@@ -103,8 +74,8 @@ export class CanesService {
   async open(id: string): Promise<CaneAnswer> {
     const cane = await this.revisionRule.thing('cane', id);
     if (!cane) throw notThere('This cane');
-    const { id: revisionId, number, program, slices, sliceMm, trimming, ends } = await this.newest(id);
-    const canes = await this.inside(program);
+    const { id: revisionId, number, program, slices, sliceMm, trimming, ends } = await this.told.newest(id);
+    const canes = await this.told.inside(program);
     const materials = materialsIn([program, ...canes.map((c) => c.program)]);
     const blends = (await Promise.all(idsOf('blend', materials).map((id) => this.blends.inside(id)))).filter(
       (b): b is BlendInside => b !== null,
@@ -125,7 +96,7 @@ export class CanesService {
       blends,
       outdated: (await Promise.all(materialsIn([program]).map((of) => this.outdated(of)))).flat(),
       referenced: [...new Map(referenced.map((r) => [r.id, r])).values()],
-      learnedEnds: await this.learned(),
+      learnedEnds: await this.told.learned(),
     };
   }
 
@@ -141,6 +112,7 @@ export class CanesService {
       const changed = !newest || !sameDocument(planIn(newest), plan);
       const { before, ...written } = await this.revisionRule.written('cane', newest, changed);
       const revision: Row<'caneRevision'> = { ...written, caneId: dto.id, ...plan };
+      await this.checkReserved(dto.program);
       const uses = await this.usesIn(dto.program, revision.id, dto.id, name);
       await draft.put('caneRevision', revision);
       const old = before ? await this.store.usesOf([before.id]) : [];
@@ -178,14 +150,14 @@ export class CanesService {
   /** Takes the clay off the shelf and writes the diary, with what the ends cost. */
   async done(changeId: string, id: string, dto: CaneDoneDto): Promise<{ entryId: string }> {
     // planned before the change is begun, as others wait for it
-    const { id: caneRevisionId, program, sliceMm, trimming, ends } = await this.newest(id);
-    const inside = await this.inside(program);
+    const { id: caneRevisionId, program, sliceMm, trimming, ends } = await this.told.newest(id);
+    const inside = await this.told.inside(program);
     const all = materialsIn([program, ...inside.map((c) => c.program)]);
     const volumes = await volumesOf(
       program,
       inside,
       { slices: Math.max(1, dto.slices), thickness: sliceMm },
-      { share: ends ?? (await this.learned()).ends, trimming },
+      { share: ends ?? (await this.told.learned()).ends, trimming },
     );
     await this.journal.change(changeId, async (draft) => {
       const cane = await draft.find('cane', id);
@@ -221,10 +193,8 @@ export class CanesService {
         slices,
         pictureId: dto.pictureId ?? null,
       });
-      if (dto.kept && account.open > 0)
-        await account.made(
-          keptRow(dto.kept, dto, { sliceMm, caneRevisionId, grams: account.open, version: draft.version }),
-        );
+      const more = { sliceMm, caneRevisionId, grams: account.open, version: draft.version };
+      if (dto.kept && account.open > 0) for (const row of keptRows(dto.kept, dto, more)) await account.made(row);
       await account.close('pieces');
       draft.summary = `${cane.name} made`;
     });
@@ -245,107 +215,6 @@ export class CanesService {
     }
   }
 
-  /** The canes of an entry, as they were made. */
-  async asMade(
-    entryId: string,
-  ): Promise<
-    {
-      caneId: string;
-      name: string;
-      number: number;
-      diameterMm: number;
-      lengthMm: number;
-      lostMm: number;
-      slices: number;
-      pictureId: string | null;
-    }[]
-  > {
-    return (
-      await Promise.all(
-        (await this.store.ofEntry(entryId)).map(
-          async ({ caneRevisionId, diameterMm, lengthMm, lostMm, slices, pictureId }) => {
-            const revision = await this.revisionRule.one('cane', caneRevisionId);
-            const cane = revision && (await this.revisionRule.thing('cane', revision.caneId));
-            return cane
-              ? [
-                  {
-                    caneId: cane.id,
-                    name: cane.name,
-                    number: revision.number,
-                    diameterMm,
-                    lengthMm,
-                    lostMm,
-                    slices,
-                    pictureId,
-                  },
-                ]
-              : [];
-          },
-        ),
-      )
-    ).flat();
-  }
-
-  /** Canes of which the newest plan begins with something that lies there. */
-  async countedOn(): Promise<{ readonly madeId: string; readonly id: string; readonly name: string }[]> {
-    const canes = (await this.revisionRule.all('cane')).filter((c) => !c.retired);
-    const all = await Promise.all(
-      canes.map(async ({ id, name }) => {
-        const { program, id: revisionId } = await this.newest(id);
-        // what was made has taken it
-        if ((await this.revisionRule.madeOf('cane', [revisionId])).has(revisionId)) return [];
-        return madeIn(program.steps).map((madeId) => ({ madeId, id, name }));
-      }),
-    );
-    return all.flat();
-  }
-
-  async called(revisionId: string): Promise<string | undefined> {
-    const revision = await this.revisionRule.one('cane', revisionId);
-    return revision && (await this.revisionRule.thing('cane', revision.caneId))?.name;
-  }
-
-  /** mm³ of each material in a cane, in any proportion to the whole; nothing where its steps cannot be done. */
-  async volumesIn(revisionId: string): Promise<ReadonlyMap<Material, number>> {
-    const revision = await this.revisionRule.one('cane', revisionId);
-    if (!revision) return new Map();
-    const { program, sliceMm, trimming, ends } = revision;
-    const share = ends ?? (await this.learned()).ends;
-    const inside = await this.inside(program);
-    const volumes = await volumesOf(program, inside, { slices: 1, thickness: sliceMm }, { share, trimming });
-    return new Map([...volumes].map(([key, volume]) => [readMaterial(key), volume]));
-  }
-
-  /** What ends took so far, of every cane that was made. */
-  private async learned(): Promise<CaneAnswer['learnedEnds']> {
-    return learnedEnds((await this.store.made()).flatMap(trimsOf));
-  }
-
-  private async newest(caneId: string): Promise<Row<'caneRevision'>> {
-    const revision = await this.revisionRule.newest('cane', caneId);
-    if (!revision) throw notThere('This cane');
-    return revision;
-  }
-
-  /** All canes that a program takes in, and those that they take in. */
-  private async inside(program: Program, known = new Map<string, CaneInside>()): Promise<CaneInside[]> {
-    const names = new Map((await this.revisionRule.all('cane')).map((c) => [c.id, c.name]));
-    for (const ref of usedIn(program.steps).canes) {
-      if (known.has(ref)) continue;
-      const revision = await this.revisionRule.one('cane', ref);
-      if (!revision) continue;
-      known.set(ref, {
-        revisionId: ref,
-        caneId: revision.caneId,
-        name: names.get(revision.caneId) ?? '',
-        program: revision.program,
-        newest: await this.revisionRule.isNewest('cane', revision, revision.caneId),
-      });
-      await this.inside(revision.program, known);
-    }
-    return [...known.values()];
-  }
-
   /** What a mix or a blend has become since the revision that is used. */
   private async outdated(of: Material): Promise<CaneAnswer['outdated']> {
     if (of.kind === 'mix') {
@@ -360,6 +229,15 @@ export class CanesService {
 
   private async isThere(of: OfClay | OfMix | OfBlend): Promise<boolean> {
     return isMixable(of) ? this.studio.has(of) : (await this.blends.inside(of.id)) !== null;
+  }
+
+  /** @throws ProblemException where a cane begins with something that a batch counts on */
+  private async checkReserved(program: Program): Promise<void> {
+    const begun = madeIn(program.steps);
+    if (begun.length === 0) return;
+    const counting = (await this.stock.countedOn()).find((c) => begun.includes(c.madeId));
+    if (counting)
+      throw refused(`What this cane begins with is reserved for ${counting.name}. Take it out there first.`, 'program');
   }
 
   /**
@@ -380,12 +258,12 @@ export class CanesService {
     for (const ref of canes) {
       const revision = await this.revisionRule.one('cane', ref);
       if (!revision) throw refused('A cane that is used in this one is not there any more.', 'program');
-      const all = await this.inside(revision.program);
+      const all = await this.told.inside(revision.program);
       if (ref === ownRevision || revision.caneId === ownId || all.some((c) => c.caneId === ownId))
         throw refused(`${name} cannot contain itself.`, 'program');
       uses.push(columnsFor('caneUse', { kind: 'cane', id: ref }));
     }
-    const library = libraryOf(await this.inside(program));
+    const library = libraryOf(await this.told.inside(program));
     refusedAt('program', () => {
       checkWork(program.steps, (ref) => library.get(ref));
     });

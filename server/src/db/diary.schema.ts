@@ -1,3 +1,5 @@
+import type { Point } from '#core/outline';
+import type { CutterShape } from '#core/cutter';
 import { integer, index, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { TrimMade } from '#core/cane';
 import type { Firmness } from '#core/clay';
@@ -43,6 +45,10 @@ export const entryPieces = sqliteTable(
     widthMm: real('width_mm').notNull(),
     /** null: cut round */
     heightMm: real('height_mm'),
+    /** null: round or a rectangle, as its height says */
+    shape: text('shape').$type<CutterShape>(),
+    rimMm: real('rim_mm'),
+    points: text('points', { mode: 'json' }).$type<readonly Point[]>(),
     count: integer('count').notNull(),
   },
   (t) => [index('entry_piece_entry').on(t.entryId)],

@@ -1,3 +1,4 @@
+import type { Point } from '#core/outline';
 import type { Stage } from '#core/colour';
 import { sql } from 'drizzle-orm';
 import {
@@ -11,7 +12,8 @@ import {
   type AnySQLiteColumn,
   type CheckBuilder,
 } from 'drizzle-orm/sqlite-core';
-import type { Firmness, Kind } from '#core/clay';
+import type { Firmness, Kind, Toughness } from '#core/clay';
+import type { CutterShape, Lie } from '#core/cutter';
 import type { Basis, ChipWay } from '#core/mix';
 import type { Program, Trimming } from '#core/cane';
 import type { ReadingWay } from '#core/sheet';
@@ -36,6 +38,7 @@ export const lines = sqliteTable('line', {
   bakeMinutes: real('bake_minutes').notNull(),
   bakePerMm: real('bake_per_mm').notNull(),
   maxC: real('max_c').notNull(),
+  toughness: text('toughness').$type<Toughness>(),
 });
 
 export const clays = sqliteTable(
@@ -190,6 +193,7 @@ export const settings = sqliteTable(
       .references(() => machines.id),
     position: integer('position').notNull(),
     label: text('label').notNull(),
+    called: text('called').notNull().default(''),
   },
   (t) => [index('setting_machine').on(t.machineId)],
 );
@@ -280,6 +284,23 @@ export const batches = sqliteTable('batch', {
   dueOn: text('due_on'),
 });
 
+/** What something is cut with. */
+const cutterColumns = () => ({
+  shape: text('shape').$type<CutterShape>().notNull(),
+  widthMm: real('width_mm').notNull(),
+  heightMm: real('height_mm'),
+  rimMm: real('rim_mm'),
+  points: text('points', { mode: 'json' }).$type<readonly Point[]>(),
+});
+
+/** The drawer of cutters. A piece keeps a copy of its cutter, so that it stays what it was cut with. */
+export const cutters = sqliteTable('cutter', {
+  id: id(),
+  version: version(),
+  name: text('name').notNull(),
+  ...cutterColumns(),
+});
+
 export const pieces = sqliteTable(
   'piece',
   {
@@ -289,15 +310,16 @@ export const pieces = sqliteTable(
       .references(() => batches.id),
     position: integer('position').notNull(),
     name: text('name').notNull(),
-    shape: text('shape').$type<'round' | 'rectangle'>().notNull(),
-    widthMm: real('width_mm').notNull(),
-    heightMm: real('height_mm'),
+    ...cutterColumns(),
     count: integer('count').notNull(),
     spare: integer('spare').notNull(),
     bridgeMm: real('bridge_mm').notNull(),
     edgeMm: real('edge_mm'),
     sheetWidthMm: real('sheet_width_mm').notNull(),
     sheetLengthMm: real('sheet_length_mm').notNull(),
+    pairs: integer('pairs', { mode: 'boolean' }).notNull().default(false),
+    lie: text('lie').$type<Lie>().notNull().default('close'),
+    film: integer('film', { mode: 'boolean' }).notNull().default(false),
   },
   (t) => [index('piece_batch').on(t.batchId)],
 );

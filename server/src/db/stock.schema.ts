@@ -13,6 +13,8 @@ export const tubs = sqliteTable(
     name: text('name').notNull(),
     keptIn: text('kept_in').notNull(),
     rule: text('rule').$type<TubRule>().notNull(),
+    /** ids of clays whose scrap comes here first */
+    takes: text('takes', { mode: 'json' }).$type<readonly string[]>().notNull().default([]),
     clayId: text('clay_id').references(() => clays.id),
     revisionId: text('revision_id').references(() => revisions.id),
     blendRevisionId: text('blend_revision_id').references(() => blendRevisions.id),

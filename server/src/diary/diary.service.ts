@@ -1,9 +1,9 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { cutterOf } from '#core/batch';
+import { cutterOf } from '#core/cutter';
 import { colourOf, flatten } from '#core/mix';
 import type { DiaryAnswer, DiaryListAnswer, DiaryNoteDto } from '#contract';
 import { checkVersion, notThere } from '../access/problem.js';
-import { CanesService } from '../canes/canes.service.js';
+import { CanesTold } from '../canes/canes.told.js';
 import { BlendsService } from '../blends/blends.service.js';
 import { Journal } from '../db/journal.js';
 import { Studio } from '../mixes/studio.js';
@@ -17,7 +17,7 @@ export class DiaryService {
     @Inject(Journal) private readonly journal: Journal,
     @Inject(Studio) private readonly studio: Studio,
     @Inject(BlendsService) private readonly blends: BlendsService,
-    @Inject(CanesService) private readonly canes: CanesService,
+    @Inject(CanesTold) private readonly canes: CanesTold,
     @Inject(SheetBookService) private readonly sheets: SheetBookService,
     @Inject(StockStore) private readonly stock: StockStore,
     @Inject(DiaryStore) private readonly store: DiaryStore,
@@ -37,10 +37,10 @@ export class DiaryService {
     const { words: _, ...card } = entry;
     return {
       ...card,
-      pieces: (await this.store.piecesOf(id)).map(({ name, count, widthMm, heightMm }) => ({
+      pieces: (await this.store.piecesOf(id)).map(({ name, count, shape, ...cutter }) => ({
         name,
         count,
-        cutter: cutterOf(widthMm, heightMm),
+        cutter: cutterOf({ ...cutter, shape: shape ?? (cutter.heightMm === null ? 'round' : 'rectangle') }),
       })),
       mixes: (await this.store.mixesOf(id)).flatMap(({ revisionId, grams }) => {
         const revision = this.studio.one('revision', revisionId);

@@ -45,6 +45,8 @@ export interface Touched {
  */
 @Injectable()
 export class Studio implements Book, OnModuleInit {
+  /** how often colours were predicted anew: another number says that they are others */
+  learnedTimes = 0;
   private predicting: PigmentSource = pigmentsWith(null);
   readonly pigments: PigmentSource = (clay, stage) => this.predicting(clay, stage);
   private readonly rows: { [T in Held]: Map<string, Row<T>> } = {
@@ -196,6 +198,7 @@ export class Studio implements Book, OnModuleInit {
   /** Predicts with what was learned from now on; null: with the defaults. */
   predictWith(learned: Learned | null): void {
     this.predicting = pigmentsWith(learned);
+    this.learnedTimes++;
     for (const listener of this.listeners) listener({ all: true, mixes: new Set() });
   }
 

@@ -1,9 +1,16 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { randomUUID } from 'node:crypto';
-import { cutterOf, sheetLeft } from '#core/batch';
+import { checkCutter, cutterOf, sheetLeft } from '#core/cutter';
 import { flatOf } from '#core/mix';
 
-import type { ConditionedAnswer, ConditionedDto, RolledDto, MadeAnswer, MadeDto } from '#contract';
+import {
+  cutOfSheet,
+  type ConditionedAnswer,
+  type ConditionedDto,
+  type RolledDto,
+  type MadeAnswer,
+  type MadeDto,
+} from '#contract';
 import { checkVersion, notThere, refused, refusedAt } from '../access/problem.js';
 import { columnsFor } from '../db/references.js';
 import { Journal, type Row } from '../db/journal.js';
@@ -99,6 +106,7 @@ export class SheetBookService {
       });
       const account = this.accounts.open(draft, entryId);
       await account.offShelf(used);
+      await account.take(dto.ready ?? [], 'ready');
       if (of.kind === 'mix')
         await draft.put('entryMix', { id: randomUUID(), entryId, revisionId: of.id, grams: sheet.grams });
       await account.made({ ...sheetRow(sheet), version: draft.version, entryId, ...columnsFor('sheet', of), rolledAt });
@@ -151,13 +159,7 @@ function summaryOf({ name, gone, form }: MadeDto, before: Row<'sheet'>): string 
 function checkSheet(sheet: MadeDto): void {
   if (sheet.cuts.length === 0) return;
   refusedAt('cuts', () => {
-    sheetLeft(
-      sheet,
-      sheet.cuts.map((c) => ({
-        cutter: cutterOf(c.widthMm, c.shape === 'round' ? null : (c.heightMm ?? c.widthMm)),
-        count: c.count,
-        bridge: c.bridgeMm,
-      })),
-    );
+    for (const cut of sheet.cuts) checkCutter(cutterOf(cut));
+    sheetLeft(sheet, sheet.cuts.map(cutOfSheet));
   });
 }

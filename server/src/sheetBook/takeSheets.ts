@@ -2,6 +2,7 @@ import { inBoth, showLong } from '#core/units';
 import type { CaneTakenDto } from '#contract';
 import { refused } from '../access/problem.js';
 import type { Account } from '../stock/account.js';
+import { whole } from '../stock/leftOf.js';
 
 /** mm of a plug that nobody keeps, and that hands do not miss. */
 const [SCRAP, HAIR] = [1, 0.5];
@@ -13,7 +14,8 @@ const [SCRAP, HAIR] = [1, 0.5];
  */
 export async function takeSheets(account: Account, taken: readonly CaneTakenDto[]): Promise<void> {
   for (const [i, { sheetId, lengthMm }] of taken.entries()) {
-    const sheet = await account.thing(sheetId);
+    const found = await account.thing(sheetId);
+    const sheet = found && whole(found);
     if (!sheet || sheet.gone)
       throw refused(
         `${sheet?.name ?? 'What the cane was begun with'} is used up: it does not lie in the sheet book any more.`,

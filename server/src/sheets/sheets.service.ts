@@ -72,7 +72,10 @@ export class SheetsService {
       draft.replace(
         'setting',
         before,
-        settings.map(({ id, label }, position) => ({ id, label, position, machineId: dto.id })),
+        settings.map(({ id, label, called }, position) => ({
+          ...{ id, label, position, machineId: dto.id },
+          called: called?.trim() ?? '',
+        })),
       );
       draft.replace(
         'reading',

@@ -53,7 +53,7 @@ export class SheetsStore {
         const own = await this.settingsOf(machine.id);
         return {
           ...machine,
-          settings: own.map(({ id, label }) => ({ id, label })),
+          settings: own.map(({ id, label, called }) => ({ id, label, called })),
           readings: await this.readingsOf(own.map((s) => s.id)),
         };
       }),

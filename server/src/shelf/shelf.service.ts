@@ -61,7 +61,13 @@ export class ShelfService {
         throw refused(`There is a line called ${dto.name.trim()} already.`, 'name');
       }
       if (dto.maxC < dto.bakeC) throw refused('The maximum temperature is below the baking temperature.', 'maxC');
-      await draft.put('line', { ...dto, name: dto.name.trim(), version: draft.version });
+      await draft.put('line', {
+        ...dto,
+        name: dto.name.trim(),
+        // what a window does not know of stays as it was
+        toughness: dto.toughness === undefined ? (stored?.toughness ?? null) : dto.toughness,
+        version: draft.version,
+      });
       draft.summary = stored ? `changed ${dto.name.trim()}` : `new line ${dto.name.trim()}`;
     });
     return this.studio.one('line', dto.id) ?? dto;

@@ -1,14 +1,22 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { wantedBy, type Wanted } from '#core/batch';
+import { wantedBy, type OpenPlan, type Wanted } from '#core/batch';
 import { deltaE, hexOf, xyzOfLab, type Lab } from '#core/colour';
-import { ofClay } from '#core/material';
-import { lookUp } from '#core/stock';
+import { isOf, ofClay } from '#core/material';
+import { areasOf, layersToRoll } from '#core/blend';
+import { thicknesses } from '#core/sheet';
+import { lookUp, type OwnColour } from '#core/stock';
 import type { ShoppingAnswer, ShoppingRow, StandIn } from '#contract';
 import { BatchesService } from '../batches/batches.service.js';
+import { BlendsService } from '../blends/blends.service.js';
+import { layoutIn } from '../blends/shape.js';
+import { CanesTold } from '../canes/canes.told.js';
 import { Board } from '../mixes/board.js';
 import { Studio } from '../mixes/studio.js';
 import { SheetsStore } from '../sheets/sheets.store.js';
 import { StockLooks } from '../stock/looks.js';
+
+/** mm of a layer of a blend whose setting nobody chose: an assumption. */
+const ASSUMED_LAYER = 2;
 
 /** What is further off stands in for nothing. */
 const MOST_APART = 12;
@@ -24,10 +32,15 @@ export class ShoppingService {
     @Inject(Board) private readonly board: Board,
     @Inject(StockLooks) private readonly looks: StockLooks,
     @Inject(SheetsStore) private readonly sheets: SheetsStore,
+    @Inject(CanesTold) private readonly canes: CanesTold,
+    @Inject(BlendsService) private readonly blends: BlendsService,
   ) {}
 
-  async list(): Promise<ShoppingAnswer> {
-    const plans = await this.batches.openPlans();
+  /** @param also canes and blends that are to be made too, by their ids */
+  async list(also: { readonly canes: readonly string[]; readonly blends: readonly string[] }): Promise<ShoppingAnswer> {
+    const canes = await Promise.all(also.canes.map((id) => this.ofCane(id)));
+    const blends = await Promise.all(also.blends.map((id) => this.ofBlend(id)));
+    const plans = [...(await this.batches.openPlans()), ...canes, ...blends];
     const wanted = wantedBy(plans, this.studio.all('block'));
     const tubs = await this.tubs();
     const rows = wanted.map((w) => this.row(w, tubs));
@@ -38,6 +51,38 @@ export class ShoppingService {
     );
     const { currency } = await this.sheets.setup();
     return { rows, plans: plans.map(({ id, name }) => ({ id, name })), cost, currency };
+  }
+
+  /** The clay that a cane takes as it is planned now. */
+  private async ofCane(id: string): Promise<OpenPlan> {
+    const { name, volumes } = await this.canes.wanted(id);
+    const own = [...volumes].flatMap(([of, volume]) => (isOf(of, 'clay', 'mix', 'blend') ? [{ of, volume }] : []));
+    return { id, name, clays: await this.claysOf(own) };
+  }
+
+  /** The clay that a blend takes as it is planned now, with the halves that stay over. */
+  private async ofBlend(id: string): Promise<OpenPlan> {
+    const { name, plan } = await this.blends.open(id);
+    const settings = (await this.sheets.machines()).flatMap((machine) => thicknesses(machine));
+    const mm = settings.find((s) => s.id === plan.settingId)?.mm ?? ASSUMED_LAYER;
+    const layers = layersToRoll(plan.layers * (plan.stack ?? 1));
+    const areas = areasOf(layoutIn(plan));
+    const own = plan.colours.map((of, i) => ({ of, volume: (areas[i] ?? 0) * layers * mm }));
+    return { id, name, clays: await this.claysOf(own) };
+  }
+
+  /** g of each clay in so much of some materials, mm³. */
+  private async claysOf(
+    own: readonly { readonly of: OwnColour; readonly volume: number }[],
+  ): Promise<OpenPlan['clays']> {
+    const { book } = await this.looks.book(own.map((o) => o.of));
+    const grams = new Map<string, number>();
+    for (const { of, volume } of own) {
+      const { density, shares } = lookUp(of, book, { stage: 'baked', pigments: this.studio.pigments });
+      for (const { clayId, mass } of shares)
+        grams.set(clayId, (grams.get(clayId) ?? 0) + (mass * volume * density) / 1000);
+    }
+    return [...grams].map(([clayId, g]) => ({ clayId, grams: g }));
   }
 
   private row(wanted: Wanted, tubs: readonly (StandIn & { readonly lab: Lab })[]): ShoppingRow {

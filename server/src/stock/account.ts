@@ -1,13 +1,15 @@
 import { randomUUID } from 'node:crypto';
-import { ballOf, sameTub, tubFor, tubName, type Known, type OwnColour, type TubFor } from '#core/stock';
+import { ballOf, sameTub, takesAll, tubFor, tubName, type Known, type OwnColour, type TubFor } from '#core/stock';
+import { isOf } from '#core/material';
 import { inBoth, showMass, type Grams } from '#core/units';
 import type { FlowKind, LeftDto, TakenDto, UsedDto } from '#contract';
 import { refused } from '../access/problem.js';
 import type { Draft, Row } from '../db/journal.js';
-import { columnsFor } from '../db/references.js';
+import { columnsFor, materialOf } from '../db/references.js';
 import type { Studio } from '../mixes/studio.js';
 import { takeClay } from '../shelf/takeClay.js';
 import type { StockStore } from './stock.store.js';
+import { fallen, leftOf, whole } from './leftOf.js';
 import { madeLess } from './madeLess.js';
 import { tubOf } from './tubRow.js';
 
@@ -84,8 +86,8 @@ export class Account {
     const thing = await this.thing(id);
     if (!thing || thing.gone)
       throw refused(`${thing?.name ?? 'What was taken'} is used up: it does not lie there any more.`, at);
-    const taken = this.enough(thing.name, thing.grams, grams, at);
-    this.things.set(id, madeLess(thing, taken, HAIR));
+    const taken = this.enough(thing.name, leftOf(thing), grams, at);
+    this.things.set(id, madeLess(whole(thing), taken, HAIR));
     this.rest += taken;
     await this.flow('fromMade', taken, { madeId: id });
   }
@@ -214,6 +216,9 @@ export class Account {
     const known = new Map<OwnColour, Known>();
     for (const { of } of parts) known.set(of, await this.of.looks(of));
     const wanted = tubFor(parts, (of) => known.get(of)?.kinds ?? {});
+    const clays = new Set([...known.values()].flatMap((k) => k.shares.map((s) => s.clayId)));
+    const own = (await this.allTubs()).find((t) => takesAll(t.takes, clays));
+    if (own) return own;
     const there = (await this.allTubs()).find((t) => sameTub(tubOf(t), wanted));
     if (there) return there;
     const row = this.newTub(wanted, (of) => known.get(of)?.name ?? '');
@@ -227,7 +232,7 @@ export class Account {
     const name = tubName(wanted, called).slice(0, 80);
     const none = { clayId: null, revisionId: null, blendRevisionId: null };
     const of = wanted.of ? columnsFor('tub', wanted.of) : none;
-    return { id: randomUUID(), version, name, keptIn: '', rule: wanted.rule, ...of };
+    return { id: randomUUID(), version, name, keptIn: '', rule: wanted.rule, takes: [], ...of };
   }
 
   private async allTubs(): Promise<readonly Row<'tub'>[]> {
@@ -235,11 +240,31 @@ export class Account {
     return this.tubs;
   }
 
-  /** A thing that was written down anew: lighter, used up, or there again. */
+  /** A thing that was written down anew: lighter, cut from, used up, or there again. */
   async changed(before: Row<'sheet'>, after: Row<'sheet'>): Promise<void> {
-    const there = ({ gone, grams }: Row<'sheet'>): Grams => (gone ? 0 : grams);
+    const there = (thing: Row<'sheet'>): Grams => (thing.gone ? 0 : leftOf(thing));
+    const cuts = after.cuts.length - before.cuts.length;
     this.rest += there(before) - there(after);
-    await this.close(after.gone ? 'pieces' : 'lost');
+    if (cuts > 0) await this.cutOff(before, after);
+    if (cuts < 0) await this.notCut(fallen(before) - fallen(after), after);
+    await this.close(after.gone || cuts > 0 ? 'pieces' : 'lost');
+  }
+
+  /** What fell between new cuts goes to its tub, or where it was said. */
+  private async cutOff(before: Row<'sheet'>, after: Row<'sheet'>): Promise<void> {
+    const of = materialOf('sheet', after);
+    const grams = Math.min(this.rest, fallen(after) - fallen(before));
+    if (grams <= 0 || !isOf(of, 'clay', 'mix', 'blend')) return;
+    await this.putOne({ parts: [{ of, grams }], to: after.cuts.at(-1)?.scrapTo ?? 'tub' }, grams, 'cuts');
+  }
+
+  /** A cut that was none after all: as much of what had fallen as its tub still has comes back. */
+  private async notCut(grams: Grams, after: Row<'sheet'>): Promise<void> {
+    const of = materialOf('sheet', after);
+    if (grams <= 0 || !isOf(of, 'clay', 'mix', 'blend')) return;
+    const { id } = await this.tubFor([{ of, grams }], null, 'cuts');
+    const there = (await this.contentsOf(id)).now.reduce((sum, r) => sum + r.grams, 0);
+    if (there > 0) await this.takeScrap(id, Math.min(there, grams), 'cuts');
   }
 
   /** Something that was there without a plan. */

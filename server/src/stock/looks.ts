@@ -1,8 +1,9 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { asc, eq } from 'drizzle-orm';
-import { idsOf, keyOf, ofClay, type Material, type MaterialKey } from '#core/material';
-import { lookUp, type BlendInBook, type Known, type MaterialBook } from '#core/stock';
+import { idsOf, isOf, keyOf, ofClay, type Material, type MaterialKey } from '#core/material';
+import { lookUp, type BlendInBook, type Composed, type Known, type MaterialBook } from '#core/stock';
 import { layoutIn, readShape } from '../blends/shape.js';
+import { CanesTold } from '../canes/canes.told.js';
 import { DB } from '../db/db.module.js';
 import type { Db } from '../db/dataFile.js';
 import type { Row } from '../db/journal.js';
@@ -10,12 +11,15 @@ import { materialOf } from '../db/references.js';
 import { blendColours } from '../db/schema.js';
 import { Studio } from '../mixes/studio.js';
 import { Revisions } from '../revisions/revisions.js';
+import { leftOf } from './leftOf.js';
 import { StockStore } from './stock.store.js';
 
 /** A book that holds all of some materials, and how much there is of what lies there. */
 export interface StockBook {
   readonly book: MaterialBook;
   readonly there: ReadonlyMap<MaterialKey, number>;
+  /** mm across each sheet with a fade that lies there, by its id */
+  readonly fades: ReadonlyMap<string, number>;
 }
 
 /** A tub, and what is in it by volume. */
@@ -37,11 +41,14 @@ const USUAL_DENSITY = 1.9;
 /** What materials are called, look like, weigh and hold, for everything that lies there. */
 @Injectable()
 export class StockLooks {
+  private readonly inCanes = new Map<string, Composed['parts']>();
+
   constructor(
     @Inject(DB) private readonly db: Db,
     @Inject(Studio) private readonly studio: Studio,
     @Inject(Revisions) private readonly revisions: Revisions,
     @Inject(StockStore) private readonly store: StockStore,
+    @Inject(CanesTold) private readonly canes: CanesTold,
   ) {}
 
   /** @throws Complaint `material/missing` */
@@ -56,14 +63,19 @@ export class StockLooks {
     const inside = [...things.values()].map((row): Material => materialOf('sheet', row));
     const scrap = idsOf('scrap', materials);
     const tubs = scrap.length > 0 ? (await this.allTubs()).byId : new Map<string, FullTub>();
+    const canes = new Map<string, Composed>();
+    for (const id of idsOf('cane', [...materials, ...inside])) canes.set(id, await this.cane(id));
+    const inCanes = [...canes.values()].flatMap(({ parts }) => parts.map((part) => part.of));
     const blends = new Map<string, BlendInBook>();
-    for (const id of idsOf('blend', [...materials, ...inside])) {
+    for (const id of idsOf('blend', [...materials, ...inside, ...inCanes])) {
       const blend = await this.blend(id);
       if (blend) blends.set(id, blend);
     }
     const there = new Map<MaterialKey, number>();
-    for (const { id, gone, grams } of things.values()) there.set(keyOf({ kind: 'made', id }), gone ? 0 : grams);
+    for (const row of things.values()) there.set(keyOf({ kind: 'made', id: row.id }), row.gone ? 0 : leftOf(row));
     for (const id of scrap) there.set(keyOf({ kind: 'scrap', id }), tubs.get(id)?.grams ?? 0);
+    const faded = [...things.values()].filter((row) => row.form === 'sheet' && row.blendRevisionId !== null);
+    const fades = new Map(faded.map((row) => [row.id, row.widthMm]));
     const book: MaterialBook = {
       ...this.studio.asBook(),
       blend: (id) => blends.get(id),
@@ -71,9 +83,9 @@ export class StockLooks {
         const row = things.get(id);
         return row && { name: row.name, of: materialOf('sheet', row) };
       },
-      composed: ({ id }) => tubs.get(id),
+      composed: ({ id }) => tubs.get(id) ?? canes.get(id),
     };
-    return { book, there };
+    return { book, there, fades };
   }
 
   /** Every tub with its contents, most first, and a book that holds them mixed through. */
@@ -90,6 +102,17 @@ export class StockLooks {
 
   private density(clayId: string): number {
     return this.studio.line(this.studio.clay(clayId)?.lineId ?? '')?.density ?? USUAL_DENSITY;
+  }
+
+  /** What is in a cane, by volume; worked out once, since the revision of what was made never changes. */
+  private async cane(revisionId: string): Promise<Composed> {
+    const name = (await this.canes.called(revisionId)) ?? 'A cane';
+    const known = this.inCanes.get(revisionId);
+    if (known) return { name, parts: known };
+    const volumes = await this.canes.volumesIn(revisionId);
+    const parts = [...volumes].flatMap(([of, volume]) => (isOf(of, 'clay', 'mix', 'blend') ? [{ of, volume }] : []));
+    if (parts.length > 0) this.inCanes.set(revisionId, parts);
+    return { name, parts };
   }
 
   private async blend(revisionId: string): Promise<BlendInBook | undefined> {

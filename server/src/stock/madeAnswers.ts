@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { readMaterial, type Material, type OfBlend } from '#core/material';
+import { keyOf, readMaterial, type Material, type MaterialKey, type OfBlend } from '#core/material';
 import { usedIn } from '#core/cane';
 import { lookUp, type Known } from '#core/stock';
 import type { MadeAnswer } from '#contract';
@@ -7,9 +7,10 @@ import type { Row } from '../db/journal.js';
 import { materialOf } from '../db/references.js';
 import { Studio } from '../mixes/studio.js';
 import { Revisions } from '../revisions/revisions.js';
+import { leftOf } from './leftOf.js';
 import { StockLooks } from './looks.js';
 
-type Looks = Pick<MadeAnswer, 'blendId' | 'caneId' | 'ofName' | 'hexes' | 'density'>;
+type Looks = Pick<MadeAnswer, 'blendId' | 'caneId' | 'ofName' | 'clays' | 'hexes' | 'density'>;
 type Dated = Row<'sheet'> & { readonly madeOn: string };
 
 /** Colours of a cane that are told in a row. */
@@ -25,33 +26,24 @@ export class MadeAnswers {
     @Inject(StockLooks) private readonly looks: StockLooks,
   ) {}
 
-  of(row: Dated): Promise<MadeAnswer> {
-    return this.told(row, (of) => this.looksOf(of));
+  async of(row: Dated): Promise<MadeAnswer> {
+    const of = materialOf('sheet', row);
+    return told(row, of, await this.looksOf(of));
   }
 
   /** All of one list; what is of the same is looked up once. */
-  all(rows: readonly Dated[]): Promise<MadeAnswer[]> {
-    const known = new Map<string, Promise<Looks>>();
-    const once = (of: Material): Promise<Looks> => {
-      const key = `${of.kind} ${of.id}`;
-      const looks = known.get(key) ?? this.looksOf(of);
-      known.set(key, looks);
-      return looks;
-    };
-    return Promise.all(rows.map((row) => this.told(row, once)));
-  }
-
-  private async told(row: Dated, looks: (of: Material) => Promise<Looks>): Promise<MadeAnswer> {
-    const { clayId: _, revisionId: __, blendRevisionId: ___, caneRevisionId: ____, ...rest } = row;
-    const of = materialOf('sheet', row);
-    return { ...rest, of, ...(await looks(of)) };
+  async all(rows: readonly Dated[]): Promise<MadeAnswer[]> {
+    const things = rows.map((row) => ({ row, of: materialOf('sheet', row) }));
+    const known = new Map<MaterialKey, Looks>();
+    for (const { of } of things) if (!known.has(keyOf(of))) known.set(keyOf(of), await this.looksOf(of));
+    return things.map(({ row, of }) => told(row, of, known.get(keyOf(of)) as Looks));
   }
 
   /** A fade is shown as it is baked, one colour as it lies there. */
   private async looksOf(of: Material): Promise<Looks> {
     if (of.kind === 'cane') return this.cane(of.id);
     if (of.kind === 'blend') return this.blend(of);
-    return { ...told(await this.looks.of(of, 'raw')), blendId: null, caneId: null };
+    return { ...lookedAt(await this.looks.of(of, 'raw')), blendId: null, caneId: null };
   }
 
   private async blend(of: OfBlend): Promise<Looks> {
@@ -60,7 +52,7 @@ export class MadeAnswers {
     const colours = book.blend?.(of.id)?.colours ?? [];
     const hexes = colours.flatMap((c) => lookUp(c, book, looking).hexes);
     const revision = await this.revisions.one('blend', of.id);
-    return { ...told(lookUp(of, book, looking)), hexes, blendId: revision?.blendId ?? null, caneId: null };
+    return { ...lookedAt(lookUp(of, book, looking)), hexes, blendId: revision?.blendId ?? null, caneId: null };
   }
 
   private async cane(revisionId: string): Promise<Looks> {
@@ -73,14 +65,48 @@ export class MadeAnswers {
       blendId: null,
       caneId: revision?.caneId ?? null,
       ofName: cane?.name ?? 'A cane',
+      clays: [],
       hexes: known.flatMap((k) => k.hexes[0] ?? []),
       density: known.length > 0 ? density : USUAL_DENSITY,
     };
   }
 }
 
-const told = ({ name, hexes, density }: Known): Pick<Looks, 'ofName' | 'hexes' | 'density'> => ({
+const lookedAt = ({ name, shares, hexes, density }: Known): Pick<Looks, 'ofName' | 'clays' | 'hexes' | 'density'> => ({
   ofName: name,
+  clays: shares,
   hexes,
   density,
 });
+
+/** Field by field: spreading rows of so many columns takes longer than reading them. */
+function told(row: Dated, of: Material, looks: Looks): MadeAnswer {
+  return {
+    id: row.id,
+    version: row.version,
+    name: row.name,
+    note: row.note,
+    form: row.form,
+    widthMm: row.widthMm,
+    lengthMm: row.lengthMm,
+    count: row.count,
+    keptIn: row.keptIn,
+    mm: row.mm,
+    layers: row.layers,
+    grams: row.grams,
+    left: row.gone ? 0 : leftOf(row),
+    cuts: row.cuts,
+    rolledAt: row.rolledAt,
+    gone: row.gone,
+    inside: row.inside,
+    entryId: row.entryId,
+    madeOn: row.madeOn,
+    of,
+    blendId: looks.blendId,
+    caneId: looks.caneId,
+    ofName: looks.ofName,
+    clays: looks.clays,
+    hexes: looks.hexes,
+    density: looks.density,
+  };
+}

@@ -15,6 +15,9 @@ export function madeLess(thing: Row<'sheet'>, taken: Grams, hair: Grams): Row<'s
     case 'cane':
       return { ...lighter, lengthMm: Math.max(1, thing.lengthMm * share) };
     case 'slices':
+    case 'threads':
+    case 'cores':
+    case 'baked':
       return { ...lighter, count: Math.max(1, Math.round(thing.count * share)) };
     case 'lump': {
       const mm = thing.mm * Math.cbrt(share);

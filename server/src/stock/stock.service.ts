@@ -1,10 +1,10 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { isOf, ofClay, type Material } from '#core/material';
-import { lookUp, type OwnColour } from '#core/stock';
+import { isOf, type Material } from '#core/material';
+import { type OwnColour } from '#core/stock';
 import type {
   AwayDto,
   BalanceAnswer,
-  EmptiedDto,
+  LaidDto,
   LeftDto,
   MadeAnswer,
   NotedDto,
@@ -12,38 +12,53 @@ import type {
   StockAnswer,
   ThereAnswer,
   TubAnswer,
-  TubDto,
 } from '#contract';
 import { checkVersion, notThere, refused } from '../access/problem.js';
-import { CanesService } from '../canes/canes.service.js';
+import { CanesTold } from '../canes/canes.told.js';
 import { Journal, type Draft, type Row } from '../db/journal.js';
 import { columnsFor, materialOf } from '../db/references.js';
 import { Studio } from '../mixes/studio.js';
 import { sheetRow } from '../sheets/sheetRow.js';
 import { Accounts } from './accounts.js';
+import { leftOf } from './leftOf.js';
 import { StockLooks } from './looks.js';
 import { MadeAnswers } from './madeAnswers.js';
 import { StockStore, type Counting } from './stock.store.js';
-import { tubOf } from './tubRow.js';
-
-interface EntryOf {
-  readonly entryId: string;
-  readonly madeOn: string;
-  readonly note?: string;
-}
+import { TubsService } from './tubs.service.js';
+import { writeEntry } from './writeEntry.js';
 
 /** What lies there, tubs of scrap, and where all the clay is. */
 @Injectable()
 export class StockService {
   constructor(
     @Inject(Journal) private readonly journal: Journal,
-    @Inject(Studio) private readonly studio: Studio,
     @Inject(StockStore) private readonly store: StockStore,
     @Inject(StockLooks) private readonly looks: StockLooks,
     @Inject(MadeAnswers) private readonly answers: MadeAnswers,
     @Inject(Accounts) private readonly accounts: Accounts,
-    @Inject(CanesService) private readonly canes: CanesService,
-  ) {}
+    @Inject(CanesTold) private readonly canes: CanesTold,
+    @Inject(TubsService) private readonly tubs: TubsService,
+    @Inject(Studio) private readonly studio: Studio,
+  ) {
+    journal.onChange(() => {
+      this.changes++;
+    });
+  }
+
+  private changes = 0;
+  private last: { readonly key: string; readonly answer: Promise<string> } | null = null;
+
+  /** All of it as JSON; written once for as long as nothing changes, since windows ask for it often. */
+  written(): Promise<string> {
+    const key = `${this.changes} ${this.studio.learnedTimes}`;
+    if (this.last?.key === key) return this.last.answer;
+    const answer = this.all().then((all) => JSON.stringify(all));
+    this.last = { key, answer };
+    answer.catch(() => {
+      this.last = null;
+    });
+    return answer;
+  }
 
   async all(): Promise<StockAnswer> {
     const rows = await this.store.things();
@@ -51,8 +66,8 @@ export class StockService {
       ...(await this.store.countedOn()).map((c) => ({ ...c, kind: 'batch' as const })),
       ...(await this.canes.countedOn()).map((c) => ({ ...c, kind: 'cane' as const })),
     ];
-    const things = (await this.answers.all(rows)).map((thing) => reserved(thing, counting));
-    const tubs = await this.tubs();
+    const things = reserved(await this.answers.all(rows), counting);
+    const tubs = await this.tubs.all();
     return { things, tubs, balance: await this.balance(rows, tubs) };
   }
 
@@ -61,7 +76,7 @@ export class StockService {
     await this.journal.change(changeId, async (draft) => {
       if (await draft.find('sheet', thing.id)) throw refused('This lies there already.', 'thing.id');
       const name = await this.nameOf(of);
-      await this.entry(draft, { entryId, madeOn, note }, `${thing.name.trim()} lies there`, ['noted', name]);
+      await writeEntry(draft, { entryId, madeOn, note }, `${thing.name.trim()} lies there`, ['noted', name]);
       const account = this.accounts.open(draft, entryId);
       await account.noted({
         ...sheetRow(thing),
@@ -82,9 +97,9 @@ export class StockService {
     await this.journal.change(changeId, async (draft) => {
       const thing = await this.there(draft, id, dto.version);
       const where = dto.to === 'tub' ? 'to the scrap' : 'thrown away';
-      await this.entry(draft, dto, `${thing.name} ${where}`, ['scrap']);
+      await writeEntry(draft, dto, `${thing.name} ${where}`, ['scrap']);
       const account = this.accounts.open(draft, dto.entryId);
-      await account.takeMade(id, thing.grams, 'to');
+      await account.takeMade(id, leftOf(thing), 'to');
       const parts = dto.to === 'tub' ? await this.partsOf(thing) : [];
       const tubId = dto.tubId ?? null;
       if (dto.to === 'tub') await account.putAway([{ parts, to: 'tub', tubId }], 'left');
@@ -105,7 +120,7 @@ export class StockService {
           `${dto.count} slices take ${tenths(mm)} mm, and ${cane.name} is only ${tenths(cane.lengthMm)} mm long.`,
           'count',
         );
-      await this.entry(draft, dto, `${dto.name.trim()} cut`, ['slices', cane.name]);
+      await writeEntry(draft, dto, `${dto.name.trim()} cut`, ['slices', cane.name]);
       const account = this.accounts.open(draft, dto.entryId);
       const grams = (cane.grams * Math.min(mm, cane.lengthMm)) / cane.lengthMm;
       await account.takeMade(id, grams, 'count');
@@ -129,45 +144,26 @@ export class StockService {
     return this.one(dto.slicesId);
   }
 
-  async saveTub(changeId: string, dto: TubDto): Promise<TubAnswer> {
+  /** Slices and their backing become a sheet: of so many of them, by weight, and of all that was taken for it. */
+  async laid(changeId: string, id: string, dto: LaidDto): Promise<MadeAnswer> {
     await this.journal.change(changeId, async (draft) => {
-      const stored = await draft.find('tub', dto.id);
-      await checkVersion(stored?.name ?? 'This tub', stored?.version, dto.version, () => this.tub(dto.id));
-      const fresh = { rule: 'none' as const, clayId: null, revisionId: null, blendRevisionId: null };
-      const said = { id: dto.id, version: draft.version, name: dto.name.trim(), keptIn: dto.keptIn.trim() };
-      await draft.put('tub', { ...(stored ?? fresh), ...said });
-      draft.summary = stored ? `changed the tub ${said.name}` : `new tub ${said.name}`;
-    });
-    return this.tub(dto.id);
-  }
-
-  /** All of a tub is thrown away. */
-  async emptied(changeId: string, id: string, dto: EmptiedDto): Promise<TubAnswer> {
-    await this.journal.change(changeId, async (draft) => {
-      const tub = await draft.find('tub', id);
-      if (!tub) throw notThere('This tub');
-      await checkVersion(tub.name, tub.version, dto.version, () => this.tub(id));
-      const { grams } = await this.tub(id);
-      await this.entry(draft, dto, `${tub.name} thrown away`, ['scrap']);
+      const slices = await this.there(draft, id, dto.version);
+      if (slices.form !== 'slices') throw refused(`${slices.name} are no slices: cut some off the cane first.`);
+      if (dto.count > slices.count) throw refused(`There are only ${slices.count} of ${slices.name}.`, 'count');
+      await writeEntry(draft, dto, `${dto.name.trim()} laid`, ['sheet', 'slices', slices.name]);
       const account = this.accounts.open(draft, dto.entryId);
-      await account.take([{ of: { kind: 'scrap', id }, grams }], 'grams');
-      await account.close('thrown');
-      await draft.put('tub', { ...tub, version: draft.version });
-      draft.summary = `threw ${tub.name} away`;
+      await account.takeMade(id, (slices.grams * dto.count) / slices.count, 'count');
+      await account.take(dto.backing ?? [], 'backing');
+      await account.made({
+        ...slices,
+        ...{ id: dto.sheetId, version: draft.version, entryId: dto.entryId, name: dto.name.trim(), note: '' },
+        ...{ form: 'sheet', count: 1, keptIn: dto.keptIn.trim(), layers: 1, cuts: [] },
+        ...{ widthMm: dto.widthMm, lengthMm: dto.lengthMm, mm: dto.mm, grams: account.open },
+      });
+      await account.close('lost');
+      draft.summary = `laid ${dto.count} slices of ${slices.name} to a sheet`;
     });
-    return this.tub(id);
-  }
-
-  private async entry(draft: Draft, of: EntryOf, title: string, words: readonly string[]): Promise<void> {
-    await draft.put('entry', {
-      id: of.entryId,
-      version: draft.version,
-      batchId: null,
-      madeOn: of.madeOn,
-      title,
-      note: of.note ?? '',
-      words: words.join(' '),
-    });
+    return this.one(dto.sheetId);
   }
 
   private async there(draft: Draft, id: string, version: number): Promise<Row<'sheet'>> {
@@ -192,7 +188,7 @@ export class StockService {
   /** What a thing is of, so that it can go to a tub: of a cane all that is in it. */
   private async partsOf(thing: Row<'sheet'>): Promise<LeftDto['parts']> {
     const of = materialOf('sheet', thing);
-    if (isOf(of, 'clay', 'mix', 'blend')) return [{ of, grams: thing.grams }];
+    if (isOf(of, 'clay', 'mix', 'blend')) return [{ of, grams: leftOf(thing) }];
     const volumes = await this.canes.volumesIn(of.id);
     const weights: { of: OwnColour; weight: number }[] = [];
     for (const [material, volume] of volumes)
@@ -204,33 +200,6 @@ export class StockService {
     return weights.map(({ of: material, weight }) => ({ of: material, grams: (thing.grams * weight) / whole }));
   }
 
-  private async tub(id: string): Promise<TubAnswer> {
-    const tub = (await this.tubs()).find((t) => t.id === id);
-    if (!tub) throw notThere('This tub');
-    return tub;
-  }
-
-  private async tubs(): Promise<TubAnswer[]> {
-    const { tubs, book } = await this.looks.allTubs();
-    return tubs.map(({ row, grams, clays }) => {
-      const hexOf = (stage: 'raw' | 'baked'): string | null =>
-        clays.length === 0
-          ? null
-          : (lookUp({ kind: 'scrap', id: row.id }, book, { stage, pigments: this.studio.pigments }).hexes[0] ?? null);
-      return {
-        ...tubOf(row),
-        id: row.id,
-        version: row.version,
-        name: row.name,
-        keptIn: row.keptIn,
-        grams,
-        hex: hexOf('baked'),
-        rawHex: hexOf('raw'),
-        clays: clays.map((c) => ({ clayId: c.clayId, grams: c.grams, name: this.studio.called(ofClay(c.clayId)) })),
-      };
-    });
-  }
-
   private async balance(things: readonly Row<'sheet'>[], tubs: readonly TubAnswer[]): Promise<BalanceAnswer> {
     const [blocks, sums] = [await this.store.blocks(), await this.store.sums()];
     const sum = (kind: Row<'flow'>['kind']): number => sums.get(kind) ?? 0;
@@ -238,7 +207,7 @@ export class StockService {
       bought: blocks.bought,
       found: sum('noted') + sum('found'),
       onShelf: blocks.left,
-      lyingThere: things.reduce((all, t) => all + t.grams, 0),
+      lyingThere: things.reduce((all, t) => all + leftOf(t), 0),
       inTubs: tubs.reduce((all, t) => all + t.grams, 0),
       inPieces: sum('pieces'),
       thrown: sum('thrown'),
@@ -251,10 +220,13 @@ export class StockService {
 
 const tenths = (mm: number): number => Math.round(mm * 10) / 10;
 
+/** Things with the plans that count on them. */
 function reserved(
-  thing: MadeAnswer,
+  things: readonly MadeAnswer[],
   counting: readonly (Counting & { readonly kind: 'batch' | 'cane' })[],
-): ThereAnswer {
-  const reservedFor = counting.filter((c) => c.madeId === thing.id).map(({ kind, id, name }) => ({ kind, id, name }));
-  return { ...thing, reservedFor };
+): ThereAnswer[] {
+  const plans = new Map<string, ThereAnswer['reservedFor'][number][]>();
+  for (const { madeId, kind, id, name } of counting)
+    plans.set(madeId, [...(plans.get(madeId) ?? []), { kind, id, name }]);
+  return things.map((thing) => Object.assign(thing, { reservedFor: plans.get(thing.id) ?? [] }));
 }

@@ -12,8 +12,17 @@ export interface Counting {
   readonly name: string;
 }
 
+/** A thing with the day it was made. */
+type Dated = Row<'sheet'> & { readonly madeOn: string };
+
+/** Rows that are asked for by their ids in one go. */
+const AT_ONCE = 500;
+
 @Injectable()
 export class StockStore {
+  /** things as they were read last, by their ids: one of another version is read anew */
+  private read = new Map<string, Dated>();
+
   constructor(@Inject(DB) private readonly db: Db) {}
 
   tubs(): Promise<Row<'tub'>[]> {
@@ -28,19 +37,31 @@ export class StockStore {
     return this.db.select().from(tubClays);
   }
 
-  /** What is not used up, newest first, with the day it was made. */
-  async things(): Promise<(Row<'sheet'> & { readonly madeOn: string })[]> {
-    const rows = await this.db
-      .select()
+  /** What is not used up, newest first, with the day it was made. Rows that have not changed are not read again. */
+  async things(): Promise<Dated[]> {
+    const lying = await this.db
+      .select({ id: sheets.id, version: sheets.version, madeOn: entries.madeOn })
       .from(sheets)
       .innerJoin(entries, eq(entries.id, sheets.entryId))
       .where(eq(sheets.gone, false))
       .orderBy(desc(entries.madeOn), desc(sheets.version));
-    return rows.map((r) => ({ ...r.sheet, madeOn: r.entry.madeOn }));
+    const fresh = lying.filter(({ id, version }) => this.read.get(id)?.version !== version).map(({ id }) => id);
+    const before = this.read;
+    this.read = new Map();
+    for (let i = 0; i < fresh.length; i += AT_ONCE)
+      for (const row of await this.madeOf(fresh.slice(i, i + AT_ONCE))) before.set(row.id, { ...row, madeOn: '' });
+    return lying.flatMap(({ id, madeOn }) => {
+      const row = before.get(id);
+      if (!row) return [];
+      const dated = row.madeOn === madeOn ? row : { ...row, madeOn };
+      this.read.set(id, dated);
+      return [dated];
+    });
   }
 
   /** By their ids, used up or not. */
-  madeOf(ids: readonly string[]): Promise<Row<'sheet'>[]> {
+  async madeOf(ids: readonly string[]): Promise<Row<'sheet'>[]> {
+    if (ids.length === 0) return [];
     return this.db
       .select()
       .from(sheets)

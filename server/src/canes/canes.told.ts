@@ -1,0 +1,163 @@
+import { Inject, Injectable } from '@nestjs/common';
+import { learnedEnds, madeIn, usedIn, type EndsRule, type Program, type TrimMade, type Wanted } from '#core/cane';
+import { readMaterial, type Material } from '#core/material';
+import type { CaneAnswer, CaneInside } from '#contract';
+import { notThere } from '../access/problem.js';
+import { aside } from '../aside/aside.js';
+import type { Row } from '../db/journal.js';
+import { Revisions } from '../revisions/revisions.js';
+import { CanesStore } from './canes.store.js';
+import type { ToPlan } from './plan.worker.js';
+
+/** ms that planning a cane may take; the limits of core keep it well below. */
+const MOST_PLANNING = 30_000;
+
+/** Of canes made before each trim was written down, both ends of the width they came to stand for a full reduction. */
+function trimsOf({ trims, lostMm, diameterMm }: Row<'entryCane'>): readonly TrimMade[] {
+  return trims ?? [{ lostMm, unitMm: 2 * diameterMm }];
+}
+
+export const libraryOf = (inside: readonly CaneInside[]): ReadonlyMap<string, Program> =>
+  new Map(inside.map((c) => [c.revisionId, c.program]));
+
+/** mm³ of each material that went in; nothing where the steps cannot be done. */
+export function volumesOf(
+  program: Program,
+  inside: readonly CaneInside[],
+  wanted: Wanted,
+  ends: EndsRule,
+): Promise<ReadonlyMap<string, number>> {
+  const task: ToPlan = { program, library: libraryOf(inside), wanted, ends };
+  return aside<ReadonlyMap<string, number>>('canes/plan.worker.js', task, MOST_PLANNING);
+}
+
+/** A cane as it was made. */
+interface CaneMade extends Pick<Row<'entryCane'>, 'diameterMm' | 'lengthMm' | 'lostMm' | 'slices' | 'pictureId'> {
+  readonly caneId: string;
+  readonly name: string;
+  /** of its revision */
+  readonly number: number;
+}
+
+/** What a version of a cane begins with that lies there. */
+interface Begun {
+  readonly version: number;
+  readonly revisionId: string;
+  readonly made: readonly string[];
+}
+
+/** What other stations ask of canes: what they are called, hold, and count on. */
+@Injectable()
+export class CanesTold {
+  private readonly begun = new Map<string, Begun>();
+  /** plans that were worked out, until they change */
+  private readonly planned = new Map<
+    string,
+    { readonly key: string; readonly volumes: ReadonlyMap<Material, number> }
+  >();
+
+  constructor(
+    @Inject(CanesStore) private readonly store: CanesStore,
+    @Inject(Revisions) private readonly revisionRule: Revisions,
+  ) {}
+
+  /** The canes of an entry, as they were made. */
+  async asMade(entryId: string): Promise<CaneMade[]> {
+    const made: CaneMade[] = [];
+    for (const { caneRevisionId, diameterMm, lengthMm, lostMm, slices, pictureId } of await this.store.ofEntry(
+      entryId,
+    )) {
+      const revision = await this.revisionRule.one('cane', caneRevisionId);
+      const cane = revision && (await this.revisionRule.thing('cane', revision.caneId));
+      if (!cane) continue;
+      const { id: caneId, name } = cane;
+      made.push({ caneId, name, number: revision.number, diameterMm, lengthMm, lostMm, slices, pictureId });
+    }
+    return made;
+  }
+
+  /** Canes of which the newest plan begins with something that lies there. */
+  async countedOn(): Promise<{ readonly madeId: string; readonly id: string; readonly name: string }[]> {
+    const counting: { readonly madeId: string; readonly id: string; readonly name: string }[] = [];
+    for (const { id, name, version, retired } of await this.revisionRule.all('cane')) {
+      if (retired) continue;
+      const { revisionId, made } = await this.begunWith(id, version);
+      // what was made has taken it
+      if (made.length === 0 || (await this.revisionRule.madeOf('cane', [revisionId])).has(revisionId)) continue;
+      counting.push(...made.map((madeId) => ({ madeId, id, name })));
+    }
+    return counting;
+  }
+
+  /** What a cane begins with that lies there; read once for each version of it. */
+  private async begunWith(id: string, version: number): Promise<Begun> {
+    const known = this.begun.get(id);
+    if (known?.version === version) return known;
+    const { program, id: revisionId } = await this.newest(id);
+    const found = { version, revisionId, made: madeIn(program.steps) };
+    this.begun.set(id, found);
+    return found;
+  }
+
+  async called(revisionId: string): Promise<string | undefined> {
+    const revision = await this.revisionRule.one('cane', revisionId);
+    return revision && (await this.revisionRule.thing('cane', revision.caneId))?.name;
+  }
+
+  /** mm³ of each material that the newest plan of a cane takes, for its slices. @throws ProblemException */
+  async wanted(caneId: string): Promise<{ readonly name: string; readonly volumes: ReadonlyMap<Material, number> }> {
+    const cane = await this.revisionRule.thing('cane', caneId);
+    if (!cane) throw notThere('This cane');
+    const { id, program, slices, sliceMm, trimming, ends } = await this.newest(caneId);
+    const share = ends ?? (await this.learned()).ends;
+    const key = JSON.stringify([id, slices, sliceMm, trimming, share, program]);
+    const known = this.planned.get(caneId);
+    if (known?.key === key) return { name: cane.name, volumes: known.volumes };
+    const inside = await this.inside(program);
+    const found = await volumesOf(program, inside, { slices, thickness: sliceMm }, { share, trimming });
+    const volumes = new Map([...found].map(([material, volume]) => [readMaterial(material), volume]));
+    this.planned.set(caneId, { key, volumes });
+    return { name: cane.name, volumes };
+  }
+
+  /** mm³ of each material in a cane, in any proportion to the whole; nothing where its steps cannot be done. */
+  async volumesIn(revisionId: string): Promise<ReadonlyMap<Material, number>> {
+    const revision = await this.revisionRule.one('cane', revisionId);
+    if (!revision) return new Map();
+    const { program, sliceMm, trimming, ends } = revision;
+    const share = ends ?? (await this.learned()).ends;
+    const inside = await this.inside(program);
+    const volumes = await volumesOf(program, inside, { slices: 1, thickness: sliceMm }, { share, trimming });
+    return new Map([...volumes].map(([key, volume]) => [readMaterial(key), volume]));
+  }
+
+  /** What ends took so far, of every cane that was made. */
+  async learned(): Promise<CaneAnswer['learnedEnds']> {
+    return learnedEnds((await this.store.made()).flatMap(trimsOf));
+  }
+
+  async newest(caneId: string): Promise<Row<'caneRevision'>> {
+    const revision = await this.revisionRule.newest('cane', caneId);
+    if (!revision) throw notThere('This cane');
+    return revision;
+  }
+
+  /** All canes that a program takes in, and those that they take in. */
+  async inside(program: Program, known = new Map<string, CaneInside>()): Promise<CaneInside[]> {
+    const names = new Map((await this.revisionRule.all('cane')).map((c) => [c.id, c.name]));
+    for (const ref of usedIn(program.steps).canes) {
+      if (known.has(ref)) continue;
+      const revision = await this.revisionRule.one('cane', ref);
+      if (!revision) continue;
+      known.set(ref, {
+        revisionId: ref,
+        caneId: revision.caneId,
+        name: names.get(revision.caneId) ?? '',
+        program: revision.program,
+        newest: await this.revisionRule.isNewest('cane', revision, revision.caneId),
+      });
+      await this.inside(revision.program, known);
+    }
+    return [...known.values()];
+  }
+}
