@@ -1,4 +1,5 @@
 /** @jest-environment ./web/test/page.mjs */
+import { cutterOfSize } from '#core/cutter';
 import { createRef } from 'react';
 import { waitFor } from '@testing-library/react';
 import { Fault } from '#core/units';
@@ -231,25 +232,33 @@ describe('parts that many stations share', () => {
   });
 
   test('a layout of cuts shows as many as a sheet gives, in both systems with a scale', () => {
-    const layout = { perSheet: 3, width: 60, length: 40, turned: false, centres: [10, 10, 30, 10, 50, 10] };
+    const layout = {
+      perSheet: 3,
+      width: 60,
+      length: 40,
+      turned: false,
+      centres: [10, 10, 30, 10, 50, 10],
+      turns: [],
+      flips: [],
+    };
     const cut = (height: number | null, units: 'metric' | 'imperial') =>
       shown(
         <CutLayout
           layout={layout as never}
-          cutter={{ width: 18, height }}
+          cutter={cutterOfSize(18, height)}
           hex="7B1E4B"
           room={{ width: 300, height: 200 }}
         />,
         units,
       );
     const round = cut(null, 'metric');
-    expect(round.container.querySelectorAll('circle')).toHaveLength(3);
+    expect(round.container.querySelectorAll('path[transform]')).toHaveLength(3);
     expect(round.getByRole('img', { name: 'Cutting layout: 3 on a sheet of 60 mm by 40 mm' })).toBeTruthy();
     expect(round.words()).toContain('20 mm');
     round.unmount();
     const square = cut(30, 'imperial');
-    expect(square.container.querySelectorAll('circle')).toHaveLength(0);
-    expect(square.container.querySelectorAll('rect')).toHaveLength(4);
+    // a rectangle of 18 × 30 mm about its middle
+    expect(square.container.querySelector('path[transform]')?.getAttribute('d')).toMatch(/^M-9\.000 -15\.000L9\.000/);
     expect(square.words()).toContain('1 in');
   });
 });

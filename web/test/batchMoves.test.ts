@@ -6,7 +6,7 @@ import { machines, setup } from '#demo';
 import type { BatchAnswer, BatchCard, MachinesAnswer } from '#contract';
 import { copyOf, dtoOf, isGeneral, newPiece, refusedOf, settingsOf } from '../src/stations/batches/batchMoves.js';
 import { waitingOf } from '../src/stations/batches/batchList.js';
-import { cutterWords, unsaid } from '../src/stations/batches/pieceWords.js';
+import { unsaid } from '../src/stations/batches/pieceWords.js';
 import { clayId } from './kitchen.js';
 
 const KNOWN = { machines, setup } as unknown as MachinesAnswer;
@@ -100,11 +100,4 @@ test('a new batch gets a name that is not taken', () => {
       expect(taken.has(freeName('New batch', taken).toLowerCase())).toBe(false);
     }),
   );
-});
-
-test('a cutter in words: across, or both its sides', () => {
-  const [piece] = [newPiece(empty, KNOWN, ofClay(clayId('Chalk')))];
-  if (!piece) throw new Error('no piece');
-  expect(cutterWords({ ...piece, widthMm: 20, heightMm: null }, 'metric')).toBe('20 mm');
-  expect(cutterWords({ ...piece, widthMm: 20, heightMm: 30 }, 'metric')).toBe('20 × 30 mm');
 });

@@ -36,9 +36,9 @@ const planned = (over: Partial<PlanAnswer> = {}): PlanAnswer => ({
   ...{ pieces: [], mixes: [], clays: [need('Chalk', 40, 158)], loads: [], totalGrams: 40, scrapGrams: 12 },
   ...{ usedCost: 1.7, buyCost: null, steps: [], ready: [], left: [] },
   materials: {
-    [CHALK]: { name: 'Chalk', hex: 'F1EEE4', newer: null },
-    [SOOT]: { name: 'Soot', hex: '26242A', newer: null },
-    ring: { name: 'Beet ring', hex: '7B1E4B', newer: 'ring 2' },
+    [CHALK]: { name: 'Chalk', hex: 'F1EEE4', hexes: [], newer: null },
+    [SOOT]: { name: 'Soot', hex: '26242A', hexes: [], newer: null },
+    ring: { name: 'Beet ring', hex: '7B1E4B', hexes: [], newer: 'ring 2' },
   },
   ...over,
 });

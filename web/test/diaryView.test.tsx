@@ -1,4 +1,5 @@
 /** @jest-environment ./web/test/page.mjs */
+import { cutterOfSize } from '#core/cutter';
 import { within } from '@testing-library/react';
 import { ofClay } from '#core/material';
 import type { ArchiveAnswer, BatchAnswer, DoneDto } from '#contract';
@@ -20,7 +21,7 @@ const FULL = {
   batchId: 'b1',
   pieces: [
     { name: 'Pod half', count: 4, cutter: { shape: 'rectangle', width: 14, height: 60 } },
-    { name: 'Pea', count: 12, cutter: { shape: 'round', diameter: 9 } },
+    { name: 'Pea', count: 12, cutter: cutterOfSize(9, null) },
   ],
   mixes: [
     { revisionId: 'r1', mixId: 'm1', name: 'Pea pod', number: 2, notation: '3 Pea + 1 Leek', hex: '8FAE4A', grams: 40 },

@@ -47,12 +47,15 @@ function atPiece(piece: PieceDto = drop, { disabled = false, refused = [], units
   return { ...page, changes, removed: () => removed };
 }
 
+const whole = { rimMm: null, points: null } as const;
+const leaf = { shape: 'leaf', points: null } as const;
+
 describe('a piece of a batch', () => {
   test.each(['metric', 'imperial'] as const)('shows its values in the %s system, each under a name', (units) => {
     const page = atPiece(drop, { units });
     expectWhole(page);
     expect((page.getByLabelText('Size of the cutter') as HTMLInputElement).value).toBe(
-      units === 'metric' ? '18 mm' : '0.71 in',
+      units === 'metric' ? '18 mm round' : '0.71 in round',
     );
     expect(page.words()).toContain('Chalk');
   });
@@ -60,8 +63,9 @@ describe('a piece of a batch', () => {
   test.each<[string, string, Partial<PieceDto>]>([
     ['Number of pieces', '24', { count: 24 }],
     ['Number of spares', '3', { spare: 3 }],
-    ['Size of the cutter', '22 mm', { widthMm: 22, heightMm: null, shape: 'round' }],
-    ['Size of the cutter', '30 × 12 mm', { widthMm: 30, heightMm: 12, shape: 'rectangle' }],
+    ['Size of the cutter', '22 mm', { ...whole, widthMm: 22, heightMm: null, shape: 'round' }],
+    ['Size of the cutter', '18 × 30 mm leaf, rim 4 mm', { ...leaf, widthMm: 18, heightMm: 30, rimMm: 4 }],
+    ['Size of the cutter', '30 × 12 mm', { ...whole, widthMm: 30, heightMm: 12, shape: 'rectangle' }],
     ['Bridge of clay between cuts', '3 mm', { bridgeMm: 3 }],
     ['Ragged edge of the sheets', '5 mm', { edgeMm: 5 }],
     ['Largest sheet', '100 × 180 mm', { sheetWidthMm: 100, sheetLengthMm: 180 }],
@@ -76,15 +80,16 @@ describe('a piece of a batch', () => {
   test('a rectangle becomes round again by one size', async () => {
     const page = atPiece({ ...drop, shape: 'rectangle', widthMm: 30, heightMm: 12 });
     await typeInto(page, 'Size of the cutter', '20 mm round');
-    expect(page.changes).toEqual([{ ...drop, shape: 'round', widthMm: 20, heightMm: null }]);
+    expect(page.changes).toEqual([{ ...drop, ...whole, shape: 'round', widthMm: 20, heightMm: null }]);
   });
 
   test('another setting of a layer is of one’s own machine, or of another that is named', async () => {
     const page = atPiece();
-    const options = page.getAllByRole('option').map((o) => o.textContent ?? '');
+    const layer = page.getByLabelText('Setting of the layer');
+    const options = [...layer.querySelectorAll('option')].map((o) => o.textContent ?? '');
     expect(options.some((text) => / of Blue travel crank$/.test(text))).toBe(true);
     expect(options.some((text) => /^\d$/.test(text))).toBe(true);
-    await page.user.selectOptions(page.getByLabelText('Setting of the layer'), options.at(-1)!);
+    await page.user.selectOptions(layer, options.at(-1)!);
     const [change] = page.changes;
     expect(change?.layers[0]?.settingId).not.toBe(drop.layers[0]?.settingId);
     expect(change?.layers[0]?.of).toEqual(drop.layers[0]?.of);

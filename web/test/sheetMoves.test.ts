@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { cutterOf } from '#core/batch';
+import { cutterOfSize } from '#core/cutter';
 import type { Machine } from '#core/sheet';
 import { thicknesses } from '#core/sheet';
 import { machines, setup } from '#demo';
@@ -162,13 +162,13 @@ describe('a sheet of the book', () => {
         expect(after.widthMm * after.lengthMm * after.mm).toBeCloseTo(80 * 140 * 1.5, 6);
       }),
     );
-    expect(retyped({ ...sheet, cuts: [cutOf(cutterOf(18, null), 2, 2)] }, 3)).toEqual({ mm: 3 });
+    expect(retyped({ ...sheet, cuts: [cutOf(cutterOfSize(18, null), 2, 2)] }, 3)).toEqual({ mm: 3 });
   });
 
   test('pieces that are cut leave the less, and weigh what their share of the sheet weighs', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 8 }), fc.option(fc.integer({ min: 10, max: 25 })), (count, height) => {
-        const cut = cutOf(cutterOf(18, height), count, 2);
+        const cut = cutOf(cutterOfSize(18, height), count, 2);
         expect([cut.widthMm, cut.heightMm, cut.count]).toEqual([18, height, count]);
         const left = leftOfSheet({ ...sheet, cuts: [cut] });
         expect(left.length).toBeLessThan(140);

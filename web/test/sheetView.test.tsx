@@ -35,7 +35,13 @@ const sheet = (more: Partial<MadeAnswer> = {}): MadeAnswer => ({
     layers: 1,
   },
   ...{ grams: massOfSheet(96 * 170, 1.52, 1.9), cuts: [], gone: false, rolledAt: '4 of Bench roller', inside: null },
-  ...{ count: 1, keptIn: '', caneId: null },
+  ...{
+    clays: [{ clayId: clayId('Chalk'), mass: 1 }],
+    count: 1,
+    keptIn: '',
+    caneId: null,
+    left: more.grams ?? massOfSheet(96 * 170, 1.52, 1.9),
+  },
   ...{ of: ofClay(clayId('Chalk')), blendId: null, ofName: 'Chalk', hexes: ['F1EEE4'], density: 1.9 },
   ...{ madeOn: '2026-11-02', entryId: 'entry' },
   ...more,
@@ -132,12 +138,30 @@ describe('one sheet', () => {
     expect((await post.next()).body).toMatchObject({ mm: 1.4, lengthMm: 170 });
   });
 
+  test('pieces are put where one wants them, moved by keys, and cut there', async () => {
+    const page = book([sheet()]);
+    await page.user.selectOptions(page.getByLabelText('How they lie on the sheet'), 'hand');
+    expect(page.getByRole('button', { name: 'Cut' }).hasAttribute('disabled')).toBe(true);
+    await page.user.click(page.getByRole('button', { name: 'put the cutter on it' }));
+    await page.user.click(page.getByRole('button', { name: 'another piece' }));
+    const second = page.getByRole('img', { name: /^Piece 2/ });
+    second.focus();
+    await page.user.keyboard('{Shift>}{ArrowUp}{/Shift}{ArrowRight}r');
+    await page.user.click(page.getByRole('button', { name: 'Cut' }));
+    const [cut] = (await post.next()).body.cuts as MadeAnswer['cuts'];
+    expect(cut).toMatchObject({ count: 2, shape: 'round', widthMm: 18 });
+    expect(cut?.places).toEqual([
+      { x: 9, y: 9, degrees: 0 },
+      { x: expect.any(Number) as number, y: 19, degrees: 15 },
+    ]);
+  });
+
   test('pieces are cut, and not after all', async () => {
     const page = book([sheet()]);
     await typeInto(page, 'How many were cut', '6');
     await page.user.click(page.getByRole('button', { name: 'Cut' }));
     const cuts = (await post.next()).body.cuts as MadeAnswer['cuts'];
-    expect(cuts).toEqual([{ ...CUT, id: cuts[0]?.id, count: 6 }]);
+    expect(cuts).toEqual([{ ...CUT, id: cuts[0]?.id, count: 6, points: null, rimMm: null, lie: 'close' }]);
     page.unmount();
     const cut = book([sheet({ cuts: [CUT] })]);
     expect(cut.words()).toContain('4 of 18 mm round');

@@ -89,6 +89,8 @@ describe('sheets of the book', () => {
     mm: 1.5,
     layers: 2,
     grams: 40,
+    left: 40,
+    clays: [],
     cuts: [],
     gone: false,
     inside: 'last',

@@ -1,3 +1,4 @@
+import { cutterOfSize } from '#core/cutter';
 import { ofClay } from '#core/material';
 import fc from 'fast-check';
 import type { PlainStep } from '#contract';
@@ -9,17 +10,17 @@ const name = fc.constantFrom('Chalk', 'Beet ring', 'Outer leek', 'Swede');
 const material = name.map((n) => ({ of: ofClay(n), name: n, hex: 'F1EEE4' }));
 const discs = fc.constantFrom('1', '5/4', '21', '1/2', null);
 const cutter = fc.oneof(
-  mm.map((diameter) => ({ shape: 'round' as const, diameter })),
-  fc.tuple(mm, mm).map(([width, height]) => ({ shape: 'rectangle' as const, width, height })),
+  mm.map((diameter) => cutterOfSize(diameter, null)),
+  fc.tuple(mm, mm).map(([width, height]) => cutterOfSize(width, height)),
 );
 const layout = fc.record({
-  pattern: fc.constantFrom('rows' as const, 'hexagonal' as const),
+  pattern: fc.constantFrom('rows' as const, 'hexagonal' as const, 'nested' as const),
   turned: fc.boolean(),
   width: mm,
   length: mm,
   perSheet: fc.integer({ min: 1, max: 40 }),
   sheets: fc.integer({ min: 1, max: 5 }),
-  centres: fc.constant([]),
+  ...{ centres: fc.constant([]), turns: fc.constant([]), flips: fc.constant([]) },
   scrap: fc.double({ min: 0, max: 1, noNaN: true }),
 });
 const how = fc.record({
@@ -80,6 +81,7 @@ const step: fc.Arbitrary<PlainStep> = fc.oneof<fc.Arbitrary<PlainStep>[]>(
     sheet: material,
     layout,
     bridge: mm,
+    ...{ film: fc.boolean(), pairs: fc.boolean() },
   }),
   fc.record({
     kind: fc.constant('bake' as const),

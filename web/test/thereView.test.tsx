@@ -7,7 +7,14 @@ import There from '../src/stations/shelf/there/There.js';
 import { cameIn, placesOf } from '../src/stations/shelf/there/balanceRows.js';
 import { gramsOfSize, haveThing, type Have } from '../src/stations/shelf/there/haveThis.js';
 import { awayDto, slicesIn } from '../src/stations/shelf/there/oneThing.js';
-import { coverWords, drawnAs, flowWords, rowsOf, sizeWords } from '../src/stations/shelf/there/thereWords.js';
+import {
+  coverWords,
+  drawnAs,
+  flowWords,
+  rowsOf,
+  sizeWords,
+  thingsFound,
+} from '../src/stations/shelf/there/thereWords.js';
 import { useTile } from '../src/state/tile.js';
 import { clayId, pickable } from './kitchen.js';
 import { post } from './letters.js';
@@ -19,6 +26,7 @@ beforeEach(() => {
 
 const thing = (more: Partial<ThereAnswer> = {}): ThereAnswer => ({
   ...{ id: 'l1', version: 3, name: 'Chalk, left over', note: '', form: 'lump', widthMm: 26, lengthMm: 26, mm: 26 },
+  ...{ left: more.grams ?? 17.5, clays: [{ clayId: clayId('Chalk'), mass: 1 }] },
   ...{ layers: 1, grams: 17.5, cuts: [], gone: false, inside: null, count: 1, keptIn: 'green tin', rolledAt: '' },
   ...{ of: ofClay(clayId('Chalk')), blendId: null, caneId: null, ofName: 'Chalk', hexes: ['F1EEE4'], density: 1.9 },
   ...{ madeOn: '2026-11-02', entryId: 'e1', reservedFor: [] },
@@ -222,14 +230,41 @@ describe('in words and figures', () => {
   });
 
   test('a lump is a ball of its weight, a cane a cylinder', () => {
-    const have: Have = { form: 'cane', name: 'x', grams: 10, widthMm: 16, lengthMm: 110, mm: 1, keptIn: '' };
+    const have: Have = { form: 'cane', name: 'x', grams: 10, widthMm: 16, lengthMm: 110, mm: 1, keptIn: '', count: 12 };
     expect(gramsOfSize(have, 1.9)).toBeCloseTo((Math.PI * 64 * 110 * 1.9) / 1000, 9);
     expect(gramsOfSize({ ...have, form: 'lump' }, 1.9)).toBeNull();
     const ball = haveThing({ ...have, form: 'lump' }, 1.9);
     expect((Math.PI / 6) * ball.mm ** 3 * 1.9).toBeCloseTo(10_000, 6);
     expect([ball.widthMm, ball.lengthMm]).toEqual([ball.mm, ball.mm]);
+    // what is counted weighs so many times as much
+    expect(gramsOfSize({ ...have, form: 'threads' }, 1.9)).toBeCloseTo((12 * Math.PI * 64 * 110 * 1.9) / 1000, 9);
+    expect(gramsOfSize({ ...have, form: 'cores' }, 1.9)).toBeCloseTo((12 * (Math.PI / 6) * 4096 * 1.9) / 1000, 9);
+    expect(haveThing({ ...have, form: 'cores' }, 1.9)).toMatchObject({ count: 12, widthMm: 16, lengthMm: 16, mm: 16 });
+    expect(haveThing({ ...have, form: 'baked' }, 1.9)).toMatchObject({ count: 12, lengthMm: 110, mm: 1 });
     expect(slicesIn(CANE, 0)).toBe(0);
     expect(awayDto(CANE, 'fits')).toMatchObject({ version: 3, to: 'tub', tubId: null });
     expect(awayDto(CANE, 'thrown')).toMatchObject({ to: 'thrown' });
   });
+});
+
+test('things are found by their name, what they are of and where they are kept, all words of it', () => {
+  const all = [thing(), CANE, thing({ id: 's', name: 'Soot, 4', ofName: 'Soot', keptIn: 'tin on the sill' })];
+  expect(thingsFound(all, 'green').map((t) => t.id)).toEqual(['l1', 'c1']);
+  expect(thingsFound(all, ' beet  cane').map((t) => t.id)).toEqual(['c1']);
+  expect(thingsFound(all, 'sill soot').map((t) => t.id)).toEqual(['s']);
+  expect(thingsFound(all, 'nothing such')).toEqual([]);
+  expect(thingsFound(all, '')).toBe(all);
+});
+
+test('of very many only the newest are drawn, until all are asked for', async () => {
+  const things = Array.from({ length: 60 }, (_, i) => thing({ id: `l${i}`, name: `Chalk ${i}` }));
+  const stock = { things, tubs: [], balance: {} };
+  const page = shownAt('/shelf/there', '/shelf/there/:thingId?', <There />, [[['/api/stock'], stock]]);
+  expect(page.getAllByRole('button', { name: /^Chalk \d+/ })).toHaveLength(24);
+  await page.user.type(page.getByRole('textbox', { name: 'Find among what lies there' }), 'chalk 5');
+  // 5, 50 to 59, and 15 to 45
+  expect(page.getAllByRole('button', { name: /^Chalk \d+/ })).toHaveLength(15);
+  await page.user.clear(page.getByRole('textbox', { name: 'Find among what lies there' }));
+  await page.user.click(page.getByRole('button', { name: 'and 36 more' }));
+  expect(page.getAllByRole('button', { name: /^Chalk \d+/ })).toHaveLength(60);
 });

@@ -1,48 +1,54 @@
-import type { ReactElement } from 'react';
+import { useId, type ReactElement } from 'react';
+import type { Cutter } from '#core/cutter';
 import { showLength } from '#core/units';
 import type { PlainLayout } from '#contract';
 import { useUnits } from '../state/view.js';
+import { CutPieces } from './cutters/CutPieces.js';
 import { grey } from '../theme/grey.js';
 
 interface CutLayoutProps {
   readonly layout: PlainLayout;
-  readonly cutter: { readonly width: number; readonly height: number | null };
+  readonly cutter: Cutter;
   readonly hex: string;
+  /** of a fade across the sheet: its colours; left out: none */
+  readonly hexes?: readonly string[];
   /** room on the screen, px */
   readonly room: { readonly width: number; readonly height: number };
 }
 
 const OUTLINE = { fill: 'none', stroke: grey.black, strokeOpacity: 0.75, strokeWidth: 1 } as const;
 
-interface CutsProps extends Pick<CutLayoutProps, 'layout' | 'cutter'> {
-  /** px for a mm */
+interface FadedProps extends Pick<CutLayoutProps, 'layout' | 'cutter'> {
+  readonly hexes: readonly string[];
+  /** px */
+  readonly w: number;
+  readonly l: number;
   readonly scale: number;
 }
 
-/** Where the cutter goes. */
-function Cuts({ layout, cutter, scale }: CutsProps): ReactElement {
-  const round = cutter.height === null;
-  const [across, up] = [cutter.width * scale, (cutter.height ?? cutter.width) * scale];
-  const [w, h] = layout.turned ? [up, across] : [across, up];
-  const places = Array.from({ length: layout.perSheet }, (_, i) => ({
-    x: (layout.centres[2 * i] ?? 0) * scale,
-    y: (layout.length - (layout.centres[2 * i + 1] ?? 0)) * scale,
-  }));
+/** A sheet with a fade: what each piece shows of it stands out of what is left. */
+function FadedSheet({ hexes, layout, cutter, w, l, scale }: FadedProps): ReactElement {
+  const id = useId();
   return (
     <>
-      {places.map(({ x, y }, i) =>
-        round ? (
-          <circle key={i} cx={x} cy={y} r={w / 2} {...OUTLINE} />
-        ) : (
-          <rect key={i} x={x - w / 2} y={y - h / 2} width={w} height={h} {...OUTLINE} />
-        ),
-      )}
+      <defs>
+        <linearGradient id={`${id}fade`}>
+          {hexes.map((hex, i) => (
+            <stop key={i} offset={i / (hexes.length - 1)} stopColor={`#${hex}`} />
+          ))}
+        </linearGradient>
+        <clipPath id={`${id}cuts`} transform={`translate(0 ${l}) scale(${scale} ${-scale})`}>
+          <CutPieces cutter={cutter} places={layout} count={layout.perSheet} />
+        </clipPath>
+      </defs>
+      <rect width={w} height={l} fill={`url(#${id}fade)`} opacity="0.35" />
+      <rect width={w} height={l} fill={`url(#${id}fade)`} clipPath={`url(#${id}cuts)`} />
     </>
   );
 }
 
 /** One sheet with its cuts, to scale, with its dimensions and a scale bar. */
-export function CutLayout({ layout, cutter, hex, room }: CutLayoutProps): ReactElement {
+export function CutLayout({ layout, cutter, hex, hexes = [], room }: CutLayoutProps): ReactElement {
   const units = useUnits();
   const [left, below] = [40, 44];
   const scale = Math.min((room.width - left - 8) / layout.width, (room.height - below - 4) / layout.length, 4);
@@ -63,8 +69,14 @@ export function CutLayout({ layout, cutter, hex, room }: CutLayoutProps): ReactE
       }
     >
       <g transform={`translate(${left} 2)`}>
-        <rect width={w} height={l} fill={`#${hex}`} />
-        <Cuts layout={layout} cutter={cutter} scale={scale} />
+        {hexes.length > 1 ? (
+          <FadedSheet {...{ hexes, layout, cutter, w, l, scale }} />
+        ) : (
+          <rect width={w} height={l} fill={`#${hex}`} />
+        )}
+        <g {...OUTLINE} transform={`translate(0 ${l}) scale(${scale} ${-scale})`}>
+          <CutPieces cutter={cutter} places={layout} count={layout.perSheet} />
+        </g>
         <g stroke={grey.ink}>
           <path d={`M-10 0.5h6M-10 ${l - 0.5}h6M-7 0V${l}`} fill="none" />
         </g>

@@ -91,7 +91,7 @@ function lyingThere(there: StockAnswer | undefined): MaterialChoice[] {
     .filter((t) => ROLLED.has(t.form))
     .map((t): MaterialChoice => {
       const reserved = t.reservedFor.map((r) => r.name).join(', ');
-      const hint = `${t.form}, ${gramsOf(t.grams)} left${reserved === '' ? '' : `, reserved for ${reserved}`}`;
+      const hint = `${t.form}, ${gramsOf(t.left)} left${reserved === '' ? '' : `, reserved for ${reserved}`}`;
       return { key: t.id, of: { kind: 'made', id: t.id }, name: t.name, hexes: t.hexes, hint };
     });
   const tubs = (there?.tubs ?? []).flatMap((t): MaterialChoice[] =>

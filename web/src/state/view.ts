@@ -19,6 +19,9 @@ interface View {
   readonly coreMm: number;
   /** px that a millimetre has on this screen */
   readonly pxPerMm: number;
+  /** canes and blends that clay is bought for beside the batches, by their ids */
+  readonly buyFor: readonly string[];
+  readonly setBuyFor: (canes: readonly string[]) => void;
   readonly setPxPerMm: (pxPerMm: number) => void;
   readonly setCoreMm: (coreMm: number) => void;
   readonly setMixGrams: (grams: number) => void;
@@ -36,6 +39,10 @@ export const useView = create<View>()(
       mixGrams: 40,
       coreMm: 12,
       pxPerMm: USUAL_PX_PER_MM,
+      buyFor: [],
+      setBuyFor: (buyFor) => {
+        set({ buyFor });
+      },
       setPxPerMm: (pxPerMm) => {
         set({ pxPerMm });
       },

@@ -19,6 +19,7 @@ import type {
   ChangesAnswer,
   ConditionedAnswer,
   DiaryAnswer,
+  DrawerAnswer,
   LearningAnswer,
   MachinesAnswer,
   MixAnswer,
@@ -127,8 +128,19 @@ export const useCaneOf = (id: string | undefined): UseQueryResult<CaneAnswer> =>
 export const useSheets = (): UseQueryResult<readonly MadeAnswer[]> => useRead('/api/sheets');
 /** What lies there, tubs of scrap, and where all the clay is. */
 export const useStock = (enabled = true): UseQueryResult<StockAnswer> => useRead('/api/stock', enabled);
-/** What all open batches need together, against the shelf. */
-export const useShopping = (): UseQueryResult<ShoppingAnswer> => useRead('/api/shopping');
+/** The drawer of cutters. */
+export const useDrawer = (): UseQueryResult<DrawerAnswer> => useRead('/api/cutters');
+/** What all open batches need together, and some canes and blends, against the shelf. */
+export function useShopping(
+  canes: readonly string[] = [],
+  blends: readonly string[] = [],
+): UseQueryResult<ShoppingAnswer> {
+  const asked = [
+    ...(canes.length > 0 ? [`canes=${canes.join(',')}`] : []),
+    ...(blends.length > 0 ? [`blends=${blends.join(',')}`] : []),
+  ];
+  return useRead(asked.length > 0 ? `/api/shopping?${asked.join('&')}` : '/api/shopping');
+}
 /** All mixes with their recipes and their predicted colours. */
 export const useAllMixes = (): UseQueryResult<TakeOutAnswer> => useRead('/api/exchange/mixes');
 /** Tinted glass that a lace can be begun with. */

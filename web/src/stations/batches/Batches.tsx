@@ -44,6 +44,9 @@ function BatchList({ waiting, finished, open, onAdd }: BatchListProps): ReactEle
           +
         </Plus>
       </Flex>
+      <RowLink to="/batches/drawer">
+        <Caption>the drawer of cutters</Caption>
+      </RowLink>
       {waiting.map((b) => (
         <OneRow key={b.id} batch={b} open={b.id === open} />
       ))}

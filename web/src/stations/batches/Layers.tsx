@@ -9,7 +9,7 @@ import { Warning } from '../../parts/Warning.js';
 import { useUnits } from '../../state/view.js';
 import { Second, Word } from '../../theme/pieces.js';
 import type { OwnSetting } from './batchMoves.js';
-import { hexIn } from './pieceWords.js';
+import { hexIn, settingWords } from './pieceWords.js';
 
 type Layer = PieceDto['layers'][number];
 
@@ -35,7 +35,7 @@ const [SCALE, LEAST] = [9, 4];
 function AtSetting({ layer, settings, disabled, onChange }: OneProps): ReactElement {
   const units = useUnits();
   const setting = settings.find((s) => s.id === layer.settingId);
-  const options = settings.map((s) => ({ value: s.id, text: s.own ? s.label : `${s.label} of ${s.machine.name}` }));
+  const options = settings.map((s) => ({ value: s.id, text: settingWords(s) }));
   return (
     <>
       at{setting?.own ? ' your' : ''}{' '}
@@ -89,7 +89,7 @@ function OneLayer(props: OneProps): ReactElement {
       <Box width="74px" flex="none" alignSelf="stretch" display="flex" alignItems="center">
         <Box width="100%" style={{ background: hexIn(materials, layer), height: Math.max(LEAST, mm * SCALE) }} />
       </Box>
-      <Box flex={1} paddingY="2px">
+      <Box flex={1} minWidth={0} paddingY="2px">
         <Word
           disabled={disabled}
           onClick={() => {

@@ -97,16 +97,7 @@ const stack = ({ layers }: StepOf<'stack'>): ReactElement => (
 );
 
 const cut = ({ layout, sheet, cutter }: StepOf<'cut'>): ReactElement => (
-  <CutLayout
-    layout={layout}
-    hex={sheet.hex}
-    room={{ width: 460, height: 310 }}
-    cutter={
-      cutter.shape === 'round'
-        ? { width: cutter.diameter, height: null }
-        : { width: cutter.width, height: cutter.height }
-    }
-  />
+  <CutLayout layout={layout} hex={sheet.hex} room={{ width: 460, height: 310 }} cutter={cutter} />
 );
 
 const ART: ByKind<PlainStep, [clays: Clays], ReactElement | null> = {

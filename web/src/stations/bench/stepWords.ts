@@ -1,5 +1,5 @@
 import { mixTitle } from '../../parts/making.js';
-import { showCutter } from '#core/batch';
+import { showCutter } from '#core/cutter';
 import { showAge } from '#core/clay';
 import {
   Fraction,
@@ -112,17 +112,24 @@ const stack: Worded<'stack'> = ({ pieceName, layers, sheets }) => ({
   caution: null,
 });
 
+const ROWS: Readonly<Record<string, string>> = {
+  hexagonal: 'each row in the gaps of the one before',
+  nested: 'close into each other, as drawn',
+};
+
 function rowsOf({ pattern, turned }: { readonly pattern: string; readonly turned: boolean }): string {
-  const rows = pattern === 'hexagonal' ? 'each row in the gaps of the one before' : 'in straight rows';
+  const rows = ROWS[pattern] ?? 'in straight rows';
   return `${rows}${turned ? ', long side across' : ''}`;
 }
 
-const cut: Worded<'cut'> = ({ pieceName, cutter, count, spare, layout, bridge }, units) => ({
+const cut: Worded<'cut'> = ({ pieceName, cutter, count, spare, layout, bridge, film, pairs }, units) => ({
   title: `Cut ${pieceName}`,
   lines: [
     `${showCutter(cutter, units)}, ${rowsOf(layout)}`,
     `${showLength(bridge, units)} of clay between the cuts and at the edge`,
     ...(layout.sheets > 1 ? [`${layout.perSheet} from each of ${layout.sheets} sheets`] : []),
+    ...(film ? ['film over the clay first: the edge comes out rounded'] : []),
+    ...(pairs ? ['every second one mirrored: one left to each right'] : []),
   ],
   figure: String(count),
   of: spare > 0 ? `pieces, ${spare} of them spare` : 'pieces',

@@ -5,6 +5,8 @@ import { showMass } from '#core/units';
 import type { BlendAnswer, BlendDoneDto, LeftDto, MadeDto, ShelfAnswer } from '#contract';
 import { Choice } from '../../parts/Choice.js';
 import { ClayUsed, useClayUsed } from '../../parts/ClayUsed.js';
+import { TakenInstead } from '../../parts/TakenInstead.js';
+import { useTakenInstead } from '../../parts/takenInstead.js';
 import { ThicknessValue } from '../../parts/Thickness.js';
 import { CountValue, LengthValue } from '../../parts/Value.js';
 import { WriteDown } from '../../parts/WriteDown.js';
@@ -42,6 +44,13 @@ interface BlendDoneProps {
 /** mm of a sheet that lies on the table. */
 type Lies = WorkedBlend['turning']['finished'];
 
+/** How it lies there as planned: as it was passed, or rolled to the thickness of the pieces that it is for. */
+function liesAtFirst({ plan }: BlendAnswer, { turning }: WorkedBlend): Lies {
+  const { sheet, finished } = turning;
+  if (!plan.wanted || !sheet) return finished;
+  return { width: sheet.fade, length: sheet.length, mm: plan.wanted.mm };
+}
+
 /** What goes into the sheet book; null where nothing is kept. */
 function keptSheet(blend: BlendAnswer, worked: WorkedBlend, kept: Kept, lies: Lies): MadeDto | null {
   if (kept === 'nothing') return null;
@@ -72,12 +81,12 @@ function useDone({ blend, worked, counted, onDone }: BlendDoneProps) {
   const [passes, setPasses] = useState(counted);
   const [kept, setKept] = useState<Kept>('sheet');
   const [over, setOver] = useState<Over>('back');
-  const [lies, setLies] = useState(worked.turning.finished);
+  const [lies, setLies] = useState(() => liesAtFirst(blend, worked));
   const path = `/api/blends/${blend.id}/done`;
   const share = over === 'back' ? worked.grams / (worked.grams + worked.over) : 1;
-  const { used, say } = useClayUsed(
-    worked.colours.flatMap((c) => c.perClay.map((p) => ({ clayId: p.clayId, grams: p.grams * share }))),
-  );
+  const planned = worked.colours.flatMap((c) => c.perClay.map((p) => ({ clayId: p.clayId, grams: p.grams * share })));
+  const instead = useTakenInstead(planned);
+  const { used, say } = useClayUsed(instead.rest);
   const write = async (madeOn: string, note: string): Promise<void> => {
     const answer = await change<{ entryId: string }>('POST', path, {
       version: blend.version,
@@ -86,13 +95,14 @@ function useDone({ blend, worked, counted, onDone }: BlendDoneProps) {
       note,
       passes: Math.max(1, passes),
       used,
+      ready: instead.ready,
       sheet: keptSheet(blend, worked, kept, lies),
       left: over === 'scrap' ? otherHalves(blend, worked) : [],
     } satisfies BlendDoneDto);
     if (answer) onDone(answer.entryId);
   };
   const fields = { passes, setPasses, kept, setKept, over, setOver, lies, setLies };
-  return { ...fields, refusal: useRefusal(path), used, say, write };
+  return { ...fields, refusal: useRefusal(path), used, say, write, instead, planned };
 }
 
 interface LiesProps {
@@ -138,7 +148,8 @@ function LiesThere({ lies, tapes, onChange }: LiesProps): ReactElement {
 export function BlendDone(props: BlendDoneProps): ReactElement {
   const { blend, worked, shelf, onBack } = props;
   const units = useUnits();
-  const { passes, setPasses, kept, setKept, over, setOver, lies, setLies, refusal, used, say, write } = useDone(props);
+  const done = useDone(props);
+  const { passes, setPasses, kept, setKept, over, setOver, lies, setLies, refusal, used, say, write } = done;
   return (
     <WriteDown
       refusal={refusal}
@@ -159,6 +170,7 @@ export function BlendDone(props: BlendDoneProps): ReactElement {
         passes. This clay comes off the shelf:
       </Box>
       <ClayUsed used={used} say={say} shelf={shelf} refusal={refusal} />
+      <TakenInstead instead={done.instead} planned={done.planned} shelf={shelf} refusal={refusal} />
       {worked.over > HARDLY_ANY && (
         <Box>
           The other halves, {showMass(worked.over, units)}:{' '}

@@ -1,14 +1,18 @@
 import { HARDLY_ANY } from '../../parts/amounts.js';
 import { Box } from '@chakra-ui/react';
-import { memo, type ReactElement } from 'react';
+import { memo, useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
+import { forward } from '#core/blend';
+import { ASSUMED_BLOCK_GRAMS, readAmount } from '#core/clay';
 import { showLength, showMass, showNumber, showSize } from '#core/units';
 import type { BenchSetupDto, BlendPlanDto, MachineDto, ShelfAnswer } from '#contract';
+import { Value } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
 import { useUnits } from '../../state/view.js';
 import { Key, Rule, Second, Strip, Word } from '../../theme/pieces.js';
 import { FadeStrip } from './FadeStrip.js';
-import { discOf, discsFor, entryFeeds, foldedMm, rectanglesOf, shortOf } from './stripPlan.js';
+import { resized } from './planMoves.js';
+import { discOf, discsFor, entryFeeds, foldedMm, forwardWords, rectanglesOf, shortOf } from './stripPlan.js';
 import { Pieces } from './Pieces.js';
 import type { WorkedBlend } from './workedBlend.js';
 
@@ -50,11 +54,47 @@ function SheetsToRoll({ plan, worked, own, shelf, setup, onChange }: BlendStripP
         {disc ? `discs of ${showLength(setup.discMm, units)} at your ${disc.setting.label} · ` : ''}
         {showMass(grams + over, units)} in all{short.length === 0 ? ' · all on the shelf' : ''}
       </Second>
+      <FromEach plan={plan} worked={worked} onChange={onChange} />
       {over > HARDLY_ANY && <OddLayers plan={plan} over={over} onChange={onChange} />}
       {short.map((s) => (
         <Warning key={s}>{s}</Warning>
       ))}
     </div>
+  );
+}
+
+/** The other way round: so much of each colour, and the sheet as high as that makes it. */
+function FromEach({ plan, worked, onChange }: Pick<BlendStripProps, 'plan' | 'worked' | 'onChange'>): ReactElement {
+  const units = useUnits();
+  const [told, setTold] = useState<string | null>(null);
+  const needs = worked.colours.map((c) => c.grams + c.over);
+  const take = (grams: number): void => {
+    const made = forward(
+      needs,
+      needs.map(() => grams),
+    );
+    if (!made) return;
+    onChange(resized(plan, plan.width, plan.height * made.scale));
+    setTold(
+      forwardWords(
+        made,
+        worked.colours.map((c) => c.name),
+        units,
+      ),
+    );
+  };
+  return (
+    <Box fontSize="small" marginTop={1}>
+      from{' '}
+      <Value
+        label="So much of each colour"
+        text={showMass(Math.max(...needs), units)}
+        read={(text) => readAmount(text, units, ASSUMED_BLOCK_GRAMS)}
+        onChange={take}
+      />{' '}
+      of each, or half a block
+      {told !== null && <Second role="status">: {told}</Second>}
+    </Box>
   );
 }
 
@@ -130,14 +170,14 @@ function Order({ plan, worked, own }: Pick<BlendStripProps, 'plan' | 'worked' | 
 
 /** The paper strip: what to roll, in which order to work, and what it gives. */
 export const BlendStrip = memo(function BlendStrip(props: BlendStripProps): ReactElement {
-  const { plan, worked, blendId, onChange } = props;
+  const { plan, worked, own, blendId, onChange } = props;
   return (
     <Strip>
       <SheetsToRoll {...props} />
       <Rule />
       <Order {...props} />
       <Rule />
-      <Pieces worked={worked} plan={plan} onChange={onChange} />
+      <Pieces worked={worked} plan={plan} own={own} onChange={onChange} />
       <Rule />
       <Box fontWeight={600}>
         <Link to={`/blends/${blendId}/make`}>To the bench: make it</Link> <Key>B</Key>

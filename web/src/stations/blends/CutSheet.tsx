@@ -160,6 +160,8 @@ function Measures({ layout, on: { w, h }, words }: MeasuresProps): ReactElement 
   const units = useUnits();
   const foot = TOP + h;
   const [low, high, right] = [foot + 14, foot + 24, LEFT + w];
+  // a narrow sheet has its words beside the middle, so that they are whole
+  const middle = Math.max(LEFT + w / 2, WORDS / 2);
   const across = `M${LEFT} ${low}V${high}M${right} ${low}V${high}M${LEFT} ${foot + 19}H${right}`;
   return (
     <>
@@ -171,8 +173,8 @@ function Measures({ layout, on: { w, h }, words }: MeasuresProps): ReactElement 
         <text x={LEFT + w + 12} y={TOP + h / 2 + 4}>
           {showLength(layout.height, units)}
         </text>
-        <rect x={LEFT + w / 2 - 150} y={foot + 10} width={300} height={18} fill={grey.bench} />
-        <text x={LEFT + w / 2} y={foot + 24} textAnchor="middle">
+        <rect x={middle - 150} y={foot + 10} width={300} height={18} fill={grey.bench} />
+        <text x={middle} y={foot + 24} textAnchor="middle">
           {showLength(layout.width, units)} · {words}
         </text>
         <text x={12} y={foot - 2} fontSize="12" transform={`rotate(-90 12 ${foot - 2})`}>
@@ -182,6 +184,9 @@ function Measures({ layout, on: { w, h }, words }: MeasuresProps): ReactElement 
     </>
   );
 }
+
+/** px that the words under it take. */
+const WORDS = 310;
 
 interface CutSheetProps {
   readonly layout: Layout;
@@ -206,7 +211,7 @@ export function CutSheet({ layout, colours, layers, sheet, scale, onDrag, onDrop
   return (
     <svg
       ref={svg}
-      width={LEFT + on.w + RIGHT}
+      width={Math.max(WORDS, LEFT + on.w + RIGHT)}
       height={TOP + on.h + BELOW}
       role="group"
       aria-label="Cut layout"

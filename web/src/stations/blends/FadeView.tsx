@@ -11,8 +11,8 @@ import { PlacedOn } from './PlacedOn.js';
 import type { BlendEditing } from './useBlendEditing.js';
 import { layoutIn, type WorkedBlend } from './workedBlend.js';
 
-/** px that the fade is high. */
-const FADE = 56;
+/** px that the fade is high, and that words under it take at least. */
+const [FADE, WORDS] = [56, 380];
 
 interface FadeViewProps {
   readonly editing: BlendEditing;
@@ -49,7 +49,7 @@ export function FadeView({ editing, worked, later, scale }: FadeViewProps): Reac
   const { layout, colours, fade } = worked;
   const pure = useMemo(() => pureStretches(layoutIn({ ...plan, cuts: dragged ?? plan.cuts })), [plan, dragged]);
   return (
-    <Box paddingLeft={`${LEFT}px`} flex="none" width={`${LEFT + layout.width * scale}px`}>
+    <Box paddingLeft={`${LEFT}px`} flex="none" width={`${LEFT + Math.max(WORDS, layout.width * scale)}px`}>
       <Box position="relative">
         <FadeStrip labs={fade.labs} width={layout.width * scale} height={FADE} label="The fade that results" />
         {plan.placed && (
@@ -69,7 +69,9 @@ export function FadeView({ editing, worked, later, scale }: FadeViewProps): Reac
         <EvennessWords editing={editing} worked={worked} />
         <span>{pureWords(pure, colours.length - 1, units)}</span>
       </Flex>
-      <Evenness fade={later.fade} other={plan.kind === 'compensated' ? null : worked.compensatedFade} />
+      <Box width={`${layout.width * scale}px`} minWidth="220px">
+        <Evenness fade={later.fade} other={plan.kind === 'compensated' ? null : worked.compensatedFade} />
+      </Box>
       <Caption>
         unevenness {unevenness(fade).toFixed(2)} ΔE a mm · double click adds a point to a cut, Delete takes it away
       </Caption>

@@ -2,13 +2,16 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import type { FadePiece } from '#core/blend';
 import { hexOf, xyzOfLab } from '#core/colour';
-import { showLength, showMass } from '#core/units';
-import type { BlendPlanDto } from '#contract';
+import { orSentence, showLength, showMass } from '#core/units';
+import type { BlendPlanDto, MachineDto } from '#contract';
 import { CountValue, LengthValue } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
 import { useUnits } from '../../state/view.js';
 import { Caption, Word } from '../../theme/pieces.js';
+import { plannedFor, usualWanted } from './forPieces.js';
 import { cutFrom, evenly, shadesAt, withPiece } from './pieceMoves.js';
+import { PiecesBack } from './PiecesBack.js';
+import { rolledOn } from './rolled.js';
 import type { WorkedBlend } from './workedBlend.js';
 
 type Placed = NonNullable<BlendPlanDto['placed']>;
@@ -132,11 +135,12 @@ function Even({ graded, count, size, onCount, onSize, onPlaced }: EvenProps): Re
 interface PiecesProps {
   readonly worked: WorkedBlend;
   readonly plan: BlendPlanDto;
+  readonly own: MachineDto | undefined;
   readonly onChange: (part: Partial<BlendPlanDto>) => void;
 }
 
-/** Pieces cut from the fade: a graded set, or each where it is put. */
-export function Pieces({ worked, plan, onChange }: PiecesProps): ReactElement {
+/** Pieces cut from a fade as it is: a graded set, or each where it is put. */
+function OnTheFade({ worked, plan, own, onChange }: PiecesProps): ReactElement {
   const [count, setCount] = useState(5);
   const [size, setSize] = useState(18);
   const { fade } = worked;
@@ -148,10 +152,7 @@ export function Pieces({ worked, plan, onChange }: PiecesProps): ReactElement {
     onChange({ placed: next });
   };
   return (
-    <div>
-      <Box as="h2" marginBottom={2}>
-        Pieces
-      </Box>
+    <>
       {placed ? (
         <ByHand placed={placed} plan={plan} size={size} onPlaced={onPlaced} />
       ) : (
@@ -171,11 +172,44 @@ export function Pieces({ worked, plan, onChange }: PiecesProps): ReactElement {
       {shades.length > 0 && (
         <LeftOver worked={worked} plan={plan} sizes={placed ? placed.map((p) => p.size) : shades.map(() => size)} />
       )}
+      <BackFrom plan={plan} own={own} onChange={onChange} />
+    </>
+  );
+}
+
+/** The other way round: the sheet follows from the pieces. */
+function BackFrom({ plan, own, onChange }: Omit<PiecesProps, 'worked'>): ReactElement {
+  const [wrong, setWrong] = useState<string | null>(null);
+  return (
+    <Box fontSize="small" marginTop={2}>
+      <Word
+        onClick={() => {
+          const rolled = rolledOn(plan, own);
+          const planned = orSentence(() => plannedFor(plan, usualWanted(rolled), rolled));
+          setWrong(typeof planned === 'string' ? planned : null);
+          if (typeof planned !== 'string') onChange(planned);
+        }}
+      >
+        plan the sheet back from pieces
+      </Word>
+      {wrong !== null && <Warning>{wrong}</Warning>}
+    </Box>
+  );
+}
+
+/** Pieces that are cut of the blend, and what they make of it. */
+export function Pieces(props: PiecesProps): ReactElement {
+  return (
+    <div>
+      <Box as="h2" marginBottom={2}>
+        Pieces
+      </Box>
+      {props.plan.wanted ? <PiecesBack {...props} /> : <OnTheFade {...props} />}
     </div>
   );
 }
 
-interface LeftOverProps extends Omit<PiecesProps, 'onChange'> {
+interface LeftOverProps extends Omit<PiecesProps, 'onChange' | 'own'> {
   readonly sizes: readonly number[];
 }
 

@@ -1,5 +1,6 @@
 import { HARDLY_ANY } from '../../parts/amounts.js';
 import type { Turned, Turning } from '#core/blend';
+import { cutterOf, showCutter } from '#core/cutter';
 import { showLength, showLong, showMass, showSize, type UnitSystem } from '#core/units';
 import type { BlendAnswer, MachineDto, ShelfAnswer } from '#contract';
 import type { BenchWords } from '../../parts/BenchSteps.js';
@@ -167,7 +168,29 @@ export const blendSteps = (bench: Bench): BenchWords[] => [
   ...rollSteps(bench),
   cutStep(bench),
   passStep(bench),
-  turnStep(bench),
-  tapeStep(bench),
-  plugStep(bench),
+  ...lastSteps(bench),
 ];
+
+/** What becomes of it: pieces, where it was planned for them; else a plug. */
+function lastSteps(bench: Bench): BenchWords[] {
+  const { blend, worked, units } = bench;
+  const { wanted } = blend.plan;
+  const { sheet } = worked.turning;
+  if (!wanted || !sheet) return [turnStep(bench), tapeStep(bench), plugStep(bench)];
+  const cut: BenchWords = {
+    title: 'Cut the pieces',
+    line:
+      `${showCutter(cutterOf(wanted), units)}, all the same way round, its ${wanted.along} along the fade. ` +
+      'What is left lies in the sheet book.',
+    figure: String(wanted.count),
+    of: 'pieces',
+  };
+  if (sheet.tape) return [turnStep(bench), tapeStep(bench), cut];
+  const out: BenchWords = {
+    title: 'Roll it out',
+    line: `Fold first, thinner and thinner, to ${showLength(wanted.mm, units, true)}. Its fade stays as wide as it is.`,
+    figure: showLong(sheet.length, units),
+    of: `long at ${showLength(wanted.mm, units, true)}`,
+  };
+  return [out, cut];
+}

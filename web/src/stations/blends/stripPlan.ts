@@ -1,7 +1,7 @@
 import { HARDLY_ANY } from '../../parts/amounts.js';
 import { massOf } from '#core/clay';
 import { leftOf } from '../../state/shelf.js';
-import { layersToRoll } from '#core/blend';
+import { layersToRoll, type Forward } from '#core/blend';
 import { discVolume, feedPlan, thicknesses, type FeedPlan, type SettingThickness } from '#core/sheet';
 import { Fraction, showMass, type UnitSystem } from '#core/units';
 import type { BenchSetupDto, BlendPlanDto, MachineDto, ShelfAnswer } from '#contract';
@@ -50,4 +50,13 @@ export function entryFeeds(plan: BlendPlanDto, worked: WorkedBlend, own: Machine
     thinning: 'straight',
     turns: false,
   });
+}
+
+/** What runs out first when so much of each colour is taken, and what is left of the others. */
+export function forwardWords({ runsOut, left }: Forward, names: readonly string[], units: UnitSystem): string {
+  const over = left.flatMap((grams, i) =>
+    grams > HARDLY_ANY ? [`${showMass(grams, units)} of ${names[i] ?? ''}`] : [],
+  );
+  if (over.length === 0) return 'all of it is used';
+  return `${names[runsOut] ?? ''} runs out first, ${over.join(' and ')} is left`;
 }

@@ -7,30 +7,28 @@ import {
   windUp,
   type Fade,
   type FinishedBlend,
+  type SheetForPieces,
   type TurnSteps,
   type Turned,
   type Winding,
 } from '#core/blend';
 import type { Lab } from '#core/colour';
-import { feedPlan, thicknesses, type SettingThickness } from '#core/sheet';
-import type { BlendPlanDto, MachineDto } from '#contract';
+import { feedPlan, type SettingThickness } from '#core/sheet';
+import type { BlendPlanDto } from '#contract';
+import { sheetOfPlan } from './forPieces.js';
+import type { Rolled } from './rolled.js';
 
 /** mm of a tape, and of the widest gap, where no machine is known. Assumptions. */
 const [ASSUMED_TAPE, ASSUMED_WIDEST] = [0.6, 3];
-
-/** What is known of how a blend is rolled: its machine, and how thick each of its layers is. */
-export interface Rolled {
-  readonly own: MachineDto | undefined;
-  readonly settings: readonly SettingThickness[];
-  readonly setting: SettingThickness | null;
-  readonly mm: number;
-}
 
 /**
  * How thick the blend is after its passes: fold first, each goes through the setting that its stack may reach.
  * Without a machine it stays as thick as it was cut.
  */
-function passMmOf(plan: BlendPlanDto, { own, setting, mm }: Rolled): number {
+function passMmOf(plan: BlendPlanDto, rolled: Rolled): number {
+  const { own, setting, mm } = rolled;
+  const forPieces = sheetOfPlan(plan, rolled);
+  if (forPieces) return forPieces.passMm;
   const cut = mm * plan.layers;
   if (!own || !setting) return cut;
   const [first] = feedPlan({
@@ -62,6 +60,8 @@ export interface TapePlan {
   readonly choices: readonly TapeChoice[];
   readonly labs: readonly Lab[];
   readonly winding: Winding;
+  /** the finished sheet, where it is made for pieces */
+  readonly sheet: SheetForPieces | null;
 }
 
 const windingOf = (
@@ -108,16 +108,5 @@ export function tapePlanOf(plan: BlendPlanDto, rolled: Rolled, fade: Fade, lies?
   const smooth = choices.find((c) => c.steps.mean <= STEP_NOT_SEEN) ?? choices.at(-1);
   const tapeSetting = chosen ?? smooth?.setting ?? null;
   const mm = tapeSetting?.mm ?? ASSUMED_TAPE;
-  return { finished, turned, tapeSetting, mm, choices, ...at(mm) };
-}
-
-/** mm of the setting of its layers, where none was chosen: of the one nearest to it. An assumption. */
-const ASSUMED_LAYER = 2;
-
-/** The machine as it is described by now, and the setting of the layers of a plan on it. */
-export function rolledOn(plan: BlendPlanDto, own: MachineDto | undefined): Rolled {
-  const settings = own ? thicknesses(own) : [];
-  const nearest = [...settings].sort((a, b) => Math.abs(a.mm - ASSUMED_LAYER) - Math.abs(b.mm - ASSUMED_LAYER))[0];
-  const setting = settings.find((s) => s.id === plan.settingId) ?? nearest ?? null;
-  return { own, settings, setting, mm: setting?.mm ?? ASSUMED_LAYER };
+  return { finished, turned, tapeSetting, mm, choices, sheet: sheetOfPlan(plan, rolled), ...at(mm) };
 }

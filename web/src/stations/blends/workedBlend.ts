@@ -23,7 +23,8 @@ import type { SettingThickness } from '#core/sheet';
 import { orSentence } from '#core/units';
 import type { BlendAnswer, BlendInside, BlendPlanDto, MachineDto, ShelfAnswer } from '#contract';
 import { bookOf } from '../../state/book.js';
-import { rolledOn, tapePlanOf, type TapePlan } from './tapeMm.js';
+import { tapePlanOf, type TapePlan } from './tapeMm.js';
+import { rolledOn } from './rolled.js';
 
 const SHOWN_PASSES = 20;
 

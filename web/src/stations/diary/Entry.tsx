@@ -4,7 +4,7 @@ import { useState, type ReactElement } from 'react';
 import { SHEET_FORMS } from '#contract';
 import { flowWords, sizeWords } from '../shelf/there/thereWords.js';
 import { Link } from 'react-router';
-import { showCutter } from '#core/batch';
+import { showCutter } from '#core/cutter';
 import { showLength, showMass, showSize, showTemperature, type UnitSystem } from '#core/units';
 import type { DiaryAnswer } from '#contract/diary';
 import { AmountBar } from '../../parts/AmountBar.js';

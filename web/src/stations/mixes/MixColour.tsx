@@ -3,12 +3,13 @@ import type { ReactElement, ReactNode } from 'react';
 import { Link } from 'react-router';
 import { Fraction, showNumber } from '#core/units';
 import { chromaHue, deltaE, readColour, type Lab } from '#core/colour';
+import { brittleOfMix } from '#core/stock';
 import { Chip } from '../../parts/Chip.js';
 import { Warning } from '../../parts/Warning.js';
 import { Caption, Key, Word } from '../../theme/pieces.js';
 import { useLearning } from '../../wire/queries.js';
 import { LastChip } from './Chips.js';
-import { outdatedIn, trustWords, withNewer } from './mixMoves.js';
+import { brittleWords, outdatedIn, trustWords, withNewer } from './mixMoves.js';
 import type { MixEditing, WorkedMix } from './useMixEditing.js';
 
 /** Ingredients that are scratched into the chip; more have no room. */
@@ -84,6 +85,7 @@ function ChipAndFigures({ editing, worked }: ColouredProps): ReactElement {
         <Wanted editing={editing} worked={worked} />
         <LastChip chips={mix.chips} shown={shown} predicted={predicted} />
         <Caption>{trustWords(worked.flat, learning.data)}</Caption>
+        <Caption>{brittleWords(brittleOfMix(worked.flat, editing.book))}</Caption>
         <Word fontSize="small" onClick={carry}>
           carry <Key>C</Key>
         </Word>

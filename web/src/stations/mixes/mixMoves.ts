@@ -1,3 +1,4 @@
+import type { Brittle } from '#core/stock';
 import { ofMix } from '#core/material';
 import type { Flat } from '#core/mix';
 import type { IngredientDto, LearningAnswer, MixAnswer, MixDto, RevisionAnswer } from '#contract';
@@ -40,4 +41,11 @@ export function trustWords(flat: Flat, learning: LearningAnswer | undefined): st
   const known = flat.shares.filter(({ clay }) => (learned?.[clay.id]?.chips ?? 0) > 0).length;
   if (known === 0) return 'predicted; strengths assumed';
   return known < flat.shares.length ? 'predicted; strengths partly learned' : 'predicted as your chips taught';
+}
+
+/** How a mix will hold after baking. */
+export function brittleWords({ share, assumed }: Brittle): string {
+  const about = assumed ? '~' : '';
+  if (share < 0.005) return `${about}flexible baked`;
+  return share > 0.995 ? `${about}brittle baked` : `${about}${Math.round(100 * share)} % brittle baked`;
 }

@@ -122,6 +122,9 @@ export function MachineWords({ machine, mine, setup, settingId, onSetting, onGon
           onReadings={(readings) => {
             save({ readings });
           }}
+          onCalled={(called) => {
+            save({ settings: machine.settings.map((s) => (s.id === setting.id ? { ...s, called } : s)) });
+          }}
           refusal={general}
         />
       )}
@@ -164,10 +167,12 @@ interface OneSettingProps {
   readonly setup: BenchSetupDto;
   readonly onSetting: (id: string) => void;
   readonly onReadings: (readings: ReadingDto[]) => void;
+  readonly onCalled: (called: string) => void;
   readonly refusal: string | undefined;
 }
 
-function OneSetting({ machine, setting, all, setup, onSetting, onReadings, refusal }: OneSettingProps): ReactElement {
+function OneSetting(props: OneSettingProps): ReactElement {
+  const { machine, setting, all, setup, onSetting, onReadings, onCalled, refusal } = props;
   const units = useUnits();
   const own = machine.readings.filter((r) => r.settingId === setting.id);
   return (
@@ -185,7 +190,13 @@ function OneSetting({ machine, setting, all, setup, onSetting, onReadings, refus
           {setting.knowledge === 'assumed' ? '~' : ''}
           {showLength(setting.mm, units, true)}
         </b>
-        , {KNOWN[setting.knowledge]}, ± {showLength(2 * setting.sigmaMm, units, true)}
+        , {KNOWN[setting.knowledge]}, ± {showLength(2 * setting.sigmaMm, units, true)}, called{' '}
+        <TextValue
+          label="What you call this setting"
+          placeholder="nothing of your own"
+          value={machine.settings.find((s) => s.id === setting.id)?.called ?? ''}
+          onChange={onCalled}
+        />
       </Box>
       {own.map((r) => (
         <Box key={r.id} fontSize="small">

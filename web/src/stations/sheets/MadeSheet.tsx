@@ -2,6 +2,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useId, type ReactElement } from 'react';
 import { showLength, showMass, showSize, type UnitSystem } from '#core/units';
 import type { MadeAnswer } from '#contract';
+import { CutPieces } from '../../parts/cutters/CutPieces.js';
 import { useUnits } from '../../state/view.js';
 import { Caption } from '../../theme/pieces.js';
 import { leftOfSheet } from './sheetWords.js';
@@ -38,25 +39,10 @@ interface HolesProps {
 
 /** The holes of pieces that were cut out together. */
 function Holes({ band, scale, height }: HolesProps): ReactElement {
-  const { cutter, layout, from } = band;
-  const places = Array.from({ length: band.count }, (_, i) => ({
-    x: (layout.centres[2 * i] ?? 0) * scale,
-    y: height - (from + (layout.centres[2 * i + 1] ?? 0)) * scale,
-  }));
-  if (cutter.shape === 'round')
-    return (
-      <g fill={grey.bench}>
-        {places.map(({ x, y }, i) => (
-          <circle key={i} cx={x} cy={y} r={(cutter.diameter / 2) * scale} />
-        ))}
-      </g>
-    );
-  const [w, h] = layout.turned ? [cutter.height, cutter.width] : [cutter.width, cutter.height];
+  const { cutter, layout, from, count } = band;
   return (
-    <g fill={grey.bench}>
-      {places.map(({ x, y }, i) => (
-        <rect key={i} x={x - (w / 2) * scale} y={y - (h / 2) * scale} width={w * scale} height={h * scale} />
-      ))}
+    <g fill={grey.bench} transform={`translate(0 ${height - from * scale}) scale(${scale} ${-scale})`}>
+      <CutPieces cutter={cutter} places={layout} count={count} whole />
     </g>
   );
 }
@@ -83,8 +69,9 @@ function sizeOf({ form, widthMm, lengthMm, mm }: MadeAnswer): {
   readonly h: number;
   readonly scale: number;
 } {
-  const height =
-    form === 'fan' ? mm : { sheet: lengthMm, plug: widthMm, lump: mm, cane: widthMm, slices: widthMm }[form];
+  const flat = form === 'sheet' || form === 'baked';
+  const round = form === 'fan' || form === 'lump' ? mm : widthMm;
+  const height = flat ? lengthMm : round;
   const scale = Math.min(form === 'sheet' ? FLAT : FACE, TALLEST / height);
   return { w: widthMm * scale, h: height * scale, scale };
 }
@@ -147,7 +134,7 @@ export function MadeSheet({ sheet, chosen, onChoose, fits }: MadeSheetProps): Re
         {sheet.name}
       </Box>
       <Caption display="block">
-        {words} · {showMass(sheet.grams, units)}
+        {words} · {showMass(sheet.gone ? sheet.grams : sheet.left, units)}
       </Caption>
       {fits !== null && <Fits fits={fits} />}
     </Pick>

@@ -1,31 +1,22 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { useMemo, useState, type ReactElement } from 'react';
+import { useMemo, type ReactElement } from 'react';
 import { useNavigate } from 'react-router';
-import { cutterArea, cutterOf, mostOn, showCutter, type Cutter, type SheetLeft } from '#core/batch';
-import { showArea, showLength, showMass, showSize } from '#core/units';
+import { type Cutter } from '#core/cutter';
+import { showLength, showMass, showSize } from '#core/units';
 import type { MadeAnswer } from '#contract';
 import { ThicknessValue } from '../../parts/Thickness.js';
-import { CountValue, LengthValue, TextValue } from '../../parts/Value.js';
+import { LengthValue, TextValue } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
 import { useKeys } from '../../state/keys.js';
 import { useTile } from '../../state/tile.js';
 import { showDate } from '../../state/today.js';
 import { useUnits } from '../../state/view.js';
-import { Action, Caption, Key, Rule, Second, Strip, Word } from '../../theme/pieces.js';
-import type { Refused } from '../../wire/ask.js';
+import { Key, Rule, Second, Strip, Word } from '../../theme/pieces.js';
 import { change, useRefusal } from '../../wire/save.js';
 import { RollThinner } from './RollThinner.js';
-import { carriedSheet, cutOf, gramsPerArea, leftOfSheet, retyped, sentSheet } from './sheetWords.js';
+import { carriedSheet, gramsPerArea, leftOfSheet, retyped, sentSheet } from './sheetWords.js';
+import { CutPieces, Cuts, type CutPiecesProps, type SheetProps } from './CutFromSheet.js';
 import { WindUp } from './WindUp.js';
-
-/** What the views of a sheet are given. */
-interface SheetProps {
-  readonly sheet: MadeAnswer;
-  /** what is left of it */
-  readonly left: SheetLeft;
-  readonly refusal: Refused | undefined;
-  readonly save: (part: Partial<MadeAnswer>) => void;
-}
 
 /** Its name, what it was made of, and when. */
 function Head({ sheet, refusal, save }: SheetProps): ReactElement {
@@ -123,74 +114,6 @@ function Plug({ sheet }: { readonly sheet: MadeAnswer }): ReactElement {
       )}
       , {showMass(sheet.grams, units)}
     </Box>
-  );
-}
-
-/** What was cut from it. */
-function Cuts({ sheet, left, save }: Omit<SheetProps, 'refusal'>): ReactElement | null {
-  const units = useUnits();
-  if (sheet.cuts.length === 0) return null;
-  return (
-    <div>
-      <Box as="h2" marginBottom={2}>
-        Cut from it
-      </Box>
-      {sheet.cuts.map((c) => (
-        <Box key={c.id} fontSize="small">
-          {c.count} of {showCutter(cutterOf(c.widthMm, c.heightMm), units)} ·{' '}
-          <Word
-            onClick={() => {
-              save({ cuts: sheet.cuts.filter((x) => x.id !== c.id) });
-            }}
-          >
-            not after all
-          </Word>
-        </Box>
-      ))}
-      <Second>
-        {showArea(left.pieces, units)} of pieces, {showMass(gramsPerArea(sheet) * left.scrap, units)} scrap between them
-      </Second>
-    </div>
-  );
-}
-
-interface CutPiecesProps extends SheetProps {
-  readonly cutter: Cutter;
-  readonly bridge: number;
-}
-
-/** Pieces are cut from what is left. */
-function CutPieces({ sheet, left, refusal, save, cutter, bridge }: CutPiecesProps): ReactElement {
-  const units = useUnits();
-  const [count, setCount] = useState(1);
-  const fits = mostOn(cutter, { width: sheet.widthMm, length: left.length, bridge });
-  const cut = (): void => {
-    save({ cuts: [...sheet.cuts, cutOf(cutter, count, bridge)] });
-  };
-  const wrong = refusal?.sentenceFor('cuts');
-  return (
-    <div>
-      <Box as="h2" marginBottom={2}>
-        Cut pieces
-      </Box>
-      <CountValue
-        label="How many were cut"
-        value={count}
-        onChange={(n) => {
-          if (Number.isInteger(n) && n > 0) setCount(n);
-        }}
-      />{' '}
-      of {showCutter(cutter, units)}{' '}
-      <Action marginLeft={2} onClick={cut} disabled={fits === 0}>
-        Cut
-      </Action>
-      <Caption display="block">
-        {fits === 0
-          ? 'none fits on what is left'
-          : `${fits} still fit, ${showArea(fits * cutterArea(cutter), units)} of them`}
-      </Caption>
-      {wrong !== undefined && <Warning>{wrong}</Warning>}
-    </div>
   );
 }
 

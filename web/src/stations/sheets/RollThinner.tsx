@@ -2,11 +2,12 @@ import { ownMachine } from '../../state/bench.js';
 import { Box } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import { feedPlan, thicknesses, type SettingThickness } from '#core/sheet';
+import { cracksOf } from '#core/stock';
 import { showLength, showSize, type UnitSystem } from '#core/units';
 import type { MachineDto, MadeAnswer, MadeDto } from '#contract';
 import { Choice } from '../../parts/Choice.js';
 import { useUnits } from '../../state/view.js';
-import { Action, Caption } from '../../theme/pieces.js';
+import { Action, Caption, Second } from '../../theme/pieces.js';
 import { useMachines } from '../../wire/queries.js';
 import { cutWords, leftOfSheet, sentSheet } from './sheetWords.js';
 
@@ -33,6 +34,15 @@ function rolledTo(sheet: MadeAnswer, to: SettingThickness, own: MachineDto, unit
     grams: (sheet.grams * length) / sheet.lengthMm,
     rolledAt: `${to.label} of ${own.name}`,
   };
+}
+
+/** What leaf metal that lies on a sheet does when it is rolled so much longer. */
+function leafWords(stretch: number, units: UnitSystem): string {
+  const { along, shown } = cracksOf(stretch, 1);
+  return (
+    `leaf metal on it would crack ~${showLength(along.apart, units, true)} apart, gaping ` +
+    `${showLength(along.gap, units, true)}: ${Math.round(100 * shown)} % clay between the flakes`
+  );
 }
 
 interface RollThinnerProps {
@@ -78,6 +88,9 @@ export function RollThinner({ sheet, onRolled }: RollThinnerProps): ReactElement
         : {byHandTo !== null && `by hand to ${showLength(byHandTo, units)}, then `}
         {feeds.map((f) => f.setting.label).join(', ')} in turn; then{' '}
         <b>{showSize(made.widthMm, made.lengthMm, units)}</b> at {showLength(to.mm, units, true)}
+      </Box>
+      <Box>
+        <Second>{leafWords(stack / to.mm, units)}</Second>
       </Box>
       <Action
         marginTop={2}

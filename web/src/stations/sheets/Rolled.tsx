@@ -8,6 +8,8 @@ import { massOfSheet } from '#core/sheet';
 import { showMass } from '#core/units';
 import type { MachineDto, RolledDto, MadeAnswer, ShelfAnswer } from '#contract';
 import { ClayUsed, useClayUsed, type Planned } from '../../parts/ClayUsed.js';
+import { TakenInstead } from '../../parts/TakenInstead.js';
+import { useTakenInstead } from '../../parts/takenInstead.js';
 import { MaterialPicker, type Picked } from '../../parts/MaterialPicker.js';
 import { ThicknessValue } from '../../parts/Thickness.js';
 import { LengthValue, TextValue } from '../../parts/Value.js';
@@ -76,7 +78,9 @@ function useRolled({ own, worked, shelf, onDone }: RolledProps) {
   const path = `/api/sheets/${id}/rolled`;
   const refusal = useRefusal(path);
   const grams = what ? gramsOf(sizes, what.density) : 0;
-  const { used, say } = useClayUsed((what?.shares ?? []).map((s) => ({ clayId: s.clayId, grams: s.grams * grams })));
+  const planned = (what?.shares ?? []).map((s) => ({ clayId: s.clayId, grams: s.grams * grams }));
+  const instead = useTakenInstead(planned);
+  const { used, say } = useClayUsed(instead.rest);
   const pick = async (picked: Picked<Mixable>): Promise<void> => {
     const flat = flatOf(picked.of, bookOf(shelf, await recipesOf(picked.of)));
     const shares = flat.shares.map((s) => ({ clayId: s.clay.id, grams: s.mass.valueOf() }));
@@ -93,10 +97,11 @@ function useRolled({ own, worked, shelf, onDone }: RolledProps) {
       madeOn,
       note,
       used,
+      ready: instead.ready,
     } satisfies RolledDto);
     if (answer) onDone(answer.id);
   };
-  return { what, name, setName, sizes, setSizes, refusal, grams, used, say, pick, write };
+  return { what, name, setName, sizes, setSizes, refusal, grams, used, say, pick, write, instead, planned };
 }
 
 type Rolling = ReturnType<typeof useRolled>;
@@ -196,6 +201,7 @@ export function Rolled(props: RolledProps): ReactElement {
         <>
           <CameOut rolling={rolling} />
           <ClayUsed used={used} say={say} shelf={props.shelf} refusal={refusal} />
+          <TakenInstead instead={rolling.instead} planned={rolling.planned} shelf={props.shelf} refusal={refusal} />
         </>
       )}
     </WriteDown>

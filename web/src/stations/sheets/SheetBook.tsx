@@ -1,12 +1,12 @@
 import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { cutterOf, mostOn, showCutter } from '#core/batch';
-import { readSize } from '#core/units';
+import { cutterOfSize, mostOn, type Cutter } from '#core/cutter';
 import { SHEET_FORMS, type MadeAnswer } from '#contract';
 import { Empty, Reading } from '../../parts/Empty.js';
-import { LengthValue, Value } from '../../parts/Value.js';
-import { useUnits } from '../../state/view.js';
+import { CutterValue } from '../../parts/cutters/CutterValue.js';
+import { FromDrawer } from '../../parts/cutters/FromDrawer.js';
+import { LengthValue } from '../../parts/Value.js';
 import { Word } from '../../theme/pieces.js';
 import { useSheets } from '../../wire/queries.js';
 import { MadeSheet } from './MadeSheet.js';
@@ -15,8 +15,7 @@ import { SheetsHead } from './SheetsHead.js';
 import { leftOfSheet } from './sheetWords.js';
 
 interface Wanted {
-  readonly width: number;
-  readonly height: number | null;
+  readonly cutter: Cutter;
   readonly bridge: number;
 }
 
@@ -55,16 +54,14 @@ interface WantedWordsProps {
 
 /** Which pieces are asked for. */
 function WantedWords({ wanted, onChange }: WantedWordsProps): ReactElement {
-  const units = useUnits();
   return (
     <Box fontSize="small" marginBottom={4}>
       Which still give pieces of{' '}
-      <Value
+      <CutterValue
         label="Cutter of the pieces"
-        text={showCutter(cutterOf(wanted.width, wanted.height), units)}
-        read={(text): { width: number; height: number | null } => readSize(text, units)}
-        onChange={(size) => {
-          onChange({ ...wanted, ...size });
+        cutter={wanted.cutter}
+        onChange={(cutter) => {
+          onChange({ ...wanted, cutter });
         }}
       />
       ,{' '}
@@ -76,6 +73,12 @@ function WantedWords({ wanted, onChange }: WantedWordsProps): ReactElement {
         }}
       />{' '}
       apart?
+      <FromDrawer
+        cutter={wanted.cutter}
+        onChoose={(cutter) => {
+          onChange({ ...wanted, cutter });
+        }}
+      />
     </Box>
   );
 }
@@ -131,11 +134,11 @@ function Gone(props: Omit<SheetsOfProps, 'fits'>): ReactElement | null {
 
 function Book({ sheets }: { readonly sheets: readonly MadeAnswer[] }): ReactElement {
   const { sheetId } = useParams();
-  const [wanted, setWanted] = useState<Wanted>({ width: 18, height: null, bridge: 2 });
+  const [wanted, setWanted] = useState<Wanted>({ cutter: cutterOfSize(18, null), bridge: 2 });
   const here = sheets.filter((s) => !s.gone);
   const chosen = sheets.find((s) => s.id === sheetId) ?? here[0];
   const plugs = here.filter((s) => s.form !== 'sheet');
-  const cutter = cutterOf(wanted.width, wanted.height);
+  const { cutter } = wanted;
   const fits = (s: MadeAnswer): number =>
     mostOn(cutter, { width: s.widthMm, length: leftOfSheet(s).length, bridge: wanted.bridge });
   return (

@@ -9,7 +9,8 @@ import { Action, Caption } from '../../theme/pieces.js';
 import { usePigments } from '../../wire/pigments.js';
 import { useBlendOf, useMachines, useShelf } from '../../wire/queries.js';
 import { plugSheet } from '../blends/plugSheet.js';
-import { rolledOn, tapePlanOf } from '../blends/tapeMm.js';
+import { tapePlanOf } from '../blends/tapeMm.js';
+import { rolledOn } from '../blends/rolled.js';
 import { coloursIn, layoutIn } from '../blends/workedBlend.js';
 import { cutWords, leftOfSheet, sentSheet } from './sheetWords.js';
 

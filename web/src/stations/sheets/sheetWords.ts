@@ -1,6 +1,6 @@
-import { cutterOf, sheetLeft, showCutter, type Cutter, type SheetLeft } from '#core/batch';
+import { cutterOf, sheetLeft, showCutter, type Cutter, type SheetLeft, plainCutter } from '#core/cutter';
 import { attempt, type UnitSystem } from '#core/units';
-import type { MadeAnswer, SheetCutDto, MadeDto } from '#contract';
+import { cutOfSheet, type MadeAnswer, type SheetCutDto, type MadeDto } from '#contract';
 import type { Carried } from '../../state/tile.js';
 
 /** A sheet as it is sent: without what only an answer has. */
@@ -48,29 +48,23 @@ export const retyped = (sheet: MadeAnswer, mm: number): Partial<MadeAnswer> =>
 /** What is left of a sheet; of one that became too small for what was cut from it, nothing. */
 export function leftOfSheet(sheet: MadeAnswer): SheetLeft {
   return attempt(
-    () =>
-      sheetLeft(
-        sheet,
-        sheet.cuts.map((c) => ({ cutter: cutterOf(c.widthMm, c.heightMm), count: c.count, bridge: c.bridgeMm })),
-      ),
+    () => sheetLeft(sheet, sheet.cuts.map(cutOfSheet)),
     () => ({ bands: [], length: 0, pieces: 0, scrap: 0 }),
   );
 }
 
 /** Pieces that were cut before, for the note: what becomes of the rest has no more place for them. */
 export const cutWords = (sheet: MadeAnswer, units: UnitSystem): string =>
-  sheet.cuts.map((c) => `${c.count} of ${showCutter(cutterOf(c.widthMm, c.heightMm), units)}`).join(', ');
+  sheet.cuts.map((c) => `${c.count} of ${showCutter(cutterOf(c), units)}`).join(', ');
 
 /** Grams on each mm² of the sheet. */
 export const gramsPerArea = ({ grams, widthMm, lengthMm }: MadeAnswer): number => grams / (widthMm * lengthMm);
 
 /** Pieces that are cut now. @param bridge mm of clay between them */
 export const cutOf = (cutter: Cutter, count: number, bridge: number): SheetCutDto => ({
+  ...plainCutter(cutter),
   id: crypto.randomUUID(),
   name: '',
-  shape: cutter.shape,
-  widthMm: cutter.shape === 'round' ? cutter.diameter : cutter.width,
-  heightMm: cutter.shape === 'round' ? null : cutter.height,
   count,
   bridgeMm: bridge,
 });

@@ -1,6 +1,7 @@
 import { Box, Flex, Grid, chakra } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
 import { FIRMNESSES, ageInMonths, inOrder, showAge } from './shelfWords.js';
+import { TOUGHNESSES, toughnessOf, type Toughness } from '#core/clay';
 import { showMass } from '#core/units';
 import type { BlockDto, ClayDto, LineDto } from '#contract';
 import { Block } from '../../parts/Block.js';
@@ -88,6 +89,12 @@ interface LineFieldsProps {
 /** A density as it is typed, with or without its unit. @throws Complaint `parts/unreadable` */
 const readDensity = (text: string): number => readNumber(text.replace(/^~/, '').replace(/\s*g.*$/, '')).valueOf();
 
+/** What a line is like after baking: as one said, or as its firmness suggests. */
+const toughnessOptions = (line: LineDto): { value: Toughness | 'assumed'; text: string }[] => [
+  { value: 'assumed', text: `~${toughnessOf({ ...line, toughness: null }).toughness}` },
+  ...TOUGHNESSES.map((value) => ({ value, text: `${value} baked` })),
+];
+
 /** How firm it is, and how dense. */
 function ClayWords({ line, says, save }: LineFieldsProps): ReactElement {
   return (
@@ -108,6 +115,15 @@ function ClayWords({ line, says, save }: LineFieldsProps): ReactElement {
         read={readDensity}
         onChange={(density) => {
           save({ density, densityMeasured: true });
+        }}
+      />
+      {', '}
+      <Choice
+        label={`${line.name} after baking`}
+        value={line.toughness ?? 'assumed'}
+        options={toughnessOptions(line)}
+        onChange={(said) => {
+          save({ toughness: said === 'assumed' ? null : said });
         }}
       />
     </>

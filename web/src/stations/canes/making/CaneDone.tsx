@@ -5,6 +5,8 @@ import { sentenceOf } from '#core/units';
 import type { CaneAnswer, CaneDoneDto, ShelfAnswer } from '#contract';
 import { Choice } from '../../../parts/Choice.js';
 import { ClayUsed, useClayUsed } from '../../../parts/ClayUsed.js';
+import { TakenInstead } from '../../../parts/TakenInstead.js';
+import { useTakenInstead } from '../../../parts/takenInstead.js';
 import { FileWord } from '../../../parts/FileWord.js';
 import { keepPhotograph } from '../../../parts/openPhotograph.js';
 import { LeftOver } from '../../../parts/LeftOver.js';
@@ -49,8 +51,9 @@ function useDone({ cane, plan, worked, materials, onDone }: CaneDoneProps) {
   const [kept, setKept] = useState<Kept>('slices');
   const { perClay } = gramsOf(volumesToRoll(plan, there), materials);
   const clays = [...perClay].map(([clayId, grams]) => ({ clayId, grams }));
-  const { used, say } = useClayUsed(clays);
-  const leftOver = useLeftOver(planned, shareUsed(used, clays));
+  const instead = useTakenInstead(clays);
+  const { used, say } = useClayUsed(instead.rest);
+  const leftOver = useLeftOver(planned, shareUsed(used, instead.rest));
   const write = async (madeOn: string, note: string): Promise<void> => {
     const answer = await change<{ entryId: string }>('POST', path, {
       version: cane.version,
@@ -61,13 +64,14 @@ function useDone({ cane, plan, worked, materials, onDone }: CaneDoneProps) {
       ...made,
       trims: trims.map(({ lostMm, unitMm }) => ({ lostMm, unitMm })),
       taken: taken.map(({ sheetId, lengthMm }) => ({ sheetId, lengthMm })),
+      ready: instead.ready,
       left: leftOver.left,
       kept: keptDto(cane, kept),
       pictureId,
     } satisfies CaneDoneDto);
     if (answer) onDone(answer.entryId);
   };
-  const remaining = { planned, leftOver, kept, setKept };
+  const remaining = { planned, leftOver, kept, setKept, instead, clays };
   return { made, setMade, trims, setTrims, pictureId, setPicture, refusal, taken, used, say, write, ...remaining };
 }
 
@@ -198,7 +202,7 @@ export function CaneDone(props: CaneDoneProps): ReactElement {
   const { cane, plan, worked, paints, shelf, onBack } = props;
   const done = useDone(props);
   const { made, setMade, trims, setTrims, pictureId, setPicture, refusal, taken, used, say, write } = done;
-  const { planned, leftOver, kept, setKept } = done;
+  const { planned, leftOver, kept, setKept, instead, clays } = done;
   return (
     <WriteDown
       refusal={refusal}
@@ -214,6 +218,7 @@ export function CaneDone(props: CaneDoneProps): ReactElement {
         <MadeThing key={t.sheetId} id={t.sheetId} needed={t.needed} />
       ))}
       <ClayUsed used={used} say={say} shelf={shelf} refusal={refusal} />
+      <TakenInstead instead={instead} planned={clays} shelf={shelf} refusal={refusal} />
       <LeftOver planned={planned} said={leftOver.said} say={leftOver.say} refusal={refusal} />
       <Box fontSize="h2">
         Now <Choice label="What is kept of the cane" value={kept} options={KEPT} onChange={setKept} />.

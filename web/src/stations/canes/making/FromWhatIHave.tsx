@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { useMemo, useState, type ReactElement } from 'react';
-import { readMass } from '#core/units';
+import { ASSUMED_BLOCK_GRAMS, readAmount } from '#core/clay';
 import type { CaneAnswer, CaneDto, ShelfAnswer } from '#contract';
 import { Value } from '../../../parts/Value.js';
 import { Warning } from '../../../parts/Warning.js';
@@ -26,19 +26,20 @@ interface HaveProps {
 interface AmountProps {
   readonly label: string;
   readonly grams: number | null;
+  readonly placeholder?: string;
   readonly onGrams: (grams: number | null) => void;
 }
 
 /** A weight; left empty: there is enough of it. */
-function Amount({ label, grams, onGrams }: AmountProps): ReactElement {
+function Amount({ label, grams, placeholder = 'enough', onGrams }: AmountProps): ReactElement {
   const units = useUnits();
   return (
     <Value
       label={label}
       measures="mass"
       text={shownGrams(grams, units)}
-      placeholder="enough"
-      read={(text) => (text.trim() === '' ? null : readMass(text, units))}
+      placeholder={placeholder}
+      read={(text) => (text.trim() === '' ? null : readAmount(text, units, ASSUMED_BLOCK_GRAMS))}
       onChange={onGrams}
     />
   );
@@ -76,6 +77,17 @@ function Having(props: HaveProps): ReactElement {
             />
           </Box>
         ))}
+        <Box as="li" display="flex" justifyContent="space-between">
+          <span>of each</span>
+          <Amount
+            label="Grams of each that I have"
+            grams={null}
+            placeholder="half a block"
+            onGrams={(grams) => {
+              setSaid({ ...said, of: Object.fromEntries(needed.map(([key]) => [key, grams])) });
+            }}
+          />
+        </Box>
         <Box as="li" display="flex" justifyContent="space-between">
           <span>in all</span>
           <Amount

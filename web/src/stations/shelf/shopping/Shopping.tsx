@@ -1,19 +1,29 @@
 import { Box, Flex } from '@chakra-ui/react';
-import type { ReactElement } from 'react';
+import { useState, type ReactElement } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { writeTable } from '#core/formats';
 import { showMass } from '#core/units';
-import type { ShoppingAnswer, ShoppingRow } from '#contract';
+import type { BlendCard, CaneCard, ShoppingAnswer, ShoppingRow } from '#contract';
 import { AmountBar } from '../../../parts/AmountBar.js';
 import { Empty, Reading } from '../../../parts/Empty.js';
 import { PaperChoice } from '../../../parts/PaperChoice.js';
 import { saveFile } from '../../../parts/saveFile.js';
+import { Tick } from '../../../parts/Tick.js';
 import { useKeys } from '../../../state/keys.js';
 import { useUnits, useView } from '../../../state/view.js';
 import { Caption, Key, Second, Word } from '../../../theme/pieces.js';
-import { useShopping } from '../../../wire/queries.js';
+import { useBlends, useCanes, useShopping } from '../../../wire/queries.js';
 import { saveShopping } from './shoppingPdf.js';
-import { COLUMNS, blocksWords, money, plansWords, shortByLine, standInWords, tableOf } from './shoppingWords.js';
+import {
+  COLUMNS,
+  blocksWords,
+  money,
+  plansTogether,
+  plansWords,
+  shortByLine,
+  standInWords,
+  tableOf,
+} from './shoppingWords.js';
 
 /** What could stand in for a clay that is short. */
 function StandIns({ row }: { readonly row: ShoppingRow }): ReactElement | null {
@@ -110,9 +120,63 @@ function ToBuy({ answer }: { readonly answer: ShoppingAnswer }): ReactElement {
   );
 }
 
+type Beside = Pick<CaneCard | BlendCard, 'id' | 'name' | 'retired'>;
+
+interface ForOthersProps {
+  readonly plans: readonly Beside[];
+  readonly meant: readonly string[];
+  readonly onMeant: (plans: readonly string[]) => void;
+}
+
+/** Canes and blends have no day: which of them clay is bought for is ticked. */
+function ForOthers({ plans, meant, onMeant }: ForOthersProps): ReactElement | null {
+  const [open, setOpen] = useState(false);
+  const planned = plans.filter((p) => !p.retired);
+  if (planned.length === 0) return null;
+  return (
+    <Box fontSize="small" marginTop={2}>
+      <Word
+        fontSize="small"
+        aria-expanded={open}
+        onClick={() => {
+          setOpen(!open);
+        }}
+      >
+        {meant.length > 0 ? 'other canes and blends' : 'for canes and blends too'}
+      </Word>
+      {open && (
+        <Flex
+          wrap="wrap"
+          columnGap={5}
+          rowGap={1}
+          marginTop={2}
+          role="group"
+          aria-label="Canes and blends to buy clay for"
+        >
+          {planned.map(({ id, name }) => (
+            <Tick
+              key={id}
+              checked={meant.includes(id)}
+              onChange={(checked) => {
+                onMeant(checked ? [...meant, id] : meant.filter((m) => m !== id));
+              }}
+            >
+              {name}
+            </Tick>
+          ))}
+        </Flex>
+      )}
+    </Box>
+  );
+}
+
 /** What all open batches need together, and the shelf has not. */
 export default function Shopping(): ReactElement {
-  const shopping = useShopping();
+  const [canes, blends] = [useCanes().data ?? [], useBlends().data ?? []];
+  const { buyFor, setBuyFor } = useView();
+  const among = (plans: readonly Beside[]): string[] => buyFor.filter((id) => plans.some((p) => p.id === id));
+  const meant = [...among(canes), ...among(blends)];
+  const shopping = useShopping(among(canes), among(blends));
   const navigate = useNavigate();
   const { print, file } = useTakenAlong(shopping.data);
   if (!shopping.data) return <Reading error={shopping.error} />;
@@ -121,9 +185,7 @@ export default function Shopping(): ReactElement {
     <Box padding={5} overflowY="auto" height="100%" tabIndex={0} role="region" aria-label="Clay to buy">
       <Flex alignItems="baseline" gap={4} wrap="wrap">
         <h1>Clay to buy</h1>
-        <Second>
-          for {answer.plans.length} {answer.plans.length === 1 ? 'open batch' : 'open batches'} together
-        </Second>
+        <Second>for {plansTogether(answer.plans.length - meant.length, meant.length)}</Second>
         <Flex marginLeft="auto" gap={4} fontSize="small" alignItems="baseline">
           <Word onClick={print}>
             on paper <Key>P</Key>
@@ -133,6 +195,7 @@ export default function Shopping(): ReactElement {
           <Link to="/shelf">the shelf</Link>
         </Flex>
       </Flex>
+      <ForOthers plans={[...canes, ...blends]} meant={meant} onMeant={setBuyFor} />
       {answer.plans.length === 0 ? (
         <Empty
           title="No open batch"

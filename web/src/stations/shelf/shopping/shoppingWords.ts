@@ -61,3 +61,11 @@ export const tableOf = (answer: Pick<ShoppingAnswer, 'rows'>): string[][] =>
       r.buyCost === null ? '' : r.buyCost.toFixed(2),
     ]),
   );
+
+const many = (count: number, one: string, more: string): string => `${count} ${count === 1 ? one : more}`;
+
+/** What the list is for: so many batches, and so many canes and blends beside them. */
+export function plansTogether(batches: number, others: number): string {
+  const more = others > 0 ? ` and ${many(others, 'plan', 'plans')} more` : '';
+  return `${many(batches, 'open batch', 'open batches')}${more} together`;
+}

@@ -5,17 +5,42 @@ import type { MadeAnswer, TakenBy } from '#contract';
 import { Choice } from '../../../parts/Choice.js';
 import { MaterialPicker, type Picked } from '../../../parts/MaterialPicker.js';
 import { ThicknessValue } from '../../../parts/Thickness.js';
-import { LengthValue, MassValue, TextValue } from '../../../parts/Value.js';
+import { CountValue, LengthValue, MassValue, TextValue } from '../../../parts/Value.js';
 import { Warning } from '../../../parts/Warning.js';
 import { Action, Caption, Word } from '../../../theme/pieces.js';
 import { useShelf } from '../../../wire/queries.js';
 import { change, useRefusal } from '../../../wire/save.js';
-import { HAVE_FORMS, densityOf, gramsOfSize, haveThing, notedDto, type Have, type HaveForm } from './haveThis.js';
+import {
+  HAVE_FORMS,
+  MEASURED,
+  densityOf,
+  gramsOfSize,
+  haveThing,
+  notedDto,
+  type Have,
+  type HaveForm,
+} from './haveThis.js';
 
-const FORMS = HAVE_FORMS.map((value) => ({ value, text: `a ${value}` }));
+const CALLED: Readonly<Record<HaveForm, string>> = {
+  lump: 'a lump',
+  sheet: 'a sheet',
+  cane: 'a cane',
+  threads: 'threads',
+  cores: 'cores',
+  baked: 'baked parts',
+};
+const FORMS = HAVE_FORMS.map((value) => ({ value, text: CALLED[value] }));
 /** g of a lump before it is weighed. */
 const USUAL_LUMP = 20;
-const FIRST: Omit<Have, 'grams'> = { form: 'lump', name: '', widthMm: 60, lengthMm: 100, mm: 1.5, keptIn: '' };
+const FIRST: Omit<Have, 'grams'> = {
+  form: 'lump',
+  name: '',
+  widthMm: 60,
+  lengthMm: 100,
+  mm: 1.5,
+  keptIn: '',
+  count: 10,
+};
 
 interface HaveThisProps {
   readonly onSaved: (id: string) => void;
@@ -53,20 +78,15 @@ function useHave(onSaved: (id: string) => void) {
 }
 type Having = ReturnType<typeof useHave>;
 
-/** How large it is, as its kind is measured. */
-function Sizes({ have, set }: Pick<Having, 'have' | 'set'>): ReactElement | null {
-  if (have.form === 'lump') return null;
-  const cane = have.form === 'cane';
+interface SizesProps extends Pick<Having, 'have' | 'set'> {
+  readonly as: 'flat' | 'rod' | 'ball';
+}
+
+/** How long it is, and of something flat how thick. */
+function LengthAndThickness({ have, set, as }: SizesProps): ReactElement {
   return (
-    <Box>
-      <LengthValue
-        label={cane ? 'How far across it is' : 'How wide it is'}
-        value={have.widthMm}
-        onChange={(widthMm) => {
-          if (widthMm > 0) set({ widthMm });
-        }}
-      />{' '}
-      {cane ? 'across,' : '×'}{' '}
+    <>
+      {as === 'rod' ? 'across,' : '×'}{' '}
       <LengthValue
         label="How long it is"
         value={have.lengthMm}
@@ -74,8 +94,8 @@ function Sizes({ have, set }: Pick<Having, 'have' | 'set'>): ReactElement | null
           if (lengthMm > 0) set({ lengthMm });
         }}
       />{' '}
-      {cane ? 'long' : ', '}
-      {!cane && (
+      {as === 'rod' ? 'long' : ', '}
+      {as === 'flat' && (
         <>
           <ThicknessValue
             label="How thick it is"
@@ -87,6 +107,36 @@ function Sizes({ have, set }: Pick<Having, 'have' | 'set'>): ReactElement | null
           thick
         </>
       )}
+    </>
+  );
+}
+
+/** How many, and how large, as its kind is measured. */
+function Sizes({ have, set }: Pick<Having, 'have' | 'set'>): ReactElement | null {
+  const { as, counted } = MEASURED[have.form];
+  if (as === 'weight') return null;
+  return (
+    <Box>
+      {counted && (
+        <>
+          <CountValue
+            label="How many there are"
+            value={have.count}
+            onChange={(count) => {
+              if (Number.isInteger(count) && count > 0) set({ count });
+            }}
+          />{' '}
+          of{' '}
+        </>
+      )}
+      <LengthValue
+        label={as === 'flat' ? 'How wide it is' : 'How far across it is'}
+        value={have.widthMm}
+        onChange={(widthMm) => {
+          if (widthMm > 0) set({ widthMm });
+        }}
+      />{' '}
+      {as === 'ball' ? 'across' : <LengthAndThickness have={have} set={set} as={as} />}
     </Box>
   );
 }

@@ -13,7 +13,9 @@ import { Action, Caption, Key, Rule, Second, Word } from '../../../theme/pieces.
 import type { Refused } from '../../../wire/ask.js';
 import { change, useRefusal } from '../../../wire/save.js';
 import { carriedSheet, sentSheet } from '../../sheets/sheetWords.js';
-import { USUAL_SLICE, awayChoices, awayDto, slicedDto, slicesIn, type AwayTo } from './oneThing.js';
+import { USUAL_SLICE, awayChoices, awayDto, slicedDto, slicesIn, weighedAnew, type AwayTo } from './oneThing.js';
+import { Cores } from './Cores.js';
+import { RollSlices } from './RollSlices.js';
 import { ThereFace } from './ThereFace.js';
 import { coverWords, sizeWords } from './thereWords.js';
 
@@ -148,10 +150,10 @@ function Measures({ thing, refusal, save }: SavedProps): ReactElement {
       {sizeWords(thing, units)},{' '}
       <MassValue
         label="Weight of the thing"
-        value={thing.grams}
+        value={thing.left}
         refusal={refusal?.sentenceFor('grams')}
         onChange={(grams) => {
-          if (grams > 0) save({ grams });
+          if (grams > 0) save({ grams: weighedAnew(thing, grams) });
         }}
       />
       <br />
@@ -235,6 +237,17 @@ export function OneThing({ thing, tubs }: OneThingProps): ReactElement {
       {covers !== null && <Second>{covers}</Second>}
       <Reserved thing={thing} />
       {thing.form === 'cane' && <CutSlices thing={thing} />}
+      {thing.form === 'lump' && <Cores grams={thing.left} density={thing.density} slices={null} />}
+      {thing.form === 'slices' && (
+        <>
+          <RollSlices thing={thing} />
+          <Cores
+            grams={thing.left}
+            density={thing.density}
+            slices={{ count: thing.count, across: thing.widthMm, mm: thing.mm }}
+          />
+        </>
+      )}
       <InBook thing={thing} />
       <Rule />
       <Flex gap={4} wrap="wrap" fontSize="small">

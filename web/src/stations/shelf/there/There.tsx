@@ -2,18 +2,21 @@ import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { showMass } from '#core/units';
-import type { StockAnswer } from '#contract';
+import type { StockAnswer, ThereAnswer } from '#contract';
 import { Empty, Reading } from '../../../parts/Empty.js';
 import { useKeys } from '../../../state/keys.js';
 import { useUnits } from '../../../state/view.js';
-import { Caption, Second, Strip, Word } from '../../../theme/pieces.js';
+import { Caption, Field, Second, Strip, Word } from '../../../theme/pieces.js';
 import { useStock } from '../../../wire/queries.js';
 import { Balance } from './Balance.js';
 import { HaveThis } from './HaveThis.js';
 import { OneThing } from './OneThing.js';
 import { Thing } from './Thing.js';
 import { OneTub, Tubs } from './Tubs.js';
-import { rowsOf } from './thereWords.js';
+import { rowsOf, thingsFound } from './thereWords.js';
+
+/** Things of a row that are drawn unasked, and so many that a search is worth its place. */
+const [AT_FIRST, WORTH_SEARCHING] = [24, 12];
 
 interface AllProps {
   readonly stock: StockAnswer;
@@ -22,10 +25,46 @@ interface AllProps {
   readonly onHave: () => void;
 }
 
+interface RowProps extends Pick<AllProps, 'chosen' | 'onChoose'> {
+  readonly things: readonly ThereAnswer[];
+}
+
+/** Things beside each other; of very many the newest, until all are asked for. */
+function RowOfThings({ things, chosen, onChoose }: RowProps): ReactElement {
+  const [all, setAll] = useState(false);
+  const shown = all ? things : things.slice(0, AT_FIRST);
+  return (
+    <Flex wrap="wrap" gap={6} alignItems="flex-end">
+      {shown.map((thing) => (
+        <Thing
+          key={thing.id}
+          thing={thing}
+          chosen={thing.id === chosen}
+          onChoose={() => {
+            onChoose(thing.id);
+          }}
+        />
+      ))}
+      {shown.length < things.length && (
+        <Word
+          fontSize="small"
+          onClick={() => {
+            setAll(true);
+          }}
+        >
+          and {things.length - shown.length} more
+        </Word>
+      )}
+    </Flex>
+  );
+}
+
 /** All that lies there in rows by kind, the tubs, and where the clay is. */
 function All({ stock, chosen, onChoose, onHave }: AllProps): ReactElement {
   const units = useUnits();
-  const grams = stock.things.reduce((sum, t) => sum + t.grams, 0);
+  const [search, setSearch] = useState('');
+  const grams = stock.things.reduce((sum, t) => sum + t.left, 0);
+  const found = thingsFound(stock.things, search);
   return (
     <>
       <Flex alignItems="baseline" gap={4} marginBottom={3} wrap="wrap">
@@ -37,25 +76,26 @@ function All({ stock, chosen, onChoose, onHave }: AllProps): ReactElement {
         <Word fontSize="small" onClick={onHave}>
           I have this …
         </Word>
+        {stock.things.length > WORTH_SEARCHING && (
+          <Field
+            data-find
+            aria-label="Find among what lies there"
+            placeholder="find: a name, a clay, a place"
+            width="220px"
+            value={search}
+            onChange={(e) => {
+              setSearch(e.currentTarget.value);
+            }}
+          />
+        )}
         <Box marginLeft="auto" fontSize="small">
           <Link to="/shelf">the shelf</Link>
         </Box>
       </Flex>
-      {rowsOf(stock.things).map((row) => (
+      {rowsOf(found).map((row) => (
         <Grid key={row.title} as="section" aria-label={row.title} templateColumns="96px 1fr" gap={4} paddingY={3}>
           <h2>{row.title}</h2>
-          <Flex wrap="wrap" gap={6} alignItems="flex-end">
-            {row.things.map((thing) => (
-              <Thing
-                key={thing.id}
-                thing={thing}
-                chosen={thing.id === chosen}
-                onChoose={() => {
-                  onChoose(thing.id);
-                }}
-              />
-            ))}
-          </Flex>
+          <RowOfThings things={row.things} chosen={chosen} onChoose={onChoose} />
         </Grid>
       ))}
       <Grid as="section" aria-label="Tubs" templateColumns="96px 1fr" gap={4} paddingY={3}>

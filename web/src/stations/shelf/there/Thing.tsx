@@ -82,7 +82,7 @@ export function Thing({ thing, chosen, onChoose }: ThingProps): ReactElement {
         {thing.name}
       </Box>
       <Caption display="block" lineHeight={1.4}>
-        {showMass(thing.grams, units)} · {sizeWords(thing, units)}
+        {showMass(thing.left, units)} · {sizeWords(thing, units)}
       </Caption>
       {thing.reservedFor.length > 0 && (
         <Caption display="block" lineHeight={1.4}>

@@ -1,9 +1,13 @@
+import { ASSUMED_DENSITY as USUAL_DENSITY } from '#core/clay';
 import { Box, Flex } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
 import { showMass } from '#core/units';
 import type { TubAnswer } from '#contract';
 import { TextValue } from '../../../parts/Value.js';
 import { Warning } from '../../../parts/Warning.js';
+import { useShelf } from '../../../wire/queries.js';
+import { Cores } from './Cores.js';
+import { Stretch, TubRules } from './TubRules.js';
 import { today } from '../../../state/today.js';
 import { useUnits } from '../../../state/view.js';
 import { UNKNOWN_HEX, grey } from '../../../theme/grey.js';
@@ -113,11 +117,12 @@ function ThrowAll({ tub }: { readonly tub: TubAnswer }): ReactElement | null {
 /** The open tub: what it is called, where it stands, and what is in it. */
 export function OneTub({ tub }: { readonly tub: TubAnswer }): ReactElement {
   const units = useUnits();
+  const shelf = useShelf().data;
   const path = `/api/tubs/${tub.id}`;
   const refusal = useRefusal(path);
   const save = (part: Partial<TubAnswer>): void => {
-    const { id, version, name, keptIn } = { ...tub, ...part };
-    void change('PUT', path, { id, version, name, keptIn });
+    const { id, version, name, keptIn, takes } = { ...tub, ...part };
+    void change('PUT', path, { id, version, name, keptIn, takes });
   };
   return (
     <>
@@ -146,6 +151,19 @@ export function OneTub({ tub }: { readonly tub: TubAnswer }): ReactElement {
         />
       </Box>
       <Contents tub={tub} />
+      {shelf && (
+        <>
+          <TubRules
+            tub={tub}
+            shelf={shelf}
+            onTakes={(takes) => {
+              save({ takes });
+            }}
+          />
+          <Stretch key={tub.id} tub={tub} shelf={shelf} />
+        </>
+      )}
+      {tub.grams > 0 && <Cores grams={tub.grams} density={USUAL_DENSITY} slices={null} />}
       <Rule />
       <ThrowAll tub={tub} />
       {refusal && !refusal.problem.fields && <Warning>{refusal.message}</Warning>}

@@ -34,3 +34,7 @@ export const slicedDto = (cane: ThereAnswer, count: number, mm: number): SlicedD
 /** How many slices there are in what is left of a cane. */
 export const slicesIn = ({ lengthMm }: ThereAnswer, mm: number): number =>
   mm > 0 ? Math.floor(lengthMm / mm + 1e-9) : 0;
+
+/** What a thing was made with, when what lies there of it is weighed anew. */
+export const weighedAnew = ({ grams, left }: ThereAnswer, weighed: number): number =>
+  left > 0 ? (grams * weighed) / left : weighed;

@@ -9,6 +9,9 @@ export const ROWS: readonly { readonly forms: readonly MadeForm[]; readonly titl
   { forms: ['plug', 'fan'], title: 'Plugs' },
   { forms: ['cane'], title: 'Canes' },
   { forms: ['slices'], title: 'Slices' },
+  { forms: ['threads'], title: 'Threads' },
+  { forms: ['cores'], title: 'Cores' },
+  { forms: ['baked'], title: 'Baked' },
 ];
 
 /** A row with what is in it; rows without anything are left out. */
@@ -16,6 +19,16 @@ export const rowsOf = (things: readonly ThereAnswer[]): { title: string; things:
   ROWS.map(({ forms, title }) => ({ title, things: things.filter((t) => forms.includes(t.form)) })).filter(
     (row) => row.things.length > 0,
   );
+
+/** Things whose name, material or place holds every word that was typed. */
+export function thingsFound(things: readonly ThereAnswer[], typed: string): readonly ThereAnswer[] {
+  const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
+  if (words.length === 0) return things;
+  return things.filter(({ name, ofName, keptIn, form }) => {
+    const text = `${name} ${ofName} ${keptIn} ${form}`.toLowerCase();
+    return words.every((word) => text.includes(word));
+  });
+}
 
 type Sized = Pick<MadeAnswer, 'form' | 'widthMm' | 'lengthMm' | 'mm' | 'count'>;
 
@@ -32,6 +45,12 @@ export function sizeWords({ form, widthMm, lengthMm, mm, count }: Sized, units: 
       return `${showSize(widthMm, mm, units)}, ${showLength(lengthMm, units)} high`;
     case 'cane':
       return `${showLength(widthMm, units)} across, ${showLong(lengthMm, units)} long`;
+    case 'threads':
+      return `${count} of ${showLength(widthMm, units)} across, ${showLong(lengthMm, units)} long`;
+    case 'cores':
+      return `${count} of ${showLength(widthMm, units)}`;
+    case 'baked':
+      return `${count} of ${showSize(widthMm, lengthMm, units)}, ${showLength(mm, units, true)} thick`;
     case 'slices':
       return `${count} of ${showLength(mm, units, true)}, ${showLength(widthMm, units)} across`;
   }
@@ -63,7 +82,8 @@ const px = (mm: number): number => Math.min(MOST, Math.max(LEAST, mm * SCALE));
 export function drawnAs({ form, widthMm, lengthMm, mm }: Sized): Drawn {
   if (form === 'lump' || form === 'plug') return { shape: 'round', width: px(widthMm), height: px(widthMm) };
   if (form === 'fan') return { shape: 'flat', width: px(widthMm), height: px(mm) };
-  if (form === 'cane') return { shape: 'flat', width: px(lengthMm), height: px(widthMm) };
+  if (form === 'cores') return { shape: 'round', width: px(widthMm), height: px(widthMm) };
+  if (form === 'cane' || form === 'threads') return { shape: 'flat', width: px(lengthMm), height: px(widthMm) };
   if (form === 'slices') return { shape: 'row', width: px(widthMm), height: px(widthMm) };
   return { shape: 'flat', width: px(widthMm), height: px(lengthMm) };
 }
