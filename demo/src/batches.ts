@@ -1,9 +1,15 @@
+import type { CutterShape } from '#core/cutter';
+import type { OwnCutterDto } from '#contract';
 import { idOf } from './id.js';
 
 interface PieceRow {
   readonly name: string;
   /** one number: round; two: width and height */
   readonly size: readonly [number] | readonly [number, number];
+  /** of two numbers: left out, a rectangle */
+  readonly shape?: CutterShape;
+  /** around an opening */
+  readonly rim?: number;
   readonly count: number;
   readonly spare: number;
   /** bottom first: name of a mix or a clay, setting of the Bench roller */
@@ -73,7 +79,9 @@ export const batches: readonly BatchRow[] = [
   batch('Leek-leaf hoops', '2026-12-11', '', [
     {
       name: 'Leaf',
-      size: [9, 62],
+      size: [24, 58],
+      shape: 'leaf',
+      rim: 6,
       count: 16,
       spare: 2,
       layers: [
@@ -101,3 +109,31 @@ export const batches: readonly BatchRow[] = [
 ];
 
 export const CUTTING = { bridgeMm: 2, sheetWidthMm: 110, sheetLengthMm: 200 };
+
+/** The drawer: name, shape, width, height, rim. */
+const DRAWER: readonly (readonly [string, CutterShape, number, number, number?])[] = [
+  ['Pea', 'round', 9, 9],
+  ['Radish', 'round', 18, 18],
+  ['Pendant', 'round', 32, 32],
+  ['Ring', 'round', 26, 26, 6],
+  ['Carrot drop', 'teardrop', 18, 32],
+  ['Pea leaf', 'leaf', 14, 36],
+  ['Leek hoop', 'leaf', 24, 58, 6],
+  ['Cabbage petal', 'petal', 18, 26],
+  ['Turnip heart', 'heart', 20, 20],
+  ['Bean oval', 'oval', 18, 25],
+  ['Comb', 'hexagon', 20, 17.3],
+  ['Squash slice', 'half round', 36, 18],
+  ['Bookmark', 'rectangle', 12, 40],
+];
+
+export const drawer: readonly OwnCutterDto[] = DRAWER.map(([name, shape, widthMm, heightMm, rimMm]) => ({
+  id: idOf(`cutter ${name}`),
+  version: 0,
+  name,
+  shape,
+  widthMm,
+  heightMm: shape === 'round' ? null : heightMm,
+  rimMm: rimMm ?? null,
+  points: null,
+}));
