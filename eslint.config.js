@@ -6,7 +6,7 @@ import tseslint from 'typescript-eslint';
 
 /** Inside core each folder may use those before it, through their index.ts, and nothing else. */
 const CORE = [
-  ...['units', 'linear', 'material', 'clay', 'colour', 'picture', 'mix', 'sheet', 'blend'],
+  ...['units', 'outline', 'cutter', 'linear', 'material', 'clay', 'colour', 'picture', 'mix', 'sheet', 'blend'],
   ...['cane/outlines', 'cane/document', 'cane/drawing', 'cane/steps', 'cane/face', 'cane/plan', 'cane'],
   ...['stock', 'batch', 'formats'],
 ];

@@ -68,7 +68,7 @@ test('what cannot be is said where it was typed, and stays there to be mended', 
     .click();
   await edit(page, 'Size of the cutter', '300 mm');
   await expect(page.getByRole('region', { name: 'Leaf' })).toContainText(
-    'A cutter of 300 mm round (11.81 in round) does not fit on a sheet of 110 × 200 mm',
+    'A cutter of 300 × 300 mm leaf (11.81 × 11.81 in leaf) does not fit on a sheet of 110 × 200 mm',
   );
 });
 

@@ -12,6 +12,7 @@ const { seeded } = await import('../dist/core/src/units/index.js');
 const { blending } = await import('../dist/core/bench/blending.js');
 const { caning } = await import('../dist/core/bench/caning.js');
 const { creases } = await import('../dist/core/bench/creases.js');
+const { layouts } = await import('../dist/core/bench/layouts.js');
 const { dials } = await import('../dist/core/bench/dials.js');
 const { upsampling } = await import('../dist/core/bench/upsampling.js');
 const { learning } = await import('../dist/core/bench/learning.js');
@@ -20,6 +21,8 @@ const { predictions } = await import('../dist/core/bench/predictions.js');
 const { coldStart, ended, load, started } = await import('../dist/server/bench/api.js');
 const { fill } = await import('../dist/server/bench/fill.js');
 const { boardFigures } = await import('./benchBoard.mjs');
+const { stockFigures } = await import('./benchStock.mjs');
+const { CHANGE_HEADER } = await import('../dist/contract/src/index.js');
 const { pageWeight } = await import('../dist/server/bench/pageWeight.js');
 
 const below = (what, value, unit, most) => ({ what, value, unit, goal: `< ${most}`, met: value < most });
@@ -66,6 +69,24 @@ async function ofBoard() {
   };
 }
 
+async function ofStock() {
+  const tools = { fill, started, ended, seeded, header: CHANGE_HEADER };
+  const { things, list, change, after, keys, shown } = await stockFigures(tools);
+  return {
+    title: `${things.toLocaleString('en')} things that lie there`,
+    figures: [
+      { what: 'the whole list, p50', value: median(list), unit: 'ms' },
+      below('the whole list, p99', percentile(list, 0.99), 'ms', 50),
+      { what: 'the whole list right after a change, p50', value: median(after), unit: 'ms' },
+      { what: 'the whole list right after a change, p99', value: percentile(after, 0.99), unit: 'ms' },
+      below('one of them changed, p99', percentile(change, 0.99), 'ms', 50),
+      below('picker: from a key to its list, median', median(keys), 'ms', 50),
+      { what: 'picker: from a key to its list, p99', value: percentile(keys, 0.99), unit: 'ms' },
+      below('the page with all of them drawn, median', median(shown), 'ms', 1000),
+    ],
+  };
+}
+
 const spectral = await import('spectral.js');
 /** Mixes sRGB colours as the package spectral.js does. */
 const bySpectral = (hexes, parts) =>
@@ -87,10 +108,12 @@ const TABLES = {
   dials: () => dials(),
   canes: () => caning(() => performance.now()),
   creases: () => creases(() => performance.now()),
+  layouts: () => layouts(() => performance.now()),
   find: () => finding(() => performance.now()),
   start: ofStart,
   api: ofApi,
   board: ofBoard,
+  stock: ofStock,
 };
 const wanted = process.argv.slice(2);
 const shown = (value) => (value >= 1000 ? Math.round(value).toLocaleString('en') : value.toPrecision(3));

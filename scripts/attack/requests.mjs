@@ -101,7 +101,24 @@ const WRITES = [
     'SlicedDto',
     (g) => g.sheets.map((s) => ({ ...s, ...entry(), slicesId: crypto.randomUUID(), count: 2, mm: 1, keptIn: '' })),
   ],
+  [
+    'POST',
+    '/api/made/:id/laid',
+    'LaidDto',
+    (g) =>
+      g.sheets.map((s) => ({
+        ...{ ...s, ...entry(), sheetId: crypto.randomUUID(), count: 1, widthMm: 30, lengthMm: 30, mm: 1, keptIn: '' },
+        backing: g.stock.tubs.slice(0, 1).map(({ id, grams }) => ({ of: { kind: 'scrap', id }, grams: grams / 4 })),
+      })),
+  ],
+  ['PUT', '/api/cutters/:id', 'OwnCutterDto', (g) => g.cutters],
   ['PUT', '/api/tubs/:id', 'TubDto', (g) => g.stock.tubs],
+  [
+    'POST',
+    '/api/tubs/:id/stretched',
+    'StretchedDto',
+    (g) => g.stock.tubs.map((t) => ({ ...t, ...entry(), used: [{ clayId: g.shelf.clays[0].id, grams: 0.5 }] })),
+  ],
   ['POST', '/api/tubs/:id/emptied', 'EmptiedDto', (g) => g.stock.tubs.map((t) => ({ ...t, ...entry() }))],
   [
     'POST',
@@ -204,6 +221,7 @@ const WRITES = [
   ['POST', '/api/archive/copies', 'KeepCopyDto', () => [{ name: `copy ${crypto.randomUUID().slice(0, 4)}` }]],
 ];
 const DELETES = [
+  'cutters',
   'lines',
   'clays',
   'blocks',
@@ -217,6 +235,7 @@ const DELETES = [
   'archive/copies',
 ];
 const READS = [
+  'cutters',
   'shelf',
   'mixes',
   'machines',
@@ -272,6 +291,7 @@ async function garden(url) {
     batches: await each('batches', await get('batches')),
     sheets: await get('sheets'),
     stock: await get('stock'),
+    cutters: await get('cutters'),
     entries: await each('diary', (await get('diary')).entries),
     palettes: await each('palettes', await get('palettes')),
     pictures: (await get('palettes')).map((p) => p.pictureId),
@@ -424,6 +444,7 @@ async function unopened(url) {
   await check('/api/sheets');
   await check('/api/stock');
   await check('/api/shopping');
+  await check('/api/cutters');
   await check('/api/learning');
   await check('/api/conditioned');
   await check('/api/exchange/mixes');
