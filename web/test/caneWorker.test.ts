@@ -10,6 +10,8 @@ import {
   type Step,
 } from '#core/cane';
 import type { CaneWorker } from '../src/workers/cane.worker.js';
+import { newStep } from '../src/stations/canes/steps/index.js';
+import { thereAt } from '../src/workers/cane.js';
 import type { PlainCane } from '../src/workers/canePlain.js';
 import { COLOURS } from '../../core/test/canes.js';
 import { inThread } from './thread.js';
@@ -131,4 +133,18 @@ test('of many canes the oldest is let go, and worked out again where it is asked
   expect(await worker.backwards('first', { slices: 8, thickness: 2 })).toMatchObject({ starts: [{ count: 1 }] });
   expect(await log('first')).not.toBe(stamp);
   expect(await worker.face('later 39', 0, 10, 1, paints)).toMatchObject({ width: 10 });
+});
+
+test('a step after one that cannot be is made to fit as if nothing stood before it, not to fit nothing', async () => {
+  const missing: Step = { id: 'gone', do: 'cane', part: { ref: 'not there any more' } };
+  const steps = await worker.load('gone', cane([missing]));
+  expect(steps[0]?.there).toBe(false);
+  expect(thereAt({ id: 'gone', steps }, 0)).toBeNull();
+  const clays = { light: 'clay:a', dark: 'clay:b', blend: null };
+  const sizeOfHole = (now: Parameters<typeof newStep>[1]): number =>
+    (newStep('insert', now, clays) as Extract<Step, { do: 'insert' }>).diameter;
+  expect(sizeOfHole(thereAt({ id: 'gone', steps }, 0))).toBeGreaterThan(5);
+  const stood = await worker.load('stood', cane(basket));
+  const last = thereAt({ id: 'stood', steps: stood }, basket.length - 1);
+  expect(sizeOfHole(last)).toBeCloseTo(0.3 * Math.min(last?.width ?? 0, last?.height ?? 0), 1);
 });

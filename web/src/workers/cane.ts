@@ -29,6 +29,12 @@ export interface WorkedCane {
   readonly steps: readonly PlainStep[];
 }
 
+/** A step that was worked out; null where it was not, or cannot be. */
+export function thereAt(worked: WorkedCane | null, at: number): PlainStep | null {
+  const step = worked?.steps[at];
+  return step?.there ? step : null;
+}
+
 async function load(id: string, cane: PlainCane): Promise<WorkedCane> {
   sent.set(id, cane);
   return { id, steps: await askCanes((worker) => worker.load(id, cane)) };

@@ -5,7 +5,7 @@ import type { Stage, Wanted } from '#core/cane';
 import type { BlendCard, CaneAnswer, CaneCard, MachinesAnswer, ShelfAnswer } from '#contract';
 import { Warning } from '../../parts/Warning.js';
 import { useUnits } from '../../state/view.js';
-import { useJudged, usePlan, type WorkedCane } from '../../workers/cane.js';
+import { thereAt, useJudged, usePlan, type WorkedCane } from '../../workers/cane.js';
 import { useRefusal } from '../../wire/save.js';
 import { AddStep } from './editing/AddStep.js';
 import { BLUR, CaneHead, type Looking } from './editing/CaneHead.js';
@@ -146,7 +146,7 @@ function Middle({ cane, shelf, machines, blends, canes, editing, looking, looked
       <Adding
         editing={editing}
         add={(kind) => {
-          editing.add(kind, bench.worked?.steps[at], shelf, blends);
+          editing.add(kind, thereAt(bench.worked, at), shelf, blends);
         }}
       />
       {steps[at] && (

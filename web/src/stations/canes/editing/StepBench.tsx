@@ -4,7 +4,7 @@ import { usable, type Step } from '#core/cane';
 import { Warning } from '../../../parts/Warning.js';
 import { useUnits } from '../../../state/view.js';
 import { Caption, Key, Word } from '../../../theme/pieces.js';
-import { useWorkedCane, type WorkedCane } from '../../../workers/cane.js';
+import { thereAt, useWorkedCane } from '../../../workers/cane.js';
 import { stepTitle, viewOf, withUsualValue } from '../steps/index.js';
 import { taperWords } from '../words/handsWords.js';
 import { ByHand } from './ByHand.js';
@@ -31,12 +31,6 @@ function useFollowed({ cane, bench, steps, at, wobble }: StepBenchProps): Follow
     dragged: dragged !== null,
     drag: setDragged,
   };
-}
-
-/** A step that was worked out; null where it was not. */
-function thereAt(worked: WorkedCane | null, at: number): WorkedCane['steps'][number] | null {
-  const step = worked?.steps[at];
-  return step?.there ? step : null;
 }
 
 /** The sentence with the fields of a step. It waits for the hand too: beside the handle stands what it is now. */

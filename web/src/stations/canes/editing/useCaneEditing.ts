@@ -45,7 +45,7 @@ export interface CaneEditing {
   readonly open: (part?: number) => void;
   readonly edit: (step: Step) => void;
   readonly setAdding: (adding: boolean) => void;
-  readonly add: (kind: Do, now: PlainStep | undefined, shelf: ShelfAnswer, blends: readonly BlendCard[]) => void;
+  readonly add: (kind: Do, now: PlainStep | null, shelf: ShelfAnswer, blends: readonly BlendCard[]) => void;
   readonly move: (by: number) => void;
   readonly copy: () => void;
   readonly remove: () => void;
@@ -99,7 +99,7 @@ export function useCaneEditing(cane: CaneAnswer): CaneEditing {
     },
     add: (kind, now, shelf, blends) => {
       setAdding(false);
-      keep(addedTo(row, newStep(kind, now ?? null, usualClays(shelf, blends))));
+      keep(addedTo(row, newStep(kind, now, usualClays(shelf, blends))));
     },
     move: (by) => {
       keep(movedIn(row, by));
