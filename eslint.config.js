@@ -6,8 +6,22 @@ import tseslint from 'typescript-eslint';
 
 /** Inside core each folder may use those before it, through their index.ts, and nothing else. */
 const CORE = [
-  ...['units', 'outline', 'cutter', 'linear', 'material', 'clay', 'colour', 'picture', 'mix', 'sheet', 'blend'],
+  ...[
+    'units',
+    'outline',
+    'cutter',
+    'linear',
+    'material',
+    'document',
+    'clay',
+    'colour',
+    'picture',
+    'mix',
+    'sheet',
+    'blend',
+  ],
   ...['cane/outlines', 'cane/document', 'cane/drawing', 'cane/steps', 'cane/face', 'cane/plan', 'cane'],
+  ...['pattern/document', 'pattern/body', 'pattern/steps', 'pattern/seen', 'pattern/plan', 'pattern'],
   ...['stock', 'batch', 'formats'],
 ];
 
@@ -29,7 +43,7 @@ const coreRules = CORE.map((folder, at) => ({
   rules: forbid(
     [
       ...['../*', '#contract*', '#demo', ...NODE, ...SCREEN],
-      ...(folder.startsWith('cane') ? [] : ROOMS),
+      ...(hasRooms(folder.split('/')[0]) ? [] : ROOMS),
       ...CORE.slice(at).map((later) => `#core/${later}`),
     ],
     `Core folders import one way, each through its index.ts: ${CORE.join(', ')}.`,

@@ -3,7 +3,9 @@ import { labOf, xyzOfLab, type Lab, type Xyz } from './lab.js';
 
 /** Line spread of the eye at 30 cm, full width at half maximum in mm: an assumption. */
 export const LINE_SPREAD = 0.1;
-const SIGMA = LINE_SPREAD / (2 * Math.sqrt(2 * Math.LN2));
+/** The same as the sigma of a Gaussian, mm. */
+export const EYE_SIGMA = LINE_SPREAD / (2 * Math.sqrt(2 * Math.LN2));
+const SIGMA = EYE_SIGMA;
 const HARMONICS = 15;
 
 /** ΔL* from which two colours are told apart under a lamp at once, and below which they are not: assumptions. */

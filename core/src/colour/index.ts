@@ -1,6 +1,7 @@
 export {
   CLEAR_LIGHTNESS,
   TOLD_APART,
+  EYE_SIGMA,
   LINE_SPREAD,
   apart,
   contrastKept,

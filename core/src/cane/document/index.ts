@@ -9,8 +9,8 @@ export {
   material,
   number,
   object,
-  part,
   points,
+  readAs,
   text,
   whichever,
   whole,
@@ -19,7 +19,8 @@ export {
   type Check,
   type Fields,
   type Inner,
-} from './checks.js';
+} from '#core/document';
+export { part } from './part.js';
 export {
   MEANT,
   MOST_CANES_DEEP,

@@ -7,6 +7,7 @@ import {
   among,
   list,
   object,
+  readAs,
   text,
   wrong,
   type AnyStep,
@@ -68,7 +69,12 @@ export function readProgram(value: unknown): Program {
   const written = typeof value === 'object' && value !== null && 'version' in value ? value.version : undefined;
   if (typeof written === 'number' && written > PROGRAM_VERSION)
     throw complaint('cane/newer', { version: String(written) });
-  program(value, '', stepsWithin(0));
+  readAs(
+    () => {
+      program(value, '', stepsWithin(0));
+    },
+    (not) => complaint('cane/format', not),
+  );
   const points = pointsIn(value);
   if (points > MOST_POINTS) throw complaint('cane/points', { points, most: MOST_POINTS });
   return value as Program;

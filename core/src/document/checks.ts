@@ -1,20 +1,38 @@
 import { isOf, materialIn } from '#core/material';
-import { complaint } from './sentences.js';
+import { Complaint, attempt } from '#core/units';
 
-/** What reads the steps of a cane inside another one. */
+/** What reads the steps of something inside another one. */
 export interface Inner {
   readonly steps: (value: unknown, where: string) => void;
 }
 /**
  * Checks a value of a document; `where` is the way to it, as in `steps 3, diameter`.
- * @throws Complaint `cane/format`
+ * @throws Complaint `document/format`
  */
 export type Check = (value: unknown, where: string, inner: Inner) => void;
 /** Fields by their names; those ending in `?` may be left out. */
 export type Fields = Readonly<Record<string, Check>>;
 
+/** What is wrong in a document, and where. */
+export interface NotThat {
+  readonly what: string;
+  readonly where: string;
+}
+
+class WrongDocument extends Complaint implements NotThat {
+  constructor(
+    readonly what: string,
+    readonly where: string,
+  ) {
+    super('document/format', `This cannot be read: ${placed({ what, where })}.`);
+  }
+}
+
+/** The words of what is wrong, with its place where it has one. */
+export const placed = ({ what, where }: NotThat): string => `${what}${where === '' ? '' : ` at ${where}`}`;
+
 export function wrong(what: string, where: string): never {
-  throw complaint('cane/format', { what, where });
+  throw new WrongDocument(what, where);
 }
 const within = (where: string, name: string): string => (where === '' ? name : `${where}, ${name}`);
 
@@ -94,13 +112,13 @@ export const points = list(point, 3, 6000);
 /** Sheets of a roll or a loaf at the most. */
 export const MOST_LAYERS = 12;
 export const layers = list(object({ of: material, thickness: LENGTH }), 1, MOST_LAYERS);
-/** Another cane, by its revision or with its steps. */
-export const part = whichever(
-  { ref: object({ ref: text(80), 'name?': text(80) }) },
-  object({
-    steps: (value, where, inner) => {
-      inner.steps(value, where);
-    },
-    'name?': text(80),
-  }),
-);
+
+/**
+ * Reads a document by its checks; what is wrong with it is said in the words of what it ought to be.
+ * @throws whatever `otherwise` makes of what is wrong, with the place
+ */
+export function readAs(read: () => void, otherwise: (wrong: NotThat) => Complaint): void {
+  attempt(read, (complained) => {
+    throw complained instanceof WrongDocument ? otherwise(complained) : complained;
+  });
+}

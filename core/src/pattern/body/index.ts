@@ -1,0 +1,23 @@
+export {
+  AIR,
+  FADE,
+  flat,
+  measuredIn,
+  once,
+  planArea,
+  sumOf,
+  volumeOf,
+  wholeOf,
+  within,
+  type Body,
+  type Field,
+  type Form,
+  type Specks,
+  type Volumes,
+} from './body.js';
+export { withBits, type BitsOf } from './bits.js';
+export { DRAGGED_DEEP, DRAGGED_WIDE, withCuts, type Cut } from './cuts.js';
+export { withDents, type Dent } from './dents.js';
+export { unevenTwist, waved } from './hands.js';
+export { at, discOfSquare, roundOfHalf } from './rounds.js';
+export { specked, specksOf } from './specked.js';

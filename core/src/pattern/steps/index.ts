@@ -1,0 +1,20 @@
+export type { PatternContext, Start } from './kind.js';
+export { BLADES, type Cuts } from './cuts.js';
+export { LAID, type Ball, type DentPlace, type Dents } from './dents.js';
+export { ALONG, type Along } from './roll.js';
+export {
+  formsFor,
+  isBegin,
+  kindOf,
+  timesStep,
+  type Begin,
+  type PatternDo,
+  type PatternProgram,
+  type PatternStep,
+  type PatternStepOf,
+  type Then,
+} from './kinds.js';
+export { positive, shown, tidy } from './measure.js';
+export { patternMaterials, readPattern, withPatternMaterial } from './read.js';
+export { FORM_WORDS, patternBody, patternContext, runPattern, seenIn, type PatternResult } from './run.js';
+export { PATTERN_STEPS_SENTENCES } from './sentences.js';
