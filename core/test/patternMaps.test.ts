@@ -5,7 +5,7 @@ import { patternContext, runPattern, within, type Body, type PatternStep } from 
  * The maps are seen through what they carry: a stack of one blend whose fade runs along the width tells where a point
  * lay before along x; turned by a quarter, along y; layers tell z. So a Jacobian is measured from outside.
  */
-import { withCuts, withDents, roundOfHalf, discOfSquare, at, type Cut } from '#core/pattern/body';
+import { withCuts, withDents, foldsBack, foldsOf, rope, discOfSquare, at, type Cut } from '#core/pattern/body';
 import { circle, scaled } from '#core/cane';
 
 interface Carried {
@@ -126,11 +126,14 @@ test.each<[string, PatternStep[]]>([
     expect(Math.abs((counts.get(index) ?? 0) / points - volume / whole)).toBeLessThan(0.005);
 });
 
+/** One fold without a twist. */
+const ONE_FOLD = foldsOf(100, 0, 1, 0, 1);
+
 test('the flat maps keep area: a half round to a round, and a square to a disc', () => {
   const h = 1e-4;
   const round = (x: number, y: number): readonly [number, number] => {
-    roundOfHalf(x, y);
-    return [Math.sqrt(at.r) * Math.cos(at.turn), Math.sqrt(at.r) * Math.sin(at.turn)];
+    foldsBack(x, y, 1, ONE_FOLD);
+    return [rope.x, rope.y];
   };
   const disc = (x: number, y: number): readonly [number, number] => {
     discOfSquare(x, y);

@@ -1,8 +1,9 @@
 import type { Mm } from '#core/units';
 import { beyond, reachOf, type Outline } from '#core/cane';
-import { AIR, type Body, type Field } from './body.js';
+import { AIR, once, type Body, type Field } from './body.js';
 import { ENDS, flowTable, found, lookedUp, type FlowTable } from './flow.js';
-import { nearGrid, type Away, type Grid } from './near.js';
+import { Grid, before, type Away } from './near.js';
+import { sine } from './rounds.js';
 
 /** How far beside a blade clay is dragged along, mm: an assumption. */
 export const DRAGGED_WIDE: Mm = 1;
@@ -35,83 +36,126 @@ interface Place {
   z: Mm;
 }
 
-interface Blade {
-  readonly away: Away;
-  /** carries a place back, where it is near enough */
-  readonly back: (place: Place) => void;
+/** Lines in numbers side by side: they are asked for at each pixel. */
+interface Lines {
+  readonly x: Float64Array;
+  readonly y: Float64Array;
+  readonly cos: Float64Array;
+  readonly sin: Float64Array;
+  readonly half: Float64Array;
+  readonly swing: Float64Array;
+  readonly number: Float64Array;
 }
 
-/** A table for one side of a blade: what lies across counts from the blade. */
-function sideways(table: FlowTable, thick: Mm, across: number, place: Place): number {
-  const far = Math.abs(across) / (ENDS * DRAGGED_WIDE);
-  if (far >= 1) return across;
-  lookedUp(table, far, place.z / thick);
-  place.z = found.height * thick;
-  return across * found.ratio;
+function linesOf(cuts: readonly Cut[]): Lines {
+  const each = (of: (line: LineCut) => number): Float64Array =>
+    Float64Array.from(cuts, (cut) => ('outline' in cut ? 0 : of(cut)));
+  return {
+    x: each((l) => l.x),
+    y: each((l) => l.y),
+    cos: each((l) => Math.cos((l.degrees * Math.PI) / 180)),
+    sin: each((l) => Math.sin((l.degrees * Math.PI) / 180)),
+    half: each((l) => l.length / 2),
+    swing: each((l) => l.swing),
+    number: each((l) => (2 * Math.PI) / Math.max(1e-6, l.wave)),
+  };
 }
+
+/** Beyond this nothing beside a line moves, mm. */
+const REACH: Mm = ENDS * DRAGGED_WIDE;
+
+function awayFromLine({ x, y, degrees, length, swing }: LineCut): Away {
+  const turn = (degrees * Math.PI) / 180;
+  const [c, s] = [Math.cos(turn), Math.sin(turn)];
+  return (px, py) => {
+    const [dx, dy] = [px - x, py - y];
+    const across = Math.abs(dy * c - dx * s) - REACH - Math.abs(swing);
+    return Math.max(across, Math.abs(dx * c + dy * s) - length / 2);
+  };
+}
+
+const place: Place = { x: 0.5, y: 0.5, z: 0.5 };
 
 /**
  * Along a line: how far along stays, what is across is carried back. Waves are a shear before and after, so that they
  * keep volume too.
  */
-function lineBlade({ x, y, degrees, length, swing, wave }: LineCut, table: FlowTable, thick: Mm): Blade {
-  const turn = (degrees * Math.PI) / 180;
-  const [c, s] = [Math.cos(turn), Math.sin(turn)];
-  const number = (2 * Math.PI) / Math.max(1e-6, wave);
-  const reach = ENDS * DRAGGED_WIDE;
-  const shear = (along: Mm): Mm => (swing === 0 ? 0 : swing * Math.sin(number * along));
-  return {
-    away: (px, py) => {
-      const [dx, dy] = [px - x, py - y];
-      const [along, across] = [dx * c + dy * s, dy * c - dx * s];
-      return Math.max(Math.abs(across) - reach - Math.abs(swing), Math.abs(along) - length / 2);
-    },
-    back: (place) => {
-      const [dx, dy] = [place.x - x, place.y - y];
-      const along = dx * c + dy * s;
-      if (Math.abs(along) > length / 2) return;
-      const off = shear(along);
-      const across = dy * c - dx * s;
-      const before = off + sideways(table, thick, across - off, place);
-      place.x = x + along * c - before * s;
-      place.y = y + along * s + before * c;
-    },
-  };
+function alongLine(lines: Lines, one: number, table: FlowTable, thick: Mm): void {
+  const c = lines.cos[one] as number;
+  const s = lines.sin[one] as number;
+  const dx = place.x - (lines.x[one] as number);
+  const dy = place.y - (lines.y[one] as number);
+  const along = dx * c + dy * s;
+  const swing = lines.swing[one] as number;
+  const off = swing === 0 ? 0 : swing * sine((lines.number[one] as number) * along);
+  const across = dy * c - dx * s - off;
+  const far = Math.abs(across) / REACH;
+  if (far >= 1 || Math.abs(along) > (lines.half[one] as number)) return;
+  lookedUp(table, far, place.z / thick);
+  place.z = found.height * thick;
+  const moved = across * (found.ratio - 1);
+  place.x -= moved * s;
+  place.y += moved * c;
 }
+
+/** An outline that is pressed in, as it is asked for. */
+interface Ring {
+  readonly x: Mm;
+  readonly y: Mm;
+  readonly reach: Float64Array;
+  readonly far: Mm;
+}
+
+const ringOf = ({ x, y, outline }: OutlineCut): Ring => ({
+  x,
+  y,
+  reach: reachOf(outline),
+  far: Math.max(...outline.points.map(([px, py]) => Math.hypot(px, py))),
+});
 
 /**
  * Along an outline: in each direction from its middle by the squares of the distance, so that volume stays whatever
  * its shape.
  */
-function outlineBlade({ x, y, outline }: OutlineCut, table: FlowTable, thick: Mm): Blade {
-  const reach = reachOf(outline);
-  const far = Math.max(...outline.points.map(([px, py]) => Math.hypot(px, py)));
-  return {
-    away: (px, py) => Math.hypot(px - x, py - y) - far - 2 * ENDS * DRAGGED_WIDE,
-    back: (place) => {
-      const [dx, dy] = [place.x - x, place.y - y];
-      const out = beyond(reach, dx, dy);
-      if (out < 1e-6) return;
-      const squared = dx * dx + dy * dy;
-      const edge = squared / (out * out);
-      const radius = Math.sqrt(edge);
-      // the side towards the middle is narrow where the outline is
-      const wide = Math.min(DRAGGED_WIDE, radius / (2 * ENDS + 1));
-      const across = (squared - edge) / (2 * radius);
-      const share = Math.abs(across) / (ENDS * wide);
-      if (share >= 1) return;
-      lookedUp(table, share, place.z / thick);
-      place.z = found.height * thick;
-      const scale = Math.sqrt((edge + 2 * radius * across * found.ratio) / squared);
-      place.x = x + dx * scale;
-      place.y = y + dy * scale;
-    },
-  };
+function alongRing({ x, y, reach }: Ring, table: FlowTable, thick: Mm): void {
+  const dx = place.x - x;
+  const dy = place.y - y;
+  const out = beyond(reach, dx, dy);
+  if (out < 1e-6) return;
+  const squared = dx * dx + dy * dy;
+  const edge = squared / (out * out);
+  const radius = Math.sqrt(edge);
+  // the side towards the middle is narrow where the outline is
+  const wide = Math.min(DRAGGED_WIDE, radius / (2 * ENDS + 1));
+  const across = (squared - edge) / (2 * radius);
+  const share = Math.abs(across) / (ENDS * wide);
+  if (share >= 1) return;
+  lookedUp(table, share, place.z / thick);
+  place.z = found.height * thick;
+  const scale = Math.sqrt((edge + 2 * radius * across * found.ratio) / squared);
+  place.x = x + dx * scale;
+  place.y = y + dy * scale;
 }
 
-const place: Place = { x: 0, y: 0, z: 0 };
+interface Blades {
+  readonly lines: Lines;
+  /** null: it is a line */
+  readonly rings: readonly (Ring | null)[];
+  readonly grid: Grid;
+  readonly table: FlowTable;
+}
 
-function cut({ field: before, thick, shut }: Body, blades: readonly Blade[], grid: Grid): Field {
+function bladesOf(cuts: readonly Cut[], body: Body, table: FlowTable): Blades {
+  const rings = cuts.map((c) => ('outline' in c ? ringOf(c) : null));
+  const away = cuts.map((c, i): Away => {
+    if (!('outline' in c)) return awayFromLine(c);
+    const far = (rings[i]?.far ?? 0) + 2 * REACH;
+    return (x, y) => Math.hypot(x - c.x, y - c.y) - far;
+  });
+  return { lines: linesOf(cuts), rings, grid: new Grid(body, away), table };
+}
+
+function cut({ field, thick, shut }: Body, { lines, rings, grid, table }: Blades): Field {
   // what is open already knows where its air is
   const highest = shut ? Infinity : thick;
   return (x, y, z) => {
@@ -120,15 +164,16 @@ function cut({ field: before, thick, shut }: Body, blades: readonly Blade[], gri
     place.y = y;
     place.z = z;
     for (let k = 0; k < list.length; k++) {
-      const at = list[k] as number;
-      (blades[at] as Blade).back(place);
+      const one = list[k] as number;
+      const ring = rings[one];
+      if (ring) alongRing(ring, table, thick);
+      else alongLine(lines, one, table, thick);
       const next = grid.at(place.x, place.y);
-      if (next !== list) {
-        list = next;
-        k = grid.after(list, at) - 1;
-      }
+      if (next === list) continue;
+      list = next;
+      k = before(list, one) - 1;
     }
-    return place.z > highest ? AIR : before(place.x, place.y, place.z);
+    return place.z > highest ? AIR : field(place.x, place.y, place.z);
   };
 }
 
@@ -141,19 +186,14 @@ export function withCuts(body: Body, cuts: readonly Cut[], depth: Mm): Body {
     const { thick } = one;
     const strength = Math.min(0.9, (DRAGGED_DEEP * depth) / thick);
     const table = flowTable(strength, Math.max(0, 1 - depth / thick), shut, false);
-    const blades = cuts.map((c) => ('outline' in c ? outlineBlade(c, table, thick) : lineBlade(c, table, thick)));
-    const grid = nearGrid(
-      one,
-      blades.map((b) => b.away),
-    );
-    return cut(one, blades, grid);
+    return cut(one, bladesOf(cuts, one, table));
   };
   return {
     ...body,
     field: under(body, false),
-    shut: () => {
-      const before = body.shut?.() ?? body;
-      return { ...before, field: under(before, true) };
-    },
+    shut: once(() => {
+      const flat = body.shut?.() ?? body;
+      return { ...flat, field: under(flat, true) };
+    }),
   };
 }

@@ -1,7 +1,7 @@
 import type { Mm } from '#core/units';
-import { AIR, type Body, type Field } from './body.js';
-import { ENDS, flowTable, found, lookedUp, pressedAt, type FlowTable } from './flow.js';
-import { nearGrid, type Grid } from './near.js';
+import { AIR, once, type Body, type Field } from './body.js';
+import { ENDS, flowTable, found, lookedUp, type FlowTable } from './flow.js';
+import { Grid, before } from './near.js';
 
 /** A ball pressed in: its middle, and how deep. */
 export interface Dent {
@@ -22,85 +22,104 @@ export function halfWidth({ radius, depth }: Pick<Dent, 'radius' | 'depth'>): Mm
   return Math.max(LEAST_WIDE * radius, Math.sqrt(depth * (2 * radius - depth)));
 }
 
-interface Prepared extends Pick<Dent, 'x' | 'y'> {
-  /** mm beyond which nothing moves, and one over its square */
-  readonly reach: Mm;
-  readonly inverse: number;
+/** Dents as they are asked for at each pixel: numbers side by side. */
+interface Prepared {
+  readonly x: Float64Array;
+  readonly y: Float64Array;
+  /** one over the square of how far something moves */
+  readonly inverse: Float64Array;
   /** share of the height that is pressed down in the middle */
-  readonly pressed: number;
-  readonly table: FlowTable | null;
+  readonly pressed: Float64Array;
+  readonly tables: readonly FlowTable[];
+  readonly grid: Grid;
 }
 
 /** Depths are told apart to this share of the height: so many tables at the most. */
-const FINE = 40;
+const FINE = 25;
 
-function prepared(dent: Dent, thick: Mm, shut: boolean): Prepared {
-  const half = halfWidth(dent);
-  const reach = half * Math.sqrt(ENDS);
-  const exact = Math.min(MOST_PRESSED, dent.depth / thick);
-  const pressed = shut ? Math.max(1, Math.round(exact * FINE)) / FINE : exact;
-  const table = shut ? flowTable(pressed, 0, true, true) : null;
-  return { x: dent.x, y: dent.y, reach, inverse: 1 / (reach * reach), pressed, table };
+function prepared(dents: readonly Dent[], body: Body, shut: boolean): Prepared {
+  const reach = dents.map((d) => halfWidth(d) * Math.sqrt(ENDS));
+  const exact = dents.map((d) => Math.min(MOST_PRESSED, d.depth / body.thick));
+  const pressed = shut ? exact.map((share) => Math.max(1, Math.round(share * FINE)) / FINE) : exact;
+  return {
+    x: Float64Array.from(dents, (d) => d.x),
+    y: Float64Array.from(dents, (d) => d.y),
+    inverse: Float64Array.from(reach, (r) => 1 / (r * r)),
+    pressed: Float64Array.from(pressed),
+    tables: shut ? pressed.map((share) => flowTable(share, 0, true, true)) : [],
+    grid: new Grid(
+      body,
+      dents.map((d, i) => (x, y) => Math.hypot(x - d.x, y - d.y) - (reach[i] as number)),
+    ),
+  };
 }
 
 /**
- * The field after dents, pressed one after the other: the last is carried back first. Open: the column at a distance is
- * squeezed by a share, and the clay flows outwards as that asks, `r₀² = ∫ 2ρ (1 − e(ρ)) dρ`, in closed form. Shut: the
- * top stays flat, and its skin is drawn down over what was pressed in.
+ * The field after dents, pressed one after the other: the last is carried back first. The column at a distance is
+ * squeezed by a share, and the clay flows outwards as that asks, `r₀² = ∫ 2ρ (1 − e(ρ)) dρ`, in closed form.
  */
-function dented({ field: before, thick, shut }: Body, dents: readonly Prepared[], grid: Grid): Field {
+function opened({ field, thick, shut }: Body, dents: Prepared): Field {
   // what is open already knows where its air is
   const highest = shut ? Infinity : thick;
-  const scale = 1 / thick;
+  const { grid } = dents;
   return (x, y, z) => {
     let list = grid.at(x, y);
     for (let k = 0; k < list.length; k++) {
-      const dent = dents[list[k] as number] as Prepared;
-      const dx = x - dent.x;
-      const dy = y - dent.y;
-      const share = (dx * dx + dy * dy) * dent.inverse;
+      const one = list[k] as number;
+      const dx = x - (dents.x[one] as number);
+      const dy = y - (dents.y[one] as number);
+      const share = (dx * dx + dy * dy) * (dents.inverse[one] as number);
       if (share >= 1) continue;
-      let ratio: number;
-      if (dent.table) {
-        lookedUp(dent.table, Math.sqrt(share), z * scale);
-        ratio = found.ratio;
-        z = found.height * thick;
-      } else {
-        const rest = (1 - share) ** 4;
-        ratio = 1 - dent.pressed * rest;
-        z /= 1 - dent.pressed * pressedAt(share * ENDS);
-      }
-      const out = Math.sqrt(ratio);
-      x = dent.x + dx * out;
-      y = dent.y + dy * out;
+      const pressed = dents.pressed[one] as number;
+      const rest = 1 - share;
+      const cube = rest * rest * rest;
+      z /= 1 - pressed * cube * (1 - 5 * share);
+      const out = Math.sqrt(1 - pressed * cube * rest);
+      x = x - dx + dx * out;
+      y = y - dy + dy * out;
       const next = grid.at(x, y);
+      if (next === list) continue;
       // it moved to other neighbours: on with those that were pressed before this one
-      if (next !== list) {
-        const at = list[k] as number;
-        list = next;
-        k = grid.after(list, at) - 1;
-      }
+      list = next;
+      k = before(list, one) - 1;
     }
-    return z > highest ? AIR : before(x, y, z);
+    return z > highest ? AIR : field(x, y, z);
+  };
+}
+
+/** The same pressed shut: the top stays flat, and its skin is drawn down over what was pressed in. */
+function closed({ field, thick }: Body, dents: Prepared): Field {
+  const { grid, tables } = dents;
+  return (x, y, z) => {
+    let list = grid.at(x, y);
+    for (let k = 0; k < list.length; k++) {
+      const one = list[k] as number;
+      const dx = x - (dents.x[one] as number);
+      const dy = y - (dents.y[one] as number);
+      const share = (dx * dx + dy * dy) * (dents.inverse[one] as number);
+      if (share >= 1) continue;
+      lookedUp(tables[one] as FlowTable, Math.sqrt(share), z / thick);
+      z = found.height * thick;
+      const out = Math.sqrt(found.ratio);
+      x = x - dx + dx * out;
+      y = y - dy + dy * out;
+      const next = grid.at(x, y);
+      if (next === list) continue;
+      list = next;
+      k = before(list, one) - 1;
+    }
+    return field(x, y, z);
   };
 }
 
 /** A body after dents; its volumes are as before. */
 export function withDents(body: Body, dents: readonly Dent[]): Body {
-  const under = (one: Body, shut: boolean): Field => {
-    const all = dents.map((dent) => prepared(dent, one.thick, shut));
-    const grid = nearGrid(
-      one,
-      all.map((d) => (x, y) => Math.hypot(x - d.x, y - d.y) - d.reach),
-    );
-    return dented(one, all, grid);
-  };
   return {
     ...body,
-    field: under(body, false),
-    shut: () => {
-      const before = body.shut?.() ?? body;
-      return { ...before, field: under(before, true) };
-    },
+    field: opened(body, prepared(dents, body, false)),
+    shut: once(() => {
+      const flat = body.shut?.() ?? body;
+      return { ...flat, field: closed(flat, prepared(dents, flat, true)) };
+    }),
   };
 }

@@ -52,7 +52,7 @@ export function heightsOf(from: number, shut: boolean): Heights {
 }
 
 /** Steps of a table outwards and upwards, and steps of a way back. */
-const [OUT, UP, STEPS] = [96, 96, 10];
+const [OUT, UP, STEPS] = [64, 72, 10];
 /** Nodes in a column: one more at each end than there are steps, since a spline asks beyond. */
 const COLUMN = UP + 3;
 
@@ -142,7 +142,7 @@ export function flowTable(strength: number, from: number, shut: boolean, rooted:
 }
 
 /** What {@link lookedUp} found: `ratio` of a before to a after, and the height before. */
-export const found = { ratio: 1, height: 0 };
+export const found = { ratio: 0.5, height: 0.5 };
 
 /**
  * Looks a table up between its nodes; the answer is left in {@link found}, since it is asked for at each pixel.

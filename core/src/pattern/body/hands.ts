@@ -1,5 +1,6 @@
 import { seeded, type Mm } from '#core/units';
 import type { Field } from './body.js';
+import { cosine, sine, type Folds } from './rounds.js';
 
 /** How far honest hands leave layers from lying flat, as a share of the height, and at most: assumptions. */
 const [UNEVEN, MOST_UNEVEN] = [0.04, 0.35];
@@ -26,26 +27,29 @@ export function waved(field: Field, thick: Mm, wobble: number, seed: number): Fi
   return (x, y, z) => {
     const u = x * c + y * s;
     // half a step back, and from there the slopes of the whole step
-    const cosZ = Math.cos(p * z);
-    const sinZ = Math.sin(p * z);
-    const du = p * cosZ * (a1 * Math.sin(k1 * u + one) + a2 * Math.sin(k2 * u + two));
-    const dz = -sinZ * (a1 * k1 * Math.cos(k1 * u + one) + a2 * k2 * Math.cos(k2 * u + two));
+    const cosZ = cosine(p * z);
+    const sinZ = sine(p * z);
+    const du = p * cosZ * (a1 * sine(k1 * u + one) + a2 * sine(k2 * u + two));
+    const dz = -sinZ * (a1 * k1 * cosine(k1 * u + one) + a2 * k2 * cosine(k2 * u + two));
     const [um, zm] = [u + du / 2, z + dz / 2];
-    const far = p * Math.cos(p * zm) * (a1 * Math.sin(k1 * um + one) + a2 * Math.sin(k2 * um + two));
-    const high = -Math.sin(p * zm) * (a1 * k1 * Math.cos(k1 * um + one) + a2 * k2 * Math.cos(k2 * um + two));
+    const far = p * cosine(p * zm) * (a1 * sine(k1 * um + one) + a2 * sine(k2 * um + two));
+    const high = -sine(p * zm) * (a1 * k1 * cosine(k1 * um + one) + a2 * k2 * cosine(k2 * um + two));
     return field(x + far * c, y + far * s, z + high);
   };
 }
 
-/** How unevenly a rope is twisted: turns more or less over its length, and how much its middle lags: assumptions. */
-const [SLIPS, LAGS] = [0.3, 0.25];
+/** How unevenly a rope is twisted, in radians for some turns, and waves over its length: assumptions. */
+const [SLIPS, SLIP_WAVES] = [0.35, 2.3];
 
-/** Radians that a rope is twisted by more than evenly, at a place along it and the square of how far out. */
-export function unevenTwist(length: Mm, turns: number, wobble: number, seed: number): (along: Mm, q: number) => number {
-  if (wobble <= 0) return () => 0;
+/** A rope that is twisted and folded so many times, as hands do it. */
+export function foldsOf(length: Mm, turns: number, times: number, wobble: number, seed: number): Folds {
   const chance = seeded(seed * 1013 + 57);
   const size = SLIPS * wobble * Math.min(1.5, 0.3 + Math.abs(turns));
-  const [one, two] = [2 * Math.PI * chance(), 2 * Math.PI * chance()];
-  const number = (2 * Math.PI * 2.3) / length;
-  return (along, q) => size * Math.sin(number * along + one + LAGS * 6 * q) + LAGS * wobble * Math.sin(5 * q + two);
+  return {
+    length,
+    by: (2 * Math.PI * turns) / length,
+    slip: new Float64Array(times).fill(size),
+    first: Float64Array.from({ length: times }, () => 2 * Math.PI * chance()),
+    waves: (2 * Math.PI * SLIP_WAVES) / length,
+  };
 }

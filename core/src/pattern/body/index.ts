@@ -18,6 +18,6 @@ export {
 export { withBits, type BitsOf } from './bits.js';
 export { DRAGGED_DEEP, DRAGGED_WIDE, withCuts, type Cut } from './cuts.js';
 export { withDents, type Dent } from './dents.js';
-export { unevenTwist, waved } from './hands.js';
-export { at, discOfSquare, roundOfHalf } from './rounds.js';
+export { foldsOf, waved } from './hands.js';
+export { LAGS, at, cosSin, discOfSquare, foldsBack, rope, sine, type Folds } from './rounds.js';
 export { specked, specksOf } from './specked.js';

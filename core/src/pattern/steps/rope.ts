@@ -1,5 +1,16 @@
 import { LENGTH, number, whole } from '#core/document';
-import { at as found, roundOfHalf, unevenTwist, type Body, type Field } from '#core/pattern/body';
+import {
+  LAGS,
+  at as found,
+  cosSin,
+  foldsBack,
+  foldsOf,
+  rope,
+  sine,
+  type Body,
+  type Field,
+  type Folds,
+} from '#core/pattern/body';
 import { MOST_FOLDS, type Doing } from '#core/pattern/document';
 import type { Mm } from '#core/units';
 import type { ChangeKind, PatternContext } from './kind.js';
@@ -22,16 +33,16 @@ export interface Fold extends Doing<'fold'> {
 }
 
 const MOST_TURNS = 400;
-const TURN = 2 * Math.PI;
 
 /** Turned about its length, more the further along. */
 function twisted({ field, thick, width }: Body, turns: number, { wobble }: PatternContext, salt: number): Field {
-  const by = (TURN * turns) / thick;
-  const more = unevenTwist(thick, turns, wobble, salt);
+  const { by, slip, first, waves } = foldsOf(thick, turns, 1, wobble, salt);
+  const [most, begins] = [slip[0] as number, first[0] as number];
   const inverse = 4 / (width * width);
   return (x, y, z) => {
-    const angle = by * z + more(z, (x * x + y * y) * inverse);
-    const [c, s] = [Math.cos(angle), Math.sin(angle)];
+    const more = most * sine(waves * z + begins + LAGS * (x * x + y * y) * inverse);
+    cosSin(by * z + more);
+    const [c, s] = [found.x, found.y];
     return field(x * c + y * s, y * c - x * s, z);
   };
 }
@@ -62,21 +73,12 @@ export const reduce: ChangeKind<Reduce> = {
   },
 };
 
-/**
- * One fold. Each half of the round is one strand, pressed from a whole round; the left one runs backwards. Twist and
- * press are one turn of the place, so that a fold costs one angle.
- */
-function folded({ field, thick, width }: Body, turns: number, { wobble }: PatternContext, salt: number): Field {
+/** As {@link foldsBack}, for a rope of any width. */
+function folded({ field, width }: Body, folds: Folds): Field {
   const radius = width / 2;
-  const by = (TURN * turns) / thick;
-  const more = unevenTwist(thick, turns, wobble, salt);
   return (x, y, z) => {
-    roundOfHalf(Math.abs(x) / radius, y / radius);
-    // drawn out to twice its length, the first half is the right strand
-    const along = x >= 0 ? z / 2 : thick - z / 2;
-    const angle = found.turn - by * along - more(along, found.r);
-    const out = radius * Math.sqrt(found.r);
-    return field(out * Math.cos(angle), out * Math.sin(angle), along);
+    foldsBack(x / radius, y / radius, z, folds);
+    return field(rope.x * radius, rope.y * radius, rope.along);
   };
 }
 
@@ -86,8 +88,6 @@ export const fold: ChangeKind<Fold> = {
   to: ['rope'],
   change: (body, { times, turns }, context, at) => {
     wholeIn(times, 'The number of folds', 0, MOST_FOLDS);
-    let now = body;
-    for (let n = 0; n < times; n++) now = { ...now, field: folded(now, turns, context, saltOf(context, at) + 13 * n) };
-    return now;
+    return { ...body, field: folded(body, foldsOf(body.thick, turns, times, context.wobble, saltOf(context, at))) };
   },
 };
