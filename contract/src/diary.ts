@@ -1,4 +1,5 @@
 import type { Cutter } from '#core/cutter';
+import type { PatternLiked, PatternStopDto } from './patterns.js';
 import { Id, Text, Version } from './rules.js';
 import type { MadeForm } from './sheetBook.js';
 import type { FlowKind } from './stock.js';
@@ -55,6 +56,15 @@ export interface DiaryAnswer extends DiaryCard {
     readonly lengthMm: number;
     readonly lostMm: number;
     readonly slices: number;
+    readonly pictureId: string | null;
+  }[];
+  readonly patterns: readonly {
+    readonly patternId: string;
+    readonly name: string;
+    readonly number: number;
+    readonly hands: number;
+    readonly stops: readonly PatternStopDto[];
+    readonly liked: PatternLiked | null;
     readonly pictureId: string | null;
   }[];
   readonly sheets: readonly {

@@ -12,6 +12,7 @@ export * from './learning.js';
 export * from './material.js';
 export * from './mixes.js';
 export * from './palettes.js';
+export * from './patterns.js';
 export * from './sheetBook.js';
 export * from './sheetCut.js';
 export * from './sheets.js';

@@ -97,6 +97,7 @@ export interface MadeAnswer extends MadeDto {
   readonly blendId: string | null;
   /** the cane it is a piece or slices of */
   readonly caneId: string | null;
+  readonly patternId: string | null;
   readonly ofName: string;
   /** in it, by mass; none of a cane */
   readonly clays: readonly { readonly clayId: string; readonly mass: number }[];

@@ -17,6 +17,7 @@ import type { StartAnew } from './archive/archive.service.js';
 import { BatchesModule } from './batches/batches.module.js';
 import { BlendsModule } from './blends/blends.module.js';
 import { CanesModule } from './canes/canes.module.js';
+import { PatternsModule } from './patterns/patterns.module.js';
 import { ChangesModule } from './changes/changes.module.js';
 import { DataFile } from './db/dataFile.js';
 import { DbModule } from './db/db.module.js';
@@ -66,6 +67,7 @@ class AppModule {
         SheetsModule,
         BlendsModule,
         CanesModule,
+        PatternsModule,
         AccountsModule,
         StockModule,
         ShoppingModule,

@@ -39,7 +39,7 @@ test.each(versions)('%s opens, with all that is in it, and what was done can be 
     };
     const shelf = await get<ShelfAnswer>('/api/shelf');
     expect(shelf.clays).toHaveLength(14);
-    expect((await get<MixListAnswer>('/api/mixes')).total).toBe(21);
+    expect((await get<MixListAnswer>('/api/mixes')).total).toBeGreaterThanOrEqual(21);
     for (const { id } of await get<readonly BatchCard[]>('/api/batches')) await get(`/api/batches/${id}`);
     const diary = await get<DiaryListAnswer>('/api/diary');
     expect(diary.total).toBeGreaterThanOrEqual(2);

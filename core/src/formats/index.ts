@@ -7,3 +7,4 @@ export { writeGpl } from './gpl.js';
 export { writeColourJson, writeMixJson } from './json.js';
 export { readFile } from './readFile.js';
 export { readSvg } from './svg.js';
+export { patternWith, readPatternFile, writePattern, type PatternFile } from './pattern.js';

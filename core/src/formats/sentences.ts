@@ -1,5 +1,6 @@
 import { UNITS_SENTENCES, complaints } from '#core/units';
 import { CANE_SENTENCES } from '#core/cane';
+import { PATTERN_STEPS_SENTENCES } from '#core/pattern';
 
 /** What this folder can find wrong, in sentences. */
 export const FORMATS_SENTENCES = {
@@ -13,4 +14,9 @@ export const FORMATS_SENTENCES = {
   'svg/empty': () => 'There is no filled region in this drawing. Fill its outlines with flat colours.',
 } as const;
 
-export const complaint = complaints({ ...UNITS_SENTENCES, ...CANE_SENTENCES, ...FORMATS_SENTENCES });
+export const complaint = complaints({
+  ...UNITS_SENTENCES,
+  ...CANE_SENTENCES,
+  ...PATTERN_STEPS_SENTENCES,
+  ...FORMATS_SENTENCES,
+});

@@ -21,6 +21,7 @@ export {
   type OfClay,
   type OfMade,
   type OfMix,
+  type OfPattern,
   type OfScrap,
 } from './material.js';
 export { complaint } from './sentences.js';

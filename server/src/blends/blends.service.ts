@@ -122,11 +122,8 @@ export class BlendsService {
       const ids = revisions.map((r) => r.id);
       if ((await this.revisionRule.madeOf('blend', ids)).size > 0)
         throw inUse(`${blend.name} was made and stands in the diary. Retire it instead.`);
-      const inside = await this.store.canesUsing(revisions.map((r) => r.id));
-      if (inside.length > 0)
-        throw inUse(
-          `${blend.name} is used by ${inside.map((c) => `the cane ${c}`).join(', ')}. Take it out there first.`,
-        );
+      const inside = await this.store.plansUsing(revisions.map((r) => r.id));
+      if (inside.length > 0) throw inUse(`${blend.name} is used by ${inside.join(', ')}. Take it out there first.`);
       draft.remove('blendColour', await this.store.coloursOf(revisions.map((r) => r.id)));
       draft.remove('blendRevision', revisions);
       draft.remove('blend', [blend]);

@@ -3,7 +3,7 @@ import { asc, inArray } from 'drizzle-orm';
 import { DB } from '../db/db.module.js';
 import type { Row } from '../db/journal.js';
 import type { Db } from '../db/dataFile.js';
-import { canesUsing } from '../db/canesUsing.js';
+import { plansUsing } from '../db/plansUsing.js';
 import { blendColours, entryBlends, settings } from '../db/schema.js';
 
 @Injectable()
@@ -18,8 +18,8 @@ export class BlendsStore {
       .orderBy(asc(blendColours.position));
   }
 
-  canesUsing(revisionIds: readonly string[]): Promise<string[]> {
-    return canesUsing(this.db, 'blendRevisionId', revisionIds);
+  plansUsing(revisionIds: readonly string[]): Promise<string[]> {
+    return plansUsing(this.db, 'blendRevisionId', revisionIds);
   }
 
   counted(): Promise<{ contrast: number; passes: number }[]> {

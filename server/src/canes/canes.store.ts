@@ -3,7 +3,7 @@ import { eq, inArray } from 'drizzle-orm';
 import { DB } from '../db/db.module.js';
 import type { Row } from '../db/journal.js';
 import type { Db } from '../db/dataFile.js';
-import { canesUsing } from '../db/canesUsing.js';
+import { canesUsing } from '../db/plansUsing.js';
 import { caneUses, entryCanes } from '../db/schema.js';
 
 @Injectable()

@@ -51,6 +51,7 @@ function keptRow(
     clayId: null,
     revisionId: null,
     blendRevisionId: null,
+    patternRevisionId: null,
     count: sliced ? Math.max(1, slices) : 1,
     keptIn: keptIn.trim(),
     rolledAt: '',

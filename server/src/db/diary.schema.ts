@@ -5,11 +5,12 @@ import type { TrimMade } from '#core/cane';
 import type { Firmness } from '#core/clay';
 import type { Learned } from '#core/mix';
 import type { Conditioner } from '#core/sheet';
-import type { MadeDto } from '#contract';
+import type { MadeDto, PatternLiked, PatternStopDto } from '#contract';
 import {
   batches,
   blendRevisions,
   caneRevisions,
+  patternRevisions,
   clays,
   id,
   oneOf,
@@ -129,6 +130,7 @@ export const sheets = sqliteTable(
     revisionId: text('revision_id').references(() => revisions.id),
     blendRevisionId: text('blend_revision_id').references(() => blendRevisions.id),
     caneRevisionId: text('cane_revision_id').references(() => caneRevisions.id),
+    patternRevisionId: text('pattern_revision_id').references(() => patternRevisions.id),
     /** slices, or pieces of a cane */
     count: integer('count').notNull().default(1),
     /** where it is kept, in the maker's word */
@@ -146,7 +148,7 @@ export const sheets = sqliteTable(
   (t) => [
     index('sheet_entry').on(t.entryId),
     index('sheet_clay').on(t.clayId),
-    oneOf('sheet', t.clayId, t.revisionId, t.blendRevisionId, t.caneRevisionId),
+    oneOf('sheet', t.clayId, t.revisionId, t.blendRevisionId, t.caneRevisionId, t.patternRevisionId),
   ],
 );
 
@@ -195,4 +197,24 @@ export const entryCanes = sqliteTable(
     pictureId: text('picture_id').references(() => pictures.id),
   },
   (t) => [index('entry_cane_entry').on(t.entryId), index('entry_cane_revision').on(t.caneRevisionId)],
+);
+
+/** A patterned sheet that was made: how often each of its steps was done, and how it was liked. */
+export const entryPatterns = sqliteTable(
+  'entry_pattern',
+  {
+    id: id(),
+    entryId: text('entry_id')
+      .notNull()
+      .references(() => entries.id),
+    patternRevisionId: text('pattern_revision_id')
+      .notNull()
+      .references(() => patternRevisions.id),
+    /** whose hands the plan was looked at with */
+    hands: integer('hands').notNull(),
+    stops: text('stops', { mode: 'json' }).$type<readonly PatternStopDto[]>().notNull(),
+    liked: text('liked').$type<PatternLiked>(),
+    pictureId: text('picture_id').references(() => pictures.id),
+  },
+  (t) => [index('entry_pattern_entry').on(t.entryId), index('entry_pattern_revision').on(t.patternRevisionId)],
 );

@@ -16,6 +16,7 @@ import type { Firmness, Kind, Toughness } from '#core/clay';
 import type { CutterShape, Lie } from '#core/cutter';
 import type { Basis, ChipWay } from '#core/mix';
 import type { Program, Trimming } from '#core/cane';
+import type { PatternProgram, PatternWanted } from '#core/pattern';
 import type { ReadingWay } from '#core/sheet';
 import type { KeptShape } from '../blends/shape.js';
 
@@ -371,5 +372,51 @@ export const caneUses = sqliteTable(
     index('cane_use_blend').on(t.blendRevisionId),
     index('cane_use_inner').on(t.innerId),
     oneOf('cane_use', t.clayId, t.revisionId, t.blendRevisionId, t.innerId),
+  ],
+);
+
+export const patterns = sqliteTable('pattern', {
+  id: id(),
+  version: version(),
+  name: text('name').notNull(),
+  note: text('note').notNull(),
+  retired: integer('retired', { mode: 'boolean' }).notNull(),
+});
+
+/** The steps of a patterned sheet, and what is wanted of it. */
+export const patternRevisions = sqliteTable(
+  'pattern_revision',
+  {
+    id: id(),
+    patternId: text('pattern_id')
+      .notNull()
+      .references(() => patterns.id),
+    number: integer('number').notNull(),
+    createdAt: text('created_at').notNull(),
+    program: text('program', { mode: 'json' }).$type<PatternProgram>().notNull(),
+    /** null: as much as the steps make */
+    wanted: text('wanted', { mode: 'json' }).$type<PatternWanted>(),
+  },
+  (t) => [uniqueIndex('pattern_revision_number').on(t.patternId, t.number)],
+);
+
+/** What the steps of a revision name, so that it cannot be taken from under them. */
+export const patternUses = sqliteTable(
+  'pattern_use',
+  {
+    id: id(),
+    patternRevisionId: text('pattern_revision_id')
+      .notNull()
+      .references(() => patternRevisions.id),
+    clayId: text('clay_id').references(() => clays.id),
+    revisionId: text('revision_id').references(() => revisions.id),
+    blendRevisionId: text('blend_revision_id').references(() => blendRevisions.id),
+  },
+  (t) => [
+    index('pattern_use_revision').on(t.patternRevisionId),
+    index('pattern_use_clay').on(t.clayId),
+    index('pattern_use_mix').on(t.revisionId),
+    index('pattern_use_blend').on(t.blendRevisionId),
+    oneOf('pattern_use', t.clayId, t.revisionId, t.blendRevisionId),
   ],
 );

@@ -9,8 +9,15 @@ export const REFERENCES = {
   ingredient: { clay: 'clayId', mix: 'innerId' },
   layer: { clay: 'clayId', mix: 'revisionId', made: 'madeId', scrap: 'tubId' },
   blendColour: { clay: 'clayId', mix: 'revisionId' },
-  sheet: { clay: 'clayId', mix: 'revisionId', blend: 'blendRevisionId', cane: 'caneRevisionId' },
+  sheet: {
+    clay: 'clayId',
+    mix: 'revisionId',
+    blend: 'blendRevisionId',
+    cane: 'caneRevisionId',
+    pattern: 'patternRevisionId',
+  },
   tub: { clay: 'clayId', mix: 'revisionId', blend: 'blendRevisionId' },
+  patternUse: { clay: 'clayId', mix: 'revisionId', blend: 'blendRevisionId' },
   caneUse: { clay: 'clayId', mix: 'revisionId', blend: 'blendRevisionId', cane: 'innerId' },
 } as const;
 

@@ -4,6 +4,7 @@ import { colourOf, flatten } from '#core/mix';
 import type { DiaryAnswer, DiaryListAnswer, DiaryNoteDto } from '#contract';
 import { checkVersion, notThere } from '../access/problem.js';
 import { CanesTold } from '../canes/canes.told.js';
+import { PatternsTold } from '../patterns/patterns.told.js';
 import { BlendsService } from '../blends/blends.service.js';
 import { Journal } from '../db/journal.js';
 import { Studio } from '../mixes/studio.js';
@@ -18,6 +19,7 @@ export class DiaryService {
     @Inject(Studio) private readonly studio: Studio,
     @Inject(BlendsService) private readonly blends: BlendsService,
     @Inject(CanesTold) private readonly canes: CanesTold,
+    @Inject(PatternsTold) private readonly patterns: PatternsTold,
     @Inject(SheetBookService) private readonly sheets: SheetBookService,
     @Inject(StockStore) private readonly stock: StockStore,
     @Inject(DiaryStore) private readonly store: DiaryStore,
@@ -67,6 +69,7 @@ export class DiaryService {
         )
       ).flat(),
       canes: await this.canes.asMade(id),
+      patterns: await this.patterns.asMade(id),
       sheets: (await this.sheets.ofEntry(id)).map(
         ({ id: sheetId, name, rolledAt, mm, widthMm, lengthMm, form, count, hexes }) => ({
           sheetId,

@@ -3,7 +3,7 @@ import { desc, eq, inArray } from 'drizzle-orm';
 import { DB } from '../db/db.module.js';
 import type { Row } from '../db/journal.js';
 import type { Db } from '../db/dataFile.js';
-import { canesUsing } from '../db/canesUsing.js';
+import { plansUsing } from '../db/plansUsing.js';
 import {
   batches,
   blendColours,
@@ -63,12 +63,12 @@ export class MixesStore {
       .select({ name: tubs.name })
       .from(tubs)
       .where(inArray(tubs.revisionId, [...revisionIds]));
-    const inCanes = await canesUsing(this.db, 'revisionId', revisionIds);
+    const inPlans = await plansUsing(this.db, 'revisionId', revisionIds);
     const logged = (await this.chipsOf(revisionIds)).length;
     return [
       ...(logged > 0 ? [logged === 1 ? 'a chip that was made of it' : `${logged} chips that were made of it`] : []),
       ...inBlends.map((b) => `the blend ${b.name}`),
-      ...inCanes.map((c) => `the cane ${c}`),
+      ...inPlans,
       ...inBatches.map((b) => `the batch ${b.name}`),
       ...inDiary.map((e) => `the diary entry ${e.title}`),
       ...things.map((t) => `${t.name}, which was made`),

@@ -25,7 +25,7 @@ interface PlanTables {
   readonly usedBy: readonly Using[];
 }
 
-export type PlanName = 'mix' | 'blend' | 'cane';
+export type PlanName = 'mix' | 'blend' | 'cane' | 'pattern';
 
 /** The kinds of plans: a new one gets revisions by a row here. */
 export const PLANS = {
@@ -44,6 +44,7 @@ export const PLANS = {
       { kind: 'mix', table: 'ingredient', column: 'innerId', of: 'revisionId' },
       { kind: 'blend', table: 'blendColour', column: 'revisionId', of: 'blendRevisionId' },
       { kind: 'cane', table: 'caneUse', column: 'revisionId', of: 'caneRevisionId' },
+      { kind: 'pattern', table: 'patternUse', column: 'revisionId', of: 'patternRevisionId' },
     ],
   },
   blend: {
@@ -56,7 +57,10 @@ export const PLANS = {
       { table: 'sheet', column: 'blendRevisionId' },
       { table: 'tub', column: 'blendRevisionId' },
     ],
-    usedBy: [{ kind: 'cane', table: 'caneUse', column: 'blendRevisionId', of: 'caneRevisionId' }],
+    usedBy: [
+      { kind: 'cane', table: 'caneUse', column: 'blendRevisionId', of: 'caneRevisionId' },
+      { kind: 'pattern', table: 'patternUse', column: 'blendRevisionId', of: 'patternRevisionId' },
+    ],
   },
   cane: {
     word: 'cane',
@@ -68,6 +72,17 @@ export const PLANS = {
       { table: 'sheet', column: 'caneRevisionId' },
     ],
     usedBy: [{ kind: 'cane', table: 'caneUse', column: 'innerId', of: 'caneRevisionId' }],
+  },
+  pattern: {
+    word: 'patterned sheet',
+    thing: 'pattern',
+    revision: 'patternRevision',
+    owner: 'patternId',
+    made: [
+      { table: 'entryPattern', column: 'patternRevisionId' },
+      { table: 'sheet', column: 'patternRevisionId' },
+    ],
+    usedBy: [],
   },
 } as const satisfies Readonly<Record<PlanName, PlanTables>>;
 

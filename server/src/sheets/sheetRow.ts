@@ -3,7 +3,14 @@ import type { Row } from '../db/journal.js';
 
 type OfPerson = Omit<
   Row<'sheet'>,
-  'version' | 'entryId' | 'clayId' | 'revisionId' | 'blendRevisionId' | 'caneRevisionId' | 'rolledAt'
+  | 'version'
+  | 'entryId'
+  | 'clayId'
+  | 'revisionId'
+  | 'blendRevisionId'
+  | 'caneRevisionId'
+  | 'patternRevisionId'
+  | 'rolledAt'
 >;
 
 /** What of the row of a thing a person can change. */

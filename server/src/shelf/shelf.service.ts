@@ -138,7 +138,7 @@ export class ShelfService {
         ...fewMixes(await this.store.mixesUsing([id])),
         ...(await this.store.batchesUsing(id)).map((b) => `the batch ${b}`),
         ...(await this.store.blendsUsing(id)).map((b) => `the blend ${b}`),
-        ...(await this.store.canesUsing(id)).map((c) => `the cane ${c}`),
+        ...(await this.store.plansUsing(id)),
         ...((await this.store.inDiary(id)) ? ['the diary'] : []),
       ];
       if (uses.length > 0)

@@ -2,7 +2,7 @@ import { Inject, Injectable } from '@nestjs/common';
 import { eq, inArray } from 'drizzle-orm';
 import { DB } from '../db/db.module.js';
 import type { Db } from '../db/dataFile.js';
-import { canesUsing } from '../db/canesUsing.js';
+import { plansUsing } from '../db/plansUsing.js';
 import {
   batches,
   blendColours,
@@ -55,8 +55,8 @@ export class ShelfStore {
     return rows.map((r) => r.name);
   }
 
-  canesUsing(clayId: string): Promise<string[]> {
-    return canesUsing(this.db, 'clayId', [clayId]);
+  plansUsing(clayId: string): Promise<string[]> {
+    return plansUsing(this.db, 'clayId', [clayId]);
   }
 
   async inDiary(clayId: string): Promise<boolean> {

@@ -1,9 +1,19 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { asc, eq } from 'drizzle-orm';
-import { idsOf, isOf, keyOf, ofClay, type Material, type MaterialKey } from '#core/material';
+import {
+  idsOf,
+  isOf,
+  keyOf,
+  ofClay,
+  type Material,
+  type MaterialKey,
+  type OfCane,
+  type OfPattern,
+} from '#core/material';
 import { lookUp, type BlendInBook, type Composed, type Known, type MaterialBook } from '#core/stock';
 import { layoutIn, readShape } from '../blends/shape.js';
 import { CanesTold } from '../canes/canes.told.js';
+import { PatternsTold } from '../patterns/patterns.told.js';
 import { DB } from '../db/db.module.js';
 import type { Db } from '../db/dataFile.js';
 import type { Row } from '../db/journal.js';
@@ -41,7 +51,7 @@ const USUAL_DENSITY = 1.9;
 /** What materials are called, look like, weigh and hold, for everything that lies there. */
 @Injectable()
 export class StockLooks {
-  private readonly inCanes = new Map<string, Composed['parts']>();
+  private readonly composed = new Map<MaterialKey, Composed['parts']>();
 
   constructor(
     @Inject(DB) private readonly db: Db,
@@ -49,6 +59,7 @@ export class StockLooks {
     @Inject(Revisions) private readonly revisions: Revisions,
     @Inject(StockStore) private readonly store: StockStore,
     @Inject(CanesTold) private readonly canes: CanesTold,
+    @Inject(PatternsTold) private readonly patterns: PatternsTold,
   ) {}
 
   /** @throws Complaint `material/missing` */
@@ -63,11 +74,12 @@ export class StockLooks {
     const inside = [...things.values()].map((row): Material => materialOf('sheet', row));
     const scrap = idsOf('scrap', materials);
     const tubs = scrap.length > 0 ? (await this.allTubs()).byId : new Map<string, FullTub>();
-    const canes = new Map<string, Composed>();
-    for (const id of idsOf('cane', [...materials, ...inside])) canes.set(id, await this.cane(id));
-    const inCanes = [...canes.values()].flatMap(({ parts }) => parts.map((part) => part.of));
+    const built = new Map<string, Composed>();
+    for (const kind of ['cane', 'pattern'] as const)
+      for (const id of idsOf(kind, [...materials, ...inside])) built.set(id, await this.builtOf({ kind, id }));
+    const inBuilt = [...built.values()].flatMap(({ parts }) => parts.map((part) => part.of));
     const blends = new Map<string, BlendInBook>();
-    for (const id of idsOf('blend', [...materials, ...inside, ...inCanes])) {
+    for (const id of idsOf('blend', [...materials, ...inside, ...inBuilt])) {
       const blend = await this.blend(id);
       if (blend) blends.set(id, blend);
     }
@@ -83,7 +95,7 @@ export class StockLooks {
         const row = things.get(id);
         return row && { name: row.name, of: materialOf('sheet', row) };
       },
-      composed: ({ id }) => tubs.get(id) ?? canes.get(id),
+      composed: ({ id }) => tubs.get(id) ?? built.get(id),
     };
     return { book, there, fades };
   }
@@ -104,14 +116,20 @@ export class StockLooks {
     return this.studio.line(this.studio.clay(clayId)?.lineId ?? '')?.density ?? USUAL_DENSITY;
   }
 
-  /** What is in a cane, by volume; worked out once, since the revision of what was made never changes. */
-  private async cane(revisionId: string): Promise<Composed> {
-    const name = (await this.canes.called(revisionId)) ?? 'A cane';
-    const known = this.inCanes.get(revisionId);
+  /**
+   * What is in a cane or a patterned sheet, by volume; worked out once, since the revision of what was made never
+   * changes.
+   */
+  async builtOf(of: OfCane | OfPattern): Promise<Composed> {
+    const told = of.kind === 'cane' ? this.canes : this.patterns;
+    const name = (await told.called(of.id)) ?? (of.kind === 'cane' ? 'A cane' : 'A patterned sheet');
+    const known = this.composed.get(keyOf(of));
     if (known) return { name, parts: known };
-    const volumes = await this.canes.volumesIn(revisionId);
-    const parts = [...volumes].flatMap(([of, volume]) => (isOf(of, 'clay', 'mix', 'blend') ? [{ of, volume }] : []));
-    if (parts.length > 0) this.inCanes.set(revisionId, parts);
+    const volumes = await told.volumesIn(of.id);
+    const parts = [...volumes].flatMap(([part, volume]) =>
+      isOf(part, 'clay', 'mix', 'blend') ? [{ of: part, volume }] : [],
+    );
+    if (parts.length > 0) this.composed.set(keyOf(of), parts);
     return { name, parts };
   }
 

@@ -1,16 +1,18 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { keyOf, readMaterial, type Material, type MaterialKey, type OfBlend } from '#core/material';
 import { usedIn } from '#core/cane';
+import { patternMaterials } from '#core/pattern';
 import { lookUp, type Known } from '#core/stock';
 import type { MadeAnswer } from '#contract';
 import type { Row } from '../db/journal.js';
+import { PatternsTold } from '../patterns/patterns.told.js';
 import { materialOf } from '../db/references.js';
 import { Studio } from '../mixes/studio.js';
 import { Revisions } from '../revisions/revisions.js';
 import { leftOf } from './leftOf.js';
 import { StockLooks } from './looks.js';
 
-type Looks = Pick<MadeAnswer, 'blendId' | 'caneId' | 'ofName' | 'clays' | 'hexes' | 'density'>;
+type Looks = Pick<MadeAnswer, 'blendId' | 'caneId' | 'patternId' | 'ofName' | 'clays' | 'hexes' | 'density'>;
 type Dated = Row<'sheet'> & { readonly madeOn: string };
 
 /** Colours of a cane that are told in a row. */
@@ -24,6 +26,7 @@ export class MadeAnswers {
     @Inject(Studio) private readonly studio: Studio,
     @Inject(Revisions) private readonly revisions: Revisions,
     @Inject(StockLooks) private readonly looks: StockLooks,
+    @Inject(PatternsTold) private readonly patterns: PatternsTold,
   ) {}
 
   async of(row: Dated): Promise<MadeAnswer> {
@@ -42,8 +45,9 @@ export class MadeAnswers {
   /** A fade is shown as it is baked, one colour as it lies there. */
   private async looksOf(of: Material): Promise<Looks> {
     if (of.kind === 'cane') return this.cane(of.id);
+    if (of.kind === 'pattern') return this.pattern(of.id);
     if (of.kind === 'blend') return this.blend(of);
-    return { ...lookedAt(await this.looks.of(of, 'raw')), blendId: null, caneId: null };
+    return { ...lookedAt(await this.looks.of(of, 'raw')), ...OF_NO_PLAN };
   }
 
   private async blend(of: OfBlend): Promise<Looks> {
@@ -52,25 +56,44 @@ export class MadeAnswers {
     const colours = book.blend?.(of.id)?.colours ?? [];
     const hexes = colours.flatMap((c) => lookUp(c, book, looking).hexes);
     const revision = await this.revisions.one('blend', of.id);
-    return { ...lookedAt(lookUp(of, book, looking)), hexes, blendId: revision?.blendId ?? null, caneId: null };
+    return { ...lookedAt(lookUp(of, book, looking)), hexes, ...OF_NO_PLAN, blendId: revision?.blendId ?? null };
   }
 
   private async cane(revisionId: string): Promise<Looks> {
     const revision = await this.revisions.one('cane', revisionId);
     const cane = revision && (await this.revisions.thing('cane', revision.caneId));
-    const materials = revision ? usedIn(revision.program.steps).materials.map(readMaterial) : [];
-    const known = await Promise.all(materials.slice(0, MOST_COLOURS).map((m) => this.looks.of(m)));
+    const materials = revision ? usedIn(revision.program.steps).materials : [];
+    const caneId = revision?.caneId ?? null;
+    return { ...OF_NO_PLAN, caneId, ofName: cane?.name ?? 'A cane', ...(await this.colours(materials)) };
+  }
+
+  private async pattern(revisionId: string): Promise<Looks> {
+    const found = await this.patterns.ofRevision(revisionId);
+    const materials = found ? patternMaterials(found.revision.program.steps) : [];
+    const known = await this.looks.of({ kind: 'pattern', id: revisionId });
+    return {
+      ...OF_NO_PLAN,
+      patternId: found?.pattern.id ?? null,
+      ofName: found?.pattern.name ?? 'A patterned sheet',
+      ...(await this.colours(materials)),
+      clays: known.shares,
+      density: known.density,
+    };
+  }
+
+  /** Colours that something is made of, as they are told in a row. */
+  private async colours(materials: readonly string[]): Promise<Pick<Looks, 'clays' | 'hexes' | 'density'>> {
+    const known = await Promise.all(materials.slice(0, MOST_COLOURS).map((m) => this.looks.of(readMaterial(m))));
     const density = known.reduce((sum, k) => sum + k.density, 0) / known.length;
     return {
-      blendId: null,
-      caneId: revision?.caneId ?? null,
-      ofName: cane?.name ?? 'A cane',
       clays: [],
       hexes: known.flatMap((k) => k.hexes[0] ?? []),
       density: known.length > 0 ? density : USUAL_DENSITY,
     };
   }
 }
+
+const OF_NO_PLAN = { blendId: null, caneId: null, patternId: null };
 
 const lookedAt = ({ name, shares, hexes, density }: Known): Pick<Looks, 'ofName' | 'clays' | 'hexes' | 'density'> => ({
   ofName: name,
@@ -104,6 +127,7 @@ function told(row: Dated, of: Material, looks: Looks): MadeAnswer {
     of,
     blendId: looks.blendId,
     caneId: looks.caneId,
+    patternId: looks.patternId,
     ofName: looks.ofName,
     clays: looks.clays,
     hexes: looks.hexes,

@@ -181,7 +181,7 @@ export class StockService {
   }
 
   private async nameOf(of: Material): Promise<string> {
-    if (of.kind === 'cane') return (await this.canes.called(of.id)) ?? 'a cane';
+    if (isOf(of, 'cane', 'pattern')) return (await this.looks.builtOf(of)).name;
     return (await this.looks.of(of)).name;
   }
 
@@ -189,9 +189,8 @@ export class StockService {
   private async partsOf(thing: Row<'sheet'>): Promise<LeftDto['parts']> {
     const of = materialOf('sheet', thing);
     if (isOf(of, 'clay', 'mix', 'blend')) return [{ of, grams: leftOf(thing) }];
-    const volumes = await this.canes.volumesIn(of.id);
     const weights: { of: OwnColour; weight: number }[] = [];
-    for (const [material, volume] of volumes)
+    for (const { of: material, volume } of (await this.looks.builtOf(of)).parts)
       if (isOf(material, 'clay', 'mix', 'blend'))
         weights.push({ of: material, weight: volume * (await this.looks.of(material)).density });
     const whole = weights.reduce((sum, w) => sum + w.weight, 0);

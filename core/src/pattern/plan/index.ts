@@ -1,2 +1,4 @@
 export { growsWhole, mostOf, planPattern, type LeftAt, type PatternMost, type PatternPlan } from './plan.js';
-export { PATTERN_POINTS, type PatternPoint } from './points.js';
+export type { PatternPoint } from './point.js';
+export { PATTERN_POINTS } from './points.js';
+export { COVERS, areaWanted, coveredArea, type PatternWanted } from './wanted.js';

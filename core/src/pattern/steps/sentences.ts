@@ -3,6 +3,7 @@ import { PATTERN_DOCUMENT_SENTENCES } from '#core/pattern/document';
 
 /** What this folder can find wrong, in sentences. */
 export const PATTERN_STEPS_SENTENCES = {
+  ...PATTERN_DOCUMENT_SENTENCES,
   'pattern/begin': () =>
     'A patterned sheet begins with a stack of sheets, with logs laid together, or with chopped bits.',
   'pattern/begin again': (d: { step: number }) => `Step ${d.step} begins anew. Take it out, or begin another sheet.`,
@@ -17,14 +18,17 @@ export const PATTERN_STEPS_SENTENCES = {
   'pattern/too deep': (d: { what: string; depth: string; thick: string }) =>
     `${d.what} would go ${d.depth} deep, and the block is ${d.thick} thick. Go less deep, or stack more.`,
   'pattern/below': (d: { depth: string; thick: string }) =>
-    `The knife would come out ${d.depth} below the top, and the block is ${d.thick} thick. Shave less deep, thinner, or fewer.`,
+    `The knife would come out ${d.depth} below the top, and the block is ${d.thick} thick. Shave less ` +
+    `deep, thinner, or fewer.`,
   'pattern/slice': (d: { thickness: string; across: string }) =>
     `Slices so thick need ${d.thickness}, and the block is ${d.across} across there. Cut fewer, or thinner ones.`,
   'pattern/beside': () => 'The knife does not meet the block there. Move it towards the middle.',
   'pattern/layers': (d: { most: number }) =>
-    `That makes more than ${d.most.toLocaleString('en')} layers, and nobody sees them any more. Cut or fold less often.`,
+    `That makes more than ${d.most.toLocaleString('en')} layers, and nobody sees them any more. Cut or ` +
+    `fold less often.`,
   'pattern/together': (d: { pieces: number }) =>
-    `Cut right through so often, nothing holds together: ${d.pieces} cuts right through in so small a block. Leave more between them, or cut less deep.`,
+    `Cut right through so often, nothing holds together: ${d.pieces} cuts right through in so small a ` +
+    `block. Leave more between them, or cut less deep.`,
   'pattern/trimmed': () => 'So much trimmed off leaves nothing. Trim less.',
   'pattern/larger': (d: { now: string; wanted: string }) =>
     `The rope is ${d.now} across by now, so it cannot be reduced to ${d.wanted}. Reducing makes it thinner.`,
@@ -35,7 +39,8 @@ export const PATTERN_STEPS_SENTENCES = {
   'pattern/enough': (d: { there: number; wanted: number }) =>
     `So many rows and columns take ${d.wanted} pieces, and there are ${d.there}. Lay fewer, or cut more.`,
   'pattern/coil': (d: { length: string; across: string }) =>
-    `A rope ${d.length} long and ${d.across} wide when it is flattened does not go once around. Make it longer, or thinner.`,
+    `A rope ${d.length} long and ${d.across} wide when it is flattened does not go once around. Make it ` +
+    `longer, or thinner.`,
   'pattern/specks': () => 'So many specks would touch each other. Take fewer, or smaller ones.',
 } as const;
 

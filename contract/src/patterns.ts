@@ -1,0 +1,126 @@
+import { COVERS, readPattern, type PatternProgram, type PatternWanted } from '#core/pattern';
+import { Complaint } from '#core/units';
+import { ArrayMaxSize, IsArray, IsBoolean, IsIn, ValidateBy } from 'class-validator';
+import { LeftDto, LeftList, TakenDto, TakenList, UsedDto, UsedList } from './amounts.js';
+import type { BlendInside } from './canes.js';
+import type { RevisionAnswer } from './mixes.js';
+import { Between, Id, Inside, IsoDate, Name, Omittable, Text, Things, Version, Whole } from './rules.js';
+
+function programWrong(value: unknown): string | null {
+  try {
+    readPattern(value);
+    return null;
+  } catch (error) {
+    if (error instanceof Complaint) return error.message;
+    throw error;
+  }
+}
+
+/** The steps of a patterned sheet, as docs/formats.md describes them. */
+const Steps = (): PropertyDecorator =>
+  ValidateBy({
+    name: 'program',
+    validator: {
+      validate: (value: unknown) => programWrong(value) === null,
+      defaultMessage: (args) => programWrong(args?.value) ?? '',
+    },
+  });
+
+/** What a patterned sheet has to cover. */
+export class PatternWantedDto implements PatternWanted {
+  @IsIn(COVERS, { message: 'A sheet or a lid is covered, a frame or a tube.' }) covers!: (typeof COVERS)[number];
+  @Between('The width', 1, 2000, 'mm') width!: number;
+  @Between('The length', 1, 2000, 'mm') height!: number;
+  @Between('The width of the opening', 0, 2000, 'mm') innerWidth!: number;
+  @Between('The length of the opening', 0, 2000, 'mm') innerHeight!: number;
+  @Whole('The number of pieces', 1, 500) pieces!: number;
+  @Between('What is trimmed', 0, 0.9, 'of the sheet') trimmed!: number;
+}
+
+/** PUT /api/patterns/:id */
+export class PatternDto {
+  @Id() id!: string;
+  @Version() version!: number;
+  @Name('A patterned sheet') name!: string;
+  @Text(2000) note!: string;
+  @IsBoolean({ message: 'Say whether the patterned sheet is retired.' }) retired!: boolean;
+  @Steps() program!: PatternProgram;
+  /** null or left out: as much as the steps make */
+  @Omittable() @Inside(() => PatternWantedDto, 'What is covered') wanted?: PatternWantedDto | null;
+}
+
+export const PATTERN_LIKED = ['well', 'so so', 'not'] as const;
+export type PatternLiked = (typeof PATTERN_LIKED)[number];
+
+/** How often a step that can go too far was done, and how wide the veins were then. */
+export class PatternStopDto {
+  @Text(80) step!: string;
+  @IsIn(['fold', 'knead', 'twist'], { message: 'Folds, passes and twists are counted.' }) kind!:
+    'fold' | 'knead' | 'twist';
+  @Between('The number', 0, 400, '') times!: number;
+  @Between('The veins', 0, 1000, 'mm') veinMm!: number;
+}
+
+/** A sheet that lies there when it is done, so many alike. */
+export class KeptPatternDto {
+  @Id() id!: string;
+  @Name('What is kept') name!: string;
+  @Text(120) keptIn!: string;
+  @Whole('The number of sheets', 1, 60) count!: number;
+  @Between('The width', 0.5, 2000, 'mm') widthMm!: number;
+  @Between('The length', 0.5, 20_000, 'mm') lengthMm!: number;
+  @Between('The thickness', 0.05, 300, 'mm') mm!: number;
+}
+
+/** POST /api/patterns/:id/done: what really happened. */
+export class PatternDoneDto {
+  @Version() version!: number;
+  @Id() entryId!: string;
+  @IsoDate() madeOn!: string;
+  @Text(8000) note!: string;
+  @Whole('The hands', 0, 1_000_000) hands!: number;
+  @IsArray({ message: 'What was counted is a list.' })
+  @ArrayMaxSize(60, { message: 'A patterned sheet has at most 60 steps.' })
+  @Things(() => PatternStopDto)
+  stops!: PatternStopDto[];
+  @Omittable() @IsIn(PATTERN_LIKED, { message: 'It is liked well, so so, or not.' }) liked?: PatternLiked | null;
+  @Omittable() @Id() pictureId?: string | null;
+  @UsedList() used!: UsedDto[];
+  @TakenList() ready?: TakenDto[] | null;
+  @LeftList() left?: LeftDto[] | null;
+  /** what lies there now; null or left out: all of it went on at once */
+  @Omittable() @Inside(() => KeptPatternDto, 'What is kept') kept?: KeptPatternDto | null;
+}
+
+/** Where one stopped earlier. */
+export interface EarlierStop extends PatternStopDto {
+  readonly patternId: string;
+  readonly name: string;
+  readonly madeOn: string;
+  readonly liked: PatternLiked | null;
+}
+
+/** GET /api/patterns */
+export interface PatternCard {
+  readonly id: string;
+  readonly name: string;
+  readonly retired: boolean;
+  readonly revisionId: string;
+  readonly program: PatternProgram;
+  /** as it lies there, by the key of each material: for a small picture */
+  readonly hexes: Readonly<Record<string, string>>;
+}
+
+/** GET /api/patterns/:id, with everything its steps rest on. */
+export interface PatternAnswer extends PatternDto {
+  readonly revision: number;
+  readonly revisionId: string;
+  /** this revision was made: a change of its steps begins a new one */
+  readonly made: boolean;
+  readonly blends: readonly BlendInside[];
+  readonly referenced: readonly RevisionAnswer[];
+  /** mixes and blends of its steps that have a newer revision, as keys of materials */
+  readonly outdated: readonly { readonly of: string; readonly name: string; readonly newer: string }[];
+  /** newest first */
+  readonly stops: readonly EarlierStop[];
+}

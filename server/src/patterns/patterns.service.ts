@@ -1,0 +1,174 @@
+import { Inject, Injectable } from '@nestjs/common';
+import { randomUUID } from 'node:crypto';
+import { idsOf, isMixable, isOf, keyOf, ofBlend, ofMix, readMaterial, type Material } from '#core/material';
+import { patternMaterials, type PatternProgram } from '#core/pattern';
+import type { BlendInside, PatternAnswer, PatternCard, PatternDoneDto, PatternDto } from '#contract';
+import { checkVersion, inUse, notThere, refused } from '../access/problem.js';
+import { BlendsService } from '../blends/blends.service.js';
+import { Journal, type Row } from '../db/journal.js';
+import { columnsFor, type Reference } from '../db/references.js';
+import { MixesService } from '../mixes/mixes.service.js';
+import { Studio } from '../mixes/studio.js';
+import { Revisions } from '../revisions/revisions.js';
+import { sameDocument } from '../revisions/sameDocument.js';
+import { Accounts } from '../stock/accounts.js';
+import { StockLooks } from '../stock/looks.js';
+import { keptSheets } from './keptSheets.js';
+import { PatternsStore } from './patterns.store.js';
+import { PatternsTold } from './patterns.told.js';
+
+type Plan = Pick<Row<'patternRevision'>, 'program' | 'wanted'>;
+const planIn = ({ program, wanted }: Pick<PatternDto, 'program' | 'wanted'>): Plan => ({
+  program,
+  wanted: wanted ?? null,
+});
+
+/** Everything that some steps are made of, each once. */
+const materialsIn = ({ steps }: PatternProgram): Material[] => patternMaterials(steps).map(readMaterial);
+
+@Injectable()
+export class PatternsService {
+  constructor(
+    @Inject(Journal) private readonly journal: Journal,
+    @Inject(Studio) private readonly studio: Studio,
+    @Inject(MixesService) private readonly mixes: MixesService,
+    @Inject(BlendsService) private readonly blends: BlendsService,
+    @Inject(PatternsStore) private readonly store: PatternsStore,
+    @Inject(PatternsTold) private readonly told: PatternsTold,
+    @Inject(Revisions) private readonly revisionRule: Revisions,
+    @Inject(Accounts) private readonly accounts: Accounts,
+    @Inject(StockLooks) private readonly looks: StockLooks,
+  ) {}
+
+  async cards(): Promise<PatternCard[]> {
+    return Promise.all(
+      (await this.revisionRule.all('pattern')).map(async ({ id, name, retired }) => {
+        const { id: revisionId, program } = await this.told.newest(id);
+        const hexes = await Promise.all(
+          materialsIn(program).map(async (of) => [keyOf(of), (await this.looks.of(of)).hexes[0] ?? '#808080'] as const),
+        );
+        return { id, name, retired, revisionId, program, hexes: Object.fromEntries(hexes) };
+      }),
+    );
+  }
+
+  async open(id: string): Promise<PatternAnswer> {
+    const pattern = await this.revisionRule.thing('pattern', id);
+    if (!pattern) throw notThere('This patterned sheet');
+    const { id: revisionId, number, program, wanted } = await this.told.newest(id);
+    const materials = materialsIn(program);
+    const inside = await Promise.all(idsOf('blend', materials).map((blend) => this.blends.inside(blend)));
+    const blends = inside.filter((b): b is BlendInside => b !== null);
+    const mixIds = idsOf('mix', [...materials, ...blends.flatMap((b) => b.plan.colours)]);
+    const referenced = (await Promise.all(mixIds.map((m) => this.mixes.withAll(m)))).flat();
+    return {
+      ...pattern,
+      program,
+      wanted,
+      revision: number,
+      revisionId,
+      made: (await this.revisionRule.madeOf('pattern', [revisionId])).has(revisionId),
+      blends,
+      referenced: [...new Map(referenced.map((r) => [r.id, r])).values()],
+      outdated: (await Promise.all(materials.map((of) => this.outdated(of)))).flat(),
+      stops: await this.told.stops(),
+    };
+  }
+
+  async save(changeId: string, dto: PatternDto): Promise<PatternAnswer> {
+    await this.journal.change(changeId, async (draft) => {
+      const stored = await draft.find('pattern', dto.id);
+      await checkVersion(stored?.name ?? 'This patterned sheet', stored?.version, dto.version, () => this.open(dto.id));
+      const name = dto.name.trim();
+      await this.revisionRule.checkName('pattern', dto.id, name);
+      await draft.put('pattern', { id: dto.id, version: draft.version, name, note: dto.note, retired: dto.retired });
+      const newest = await this.revisionRule.newest('pattern', dto.id);
+      const plan = planIn(dto);
+      const changed = !newest || !sameDocument(planIn(newest), plan);
+      const { before, ...written } = await this.revisionRule.written('pattern', newest, changed);
+      const revision: Row<'patternRevision'> = { ...written, patternId: dto.id, ...plan };
+      const uses = await this.usesIn(dto.program);
+      await draft.put('patternRevision', revision);
+      const old = before ? await this.store.usesOf([before.id]) : [];
+      draft.replace(
+        'patternUse',
+        old,
+        uses.map((use, i) => ({ ...use, id: old[i]?.id ?? randomUUID(), patternRevisionId: revision.id })),
+      );
+      draft.summary = stored ? `changed the patterned sheet ${name}` : `new patterned sheet ${name}`;
+    });
+    return this.open(dto.id);
+  }
+
+  async remove(changeId: string, id: string, version: number): Promise<void> {
+    await this.journal.change(changeId, async (draft) => {
+      const pattern = await draft.find('pattern', id);
+      if (!pattern) throw notThere('This patterned sheet');
+      await checkVersion(pattern.name, pattern.version, version, () => this.open(id));
+      const revisions = await this.revisionRule.of('pattern', id);
+      const ids = revisions.map((r) => r.id);
+      if ((await this.revisionRule.madeOf('pattern', ids)).size > 0)
+        throw inUse(`${pattern.name} was made and stands in the diary. Retire it instead.`);
+      draft.remove('patternUse', await this.store.usesOf(ids));
+      draft.remove('patternRevision', revisions);
+      draft.remove('pattern', [pattern]);
+      draft.summary = `took away the patterned sheet ${pattern.name}`;
+    });
+  }
+
+  /** Takes the clay off the shelf and writes the diary, with where one stopped; what is kept lies there. */
+  async done(changeId: string, id: string, dto: PatternDoneDto): Promise<{ entryId: string }> {
+    const { id: patternRevisionId, program } = await this.told.newest(id);
+    await this.journal.change(changeId, async (draft) => {
+      const pattern = await draft.find('pattern', id);
+      if (!pattern) throw notThere('This patterned sheet');
+      await checkVersion(pattern.name, pattern.version, dto.version, () => this.open(id));
+      const names = materialsIn(program).filter(isMixable).map(this.studio.called);
+      const clays = dto.used.map((u) => this.studio.clay(u.clayId)?.name ?? '');
+      const { entryId, madeOn, note, stops, hands } = dto;
+      await draft.put('entry', {
+        ...{ id: entryId, version: draft.version, batchId: null, madeOn, title: pattern.name, note },
+        words: ['patterned sheet', ...names, ...clays].join(' '),
+      });
+      const account = this.accounts.open(draft, entryId);
+      await account.offShelf(dto.used);
+      await account.take(dto.ready ?? [], 'ready');
+      await account.putAway(dto.left ?? [], 'left');
+      const row = { id: randomUUID(), entryId, patternRevisionId, hands, stops };
+      await draft.put('entryPattern', { ...row, liked: dto.liked ?? null, pictureId: dto.pictureId ?? null });
+      const more = { entryId, version: draft.version, patternRevisionId, grams: account.open };
+      if (dto.kept && account.open > 0) for (const sheet of keptSheets(dto.kept, more)) await account.made(sheet);
+      await account.close('pieces');
+      draft.summary = `${pattern.name} made`;
+    });
+    return { entryId: dto.entryId };
+  }
+
+  /** What a mix or a blend has become since the revision that is used. */
+  private async outdated(of: Material): Promise<PatternAnswer['outdated']> {
+    if (of.kind === 'mix') {
+      const newer = this.studio.newerThan(of.id);
+      return newer ? [{ of: keyOf(of), name: this.studio.called(of), newer: keyOf(ofMix(newer.id)) }] : [];
+    }
+    const inside = of.kind === 'blend' ? await this.blends.inside(of.id) : null;
+    const newest = inside && (await this.revisionRule.newest('blend', inside.blendId));
+    if (!inside || !newest || newest.id === of.id) return [];
+    return [{ of: keyOf(of), name: inside.name, newer: keyOf(ofBlend(newest.id)) }];
+  }
+
+  /** What a program names, as rows. @throws ProblemException where something is not there */
+  private async usesIn(program: PatternProgram): Promise<Reference<'patternUse'>[]> {
+    const uses: Reference<'patternUse'>[] = [];
+    for (const of of materialsIn(program)) {
+      const known = isOf(of, 'clay', 'mix', 'blend');
+      const there = isMixable(of) ? this.studio.has(of) : known && (await this.blends.inside(of.id)) !== null;
+      if (!known || !there)
+        throw refused(
+          'A clay, a mix or a blend of this patterned sheet is not there any more. Choose another one in its place.',
+          'program',
+        );
+      uses.push(columnsFor('patternUse', of));
+    }
+    return uses;
+  }
+}

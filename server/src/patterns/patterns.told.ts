@@ -1,0 +1,76 @@
+import { Inject, Injectable } from '@nestjs/common';
+import { readMaterial, type Material } from '#core/material';
+import type { PatternProgram } from '#core/pattern';
+import type { DiaryAnswer, EarlierStop } from '#contract';
+import { notThere } from '../access/problem.js';
+import { aside } from '../aside/aside.js';
+import type { Row } from '../db/journal.js';
+import { Revisions } from '../revisions/revisions.js';
+import { PatternsStore } from './patterns.store.js';
+
+/** ms that working a patterned sheet out may take. */
+const MOST_PLANNING = 30_000;
+/** Stops that are told of all that were written down. */
+const MOST_STOPS = 40;
+
+/** What other stations ask of patterned sheets. */
+@Injectable()
+export class PatternsTold {
+  constructor(
+    @Inject(PatternsStore) private readonly store: PatternsStore,
+    @Inject(Revisions) private readonly revisionRule: Revisions,
+  ) {}
+
+  async newest(patternId: string): Promise<Row<'patternRevision'>> {
+    const revision = await this.revisionRule.newest('pattern', patternId);
+    if (!revision) throw notThere('This patterned sheet');
+    return revision;
+  }
+
+  /** The patterned sheet of a revision. */
+  async ofRevision(
+    revisionId: string,
+  ): Promise<{ readonly revision: Row<'patternRevision'>; readonly pattern: Row<'pattern'> } | null> {
+    const revision = await this.revisionRule.one('pattern', revisionId);
+    const pattern = revision && (await this.revisionRule.thing('pattern', revision.patternId));
+    return revision && pattern ? { revision, pattern } : null;
+  }
+
+  async called(revisionId: string): Promise<string | undefined> {
+    return (await this.ofRevision(revisionId))?.pattern.name;
+  }
+
+  /** mm³ of each material in the sheets of a revision, in any proportion to the whole. */
+  async volumesIn(revisionId: string): Promise<ReadonlyMap<Material, number>> {
+    const revision = await this.revisionRule.one('pattern', revisionId);
+    if (!revision) return new Map();
+    const program: PatternProgram = revision.program;
+    const volumes = await aside<ReadonlyMap<string, number>>('patterns/plan.worker.js', program, MOST_PLANNING);
+    return new Map([...volumes].map(([key, volume]) => [readMaterial(key), volume]));
+  }
+
+  /** The patterned sheets of an entry, as they were made. */
+  async asMade(entryId: string): Promise<DiaryAnswer['patterns']> {
+    const made: DiaryAnswer['patterns'][number][] = [];
+    for (const { patternRevisionId, stops, liked, pictureId, hands } of await this.store.ofEntry(entryId)) {
+      const found = await this.ofRevision(patternRevisionId);
+      if (!found) continue;
+      const { id: patternId, name } = found.pattern;
+      made.push({ patternId, name, number: found.revision.number, stops, liked, pictureId, hands });
+    }
+    return made;
+  }
+
+  /** Where one stopped earlier, of all patterned sheets, newest first. */
+  async stops(): Promise<EarlierStop[]> {
+    const told: EarlierStop[] = [];
+    for (const { stops, liked, madeOn, patternRevisionId } of await this.store.made()) {
+      if (stops.length === 0 || told.length >= MOST_STOPS) continue;
+      const found = await this.ofRevision(patternRevisionId);
+      if (!found) continue;
+      const { id: patternId, name } = found.pattern;
+      told.push(...stops.map((stop) => ({ ...stop, patternId, name, madeOn, liked })));
+    }
+    return told.slice(0, MOST_STOPS);
+  }
+}

@@ -1,0 +1,168 @@
+import { randomUUID } from 'node:crypto';
+import { keyOf, ofClay, ofMix } from '#core/material';
+import { PATTERN_VERSION, planPattern, type PatternStep } from '#core/pattern';
+import type {
+  BalanceAnswer,
+  ChangesAnswer,
+  DiaryAnswer,
+  MixAnswer,
+  PatternAnswer,
+  PatternCard,
+  PatternDoneDto,
+  PatternDto,
+  Problem,
+  StockAnswer,
+} from '#contract';
+import { Api, mix, smallShelf } from './api.js';
+
+let api: Api;
+beforeEach(async () => {
+  api = await Api.open();
+});
+afterEach(() => api.close());
+
+const save = (dto: PatternDto) => api.ask<PatternAnswer & Problem>('PUT', `/api/patterns/${dto.id}`, dto);
+const open = async (id: string): Promise<PatternAnswer> => (await api.get<PatternAnswer>(`/api/patterns/${id}`)).body;
+const detail = async (path: string): Promise<string> => (await api.ask<Problem>('DELETE', path)).body.detail;
+
+const patternOf = (name: string, ...steps: readonly PatternStep[]): PatternDto => ({
+  id: randomUUID(),
+  version: 0,
+  name,
+  note: '',
+  retired: false,
+  program: { version: PATTERN_VERSION, steps },
+  wanted: null,
+});
+const sent = ({ id, version, name, note, retired, program, wanted }: PatternAnswer): PatternDto => ({
+  ...{ id, version, name, note, retired, program },
+  wanted: wanted ?? null,
+});
+const stack = (...of: readonly string[]): PatternStep => ({
+  id: 'a',
+  do: 'stack',
+  width: 60,
+  height: 50,
+  layers: of.map((key) => ({ of: key, thickness: 2 })),
+});
+const dents: PatternStep = {
+  id: 'b',
+  do: 'dents',
+  balls: [{ diameter: 6, depth: 2 }],
+  laid: 'scattered',
+  number: 20,
+  around: 0,
+  seed: 1,
+};
+
+test('a patterned sheet is kept with its steps, rests on its mixes, and undo takes a change back', async () => {
+  const { chalk, beet } = await smallShelf(api);
+  const ring = mix('Ring', ['4', ofClay(chalk.id)], ['1', ofClay(beet.id)]);
+  const made = (await api.ask<MixAnswer>('PUT', `/api/mixes/${ring.id}`, ring)).body;
+  const revision = keyOf(ofMix(made.revisions[0]?.id ?? ''));
+  const dto = patternOf('Onion', stack(revision, keyOf(ofClay(beet.id))), dents);
+  const saved = (await save(dto)).body;
+  expect([saved.program, saved.revision, saved.referenced.map((r) => r.mixName), saved.stops]).toEqual([
+    dto.program,
+    1,
+    ['Ring'],
+    [],
+  ]);
+  await api.reopen();
+  const [card] = (await api.get<PatternCard[]>('/api/patterns')).body;
+  expect([card?.name, Object.keys(card?.hexes ?? {}).sort()]).toEqual([
+    'Onion',
+    [revision, keyOf(ofClay(beet.id))].sort(),
+  ]);
+  // what it uses cannot be taken from under it
+  expect(await detail(`/api/mixes/${made.id}?version=${made.version}`)).toContain('the patterned sheet Onion');
+  expect(await detail(`/api/clays/${beet.id}?version=${beet.version}`)).toContain('the patterned sheet Onion');
+  const changed = { ...sent(await open(dto.id)), program: { ...dto.program, steps: dto.program.steps.slice(0, 1) } };
+  expect((await save(changed)).body.program.steps).toHaveLength(1);
+  await api.ask<ChangesAnswer>('POST', '/api/undo', {});
+  expect((await open(dto.id)).program).toEqual(dto.program);
+});
+
+test('what was made lies there, of its clays, and where one stopped is told; a change begins a revision', async () => {
+  const { chalk, beet } = await smallShelf(api);
+  const dto = patternOf('Onion', stack(keyOf(ofClay(chalk.id)), keyOf(ofClay(beet.id))), dents);
+  const { version } = (await save(dto)).body;
+  const before = (await api.get<StockAnswer>('/api/stock')).body.balance;
+  const done: PatternDoneDto = {
+    ...{ version, entryId: randomUUID(), madeOn: '2026-11-28', note: 'well pressed', hands: 3, liked: 'well' },
+    stops: [{ step: 'b', kind: 'fold', times: 4, veinMm: 0.41 }],
+    used: [
+      { clayId: chalk.id, grams: 12 },
+      { clayId: beet.id, grams: 12 },
+    ],
+    left: [{ parts: [{ of: ofClay(beet.id), grams: 4 }], to: 'tub' }],
+    kept: { id: randomUUID(), name: 'Onion', keptIn: 'the tin', count: 2, widthMm: 60, lengthMm: 50, mm: 2 },
+  };
+  const { entryId } = (await api.ask<{ entryId: string }>('POST', `/api/patterns/${dto.id}/done`, done)).body;
+  const { things, balance } = (await api.get<StockAnswer>('/api/stock')).body;
+  const sheets = things.filter((t) => t.of.kind === 'pattern');
+  expect(sheets.map((t) => [t.name, t.grams, t.patternId, t.keptIn]).sort()).toEqual([
+    ['Onion, 1 of 2', 10, dto.id, 'the tin'],
+    ['Onion, 2 of 2', 10, dto.id, 'the tin'],
+  ]);
+  // half and half by volume, and both weigh the same
+  for (const { mass } of sheets[0]?.clays ?? []) expect(mass).toBeCloseTo(0.5, 2);
+  const sum = (b: BalanceAnswer): number =>
+    b.onShelf + b.lyingThere + b.inTubs + b.inPieces + b.thrown + b.lost + b.unsaid - b.found;
+  expect(sum(balance)).toBeCloseTo(sum(before), 6);
+  const entry = (await api.get<DiaryAnswer>(`/api/diary/${entryId}`)).body;
+  expect(entry.patterns).toEqual([
+    { patternId: dto.id, name: 'Onion', number: 1, hands: 3, stops: done.stops, liked: 'well', pictureId: null },
+  ]);
+  const now = await open(dto.id);
+  expect([now.made, now.stops[0]?.times, now.stops[0]?.madeOn]).toEqual([true, 4, '2026-11-28']);
+  expect(
+    (await save({ ...sent(now), program: { ...dto.program, steps: [stack(keyOf(ofClay(chalk.id)))] } })).body.revision,
+  ).toBe(2);
+  expect(await detail(`/api/patterns/${dto.id}?version=${(await open(dto.id)).version}`)).toContain(
+    'Retire it instead',
+  );
+});
+
+test('a sheet that lies there goes to a tub by its clays, as it was planned', async () => {
+  const { chalk, beet } = await smallShelf(api);
+  const dto = patternOf('Onion', stack(keyOf(ofClay(chalk.id)), keyOf(ofClay(chalk.id)), keyOf(ofClay(beet.id))));
+  const { version } = (await save(dto)).body;
+  const kept = { id: randomUUID(), name: 'Onion', keptIn: '', count: 1, widthMm: 60, lengthMm: 50, mm: 6 };
+  const used = [
+    { clayId: chalk.id, grams: 20 },
+    { clayId: beet.id, grams: 10 },
+  ];
+  const done = { version, entryId: randomUUID(), madeOn: '2026-11-28', note: '', hands: 1, stops: [], used, kept };
+  await api.ask('POST', `/api/patterns/${dto.id}/done`, done);
+  const [thing] = (await api.get<StockAnswer>('/api/stock')).body.things;
+  const away = { version: thing?.version, entryId: randomUUID(), madeOn: '2026-11-28', note: '', to: 'tub' };
+  await api.ask('POST', `/api/made/${kept.id}/away`, away);
+  const [tub] = (await api.get<StockAnswer>('/api/stock')).body.tubs.filter((t) => t.grams > 0);
+  const { given } = planPattern(dto.program.steps);
+  const whole = [...given.values()].reduce((a, b) => a + b, 0);
+  for (const { clayId, grams } of tub?.clays ?? [])
+    expect(grams / 30).toBeCloseTo((given.get(keyOf(ofClay(clayId))) ?? 0) / whole, 2);
+});
+
+test.each<[string, unknown, RegExp]>([
+  ['no steps', { version: PATTERN_VERSION, steps: [] }, /a list of 1 to 60 is wanted at steps/],
+  ['a newer version', { version: 9, steps: [] }, /written by a newer Sledge/],
+  ['a step unknown', { version: 1, steps: [{ id: 'a', do: 'bake' }] }, /does not know \(“bake”\) at steps 1/],
+  ['a dent in nothing', { version: 1, steps: [dents] }, /does not begin with clay at steps 1/],
+])('%s is refused with its place, and nothing is kept', async (_, program, sentence) => {
+  await smallShelf(api);
+  const dto = { ...patternOf('Wrong', dents), program } as PatternDto;
+  const answer = await save(dto);
+  expect([answer.status, answer.body.fields?.[0]?.sentence ?? answer.body.detail]).toEqual([
+    422,
+    expect.stringMatching(sentence) as string,
+  ]);
+  expect((await api.get<PatternCard[]>('/api/patterns')).body).toEqual([]);
+});
+
+test('a clay that is not there any more is told', async () => {
+  await smallShelf(api);
+  const answer = await save(patternOf('Gone', stack(keyOf(ofClay(randomUUID())))));
+  expect(answer.body.detail).toContain('is not there any more. Choose another one in its place.');
+});
