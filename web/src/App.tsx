@@ -19,6 +19,7 @@ export const STATIONS = [
   ['sheets', 'Sheets'],
   ['blends', 'Blends'],
   ['canes', 'Canes'],
+  ['patterns', 'Patterns'],
   ['batches', 'Batches'],
   ['bench', 'Bench'],
   ['diary', 'Diary'],

@@ -3,10 +3,10 @@ import type { Step } from '#core/cane';
 import { addedTo, copiedIn, editedIn, movedIn, takenOut, type Row } from '../src/stations/canes/editing/rowMoves.js';
 
 const step = (id: string): Step => ({ id, do: 'turn', degrees: 1 });
-const row: fc.Arbitrary<Row> = fc
+const row: fc.Arbitrary<Row<Step>> = fc
   .tuple(fc.integer({ min: 1, max: 8 }), fc.nat())
   .map(([n, at]) => ({ steps: Array.from({ length: n }, (_, i) => step(`s${i}`)), chosen: at % n }));
-const ids = ({ steps }: Row): string[] => steps.map((s) => s.id);
+const ids = ({ steps }: Row<Step>): string[] => steps.map((s) => s.id);
 
 test('a step that is added stands behind the chosen one, and is chosen', () => {
   fc.assert(

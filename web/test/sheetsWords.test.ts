@@ -97,6 +97,7 @@ describe('sheets of the book', () => {
     of: ofClay('c'),
     blendId: null,
     caneId: null,
+    patternId: null,
     count: 1,
     keptIn: '',
     ofName: 'Corn',

@@ -28,7 +28,15 @@ const thing = (more: Partial<ThereAnswer> = {}): ThereAnswer => ({
   ...{ id: 'l1', version: 3, name: 'Chalk, left over', note: '', form: 'lump', widthMm: 26, lengthMm: 26, mm: 26 },
   ...{ left: more.grams ?? 17.5, clays: [{ clayId: clayId('Chalk'), mass: 1 }] },
   ...{ layers: 1, grams: 17.5, cuts: [], gone: false, inside: null, count: 1, keptIn: 'green tin', rolledAt: '' },
-  ...{ of: ofClay(clayId('Chalk')), blendId: null, caneId: null, ofName: 'Chalk', hexes: ['F1EEE4'], density: 1.9 },
+  ...{
+    of: ofClay(clayId('Chalk')),
+    blendId: null,
+    caneId: null,
+    patternId: null,
+    ofName: 'Chalk',
+    hexes: ['F1EEE4'],
+    density: 1.9,
+  },
   ...{ madeOn: '2026-11-02', entryId: 'e1', reservedFor: [] },
   ...more,
 });

@@ -27,6 +27,8 @@ import type {
   UsedInAnswer,
   PaletteCard,
   PaletteDto,
+  PatternAnswer,
+  PatternCard,
   MadeAnswer,
   ShelfAnswer,
   ShoppingAnswer,
@@ -125,6 +127,9 @@ export const useBlendOf = (id: string | undefined): UseQueryResult<BlendAnswer> 
 export const useCanes = (): UseQueryResult<readonly CaneCard[]> => useRead('/api/canes');
 export const useCaneOf = (id: string | undefined): UseQueryResult<CaneAnswer> =>
   useRead(`/api/canes/${id ?? ''}`, id !== undefined);
+export const usePatterns = (): UseQueryResult<readonly PatternCard[]> => useRead('/api/patterns');
+export const usePatternOf = (id: string | undefined): UseQueryResult<PatternAnswer> =>
+  useRead(`/api/patterns/${id ?? ''}`, id !== undefined);
 export const useSheets = (): UseQueryResult<readonly MadeAnswer[]> => useRead('/api/sheets');
 /** What lies there, tubs of scrap, and where all the clay is. */
 export const useStock = (enabled = true): UseQueryResult<StockAnswer> => useRead('/api/stock', enabled);

@@ -1,6 +1,14 @@
 import { expose } from 'comlink';
 import type { Drawn } from '#core/cane';
-import { readCane, readFile, readSvg, type CaneFile, type FileContent } from '#core/formats';
+import {
+  readCane,
+  readFile,
+  readPatternFile,
+  readSvg,
+  type CaneFile,
+  type FileContent,
+  type PatternFile,
+} from '#core/formats';
 import { keepComplaints } from './thrown.js';
 
 keepComplaints();
@@ -14,6 +22,10 @@ const worker = {
   /** A cane as a document. @throws Complaint */
   async cane(file: File): Promise<CaneFile> {
     return readCane(await file.text());
+  },
+  /** A patterned sheet as a document. @throws Complaint */
+  async pattern(file: File): Promise<PatternFile> {
+    return readPatternFile(await file.text());
   },
   /** The regions of a drawing. @throws Complaint */
   async svg(file: File): Promise<Drawn> {

@@ -161,9 +161,9 @@ export interface PatternMost {
 
 /**
  * How many times as much can be made of what one has.
- * @param have mm³ by material; what is not in it there is none of
+ * @param taken of each material, in any unit @param have in the same one; what is not in it there is none of
  */
-export function mostOf(taken: ReadonlyMap<string, Mm3>, have: ReadonlyMap<string, Mm3>): PatternMost {
+export function mostOf(taken: ReadonlyMap<string, number>, have: ReadonlyMap<string, number>): PatternMost {
   let [factor, runsOut] = [Infinity, ''];
   for (const [of, volume] of taken) {
     const there = (have.get(of) ?? 0) / volume;

@@ -105,14 +105,15 @@ export const newCane = (
 });
 
 /** What a material of a file is called, in small letters. */
-const nameIn = (file: CaneFile, key: string): string | undefined =>
+type Named = Pick<CaneFile, 'materials'>;
+const nameIn = (file: Named, key: string): string | undefined =>
   Object.hasOwn(file.materials, key) ? file.materials[key]?.name.toLowerCase() : undefined;
 
 /** Mixes that are looked through for one of a name. */
 const MOST_LOOKED = 500;
 
 /** The newest revisions of the mixes that a file names, by their names in small letters. @throws Refused, NoAnswer */
-export async function mixesNamed(file: CaneFile): Promise<ReadonlyMap<string, string>> {
+export async function mixesNamed(file: Named): Promise<ReadonlyMap<string, string>> {
   const names = new Set(
     Object.keys(file.materials)
       .filter((key) => materialIn(key)?.kind === 'mix')
@@ -139,7 +140,7 @@ export interface Here {
 
 /** Materials of a file by their names: those that are here, or else a clay like them. */
 export const keysHere =
-  (file: CaneFile, { shelf, blends, colours }: Here, mixes: ReadonlyMap<string, string>) =>
+  (file: Named, { shelf, blends, colours }: Here, mixes: ReadonlyMap<string, string>) =>
   (old: string): string => {
     const name = nameIn(file, old);
     if (materialIn(old)?.kind === 'blend') {

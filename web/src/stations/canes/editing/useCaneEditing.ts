@@ -72,12 +72,12 @@ export function useCaneEditing(cane: CaneAnswer): CaneEditing {
   const inside = stepsAt(whole, wanted);
   const [steps, path] = inside ? [inside, wanted] : [whole, []];
   const at = Math.min(chosen, steps.length - 1);
-  const row: Row = { steps, chosen: at };
+  const row: Row<Step> = { steps, chosen: at };
   const save = (change: Partial<CaneDto>): void => {
     const part = withOneSlice(cane, change);
     void put<CaneDto>(`/api/canes/${cane.id}`, { ...sentCane(cane), ...part }, { ...cane, ...part });
   };
-  const keep = (next: Row | null): void => {
+  const keep = (next: Row<Step> | null): void => {
     if (!next) return;
     save({ program: { ...cane.program, steps: [...withSteps(whole, path, next.steps)] } });
     setChosen(next.chosen);

@@ -1,0 +1,154 @@
+import { Box, Flex } from '@chakra-ui/react';
+import type { ReactElement } from 'react';
+import { Link } from 'react-router';
+import { hexOf, xyzOfLab } from '#core/colour';
+import { growsWhole } from '#core/pattern';
+import { showArea, showLength, showMass, showSize } from '#core/units';
+import type { PatternAnswer, PatternDto, ShelfAnswer } from '#contract';
+import { AmountBar } from '../../parts/AmountBar.js';
+import { HARDLY_ANY } from '../../parts/amounts.js';
+import { Warning } from '../../parts/Warning.js';
+import { leftOf } from '../../state/shelf.js';
+import { useUnits } from '../../state/view.js';
+import { UNKNOWN_HEX } from '../../theme/grey.js';
+import { Caption, Key, Rule, Second, Strip } from '../../theme/pieces.js';
+import { useJudgedPattern, type PatternToMake } from '../../workers/pattern.js';
+import { gramsOf } from '../canes/words/caneWords.js';
+import { FromWhatLies } from './FromWhatLies.js';
+import { startWords } from './planWords.js';
+import { veinWords } from './stageWords.js';
+import { weakIn, weakWords } from './showWords.js';
+import type { BenchPattern } from './usePattern.js';
+import { Wanted } from './Wanted.js';
+
+interface StripProps {
+  readonly pattern: PatternAnswer;
+  readonly bench: BenchPattern;
+  readonly plan: PatternToMake | string | null;
+  readonly shelf: ShelfAnswer;
+  readonly onChange: (part: Partial<PatternDto>) => void;
+}
+interface Planned extends Omit<StripProps, 'plan'> {
+  readonly plan: PatternToMake;
+}
+
+/** The paper strip: clay to roll, what comes of it, whether it will show. */
+export function PatternStrip({ plan, ...own }: StripProps): ReactElement {
+  if (plan === null) return <Strip />;
+  if (typeof plan === 'string')
+    return (
+      <Strip>
+        <Warning>{plan}</Warning>
+      </Strip>
+    );
+  const all = { ...own, plan };
+  return (
+    <Strip aria-label="Clay and what comes of it">
+      <ClayToRoll {...all} />
+      <FromWhatLies plan={plan} materials={own.bench.materials} shelf={own.shelf} />
+      <Rule />
+      <Comes {...all} />
+      <Rule />
+      <WillItShow {...all} />
+      <Rule />
+      <Box fontWeight={600}>
+        <Link to={`/patterns/${own.pattern.id}/make`}>To the bench: make it</Link> <Key>B</Key>
+      </Box>
+    </Strip>
+  );
+}
+
+/** Grams of each clay, most first; where more is wanted, how much larger or how often it is made. */
+function ClayToRoll({ bench, plan, shelf }: Planned): ReactElement {
+  const units = useUnits();
+  const { perClay, mixed, total } = gramsOf(plan.taken, bench.materials);
+  const rows = [...perClay].sort((a, b) => b[1] - a[1]);
+  const longest = Math.max(1, ...rows.map(([, g]) => g));
+  return (
+    <div>
+      <Box as="h2" marginBottom={1}>
+        Clay to roll
+      </Box>
+      {plan.makes > 1 && <Second>made {plan.makes} times</Second>}
+      <Box as="ul" marginTop={2}>
+        {rows.map(([clayId, grams]) => {
+          const clay = shelf.clays.find((c) => c.id === clayId);
+          const short = Math.max(0, grams - leftOf(shelf, clayId));
+          return (
+            <Box as="li" key={clayId} marginBottom={3}>
+              <Flex justifyContent="space-between" fontWeight={600}>
+                <span>{clay?.name ?? 'a clay'}</span>
+                <span>{showMass(grams, units)}</span>
+              </Flex>
+              <AmountBar grams={grams} short={short} longest={longest} hex={clay?.bakedHex ?? UNKNOWN_HEX} />
+              <Caption>{short > HARDLY_ANY ? `${showMass(short, units)} short` : 'on the shelf'}</Caption>
+            </Box>
+          );
+        })}
+      </Box>
+      <Box fontSize="small">
+        <b>{showMass(total, units)}</b> in all
+      </Box>
+      {mixed.length > 0 && (
+        <Caption display="block">
+          To make first: {mixed.map(({ material, grams }) => `${material.name} ${showMass(grams, units)}`).join(', ')}
+        </Caption>
+      )}
+      <Box as="ul" aria-label="What to begin with" fontSize="small" marginTop={2} lineHeight={1.5}>
+        {plan.starts.map((start, i) => (
+          <li key={i}>{startWords(start, (key) => bench.materials.get(key)?.name ?? '…', units)}</li>
+        ))}
+      </Box>
+    </div>
+  );
+}
+
+/** The sheets that come of it, what is wanted, and what is left over. */
+function Comes({ pattern, bench, plan, onChange }: Planned): ReactElement {
+  const units = useUnits();
+  const { sheet, area } = plan;
+  const left = plan.left.reduce((sum, l) => sum + gramsOf(l.volumes, bench.materials).total, 0);
+  const own = sheet.round ? `${showLength(sheet.width, units)} across` : showSize(sheet.width, sheet.height, units);
+  return (
+    <div>
+      <Box as="h2" marginBottom={1}>
+        What comes of it
+      </Box>
+      <Box fontSize="small" lineHeight={1.6}>
+        {sheet.count * plan.makes > 1 && `${sheet.count * plan.makes} sheets of `}
+        {own}, {showLength(sheet.thick, units, true)} thick: {showArea(area, units)}
+        <br />
+        {left > HARDLY_ANY ? `${showMass(left, units)} left over, for the tubs` : 'nothing is left over'}
+      </Box>
+      <Wanted pattern={pattern} plan={plan} grows={growsWhole(pattern.program.steps)} onChange={onChange} />
+    </div>
+  );
+}
+
+/** What can be told apart, and what it becomes if one goes on too long. */
+function WillItShow({ bench }: Planned): ReactElement {
+  const units = useUnits();
+  const { plain, colours, materials } = bench;
+  const judged = useJudgedPattern(plain, colours);
+  const weak = weakIn(plain.steps, materials);
+  const mud = `#${hexOf(xyzOfLab(colours.mixed))}`;
+  return (
+    <div>
+      <Box as="h2" marginBottom={1}>
+        Will it show?
+      </Box>
+      <Box fontSize="small" lineHeight={1.6}>
+        {judged ? veinWords(judged, units) : 'looking …'}
+        {judged && Number.isFinite(judged.vein) && `, ΔE ${judged.contrast.toFixed(0)} left at arm’s length`}
+      </Box>
+      {materials.size < 2 && <Warning>One colour only: whatever is done to it, nothing shows.</Warning>}
+      {weak.slice(0, 2).map((w) => (
+        <Warning key={`${w.one} ${w.other}`}>{weakWords(w, units)}</Warning>
+      ))}
+      <Flex gap={2} marginTop={2} alignItems="center" fontSize="small">
+        <Box width="36px" height="26px" flex="none" style={{ background: mud }} aria-hidden />
+        <span>all of it, mixed through</span>
+      </Flex>
+    </div>
+  );
+}

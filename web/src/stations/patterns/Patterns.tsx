@@ -1,0 +1,148 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useState, type ReactElement } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { PATTERN_POINTS, type PatternPoint } from '#core/pattern';
+import type { BlendCard, MachinesAnswer, PatternCard, ShelfAnswer } from '#contract';
+import { Empty, Reading } from '../../parts/Empty.js';
+import { FileWord } from '../../parts/FileWord.js';
+import { Warning } from '../../parts/Warning.js';
+import { useKeys } from '../../state/keys.js';
+import { Second, Word } from '../../theme/pieces.js';
+import { useBlends, useMachines, usePatternOf, usePatterns, useShelf } from '../../wire/queries.js';
+import { PatternCardFace, StartSheet } from './faces/PatternCards.js';
+import { PatternView } from './PatternView.js';
+import { useBeginPattern } from './useBeginPattern.js';
+
+/** All that the station shows. */
+interface Known {
+  readonly patterns: readonly PatternCard[];
+  readonly shelf: ShelfAnswer;
+  readonly machines: MachinesAnswer;
+  readonly blends: readonly BlendCard[];
+}
+
+/** Patterned sheets that are planned, and what to begin a new one from. */
+export default function Patterns(): ReactElement {
+  const { patternId, detail } = useParams();
+  const [patterns, shelf, machines, blends] = [usePatterns(), useShelf(), useMachines(), useBlends()];
+  if (!patterns.data || !shelf.data || !machines.data || !blends.data)
+    return <Reading error={patterns.error ?? shelf.error ?? machines.error ?? blends.error} />;
+  const known = { patterns: patterns.data, shelf: shelf.data, machines: machines.data, blends: blends.data };
+  if (patternId === undefined) return <AllPatterns {...known} />;
+  return <OnePattern {...known} id={patternId} making={detail === 'make'} />;
+}
+
+function OnePattern({ id, making, shelf, machines }: Known & { readonly id: string; readonly making: boolean }) {
+  const pattern = usePatternOf(id);
+  if (!pattern.data) return <Reading error={pattern.error} />;
+  return <PatternView key={pattern.data.id} pattern={pattern.data} making={making} shelf={shelf} machines={machines} />;
+}
+
+/** The point that the key begins with. */
+const FIRST = 0;
+
+/** Nothing to begin with yet. */
+function NoClay(): ReactElement {
+  const navigate = useNavigate();
+  return (
+    <Empty
+      title="No clay for a patterned sheet yet"
+      action="Go to the shelf"
+      onAction={() => {
+        void navigate('/shelf');
+      }}
+    >
+      Layers that are dented and shaved, ropes that are twisted and folded: no two come alike. Put at least one clay on
+      the shelf, then see here what it will look like before you cut.
+    </Empty>
+  );
+}
+
+function AllPatterns({ patterns, shelf, blends }: Known): ReactElement {
+  const { colours, begin, take, wrong } = useBeginPattern(shelf, blends, patterns);
+  const start = (point: PatternPoint | undefined): void => {
+    if (point) begin(point.name, point.steps);
+  };
+  useKeys('Patterns', [
+    {
+      key: 'n',
+      does: 'Begin a patterned sheet',
+      run: () => {
+        start(PATTERN_POINTS[FIRST]);
+      },
+    },
+  ]);
+  if (!colours) return <NoClay />;
+  const current = patterns.filter((p) => !p.retired);
+  return (
+    <Box padding={5} height="100%" overflowY="auto" tabIndex={0} role="region" aria-label="Patterned sheets">
+      {current.length > 0 && (
+        <>
+          <h1>Patterned sheets</h1>
+          <Cards cards={current} shelf={shelf} />
+        </>
+      )}
+      <Retired cards={patterns.filter((p) => p.retired)} shelf={shelf} />
+      <Box as="h2" borderTop={current.length > 0 ? 'rule' : undefined} paddingTop={current.length > 0 ? 4 : 0}>
+        Begin a new one
+      </Box>
+      <Second>each in your own colours; all of it can be changed</Second>
+      <Flex as="ul" wrap="wrap" gap={5} marginTop={4} aria-label="Starting points">
+        {PATTERN_POINTS.map((point) => (
+          <li key={point.id}>
+            <StartSheet
+              point={point}
+              colours={colours}
+              shelf={shelf}
+              onBegin={() => {
+                start(point);
+              }}
+            />
+          </li>
+        ))}
+      </Flex>
+      <Box marginTop={5}>
+        <FileWord label="A patterned sheet as JSON" accept=".json,application/json" onFile={take}>
+          one from a file
+        </FileWord>
+      </Box>
+      {wrong !== null && <Warning>{wrong}</Warning>}
+    </Box>
+  );
+}
+
+interface CardsProps {
+  readonly cards: readonly PatternCard[];
+  readonly shelf: ShelfAnswer;
+}
+
+function Cards({ cards, shelf }: CardsProps): ReactElement {
+  return (
+    <Flex as="ul" wrap="wrap" gap={5} marginTop={4} marginBottom={6} aria-label="Your patterned sheets">
+      {cards.map((card) => (
+        <li key={card.id}>
+          <PatternCardFace card={card} shelf={shelf} />
+        </li>
+      ))}
+    </Flex>
+  );
+}
+
+/** Those that are no longer made, out of the way. */
+function Retired({ cards, shelf }: CardsProps): ReactElement | null {
+  const [shown, setShown] = useState(false);
+  if (cards.length === 0) return null;
+  return (
+    <Box marginBottom={5}>
+      <Word
+        fontSize="small"
+        onClick={() => {
+          setShown(!shown);
+        }}
+      >
+        {shown ? 'Hide the retired ones' : `${cards.length} retired`}
+      </Word>
+      {shown && <Cards cards={cards} shelf={shelf} />}
+    </Box>
+  );
+}

@@ -1,0 +1,19 @@
+import { labOf, xyzOfHex, type Lab } from '#core/colour';
+import { patternContext, runPattern, type PatternStep } from '#core/pattern';
+import type { CaneMaterial } from '../canes/clay/materials.js';
+
+/** The colours of materials, along their fades. */
+export const labsOf = (materials: ReadonlyMap<string, CaneMaterial>): Readonly<Record<string, readonly Lab[]>> =>
+  Object.fromEntries([...materials].map(([key, { hexes, lab }]) => [key, along(hexes, lab)]));
+
+const along = (hexes: readonly string[], lab: Lab): readonly Lab[] =>
+  hexes.length <= 1 ? [lab] : hexes.map((hex) => labOf(xyzOfHex(hex)));
+
+/** mm³ of each material that the first step lays down: what is mixed if one goes on too long. */
+export function volumesLaid(steps: readonly PatternStep[]): readonly (readonly [key: string, volume: number])[] {
+  const [first] = steps;
+  if (!first) return [];
+  const context = patternContext();
+  const body = runPattern([first], context)[0]?.body;
+  return body ? [...body.volumes()].map(([index, volume]) => [context.materials[index] ?? '', volume] as const) : [];
+}

@@ -1,0 +1,106 @@
+import { Box, Flex } from '@chakra-ui/react';
+import type { ReactElement } from 'react';
+import { Link, useNavigate } from 'react-router';
+import type { MachinesAnswer, PatternAnswer, ShelfAnswer } from '#contract';
+import { BenchSteps } from '../../../parts/BenchSteps.js';
+import { Reading } from '../../../parts/Empty.js';
+import { Warning } from '../../../parts/Warning.js';
+import { benchMachine } from '../../../state/bench.js';
+import { useUnits } from '../../../state/view.js';
+import { useBodies, useJudgedStages, type PatternToMake, type PlainPattern } from '../../../workers/pattern.js';
+import { PatternFace } from '../faces/PatternFace.js';
+import { viewFor } from '../PatternRow.js';
+import { isCounted, withCount } from '../stageWords.js';
+import type { BenchPattern, Hands } from '../usePattern.js';
+import { PatternDone } from './PatternDone.js';
+import { patternSteps, stopsPlanned } from './patternSteps.js';
+
+interface MakeProps {
+  readonly pattern: PatternAnswer;
+  readonly bench: BenchPattern;
+  readonly plan: PatternToMake | string | null;
+  readonly hands: Hands;
+  readonly shelf: ShelfAnswer;
+  readonly machines: MachinesAnswer;
+}
+
+const FACE = 230;
+
+/** The sheet after each fold up to the planned one: what the stop line rings at. */
+function useStages(plain: PlainPattern, bench: BenchPattern): ReturnType<typeof useJudgedStages> {
+  const at = plain.steps.findLastIndex(isCounted);
+  const step = plain.steps[at];
+  const most = step && isCounted(step) ? Math.abs(step.do === 'twist' ? 0 : step.times) : 0;
+  const stages = Array.from({ length: most }, (_, n) => ({
+    ...plain,
+    steps: plain.steps.map((s, i) => (i === at && isCounted(s) ? withCount(s, n + 1) : s)),
+  }));
+  return useJudgedStages(stages, bench.colours);
+}
+
+/** Making the sheet: every step as hands do it, what is counted is counted, then what really came of it. */
+export function MakePattern(props: MakeProps): ReactElement {
+  const { pattern, plan } = props;
+  if (plan === null) return <Reading error={null} />;
+  if (typeof plan === 'string')
+    return (
+      <Flex direction="column" gap={4} padding={5}>
+        <Warning>{plan}</Warning>
+        <Link to={`/patterns/${pattern.id}`}>back to the patterned sheet</Link>
+      </Flex>
+    );
+  return <Making {...props} plan={plan} />;
+}
+
+function Making({ pattern, bench, plan, hands, shelf, machines }: MakeProps & { readonly plan: PatternToMake }) {
+  const units = useUnits();
+  const navigate = useNavigate();
+  // as large as it is made
+  const plain: PlainPattern = { ...bench.plain, steps: plan.steps };
+  const bodies = useBodies(plain);
+  const stages = useStages(plain, bench);
+  if (!bodies) return <Reading error={null} />;
+  const name = (key: string): string => bench.materials.get(key)?.name ?? '…';
+  const words = patternSteps({ plan, bodies, stages, name, own: benchMachine(machines), units });
+  return (
+    <Flex direction="column" padding={5} gap={4} height="100%" overflowY="auto">
+      <Box fontSize="small">{pattern.name}</Box>
+      <BenchSteps
+        what={`pattern ${pattern.id}`}
+        steps={words}
+        art={(at) => {
+          const face = words[at]?.face ?? 0;
+          const body = bodies[face] ?? null;
+          return (
+            <PatternFace
+              pattern={plain}
+              at={face}
+              body={body}
+              {...(body?.there ? { view: viewFor(body) } : {})}
+              size={FACE}
+              paints={bench.paints}
+              label="What is there then"
+            />
+          );
+        }}
+        foot={<Link to={`/patterns/${pattern.id}`}>the plan</Link>}
+        finish={(counts, back, leave) => (
+          <PatternDone
+            pattern={pattern}
+            bench={bench}
+            plain={plain}
+            plan={plan}
+            hands={hands}
+            stops={stopsPlanned(words, counts, stages)}
+            shelf={shelf}
+            onBack={back}
+            onDone={(id) => {
+              leave();
+              void navigate(`/diary/${id}`);
+            }}
+          />
+        )}
+      />
+    </Flex>
+  );
+}

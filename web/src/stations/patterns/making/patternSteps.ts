@@ -1,0 +1,85 @@
+import { stopLine, type Judged } from '#core/pattern';
+import type { UnitSystem } from '#core/units';
+import type { MachineDto, PatternStopDto } from '#contract';
+import type { BenchWords } from '../../../parts/BenchSteps.js';
+import type { PatternToMake, PlainBody } from '../../../workers/pattern.js';
+import { startWords } from '../planWords.js';
+import { isCounted } from '../stageWords.js';
+import { stepTitle, viewOf } from '../steps/index.js';
+
+/** A step at the bench, and the body that it leads to. */
+export interface PatternWords extends BenchWords {
+  readonly face: number;
+  /** of a step that is counted: its id and kind */
+  readonly counted?: Pick<PatternStopDto, 'step' | 'kind'>;
+}
+
+export interface PatternToSay {
+  readonly plan: PatternToMake;
+  readonly bodies: readonly PlainBody[];
+  /** the sheet after each fold, as it looks at arm's length */
+  readonly stages: readonly (Judged | null)[] | null;
+  readonly name: (key: string) => string;
+  readonly own: MachineDto | undefined;
+  readonly units: UnitSystem;
+}
+
+/** What is rung at the stop line, where it comes before the plan ends. */
+function stopCaution(stages: PatternToSay['stages']): string | null {
+  const known = stages?.filter((s) => s !== null) ?? [];
+  if (known.length === 0) return null;
+  const stop = stopLine(known) + 1;
+  if (stop >= known.length) return null;
+  return stop <= 0
+    ? 'The stop line is before the first: its colours run together at arm’s length.'
+    : `Stop at ${stop}: beyond it runs together at arm’s length.`;
+}
+
+/** The whole sheet as bench steps: what is rolled first, then each step with what to reach. */
+export function patternSteps({ plan, bodies, stages, name, own, units }: PatternToSay): PatternWords[] {
+  const { steps, makes } = plan;
+  const again = makes > 1 ? ` All of it ${makes} times, one after the other.` : '';
+  const last = steps.findLastIndex(isCounted);
+  return steps.flatMap((step, i): PatternWords[] => {
+    const after = bodies[i];
+    if (!after?.there) return [];
+    const before = bodies[i - 1];
+    const view = viewOf(step.do);
+    const line = view.line(step, { units, own, name, before: before?.there ? before : null, after });
+    const counted = view.counted?.(step) ?? null;
+    const caution = i === last ? stopCaution(stages) : null;
+    const words: PatternWords = {
+      face: i,
+      title: stepTitle(step, units),
+      line: i === 0 ? `${line}${again}` : line,
+      caution: caution ?? view.caution ?? null,
+      ...(counted && isCounted(step)
+        ? { about: counted.about, enough: 'Enough', counted: { step: step.id, kind: step.do } }
+        : {}),
+    };
+    return i === 0 ? [toRoll(plan, name, units), words] : [words];
+  });
+}
+
+/** Everything that has to lie ready. */
+const toRoll = ({ starts }: PatternToMake, name: (key: string) => string, units: UnitSystem): PatternWords => ({
+  face: 0,
+  title: 'Get ready',
+  line: `${starts.map((s) => startWords(s, name, units)).join('; ')}.`,
+  figure: String(starts.length),
+  of: starts.length === 1 ? 'piece' : 'pieces',
+});
+
+/** Where one stopped, by what was counted; what was not counted is as planned. */
+export function stopsPlanned(
+  words: readonly PatternWords[],
+  counts: readonly number[],
+  stages: PatternToSay['stages'],
+): PatternStopDto[] {
+  return words.flatMap(({ counted, about }, i) => {
+    if (!counted) return [];
+    const times = counts[i] && counts[i] > 0 ? counts[i] : (about ?? 0);
+    const vein = stages?.[times - 1]?.vein ?? 0;
+    return [{ ...counted, times, veinMm: Number.isFinite(vein) ? Math.min(1000, vein) : 0 }];
+  });
+}

@@ -1,0 +1,17 @@
+import type { Start } from '#core/pattern';
+import { showLength, showSize, type UnitSystem } from '#core/units';
+
+/** One thing to begin with, with its sizes. */
+export function startWords({ what, of, sizes }: Start, name: (key: string) => string, units: UnitSystem): string {
+  const [a = 0, b = 0, c = 0] = sizes;
+  switch (what) {
+    case 'sheet':
+      return `${name(of)}: a sheet ${showSize(a, b, units)}, ${showLength(c, units, true)}`;
+    case 'log':
+      return `${name(of)}: a log ${showLength(a, units)} across, ${showLength(b, units)} long`;
+    case 'bits':
+      return `${name(of)}: bits of ${showLength(a, units)}`;
+    case 'specks':
+      return `${name(of)}: specks of ${showLength(a, units)}`;
+  }
+}

@@ -1,0 +1,65 @@
+import { useMemo } from 'react';
+import type { Paint } from '#core/cane';
+import { joined, labOf, mixPigments, type Lab } from '#core/colour';
+import { patternMaterials, type PatternStep } from '#core/pattern';
+import type { PatternAnswer, ShelfAnswer } from '#contract';
+import { usePigments } from '../../wire/pigments.js';
+import { useBodies, type PatternColours, type PlainBody, type PlainPattern } from '../../workers/pattern.js';
+import { materialsOf, type CaneMaterial } from '../canes/clay/materials.js';
+import { labsOf, volumesLaid } from './colours.js';
+
+/** Whose hands a patterned sheet is looked at with. */
+export interface Hands {
+  readonly seed: number;
+  /** 0: hands of a machine; 1: honest ones */
+  readonly wobble: number;
+}
+
+/** A patterned sheet on the bench: worked out in the worker, with the colours it is painted in. */
+export interface BenchPattern {
+  readonly plain: PlainPattern;
+  readonly bodies: readonly PlainBody[] | null;
+  readonly materials: ReadonlyMap<string, CaneMaterial>;
+  readonly paints: Readonly<Record<string, Paint>>;
+  /** for what is judged at arm's length */
+  readonly colours: PatternColours;
+}
+
+const GREY: Lab = { l: 50, a: 0, b: 0 };
+
+/** The colour that all of it mixes to. */
+function mixedOf(steps: readonly PatternStep[], materials: ReadonlyMap<string, CaneMaterial>): Lab {
+  const parts = volumesLaid(steps).flatMap(([key, volume]) => {
+    const material = materials.get(key);
+    return material ? [{ pigment: material.pigment, volume }] : [];
+  });
+  const whole = parts.reduce((sum, p) => sum + p.volume, 0);
+  if (!(whole > 0)) return GREY;
+  const stirred = joined(
+    parts.map((p) => p.pigment),
+    parts.map((p) => p.volume / whole),
+  );
+  return labOf(mixPigments([stirred], [1]));
+}
+
+export function usePattern(
+  pattern: Pick<PatternAnswer, 'blends' | 'referenced'>,
+  steps: readonly PatternStep[],
+  shelf: ShelfAnswer,
+  { seed, wobble }: Hands,
+): BenchPattern {
+  const pigments = usePigments();
+  const keys = patternMaterials(steps).join(' ');
+  const { blends, referenced } = pattern;
+  const materials = useMemo(
+    () => materialsOf(keys === '' ? [] : keys.split(' '), { blends, referenced }, shelf, pigments),
+    [keys, blends, referenced, shelf, pigments],
+  );
+  const paints = useMemo(() => Object.fromEntries([...materials].map(([key, m]) => [key, m.paint])), [materials]);
+  const colours = useMemo(
+    (): PatternColours => ({ labs: labsOf(materials), mixed: mixedOf(steps, materials) }),
+    [materials, steps],
+  );
+  const plain = useMemo((): PlainPattern => ({ steps, seed, wobble }), [steps, seed, wobble]);
+  return { plain, bodies: useBodies(plain), materials, paints, colours };
+}

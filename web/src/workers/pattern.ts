@@ -1,0 +1,112 @@
+import { proxy, type Remote } from 'comlink';
+import PQueue from 'p-queue';
+import type { Paint } from '#core/cane';
+import type { Judged, PatternStep, View } from '#core/pattern';
+import { numberOf, useAnswer } from './answers.js';
+import { bridgeTo, inLine } from './bridge.js';
+import type { PatternColours, PatternWish, PatternWorker } from './pattern.worker.js';
+import type { PlainPattern } from './patternLoaded.js';
+import type { PatternToMake, PlainBody } from './patternPlain.js';
+
+export type { PatternColours, PatternWish } from './pattern.worker.js';
+export type { PlainPattern } from './patternLoaded.js';
+export type { PatternToMake, PlainBody } from './patternPlain.js';
+
+const bridge = bridgeTo<PatternWorker>(
+  'a patterned sheet was worked out',
+  () => new Worker(new URL('./pattern.worker.js', import.meta.url), { type: 'module' }),
+);
+/** Asks the worker that works patterned sheets out. @throws Complaint */
+const ask = <T>(question: (worker: Remote<PatternWorker>) => Promise<T>): Promise<T> => bridge.ask(question);
+
+/** All that the look of a pattern depends on, as one text. */
+const keyOf = ({ steps, wobble, seed }: PlainPattern): string => JSON.stringify([steps, wobble, seed]);
+
+/** A body after each step; null until they are worked out. What is older stays until the newer is there. */
+export function useBodies(pattern: PlainPattern): readonly PlainBody[] | null {
+  const { value } = useAnswer(['pattern', keyOf(pattern)], () => ask((worker) => worker.load(pattern)));
+  return value ?? null;
+}
+
+/** Fine pictures wait in line, so that of many each is there as early as it can be. */
+const line = new PQueue({ concurrency: 1 });
+const SMALL = 150;
+const COARSE = 4;
+
+/** A look at a pattern as a picture, coarse at once and fine after; null until there is one. */
+export function usePatternFace(
+  pattern: PlainPattern,
+  at: number,
+  view: View,
+  size: number,
+  paints: Readonly<Record<string, Paint>>,
+  coarseOnly: boolean,
+): ImageData | null {
+  const isLarge = size > SMALL;
+  // what comes after a step does not change its picture
+  const steps = pattern.steps.slice(0, at + 1);
+  const key = [keyOf({ ...pattern, steps }), JSON.stringify(view), size, numberOf(paints)] as const;
+  const wish: PatternWish = { pattern: { ...pattern, steps }, at, view, size, paints };
+  const coarse = useAnswer(
+    ['coarse pattern', ...key],
+    isLarge ? () => ask((worker) => worker.face(wish, COARSE, '')) : null,
+  );
+  const wantsFine = !isLarge || (coarse.fresh && !coarseOnly);
+  const fine = useAnswer(
+    ['fine pattern', ...key],
+    wantsFine
+      ? (signal) => inLine(line, signal, () => ask((worker) => worker.face(wish, 1, `fine ${key.join(' ')}`)))
+      : null,
+  );
+  const newest = [fine, coarse].find((answer) => answer.fresh && answer.value !== null);
+  const older = coarseOnly ? (coarse.value ?? fine.value) : (fine.value ?? coarse.value);
+  return newest?.value ?? older ?? null;
+}
+
+/** What comes of a pattern looks like at arm's length; null until it is known, and where it cannot be made. */
+export function useJudgedPattern(pattern: PlainPattern | null, colours: PatternColours): Judged | null {
+  const { value } = useAnswer(
+    ['judged pattern', pattern && keyOf(pattern), JSON.stringify(colours)],
+    pattern && (() => ask((worker) => worker.judge(pattern, colours))),
+  );
+  return value ?? null;
+}
+
+/** The same of several at once, in their order; null until all are known. */
+export function useJudgedStages(
+  stages: readonly PlainPattern[],
+  colours: PatternColours,
+): readonly (Judged | null)[] | null {
+  const { value } = useAnswer(
+    ['judged stages', JSON.stringify(stages), JSON.stringify(colours)],
+    stages.length > 0
+      ? async () => {
+          const all: (Judged | null)[] = [];
+          for (const stage of stages) all.push(await ask((worker) => worker.judge(stage, colours)));
+          return all;
+        }
+      : null,
+  );
+  return value ?? null;
+}
+
+/** What has to be rolled; a sentence where the steps cannot be done; null until it is known. */
+export function usePatternPlan(steps: readonly PatternStep[], wanted: number | null): PatternToMake | string | null {
+  const { value, wrong } = useAnswer(['pattern plan', JSON.stringify(steps), wanted], () =>
+    ask((worker) => worker.plan(steps, wanted)),
+  );
+  return wrong?.message ?? value ?? null;
+}
+
+/** A look at a pattern as a PNG file, with progress; null where it was stopped. */
+export const patternFile = (
+  wish: PatternWish,
+  tell: (share: number) => void = () => undefined,
+  signal?: AbortSignal,
+): Promise<Uint8Array | null> => {
+  const name = `file ${keyOf(wish.pattern)} ${wish.at} ${wish.size}`;
+  return bridge.ask((worker) => worker.file(wish, name, proxy(tell)), {
+    ...(signal && { signal }),
+    stop: (worker) => void worker.stop(name),
+  });
+};

@@ -1,0 +1,66 @@
+import { expose } from 'comlink';
+import type { Paint } from '#core/cane';
+import type { Lab } from '#core/colour';
+import { judgeLook, lookAt, planPattern, type Judged, type View } from '#core/pattern';
+import { stop } from './long.js';
+import { coarse, fine, paintedFile } from './painting.js';
+import { loadPattern, paintablePattern, type PlainPattern } from './patternLoaded.js';
+import { plainBody, plainPattern, type PatternToMake, type PlainBody } from './patternPlain.js';
+import { keepComplaints } from './thrown.js';
+
+keepComplaints();
+
+/** A picture that is asked for: of which pattern, after which step, how it is looked at, and pixels a side. */
+export interface PatternWish {
+  readonly pattern: PlainPattern;
+  readonly at: number;
+  readonly view: View;
+  readonly size: number;
+  readonly paints: Readonly<Record<string, Paint>>;
+}
+/** The colours of materials, along their fades, and the one that all of them mix to. */
+export interface PatternColours {
+  readonly labs: Readonly<Record<string, readonly Lab[]>>;
+  readonly mixed: Lab;
+}
+
+const GREY: Lab = { l: 50, a: 0, b: 0 };
+
+/** The colour of a value of a face. */
+function colourOf(materials: readonly string[], { labs }: PatternColours): (value: number) => Lab {
+  return (value) => {
+    const index = Math.floor(value);
+    const along = labs[materials[index] ?? ''] ?? [GREY];
+    return along[Math.min(along.length - 1, Math.floor((value - index) * along.length))] ?? GREY;
+  };
+}
+
+const worker = {
+  load(pattern: PlainPattern): PlainBody[] {
+    return loadPattern(pattern).results.map(plainBody);
+  },
+  /** @param every blocks of so many pixels: a coarser picture at once @param name that it can be stopped by */
+  async face({ pattern, at, view, size, paints }: PatternWish, every: number, name: string): Promise<ImageData | null> {
+    const painted = paintablePattern(pattern, at, view, paints);
+    if (!painted) return null;
+    return every > 1 ? coarse(painted, size, every) : fine(painted, size, name);
+  },
+  async file(wish: PatternWish, name: string, tell: (share: number) => void): Promise<Uint8Array | null> {
+    const painted = paintablePattern(wish.pattern, wish.at, wish.view, wish.paints);
+    return painted && paintedFile(painted, wish.size, name, tell);
+  },
+  stop,
+  /** What comes of it looks like at arm's length; null where it cannot be made. */
+  judge(pattern: PlainPattern, colours: PatternColours): Judged | null {
+    const { results, context } = loadPattern(pattern);
+    const body = results.at(-1)?.body;
+    if (!body) return null;
+    return judgeLook(lookAt(body, context, { of: 'face' }), colourOf(context.materials, colours), colours.mixed);
+  },
+  /** @param wanted mm² of the sheet; null: as much as the steps make @throws Complaint of a step */
+  plan: (steps: PlainPattern['steps'], wanted: number | null): PatternToMake =>
+    plainPattern(planPattern(steps, wanted)),
+};
+export type PatternWorker = typeof worker;
+
+expose(worker);
