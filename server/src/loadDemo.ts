@@ -35,6 +35,8 @@ import { DataFile } from './db/dataFile.js';
 import { Journal } from './db/journal.js';
 import { changes, lines as lineTable } from './db/schema.js';
 import { serve } from './app.js';
+import { loadPatterns } from './loadPatterns.js';
+import { PatternsService } from './patterns/patterns.service.js';
 import { DrawerService } from './drawer/drawer.service.js';
 import { PalettesService } from './palettes/palettes.service.js';
 import { MixesService } from './mixes/mixes.service.js';
@@ -73,6 +75,7 @@ class Loader {
     await this.conditionings();
     await this.madeBlend();
     await this.canes();
+    await loadPatterns(this.app.get(PatternsService), (name) => this.called(name));
     await this.lyingThere();
     // the scenario is a beginning: nothing before it to take back
     await this.app.get(Journal).beside(async () => {

@@ -21,6 +21,7 @@ import {
   lines,
   machines,
   mixes,
+  patterns,
   sheetBook,
 } from '#demo';
 import { contradictions, thicknesses } from '#core/sheet';
@@ -50,6 +51,7 @@ test('the kitchen garden is there, whole', async () => {
       conditionings.length +
       lyingThere.length +
       lyingThere.filter((t) => t.slices !== undefined).length +
+      patterns.flatMap((p) => p.made ?? []).length +
       1,
   );
   const sheets = (await api.get<MadeAnswer[]>('/api/sheets')).body;

@@ -14,7 +14,7 @@ import { NOTHING_SHOWN, nameless, shown, typeInto, type Shown } from './screen.j
 
 const NOTHING: DiaryAnswer = {
   ...{ id: 'e1', version: 5, madeOn: '2026-11-02', title: 'Pea-pod ornaments', note: 'five peas', batchId: null },
-  ...{ pieces: [], mixes: [], blends: [], canes: [], sheets: [], flows: [], conditioned: [], clays: [] },
+  ...{ pieces: [], mixes: [], blends: [], canes: [], patterns: [], sheets: [], flows: [], conditioned: [], clays: [] },
 } as unknown as DiaryAnswer;
 const FULL = {
   ...NOTHING,

@@ -111,6 +111,39 @@ function OneCane({ cane: c }: { readonly cane: Of<'canes'> }): ReactElement {
   );
 }
 
+/** How it was liked, and where one stopped, in words. */
+function patternWords({ stops, liked }: Of<'patterns'>, units: UnitSystem): string {
+  const counted = stops.map(({ kind, times, veinMm }) => {
+    const of = kind === 'twist' ? 'turns' : 'folds';
+    const veins = veinMm > 0 ? `, veins about ${showLength(veinMm, units, veinMm < 1)}` : '';
+    return `stopped at ${times} ${of}${veins}`;
+  });
+  return [...counted, ...(liked === null ? [] : [`liked: ${liked}`])].join(' · ');
+}
+
+function OnePattern({ pattern: p }: { readonly pattern: Of<'patterns'> }): ReactElement {
+  const units = useUnits();
+  return (
+    <Flex gap={4} alignItems="flex-end">
+      {p.pictureId !== null && (
+        <img
+          src={`/api/pictures/${p.pictureId}`}
+          alt="The sheet as it came out"
+          style={{ width: PHOTOGRAPH, height: PHOTOGRAPH, objectFit: 'cover' }}
+        />
+      )}
+      <Box>
+        <Link to={`/patterns/${p.patternId}`}>
+          <b>{p.name}</b>
+        </Link>{' '}
+        <Caption>revision {p.number}</Caption>
+        <br />
+        {patternWords(p, units)}
+      </Box>
+    </Flex>
+  );
+}
+
 /** A sheet in words: its size, its thickness, its setting. */
 function sheetWords(s: Of<'sheets'>, units: UnitSystem): string {
   if (s.form === 'plug' || s.form === 'fan') return 'wound up to a plug';
@@ -230,6 +263,9 @@ export function Entry({ entry }: EntryProps): ReactElement {
       ))}
       {entry.canes.map((c) => (
         <OneCane key={c.caneId} cane={c} />
+      ))}
+      {entry.patterns.map((p) => (
+        <OnePattern key={p.patternId} pattern={p} />
       ))}
       {entry.sheets.map((s) => (
         <OneSheet key={s.sheetId} sheet={s} />

@@ -23,7 +23,7 @@ export function sizeWords({ form, round, width, height, thick, count }: PlainBod
   const many = count > 1 ? `${count} × ` : '';
   if (form === 'rope') return `${many}${showLength(width, units)} across, ${showLength(thick, units)} long`;
   const plan = round ? `${showLength(width, units)} across` : showSize(width, height, units);
-  return `${many}${plan}, ${showLength(thick, units)} thick`;
+  return `${many}${plan}, ${showLength(thick, units, form === 'sheet')} thick`;
 }
 
 interface RowProps {

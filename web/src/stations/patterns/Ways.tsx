@@ -40,7 +40,9 @@ function One({ plain, bench, words, judged = false }: OneProps): ReactElement {
       <Box fontSize="small" lineHeight={1.25} marginTop={1}>
         {words}
       </Box>
-      {looked && Number.isFinite(looked.vein) && <Caption>veins {showLength(looked.vein, units, true)}</Caption>}
+      {looked && Number.isFinite(looked.vein) && (
+        <Caption>veins {showLength(looked.vein, units, looked.vein < 1)}</Caption>
+      )}
     </>
   );
 }

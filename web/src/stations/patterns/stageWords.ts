@@ -41,7 +41,7 @@ export function countWords(step: CountedStep, count: number): string {
 }
 
 export const veinWords = ({ vein }: Judged, units: UnitSystem): string =>
-  Number.isFinite(vein) ? `veins ${showLength(vein, units, true)}` : 'one colour';
+  Number.isFinite(vein) ? `veins ${showLength(vein, units, vein < 1)}` : 'one colour';
 
 /** Days on which one stopped at so many, newest first, in words; empty where one never did. */
 export function stoppedWords(

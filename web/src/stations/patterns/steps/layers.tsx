@@ -165,7 +165,7 @@ export const trim: StepView<PatternStepOf<'trim'>> = {
 export const press: StepView<PatternStepOf<'press'>> = {
   word: 'Press together',
   group: 'layers',
-  title: ({ percent }) => `Press together ${percent} %`,
+  title: ({ percent }) => `Press ${percent} %`,
   first: () => ({ id: newId(), do: 'press', percent: 5 }),
   Fields: (of) => (
     <>

@@ -25,9 +25,10 @@ interface OneThingProps {
 }
 
 /** The plan that a thing was made from; null where it is of one clay. */
-function planOf({ of, blendId, caneId }: MadeAnswer): string | null {
+function planOf({ of, blendId, caneId, patternId }: MadeAnswer): string | null {
   if (blendId !== null) return `/blends/${blendId}`;
   if (caneId !== null) return `/canes/${caneId}`;
+  if (patternId !== null) return `/patterns/${patternId}`;
   return of.kind === 'clay' ? `/shelf/${of.id}` : null;
 }
 
