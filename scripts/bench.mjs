@@ -11,6 +11,7 @@ const { median, percentile } = await import('../dist/core/bench/measure.js');
 const { seeded } = await import('../dist/core/src/units/index.js');
 const { blending } = await import('../dist/core/bench/blending.js');
 const { caning } = await import('../dist/core/bench/caning.js');
+const { patterns } = await import('../dist/core/bench/patterns.js');
 const { creases } = await import('../dist/core/bench/creases.js');
 const { layouts } = await import('../dist/core/bench/layouts.js');
 const { dials } = await import('../dist/core/bench/dials.js');
@@ -107,6 +108,7 @@ const TABLES = {
   blend: () => blending(() => performance.now()),
   dials: () => dials(),
   canes: () => caning(() => performance.now()),
+  patterns: () => patterns(() => performance.now()),
   creases: () => creases(() => performance.now()),
   layouts: () => layouts(() => performance.now()),
   find: () => finding(() => performance.now()),

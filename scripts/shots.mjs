@@ -78,10 +78,6 @@ const VIEWS = {
     await open('sheets/book');
     await page.getByRole('button', { name: /^Radish flesh/ }).click();
   },
-  conditioning: async () => {
-    await open('sheets/condition');
-    await page.getByLabel('Clay to condition').selectOption({ label: 'Aubergine, Oldrow Crumble' });
-  },
   apart: async () => {
     await page.emulateMedia({ media: null });
     await page.setViewportSize({ width: 1280, height: 800 });
@@ -130,6 +126,13 @@ const VIEWS = {
     await page.locator('canvas[data-painted]').nth(8).waitFor();
     await page.waitForTimeout(2500);
   },
+  patterns: async () => {
+    await open('patterns');
+    await card(/Onion skins/);
+    await page.getByRole('button', { name: /^Step 6/ }).click();
+    await page.locator('canvas[data-painted]').nth(12).waitFor();
+    await page.waitForTimeout(4000);
+  },
   batches: async () => {
     await open('batches');
     await card(/Beetroot-ring drop earrings/);
@@ -151,15 +154,6 @@ const VIEWS = {
     await page.getByRole('button', { name: 'Take up before the market' }).click();
     await page.getByRole('region', { name: 'Take up this copy' }).waitFor();
   },
-  'bench-card': async () => {
-    await open('batches');
-    await card(/Red-cabbage pendants/);
-    await page.getByRole('button', { name: 'To the bench' }).click();
-    await page.getByRole('progressbar').waitFor();
-    await page.emulateMedia({ media: 'print' });
-    await page.addStyleTag({ content: '[data-paper] { margin: 42px }' });
-    await page.setViewportSize({ width: 560, height: 794 });
-  },
 };
 for (const [name, act] of Object.entries(VIEWS)) {
   await act();
@@ -168,15 +162,21 @@ for (const [name, act] of Object.entries(VIEWS)) {
   await page.screenshot({ path: join(shots, `${name}.png`) });
   console.log(`docs/screenshots/${name}.png`);
 }
-// the faces of all starting points, for docs/canes.md
-await page.emulateMedia({ media: null });
-await page.setViewportSize({ width: 1280, height: 1100 });
-await open('canes');
-const starts = page.getByRole('list', { name: 'Starting points' });
-await starts.locator('canvas[data-painted]').nth(11).waitFor();
-await page.waitForTimeout(1500);
-await starts.screenshot({ path: join(shots, 'starting-points.png') });
-console.log('docs/screenshots/starting-points.png');
+/** A list of starting points on a page of its own. @param count faces to wait for */
+async function startingPoints(path, count, file) {
+  const own = await browser.newPage({ viewport: { width: 1280, height: 1100 } });
+  await own.goto(`http://127.0.0.1:${port}/${path}`);
+  const list = own.getByRole('list', { name: 'Starting points' });
+  await list
+    .locator('canvas[data-painted]')
+    .nth(count - 1)
+    .waitFor();
+  await own.waitForTimeout(6000);
+  await list.screenshot({ path: join(shots, file) });
+  console.log(`docs/screenshots/${file}`);
+}
+await startingPoints('canes', 12, 'starting-points.png');
+await startingPoints('patterns', 13, 'pattern-points.png');
 await browser.close();
 await app.close();
 rmSync(folder, { recursive: true });

@@ -66,6 +66,28 @@ const WRITES = [
         trims: [],
       })),
   ],
+  ['PUT', '/api/patterns/:id', 'PatternDto', (g) => g.patterns],
+  [
+    'POST',
+    '/api/patterns/:id/done',
+    'PatternDoneDto',
+    (g) =>
+      g.patterns.map((p) => ({
+        id: p.id,
+        version: p.version,
+        entryId: crypto.randomUUID(),
+        madeOn: '2026-11-01',
+        note: '',
+        hands: 2,
+        liked: 'well',
+        stops: [{ step: 's1', kind: 'fold', times: 3, veinMm: 1.2 }],
+        pictureId: g.pictures[0],
+        used: [],
+        left: [],
+        ready: g.stock.tubs.slice(0, 1).map(({ id, grams }) => ({ of: { kind: 'scrap', id }, grams: grams / 2 })),
+        kept: { id: crypto.randomUUID(), name: 'Kept', keptIn: '', count: 2, widthMm: 60, lengthMm: 60, mm: 2 },
+      })),
+  ],
   ['PUT', '/api/batches/:id', 'BatchDto', (g) => g.batches],
   [
     'POST',
@@ -230,6 +252,7 @@ const DELETES = [
   'machines',
   'blends',
   'canes',
+  'patterns',
   'batches',
   'palettes',
   'archive/copies',
@@ -241,6 +264,7 @@ const READS = [
   'machines',
   'blends',
   'canes',
+  'patterns',
   'batches',
   'sheets',
   'stock',
@@ -288,6 +312,7 @@ async function garden(url) {
     learning: await get('learning'),
     blends: await each('blends', await get('blends')),
     canes: await each('canes', await get('canes')),
+    patterns: await each('patterns', await get('patterns')),
     batches: await each('batches', await get('batches')),
     sheets: await get('sheets'),
     stock: await get('stock'),
@@ -449,7 +474,7 @@ async function unopened(url) {
   await check('/api/conditioned');
   await check('/api/exchange/mixes');
   for (const { id } of (await check('/api/mixes?limit=500')).cards ?? []) await check(`/api/mixes/${id}`);
-  for (const kind of ['blends', 'canes', 'batches', 'palettes'])
+  for (const kind of ['blends', 'canes', 'patterns', 'batches', 'palettes'])
     for (const { id } of await check(`/api/${kind}`)) await check(`/api/${kind}/${id}`);
   for (const { id } of (await check('/api/diary')).entries ?? []) await check(`/api/diary/${id}`);
   return wrong;

@@ -100,6 +100,7 @@ test('pieces are cut from what is left, and no more than that; clay a sheet is o
     of: _,
     blendId: ___,
     caneId: _c,
+    patternId: _p,
     left: _l,
     clays: _cl,
     ofName: ____,

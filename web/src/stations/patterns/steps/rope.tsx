@@ -4,6 +4,7 @@ import { LengthValue, Value } from '../../../parts/Value.js';
 import { readNumber } from '#core/units';
 import { Of } from '../../canes/steps/Of.js';
 import { Again, Length, Plain, Rows, Thickness, Whole, newId, set, tenth } from './fields.js';
+import type { PlainBody } from '../../../workers/pattern.js';
 import type { StepView } from './view.js';
 import { timesWords, wordsOfSheet } from './words.js';
 
@@ -158,11 +159,19 @@ export const fold: StepView<PatternStepOf<'fold'>> = {
   counted: ({ times }) => (times > 0 ? { about: times, each: 'fold' } : null),
 };
 
+/** How thick a coil is, as a share of the rope; a short rope has to stand higher to go around. */
+const [FLATTENED, AROUND] = [0.8, 6];
+
+function coilThick(now: PlainBody | null): number {
+  const { width, thick: long } = now ?? { width: 14, thick: 240 };
+  return tenth(Math.max(width * FLATTENED, (AROUND * width * width) / long));
+}
+
 export const coil: StepView<PatternStepOf<'coil'>> = {
   word: 'Coil',
   group: 'rope',
   title: ({ to }, units) => `Coil, ${showLength(to, units)} thick`,
-  first: (now) => ({ id: newId(), do: 'coil', to: tenth((now?.width ?? 14) * 0.8) }),
+  first: (now) => ({ id: newId(), do: 'coil', to: coilThick(now) }),
   Fields: (of) => (
     <>
       Coiled to a disc and flattened to <Length of={of} label="Flattened to" field="to" />
