@@ -38,7 +38,7 @@ test('a page that cannot be shown says so, and what was entered at another one i
     await page.keyboard.press('1');
     await expect(page).toHaveURL(/shelf/);
     await expect(stumbled).toBeHidden();
-    await page.keyboard.press('6');
+    await page.keyboard.press('7');
     await expect(stumbled).toBeVisible();
   });
   await page.unroute('**/api/batches');

@@ -84,7 +84,7 @@ test('a clay, a mix of mixes, a batch and its card, without a mouse', async ({ p
 
   await test.step('a batch from what lies on the tile', async () => {
     await page.keyboard.press('Tab');
-    await page.keyboard.press('6');
+    await page.keyboard.press('7');
     await expect(page.getByRole('heading', { name: 'Batches' })).toBeVisible();
     await page.keyboard.press('n');
     await tabTo(page, 'Name of the batch', 'textbox');
