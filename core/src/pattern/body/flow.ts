@@ -150,23 +150,25 @@ export const found = { ratio: 0.5, height: 0.5 };
  */
 export function lookedUp({ values, top }: FlowTable, share: number, s: number): void {
   const u = share * OUT;
-  const v = (Math.min(top, Math.max(0, s)) / top) * UP;
+  const up = (Math.min(top, Math.max(0, s)) / top) * UP;
   const i = (u + 0.5) | 0;
-  const j = (v + 0.5) | 0;
-  const [p, q] = [u - i, v - j];
+  const j = (up + 0.5) | 0;
+  const [p, q] = [u - i, up - j];
   const [below, at, above] = [0.5 * (0.5 - q) * (0.5 - q), 0.75 - q * q, 0.5 * (0.5 + q) * (0.5 + q)];
-  let [ratio, height] = [0, 0];
-  // the middle one of three columns is the nearest
-  let n = 2 * (i * COLUMN + j);
-  let weight = 0.5 * (0.5 - p) * (0.5 - p);
-  for (let column = 0; column < 3; column++) {
-    ratio +=
-      weight * (below * (values[n] as number) + at * (values[n + 2] as number) + above * (values[n + 4] as number));
-    height +=
-      weight * (below * (values[n + 1] as number) + at * (values[n + 3] as number) + above * (values[n + 5] as number));
-    n += 2 * COLUMN;
-    weight = column === 0 ? 0.75 - p * p : 0.5 * (0.5 + p) * (0.5 + p);
-  }
+  const [left, middle, right] = [0.5 * (0.5 - p) * (0.5 - p), 0.75 - p * p, 0.5 * (0.5 + p) * (0.5 + p)];
+  // the middle one of three columns is the nearest; written out, as a loop takes longer
+  const one = 2 * (i * COLUMN + j);
+  const two = one + 2 * COLUMN;
+  const three = two + 2 * COLUMN;
+  const v = (n: number): number => values[n] as number;
+  const ratio =
+    left * (below * v(one) + at * v(one + 2) + above * v(one + 4)) +
+    middle * (below * v(two) + at * v(two + 2) + above * v(two + 4)) +
+    right * (below * v(three) + at * v(three + 2) + above * v(three + 4));
+  const height =
+    left * (below * v(one + 1) + at * v(one + 3) + above * v(one + 5)) +
+    middle * (below * v(two + 1) + at * v(two + 3) + above * v(two + 5)) +
+    right * (below * v(three + 1) + at * v(three + 3) + above * v(three + 5));
   found.ratio = ratio;
   found.height = height;
 }
