@@ -106,7 +106,8 @@ test('the list of keys, and a key for every station', async ({ page, sledge }) =
     await expect(list).toContainText(words);
   await page.keyboard.press('Escape');
   await expect(list).toBeHidden();
-  for (const [key, name] of ['Shelf', 'Mixes', 'Sheets', 'Blends', 'Canes', 'Batches', 'Bench', 'Diary'].entries()) {
+  const stations = ['Shelf', 'Mixes', 'Sheets', 'Blends', 'Canes', 'Patterns', 'Batches', 'Bench', 'Diary'];
+  for (const [key, name] of stations.entries()) {
     await page.keyboard.press(String(key + 1));
     await expect(page.getByRole('navigation').getByRole('link', { name })).toHaveAttribute('aria-current', 'page');
   }

@@ -9,6 +9,7 @@ export {
   type FadeShown,
   type SheetForPieces,
 } from './fromPieces.js';
+export { ASSUMED_LAYER, layerSetting } from './layer.js';
 export {
   LAYOUTS,
   areasOf,

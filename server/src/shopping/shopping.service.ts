@@ -2,7 +2,7 @@ import { Inject, Injectable } from '@nestjs/common';
 import { wantedBy, type OpenPlan, type Wanted } from '#core/batch';
 import { deltaE, hexOf, xyzOfLab, type Lab } from '#core/colour';
 import { isOf, ofClay } from '#core/material';
-import { areasOf, layersToRoll } from '#core/blend';
+import { ASSUMED_LAYER, areasOf, layerSetting, layersToRoll } from '#core/blend';
 import { thicknesses } from '#core/sheet';
 import { lookUp, type OwnColour } from '#core/stock';
 import type { ShoppingAnswer, ShoppingRow, StandIn } from '#contract';
@@ -14,9 +14,6 @@ import { Board } from '../mixes/board.js';
 import { Studio } from '../mixes/studio.js';
 import { SheetsStore } from '../sheets/sheets.store.js';
 import { StockLooks } from '../stock/looks.js';
-
-/** mm of a layer of a blend whose setting nobody chose: an assumption. */
-const ASSUMED_LAYER = 2;
 
 /** What is further off stands in for nothing. */
 const MOST_APART = 12;
@@ -63,12 +60,13 @@ export class ShoppingService {
   /** The clay that a blend takes as it is planned now, with the halves that stay over. */
   private async ofBlend(id: string): Promise<OpenPlan> {
     const { name, plan } = await this.blends.open(id);
-    const settings = (await this.sheets.machines()).flatMap((machine) => thicknesses(machine));
-    const mm = settings.find((s) => s.id === plan.settingId)?.mm ?? ASSUMED_LAYER;
+    const { machineId } = await this.sheets.setup();
+    const own = (await this.sheets.machines()).find((m) => m.id === machineId);
+    const mm = layerSetting(own ? thicknesses(own) : [], plan.settingId)?.mm ?? ASSUMED_LAYER;
     const layers = layersToRoll(plan.layers * (plan.stack ?? 1));
     const areas = areasOf(layoutIn(plan));
-    const own = plan.colours.map((of, i) => ({ of, volume: (areas[i] ?? 0) * layers * mm }));
-    return { id, name, clays: await this.claysOf(own) };
+    const parts = plan.colours.map((of, i) => ({ of, volume: (areas[i] ?? 0) * layers * mm }));
+    return { id, name, clays: await this.claysOf(parts) };
   }
 
   /** g of each clay in so much of some materials, mm³. */

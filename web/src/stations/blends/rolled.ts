@@ -1,3 +1,4 @@
+import { ASSUMED_LAYER, layerSetting } from '#core/blend';
 import { thicknesses, type SettingThickness } from '#core/sheet';
 import type { BlendPlanDto, MachineDto } from '#contract';
 
@@ -9,13 +10,9 @@ export interface Rolled {
   readonly mm: number;
 }
 
-/** mm of the setting of its layers, where none was chosen: of the one nearest to it. An assumption. */
-const ASSUMED_LAYER = 2;
-
 /** The machine as it is described by now, and the setting of the layers of a plan on it. */
 export function rolledOn(plan: BlendPlanDto, own: MachineDto | undefined): Rolled {
   const settings = own ? thicknesses(own) : [];
-  const nearest = [...settings].sort((a, b) => Math.abs(a.mm - ASSUMED_LAYER) - Math.abs(b.mm - ASSUMED_LAYER))[0];
-  const setting = settings.find((s) => s.id === plan.settingId) ?? nearest ?? null;
+  const setting = layerSetting(settings, plan.settingId);
   return { own, settings, setting, mm: setting?.mm ?? ASSUMED_LAYER };
 }
