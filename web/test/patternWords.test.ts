@@ -3,6 +3,7 @@ import { keyOf, ofClay } from '#core/material';
 import { pigmentsWith } from '#core/mix';
 import { PATTERN_POINTS, planPattern, runPattern, patternContext, type Judged, type PatternStep } from '#core/pattern';
 import type { EarlierStop } from '#contract';
+import { keptDto } from '../src/stations/patterns/making/keptSheet.js';
 import { patternSteps, stopsPlanned } from '../src/stations/patterns/making/patternSteps.js';
 import { otherWays } from '../src/stations/patterns/otherWays.js';
 import { startWords } from '../src/stations/patterns/planWords.js';
@@ -203,4 +204,17 @@ test('what can be done next fits what is there: a new step of each kind can be d
 
 test('a new one has a name that is free', () => {
   expect(newPattern('Onion', [], new Set(['onion', 'onion 2'])).name).toBe('Onion 3');
+});
+
+test('what lies there when it is done is as large as what was made, round or not', () => {
+  for (const { id } of PATTERN_POINTS) {
+    const plan = planOf(id);
+    const { count, widthMm, lengthMm, mm } = keptDto({ name: 'Sheet' }, plan);
+    const made = plan.given.reduce((sum, [, volume]) => sum + volume, 0);
+    // uneven edges of what is measured: a hundredth
+    expect([id, Math.abs((count * widthMm * lengthMm * mm) / made - 1) < 0.01]).toEqual([id, true]);
+  }
+  const rope = plainPattern(planPattern(stepsOf('walnut-board').slice(0, 3)));
+  const { widthMm, lengthMm, mm } = keptDto({ name: 'Rope' }, rope);
+  expect(widthMm * lengthMm * mm).toBeCloseTo((Math.PI / 4) * (14 ** 2 + 12 ** 2 + 2 * 9 ** 2) * 100, 3);
 });

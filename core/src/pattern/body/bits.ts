@@ -104,13 +104,6 @@ function exchange(of: Int16Array, sizes: Float64Array, lacks: number[], chance: 
   lacks[two] = now2;
 }
 
-/** A heap of bits pressed to a box or a rod; what it holds is what was chopped. */
-export interface Heap {
-  readonly field: Field;
-  /** share of each material in it, as it was dealt: a bit is not cut to make it come out */
-  readonly shares: ReadonlyMap<number, number>;
-}
-
 /**
  * Bits of an edge, mixed by chance and pressed together: cells about points of a lattice that chance has moved.
  * @param colours by share of volume
@@ -120,20 +113,12 @@ export function withBits(
   edge: Mm,
   colours: readonly BitsOf[],
   seed: number,
-): Heap {
+): Field {
   const { width, height, thick, round } = size;
   const chance = seeded(seed * 977 + 13);
   const lattice = latticeIn(width, height, thick, edge, chance);
   const sizes = sizesOf(lattice, round, chance);
   const of = dealt(sizes, colours, chance);
-  const shares = new Map<number, number>();
-  const whole = sizes.reduce((a, b) => a + b, 0);
-  of.forEach((one, bit) => {
-    const { material } = colours[one] as BitsOf;
-    shares.set(material, (shares.get(material) ?? 0) + (sizes[bit] as number) / whole);
-  });
   const material = colours.map((c) => c.material);
-  const field: Field = (x, y, z) =>
-    material[of[nearest(lattice, x + width / 2, y + height / 2, z)] as number] as number;
-  return { field, shares };
+  return (x, y, z) => material[of[nearest(lattice, x + width / 2, y + height / 2, z)] as number] as number;
 }

@@ -68,7 +68,6 @@ export interface FlowTable {
   readonly values: Float32Array;
   /** the height of its upper edge: what is open rises in rims */
   readonly top: number;
-  readonly rooted: boolean;
 }
 
 /** The way back of one place: from (a, s) after to (a, s) before, by Runge's and Kutta's steps. */
@@ -135,7 +134,7 @@ export function flowTable(strength: number, from: number, shut: boolean, rooted:
   const top = shut ? 1 : RIMS;
   const nodes = nodesOf(strength, heightsOf(from, shut), top, rooted);
   const values = asWeights(nodes);
-  const table = { values, top, rooted };
+  const table = { values, top };
   if (known.size >= MOST_KNOWN) known.clear();
   known.set(key, table);
   return table;

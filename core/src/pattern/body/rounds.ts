@@ -1,7 +1,7 @@
 /** Maps between simple shapes that keep area, from what is seen after to what lay there before. */
 
 /** What a map found; it is asked for at each pixel. */
-export const at = { x: 0.5, y: 0.5, q: 0.5 };
+export const at = { x: 0.5, y: 0.5 };
 
 const QUARTER = Math.PI / 4;
 

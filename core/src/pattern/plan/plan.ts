@@ -2,6 +2,7 @@ import { attempt, type Mm2, type Mm3 } from '#core/units';
 import { flat, planArea, sumOf, type Body, type Volumes } from '#core/pattern/body';
 import {
   kindOf,
+  patternBody,
   patternContext,
   runPattern,
   timesStep,
@@ -89,7 +90,7 @@ type Made = Pick<PatternPlan, 'steps' | 'makes'>;
 /** The steps that give an area, and how often they are made. @throws Complaint of a step */
 function madeFor(steps: readonly PatternStep[], wanted: Mm2 | null): Made {
   if (wanted === null) return { steps, makes: 1 };
-  const one = areaOf(lastOf(steps, patternContext()));
+  const one = areaOf(patternBody(steps, patternContext()));
   if (!growsWhole(steps)) return { steps, makes: Math.max(1, Math.ceil(wanted / one - 1e-9)) };
   return grown(steps, wanted, one) ?? { steps, makes: 1 };
 }
@@ -100,7 +101,7 @@ function grown(steps: readonly PatternStep[], wanted: Mm2, one: Mm2): Made | nul
   return attempt(
     () => {
       for (let round = 0; round < ROUNDS; round++) {
-        const area = areaOf(lastOf(larger(steps, factor), patternContext()));
+        const area = areaOf(patternBody(larger(steps, factor), patternContext()));
         if (Math.abs(area / wanted - 1) < 0.001) break;
         factor *= wanted / area;
       }
@@ -115,15 +116,6 @@ function grown(steps: readonly PatternStep[], wanted: Mm2, one: Mm2): Made | nul
 }
 const larger = (steps: readonly PatternStep[], factor: number): readonly PatternStep[] =>
   steps.map((s) => timesStep(s, factor));
-
-function lastOf(steps: readonly PatternStep[], context: PatternContext): Body {
-  const results = runPattern(steps, context);
-  const wrong = results.find((r) => r.wrong)?.wrong;
-  if (wrong) throw wrong;
-  const body = results.at(-1)?.body;
-  if (!body) throw complaint('pattern/begin');
-  return body;
-}
 
 /**
  * What has to be rolled for a patterned sheet, and what comes of it: clay in is sheets and what is left over.

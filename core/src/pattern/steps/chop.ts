@@ -42,7 +42,7 @@ export const chop: BeginKind<Chop> = {
     const edge = Math.max(positive(step.edge, 'The bits'), diameter * FINEST);
     const colours = step.bits.map(({ of, parts }) => ({ material: numberOf(context, of), share: parts }));
     const size = { width: diameter, height: diameter, thick, round: true };
-    const { field } = withBits(size, edge, colours, step.seed + 7919 * context.seed);
+    const field = withBits(size, edge, colours, step.seed + 7919 * context.seed);
     const volumes = new Map<number, number>();
     for (const { material: index, share } of colours)
       volumes.set(index, (volumes.get(index) ?? 0) + (volumeOf(step) * share) / partsOf(step));

@@ -1,5 +1,5 @@
 import { labOf, xyzOfHex, type Lab } from '#core/colour';
-import { patternContext, runPattern, type PatternStep } from '#core/pattern';
+import { kindOf, type PatternStep } from '#core/pattern';
 import type { CaneMaterial } from '../canes/clay/materials.js';
 
 /** The colours of materials, along their fades. */
@@ -10,10 +10,9 @@ const along = (hexes: readonly string[], lab: Lab): readonly Lab[] =>
   hexes.length <= 1 ? [lab] : hexes.map((hex) => labOf(xyzOfHex(hex)));
 
 /** mm³ of each material that the first step lays down: what is mixed if one goes on too long. */
-export function volumesLaid(steps: readonly PatternStep[]): readonly (readonly [key: string, volume: number])[] {
-  const [first] = steps;
-  if (!first) return [];
-  const context = patternContext();
-  const body = runPattern([first], context)[0]?.body;
-  return body ? [...body.volumes()].map(([index, volume]) => [context.materials[index] ?? '', volume] as const) : [];
+export function volumesLaid([first]: readonly PatternStep[]): readonly (readonly [key: string, volume: number])[] {
+  const sums = new Map<string, number>();
+  for (const { of, volume } of (first && kindOf(first).starts?.(first, null)) ?? [])
+    sums.set(of, (sums.get(of) ?? 0) + volume);
+  return [...sums];
 }

@@ -1,27 +1,10 @@
 import type { PatternStep } from '#core/pattern';
+import { volumesLaid } from './colours.js';
 
 /** The same clays by another way: a name, and steps. */
 export interface OtherWay {
   readonly name: string;
   readonly steps: readonly PatternStep[];
-}
-
-/** Parts of each colour by volume: those of the first step. */
-function partsOf(first: PatternStep): readonly (readonly [of: string, volume: number])[] {
-  const sums = new Map<string, number>();
-  const add = (of: string, volume: number): void => {
-    sums.set(of, (sums.get(of) ?? 0) + volume);
-  };
-  if (first.do === 'stack')
-    for (const { of, thickness } of first.layers) add(of, thickness * first.width * first.height);
-  if (first.do === 'logs')
-    for (const { of, diameter } of first.logs) add(of, (Math.PI / 4) * diameter ** 2 * first.length);
-  if (first.do === 'chop') {
-    const whole = (Math.PI / 4) * first.diameter ** 2 * first.length;
-    const parts = first.bits.reduce((sum, b) => sum + b.parts, 0);
-    for (const { of, parts: own } of first.bits) add(of, (whole * own) / parts);
-  }
-  return [...sums];
 }
 
 const round = (mm: number): number => Math.round(mm * 100) / 100;
@@ -66,8 +49,7 @@ function asLayers(parts: readonly (readonly [string, number])[]): readonly Patte
 
 /** Up to four ways to go on with the clays that a sheet begins with. */
 export function otherWays(steps: readonly PatternStep[]): readonly OtherWay[] {
-  const [first] = steps;
-  const parts = first ? partsOf(first) : [];
+  const parts = volumesLaid(steps);
   if (parts.length < 2) return [];
   const sheets = asLayers(parts);
   const marked: OtherWay = {

@@ -1,11 +1,12 @@
 import { useMemo } from 'react';
 import type { Paint } from '#core/cane';
-import { joined, labOf, mixPigments, type Lab } from '#core/colour';
+import type { Lab } from '#core/colour';
 import { patternMaterials, type PatternStep } from '#core/pattern';
 import type { PatternAnswer, ShelfAnswer } from '#contract';
 import { usePigments } from '../../wire/pigments.js';
 import { useBodies, type PatternColours, type PlainBody, type PlainPattern } from '../../workers/pattern.js';
 import { materialsOf, type CaneMaterial } from '../canes/clay/materials.js';
+import { stirredLab } from '../canes/words/scrapWords.js';
 import { labsOf, volumesLaid } from './colours.js';
 
 /** Whose hands a patterned sheet is looked at with. */
@@ -27,21 +28,6 @@ export interface BenchPattern {
 
 const GREY: Lab = { l: 50, a: 0, b: 0 };
 
-/** The colour that all of it mixes to. */
-function mixedOf(steps: readonly PatternStep[], materials: ReadonlyMap<string, CaneMaterial>): Lab {
-  const parts = volumesLaid(steps).flatMap(([key, volume]) => {
-    const material = materials.get(key);
-    return material ? [{ pigment: material.pigment, volume }] : [];
-  });
-  const whole = parts.reduce((sum, p) => sum + p.volume, 0);
-  if (!(whole > 0)) return GREY;
-  const stirred = joined(
-    parts.map((p) => p.pigment),
-    parts.map((p) => p.volume / whole),
-  );
-  return labOf(mixPigments([stirred], [1]));
-}
-
 export function usePattern(
   pattern: Pick<PatternAnswer, 'blends' | 'referenced'>,
   steps: readonly PatternStep[],
@@ -57,7 +43,7 @@ export function usePattern(
   );
   const paints = useMemo(() => Object.fromEntries([...materials].map(([key, m]) => [key, m.paint])), [materials]);
   const colours = useMemo(
-    (): PatternColours => ({ labs: labsOf(materials), mixed: mixedOf(steps, materials) }),
+    (): PatternColours => ({ labs: labsOf(materials), mixed: stirredLab(volumesLaid(steps), materials) ?? GREY }),
     [materials, steps],
   );
   const plain = useMemo((): PlainPattern => ({ steps, seed, wobble }), [steps, seed, wobble]);

@@ -1,6 +1,6 @@
 import { UNKNOWN_HEX } from '../../../theme/grey.js';
 import { coresFrom, sortScrap, type ScrapHeap } from '#core/cane';
-import { hexOf, labOf, mixPigments, xyzOfLab } from '#core/colour';
+import { hexOf, labOf, mixPigments, xyzOfLab, type Lab } from '#core/colour';
 import { showMass, type UnitSystem } from '#core/units';
 import type { PlainPlan } from '../../../workers/canePlain.js';
 import { gramsOf } from './caneWords.js';
@@ -34,22 +34,29 @@ export const heapsOf = (plan: Pick<PlainPlan, 'offcuts'>, materials: ReadonlyMap
     (key) => materials.get(key),
   );
 
-/** The colour of some volumes, kneaded through: hex. */
-export function kneaded(volumes: ReadonlyMap<string, number>, materials: ReadonlyMap<string, CaneMaterial>): string {
+/** The colour of some volumes, kneaded through; null where nothing of them is known. */
+export function stirredLab(
+  volumes: Iterable<readonly [key: string, volume: number]>,
+  materials: ReadonlyMap<string, CaneMaterial>,
+): Lab | null {
   const known = [...volumes].flatMap(([key, volume]) => {
     const material = materials.get(key);
     return material ? [{ pigment: material.pigment, volume }] : [];
   });
-  return known.length === 0
-    ? UNKNOWN_HEX
-    : hexOf(
-        xyzOfLab(
-          labOf(
-            mixPigments(
-              known.map((k) => k.pigment),
-              known.map((k) => k.volume),
-            ),
-          ),
-        ),
-      );
+  if (known.length === 0) return null;
+  return labOf(
+    mixPigments(
+      known.map((k) => k.pigment),
+      known.map((k) => k.volume),
+    ),
+  );
+}
+
+/** The same as hex. */
+export function kneaded(
+  volumes: Iterable<readonly [key: string, volume: number]>,
+  materials: ReadonlyMap<string, CaneMaterial>,
+): string {
+  const lab = stirredLab(volumes, materials);
+  return lab === null ? UNKNOWN_HEX : hexOf(xyzOfLab(lab));
 }

@@ -1,12 +1,10 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useMemo, useState, type ReactElement } from 'react';
 import { massOf } from '#core/clay';
-import { hexOf, joined, labOf, mixPigments, xyzOfLab } from '#core/colour';
 import { isOf, materialIn } from '#core/material';
 import { sentenceOf } from '#core/units';
 import {
   PATTERN_LIKED,
-  type KeptPatternDto,
   type PatternAnswer,
   type PatternDoneDto,
   type PatternLiked,
@@ -29,6 +27,8 @@ import { change, useRefusal } from '../../../wire/save.js';
 import type { PatternToMake, PlainPattern } from '../../../workers/pattern.js';
 import type { CaneMaterial } from '../../canes/clay/materials.js';
 import { gramsOf } from '../../canes/words/caneWords.js';
+import { kneaded } from '../../canes/words/scrapWords.js';
+import { keptDto } from './keptSheet.js';
 import { PatternFace } from '../faces/PatternFace.js';
 import type { BenchPattern, Hands } from '../usePattern.js';
 
@@ -62,30 +62,11 @@ function leftPlanned(plan: PatternToMake, materials: ReadonlyMap<string, CaneMat
     const parts = volumes.flatMap(([key, volume]) => {
       const [of, material] = [materialIn(key), materials.get(key)];
       return of && material && isOf(of, 'clay', 'mix', 'blend')
-        ? [{ of, grams: massOf(volume, material.density), material }]
+        ? [{ of, grams: massOf(volume, material.density) }]
         : [];
     });
-    const whole = parts.reduce((sum, p) => sum + p.grams, 0);
-    const stirred = joined(
-      parts.map((p) => p.material.pigment),
-      parts.map((p) => p.grams / whole),
-    );
-    const hex = hexOf(xyzOfLab(labOf(mixPigments([stirred], [1]))));
-    return { name: `left over ${i + 1}`, hexes: [hex], parts: parts.map(({ of, grams }) => ({ of, grams })) };
+    return { name: `left over ${i + 1}`, hexes: [kneaded(volumes, materials)], parts };
   });
-}
-
-/** The sheets that lie there, as planned. */
-function keptDto({ name }: PatternAnswer, { sheet, makes }: PatternToMake): KeptPatternDto {
-  return {
-    id: crypto.randomUUID(),
-    name,
-    keptIn: '',
-    count: Math.min(60, sheet.count * makes),
-    widthMm: Math.max(0.5, sheet.width),
-    lengthMm: Math.max(0.5, sheet.form === 'rope' ? sheet.thick : sheet.height),
-    mm: Math.max(0.05, sheet.form === 'rope' ? sheet.width : sheet.thick),
-  };
 }
 
 /** What really came of it, as it is typed, and the way to write it down. */
