@@ -9,8 +9,10 @@ export interface BitsOf {
 
 /** How far a bit may lie from the middle of its place, as a share of the edge of a bit. */
 const LOOSE = 0.8;
-/** Points that each bit's size is measured with, and times that bits change places to come closer to the shares. */
-const [MEASURED, SWAPS] = [60, 4000];
+/** Points that bits are measured with: of each one so many, all together at least and at most. */
+const [MEASURED, LEAST, MOST] = [60, 250_000, 400_000];
+/** Times that bits are tried to change places, to come closer to the shares. */
+const SWAPS = 4000;
 
 /** Bits in a box: a lattice of places, each moved by chance. */
 interface Lattice {
@@ -53,12 +55,13 @@ function sizesOf(lattice: Lattice, round: boolean, chance: () => number): Float6
   const { columns, rows, layers, step } = lattice;
   const count = columns * rows * layers;
   const sizes = new Float64Array(count);
-  const tries = Math.min(400_000, MEASURED * count + 20_000);
+  const tries = Math.min(MOST, Math.max(LEAST, MEASURED * count));
   const [width, height, thick] = [columns * step[0], rows * step[1], layers * step[2]];
   for (let n = 0; n < tries; n++) {
     const [x, y, z] = [chance() * width, chance() * height, chance() * thick];
     if (round && Math.hypot(x / width - 0.5, y / height - 0.5) > 0.5) continue;
-    sizes[nearest(lattice, x, y, z)] = (sizes[nearest(lattice, x, y, z)] as number) + 1;
+    const bit = nearest(lattice, x, y, z);
+    sizes[bit] = (sizes[bit] as number) + 1;
   }
   return sizes;
 }
