@@ -1,30 +1,9 @@
 import { TRIMMINGS, readProgram, type Program, type Trimming } from '#core/cane';
-import { Complaint } from '#core/units';
-import { ArrayMaxSize, IsArray, IsBoolean, IsIn, ValidateBy } from 'class-validator';
+import { ArrayMaxSize, IsArray, IsBoolean, IsIn } from 'class-validator';
 import { LeftDto, LeftList, TakenDto, TakenList, UsedDto, UsedList } from './amounts.js';
 import type { BlendPlanDto } from './blends.js';
 import type { RevisionAnswer } from './mixes.js';
-import { Between, Id, Inside, IsoDate, Name, Omittable, Text, Things, Version, Whole } from './rules.js';
-
-function programWrong(value: unknown): string | null {
-  try {
-    readProgram(value);
-    return null;
-  } catch (error) {
-    if (error instanceof Complaint) return error.message;
-    throw error;
-  }
-}
-
-/** The steps of a cane, as docs/formats.md describes them. */
-const Steps = (): PropertyDecorator =>
-  ValidateBy({
-    name: 'program',
-    validator: {
-      validate: (value: unknown) => programWrong(value) === null,
-      defaultMessage: (args) => programWrong(args?.value) ?? '',
-    },
-  });
+import { Between, Id, Inside, IsoDate, Name, Omittable, ReadBy, Text, Things, Version, Whole } from './rules.js';
 
 /** PUT /api/canes/:id */
 export class CaneDto {
@@ -33,7 +12,8 @@ export class CaneDto {
   @Name('A cane') name!: string;
   @Text(2000) note!: string;
   @IsBoolean({ message: 'Say whether the cane is retired.' }) retired!: boolean;
-  @Steps() program!: Program;
+  /** the steps, as docs/formats.md describes them */
+  @ReadBy(readProgram) program!: Program;
   @Whole('The number of slices', 1, 5000) slices!: number;
   @Between('A slice', 0.1, 100, 'mm') sliceMm!: number;
   @IsIn(TRIMMINGS, { message: 'Ends are trimmed once at the end or at every reduction.' }) trimming!: Trimming;

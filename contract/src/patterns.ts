@@ -1,30 +1,9 @@
 import { COVERS, readPattern, type PatternProgram, type PatternWanted } from '#core/pattern';
-import { Complaint } from '#core/units';
-import { ArrayMaxSize, IsArray, IsBoolean, IsIn, ValidateBy } from 'class-validator';
+import { ArrayMaxSize, IsArray, IsBoolean, IsIn } from 'class-validator';
 import { LeftDto, LeftList, TakenDto, TakenList, UsedDto, UsedList } from './amounts.js';
 import type { BlendInside } from './canes.js';
 import type { RevisionAnswer } from './mixes.js';
-import { Between, Id, Inside, IsoDate, Name, Omittable, Text, Things, Version, Whole } from './rules.js';
-
-function programWrong(value: unknown): string | null {
-  try {
-    readPattern(value);
-    return null;
-  } catch (error) {
-    if (error instanceof Complaint) return error.message;
-    throw error;
-  }
-}
-
-/** The steps of a patterned sheet, as docs/formats.md describes them. */
-const Steps = (): PropertyDecorator =>
-  ValidateBy({
-    name: 'program',
-    validator: {
-      validate: (value: unknown) => programWrong(value) === null,
-      defaultMessage: (args) => programWrong(args?.value) ?? '',
-    },
-  });
+import { Between, Id, Inside, IsoDate, Name, Omittable, ReadBy, Text, Things, Version, Whole } from './rules.js';
 
 /** What a patterned sheet has to cover. */
 export class PatternWantedDto implements PatternWanted {
@@ -44,7 +23,8 @@ export class PatternDto {
   @Name('A patterned sheet') name!: string;
   @Text(2000) note!: string;
   @IsBoolean({ message: 'Say whether the patterned sheet is retired.' }) retired!: boolean;
-  @Steps() program!: PatternProgram;
+  /** the steps, as docs/formats.md describes them */
+  @ReadBy(readPattern) program!: PatternProgram;
   /** null or left out: as much as the steps make */
   @Omittable() @Inside(() => PatternWantedDto, 'What is covered') wanted?: PatternWantedDto | null;
 }

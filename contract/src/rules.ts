@@ -1,5 +1,5 @@
 import { Type } from 'class-transformer';
-import { Complaint, GRAMS_PER_OUNCE, MM_PER_INCH, readNumber } from '#core/units';
+import { Complaint, GRAMS_PER_OUNCE, MM_PER_INCH, attempt, readNumber } from '#core/units';
 import {
   IsInt,
   IsNumber,
@@ -153,3 +153,22 @@ export const PointList = (what: string, most: number): PropertyDecorator =>
       defaultMessage: () => `${what} is a list of at most ${most.toLocaleString('en')} places, x and y.`,
     },
   });
+
+/** The rule for a document: core reads it, and what it complains about is the sentence. @param read throws Complaint */
+export function ReadBy(read: (value: unknown) => unknown): PropertyDecorator {
+  const wrong = (value: unknown): string | null =>
+    attempt(
+      () => {
+        read(value);
+        return null;
+      },
+      ({ message }) => message,
+    );
+  return ValidateBy({
+    name: 'program',
+    validator: {
+      validate: (value: unknown) => wrong(value) === null,
+      defaultMessage: (args) => wrong(args?.value) ?? '',
+    },
+  });
+}

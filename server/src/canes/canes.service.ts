@@ -1,17 +1,5 @@
 import { flatOf } from '#core/mix';
-import {
-  idsOf,
-  isMixable,
-  isOf,
-  keyOf,
-  ofBlend,
-  ofMix,
-  readMaterial,
-  type Material,
-  type OfBlend,
-  type OfClay,
-  type OfMix,
-} from '#core/material';
+import { idsOf, isMixable, isOf, keyOf, ofMix, readMaterial, type Material } from '#core/material';
 import { Inject, Injectable } from '@nestjs/common';
 import { randomUUID } from 'node:crypto';
 
@@ -19,6 +7,7 @@ import { checkWork, madeIn, usedIn, type Program } from '#core/cane';
 import type { BlendInside, CaneAnswer, CaneCard, CaneDoneDto, CaneDto } from '#contract';
 import { checkVersion, inUse, notThere, refused, refusedAt } from '../access/problem.js';
 import { BlendsService } from '../blends/blends.service.js';
+import { PlanMaterials } from '../blends/planMaterials.js';
 import { columnsFor, type Reference } from '../db/references.js';
 import { Journal, type Draft, type Row } from '../db/journal.js';
 import { MixesService } from '../mixes/mixes.service.js';
@@ -55,6 +44,7 @@ export class CanesService {
     @Inject(Studio) private readonly studio: Studio,
     @Inject(MixesService) private readonly mixes: MixesService,
     @Inject(BlendsService) private readonly blends: BlendsService,
+    @Inject(PlanMaterials) private readonly materials: PlanMaterials,
     @Inject(CanesStore) private readonly store: CanesStore,
     @Inject(Revisions) private readonly revisionRule: Revisions,
     @Inject(Accounts) private readonly accounts: Accounts,
@@ -94,7 +84,7 @@ export class CanesService {
       made: (await this.revisionRule.madeOf('cane', [revisionId])).has(revisionId),
       canes,
       blends,
-      outdated: (await Promise.all(materialsIn([program]).map((of) => this.outdated(of)))).flat(),
+      outdated: await this.materials.outdated(materialsIn([program])),
       referenced: [...new Map(referenced.map((r) => [r.id, r])).values()],
       learnedEnds: await this.told.learned(),
     };
@@ -215,22 +205,6 @@ export class CanesService {
     }
   }
 
-  /** What a mix or a blend has become since the revision that is used. */
-  private async outdated(of: Material): Promise<CaneAnswer['outdated']> {
-    if (of.kind === 'mix') {
-      const newer = this.studio.newerThan(of.id);
-      return newer ? [{ of: keyOf(of), name: this.studio.called(of), newer: keyOf(ofMix(newer.id)) }] : [];
-    }
-    const inside = of.kind === 'blend' ? await this.blends.inside(of.id) : null;
-    const newest = inside && (await this.revisionRule.newest('blend', inside.blendId));
-    if (!inside || !newest || newest.id === of.id) return [];
-    return [{ of: keyOf(of), name: inside.name, newer: keyOf(ofBlend(newest.id)) }];
-  }
-
-  private async isThere(of: OfClay | OfMix | OfBlend): Promise<boolean> {
-    return isMixable(of) ? this.studio.has(of) : (await this.blends.inside(of.id)) !== null;
-  }
-
   /** @throws ProblemException where a cane begins with something that a batch counts on */
   private async checkReserved(program: Program): Promise<void> {
     const begun = madeIn(program.steps);
@@ -248,7 +222,7 @@ export class CanesService {
     const { materials, canes } = usedIn(program.steps);
     const uses: Uses = [];
     for (const of of materials.map(readMaterial)) {
-      if (!isOf(of, 'clay', 'mix', 'blend') || !(await this.isThere(of)))
+      if (!isOf(of, 'clay', 'mix', 'blend') || !(await this.materials.isThere(of)))
         throw refused(
           'A clay, a mix or a blend of this cane is not there any more. Choose another one in its place.',
           'program',

@@ -1,10 +1,11 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { randomUUID } from 'node:crypto';
-import { idsOf, isMixable, isOf, keyOf, ofBlend, ofMix, readMaterial, type Material } from '#core/material';
+import { idsOf, isMixable, isOf, keyOf, readMaterial, type Material } from '#core/material';
 import { patternMaterials, type PatternProgram } from '#core/pattern';
 import type { BlendInside, PatternAnswer, PatternCard, PatternDoneDto, PatternDto } from '#contract';
 import { checkVersion, inUse, notThere, refused } from '../access/problem.js';
 import { BlendsService } from '../blends/blends.service.js';
+import { PlanMaterials } from '../blends/planMaterials.js';
 import { Journal, type Row } from '../db/journal.js';
 import { columnsFor, type Reference } from '../db/references.js';
 import { MixesService } from '../mixes/mixes.service.js';
@@ -33,6 +34,7 @@ export class PatternsService {
     @Inject(Studio) private readonly studio: Studio,
     @Inject(MixesService) private readonly mixes: MixesService,
     @Inject(BlendsService) private readonly blends: BlendsService,
+    @Inject(PlanMaterials) private readonly materials: PlanMaterials,
     @Inject(PatternsStore) private readonly store: PatternsStore,
     @Inject(PatternsTold) private readonly told: PatternsTold,
     @Inject(Revisions) private readonly revisionRule: Revisions,
@@ -70,7 +72,7 @@ export class PatternsService {
       made: (await this.revisionRule.madeOf('pattern', [revisionId])).has(revisionId),
       blends,
       referenced: [...new Map(referenced.map((r) => [r.id, r])).values()],
-      outdated: (await Promise.all(materials.map((of) => this.outdated(of)))).flat(),
+      outdated: await this.materials.outdated(materials),
       stops: await this.told.stops(),
     };
   }
@@ -144,25 +146,11 @@ export class PatternsService {
     return { entryId: dto.entryId };
   }
 
-  /** What a mix or a blend has become since the revision that is used. */
-  private async outdated(of: Material): Promise<PatternAnswer['outdated']> {
-    if (of.kind === 'mix') {
-      const newer = this.studio.newerThan(of.id);
-      return newer ? [{ of: keyOf(of), name: this.studio.called(of), newer: keyOf(ofMix(newer.id)) }] : [];
-    }
-    const inside = of.kind === 'blend' ? await this.blends.inside(of.id) : null;
-    const newest = inside && (await this.revisionRule.newest('blend', inside.blendId));
-    if (!inside || !newest || newest.id === of.id) return [];
-    return [{ of: keyOf(of), name: inside.name, newer: keyOf(ofBlend(newest.id)) }];
-  }
-
   /** What a program names, as rows. @throws ProblemException where something is not there */
   private async usesIn(program: PatternProgram): Promise<Reference<'patternUse'>[]> {
     const uses: Reference<'patternUse'>[] = [];
     for (const of of materialsIn(program)) {
-      const known = isOf(of, 'clay', 'mix', 'blend');
-      const there = isMixable(of) ? this.studio.has(of) : known && (await this.blends.inside(of.id)) !== null;
-      if (!known || !there)
+      if (!isOf(of, 'clay', 'mix', 'blend') || !(await this.materials.isThere(of)))
         throw refused(
           'A clay, a mix or a blend of this patterned sheet is not there any more. Choose another one in its place.',
           'program',
