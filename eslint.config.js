@@ -21,7 +21,7 @@ const CORE = [
     'blend',
   ],
   ...['cane/outlines', 'cane/document', 'cane/drawing', 'cane/steps', 'cane/face', 'cane/plan', 'cane'],
-  ...['pattern/document', 'pattern/body', 'pattern/steps', 'pattern/seen', 'pattern/plan', 'pattern'],
+  ...['pattern/document', 'pattern/body', 'pattern/steps', 'pattern/seen', 'pattern/cut', 'pattern/plan', 'pattern'],
   ...['stock', 'batch', 'formats'],
 ];
 

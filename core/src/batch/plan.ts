@@ -103,7 +103,7 @@ function planPiece(piece: PieceOrder, book: MaterialBook, looking: Looking): Pie
       };
       const close = cuttingLayout(piece.cutter, count, limits, Infinity, fade === null ? 'clay' : 'length');
       const layout = fade === null ? close : acrossFade(close, fade);
-      const area = layout.width * layout.length * layout.sheets;
+      const area = (layout.area ?? layout.width * layout.length) * layout.sheets;
       const known = piece.layers.map(({ of, mm }) => ({ of, mm, looks: lookUp(of, book, looking) }));
       const layers = known.map(({ of, mm, looks }) => ({ of, grams: massOfSheet(area, mm, looks.density) }));
       const strength = strengthOf(known.map(({ mm, looks }) => ({ mm, ...brittleOf(looks, book) })));

@@ -20,4 +20,4 @@ export type { Places } from './nested.js';
 export { CUTTER_SENTENCES } from './sentences.js';
 export { CUTTER_SHAPES, type CutterShape } from './shapes.js';
 export { sheetLeft, type SheetCut, type SheetLeft } from './sheetLeft.js';
-export { handLayout, outlineAt, type HandPlace } from './byHand.js';
+export { handLayout, onEachOther, outlineAt, type HandGround, type HandPlace } from './byHand.js';

@@ -1,4 +1,4 @@
-import { inBoth, showSize, type Mm } from '#core/units';
+import { inBoth, showSize, type Mm, type Mm2 } from '#core/units';
 import { cutterArea, cutterBox, showCutter, type Cutter } from './cutter.js';
 import { latticesOf, type Lattice } from './lattice.js';
 import { countIn, heightOf, placesOf, roomsOf, rowsFor as rowsOfLattice, rowsWithin, type Places } from './nested.js';
@@ -47,6 +47,8 @@ export interface Layout extends Places {
   readonly sheets: number;
   /** share of the clay between the cuts, counting only the pieces asked for */
   readonly scrap: number;
+  /** mm² of each sheet, where it is no rectangle of that width and length */
+  readonly area?: Mm2;
 }
 
 /** What is to be least: the clay of the sheets, or the length that is used of a sheet that is there. */
