@@ -4,10 +4,10 @@ import type { Kind } from '#core/clay';
 import type { BakeLoad, BenchStep, ClayDemand, LeftOver, MixDemand, PiecePlan, ReadyDemand } from '#core/batch';
 import type { Layout } from '#core/cutter';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean } from 'class-validator';
-import { CutterDto, LiesAs } from './cutters.js';
+import { CutterDto, LiesAs, PlacedDto } from './cutters.js';
 import { MadeOf, type TakenBy } from './material.js';
 import { LeftDto, LeftList, TakenDto, TakenList, UsedDto, UsedList } from './amounts.js';
-import { Between, Id, IsoDate, Name, Omittable, Optional, Text, Things, Version, Whole } from './rules.js';
+import { Between, Id, Inside, IsoDate, Name, Omittable, Optional, Text, Things, Version, Whole } from './rules.js';
 
 /** A layer of a piece: what it is rolled of, at a setting. */
 export class LayerDto {
@@ -32,6 +32,8 @@ export class PieceDto extends CutterDto {
   @Omittable() @IsBoolean({ message: 'Say whether they are cut through film.' }) film?: boolean | null;
   /** on a sheet with a fade */
   @LiesAs() lie?: Lie | null;
+  /** on a patterned sheet, with the width and the length of that sheet; null or left out: laid out */
+  @Omittable() @Inside(() => PlacedDto, 'Where the pieces are cut') placed?: PlacedDto | null;
   /** from the bottom to the top */
   @IsArray({ message: 'A piece has a list of layers.' })
   @ArrayMinSize(1, { message: 'A piece needs at least one layer.' })
@@ -104,12 +106,19 @@ export interface PlanAnswer {
   readonly steps: readonly PlainStep[];
   /**
    * colour and name of every clay or revision that a layer shows, by its id; `newer`: its mix has this newer
-   * revision
+   * revision; `lies`: this thing of it lies there by now; `pattern`: the patterned sheet it is of
    */
   readonly materials: Readonly<
     Record<
       string,
-      { readonly name: string; readonly hex: string; readonly hexes: readonly string[]; readonly newer: string | null }
+      {
+        readonly name: string;
+        readonly hex: string;
+        readonly hexes: readonly string[];
+        readonly newer: string | null;
+        readonly lies: { readonly id: string; readonly name: string } | null;
+        readonly pattern: { readonly id: string; readonly revisionId: string } | null;
+      }
     >
   >;
 }

@@ -31,10 +31,10 @@ export const TAKES = {
   },
   corrected: { takes: ['mix'], because: 'What is corrected is a mix: a clay is as its packet has it.' },
   layer: {
-    takes: ['clay', 'mix', 'made', 'scrap'],
+    takes: ['clay', 'mix', 'pattern', 'made', 'scrap'],
     because:
-      'A layer is rolled of a clay, a mix, a sheet or a lump that lies there, or of scrap. A fade is made first: ' +
-      'then its sheet lies there.',
+      'A layer is rolled of a clay, a mix, a sheet or a lump that lies there, or of scrap, or is a patterned sheet. ' +
+      'A fade is made first: then its sheet lies there.',
   },
   left: { takes: ['clay', 'mix', 'blend'], because: 'What is left over is told by its clays, mixes and blends.' },
   taken: { takes: ['made', 'scrap'], because: 'What is taken here lies there already, or is scrap of a tub.' },

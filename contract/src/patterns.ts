@@ -1,5 +1,6 @@
 import { COVERS, readPattern, type PatternProgram, type PatternWanted } from '#core/pattern';
 import { ArrayMaxSize, IsArray, IsBoolean, IsIn } from 'class-validator';
+import { CutterDto, HandPlaceDto, MOST_PLACES } from './cutters.js';
 import { LeftDto, LeftList, TakenDto, TakenList, UsedDto, UsedList } from './amounts.js';
 import type { BlendInside } from './canes.js';
 import type { RevisionAnswer } from './mixes.js';
@@ -16,6 +17,23 @@ export class PatternWantedDto implements PatternWanted {
   @Between('What is trimmed', 0, 0.9, 'of the sheet') trimmed!: number;
 }
 
+/** Where a piece is cut: on which of the sheets, from 0. */
+export class PatternPlaceDto extends HandPlaceDto {
+  @Whole('The sheet', 0, 5999) sheet!: number;
+}
+
+/** Pieces of one cutter on the finished sheets, each where it was put. */
+export class PatternCutDto extends CutterDto {
+  @Id() id!: string;
+  @Name('A piece') name!: string;
+  @Between('The bridge', 0, 50, 'mm') bridgeMm!: number;
+  @IsArray({ message: 'Places of pieces are a list.' })
+  @ArrayMaxSize(MOST_PLACES, { message: `At most ${MOST_PLACES} pieces of one cutter are put on patterned sheets.` })
+  @Things(() => PatternPlaceDto)
+  places!: PatternPlaceDto[];
+}
+export const MOST_CUT_KINDS = 12;
+
 /** PUT /api/patterns/:id */
 export class PatternDto {
   @Id() id!: string;
@@ -27,6 +45,12 @@ export class PatternDto {
   @ReadBy(readPattern) program!: PatternProgram;
   /** null or left out: as much as the steps make */
   @Omittable() @Inside(() => PatternWantedDto, 'What is covered') wanted?: PatternWantedDto | null;
+  /** where pieces are cut of it; it is no part of a revision. null or left out: nowhere yet */
+  @Omittable()
+  @IsArray({ message: 'What is cut is a list.' })
+  @ArrayMaxSize(MOST_CUT_KINDS, { message: `At most ${MOST_CUT_KINDS} cutters on one patterned sheet.` })
+  @Things(() => PatternCutDto)
+  cuts?: PatternCutDto[] | null;
 }
 
 export const PATTERN_LIKED = ['well', 'so so', 'not'] as const;
@@ -89,6 +113,17 @@ export interface PatternCard {
   readonly program: PatternProgram;
   /** as it lies there, by the key of each material: for a small picture */
   readonly hexes: Readonly<Record<string, string>>;
+}
+
+/** GET /api/patterns/revisions/:revisionId: what a sheet that was made, or is planned, looks like. */
+export interface PatternLookAnswer {
+  readonly patternId: string;
+  readonly name: string;
+  readonly revisionId: string;
+  readonly program: PatternProgram;
+  readonly wanted: PatternWanted | null;
+  readonly blends: readonly BlendInside[];
+  readonly referenced: readonly RevisionAnswer[];
 }
 
 /** GET /api/patterns/:id, with everything its steps rest on. */

@@ -98,6 +98,8 @@ export interface MadeAnswer extends MadeDto {
   /** the cane it is a piece or slices of */
   readonly caneId: string | null;
   readonly patternId: string | null;
+  /** of a patterned sheet: how it looks; null of everything else */
+  readonly patterned: { readonly revisionId: string; readonly sheet: number; readonly hands: number } | null;
   readonly ofName: string;
   /** in it, by mass; none of a cane */
   readonly clays: readonly { readonly clayId: string; readonly mass: number }[];

@@ -32,13 +32,14 @@ const need = (name: string, grams: number, left: number, more: Partial<Need> = {
   } as Need;
 };
 
+const PLAIN = { lies: null, pattern: null };
 const planned = (over: Partial<PlanAnswer> = {}): PlanAnswer => ({
   ...{ pieces: [], mixes: [], clays: [need('Chalk', 40, 158)], loads: [], totalGrams: 40, scrapGrams: 12 },
   ...{ usedCost: 1.7, buyCost: null, steps: [], ready: [], left: [] },
   materials: {
-    [CHALK]: { name: 'Chalk', hex: 'F1EEE4', hexes: [], newer: null },
-    [SOOT]: { name: 'Soot', hex: '26242A', hexes: [], newer: null },
-    ring: { name: 'Beet ring', hex: '7B1E4B', hexes: [], newer: 'ring 2' },
+    [CHALK]: { name: 'Chalk', hex: 'F1EEE4', hexes: [], newer: null, ...PLAIN },
+    [SOOT]: { name: 'Soot', hex: '26242A', hexes: [], newer: null, ...PLAIN },
+    ring: { name: 'Beet ring', hex: '7B1E4B', hexes: [], newer: 'ring 2', ...PLAIN },
   },
   ...over,
 });

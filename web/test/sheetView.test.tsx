@@ -41,6 +41,7 @@ const sheet = (more: Partial<MadeAnswer> = {}): MadeAnswer => ({
     keptIn: '',
     caneId: null,
     patternId: null,
+    patterned: null,
     left: more.grams ?? massOfSheet(96 * 170, 1.52, 1.9),
   },
   ...{ of: ofClay(clayId('Chalk')), blendId: null, ofName: 'Chalk', hexes: ['F1EEE4'], density: 1.9 },

@@ -98,6 +98,7 @@ describe('sheets of the book', () => {
     blendId: null,
     caneId: null,
     patternId: null,
+    patterned: null,
     count: 1,
     keptIn: '',
     ofName: 'Corn',

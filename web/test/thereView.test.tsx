@@ -33,6 +33,7 @@ const thing = (more: Partial<ThereAnswer> = {}): ThereAnswer => ({
     blendId: null,
     caneId: null,
     patternId: null,
+    patterned: null,
     ofName: 'Chalk',
     hexes: ['F1EEE4'],
     density: 1.9,

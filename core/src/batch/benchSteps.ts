@@ -182,7 +182,9 @@ class Steps {
 
   private roll({ piece, own }: ToCut): BenchStep[] {
     const { width, length, sheets } = own.layout;
-    const layers = piece.layers.map((layer, i) => ({ layer, grams: own.layers[i]?.grams ?? 0 }));
+    const layers = piece.layers
+      .map((layer, i) => ({ layer, grams: own.layers[i]?.grams ?? 0 }))
+      .filter(({ layer }) => layer.asItLies !== true);
     return this.lightFirst(layers, ({ layer }) => layer.of).map(({ layer, grams }) => ({
       kind: 'roll',
       sheet: this.plain(layer.of),

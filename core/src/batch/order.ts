@@ -1,11 +1,11 @@
-import type { Mixable, OfMade, OfScrap } from '#core/material';
+import type { Mixable, OfMade, OfPattern, OfScrap } from '#core/material';
 import type { Mm } from '#core/units';
-import type { Cutter, Lie } from '#core/cutter';
+import type { Cutter, HandPlace, Lie } from '#core/cutter';
 
 /** What a layer can be rolled of: clay and mixes, or what lies there. */
 export type LayerOf = Mixable | Ready;
-/** What lies there already. */
-export type Ready = OfMade | OfScrap;
+/** What lies there already, and patterned sheets, which are made for themselves. */
+export type Ready = OfMade | OfScrap | OfPattern;
 
 /** One layer of a piece, with its setting worked out. */
 export interface LayerOrder {
@@ -18,6 +18,15 @@ export interface LayerOrder {
   readonly rollerWidthMm: Mm;
   /** of a sheet that lies there and whose fade runs across it: as wide it stays when it is rolled */
   readonly fadeMm?: Mm;
+  /** it is laid as it lies there, and not rolled again */
+  readonly asItLies?: boolean;
+}
+
+/** Where pieces are cut of a sheet, put there one by one. */
+export interface Placed {
+  /** the sheet is as round as its sides allow */
+  readonly round: boolean;
+  readonly places: readonly HandPlace[];
 }
 
 /** A kind of piece in a batch. Layers from the bottom to the top, stacked before they are cut. */
@@ -37,6 +46,8 @@ export interface PieceOrder {
   readonly edgeMm?: Mm;
   readonly sheetWidthMm: Mm;
   readonly sheetLengthMm: Mm;
+  /** on a sheet of just that width and length; left out: laid out */
+  readonly placed?: Placed;
   readonly layers: readonly LayerOrder[];
 }
 

@@ -7,7 +7,7 @@ import { massOfSheet } from '#core/sheet';
 import { attempt, type Grams, type Mm } from '#core/units';
 import { bakeLoads, type BakeLoad } from './bake.js';
 import { demandOf, type Demand, type Measuring } from './demand.js';
-import { cuttingLayout, type Layout } from '#core/cutter';
+import { cuttingLayout, handLayout, type Layout } from '#core/cutter';
 import { thicknessOf, toCut, type LayerOf, type PieceOrder, type Ready } from './order.js';
 import { againstShelf, type AgainstShelf } from './shelf.js';
 import { complaint } from './sentences.js';
@@ -63,7 +63,7 @@ export interface PlanInput {
   readonly book: MaterialBook;
   readonly blocks: readonly Block[];
   readonly measuring: Measuring;
-  /** g of each thing that lies there, and in each tub */
+  /** g of each thing that lies there, in each tub, and of each patterned sheet together */
   readonly there?: ReadonlyMap<MaterialKey, Grams>;
   readonly pigments?: PigmentSource;
 }
@@ -84,25 +84,36 @@ function acrossFade(layout: Layout, width: Mm): Layout {
   };
 }
 
+/** How so many pieces are cut, where nobody said so, or where each was put. */
+function layoutOf(piece: PieceOrder, count: number): Layout {
+  const { placed, cutter, bridgeMm, sheetWidthMm, sheetLengthMm } = piece;
+  if (placed) {
+    const there = placed.places.length;
+    if (there < count) throw complaint('batch/places', { there, wanted: count });
+    const ground = { width: sheetWidthMm, length: sheetLengthMm, bridge: bridgeMm, round: placed.round };
+    return handLayout(cutter, placed.places.slice(0, count), ground);
+  }
+  const fades = piece.layers.flatMap(({ fadeMm }) => fadeMm ?? []);
+  const fade = fades.length > 0 ? Math.min(...fades) : null;
+  const limits = {
+    width: fade ?? Math.min(sheetWidthMm, ...piece.layers.map((l) => l.rollerWidthMm)),
+    length: sheetLengthMm,
+    bridge: bridgeMm,
+    edge: piece.edgeMm ?? 0,
+    pairs: piece.pairs ?? false,
+    lie: piece.lie ?? 'close',
+  };
+  const close = cuttingLayout(cutter, count, limits, Infinity, fade === null ? 'clay' : 'length');
+  return fade === null ? close : acrossFade(close, fade);
+}
+
 function planPiece(piece: PieceOrder, book: MaterialBook, looking: Looking): PiecePlan {
   return attempt(
     () => {
       if (piece.layers.length === 0) throw complaint('parts/none');
       const count = toCut(piece);
       if (!Number.isInteger(count) || count < 1 || count > 5000) throw complaint('count/whole');
-      const width = Math.min(piece.sheetWidthMm, ...piece.layers.map((l) => l.rollerWidthMm));
-      const fades = piece.layers.flatMap(({ fadeMm }) => fadeMm ?? []);
-      const fade = fades.length > 0 ? Math.min(...fades) : null;
-      const limits = {
-        width: fade ?? width,
-        length: piece.sheetLengthMm,
-        bridge: piece.bridgeMm,
-        edge: piece.edgeMm ?? 0,
-        pairs: piece.pairs ?? false,
-        lie: piece.lie ?? 'close',
-      };
-      const close = cuttingLayout(piece.cutter, count, limits, Infinity, fade === null ? 'clay' : 'length');
-      const layout = fade === null ? close : acrossFade(close, fade);
+      const layout = layoutOf(piece, count);
       const area = (layout.area ?? layout.width * layout.length) * layout.sheets;
       const known = piece.layers.map(({ of, mm }) => ({ of, mm, looks: lookUp(of, book, looking) }));
       const layers = known.map(({ of, mm, looks }) => ({ of, grams: massOfSheet(area, mm, looks.density) }));

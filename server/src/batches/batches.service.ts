@@ -39,8 +39,7 @@ export class BatchesService {
     const open = (await this.store.cards()).filter((card) => !card.done);
     const plans: OpenPlan[] = [];
     for (const { id, name } of open) {
-      const { clays } = await this.planning.amounts(await this.store.pieces(id));
-      plans.push({ id, name, clays: clays.map(({ clayId, grams }) => ({ clayId, grams })) });
+      plans.push({ id, name, clays: await this.planning.claysFor(await this.store.pieces(id)) });
     }
     return plans;
   }
@@ -85,6 +84,7 @@ export class BatchesService {
           pairs: piece.pairs ?? false,
           film: piece.film ?? false,
           lie: piece.lie ?? 'close',
+          placed: piece.placed ?? null,
           position,
           batchId: dto.id,
         })),
@@ -185,6 +185,11 @@ export class BatchesService {
   private async checkLayer(draft: Draft, dto: BatchDto, of: LayerDto['of'], at: string): Promise<void> {
     if (isMixable(of)) {
       if (!this.studio.has(of)) throw refused('Choose a mix or a clay for this layer.', at);
+      return;
+    }
+    if (of.kind === 'pattern') {
+      if (!(await draft.find('patternRevision', of.id)))
+        throw refused('The patterned sheet of this layer is not there any more.', at);
       return;
     }
     if (of.kind === 'scrap') {

@@ -19,7 +19,7 @@ import { discVolume, thicknesses, type SettingThickness } from '#core/sheet';
 import type { MachineDto, MostPiecesAnswer, PieceDto, Plain, PlanAnswer } from '#contract';
 import { Studio } from '../mixes/studio.js';
 import { SheetsStore } from '../sheets/sheets.store.js';
-import { StockLooks } from '../stock/looks.js';
+import { StockLooks, type StockBook } from '../stock/looks.js';
 
 /** What has no colour, on the screen. */
 const NO_COLOUR = '999999';
@@ -53,17 +53,24 @@ export class Planning {
 
   async plan(pieces: readonly PieceDto[]): Promise<{ plan: BatchPlan; orders: PieceOrder[]; answer: PlanAnswer }> {
     const input = await this.inputOf(pieces);
-    const { orders, book, measuring } = input;
+    const { orders } = input;
     const plan = planBatch({ ...input, pieces: orders });
     const today = new Date().toISOString().slice(0, 10);
     const steps = benchSteps({ ...input, pieces: orders, plan, today });
-    return { plan, orders, answer: this.answer(plan, orders, plain(steps), measuring, book) };
+    return { plan, orders, answer: this.answer(plan, orders, plain(steps), input) };
   }
 
-  /** Only what it takes, without steps and words. */
-  async amounts(pieces: readonly PieceDto[]): Promise<BatchPlan> {
+  /** g of each clay that it takes, with those of patterned sheets that have to be made for it. */
+  async claysFor(pieces: readonly PieceDto[]): Promise<readonly { clayId: string; grams: number }[]> {
     const { orders, ...input } = await this.inputOf(pieces);
-    return planBatch({ ...input, pieces: orders });
+    const { clays, ready } = planBatch({ ...input, pieces: orders });
+    const missing = ready.filter(({ of, short }) => of.kind === 'pattern' && short > 0);
+    const inside = missing.flatMap(({ of, short }) =>
+      clayIn(of, input.book).map(({ clayId, mass }) => ({ clayId, grams: short * mass })),
+    );
+    const sums = new Map<string, number>();
+    for (const { clayId, grams } of [...clays, ...inside]) sums.set(clayId, (sums.get(clayId) ?? 0) + grams);
+    return [...sums].map(([clayId, grams]) => ({ clayId, grams }));
   }
 
   /** The most pieces of one kind that the shelf and what lies there give, the others as they are. */
@@ -77,19 +84,18 @@ export class Planning {
   /** All that core plans a batch with: settings become thicknesses, book and shelf are those of now. */
   private async inputOf(pieces: readonly PieceDto[]) {
     const gaps = await this.gaps();
-    const { book, there, fades } = await this.looks.book(pieces.flatMap((p) => p.layers.map((l) => l.of)));
+    const { book, there, fades, patterned } = await this.looks.book(pieces.flatMap((p) => p.layers.map((l) => l.of)));
     const orders = pieces.map((piece) => orderOf(piece, gaps, fades));
     const measuring = await this.measuring(gaps);
     const { pigments } = this.studio;
-    return { orders, measuring, book, there, pigments, blocks: this.studio.all('block') };
+    return { orders, measuring, book, there, patterned, pigments, blocks: this.studio.all('block') };
   }
 
   private answer(
     plan: BatchPlan,
     orders: readonly PieceOrder[],
     steps: PlanAnswer['steps'],
-    measuring: Measuring,
-    book: MaterialBook,
+    { measuring, book, patterned }: PlannedWith,
   ): PlanAnswer {
     const { studio } = this;
     const left = leftOf(plan).map(({ why, parts }) => ({ why, parts: parts.flatMap((part) => saidAs(part, book)) }));
@@ -122,12 +128,14 @@ export class Planning {
       buyCost: plan.buyCost,
       ready: plan.ready.map((demand) => ({ ...demand, name: this.shownAs(demand.of, book).name })),
       left,
-      materials: Object.fromEntries([...shown].map(([id, of]) => [id, this.shownAs(of, book)])),
+      materials: Object.fromEntries(
+        [...shown].map(([id, of]) => [id, { ...NO_PATTERN, ...this.shownAs(of, book), ...patterned.get(id) }]),
+      ),
     };
   }
 
   /** Of a fade the middle of it; of an empty tub no colour, since it has none. */
-  private shownAs(of: Material, book: MaterialBook): PlanAnswer['materials'][string] {
+  private shownAs(of: Material, book: MaterialBook): Omit<PlanAnswer['materials'][string], 'lies' | 'pattern'> {
     const newer = of.kind === 'mix' ? (this.studio.newerThan(of.id)?.id ?? null) : null;
     return attempt(
       () => {
@@ -157,22 +165,31 @@ export class Planning {
   }
 }
 
+const NO_PATTERN = { lies: null, pattern: null };
+
+/** What an answer is put into words with. */
+type PlannedWith = Pick<StockBook, 'book' | 'patterned'> & { readonly measuring: Measuring };
+
 /** What is left over, by clays, mixes and blends: a thing that lies there by what it is of, scrap by its clays. */
 function saidAs({ of, grams }: LeftOver['parts'][number], book: MaterialBook): { of: OwnColour; grams: number }[] {
+  const byClay = (all: Material): { of: OwnColour; grams: number }[] =>
+    clayIn(all, book).map(({ clayId, mass }) => ({ of: ofClay(clayId), grams: grams * mass }));
   return match<LayerOf, { of: OwnColour; grams: number }[]>(of, {
     clay: (clay) => [{ of: clay, grams }],
     mix: (mix) => [{ of: mix, grams }],
     made: ({ id }) => {
       const inner = book.made?.(id)?.of;
-      return inner && isOf(inner, 'clay', 'mix', 'blend') ? [{ of: inner, grams }] : [];
+      if (!inner) return [];
+      return isOf(inner, 'clay', 'mix', 'blend') ? [{ of: inner, grams }] : byClay(inner);
     },
-    scrap: (scrap) => clayIn(scrap, book).map(({ clayId, mass }) => ({ of: ofClay(clayId), grams: grams * mass })),
+    scrap: byClay,
+    pattern: byClay,
   });
 }
 
-const clayIn = (scrap: OfScrap, book: MaterialBook): readonly ClayShare[] =>
+const clayIn = (of: Material, book: MaterialBook): readonly ClayShare[] =>
   attempt(
-    () => lookUp(scrap, book, { stage: 'raw', pigments: pigmentsWith(null) }).shares,
+    () => lookUp(of, book, { stage: 'raw', pigments: pigmentsWith(null) }).shares,
     () => [],
   );
 
@@ -196,21 +213,23 @@ function orderOf(piece: PieceDto, gaps: ReadonlyMap<string, Gap>, fades: Readonl
     edgeMm: piece.edgeMm ?? 0,
     sheetWidthMm: piece.sheetWidthMm,
     sheetLengthMm: piece.sheetLengthMm,
-    layers: piece.layers.flatMap((layer) => {
+    ...(piece.placed ? { placed: piece.placed } : {}),
+    layers: piece.layers.flatMap((layer, i) => {
       const gap = gaps.get(layer.settingId);
-      return gap
-        ? [
-            {
-              of: layer.of,
-              machineName: gap.machine.name,
-              settingLabel: gap.setting.label,
-              mm: gap.setting.mm,
-              assumed: gap.setting.knowledge === 'assumed',
-              rollerWidthMm: gap.machine.rollerWidthMm,
-              ...widthOf(layer.of, fades),
-            },
-          ]
-        : [];
+      if (!gap) return [];
+      const lies = piece.placed && i === piece.layers.length - 1 ? { mm: piece.placed.mm, asItLies: true } : {};
+      return [
+        {
+          of: layer.of,
+          machineName: gap.machine.name,
+          settingLabel: gap.setting.label,
+          mm: gap.setting.mm,
+          assumed: gap.setting.knowledge === 'assumed',
+          rollerWidthMm: gap.machine.rollerWidthMm,
+          ...widthOf(layer.of, fades),
+          ...lies,
+        },
+      ];
     }),
   };
 }

@@ -179,6 +179,7 @@ export class BlendsService {
           entryId: dto.entryId,
           ...columnsFor('sheet', ofBlend(blendRevisionId)),
           rolledAt: '',
+          seen: null,
         });
       await account.putAway(dto.left ?? [], 'left');
       await account.close(dto.sheet ? 'lost' : 'pieces');

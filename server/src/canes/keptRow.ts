@@ -52,6 +52,7 @@ function keptRow(
     revisionId: null,
     blendRevisionId: null,
     patternRevisionId: null,
+    seen: null,
     count: sliced ? Math.max(1, slices) : 1,
     keptIn: keptIn.trim(),
     rolledAt: '',

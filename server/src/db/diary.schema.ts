@@ -143,6 +143,8 @@ export const sheets = sqliteTable(
     grams: real('grams').notNull(),
     cuts: text('cuts', { mode: 'json' }).$type<MadeDto['cuts']>().notNull(),
     inside: text('inside').$type<'first' | 'last'>(),
+    /** of a patterned sheet: which of those that were made at once, and whose hands it was planned with */
+    seen: text('seen', { mode: 'json' }).$type<{ readonly sheet: number; readonly hands: number }>(),
     gone: integer('gone', { mode: 'boolean' }).notNull(),
   },
   (t) => [

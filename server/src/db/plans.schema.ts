@@ -18,6 +18,7 @@ import type { Basis, ChipWay } from '#core/mix';
 import type { Program, Trimming } from '#core/cane';
 import type { PatternProgram, PatternWanted } from '#core/pattern';
 import type { ReadingWay } from '#core/sheet';
+import type { PatternCutDto, PlacedDto } from '#contract';
 import type { KeptShape } from '../blends/shape.js';
 
 /** What lies on the shelf and what is planned. Every table that a person's change touches has a text id. */
@@ -321,6 +322,8 @@ export const pieces = sqliteTable(
     pairs: integer('pairs', { mode: 'boolean' }).notNull().default(false),
     lie: text('lie').$type<Lie>().notNull().default('close'),
     film: integer('film', { mode: 'boolean' }).notNull().default(false),
+    /** null: laid out */
+    placed: text('placed', { mode: 'json' }).$type<PlacedDto>(),
   },
   (t) => [index('piece_batch').on(t.batchId)],
 );
@@ -381,6 +384,8 @@ export const patterns = sqliteTable('pattern', {
   name: text('name').notNull(),
   note: text('note').notNull(),
   retired: integer('retired', { mode: 'boolean' }).notNull(),
+  /** null: nothing is cut of it yet */
+  cuts: text('cuts', { mode: 'json' }).$type<PatternCutDto[]>(),
 });
 
 /** The steps of a patterned sheet, and what is wanted of it. */

@@ -7,7 +7,7 @@ import type { Material } from '#core/material';
  */
 export const REFERENCES = {
   ingredient: { clay: 'clayId', mix: 'innerId' },
-  layer: { clay: 'clayId', mix: 'revisionId', made: 'madeId', scrap: 'tubId' },
+  layer: { clay: 'clayId', mix: 'revisionId', made: 'madeId', scrap: 'tubId', pattern: 'patternRevisionId' },
   blendColour: { clay: 'clayId', mix: 'revisionId' },
   sheet: {
     clay: 'clayId',

@@ -2,7 +2,17 @@ import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core
 import type { TubRule } from '#core/stock';
 import type { FlowKind } from '#contract';
 import { entries, sheets } from './diary.schema.js';
-import { blendRevisions, clays, id, oneOf, pieces, revisions, settings, version } from './plans.schema.js';
+import {
+  blendRevisions,
+  clays,
+  id,
+  oneOf,
+  patternRevisions,
+  pieces,
+  revisions,
+  settings,
+  version,
+} from './plans.schema.js';
 
 /** Scrap of one sort, until it is used. Of one material (`own`) one of three columns says which. */
 export const tubs = sqliteTable(
@@ -71,6 +81,8 @@ export const layers = sqliteTable(
     madeId: text('made_id').references(() => sheets.id),
     /** scrap out of a tub */
     tubId: text('tub_id').references(() => tubs.id),
+    /** a patterned sheet that is planned */
+    patternRevisionId: text('pattern_revision_id').references(() => patternRevisions.id),
     settingId: text('setting_id')
       .notNull()
       .references(() => settings.id),
@@ -79,6 +91,7 @@ export const layers = sqliteTable(
     index('layer_piece').on(t.pieceId),
     index('layer_revision').on(t.revisionId),
     index('layer_made').on(t.madeId),
-    oneOf('layer', t.clayId, t.revisionId, t.madeId, t.tubId),
+    index('layer_pattern').on(t.patternRevisionId),
+    oneOf('layer', t.clayId, t.revisionId, t.madeId, t.tubId, t.patternRevisionId),
   ],
 );

@@ -8,10 +8,11 @@ interface More {
   readonly patternRevisionId: string;
   /** of all sheets together */
   readonly grams: number;
+  readonly hands: number;
 }
 
 /** The sheets that lie there when a patterned sheet was made, each a thing of its own. */
-export function keptSheets(kept: KeptPatternDto, { grams, ...more }: More): Row<'sheet'>[] {
+export function keptSheets(kept: KeptPatternDto, { grams, hands, ...more }: More): Row<'sheet'>[] {
   const { count, name, keptIn, widthMm, lengthMm, mm } = kept;
   return Array.from({ length: count }, (_, i) => ({
     ...more,
@@ -33,6 +34,7 @@ export function keptSheets(kept: KeptPatternDto, { grams, ...more }: More): Row<
     grams: grams / count,
     cuts: [],
     inside: null,
+    seen: { sheet: i, hands },
     gone: false,
   }));
 }

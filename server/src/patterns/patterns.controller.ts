@@ -1,5 +1,5 @@
 import { Body, Controller, Delete, Get, HttpCode, Inject, Param, Post, Put, Query } from '@nestjs/common';
-import { PatternDoneDto, PatternDto, type PatternAnswer, type PatternCard } from '#contract';
+import { PatternDoneDto, PatternDto, type PatternAnswer, type PatternCard, type PatternLookAnswer } from '#contract';
 import { ChangeId } from '../access/changeId.js';
 import { sameId } from '../access/problem.js';
 import { PatternsService } from './patterns.service.js';
@@ -11,6 +11,11 @@ export class PatternsController {
   @Get()
   list(): Promise<PatternCard[]> {
     return this.service.cards();
+  }
+
+  @Get('revisions/:revisionId')
+  look(@Param('revisionId') revisionId: string): Promise<PatternLookAnswer> {
+    return this.service.look(revisionId);
   }
 
   @Get(':id')

@@ -2,12 +2,13 @@ import { Inject, Injectable } from '@nestjs/common';
 import { randomUUID } from 'node:crypto';
 import { idsOf, isMixable, isOf, keyOf, readMaterial, type Material } from '#core/material';
 import { patternMaterials, type PatternProgram } from '#core/pattern';
-import type { BlendInside, PatternAnswer, PatternCard, PatternDoneDto, PatternDto } from '#contract';
+import type { BlendInside, PatternAnswer, PatternCard, PatternDoneDto, PatternDto, PatternLookAnswer } from '#contract';
 import { checkVersion, inUse, notThere, refused } from '../access/problem.js';
 import { BlendsService } from '../blends/blends.service.js';
 import { PlanMaterials } from '../blends/planMaterials.js';
 import { Journal, type Row } from '../db/journal.js';
 import { columnsFor, type Reference } from '../db/references.js';
+import { cutterRow } from '../drawer/cutterRow.js';
 import { MixesService } from '../mixes/mixes.service.js';
 import { Studio } from '../mixes/studio.js';
 import { Revisions } from '../revisions/revisions.js';
@@ -58,11 +59,6 @@ export class PatternsService {
     const pattern = await this.revisionRule.thing('pattern', id);
     if (!pattern) throw notThere('This patterned sheet');
     const { id: revisionId, number, program, wanted } = await this.told.newest(id);
-    const materials = materialsIn(program);
-    const inside = await Promise.all(idsOf('blend', materials).map((blend) => this.blends.inside(blend)));
-    const blends = inside.filter((b): b is BlendInside => b !== null);
-    const mixIds = idsOf('mix', [...materials, ...blends.flatMap((b) => b.plan.colours)]);
-    const referenced = (await Promise.all(mixIds.map((m) => this.mixes.withAll(m)))).flat();
     return {
       ...pattern,
       program,
@@ -70,11 +66,29 @@ export class PatternsService {
       revision: number,
       revisionId,
       made: (await this.revisionRule.madeOf('pattern', [revisionId])).has(revisionId),
-      blends,
-      referenced: [...new Map(referenced.map((r) => [r.id, r])).values()],
-      outdated: await this.materials.outdated(materials),
+      ...(await this.restsOn(program)),
+      outdated: await this.materials.outdated(materialsIn(program)),
       stops: await this.told.stops(),
     };
+  }
+
+  /** What a revision looks like, for pictures of it in other places. */
+  async look(revisionId: string): Promise<PatternLookAnswer> {
+    const found = await this.told.ofRevision(revisionId);
+    if (!found) throw notThere('This patterned sheet');
+    const { program, wanted } = found.revision;
+    const { id: patternId, name } = found.pattern;
+    return { patternId, name, revisionId, program, wanted, ...(await this.restsOn(program)) };
+  }
+
+  /** Every blend and mix that a program rests on. */
+  private async restsOn(program: PatternProgram): Promise<Pick<PatternAnswer, 'blends' | 'referenced'>> {
+    const materials = materialsIn(program);
+    const inside = await Promise.all(idsOf('blend', materials).map((blend) => this.blends.inside(blend)));
+    const blends = inside.filter((b): b is BlendInside => b !== null);
+    const mixIds = idsOf('mix', [...materials, ...blends.flatMap((b) => b.plan.colours)]);
+    const referenced = (await Promise.all(mixIds.map((m) => this.mixes.withAll(m)))).flat();
+    return { blends, referenced: [...new Map(referenced.map((r) => [r.id, r])).values()] };
   }
 
   async save(changeId: string, dto: PatternDto): Promise<PatternAnswer> {
@@ -83,7 +97,16 @@ export class PatternsService {
       await checkVersion(stored?.name ?? 'This patterned sheet', stored?.version, dto.version, () => this.open(dto.id));
       const name = dto.name.trim();
       await this.revisionRule.checkName('pattern', dto.id, name);
-      await draft.put('pattern', { id: dto.id, version: draft.version, name, note: dto.note, retired: dto.retired });
+      const cuts = (dto.cuts ?? []).map((cut, i) => ({ ...cut, ...cutterRow(cut, `cuts.${i}.`) }));
+      const { id, note, retired } = dto;
+      await draft.put('pattern', {
+        id,
+        version: draft.version,
+        name,
+        note,
+        retired,
+        cuts: cuts.length > 0 ? cuts : null,
+      });
       const newest = await this.revisionRule.newest('pattern', dto.id);
       const plan = planIn(dto);
       const changed = !newest || !sameDocument(planIn(newest), plan);
@@ -111,6 +134,9 @@ export class PatternsService {
       const ids = revisions.map((r) => r.id);
       if ((await this.revisionRule.madeOf('pattern', ids)).size > 0)
         throw inUse(`${pattern.name} was made and stands in the diary. Retire it instead.`);
+      const [batch] = await this.store.batchesWith(ids);
+      if (batch !== undefined)
+        throw inUse(`${pattern.name} is a layer of ${batch}. Take it out there first, or retire it.`);
       draft.remove('patternUse', await this.store.usesOf(ids));
       draft.remove('patternRevision', revisions);
       draft.remove('pattern', [pattern]);
@@ -138,7 +164,7 @@ export class PatternsService {
       await account.putAway(dto.left ?? [], 'left');
       const row = { id: randomUUID(), entryId, patternRevisionId, hands, stops };
       await draft.put('entryPattern', { ...row, liked: dto.liked ?? null, pictureId: dto.pictureId ?? null });
-      const more = { entryId, version: draft.version, patternRevisionId, grams: account.open };
+      const more = { entryId, version: draft.version, patternRevisionId, hands, grams: account.open };
       if (dto.kept && account.open > 0) for (const sheet of keptSheets(dto.kept, more)) await account.made(sheet);
       await account.close('pieces');
       draft.summary = `${pattern.name} made`;

@@ -3,7 +3,7 @@ import { desc, eq, inArray } from 'drizzle-orm';
 import type { Db } from '../db/dataFile.js';
 import { DB } from '../db/db.module.js';
 import type { Row } from '../db/journal.js';
-import { entries, entryPatterns, patternUses } from '../db/schema.js';
+import { batches, entries, entryPatterns, layers, patternUses, pieces } from '../db/schema.js';
 
 @Injectable()
 export class PatternsStore {
@@ -18,6 +18,17 @@ export class PatternsStore {
 
   ofEntry(entryId: string): Promise<Row<'entryPattern'>[]> {
     return this.db.select().from(entryPatterns).where(eq(entryPatterns.entryId, entryId));
+  }
+
+  /** Names of the batches that have a layer of one of the revisions. */
+  async batchesWith(revisionIds: readonly string[]): Promise<string[]> {
+    const rows = await this.db
+      .selectDistinct({ name: batches.name })
+      .from(layers)
+      .innerJoin(pieces, eq(pieces.id, layers.pieceId))
+      .innerJoin(batches, eq(batches.id, pieces.batchId))
+      .where(inArray(layers.patternRevisionId, [...revisionIds]));
+    return rows.map((r) => r.name);
   }
 
   /** Everything that was made, newest first. */

@@ -109,7 +109,8 @@ export class SheetBookService {
       await account.take(dto.ready ?? [], 'ready');
       if (of.kind === 'mix')
         await draft.put('entryMix', { id: randomUUID(), entryId, revisionId: of.id, grams: sheet.grams });
-      await account.made({ ...sheetRow(sheet), version: draft.version, entryId, ...columnsFor('sheet', of), rolledAt });
+      const more = { version: draft.version, entryId, rolledAt, seen: null };
+      await account.made({ ...sheetRow(sheet), ...columnsFor('sheet', of), ...more });
       await account.putAway(dto.left ?? [], 'left');
       await account.close('lost');
       draft.summary = `rolled ${sheet.name.trim()}`;

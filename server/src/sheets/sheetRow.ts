@@ -11,6 +11,7 @@ type OfPerson = Omit<
   | 'caneRevisionId'
   | 'patternRevisionId'
   | 'rolledAt'
+  | 'seen'
 >;
 
 /** What of the row of a thing a person can change. */

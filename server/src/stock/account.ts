@@ -193,6 +193,7 @@ export class Account {
       grams,
       cuts: [],
       inside: null,
+      seen: null,
       gone: false,
     };
     await this.made(row);

@@ -30,6 +30,14 @@ export interface StockBook {
   readonly there: ReadonlyMap<MaterialKey, number>;
   /** mm across each sheet with a fade that lies there, by its id */
   readonly fades: ReadonlyMap<string, number>;
+  /** of each patterned sheet, planned or lying there, by the id of its material */
+  readonly patterned: ReadonlyMap<string, Patterned>;
+}
+
+/** Which patterned sheet something is of, and of one that is planned a sheet that lies there by now. */
+export interface Patterned {
+  readonly pattern: { readonly id: string; readonly revisionId: string };
+  readonly lies: { readonly id: string; readonly name: string } | null;
 }
 
 /** A tub, and what is in it by volume. */
@@ -86,6 +94,7 @@ export class StockLooks {
     const there = new Map<MaterialKey, number>();
     for (const row of things.values()) there.set(keyOf({ kind: 'made', id: row.id }), row.gone ? 0 : leftOf(row));
     for (const id of scrap) there.set(keyOf({ kind: 'scrap', id }), tubs.get(id)?.grams ?? 0);
+    const patterned = await this.patternsAmong(idsOf('pattern', materials), [...things.values()], there);
     const faded = [...things.values()].filter((row) => row.form === 'sheet' && row.blendRevisionId !== null);
     const fades = new Map(faded.map((row) => [row.id, row.widthMm]));
     const book: MaterialBook = {
@@ -97,7 +106,32 @@ export class StockLooks {
       },
       composed: ({ id }) => tubs.get(id) ?? built.get(id),
     };
-    return { book, there, fades };
+    return { book, there, fades, patterned };
+  }
+
+  /** What is known of patterned sheets; how much of those that are planned lies there is put to the rest. */
+  private async patternsAmong(
+    planned: readonly string[],
+    things: readonly Row<'sheet'>[],
+    there: Map<MaterialKey, number>,
+  ): Promise<ReadonlyMap<string, Patterned>> {
+    const patterned = new Map<string, Patterned>();
+    const ofRevision = async (revisionId: string, id: string, lies: Patterned['lies']): Promise<void> => {
+      const found = await this.patterns.ofRevision(revisionId);
+      if (found) patterned.set(id, { pattern: { id: found.pattern.id, revisionId }, lies });
+    };
+    for (const { id, patternRevisionId } of things)
+      if (patternRevisionId !== null) await ofRevision(patternRevisionId, id, null);
+    for (const id of planned) {
+      const lying = (await this.store.ofPattern(id)).filter((row) => leftOf(row) > 0);
+      there.set(
+        keyOf({ kind: 'pattern', id }),
+        lying.reduce((sum, row) => sum + leftOf(row), 0),
+      );
+      const [first] = lying;
+      await ofRevision(id, id, first ? { id: first.id, name: first.name } : null);
+    }
+    return patterned;
   }
 
   /** Every tub with its contents, most first, and a book that holds them mixed through. */

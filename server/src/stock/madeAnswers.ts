@@ -93,6 +93,9 @@ export class MadeAnswers {
   }
 }
 
+/** Of a patterned sheet nothing else is known. */
+const FIRST_SHEET = { sheet: 0, hands: 1 };
+
 const OF_NO_PLAN = { blendId: null, caneId: null, patternId: null };
 
 const lookedAt = ({ name, shares, hexes, density }: Known): Pick<Looks, 'ofName' | 'clays' | 'hexes' | 'density'> => ({
@@ -128,6 +131,7 @@ function told(row: Dated, of: Material, looks: Looks): MadeAnswer {
     blendId: looks.blendId,
     caneId: looks.caneId,
     patternId: looks.patternId,
+    patterned: of.kind === 'pattern' ? { revisionId: of.id, ...(row.seen ?? FIRST_SHEET) } : null,
     ofName: looks.ofName,
     clays: looks.clays,
     hexes: looks.hexes,

@@ -85,6 +85,7 @@ export class StockService {
         entryId,
         ...columnsFor('sheet', of),
         rolledAt: thing.rolledAt ?? '',
+        seen: null,
       });
       await account.close('lost');
       draft.summary = `noted ${thing.name.trim()}`;

@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { and, desc, eq, inArray, isNotNull, notExists, sum } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, isNotNull, notExists, sum } from 'drizzle-orm';
 import { DB } from '../db/db.module.js';
 import type { Row } from '../db/journal.js';
 import type { Db } from '../db/dataFile.js';
@@ -66,6 +66,15 @@ export class StockStore {
       .select()
       .from(sheets)
       .where(inArray(sheets.id, [...ids]));
+  }
+
+  /** Sheets of a revision of a patterned sheet that lie there, in the order of their names. */
+  async ofPattern(revisionId: string): Promise<Row<'sheet'>[]> {
+    return this.db
+      .select()
+      .from(sheets)
+      .where(and(eq(sheets.patternRevisionId, revisionId), eq(sheets.gone, false)))
+      .orderBy(asc(sheets.name));
   }
 
   /** Batches that are not done and have a layer of something that lies there. */

@@ -3,7 +3,7 @@ import { useDeferredValue, useEffect, useId, useRef, useState, type KeyboardEven
 import { TAKES, type Place, type TakenBy } from '#contract';
 import { useTile } from '../state/tile.js';
 import { Caption, Field } from '../theme/pieces.js';
-import { useBlends, useMixCards, useShelf, useStock } from '../wire/queries.js';
+import { useBlends, useMixCards, usePatterns, useShelf, useStock } from '../wire/queries.js';
 import { choicesFor, type MaterialChoice, type Picked } from './materialChoices.js';
 import { swatch } from './swatch.js';
 
@@ -28,6 +28,7 @@ function useChoices<P extends Place>(
   const [shelf, mixes, blends] = [useShelf(), useMixCards({ search, sort: 'name' }), useBlends()];
   const wanted: readonly string[] = TAKES[place].takes;
   const there = useStock(wanted.includes('made') || wanted.includes('scrap'));
+  const patterns = usePatterns(wanted.includes('pattern'));
   const carried = useTile((s) => s.carried);
   const stock = {
     carried,
@@ -35,6 +36,7 @@ function useChoices<P extends Place>(
     mixes: (mixes.data?.pages ?? []).flatMap((page) => page.cards),
     blends: blends.data ?? [],
     there: there.data,
+    patterns: patterns.data ?? [],
   };
   return {
     choices: choicesFor(place, search, stock, without),
@@ -153,6 +155,7 @@ const CALLED = {
   mix: 'a mix',
   blend: 'a blend',
   cane: 'a cane',
+  pattern: 'a patterned sheet',
   made: 'a thing that lies there',
   scrap: 'scrap',
 } as const;

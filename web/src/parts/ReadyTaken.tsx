@@ -12,6 +12,10 @@ import { Warning } from './Warning.js';
 
 type Ready = PlanAnswer['ready'];
 
+/** What of it can be taken: a patterned sheet that is only planned is made for itself, with its own clay. */
+const lying = (ready: Ready): (Ready[number] & { readonly of: TakenDto['of'] })[] =>
+  ready.flatMap((one) => (one.of.kind === 'pattern' ? [] : [{ ...one, of: one.of }]));
+
 /** What was really taken of things that lay there: as planned, until somebody says otherwise. */
 export function useReadyTaken(ready: Ready): {
   readonly taken: TakenDto[];
@@ -19,7 +23,7 @@ export function useReadyTaken(ready: Ready): {
 } {
   const [said, setSaid] = useState<Readonly<Record<string, number>>>({});
   return {
-    taken: ready.map(({ of, grams, there }) => ({
+    taken: lying(ready).map(({ of, grams, there }) => ({
       of,
       grams: said[keyOf(of)] ?? Math.round(Math.min(grams, there) * 10) / 10,
     })),
@@ -40,10 +44,17 @@ interface ReadyTakenProps {
 /** Each thing that lay there with what was taken of it, to be corrected. */
 export function ReadyTaken({ ready, taken, materials, say, refusal }: ReadyTakenProps): ReactElement | null {
   const units = useUnits();
+  const planned = ready.filter(({ of }) => of.kind === 'pattern');
   if (ready.length === 0) return null;
   return (
     <Box as="ul" aria-label="Taken of what lies there" fontSize="h2">
-      {ready.map(({ of, name, there }, i) => (
+      {planned.map(({ of, name, grams }) => (
+        <Box as="li" key={of.id} marginTop={2} fontSize="body">
+          {name}, {showMass(grams, units)}: made for itself, so nothing more is taken for it here. Where its sheet lies
+          there, choose it as the layer first.
+        </Box>
+      ))}
+      {lying(ready).map(({ of, name, there }, i) => (
         <Flex as="li" key={keyOf(of)} gap={3} alignItems="center" marginTop={2}>
           <Box
             width="34px"

@@ -3,6 +3,7 @@ import {
   takes,
   type BlendCard,
   type MixCard,
+  type PatternCard,
   type Place,
   type ShelfAnswer,
   type StockAnswer,
@@ -30,6 +31,7 @@ export interface MaterialStock {
   readonly blends: readonly BlendCard[];
   /** what lies there, and tubs of scrap */
   readonly there?: StockAnswer | undefined;
+  readonly patterns?: readonly PatternCard[];
 }
 
 const MOST_SHOWN = 40;
@@ -79,6 +81,17 @@ const amongBlends = (blends: readonly BlendCard[]): MaterialChoice[] =>
       name,
       hexes,
       hint: names.join(' to '),
+    }));
+
+const amongPatterns = (patterns: readonly PatternCard[]): MaterialChoice[] =>
+  patterns
+    .filter((pattern) => !pattern.retired)
+    .map(({ id, revisionId, name, hexes }) => ({
+      key: id,
+      of: { kind: 'pattern', id: revisionId },
+      name,
+      hexes: Object.values(hexes).map((hex) => hex.replace('#', '')),
+      hint: 'a patterned sheet, to be made',
     }));
 
 /** What of all that lies there can be rolled to a layer. */
@@ -135,6 +148,7 @@ export function choicesFor<P extends Place>(
     ...onShelf(stock.shelf),
     ...amongBlends(stock.blends),
     ...lyingThere(stock.there),
+    ...amongPatterns(stock.patterns ?? []),
   ].filter((c) => c.name.toLowerCase().includes(wanted));
   // a thing on the tile stands there once, not again among the others
   const seen = new Set<string>();

@@ -29,6 +29,7 @@ import type {
   PaletteDto,
   PatternAnswer,
   PatternCard,
+  PatternLookAnswer,
   MadeAnswer,
   ShelfAnswer,
   ShoppingAnswer,
@@ -127,7 +128,11 @@ export const useBlendOf = (id: string | undefined): UseQueryResult<BlendAnswer> 
 export const useCanes = (): UseQueryResult<readonly CaneCard[]> => useRead('/api/canes');
 export const useCaneOf = (id: string | undefined): UseQueryResult<CaneAnswer> =>
   useRead(`/api/canes/${id ?? ''}`, id !== undefined);
-export const usePatterns = (): UseQueryResult<readonly PatternCard[]> => useRead('/api/patterns');
+export const usePatterns = (enabled = true): UseQueryResult<readonly PatternCard[]> =>
+  useRead('/api/patterns', enabled);
+/** What a revision of a patterned sheet looks like. */
+export const usePatternLook = (revisionId: string | null): UseQueryResult<PatternLookAnswer> =>
+  useRead(`/api/patterns/revisions/${revisionId ?? ''}`, revisionId !== null);
 export const usePatternOf = (id: string | undefined): UseQueryResult<PatternAnswer> =>
   useRead(`/api/patterns/${id ?? ''}`, id !== undefined);
 export const useSheets = (): UseQueryResult<readonly MadeAnswer[]> => useRead('/api/sheets');

@@ -46,6 +46,8 @@ function OneClay({ clay: c, longest }: { readonly clay: Needed; readonly longest
 
 /** Whether enough of it lies there. */
 function lyingThere({ of, there, short }: PlanAnswer['ready'][number], units: UnitSystem): string {
+  if (of.kind === 'pattern')
+    return there > HARDLY_ANY ? `${showMass(there, units)} of it there: take its sheet` : 'to be made at Patterns';
   const where = of.kind === 'scrap' ? 'in its tub' : 'of it there';
   if (short <= HARDLY_ANY) return `enough: ${showMass(there, units)} ${where}`;
   return `${showMass(there, units)} ${where}, ${showMass(short, units)} short`;
@@ -108,7 +110,8 @@ const money = (value: number): string => value.toFixed(2);
 /** What it costs, and what is to be bought. */
 function Cost({ plan, currency, onCurrency }: Omit<ClayNeededProps, 'children'>): ReactElement {
   const short = plan.clays.filter((c) => c.short > 0);
-  const missing = plan.ready.filter((r) => r.short > HARDLY_ANY);
+  const missing = plan.ready.filter((r) => r.short > HARDLY_ANY && r.of.kind !== 'pattern');
+  const unmade = plan.ready.filter((r) => r.of.kind === 'pattern');
   return (
     <Box>
       {plan.usedCost === null ? (
@@ -135,7 +138,12 @@ function Cost({ plan, currency, onCurrency }: Omit<ClayNeededProps, 'children'>)
           Too little lies there: <b>{missing.map((r) => r.name).join(', ')}</b>. Take another clay for the rest.
         </Box>
       )}
-      {short.length === 0 && missing.length === 0 && (
+      {unmade.length > 0 && (
+        <Box>
+          To be made first: <b>{unmade.map((r) => r.name).join(', ')}</b>.
+        </Box>
+      )}
+      {short.length === 0 && missing.length === 0 && unmade.length === 0 && (
         <Box>
           <b>All of it is {plan.ready.length > 0 ? 'there' : 'on the shelf'}.</b>
         </Box>

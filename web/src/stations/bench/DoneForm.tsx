@@ -27,7 +27,10 @@ export function DoneForm({
   const ready = useReadyTaken(batch.plan.ready);
   const planned = leftOfPlan(batch.plan);
   const went = [...used, ...ready.taken];
-  const leftOver = useLeftOver(planned, shareUsed(went, [...batch.plan.clays, ...batch.plan.ready]));
+  const leftOver = useLeftOver(
+    planned,
+    shareUsed(went, [...batch.plan.clays, ...batch.plan.ready.filter(({ of }) => of.kind !== 'pattern')]),
+  );
   const done = async (madeOn: string, note: string): Promise<void> => {
     const dto: DoneDto = {
       version: batch.version,

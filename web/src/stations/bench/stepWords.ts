@@ -70,13 +70,32 @@ const mix: Worded<'mix'> = ({ mix: { name }, made, portions, discError }, units)
       : null,
 });
 
+interface Fetching {
+  readonly title: (name: string) => string;
+  readonly line: string;
+}
+/** What is done first with what is no clay off the shelf. */
+const FETCHED: Readonly<Record<'scrap' | 'pattern' | 'made', Fetching>> = {
+  scrap: {
+    title: (name) => `Mix ${name} through`,
+    line: 'Out of its tub. Fold and pass until it is one colour: it need not be even where it is covered.',
+  },
+  pattern: {
+    title: (name) => `Make ${name}`,
+    line: 'A patterned sheet: its own steps stand at Patterns. Lay it flat and do not roll it again.',
+  },
+  made: {
+    title: (name) => `Fetch ${name}`,
+    line: 'It lies there already: warm it in the hands and pass it until it is smooth again.',
+  },
+};
+
+const fetchedAs = ({ kind }: { readonly kind: string }): Fetching =>
+  kind === 'scrap' || kind === 'pattern' ? FETCHED[kind] : FETCHED.made;
+
 const ready: Worded<'ready'> = ({ what, grams, short }, units) => ({
-  title: what.of.kind === 'scrap' ? `Mix ${what.name} through` : `Fetch ${what.name}`,
-  lines: [
-    what.of.kind === 'scrap'
-      ? 'Out of its tub. Fold and pass until it is one colour: it need not be even where it is covered.'
-      : 'It lies there already: warm it in the hands and pass it until it is smooth again.',
-  ],
+  title: fetchedAs(what.of).title(what.name),
+  lines: [fetchedAs(what.of).line],
   figure: showMass(grams, units),
   of: 'of it',
   caution: short > HARDLY_SHORT ? `${showMass(short, units)} more than there is of it.` : null,
