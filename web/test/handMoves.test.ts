@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { cutterOfSize, handLayout, outlineAt, sheetLeft, type Cutter, type HandPlace } from '#core/cutter';
-import { freePlace, kept, moved, wrongWith } from '../src/stations/sheets/handMoves.js';
+import { freePlace, kept, moved, wrongWith } from '../src/parts/cutters/handMoves.js';
 
 const GROUND = { width: 100, length: 140 };
 const LEAF: Cutter = { shape: 'leaf', width: 14, height: 34 };

@@ -12,11 +12,16 @@ interface CutLayoutProps {
   readonly hex: string;
   /** of a fade across the sheet: its colours; left out: none */
   readonly hexes?: readonly string[];
+  /** what the sheet shows, where it is no plain colour: drawn in so many px, from its upper left corner */
+  readonly face?: (width: number, length: number, scale: number) => ReactElement;
   /** room on the screen, px */
   readonly room: { readonly width: number; readonly height: number };
 }
 
 const OUTLINE = { fill: 'none', stroke: grey.black, strokeOpacity: 0.75, strokeWidth: 1 } as const;
+
+/** Below the dark line, on a sheet that is dark in places itself. */
+const LIGHT = { stroke: grey.tile, strokeOpacity: 0.85, strokeWidth: 3.5 } as const;
 
 interface FadedProps extends Pick<CutLayoutProps, 'layout' | 'cutter'> {
   readonly hexes: readonly string[];
@@ -48,7 +53,7 @@ function FadedSheet({ hexes, layout, cutter, w, l, scale }: FadedProps): ReactEl
 }
 
 /** One sheet with its cuts, to scale, with its dimensions and a scale bar. */
-export function CutLayout({ layout, cutter, hex, hexes = [], room }: CutLayoutProps): ReactElement {
+export function CutLayout({ layout, cutter, hex, hexes = [], face, room }: CutLayoutProps): ReactElement {
   const units = useUnits();
   const [left, below] = [40, 44];
   const scale = Math.min((room.width - left - 8) / layout.width, (room.height - below - 4) / layout.length, 4);
@@ -69,10 +74,13 @@ export function CutLayout({ layout, cutter, hex, hexes = [], room }: CutLayoutPr
       }
     >
       <g transform={`translate(${left} 2)`}>
-        {hexes.length > 1 ? (
-          <FadedSheet {...{ hexes, layout, cutter, w, l, scale }} />
-        ) : (
-          <rect width={w} height={l} fill={`#${hex}`} />
+        {face?.(w, l, scale)}
+        {!face && hexes.length > 1 && <FadedSheet {...{ hexes, layout, cutter, w, l, scale }} />}
+        {!face && hexes.length < 2 && <rect width={w} height={l} fill={`#${hex}`} />}
+        {face && (
+          <g {...OUTLINE} {...LIGHT} transform={`translate(0 ${l}) scale(${scale} ${-scale})`}>
+            <CutPieces cutter={cutter} places={layout} count={layout.perSheet} />
+          </g>
         )}
         <g {...OUTLINE} transform={`translate(0 ${l}) scale(${scale} ${-scale})`}>
           <CutPieces cutter={cutter} places={layout} count={layout.perSheet} />

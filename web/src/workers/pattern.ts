@@ -1,15 +1,15 @@
 import { proxy, type Remote } from 'comlink';
 import PQueue from 'p-queue';
 import type { Paint } from '#core/cane';
-import type { Judged, PatternStep, View } from '#core/pattern';
+import type { Judged, PatternStep, Proposal, View } from '#core/pattern';
 import { numberOf, useAnswer } from './answers.js';
 import { bridgeTo, inLine } from './bridge.js';
-import type { PatternColours, PatternWish, PatternWorker } from './pattern.worker.js';
-import type { PlainPattern } from './patternLoaded.js';
+import type { PatternColours, PatternWish, PatternWorker, PlainCutWish } from './pattern.worker.js';
+import type { PlainCut, PlainPattern } from './patternLoaded.js';
 import type { PatternToMake, PlainBody } from './patternPlain.js';
 
 export type { PatternColours, PatternWish } from './pattern.worker.js';
-export type { PlainPattern } from './patternLoaded.js';
+export type { PlainCut, PlainPattern } from './patternLoaded.js';
 export type { PatternToMake, PlainBody } from './patternPlain.js';
 
 const bridge = bridgeTo<PatternWorker>(
@@ -41,12 +41,13 @@ export function usePatternFace(
   size: number,
   paints: Readonly<Record<string, Paint>>,
   coarseOnly: boolean,
+  cut: PlainCut | null = null,
 ): ImageData | null {
   const isLarge = size > SMALL;
   // what comes after a step does not change its picture
   const steps = pattern.steps.slice(0, at + 1);
-  const key = [keyOf({ ...pattern, steps }), JSON.stringify(view), size, numberOf(paints)] as const;
-  const wish: PatternWish = { pattern: { ...pattern, steps }, at, view, size, paints };
+  const key = [keyOf({ ...pattern, steps }), JSON.stringify([view, cut]), size, numberOf(paints)] as const;
+  const wish: PatternWish = { pattern: { ...pattern, steps }, at, view, size, paints, cut };
   const coarse = useAnswer(
     ['coarse pattern', ...key],
     isLarge ? () => ask((worker) => worker.face(wish, COARSE, '')) : null,
@@ -97,6 +98,10 @@ export function usePatternPlan(steps: readonly PatternStep[], wanted: number | n
   );
   return wrong?.message ?? value ?? null;
 }
+
+/** Where pieces are best cut of what comes of a pattern. @throws Complaint */
+export const proposedCuts = (pattern: PlainPattern, colours: PatternColours, wish: PlainCutWish): Promise<Proposal> =>
+  ask((worker) => worker.propose(pattern, colours, wish));
 
 /** A look at a pattern as a PNG file, with progress; null where it was stopped. */
 export const patternFile = (

@@ -1,10 +1,28 @@
 import { expose } from 'comlink';
 import type { Paint } from '#core/cane';
 import type { Lab } from '#core/colour';
-import { judgeLook, lookAt, planPattern, type Judged, type View } from '#core/pattern';
+import { cutterOf, type PlainCutter } from '#core/cutter';
+import {
+  judgeLook,
+  lookAt,
+  planPattern,
+  proposeCuts,
+  type CutPlace,
+  type CutWish,
+  type Judged,
+  type Proposal,
+  type View,
+} from '#core/pattern';
 import { stop } from './long.js';
 import { coarse, fine, paintedFile } from './painting.js';
-import { loadPattern, paintablePattern, type PlainPattern } from './patternLoaded.js';
+import {
+  finishedSheets,
+  groundIn,
+  loadPattern,
+  paintablePattern,
+  type PlainCut,
+  type PlainPattern,
+} from './patternLoaded.js';
 import { plainBody, plainPattern, type PatternToMake, type PlainBody } from './patternPlain.js';
 import { keepComplaints } from './thrown.js';
 
@@ -17,6 +35,14 @@ export interface PatternWish {
   readonly view: View;
   readonly size: number;
   readonly paints: Readonly<Record<string, Paint>>;
+  /** a piece that is cut out of it; left out: all of it */
+  readonly cut?: PlainCut | null;
+}
+/** What is asked about where to cut: the wish, and how often the sheets are made. */
+export interface PlainCutWish extends Omit<CutWish, 'cutter' | 'beside'> {
+  readonly makes: number;
+  readonly cutter: PlainCutter;
+  readonly beside: readonly { readonly cutter: PlainCutter; readonly place: CutPlace }[];
 }
 /** The colours of materials, along their fades, and the one that all of them mix to. */
 export interface PatternColours {
@@ -40,8 +66,9 @@ const worker = {
     return loadPattern(pattern).results.map(plainBody);
   },
   /** @param every blocks of so many pixels: a coarser picture at once @param name that it can be stopped by */
-  async face({ pattern, at, view, size, paints }: PatternWish, every: number, name: string): Promise<ImageData | null> {
-    const painted = paintablePattern(pattern, at, view, paints);
+  async face(wish: PatternWish, every: number, name: string): Promise<ImageData | null> {
+    const { pattern, at, view, size, paints, cut } = wish;
+    const painted = paintablePattern(pattern, at, view, paints, cut);
     if (!painted) return null;
     return every > 1 ? coarse(painted, size, every) : fine(painted, size, name);
   },
@@ -56,6 +83,17 @@ const worker = {
     const body = results.at(-1)?.body;
     if (!body) return null;
     return judgeLook(lookAt(body, context, { of: 'face' }), colourOf(context.materials, colours), colours.mixed);
+  },
+  /** Where pieces are best cut of what comes of it. */
+  propose(pattern: PlainPattern, colours: PatternColours, { makes, cutter, beside, ...wish }: PlainCutWish): Proposal {
+    const sheets = finishedSheets(pattern, makes);
+    const { materials } = loadPattern(pattern).context;
+    const ground = groundIn(pattern.steps);
+    const seen = colourOf(materials, colours);
+    const colour = (value: number): Lab | null =>
+      value < 0 || materials[Math.floor(value)] === ground ? null : seen(value);
+    const others = beside.map((b) => ({ ...b, cutter: cutterOf(b.cutter) }));
+    return proposeCuts(sheets, colour, { ...wish, cutter: cutterOf(cutter), beside: others });
   },
   /** @param wanted mm² of the sheet; null: as much as the steps make @throws Complaint of a step */
   plan: (steps: PlainPattern['steps'], wanted: number | null): PatternToMake =>

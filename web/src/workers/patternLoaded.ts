@@ -1,6 +1,11 @@
 import type { Paint } from '#core/cane';
+import { cutterOf, type HandPlace, type PlainCutter } from '#core/cutter';
 import {
   lookAt,
+  patternMaterials,
+  pieceLook,
+  seamsOf,
+  type CutSheet,
   patternContext,
   runPattern,
   type Look,
@@ -40,6 +45,40 @@ export function loadPattern(pattern: PlainPattern): Loaded {
   return now;
 }
 
+/** A piece that is cut out of a face: with which cutter, and where. */
+export interface PlainCut {
+  readonly cutter: PlainCutter;
+  readonly place: HandPlace;
+}
+
+/** Sheets that pieces are looked for on, at the most: on more of the same there is nothing better. */
+const MOST_SHEETS = 24;
+
+/** The finished sheets of so many makes, each make by other hands; none where it cannot be made. */
+export function finishedSheets(pattern: PlainPattern, makes: number): readonly CutSheet[] {
+  const sheets: CutSheet[] = [];
+  for (let make = 0; make < makes && sheets.length < MOST_SHEETS; make++) {
+    const { results, context } = loadPattern({ ...pattern, seed: pattern.seed + make });
+    const body = results.at(-1)?.body;
+    if (!body || body.form === 'rope') return [];
+    const [last, before] = [pattern.steps.at(-1), results.at(-2)?.body];
+    const seams = last?.do === 'lay' && before ? { seams: seamsOf(before, last) } : {};
+    for (let piece = 0; piece < body.count && sheets.length < MOST_SHEETS; piece++) {
+      const { width, height, round } = body;
+      sheets.push({ width, height, round, ...seams, look: lookAt(body, context, { of: 'face', piece }) });
+    }
+  }
+  return sheets;
+}
+
+/** What pieces are laid on, where nothing else of the sheet is made of it: it shows in gaps alone. */
+export function groundIn(steps: readonly PatternStep[]): string | null {
+  const last = steps.findLast((s) => s.do === 'lay' || s.do === 'shingle');
+  if (!last || !('of' in last)) return null;
+  const others = patternMaterials(steps.filter((s) => s !== last));
+  return others.includes(last.of) ? null : last.of;
+}
+
 /** A clay that nobody has given a colour. */
 const GREY = Uint8Array.from([153, 153, 153]);
 
@@ -49,9 +88,12 @@ export function paintablePattern(
   at: number,
   view: View,
   paints: Readonly<Record<string, Paint>>,
+  cut: PlainCut | null = null,
 ): { readonly state: Look; readonly list: readonly Paint[] } | null {
   const { results, context } = loadPattern(pattern);
   const body = results[at]?.body;
   if (!body) return null;
-  return { state: lookAt(body, context, view), list: context.materials.map((key) => paints[key] ?? GREY) };
+  const face = lookAt(body, context, view);
+  const state = cut ? pieceLook(face, body, cutterOf(cut.cutter), cut.place) : face;
+  return { state, list: context.materials.map((key) => paints[key] ?? GREY) };
 }

@@ -1,2 +1,3 @@
+export { CUT_AIMS, type CutAim, type CutSheet, type CutWish } from './looking.js';
 export { pieceLook, type CutPlace } from './place.js';
-export { CUT_AIMS, proposeCuts, type CutAim, type CutSheet, type CutWish, type Proposal } from './propose.js';
+export { proposeCuts, type Proposal } from './propose.js';

@@ -2,6 +2,7 @@ import { onEachOther } from '#core/cutter';
 import { offset, outlineOf, type Point } from '#core/outline';
 import type { Mm } from '#core/units';
 import type { CutPlace } from './place.js';
+import type { Seams } from '#core/pattern/steps';
 import type { Lying } from './candidates.js';
 
 /** The room that a piece takes: its edge grown by half a bridge, and the largest and smallest circles about it. */
@@ -83,7 +84,17 @@ export interface Plain {
   readonly width: Mm;
   readonly height: Mm;
   readonly round: boolean;
+  /** where pieces of it meet; left out: it is of one piece */
+  readonly seams?: Seams;
 }
+
+/** Whether a seam goes through a piece. */
+export function isOverSeam({ seams }: Plain, { box }: Lying, x: Mm, y: Mm): boolean {
+  if (!seams) return false;
+  const across = seams.x.some((at) => at > x + box.left && at < x + box.right);
+  return across || seams.y.some((at) => at > y + box.bottom && at < y + box.top);
+}
+
 export function liesOn({ width, height, round }: Plain, { edge, box }: Lying, x: Mm, y: Mm): boolean {
   if (x + box.left < 0 || x + box.right > width || y + box.bottom < 0 || y + box.top > height) return false;
   return !round || edge.every(([u, v]) => Math.hypot((2 * (x + u)) / width - 1, (2 * (y + v)) / height - 1) <= 1);

@@ -68,6 +68,19 @@ function tileOf(body: Body, { gap, thickness, to, along }: Lay): Tile {
   return { before, width, height, beside, below, thick, ground };
 }
 
+/** Straight lines across a sheet where pieces of it meet: mm from its lower left corner. */
+export interface Seams {
+  readonly x: readonly Mm[];
+  readonly y: readonly Mm[];
+}
+
+/** Where the pieces of a laid sheet meet. @param before what is laid */
+export function seamsOf(before: Body, step: Lay): Seams {
+  const { width, height, beside, below } = tileOf(flat(before), step);
+  const lines = (n: number, tile: Mm): Mm[] => Array.from({ length: n - 1 }, (_, i) => (i + 1) * tile);
+  return { x: lines(step.columns, width + beside), y: lines(step.rows, height + below) };
+}
+
 /** mm² of backing that is laid out. */
 const backingArea = (body: Body, { columns, rows, gap }: Pick<Lay, 'columns' | 'rows' | 'gap'>): number => {
   const { width, height } = sizeOf(body);

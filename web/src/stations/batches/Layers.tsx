@@ -1,6 +1,7 @@
 import { ofMix } from '#core/material';
 import { Box, Flex } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
+import { Link } from 'react-router';
 import { showLength } from '#core/units';
 import type { PieceDto, PlanAnswer } from '#contract';
 import { Choice } from '../../parts/Choice.js';
@@ -32,8 +33,10 @@ interface OneProps extends Omit<LayersProps, 'onLayers'> {
 const [SCALE, LEAST] = [9, 4];
 
 /** At which setting a layer is rolled, and how thick that is. */
-function AtSetting({ layer, settings, disabled, onChange }: OneProps): ReactElement {
+function AtSetting({ piece, layer, settings, disabled, onChange }: OneProps): ReactElement {
   const units = useUnits();
+  if (piece.placed && layer === piece.layers.at(-1))
+    return <Second>as it lies, {showLength(piece.placed.mm, units, true)}</Second>;
   const setting = settings.find((s) => s.id === layer.settingId);
   const options = settings.map((s) => ({ value: s.id, text: settingWords(s) }));
   return (
@@ -78,12 +81,41 @@ function Newer({ layer, materials, disabled, onChange }: OneProps): ReactElement
   );
 }
 
+/** A sheet of the patterned sheet that lies there by now, and what it is of. */
+function LiesByNow({ layer, materials, disabled, onChange }: OneProps): ReactElement | null {
+  const look = materials[layer.of.id];
+  if (layer.of.kind !== 'pattern' || disabled || !look) return null;
+  const { lies, pattern } = look;
+  return (
+    <Box fontSize="small">
+      {lies ? (
+        <>
+          {lies.name} lies there by now.{' '}
+          <Word
+            fontSize="small"
+            onClick={() => {
+              onChange({ of: { kind: 'made', id: lies.id } });
+            }}
+          >
+            Take it
+          </Word>
+        </>
+      ) : (
+        <>
+          to be made: <Link to={`/patterns/${pattern?.id ?? ''}`}>its steps</Link>
+        </>
+      )}
+    </Box>
+  );
+}
+
 /** One layer: its edge, and what it is in words. */
 function OneLayer(props: OneProps): ReactElement {
   const { piece, layer, materials, settings, disabled, onChange, onOut } = props;
   const [picking, setPicking] = useState(false);
   const name = materials[layer.of.id]?.name;
-  const mm = settings.find((s) => s.id === layer.settingId)?.mm ?? 1;
+  const rolled = settings.find((s) => s.id === layer.settingId)?.mm ?? 1;
+  const mm = piece.placed && layer === piece.layers.at(-1) ? piece.placed.mm : rolled;
   return (
     <Flex as="li" gap={3} alignItems="stretch" minHeight="26px">
       <Box width="74px" flex="none" alignSelf="stretch" display="flex" alignItems="center">
@@ -108,6 +140,7 @@ function OneLayer(props: OneProps): ReactElement {
           </>
         )}
         <Newer {...props} />
+        <LiesByNow {...props} />
         {picking && (
           <MaterialPicker
             place="layer"

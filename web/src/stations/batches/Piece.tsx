@@ -10,7 +10,7 @@ import { Second, Word } from '../../theme/pieces.js';
 import { ask } from '../../wire/ask.js';
 import type { FieldSentence, OwnSetting } from './batchMoves.js';
 import { FromDrawer } from '../../parts/cutters/FromDrawer.js';
-import { OnTheFade, OnTheSheet, type FieldsProps } from './PieceSheet.js';
+import { OnTheFade, OnTheSheet, WhereTheyWerePut, type FieldsProps } from './PieceSheet.js';
 import { PieceCuts } from './PieceCuts.js';
 import { InWear } from './InWear.js';
 import { Layers } from './Layers.js';
@@ -131,8 +131,8 @@ function Said({ fields, ...props }: PieceProps & { readonly fields: FieldsProps 
       {unsaid(refused).map((r) => (
         <Warning key={r.field}>{r.sentence}</Warning>
       ))}
-      <OnTheSheet {...fields} />
-      {hexesIn(materials, piece).length > 1 && <OnTheFade {...fields} />}
+      {piece.placed ? <WhereTheyWerePut {...fields} /> : <OnTheSheet {...fields} />}
+      {!piece.placed && hexesIn(materials, piece).length > 1 && <OnTheFade {...fields} />}
       {!disabled && (
         <>
           <AllThereIs batchId={batchId} piece={piece} set={set} />

@@ -6,6 +6,7 @@ import type { PieceDto, PlanAnswer } from '#contract';
 import { CutLayout } from '../../parts/CutLayout.js';
 import { useUnits } from '../../state/view.js';
 import { Second } from '../../theme/pieces.js';
+import { patternedFace } from './patternedFace.js';
 import { hexIn, hexesIn } from './pieceWords.js';
 
 /** How the cuts lie, in words. */
@@ -35,6 +36,7 @@ export function PieceCuts({ piece, plan, materials }: PieceCutsProps): ReactElem
         hex={hexIn(materials, piece.layers.at(-1)).slice(1)}
         hexes={hexesIn(materials, piece)}
         room={{ width: 300, height: 250 }}
+        {...patternedFace(piece, materials)}
       />
       <Second>
         {many ? `${layout.sheets} sheets, ` : ''}

@@ -85,6 +85,29 @@ export function OnTheSheet({ piece, disabled, says, set }: FieldsProps): ReactEl
   );
 }
 
+/** On a patterned sheet each piece has its place; or they are laid out after all. */
+export function WhereTheyWerePut({ piece, disabled, set }: FieldsProps): ReactElement {
+  const there = piece.placed?.places.length ?? 0;
+  return (
+    <Second>
+      {there} {there === 1 ? 'place' : 'places'} on the patterned sheet{piece.film === true ? ', cut through film' : ''}
+      {!disabled && (
+        <>
+          {' · '}
+          <Word
+            fontSize="small"
+            onClick={() => {
+              set({ placed: null });
+            }}
+          >
+            lay them out instead
+          </Word>
+        </>
+      )}
+    </Second>
+  );
+}
+
 /** Which way round pieces lie on a sheet with a fade. */
 export function OnTheFade({ piece, disabled, set }: FieldsProps): ReactElement {
   const most = mostContrast(piece);

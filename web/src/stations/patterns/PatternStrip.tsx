@@ -53,6 +53,8 @@ export function PatternStrip({ plan, ...own }: StripProps): ReactElement {
       <Rule />
       <Box fontWeight={600}>
         <Link to={`/patterns/${own.pattern.id}/make`}>To the bench: make it</Link> <Key>B</Key>
+        <br />
+        <Link to={`/patterns/${own.pattern.id}/cut`}>Where to cut pieces</Link> <Key>W</Key>
       </Box>
     </Strip>
   );

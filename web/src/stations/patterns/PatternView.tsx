@@ -2,7 +2,7 @@ import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import { useNavigate } from 'react-router';
 import { areaWanted, withPatternMaterial } from '#core/pattern';
-import type { MachinesAnswer, PatternAnswer, ShelfAnswer } from '#contract';
+import type { MachinesAnswer, PatternAnswer, PatternCutDto, ShelfAnswer } from '#contract';
 import { Warning } from '../../parts/Warning.js';
 import { useKeys, type KeyBinding } from '../../state/keys.js';
 import { Word } from '../../theme/pieces.js';
@@ -15,13 +15,17 @@ import { PatternRow } from './PatternRow.js';
 import { PatternStrip } from './PatternStrip.js';
 import { Stages } from './Stages.js';
 import { Ways } from './Ways.js';
+import { CutPattern } from './cutting/CutPattern.js';
 import { MakePattern } from './making/MakePattern.js';
 import { usePattern, type BenchPattern, type Hands } from './usePattern.js';
 import { usePatternEditing, type PatternEditing } from './usePatternEditing.js';
 
+/** What is shown of it: its steps, the bench that it is made at, or where pieces are cut of it. */
+export type PatternDoing = 'steps' | 'make' | 'cut';
+
 interface PatternViewProps {
   readonly pattern: PatternAnswer;
-  readonly making: boolean;
+  readonly doing: PatternDoing;
   readonly shelf: ShelfAnswer;
   readonly machines: MachinesAnswer;
 }
@@ -49,6 +53,9 @@ function usePatternKeys(id: string, editing: PatternEditing, making: boolean): v
     }),
     key('y', 'Copy the step', copy),
     key('Delete', 'Take the step out', remove),
+    key('w', 'Where to cut', () => {
+      void navigate(`/patterns/${id}/cut`);
+    }),
     key('b', 'To the bench: make it', () => {
       void navigate(`/patterns/${id}/make`);
     }),
@@ -123,15 +130,21 @@ function Middle({ pattern, shelf, bench, editing, hands, onHands }: MiddleProps)
 }
 
 /** One patterned sheet: its steps in a row, the chosen one large, and what it takes. */
-export function PatternView({ pattern, making, shelf, machines }: PatternViewProps): ReactElement {
+export function PatternView({ pattern, doing, shelf, machines }: PatternViewProps): ReactElement {
   const [hands, setHands] = useState<Hands>({ seed: 1, wobble: 1 });
   const editing = usePatternEditing(pattern);
   const bench = usePattern(pattern, editing.steps, shelf, hands);
   const wanted = pattern.wanted ? areaWanted(pattern.wanted) : null;
   const plan = usePatternPlan(editing.steps, wanted);
-  usePatternKeys(pattern.id, editing, making);
-  if (making)
+  usePatternKeys(pattern.id, editing, doing !== 'steps');
+  if (doing === 'make')
     return <MakePattern pattern={pattern} bench={bench} plan={plan} hands={hands} shelf={shelf} machines={machines} />;
+  if (doing === 'cut') {
+    const onCuts = (cuts: readonly PatternCutDto[]): void => {
+      editing.save({ cuts: [...cuts] });
+    };
+    return <CutPattern {...{ pattern, bench, plan, hands, machines, onCuts }} />;
+  }
   return (
     <Grid templateColumns="minmax(0, 1fr) 290px" height="100%" minHeight={0}>
       <Flex direction="column" gap={4} padding={5} overflow="auto" minWidth={0}>

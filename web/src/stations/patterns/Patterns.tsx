@@ -10,7 +10,7 @@ import { useKeys } from '../../state/keys.js';
 import { Second, Word } from '../../theme/pieces.js';
 import { useBlends, useMachines, usePatternOf, usePatterns, useShelf } from '../../wire/queries.js';
 import { PatternCardFace, StartSheet } from './faces/PatternCards.js';
-import { PatternView } from './PatternView.js';
+import { PatternView, type PatternDoing } from './PatternView.js';
 import { useBeginPattern } from './useBeginPattern.js';
 
 /** All that the station shows. */
@@ -29,13 +29,13 @@ export default function Patterns(): ReactElement {
     return <Reading error={patterns.error ?? shelf.error ?? machines.error ?? blends.error} />;
   const known = { patterns: patterns.data, shelf: shelf.data, machines: machines.data, blends: blends.data };
   if (patternId === undefined) return <AllPatterns {...known} />;
-  return <OnePattern {...known} id={patternId} making={detail === 'make'} />;
+  return <OnePattern {...known} id={patternId} doing={detail === 'make' || detail === 'cut' ? detail : 'steps'} />;
 }
 
-function OnePattern({ id, making, shelf, machines }: Known & { readonly id: string; readonly making: boolean }) {
+function OnePattern({ id, doing, shelf, machines }: Known & { readonly id: string; readonly doing: PatternDoing }) {
   const pattern = usePatternOf(id);
   if (!pattern.data) return <Reading error={pattern.error} />;
-  return <PatternView key={pattern.data.id} pattern={pattern.data} making={making} shelf={shelf} machines={machines} />;
+  return <PatternView key={pattern.data.id} pattern={pattern.data} doing={doing} shelf={shelf} machines={machines} />;
 }
 
 /** The point that the key begins with. */

@@ -4,8 +4,8 @@ import { freeName } from '../../parts/names.js';
 
 /** A patterned sheet as it is sent. */
 export const sentPattern = (pattern: PatternAnswer): PatternDto => {
-  const { id, version, name, note, retired, program, wanted } = pattern;
-  return { id, version, name, note, retired, program, wanted: wanted ?? null };
+  const { id, version, name, note, retired, program, wanted, cuts } = pattern;
+  return { id, version, name, note, retired, program, wanted: wanted ?? null, cuts: cuts ?? null };
 };
 
 /** A new one under a name that is free. */
@@ -17,4 +17,5 @@ export const newPattern = (name: string, steps: readonly PatternStep[], taken: R
   retired: false,
   program: { version: PATTERN_VERSION, steps },
   wanted: null,
+  cuts: null,
 });

@@ -20,7 +20,7 @@ import { Warning } from '../../parts/Warning.js';
 import { useUnits } from '../../state/view.js';
 import { Action, Caption, Second, Word } from '../../theme/pieces.js';
 import type { Refused } from '../../wire/ask.js';
-import { wrongWith } from './handMoves.js';
+import { wrongWith } from '../../parts/cutters/handMoves.js';
 import { PlaceByHand } from './PlaceByHand.js';
 import { cutOf, gramsPerArea } from './sheetWords.js';
 

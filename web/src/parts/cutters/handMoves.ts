@@ -9,13 +9,15 @@ const [STEP, LEAP, TURN] = [1, 10, 15];
 export interface Ground {
   readonly width: number;
   readonly length: number;
+  /** as round as its sides allow; left out: with corners */
+  readonly round?: boolean;
 }
 
 const within = (x: number, least: number, most: number): number => Math.min(Math.max(least, most), Math.max(least, x));
 
 /** A place with the whole piece on the sheet. */
 export function kept(cutter: Cutter, place: HandPlace, ground: Ground): HandPlace {
-  const points = outlineAt(cutter, { x: 0, y: 0, degrees: place.degrees });
+  const points = outlineAt(cutter, { ...place, x: 0, y: 0 });
   const { left, right, bottom, top } = extentOf({ points, round: false });
   return {
     ...place,
@@ -40,6 +42,7 @@ export function moved(
     ArrowDown: { y: place.y - far },
     r: { degrees: (place.degrees + TURN) % 360 },
     R: { degrees: (place.degrees - TURN) % 360 },
+    f: { flip: place.flip !== true },
   };
   if (key === 'Delete' || key === 'Backspace') return null;
   const step = steps[key];

@@ -1,0 +1,73 @@
+import { useMemo, type ReactElement } from 'react';
+import { areaWanted } from '#core/pattern';
+import type { PatternLookAnswer, ShelfAnswer } from '#contract';
+import { grey } from '../../../theme/grey.js';
+import { usePatternLook, useShelf } from '../../../wire/queries.js';
+import { usePatternFace, usePatternPlan } from '../../../workers/pattern.js';
+import { usePattern } from '../usePattern.js';
+import { finished } from './finished.js';
+import { shapeOf } from './PatternFace.js';
+
+/** A finished patterned sheet: of which revision, which of several, and whose hands made it. */
+export interface SheetSeen {
+  readonly revisionId: string;
+  readonly sheet: number;
+  readonly hands: number;
+}
+
+interface SheetImageProps {
+  readonly of: SheetSeen;
+  /** px that it is drawn in: the whole sheet, its upper left corner at the origin */
+  readonly width: number;
+  readonly height: number;
+}
+
+/** A finished patterned sheet inside a drawing, for pieces that are cut of it and for what lies there. */
+export function SheetImage(props: SheetImageProps): ReactElement {
+  const look = usePatternLook(props.of.revisionId);
+  const shelf = useShelf();
+  if (look.data && shelf.data) return <Known {...props} look={look.data} shelf={shelf.data} />;
+  return <rect width={props.width} height={props.height} fill={grey.pale} />;
+}
+
+/** Pixels for one on the screen, so that it is sharp on paper too. */
+const DENSE = 2;
+
+/** A picture as an address, cut to the shape of what it shows. */
+function addressOf(picture: ImageData, wide: number, high: number): string {
+  const whole = document.createElement('canvas');
+  [whole.width, whole.height] = [picture.width, picture.height];
+  whole.getContext('2d')?.putImageData(picture, 0, 0);
+  const largest = Math.max(wide, high);
+  const [w, h] = [(picture.width * wide) / largest, (picture.height * high) / largest].map(Math.round) as [
+    number,
+    number,
+  ];
+  const cut = document.createElement('canvas');
+  [cut.width, cut.height] = [w, h];
+  cut.getContext('2d')?.drawImage(whole, (picture.width - w) / 2, (picture.height - h) / 2, w, h, 0, 0, w, h);
+  return cut.toDataURL('image/png');
+}
+
+interface KnownProps extends SheetImageProps {
+  readonly look: PatternLookAnswer;
+  readonly shelf: ShelfAnswer;
+}
+
+function Known({ of, width, height, look, shelf }: KnownProps): ReactElement {
+  const { program, wanted } = look;
+  const plan = usePatternPlan(program.steps, wanted ? areaWanted(wanted) : null);
+  const steps = plan !== null && typeof plan !== 'string' ? plan.steps : program.steps;
+  const bench = usePattern(look, steps, shelf, { seed: of.hands, wobble: 1 });
+  const body = bench.bodies?.at(-1);
+  const own = useMemo(() => finished(bench.plain, of.sheet, body?.count ?? 1), [bench.plain, of.sheet, body?.count]);
+  const size = Math.max(8, Math.round(DENSE * Math.max(width, height)));
+  const picture = usePatternFace(own.plain, own.at, own.view, size, bench.paints, false);
+  const href = useMemo(() => {
+    if (!picture || !body?.there) return null;
+    const [wide, high] = shapeOf(body, own.view);
+    return addressOf(picture, wide, high);
+  }, [picture, body, own]);
+  if (href === null) return <rect width={width} height={height} fill={grey.pale} />;
+  return <image href={href} width={width} height={height} preserveAspectRatio="none" />;
+}
