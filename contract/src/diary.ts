@@ -60,6 +60,7 @@ export interface DiaryAnswer extends DiaryCard {
   }[];
   readonly patterns: readonly {
     readonly patternId: string;
+    readonly revisionId: string;
     readonly name: string;
     readonly number: number;
     readonly hands: number;

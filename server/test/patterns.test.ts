@@ -3,17 +3,23 @@ import { keyOf, ofClay, ofMix } from '#core/material';
 import { PATTERN_VERSION, planPattern, type PatternStep } from '#core/pattern';
 import type {
   BalanceAnswer,
+  BatchAnswer,
+  BatchDto,
   ChangesAnswer,
   DiaryAnswer,
+  MachinesAnswer,
   MixAnswer,
   PatternAnswer,
   PatternCard,
+  PatternCutDto,
   PatternDoneDto,
   PatternDto,
   Problem,
+  ShelfAnswer,
+  ShoppingAnswer,
   StockAnswer,
 } from '#contract';
-import { Api, mix, smallShelf } from './api.js';
+import { Api, machine, mix, smallShelf } from './api.js';
 
 let api: Api;
 beforeEach(async () => {
@@ -112,7 +118,16 @@ test('what was made lies there, of its clays, and where one stopped is told; a c
   expect(sum(balance)).toBeCloseTo(sum(before), 6);
   const entry = (await api.get<DiaryAnswer>(`/api/diary/${entryId}`)).body;
   expect(entry.patterns).toEqual([
-    { patternId: dto.id, name: 'Onion', number: 1, hands: 3, stops: done.stops, liked: 'well', pictureId: null },
+    {
+      patternId: dto.id,
+      revisionId: expect.any(String),
+      name: 'Onion',
+      number: 1,
+      hands: 3,
+      stops: done.stops,
+      liked: 'well',
+      pictureId: null,
+    },
   ]);
   const now = await open(dto.id);
   expect([now.made, now.stops[0]?.times, now.stops[0]?.madeOn]).toEqual([true, 4, '2026-11-28']);
@@ -165,4 +180,109 @@ test('a clay that is not there any more is told', async () => {
   await smallShelf(api);
   const answer = await save(patternOf('Gone', stack(keyOf(ofClay(randomUUID())))));
   expect(answer.body.detail).toContain('is not there any more. Choose another one in its place.');
+});
+
+const oval = (places: readonly { x: number; y: number; sheet: number }[]): PatternCutDto => ({
+  ...{ id: randomUUID(), name: 'Drops', shape: 'oval', widthMm: 20, heightMm: 30, rimMm: null, points: null },
+  bridgeMm: 1,
+  places: places.map((p) => ({ ...p, degrees: 0, flip: false })),
+});
+
+test('where it is cut is kept with the thing and begins no revision, also of what was made', async () => {
+  const { chalk, beet } = await smallShelf(api);
+  const dto = patternOf('Onion', stack(keyOf(ofClay(chalk.id)), keyOf(ofClay(beet.id))));
+  const { version } = (await save(dto)).body;
+  await api.ask('POST', `/api/patterns/${dto.id}/done`, {
+    ...{ version, entryId: randomUUID(), madeOn: '2026-11-28', note: '', hands: 2, stops: [] },
+    used: [{ clayId: chalk.id, grams: 10 }],
+    kept: { id: randomUUID(), name: 'Onion', keptIn: '', count: 1, widthMm: 60, lengthMm: 50, mm: 2 },
+  });
+  const now = await open(dto.id);
+  const cuts = [oval([{ x: 12, y: 20, sheet: 0 }])];
+  const cut = (await save({ ...sent(now), cuts })).body;
+  expect([cut.revision, cut.made, cut.cuts]).toEqual([1, true, cuts]);
+  await api.ask('POST', '/api/undo', {});
+  expect((await open(dto.id)).cuts).toBeNull();
+  const wrong = await save({ ...sent(await open(dto.id)), cuts: [{ ...oval([]), widthMm: 0 }] });
+  expect([wrong.status, wrong.body.fields?.[0]?.field]).toEqual([422, 'cuts.0.widthMm']);
+});
+
+/** A batch of two ovals on a patterned sheet that is not made yet, with a backing of one clay. */
+async function ovalsOf(revisionId: string, backing: string): Promise<BatchDto> {
+  const there = (await api.get<MachinesAnswer>('/api/machines')).body.machines[0];
+  const roller = there ?? (await api.put('machines', machine('Bench roller'))).body;
+  const settingId = roller.settings[0]?.id ?? '';
+  const at = [
+    { x: 12, y: 20, degrees: 0, flip: false },
+    { x: 40, y: 20, degrees: 0, flip: false },
+  ];
+  return {
+    ...{ id: randomUUID(), version: 0, name: 'Ovals', note: '', dueOn: null },
+    pieces: [
+      {
+        ...{
+          id: randomUUID(),
+          name: 'Oval',
+          shape: 'oval',
+          widthMm: 20,
+          heightMm: 30,
+          count: 2,
+          spare: 0,
+          bridgeMm: 1,
+        },
+        ...{ sheetWidthMm: 60, sheetLengthMm: 50 },
+        placed: { round: false, mm: 4, sheet: 0, hands: 1, places: at },
+        layers: [
+          { id: randomUUID(), of: ofClay(backing), settingId },
+          { id: randomUUID(), of: { kind: 'pattern', id: revisionId }, settingId },
+        ],
+      },
+    ],
+  };
+}
+
+test('a planned sheet is a layer: what has to be made first, its clay to buy, and the sheet once it lies there', async () => {
+  const { chalk, beet } = await smallShelf(api);
+  const dto = patternOf('Onion', stack(keyOf(ofClay(chalk.id)), keyOf(ofClay(beet.id))));
+  const { version, revisionId } = (await save(dto)).body;
+  const batch = await ovalsOf(revisionId, beet.id);
+  const planned = (await api.ask<BatchAnswer>('PUT', `/api/batches/${batch.id}`, batch)).body;
+  const [piece] = planned.plan.pieces;
+  if (!piece || piece.wrong !== null) throw new Error(piece?.wrong ?? 'no piece');
+  // up to the upper edge of the pieces and a bridge: 60 × 36 mm, 4 mm thick
+  const { density } = (await api.get<ShelfAnswer>('/api/shelf')).body.lines[0] ?? { density: 0 };
+  expect(piece.layers[1]?.grams).toBeCloseTo((60 * 36 * 4 * density) / 1000, 1);
+  expect(planned.plan.ready.map((r) => [r.name, r.there])).toEqual([['Onion', 0]]);
+  expect(planned.plan.materials[revisionId]?.lies).toBeNull();
+  expect(planned.plan.steps.map((s) => s.kind)).toContain('ready');
+  // half of the sheet is chalk, which nothing else of the batch takes
+  const shopping = (await api.get<ShoppingAnswer>('/api/shopping')).body;
+  const wanted = shopping.rows.find((w) => w.clayId === chalk.id)?.grams ?? 0;
+  expect(wanted).toBeCloseTo((piece.layers[1]?.grams ?? 0) / 2, 0);
+  expect(await detail(`/api/patterns/${dto.id}?version=${version}`)).toContain('a layer of Ovals');
+  const kept = { id: randomUUID(), name: 'Onion', keptIn: '', count: 1, widthMm: 60, lengthMm: 50, mm: 4 };
+  const used = [{ clayId: chalk.id, grams: 24 }];
+  const done = { version, entryId: randomUUID(), madeOn: '2026-11-28', note: '', hands: 2, stops: [], used, kept };
+  await api.ask('POST', `/api/patterns/${dto.id}/done`, done);
+  const lying = (await api.get<BatchAnswer>(`/api/batches/${batch.id}`)).body.plan;
+  expect(lying.materials[revisionId]?.lies).toEqual({ id: kept.id, name: 'Onion' });
+  expect(lying.ready[0]?.there).toBeCloseTo(24, 6);
+  const [thing] = (await api.get<StockAnswer>('/api/stock')).body.things;
+  expect(thing?.patterned).toEqual({ revisionId, sheet: 0, hands: 2 });
+});
+
+test('more pieces than have a place say so; a sheet that is not there any more is refused', async () => {
+  const { chalk, beet } = await smallShelf(api);
+  const dto = patternOf('Onion', stack(keyOf(ofClay(chalk.id)), keyOf(ofClay(beet.id))));
+  const { revisionId } = (await save(dto)).body;
+  const batch = await ovalsOf(revisionId, beet.id);
+  const more = { ...batch, pieces: batch.pieces.map((p) => ({ ...p, count: 5 })) };
+  const answer = (await api.ask<BatchAnswer>('PUT', `/api/batches/${batch.id}`, more)).body;
+  expect(answer.plan.pieces[0]?.wrong).toContain('2 have a place on the patterned sheet');
+  const gone = await ovalsOf(randomUUID(), beet.id);
+  const refused = await api.ask<Problem>('PUT', `/api/batches/${gone.id}`, gone);
+  expect([refused.status, refused.body.fields?.[0]?.sentence]).toEqual([
+    422,
+    'The patterned sheet of this layer is not there any more.',
+  ]);
 });

@@ -56,7 +56,16 @@ export class PatternsTold {
       const found = await this.ofRevision(patternRevisionId);
       if (!found) continue;
       const { id: patternId, name } = found.pattern;
-      made.push({ patternId, name, number: found.revision.number, stops, liked, pictureId, hands });
+      made.push({
+        patternId,
+        revisionId: found.revision.id,
+        name,
+        number: found.revision.number,
+        stops,
+        liked,
+        pictureId,
+        hands,
+      });
     }
     return made;
   }

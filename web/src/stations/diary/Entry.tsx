@@ -2,6 +2,7 @@ import { swatch } from '../../parts/swatch.js';
 import { Box, Flex } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import { SHEET_FORMS } from '#contract';
+import { OnePattern } from './OnePattern.js';
 import { flowWords, sizeWords } from '../shelf/there/thereWords.js';
 import { Link } from 'react-router';
 import { showCutter } from '#core/cutter';
@@ -106,39 +107,6 @@ function OneCane({ cane: c }: { readonly cane: Of<'canes'> }): ReactElement {
         <br />
         {showLength(c.diameterMm, units)} across, {showLength(c.lengthMm, units)} long; its ends took{' '}
         {showLength(c.lostMm, units)} · {c.slices} {c.slices === 1 ? 'slice' : 'slices'}
-      </Box>
-    </Flex>
-  );
-}
-
-/** How it was liked, and where one stopped, in words. */
-function patternWords({ stops, liked }: Of<'patterns'>, units: UnitSystem): string {
-  const counted = stops.map(({ kind, times, veinMm }) => {
-    const of = kind === 'twist' ? 'turns' : 'folds';
-    const veins = veinMm > 0 ? `, veins about ${showLength(veinMm, units, veinMm < 1)}` : '';
-    return `stopped at ${times} ${of}${veins}`;
-  });
-  return [...counted, ...(liked === null ? [] : [`liked: ${liked}`])].join(' · ');
-}
-
-function OnePattern({ pattern: p }: { readonly pattern: Of<'patterns'> }): ReactElement {
-  const units = useUnits();
-  return (
-    <Flex gap={4} alignItems="flex-end">
-      {p.pictureId !== null && (
-        <img
-          src={`/api/pictures/${p.pictureId}`}
-          alt="The sheet as it came out"
-          style={{ width: PHOTOGRAPH, height: PHOTOGRAPH, objectFit: 'cover' }}
-        />
-      )}
-      <Box>
-        <Link to={`/patterns/${p.patternId}`}>
-          <b>{p.name}</b>
-        </Link>{' '}
-        <Caption>revision {p.number}</Caption>
-        <br />
-        {patternWords(p, units)}
       </Box>
     </Flex>
   );

@@ -124,7 +124,14 @@ export function CutPieces(props: CutPiecesProps): ReactElement {
         <Choice label="How they lie on the sheet" value={way} options={ways} onChange={setWay} />
       </Second>
       {way === 'hand' ? (
-        <PlaceByHand cutter={cutter} ground={ground} hexes={sheet.hexes} places={places} onPlaces={setPlaces} />
+        <PlaceByHand
+          cutter={cutter}
+          ground={ground}
+          hexes={sheet.hexes}
+          patterned={sheet.patterned && { of: sheet.patterned, lengthMm: sheet.lengthMm }}
+          places={places}
+          onPlaces={setPlaces}
+        />
       ) : (
         <Caption display="block">
           {fits === 0

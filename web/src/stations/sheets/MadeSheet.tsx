@@ -5,6 +5,7 @@ import type { MadeAnswer } from '#contract';
 import { CutPieces } from '../../parts/cutters/CutPieces.js';
 import { useUnits } from '../../state/view.js';
 import { Caption } from '../../theme/pieces.js';
+import { SheetImage } from '../patterns/faces/SheetImage.js';
 import { leftOfSheet } from './sheetWords.js';
 import { grey } from '../../theme/grey.js';
 
@@ -88,11 +89,9 @@ function Drawing({ sheet }: { readonly sheet: MadeAnswer }): ReactElement {
       <defs>
         <Colours id={id} sheet={sheet} />
       </defs>
-      {sheet.form === 'plug' ? (
-        <circle cx={w / 2} cy={h / 2} r={w / 2} fill={paint} />
-      ) : (
-        <rect width={w} height={h} fill={paint} />
-      )}
+      {sheet.form === 'plug' && <circle cx={w / 2} cy={h / 2} r={w / 2} fill={paint} />}
+      {sheet.form !== 'plug' && <rect width={w} height={h} fill={paint} />}
+      {sheet.form === 'sheet' && sheet.patterned && <SheetImage of={sheet.patterned} width={w} height={h} />}
       {sheet.form === 'sheet' &&
         leftOfSheet(sheet).bands.map((band, b) => <Holes key={b} band={band} scale={scale} height={h} />)}
     </svg>

@@ -3,6 +3,7 @@ import type { ReactElement } from 'react';
 import type { Cutter, HandPlace } from '#core/cutter';
 import { HandPieces } from '../../parts/cutters/HandPieces.js';
 import { freePlace, wrongWith, type Ground } from '../../parts/cutters/handMoves.js';
+import { SheetImage, type SheetSeen } from '../patterns/faces/SheetImage.js';
 import { swatch } from '../../parts/swatch.js';
 import { Warning } from '../../parts/Warning.js';
 import { Caption, Word } from '../../theme/pieces.js';
@@ -14,25 +15,38 @@ interface PlaceByHandProps {
   readonly cutter: Cutter;
   readonly ground: Ground;
   readonly hexes: readonly string[];
+  /** of a patterned sheet: what it shows, and how long it was before anything was cut of it */
+  readonly patterned: { readonly of: SheetSeen; readonly lengthMm: number } | null;
   readonly places: readonly HandPlace[];
   readonly onPlaces: (places: readonly HandPlace[]) => void;
 }
 
 /** What is left of a sheet, and the cutter where it is put. */
-export function PlaceByHand({ cutter, ground, hexes, places, onPlaces }: PlaceByHandProps): ReactElement {
+export function PlaceByHand({ cutter, ground, hexes, patterned, places, onPlaces }: PlaceByHandProps): ReactElement {
   const scale = Math.min(ROOM.width / ground.width, ROOM.height / Math.max(1, ground.length));
   const wrong = wrongWith(cutter, places, ground);
   return (
     <Box marginTop={2}>
-      <HandPieces
-        cutter={cutter}
-        ground={ground}
-        places={places}
-        onPlaces={onPlaces}
-        scale={scale}
-        label="What is left of the sheet, with the pieces on it"
-        background={swatch(hexes)}
-      />
+      <Box position="relative" width={`${ground.width * scale}px`}>
+        {patterned && (
+          <Box position="absolute" inset="0">
+            <svg width={ground.width * scale} height={ground.length * scale} aria-hidden>
+              <SheetImage of={patterned.of} width={ground.width * scale} height={patterned.lengthMm * scale} />
+            </svg>
+          </Box>
+        )}
+        <Box position="relative">
+          <HandPieces
+            cutter={cutter}
+            ground={ground}
+            places={places}
+            onPlaces={onPlaces}
+            scale={scale}
+            label="What is left of the sheet, with the pieces on it"
+            background={patterned ? 'none' : swatch(hexes)}
+          />
+        </Box>
+      </Box>
       <Word
         fontSize="small"
         onClick={() => {

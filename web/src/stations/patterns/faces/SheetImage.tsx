@@ -20,6 +20,8 @@ interface SheetImageProps {
   /** px that it is drawn in: the whole sheet, its upper left corner at the origin */
   readonly width: number;
   readonly height: number;
+  /** as large as it fits, in its own shape; left out: it fills the room */
+  readonly ownShape?: boolean;
 }
 
 /** A finished patterned sheet inside a drawing, for pieces that are cut of it and for what lies there. */
@@ -54,7 +56,7 @@ interface KnownProps extends SheetImageProps {
   readonly shelf: ShelfAnswer;
 }
 
-function Known({ of, width, height, look, shelf }: KnownProps): ReactElement {
+function Known({ of, width, height, ownShape = false, look, shelf }: KnownProps): ReactElement {
   const { program, wanted } = look;
   const plan = usePatternPlan(program.steps, wanted ? areaWanted(wanted) : null);
   const steps = plan !== null && typeof plan !== 'string' ? plan.steps : program.steps;
@@ -69,5 +71,5 @@ function Known({ of, width, height, look, shelf }: KnownProps): ReactElement {
     return addressOf(picture, wide, high);
   }, [picture, body, own]);
   if (href === null) return <rect width={width} height={height} fill={grey.pale} />;
-  return <image href={href} width={width} height={height} preserveAspectRatio="none" />;
+  return <image href={href} width={width} height={height} preserveAspectRatio={ownShape ? 'xMidYMid' : 'none'} />;
 }

@@ -5,6 +5,7 @@ import type { ThereAnswer } from '#contract';
 import { swatch } from '../../../parts/swatch.js';
 import { useUnits } from '../../../state/view.js';
 import { Caption } from '../../../theme/pieces.js';
+import { SheetImage } from '../../patterns/faces/SheetImage.js';
 import { ThereFace } from './ThereFace.js';
 import { drawnAs, sizeWords } from './thereWords.js';
 
@@ -49,6 +50,12 @@ export function ThingDrawing({ thing }: { readonly thing: ThereAnswer }): ReactE
           <ThereFace key={i} thing={thing} size={Math.max(LEAST_FACE, width)} />
         ))}
       </Box>
+    );
+  if (thing.patterned && shape === 'flat')
+    return (
+      <svg width={width} height={height} aria-hidden style={{ display: 'block' }}>
+        <SheetImage of={thing.patterned} width={width} height={height} />
+      </svg>
     );
   const cane = thing.form === 'cane';
   const background = cane ? stripesOf(thing.hexes) : paintOf(thing);
