@@ -116,3 +116,14 @@ export interface MixListAnswer {
 }
 export const MIX_SORTS = ['hue', 'name', 'newest'] as const;
 export type MixSort = (typeof MIX_SORTS)[number];
+
+/** GET /api/mixes/near?l=&a=&b=: the mix that looks most like a colour, baked. */
+export interface NearMixAnswer {
+  readonly nearest: {
+    readonly id: string;
+    readonly name: string;
+    readonly hex: string;
+    /** ΔE00 */
+    readonly deltaE: number;
+  } | null;
+}

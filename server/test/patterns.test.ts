@@ -241,7 +241,7 @@ async function ovalsOf(revisionId: string, backing: string): Promise<BatchDto> {
   };
 }
 
-test('a planned sheet is a layer: what has to be made first, its clay to buy, and the sheet once it lies there', async () => {
+test('a planned sheet is a layer: made first, its clay is bought, and the sheet that lies there is told', async () => {
   const { chalk, beet } = await smallShelf(api);
   const dto = patternOf('Onion', stack(keyOf(ofClay(chalk.id)), keyOf(ofClay(beet.id))));
   const { version, revisionId } = (await save(dto)).body;

@@ -164,8 +164,12 @@ describe('at the bench', () => {
     const lost = judged({ weakest: { one: 0, other: 1, deltaE: 2 } });
     const folds = say('walnut-board', [clear, clear, lost, lost]).find((w) => w.about !== undefined);
     expect([folds?.about, folds?.caution]).toEqual([4, 'Stop at 2: beyond it runs together at arm’s length.']);
+    expect(folds?.rings?.at).toBe(2);
+    // hands that go on beyond the plan are rung for too
+    const beyond = say('walnut-board', [clear, clear, clear, clear, clear, lost]).find((w) => w.about !== undefined);
+    expect([beyond?.caution, beyond?.rings?.at]).toEqual([null, 5]);
     const none = say('walnut-board', [lost, lost, lost, lost]).find((w) => w.about !== undefined);
-    expect(none?.caution).toMatch(/before the first/);
+    expect([none?.caution, none?.rings]).toEqual([expect.stringMatching(/before the first/), undefined]);
     expect(say('walnut-board', [clear, clear, clear, clear]).find((w) => w.about !== undefined)?.caution).toBeNull();
   });
   test('where one stopped is what was counted; what was not counted is as planned', () => {

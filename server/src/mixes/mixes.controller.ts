@@ -7,6 +7,7 @@ import {
   type GlassAnswer,
   MixAnswer,
   type MixListAnswer,
+  type NearMixAnswer,
   type NotationAnswer,
   type RevisionAnswer,
 } from '#contract';
@@ -35,6 +36,20 @@ export class MixesController {
       offset: fromQuery(query.offset, 0, 0, 1e9),
       limit: fromQuery(query.limit, 60, 1, 500),
     });
+  }
+
+  /** The mix that looks most like a colour; none where there is no mix. */
+  @Get('mixes/near')
+  near(@Query() query: Record<string, string | undefined>): NearMixAnswer {
+    const lab = {
+      l: fromQuery(query.l, 50, 0, 100),
+      a: fromQuery(query.a, 0, -150, 150),
+      b: fromQuery(query.b, 0, -150, 150),
+    };
+    const [nearest] = this.board.near(lab, { without: '', grams: 0, most: 1 });
+    if (!nearest) return { nearest: null };
+    const { id, name, hex, deltaE } = nearest;
+    return { nearest: { id, name, hex, deltaE } };
   }
 
   @Get('glass')

@@ -1,5 +1,6 @@
 import { Box, Flex, Grid, chakra } from '@chakra-ui/react';
 import type { ReactElement, ReactNode } from 'react';
+import { ringBell } from '../state/bell.js';
 import { useBenchPlace } from '../state/benchPlace.js';
 import { useKeys } from '../state/keys.js';
 import { Action } from '../theme/pieces.js';
@@ -24,6 +25,8 @@ export interface BenchWords {
   readonly of?: string;
   /** about so many times; it is counted */
   readonly about?: number;
+  /** at so many it rings, and says why */
+  readonly rings?: { readonly at: number; readonly says: string };
   /** what the counting ends with */
   readonly enough?: string;
   readonly caution?: string | null;
@@ -63,8 +66,12 @@ function useSteps(what: string, steps: readonly BenchWords[]) {
   return {
     ...{ at, step, count, counts, counting, next, leave: place.leave },
     on: (): void => {
-      if (counting) setCount(count + 1);
-      else next();
+      if (!counting) {
+        next();
+        return;
+      }
+      setCount(count + 1);
+      if (step.rings?.at === count + 1) ringBell();
     },
     back: (): void => {
       if (counting && count > 0) setCount(count - 1);
@@ -121,6 +128,9 @@ function Figure({ place, step, all }: FigureProps): ReactElement {
         </Box>
         <Box fontSize="24px" marginTop={3}>
           {of}
+        </Box>
+        <Box role="status" fontWeight={700} fontSize="22px" marginTop={2}>
+          {counting && step.rings && count >= step.rings.at ? step.rings.says : ''}
         </Box>
         <Box color="ink2" marginTop={2}>
           tap here or press space {counting ? 'at each pass' : 'when it is done'}

@@ -7,6 +7,7 @@ import {
   useQuery,
   type UseQueryResult,
 } from '@tanstack/react-query';
+import type { Lab } from '#core/colour';
 import { Complaint, faultOf } from '#core/units';
 import type {
   ArchiveAnswer,
@@ -24,6 +25,7 @@ import type {
   MachinesAnswer,
   MixAnswer,
   MixListAnswer,
+  NearMixAnswer,
   UsedInAnswer,
   PaletteCard,
   PaletteDto,
@@ -135,6 +137,9 @@ export const usePatternLook = (revisionId: string | null): UseQueryResult<Patter
   useRead(`/api/patterns/revisions/${revisionId ?? ''}`, revisionId !== null);
 export const usePatternOf = (id: string | undefined): UseQueryResult<PatternAnswer> =>
   useRead(`/api/patterns/${id ?? ''}`, id !== undefined);
+/** The mix that looks most like a colour. */
+export const useNearMix = ({ l, a, b }: Lab): UseQueryResult<NearMixAnswer> =>
+  useRead(`/api/mixes/near?l=${l.toFixed(2)}&a=${a.toFixed(2)}&b=${b.toFixed(2)}`);
 export const useSheets = (): UseQueryResult<readonly MadeAnswer[]> => useRead('/api/sheets');
 /** What lies there, tubs of scrap, and where all the clay is. */
 export const useStock = (enabled = true): UseQueryResult<StockAnswer> => useRead('/api/stock', enabled);

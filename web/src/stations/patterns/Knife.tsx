@@ -1,6 +1,9 @@
 import { Box } from '@chakra-ui/react';
 import { useRef, type KeyboardEvent, type PointerEvent, type ReactElement } from 'react';
+import type { View } from '#core/pattern';
 import { showLength } from '#core/units';
+import { readCount } from '../../parts/readCount.js';
+import { LengthValue, Value } from '../../parts/Value.js';
 import { useUnits } from '../../state/view.js';
 import { Caption } from '../../theme/pieces.js';
 import type { PlainBody } from '../../workers/pattern.js';
@@ -15,6 +18,9 @@ interface KnifeProps {
   readonly depth: number;
   /** mm that are shaved from there; 0: nothing */
   readonly thickness: number;
+  /** the upright cut that it is looked at in */
+  readonly side: SideView;
+  readonly onSide: (side: SideView) => void;
   readonly onDrag: (depth: number) => void;
   readonly onDrop: (depth: number) => void;
 }
@@ -22,7 +28,35 @@ interface KnifeProps {
 const WIDE = 400;
 /** mm that a key moves the knife. */
 const KEY = 0.1;
-const SIDE = { of: 'side', degrees: 0, off: 0 } as const;
+export type SideView = Extract<View, { readonly of: 'side' }>;
+export const FROM_FRONT: SideView = { of: 'side', degrees: 0, off: 0 };
+
+/** Where the upright cut goes: turned by how much, and how far from the middle. */
+function Upright({ body, side, onSide }: Pick<KnifeProps, 'body' | 'side' | 'onSide'>): ReactElement {
+  const far = Math.hypot(body.width, body.height) / 2;
+  return (
+    <Caption display="block">
+      cut upright, turned{' '}
+      <Value
+        label="Turn of the upright cut"
+        text={String(side.degrees)}
+        read={readCount(0, 180, 'The turn of the cut')}
+        onChange={(degrees) => {
+          onSide({ ...side, degrees });
+        }}
+      />
+      °,{' '}
+      <LengthValue
+        label="Upright cut off the middle"
+        value={side.off}
+        onChange={(off) => {
+          onSide({ ...side, off: Math.min(far, Math.max(-far, off)) });
+        }}
+      />{' '}
+      off the middle
+    </Caption>
+  );
+}
 
 /** The plane of the knife, and what is shaved below it. */
 function Plane({ top, height }: { readonly top: number; readonly height: number }): ReactElement {
@@ -72,9 +106,9 @@ function useMoving({ body, depth, thickness, onDrag, onDrop }: KnifeProps, scale
 
 /** The block from its side with the plane of the knife on it, to be dragged. */
 export function Knife(props: KnifeProps): ReactElement {
-  const { bench, at, body, depth, thickness } = props;
+  const { bench, at, body, depth, thickness, side, onSide } = props;
   const units = useUnits();
-  const [wide, high] = shapeOf(body, SIDE);
+  const [wide, high] = shapeOf(body, side);
   const scale = WIDE / Math.max(wide, high);
   const { box, most, handlers } = useMoving(props, scale);
   return (
@@ -102,7 +136,7 @@ export function Knife(props: KnifeProps): ReactElement {
         <PatternFace
           pattern={bench.plain}
           at={at}
-          view={SIDE}
+          view={side}
           body={body}
           size={WIDE}
           paints={bench.paints}
@@ -111,6 +145,7 @@ export function Knife(props: KnifeProps): ReactElement {
         <Plane top={Math.min(high * scale, depth * scale)} height={thickness * scale} />
       </Box>
       <Caption>knife {showLength(depth, units)} below the top: drag it, or ↑ ↓</Caption>
+      <Upright body={body} side={side} onSide={onSide} />
     </Box>
   );
 }

@@ -6,7 +6,7 @@ import { Warning } from '../../parts/Warning.js';
 import { useUnits } from '../../state/view.js';
 import { Caption, Word } from '../../theme/pieces.js';
 import type { PlainBody } from '../../workers/pattern.js';
-import { Knife } from './Knife.js';
+import { FROM_FRONT, Knife } from './Knife.js';
 import { LargeLook } from './LargeLook.js';
 import { PatternFace } from './faces/PatternFace.js';
 import { viewOf } from './steps/index.js';
@@ -127,6 +127,7 @@ function AlongRope({
 export function PatternBench({ bench, editing }: BenchProps): ReactElement {
   const { steps, at } = editing;
   const [depth, setDepth] = useState<number | null>(null);
+  const [side, setSide] = useState(FROM_FRONT);
   const step = steps[at];
   const body = bench.bodies?.[at] ?? null;
   const before = bench.bodies?.[at - 1] ?? null;
@@ -146,6 +147,7 @@ export function PatternBench({ bench, editing }: BenchProps): ReactElement {
         view={view}
         size={LARGE}
         coarse={depth !== null}
+        cutAt={cuts ? side : null}
         step={step}
         onChange={editing.edit}
       />
@@ -157,6 +159,8 @@ export function PatternBench({ bench, editing }: BenchProps): ReactElement {
             body={cuts}
             depth={level}
             thickness={shave ? shave.thickness * shave.number : 0}
+            side={side}
+            onSide={setSide}
             onDrag={setDepth}
             onDrop={(mm) => {
               setDepth(shave ? null : mm);

@@ -9,6 +9,7 @@ import { AmountBar } from '../../parts/AmountBar.js';
 import { HARDLY_ANY } from '../../parts/amounts.js';
 import { Warning } from '../../parts/Warning.js';
 import { leftOf } from '../../state/shelf.js';
+import { useNearMix } from '../../wire/queries.js';
 import { useUnits } from '../../state/view.js';
 import { UNKNOWN_HEX } from '../../theme/grey.js';
 import { Caption, Key, Rule, Second, Strip } from '../../theme/pieces.js';
@@ -133,6 +134,7 @@ function WillItShow({ bench }: Planned): ReactElement {
   const { plain, colours, materials } = bench;
   const judged = useJudgedPattern(plain, colours);
   const weak = weakIn(plain.steps, materials);
+  const near = useNearMix(colours.mixed).data?.nearest;
   const mud = `#${hexOf(xyzOfLab(colours.mixed))}`;
   return (
     <div>
@@ -149,7 +151,14 @@ function WillItShow({ bench }: Planned): ReactElement {
       ))}
       <Flex gap={2} marginTop={2} alignItems="center" fontSize="small">
         <Box width="36px" height="26px" flex="none" style={{ background: mud }} aria-hidden />
-        <span>all of it, mixed through</span>
+        <span>
+          all of it, mixed through
+          {near && (
+            <>
+              : near <Link to={`/mixes/${near.id}`}>{near.name}</Link>, ΔE {near.deltaE.toFixed(0)}
+            </>
+          )}
+        </span>
       </Flex>
     </div>
   );

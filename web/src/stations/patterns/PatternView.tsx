@@ -13,6 +13,7 @@ import { PatternBench } from './PatternBench.js';
 import { PatternHead } from './PatternHead.js';
 import { PatternRow } from './PatternRow.js';
 import { PatternStrip } from './PatternStrip.js';
+import { SideBySide } from './SideBySide.js';
 import { Stages } from './Stages.js';
 import { Ways } from './Ways.js';
 import { CutPattern } from './cutting/CutPattern.js';
@@ -124,6 +125,7 @@ function Middle({ pattern, shelf, bench, editing, hands, onHands }: MiddleProps)
       )}
       <PatternBench bench={bench} editing={editing} />
       <Stages pattern={pattern} bench={bench} editing={editing} />
+      <SideBySide patternId={pattern.id} bench={bench} editing={editing} />
       <Ways bench={bench} hands={hands} onHands={onHands} />
     </>
   );

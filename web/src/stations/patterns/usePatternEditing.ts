@@ -20,6 +20,8 @@ export interface PatternEditing {
   readonly move: (by: number) => void;
   readonly copy: () => void;
   readonly remove: () => void;
+  /** all of them at once, as they were before */
+  readonly setSteps: (steps: readonly PatternStep[]) => void;
 }
 
 const NOTHING = { dark: '', light: '', strong: '' };
@@ -57,6 +59,9 @@ export function usePatternEditing(pattern: PatternAnswer): PatternEditing {
     },
     remove: () => {
       keep(takenOut(row));
+    },
+    setSteps: (next) => {
+      keep({ steps: next, chosen: Math.min(at, next.length - 1) });
     },
   };
 }

@@ -26,11 +26,16 @@ interface MakeProps {
 
 const FACE = 230;
 
-/** The sheet after each fold up to the planned one: what the stop line rings at. */
+/** Folds beyond the plan that are looked at, since hands go on. */
+const BEYOND = 3;
+const MOST_LOOKED = 12;
+
+/** The sheet after each fold, a few beyond the planned one too: what the stop line rings at. */
 function useStages(plain: PlainPattern, bench: BenchPattern): ReturnType<typeof useJudgedStages> {
   const at = plain.steps.findLastIndex(isCounted);
   const step = plain.steps[at];
-  const most = step && isCounted(step) ? Math.abs(step.do === 'twist' ? 0 : step.times) : 0;
+  const planned = step && isCounted(step) && step.do !== 'twist' ? step.times : 0;
+  const most = planned === 0 ? 0 : Math.max(planned, Math.min(MOST_LOOKED, planned + BEYOND));
   const stages = Array.from({ length: most }, (_, n) => ({
     ...plain,
     steps: plain.steps.map((s, i) => (i === at && isCounted(s) ? withCount(s, n + 1) : s)),

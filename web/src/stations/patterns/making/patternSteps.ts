@@ -24,16 +24,24 @@ export interface PatternToSay {
   readonly units: UnitSystem;
 }
 
-/** What is rung at the stop line, where it comes before the plan ends. */
-function stopCaution(stages: PatternToSay['stages']): string | null {
+/** How often a step is done at the stop line; null where all that was looked at can be told apart, or nothing was. */
+function stopCount(stages: PatternToSay['stages']): number | null {
   const known = stages?.filter((s) => s !== null) ?? [];
-  if (known.length === 0) return null;
   const stop = stopLine(known) + 1;
-  if (stop >= known.length) return null;
-  return stop <= 0
+  return known.length === 0 || stop >= known.length ? null : stop;
+}
+
+/** What is said before the hands begin, where the stop line comes before the plan ends. */
+function stopCaution(stop: number | null, planned: number): string | null {
+  if (stop === null || stop >= planned) return null;
+  return stop === 0
     ? 'The stop line is before the first: its colours run together at arm’s length.'
     : `Stop at ${stop}: beyond it runs together at arm’s length.`;
 }
+
+/** Where it rings: at the stop line, also where the hands go on beyond the plan. */
+const ringsAt = (stop: number | null): Pick<BenchWords, 'rings'> =>
+  stop === null || stop === 0 ? {} : { rings: { at: stop, says: 'The stop line: look before you go on.' } };
 
 /** The whole sheet as bench steps: what is rolled first, then each step with what to reach. */
 export function patternSteps({ plan, bodies, stages, name, own, units }: PatternToSay): PatternWords[] {
@@ -47,14 +55,15 @@ export function patternSteps({ plan, bodies, stages, name, own, units }: Pattern
     const view = viewOf(step.do);
     const line = view.line(step, { units, own, name, before: before?.there ? before : null, after });
     const counted = view.counted?.(step) ?? null;
-    const caution = i === last ? stopCaution(stages) : null;
+    const stop = i === last ? stopCount(stages) : null;
+    const caution = stopCaution(stop, counted?.about ?? 0);
     const words: PatternWords = {
       face: i,
       title: stepTitle(step, units),
       line: i === 0 ? `${line}${again}` : line,
       caution: caution ?? view.caution ?? null,
       ...(counted && isCounted(step)
-        ? { about: counted.about, enough: 'Enough', counted: { step: step.id, kind: step.do } }
+        ? { about: counted.about, enough: 'Enough', counted: { step: step.id, kind: step.do }, ...ringsAt(stop) }
         : {}),
     };
     return i === 0 ? [toRoll(plan, name, units), words] : [words];

@@ -68,8 +68,18 @@ function ByHand({ of }: { readonly of: EditorProps<Dents> }): ReactElement {
   return (
     <Box>
       <Caption>
-        {places.length === 0 ? 'Click on the block from above to put the first one.' : `${places.length} put there.`}
+        {places.length === 0
+          ? 'Click on the block from above, or put the first one in its middle.'
+          : `${places.length} put there: drag them, or arrow keys (shift: farther), B another ball, Delete away.`}
       </Caption>{' '}
+      <Word
+        fontSize="small"
+        onClick={() => {
+          set(of, { places: [...places, { x: 0, y: 0, ball: places.at(-1)?.ball ?? 0 }] });
+        }}
+      >
+        {places.length === 0 ? 'put one in the middle' : 'one more'}
+      </Word>{' '}
       {places.length > 0 && (
         <Word
           fontSize="small"
