@@ -1,11 +1,11 @@
 import { proxy, type Remote } from 'comlink';
 import PQueue from 'p-queue';
-import type { Paint } from '#core/cane';
-import type { Judged, PatternStep, Proposal, View } from '#core/pattern';
-import { numberOf, useAnswer } from './answers.js';
+import type { Judged, PatternStep, Proposal } from '#core/pattern';
+import { numberOf, useAnswer, type Key } from './answers.js';
 import { bridgeTo, inLine } from './bridge.js';
+import { useInTurn } from './inTurn.js';
 import type { PatternColours, PatternWish, PatternWorker, PlainCutWish } from './pattern.worker.js';
-import type { PlainCut, PlainPattern } from './patternLoaded.js';
+import type { PlainPattern } from './patternLoaded.js';
 import type { PatternToMake, PlainBody } from './patternPlain.js';
 
 export type { PatternColours, PatternWish } from './pattern.worker.js';
@@ -33,25 +33,29 @@ const line = new PQueue({ concurrency: 1 });
 const SMALL = 150;
 const COARSE = 4;
 
-/** A look at a pattern as a picture, coarse at once and fine after; null until there is one. */
-export function usePatternFace(
-  pattern: PlainPattern,
-  at: number,
-  view: View,
-  size: number,
-  paints: Readonly<Record<string, Paint>>,
-  coarseOnly: boolean,
-  cut: PlainCut | null = null,
-): ImageData | null {
-  const isLarge = size > SMALL;
+/** What is looked at, and how. */
+interface Looked {
+  readonly wish: PatternWish;
+  readonly key: Key;
+}
+
+function lookedAt(wish: PatternWish): Looked {
   // what comes after a step does not change its picture
-  const steps = pattern.steps.slice(0, at + 1);
-  const key = [keyOf({ ...pattern, steps }), JSON.stringify([view, cut]), size, numberOf(paints)] as const;
-  const wish: PatternWish = { pattern: { ...pattern, steps }, at, view, size, paints, cut };
-  const coarse = useAnswer(
-    ['coarse pattern', ...key],
-    isLarge ? () => ask((worker) => worker.face(wish, COARSE, '')) : null,
-  );
+  const pattern = { ...wish.pattern, steps: wish.pattern.steps.slice(0, wish.at + 1) };
+  const { view, cut = null, size, paints } = wish;
+  return { wish: { ...wish, pattern }, key: [keyOf(pattern), JSON.stringify([view, cut]), size, numberOf(paints)] };
+}
+
+/** A coarse picture; null where there is nothing to see. */
+const coarseFace = (wish: PatternWish): Promise<ImageData | null> => ask((worker) => worker.face(wish, COARSE, ''));
+
+/** A look at a pattern as a picture, coarse at once and fine after; null until there is one. */
+export function usePatternFace(wished: PatternWish, coarseOnly: boolean): ImageData | null {
+  const newest = lookedAt(wished);
+  const { wish, key } = newest;
+  const isLarge = wish.size > SMALL;
+  const dragged = useInTurn(isLarge && coarseOnly ? wish : null, key.join(' '), coarseFace);
+  const coarse = useAnswer(['coarse pattern', ...key], isLarge && !coarseOnly ? () => coarseFace(wish) : null);
   const wantsFine = !isLarge || (coarse.fresh && !coarseOnly);
   const fine = useAnswer(
     ['fine pattern', ...key],
@@ -59,9 +63,9 @@ export function usePatternFace(
       ? (signal) => inLine(line, signal, () => ask((worker) => worker.face(wish, 1, `fine ${key.join(' ')}`)))
       : null,
   );
-  const newest = [fine, coarse].find((answer) => answer.fresh && answer.value !== null);
-  const older = coarseOnly ? (coarse.value ?? fine.value) : (fine.value ?? coarse.value);
-  return newest?.value ?? older ?? null;
+  if (dragged) return dragged;
+  const newer = [fine, coarse].find((answer) => answer.fresh && answer.value !== null);
+  return newer?.value ?? fine.value ?? coarse.value ?? null;
 }
 
 /** What comes of a pattern looks like at arm's length; null until it is known, and where it cannot be made. */

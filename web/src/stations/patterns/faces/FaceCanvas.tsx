@@ -1,4 +1,4 @@
-import { useEffect, useRef, type ReactElement } from 'react';
+import { useLayoutEffect, useRef, type ReactElement } from 'react';
 
 interface FaceCanvasProps {
   /** square, with what is seen in its middle; null until there is one */
@@ -17,7 +17,7 @@ const ROOM = 1.004;
 /** A painted face, cut to its own shape. */
 export function FaceCanvas({ picture, wide, high, size, label }: FaceCanvasProps): ReactElement {
   const canvas = useRef<HTMLCanvasElement>(null);
-  useEffect(() => {
+  useLayoutEffect(() => {
     if (!picture || !canvas.current) return;
     canvas.current.width = picture.width;
     canvas.current.height = picture.height;

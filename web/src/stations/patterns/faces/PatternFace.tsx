@@ -33,7 +33,7 @@ export function shapeOf(body: PlainBody, view: View): readonly [number, number] 
 /** A look at a patterned sheet, cut to its own shape. */
 export function PatternFace(props: PatternFaceProps): ReactElement {
   const { pattern, at, view = FACE, body, size, paints, label, coarse = false } = props;
-  const picture = usePatternFace(pattern, at, view, dotsFor(size), paints, coarse);
+  const picture = usePatternFace({ pattern, at, view, size: dotsFor(size), paints }, coarse);
   const [wide, high] = body?.there ? shapeOf(body, view) : [1, 1];
   return <FaceCanvas picture={picture} wide={wide} high={high} size={size} label={label} />;
 }

@@ -22,6 +22,9 @@ interface PieceFaceProps {
 export function PieceFace({ pattern, sheet, each, cut, place, size, paints, label }: PieceFaceProps): ReactElement {
   const { plain, view, at } = useMemo(() => finished(pattern, sheet, each), [pattern, sheet, each]);
   const { width, height } = cutterOf(cut);
-  const picture = usePatternFace(plain, at, view, dotsFor(size), paints, false, { cutter: cut, place });
+  const picture = usePatternFace(
+    { pattern: plain, at, view, size: dotsFor(size), paints, cut: { cutter: cut, place } },
+    false,
+  );
   return <FaceCanvas picture={picture} wide={width} high={height} size={size} label={label} />;
 }

@@ -64,7 +64,7 @@ function Known({ of, width, height, ownShape = false, look, shelf }: KnownProps)
   const body = bench.bodies?.at(-1);
   const own = useMemo(() => finished(bench.plain, of.sheet, body?.count ?? 1), [bench.plain, of.sheet, body?.count]);
   const size = Math.max(8, Math.round(DENSE * Math.max(width, height)));
-  const picture = usePatternFace(own.plain, own.at, own.view, size, bench.paints, false);
+  const picture = usePatternFace({ pattern: own.plain, at: own.at, view: own.view, size, paints: bench.paints }, false);
   const href = useMemo(() => {
     if (!picture || !body?.there) return null;
     const [wide, high] = shapeOf(body, own.view);
