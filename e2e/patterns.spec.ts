@@ -32,7 +32,7 @@ async function toTheEnd(page: Page): Promise<string[]> {
   return seen;
 }
 
-test('three sheets, dented in rosettes, shaved, laid on a backing, made, and a layer of twelve pieces', async ({
+test('three sheets, dented in rosettes, shaved, on a backing, twelve ovals cut where it is best, into a batch', async ({
   page,
   sledge,
 }) => {
@@ -62,6 +62,48 @@ test('three sheets, dented in rosettes, shaved, laid on a backing, made, and a l
     await edit(page, 'Depth of the knife', '1.5 mm', 1);
     await expect(main).not.toContainText('The knife would come out');
   });
+  await test.step('twelve ovals where they differ most, each of them seen, and one moved by hand', async () => {
+    await page.getByRole('link', { name: /^Where to cut pieces/ }).press('Enter');
+    await expect(page.getByRole('heading', { name: 'Shallot: where to cut' })).toBeVisible();
+    await edit(page, 'Name of the pieces', 'Skin drops');
+    await page.getByRole('button', { name: 'Find them' }).press('Enter');
+    await expect(page.getByRole('status').filter({ hasText: '12 found, none of them over a hole' })).toBeVisible();
+    const seen = page.getByRole('list', { name: 'Pieces of Skin drops' });
+    await expect(seen.getByRole('img')).toHaveCount(12);
+    await expect(seen.locator('canvas[data-painted]')).toHaveCount(12);
+    const sheet = page.getByRole('group', { name: 'The sheet, with the cutters on it' });
+    await expect(sheet.getByRole('img')).toHaveCount(12);
+    const first = sheet.getByRole('img', { name: /^Piece 1,/ });
+    const before = await first.getAttribute('aria-label');
+    await first.focus();
+    await page.keyboard.press('ArrowRight');
+    await expect(first).not.toHaveAttribute('aria-label', before ?? '');
+    await page.keyboard.press('Delete');
+    await expect(sheet.getByRole('img')).toHaveCount(11);
+    await saved(page);
+    await page.keyboard.press('z');
+    await expect(sheet.getByRole('img')).toHaveCount(12);
+    await edit(page, 'Size of the cutter', '400 mm round');
+    await expect(main).toContainText('lies over the edge');
+    await expect(page.getByRole('button', { name: /into the batch$/ })).toBeDisabled();
+    await edit(page, 'Size of the cutter', '20 × 30 mm oval');
+    await page.getByRole('button', { name: 'Find them' }).press('Enter');
+    await expect(page.getByRole('status').filter({ hasText: '12 found' })).toBeVisible();
+  });
+  await test.step('into a new batch, on a backing: the sheet has to be made first', async () => {
+    await page.getByRole('button', { name: 'no backing' }).press('Enter');
+    await page.getByRole('combobox', { name: 'What they are laid on' }).fill('soot');
+    await page.getByRole('option', { name: /Soot/ }).first().click();
+    await page.getByRole('button', { name: '12 pieces into the batch' }).press('Enter');
+    await expect(page.getByLabel('Name of the batch')).toHaveValue('Shallot');
+    const piece = page.getByRole('region', { name: 'Skin drops' });
+    await expect(piece).toContainText('12 places on the patterned sheet');
+    await expect(piece).toContainText('as it lies, 1.60 mm');
+    await expect(page.getByRole('region', { name: 'Clay needed' })).toContainText('To be made first: Shallot');
+    // the sheet itself is seen below the cuts
+    await expect(piece.locator('image')).toBeVisible();
+    await piece.getByRole('link', { name: 'its steps' }).press('Enter');
+  });
   await test.step('made at the bench, and it lies there', async () => {
     await page.getByRole('link', { name: /^To the bench/ }).press('Enter');
     const seen = await toTheEnd(page);
@@ -72,23 +114,21 @@ test('three sheets, dented in rosettes, shaved, laid on a backing, made, and a l
     await expect(main).toContainText('liked: well');
     await expect(main.getByRole('link', { name: 'Shallot', exact: true })).toBeVisible();
   });
-  await test.step('it is a layer of twelve pieces of a batch', async () => {
+  await test.step('the batch takes the sheet that lies there, and its rest goes to a tub', async () => {
     await station(page, 'Batches');
-    await page
-      .getByRole('link', { name: /^Leek-leaf hoops/ })
-      .first()
-      .click();
-    await edit(page, 'Number of pieces', '12');
-    await page.getByRole('button', { name: 'a layer underneath' }).first().press('Enter');
-    await page.getByRole('combobox', { name: 'What the layer underneath is made of' }).fill('shallot');
-    await page
-      .getByRole('option', { name: /Shallot/ })
-      .first()
-      .click();
+    await page.getByRole('link', { name: 'Shallot 12 pieces' }).press('Enter');
+    await page.getByRole('button', { name: 'Take it', exact: true }).press('Enter');
     await saved(page);
-    await expect(
-      page.getByRole('region', { name: 'Clay needed' }).getByRole('list', { name: 'Taken of what lies there' }),
-    ).toContainText('Shallot');
+    const needed = page.getByRole('region', { name: 'Clay needed' });
+    await expect(needed.getByRole('list', { name: 'Taken of what lies there' })).toContainText('enough');
+    await expect(needed).not.toContainText('To be made first');
+    await needed.getByRole('button', { name: 'To the bench' }).press('Enter');
+    const seen = await toTheEnd(page);
+    expect(seen).toContain('Fetch Shallot');
+    // it lies there as thick as it is: only the backing is rolled
+    expect(seen.filter((t) => t.startsWith('Roll '))).toEqual(['Roll Soot']);
+    await page.getByRole('button', { name: 'Done, write it down' }).press('Enter');
+    await expect(main).toContainText('12 Skin drops');
   });
 });
 
@@ -143,6 +183,18 @@ test('a rope is followed fold by fold, coiled and rolled, and one knows where on
     await main.getByRole('link', { name: 'Walnut board', exact: true }).press('Enter');
     await expect(stages).toContainText('you stopped here once');
   });
+  await test.step('the disc is cut for pairs that look alike', async () => {
+    await page.getByRole('link', { name: /^Where to cut pieces/ }).press('Enter');
+    await edit(page, 'Size of the cutter', '14 × 22 mm teardrop');
+    await page.getByLabel('What is looked for').selectOption('twins');
+    await edit(page, 'How many pieces', '6');
+    await page.getByRole('button', { name: 'Find them' }).press('Enter');
+    await expect(page.getByRole('status').filter({ hasText: '6 found' })).toBeVisible();
+    const sheet = page.getByRole('group', { name: 'The sheet, with the cutters on it' });
+    await expect(sheet.getByRole('img', { name: /flipped$/ })).toHaveCount(3);
+    await page.getByRole('button', { name: '6 pieces into the batch' }).press('Enter');
+    await expect(page.getByLabel('Number of pieces')).toHaveValue('6');
+  });
 });
 
 test('four colours stacked, cut through, pressed, sliced across; what cannot be says so where it happened', async ({
@@ -172,6 +224,21 @@ test('four colours stacked, cut through, pressed, sliced across; what cannot be 
     await expect(main).toContainText('Take a thinner setting');
     await edit(page, 'Rolled to', '0.75 mm');
     await expect(row).toContainText('0.75 mm thick');
+  });
+  await test.step('rolled at two settings and compared, at one scale', async () => {
+    await page.getByRole('button', { name: 'put it beside, to compare' }).press('Enter');
+    await edit(page, 'Rolled to', '0.5 mm');
+    await saved(page);
+    const beside = page.getByRole('list', { name: 'Side by side' }).getByRole('listitem');
+    await expect(beside).toHaveCount(2);
+    await expect(beside.nth(0)).toContainText('0.50 mm thick');
+    await expect(beside.nth(1)).toContainText('0.75 mm thick');
+    for (const one of await beside.all()) await expect(one).toContainText(/veins .* at arm’s length/);
+    const wide = async (at: number): Promise<number> =>
+      (await beside.nth(at).locator('canvas').boundingBox())?.width ?? 0;
+    expect(await wide(0)).toBeGreaterThan(await wide(1));
+    await beside.nth(1).getByRole('button', { name: 'go back to it' }).press('Enter');
+    await expect(steps(page)).toContainText('0.75 mm thick');
   });
   await test.step('other ways with the same clay stand beside it', async () => {
     await page.getByRole('button', { name: /Other ways with the same clay/ }).press('Enter');

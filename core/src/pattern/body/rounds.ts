@@ -41,7 +41,6 @@ export function sine(angle: number): number {
   const s = SINES[k] as number;
   return s + ((SINES[k + 1] as number) - s) * (steps - whole);
 }
-export const cosine = (angle: number): number => sine(angle + Math.PI / 2);
 
 /** Cosine and sine of an angle, right to a ten-millionth: at each pixel a table is quicker. Left in `x` and `y`. */
 export function cosSin(angle: number): void {

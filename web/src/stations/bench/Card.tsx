@@ -203,7 +203,7 @@ function OneStep({ batch, step, place }: OneStepProps): ReactElement {
     <>
       <Grid templateColumns="minmax(0, 1fr) 408px" gap={6} flex={1} minHeight={0}>
         <Flex direction="column" gap={4} minWidth={0}>
-          <Box as="h1" fontSize="54px" lineHeight={1.08}>
+          <Box as="h1" fontSize="54px" lineHeight={1.08} data-step="">
             {words.title}
           </Box>
           <Box fontSize="22px" lineHeight={1.4}>
@@ -217,7 +217,7 @@ function OneStep({ batch, step, place }: OneStepProps): ReactElement {
             </Box>
           )}
           <Box marginTop={2}>
-            <StepArt step={step} clays={batch.plan.clays} />
+            <StepArt step={step} batch={batch} />
           </Box>
         </Flex>
         <Figure words={words} place={place} />

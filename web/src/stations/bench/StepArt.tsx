@@ -1,12 +1,13 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
 import { Fraction, showNumber } from '#core/units';
-import type { PlainStep, PlanAnswer } from '#contract';
+import type { BatchAnswer, PlainStep, PlanAnswer } from '#contract';
 import { Block } from '../../parts/Block.js';
 import { CutLayout } from '../../parts/CutLayout.js';
 import { DiscStack } from '../../parts/DiscStack.js';
 import { ofKind, type ByKind } from '../../parts/ofKind.js';
 import { Caption } from '../../theme/pieces.js';
+import { patternedFace } from '../batches/patternedFace.js';
 
 const slab = (hex: string, width: number, height: number): ReactElement => (
   <svg width={width} height={height} aria-hidden style={{ display: 'block', maxWidth: '100%' }}>
@@ -48,10 +49,9 @@ function BlocksOf({
 
 type Kind = PlainStep['kind'];
 type StepOf<K extends Kind> = Extract<PlainStep, { readonly kind: K }>;
-type Clays = PlanAnswer['clays'];
 
-const condition = (step: StepOf<'condition'>, clays: Clays): ReactElement => (
-  <BlocksOf step={step} clay={clays.find((c) => c.clayId === step.clay.of.id)} />
+const condition = (step: StepOf<'condition'>, { plan }: Pick<BatchAnswer, 'pieces' | 'plan'>): ReactElement => (
+  <BlocksOf step={step} clay={plan.clays.find((c) => c.clayId === step.clay.of.id)} />
 );
 
 const mix = (step: StepOf<'mix'>): ReactElement => (
@@ -96,11 +96,20 @@ const stack = ({ layers }: StepOf<'stack'>): ReactElement => (
   </Flex>
 );
 
-const cut = ({ layout, sheet, cutter }: StepOf<'cut'>): ReactElement => (
-  <CutLayout layout={layout} hex={sheet.hex} room={{ width: 460, height: 310 }} cutter={cutter} />
-);
+function cut({ layout, sheet, cutter, pieceId }: StepOf<'cut'>, batch: Pick<BatchAnswer, 'pieces' | 'plan'>) {
+  const piece = batch.pieces.find((p) => p.id === pieceId);
+  return (
+    <CutLayout
+      layout={layout}
+      hex={sheet.hex}
+      room={{ width: 460, height: 310 }}
+      cutter={cutter}
+      {...(piece ? patternedFace(piece, batch.plan.materials) : {})}
+    />
+  );
+}
 
-const ART: ByKind<PlainStep, [clays: Clays], ReactElement | null> = {
+const ART: ByKind<PlainStep, [batch: Pick<BatchAnswer, 'pieces' | 'plan'>], ReactElement | null> = {
   condition,
   mix,
   ready,
@@ -112,10 +121,10 @@ const ART: ByKind<PlainStep, [clays: Clays], ReactElement | null> = {
 
 interface StepArtProps {
   readonly step: PlainStep;
-  readonly clays: Clays;
+  readonly batch: Pick<BatchAnswer, 'pieces' | 'plan'>;
 }
 
 /** The clay of a step, raw as it lies on the bench. */
-export function StepArt({ step, clays }: StepArtProps): ReactElement | null {
-  return ofKind(ART, step, clays);
+export function StepArt({ step, batch }: StepArtProps): ReactElement | null {
+  return ofKind(ART, step, batch);
 }
