@@ -56,12 +56,6 @@ const VIEWS = {
     await page.keyboard.press('Enter');
     await page.locator('[data-search=done]').waitFor();
   },
-  correct: async () => {
-    await open('mixes');
-    await page.getByRole('list', { name: 'Chips' }).getByRole('link', { name: 'Old tin' }).click();
-    await page.getByRole('link', { name: 'correct', exact: true }).first().click();
-    await page.getByRole('list', { name: 'What to add' }).getByRole('listitem').first().waitFor();
-  },
   photograph: async () => {
     await open('mixes/photograph');
     await page.getByRole('link', { name: 'Cut for the stock pot' }).first().click();
@@ -132,6 +126,13 @@ const VIEWS = {
     await page.getByRole('button', { name: /^Step 6/ }).click();
     await page.locator('canvas[data-painted]').nth(12).waitFor();
     await page.waitForTimeout(4000);
+  },
+  'pattern-cut': async () => {
+    await page.getByRole('link', { name: /^Where to cut pieces/ }).click();
+    await page.getByRole('button', { name: 'Find them' }).click();
+    await page.getByText('12 found').waitFor();
+    await page.locator('canvas[data-painted]').nth(12).waitFor();
+    await page.waitForTimeout(2500);
   },
   batches: async () => {
     await open('batches');
