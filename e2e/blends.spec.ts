@@ -67,6 +67,7 @@ test('a three-colour blend with pure ends: drag a cut, take the compensated one,
   const svg = readFileSync(await download.path(), 'utf8');
   expect(svg).toContain('width="140mm" height="60mm"');
   expect([...svg.matchAll(/<polygon/g)]).toHaveLength(3);
+  expect([...svg.matchAll(/ stroke="#[0-9a-f]+" /g)]).toHaveLength(3);
   await page.emulateMedia({ media: 'print' });
   // two tiles of true size, the second with what the first has not and 8 mm to lay them over each other
   const tiles = await page.locator('[data-template]').all();

@@ -106,6 +106,9 @@ test('three sheets, dented in rosettes, shaved, on a backing, twelve ovals cut w
   });
   await test.step('made at the bench, and it lies there', async () => {
     await page.getByRole('link', { name: /^To the bench/ }).press('Enter');
+    const pdf = page.waitForEvent('download', { timeout: 60_000 });
+    await page.getByRole('button', { name: 'on paper' }).press('Enter');
+    expect((await pdf).suggestedFilename()).toBe('Shallot, build sheet.pdf');
     const seen = await toTheEnd(page);
     expect(seen[0]).toBe('Get ready');
     expect(seen.some((t) => t.startsWith('Shave 4'))).toBe(true);

@@ -17,6 +17,7 @@ import {
 import { nearestSetting, newBatchOf, piecesFor, sheetAsLayer } from '../src/stations/patterns/cutting/intoBatch.js';
 import { finished } from '../src/stations/patterns/faces/finished.js';
 import { groundIn } from '../src/workers/patternLoaded.js';
+import { cutLines } from '../src/stations/patterns/making/patternPaper.js';
 import { clayId } from './kitchen.js';
 
 const SHEETS: SheetsToCut = {
@@ -81,6 +82,25 @@ describe('kinds of pieces', () => {
     const plan = { sheet, makes: 2, area: 12_000 } as Parameters<typeof sheetsToCut>[0];
     const sheets = sheetsToCut(plan, 48);
     expect([sheets.count, sheets.grams * 50 * 40 * 6]).toEqual([6, expect.closeTo(48, 9)]);
+  });
+});
+
+describe('on paper', () => {
+  const sheet = { width: 120, height: 80, round: false };
+  test('the edge of the sheet and of every piece on it, where they lie', () => {
+    const lines = cutLines(sheet, [kind('drops', at(20, 20), at(60, 50, 1))], 0);
+    const [edge, pieces] = [lines.slice(0, 4), lines.slice(4)];
+    expect(Math.max(...edge.flatMap((l) => [l[0], l[2]]))).toBe(120);
+    expect(Math.max(...edge.flatMap((l) => [l[1], l[3]]))).toBe(80);
+    // an oval of 20 × 30 about 20 mm from the left and 20 mm from the lower edge
+    const [x, y] = [pieces.map((l) => l[0]), pieces.map((l) => l[1])];
+    expect([Math.min(...x), Math.max(...x), Math.min(...y), Math.max(...y)].map(Math.round)).toEqual([10, 30, 45, 75]);
+  });
+  test('an opening too, and a round sheet as round', () => {
+    const frame = { ...kind('frames', at(40, 40)), rimMm: 4 };
+    expect(cutLines(sheet, [frame], 0).length).toBeGreaterThan(cutLines(sheet, [kind('drops', at(40, 40))], 0).length);
+    for (const [x, y] of cutLines({ ...sheet, round: true }, [], 0))
+      expect(Math.hypot(x / 60 - 1, y / 40 - 1)).toBeCloseTo(1, 9);
   });
 });
 

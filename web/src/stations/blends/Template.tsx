@@ -22,7 +22,7 @@ export function saveTemplate(name: string, layout: Layout, colours: readonly Ble
   const { width, height } = layout;
   const shapes = outlinesOf(layout).map(
     (outline, i) =>
-      `  <polygon points="${points(layout, outline)}" fill="none" stroke={grey.black} ` +
+      `  <polygon points="${points(layout, outline)}" fill="none" stroke="${grey.black}" ` +
       `stroke-width="0.2"><title>${escape(colours[i]?.name ?? '')}</title></polygon>`,
   );
   saveFile(

@@ -1,7 +1,7 @@
-import type { Paint } from '#core/cane';
 import { showLength, showMass, type UnitSystem } from '#core/units';
 import type { CaneAnswer, MachineDto } from '#contract';
-import { PT, PaperBook, type PaperPage } from '../../../parts/pdfPage.js';
+import { Column, FACE_PX, SMALL, TITLE, type PaperFace } from '../../../parts/paperColumn.js';
+import { PaperBook } from '../../../parts/pdfPage.js';
 import type { Paper } from '../../../state/view.js';
 import { faceFile } from '../../../workers/cane.js';
 import type { FaceSize, PlainPlan } from '../../../workers/canePlain.js';
@@ -12,12 +12,6 @@ import { heapLine, heapsOf } from './scrapWords.js';
 import { stepTitle, viewOf } from '../steps/index.js';
 import { partWords } from './caneSteps.js';
 import { sizeWords } from './sizeWords.js';
-
-/** mm of a face, and of the words below it; px of its picture. */
-const [FACE, WORDS] = [36, 18.6];
-const FACE_PX = 240;
-/** mm of the narrowest column that holds a face with its words. */
-const COLUMN = 44;
 
 /** What a build sheet is made of. */
 export interface BuildSheet {
@@ -32,44 +26,6 @@ export interface BuildSheet {
   readonly coreMm: number;
   readonly units: UnitSystem;
   readonly size: Paper;
-}
-
-/** Points of plain words, of titles and of small words; mm of a line for a point, and of it above its foot. */
-const [PLAIN, TITLE, SMALL, TINY, LINE, ABOVE, AFTER] = [9.5, 12, 8, 7, 0.46, 0.4, 1.2];
-
-/** Pages that are written from top to bottom. */
-class Column {
-  private paper: PaperPage;
-  y: number;
-
-  constructor(readonly book: PaperBook) {
-    this.paper = book.next();
-    this.y = book.top;
-  }
-
-  get page(): PaperPage {
-    return this.paper;
-  }
-
-  /** Goes on to the next page where less than this many mm are left. */
-  room(needed: number): void {
-    if (this.y + needed <= this.book.top + this.book.room.height) return;
-    this.paper = this.book.next();
-    this.y = this.book.top;
-  }
-
-  line(words: string, points = PLAIN, heavy = false): void {
-    const { book } = this;
-    const height = book.linesOf(words, points, book.room.width, heavy) * points * LINE;
-    this.room(height);
-    this.y += points * ABOVE;
-    this.paper.text(words, book.left, this.y, points, heavy);
-    this.y += height - points * ABOVE + AFTER;
-  }
-
-  gap(): void {
-    this.y += 2;
-  }
 }
 
 /** What the cane begins with, piece by piece, where it is built of several. */
@@ -117,46 +73,19 @@ function writeParts(column: Column, { plan, materials, own, units }: BuildSheet)
   }
 }
 
-type Paints = Readonly<Record<string, Paint>>;
-
-/** The face after a step, with its words below. @param x mm from the left */
-async function writeFace(column: Column, sheet: BuildSheet, paints: Paints, at: number, x: number): Promise<void> {
-  const { cane, plan, sizes, units } = sheet;
-  const [step, stage] = [cane.program.steps[at], plan.stages[at]];
-  const picture = await faceFile({ id: cane.id, at, size: FACE_PX, paints });
-  const { book, page, y } = column;
-  if (picture) {
-    const image = await book.document.embedPng(picture);
-    const foot = page.page.getHeight() - (y + FACE) * PT;
-    page.page.drawImage(image, { x: x * PT, y: foot, width: FACE * PT, height: FACE * PT });
-  }
-  if (step) page.text(`${at + 1} ${stepTitle(step, units)}`, x, y + FACE + 4, SMALL, true);
-  const reached = sizes[at];
-  const words = [
-    ...(reached ? [sizeWords(reached, units)] : []),
-    ...(stage ? longWords(stage, units).split('; ') : []),
-  ];
-  words.forEach((part, n) => {
-    page.text(part, x, y + FACE + 8 + 3.6 * n, TINY);
-  });
-}
-
 /** Every step with its face, row by row. */
-async function writeSteps(column: Column, sheet: BuildSheet): Promise<void> {
-  const { room, left } = column.book;
-  const { steps } = sheet.cane.program;
-  const paints = Object.fromEntries([...sheet.materials].map(([key, m]) => [key, m.paint]));
-  const perRow = Math.max(1, Math.floor(room.width / COLUMN));
-  const width = room.width / perRow;
-  // the title does not stay behind alone
-  column.room(10 + FACE + WORDS);
-  column.line('Steps', TITLE, true);
-  for (let i = 0; i < steps.length; i += perRow) {
-    column.room(FACE + WORDS);
-    for (let k = 0; k < perRow && i + k < steps.length; k++)
-      await writeFace(column, sheet, paints, i + k, left + k * width);
-    column.y += FACE + WORDS;
-  }
+function writeSteps(column: Column, sheet: BuildSheet): Promise<void> {
+  const { cane, plan, sizes, materials, units } = sheet;
+  const paints = Object.fromEntries([...materials].map(([key, m]) => [key, m.paint]));
+  const faces = cane.program.steps.map((step, at): PaperFace => {
+    const [reached, stage] = [sizes[at], plan.stages[at]];
+    return {
+      title: `${at + 1} ${stepTitle(step, units)}`,
+      words: [...(reached ? [sizeWords(reached, units)] : []), ...(stage ? longWords(stage, units).split('; ') : [])],
+      picture: () => faceFile({ id: cane.id, at, size: FACE_PX, paints }),
+    };
+  });
+  return column.faces('Steps', faces);
 }
 
 /** What to begin with, and every step with its face, on paper. */

@@ -6,13 +6,16 @@ import { BenchSteps } from '../../../parts/BenchSteps.js';
 import { Reading } from '../../../parts/Empty.js';
 import { Warning } from '../../../parts/Warning.js';
 import { benchMachine } from '../../../state/bench.js';
-import { useUnits } from '../../../state/view.js';
+import { PaperChoice } from '../../../parts/PaperChoice.js';
+import { useUnits, useView } from '../../../state/view.js';
+import { Word } from '../../../theme/pieces.js';
 import { useBodies, useJudgedStages, type PatternToMake, type PlainPattern } from '../../../workers/pattern.js';
 import { PatternFace } from '../faces/PatternFace.js';
 import { viewFor } from '../PatternRow.js';
 import { isCounted, withCount } from '../stageWords.js';
 import type { BenchPattern, Hands } from '../usePattern.js';
 import { PatternDone } from './PatternDone.js';
+import { savePatternSheet } from './patternPaper.js';
 import { patternSteps, stopsPlanned } from './patternSteps.js';
 
 interface MakeProps {
@@ -57,6 +60,18 @@ export function MakePattern(props: MakeProps): ReactElement {
   return <Making {...props} plan={plan} />;
 }
 
+/** The steps on paper, and the way back. */
+function Foot({ id, onPrint }: { readonly id: string; readonly onPrint: () => void }): ReactElement {
+  return (
+    <Flex gap={4} alignItems="baseline">
+      <span>
+        <Word onClick={onPrint}>on paper</Word>, <PaperChoice label="Paper of the build sheet" />
+      </span>
+      <Link to={`/patterns/${id}`}>the plan</Link>
+    </Flex>
+  );
+}
+
 function Making({ pattern, bench, plan, hands, shelf, machines }: MakeProps & { readonly plan: PatternToMake }) {
   const units = useUnits();
   const navigate = useNavigate();
@@ -64,8 +79,12 @@ function Making({ pattern, bench, plan, hands, shelf, machines }: MakeProps & { 
   const plain: PlainPattern = { ...bench.plain, steps: plan.steps };
   const bodies = useBodies(plain);
   const stages = useStages(plain, bench);
+  const paper = useView((s) => s.paper);
   if (!bodies) return <Reading error={null} />;
   const name = (key: string): string => bench.materials.get(key)?.name ?? '…';
+  const print = (): void => {
+    void savePatternSheet({ pattern, bench, plain, plan, bodies, words, units, size: paper });
+  };
   const words = patternSteps({ plan, bodies, stages, name, own: benchMachine(machines), units });
   return (
     <Flex direction="column" padding={5} gap={4} height="100%" overflowY="auto">
@@ -88,7 +107,7 @@ function Making({ pattern, bench, plan, hands, shelf, machines }: MakeProps & { 
             />
           );
         }}
-        foot={<Link to={`/patterns/${pattern.id}`}>the plan</Link>}
+        foot={<Foot id={pattern.id} onPrint={print} />}
         finish={(counts, back, leave) => (
           <PatternDone
             pattern={pattern}
