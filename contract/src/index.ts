@@ -11,6 +11,7 @@ export * from './exchange.js';
 export * from './learning.js';
 export * from './material.js';
 export * from './mixes.js';
+export * from './ovens.js';
 export * from './palettes.js';
 export * from './patterns.js';
 export * from './sheetBook.js';

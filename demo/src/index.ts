@@ -5,6 +5,7 @@ export * from './canes.js';
 export * from './chips.js';
 export * from './machines.js';
 export * from './mixes.js';
+export * from './ovens.js';
 export * from './palette.js';
 export * from './patterns.js';
 export * from './photograph.js';

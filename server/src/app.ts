@@ -32,6 +32,7 @@ import { LookRoundModule } from './lookRound/lookRound.module.js';
 import { MixesModule } from './mixes/mixes.module.js';
 import { RevisionsModule } from './revisions/revisions.module.js';
 import { DrawerModule } from './drawer/drawer.module.js';
+import { OvensModule } from './ovens/ovens.module.js';
 import { PalettesModule } from './palettes/palettes.module.js';
 import { SheetsModule } from './sheets/sheets.module.js';
 import { ShoppingModule } from './shopping/shopping.module.js';
@@ -62,6 +63,7 @@ class AppModule {
         RevisionsModule,
         MixesModule,
         DrawerModule,
+        OvensModule,
         PalettesModule,
         ShelfModule,
         SheetsModule,

@@ -11,6 +11,7 @@ import {
   PHOTOGRAPH,
   batches,
   drawer,
+  oven,
   blends,
   blocks,
   canes,
@@ -38,6 +39,7 @@ import { serve } from './app.js';
 import { loadPatterns } from './loadPatterns.js';
 import { PatternsService } from './patterns/patterns.service.js';
 import { DrawerService } from './drawer/drawer.service.js';
+import { OvensService } from './ovens/ovens.service.js';
 import { PalettesService } from './palettes/palettes.service.js';
 import { MixesService } from './mixes/mixes.service.js';
 import { Studio } from './mixes/studio.js';
@@ -200,9 +202,10 @@ class Loader {
     }
   }
 
-  /** The drawer of cutters, batches that wait, and two that are done. */
+  /** The drawer of cutters, the oven, batches that wait, and two that are done. */
   private async batches(): Promise<void> {
     for (const cutter of drawer) await this.app.get(DrawerService).save(made(), cutter);
+    await this.app.get(OvensService).save(made(), oven);
     for (const row of batches) {
       const dto: BatchDto = {
         id: row.id,

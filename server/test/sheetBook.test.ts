@@ -101,6 +101,7 @@ test('pieces are cut from what is left, and no more than that; clay a sheet is o
     blendId: ___,
     caneId: _c,
     patternId: _p,
+    patterned: _pd,
     left: _l,
     clays: _cl,
     ofName: ____,

@@ -38,6 +38,7 @@ const router = createBrowserRouter([
           { path: 'blends/:blendId?/:detail?', ...station(() => import('./stations/blends/Blends.js')) },
           { path: 'canes/:caneId?/:detail?', ...station(() => import('./stations/canes/Canes.js')) },
           { path: 'patterns/:patternId?/:detail?', ...station(() => import('./stations/patterns/Patterns.js')) },
+          { path: 'batches/ovens', ...station(() => import('./stations/batches/ovens/Ovens.js')) },
           { path: 'batches/drawer', ...station(() => import('./stations/batches/drawer/Drawer.js')) },
           { path: 'batches/:batchId?', ...station(() => import('./stations/batches/Batches.js')) },
           { path: 'bench/:batchId?', ...station(() => import('./stations/bench/Bench.js')) },

@@ -8,9 +8,4 @@ export const BATCH_SENTENCES = {
     `there, want fewer, or have them laid out.`,
 } as const;
 
-export const complaint = complaints({
-  ...UNITS_SENTENCES,
-  ...MIX_SENTENCES,
-  ...CUTTER_SENTENCES,
-  ...BATCH_SENTENCES,
-});
+export const complaint = complaints({ ...UNITS_SENTENCES, ...MIX_SENTENCES, ...CUTTER_SENTENCES, ...BATCH_SENTENCES });

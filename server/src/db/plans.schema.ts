@@ -18,7 +18,7 @@ import type { Basis, ChipWay } from '#core/mix';
 import type { Program, Trimming } from '#core/cane';
 import type { PatternProgram, PatternWanted } from '#core/pattern';
 import type { ReadingWay } from '#core/sheet';
-import type { PatternCutDto, PlacedDto } from '#contract';
+import type { OvenReadingDto, PatternCutDto, PlacedDto } from '#contract';
 import type { KeptShape } from '../blends/shape.js';
 
 /** What lies on the shelf and what is planned. Every table that a person's change touches has a text id. */
@@ -301,6 +301,16 @@ export const cutters = sqliteTable('cutter', {
   version: version(),
   name: text('name').notNull(),
   ...cutterColumns(),
+});
+
+/** Ovens of one's own, with what was read in each. */
+export const ovens = sqliteTable('oven', {
+  id: id(),
+  version: version(),
+  name: text('name').notNull(),
+  trayWidthMm: real('tray_width_mm').notNull(),
+  trayLengthMm: real('tray_length_mm').notNull(),
+  readings: text('readings', { mode: 'json' }).$type<OvenReadingDto[]>().notNull(),
 });
 
 export const pieces = sqliteTable(

@@ -129,9 +129,11 @@ function Figure({ place, step, all }: FigureProps): ReactElement {
         <Box fontSize="24px" marginTop={3}>
           {of}
         </Box>
-        <Box role="status" fontWeight={700} fontSize="22px" marginTop={2}>
-          {counting && step.rings && count >= step.rings.at ? step.rings.says : ''}
-        </Box>
+        {counting && step.rings && (
+          <Box role="status" fontWeight={700} fontSize="22px" marginTop={2}>
+            {count >= step.rings.at ? step.rings.says : ''}
+          </Box>
+        )}
         <Box color="ink2" marginTop={2}>
           tap here or press space {counting ? 'at each pass' : 'when it is done'}
         </Box>

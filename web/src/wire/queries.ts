@@ -27,6 +27,7 @@ import type {
   MixListAnswer,
   NearMixAnswer,
   UsedInAnswer,
+  OvensAnswer,
   PaletteCard,
   PaletteDto,
   PatternAnswer,
@@ -143,6 +144,8 @@ export const useNearMix = ({ l, a, b }: Lab): UseQueryResult<NearMixAnswer> =>
 export const useSheets = (): UseQueryResult<readonly MadeAnswer[]> => useRead('/api/sheets');
 /** What lies there, tubs of scrap, and where all the clay is. */
 export const useStock = (enabled = true): UseQueryResult<StockAnswer> => useRead('/api/stock', enabled);
+/** Ovens of one's own. */
+export const useOvens = (): UseQueryResult<OvensAnswer> => useRead('/api/ovens');
 /** The drawer of cutters. */
 export const useDrawer = (): UseQueryResult<DrawerAnswer> => useRead('/api/cutters');
 /** What all open batches need together, and some canes and blends, against the shelf. */

@@ -47,6 +47,9 @@ function BatchList({ waiting, finished, open, onAdd }: BatchListProps): ReactEle
       <RowLink to="/batches/drawer">
         <Caption>the drawer of cutters</Caption>
       </RowLink>
+      <RowLink to="/batches/ovens">
+        <Caption>the ovens</Caption>
+      </RowLink>
       {waiting.map((b) => (
         <OneRow key={b.id} batch={b} open={b.id === open} />
       ))}

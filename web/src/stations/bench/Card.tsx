@@ -11,6 +11,7 @@ import { PAPERS, useUnits, useView } from '../../state/view.js';
 import { Action, Word } from '../../theme/pieces.js';
 import { DoneForm } from './DoneForm.js';
 import { PaperCard } from './PaperCard.js';
+import { SetTheDial } from './SetTheDial.js';
 import { StepArt } from './StepArt.js';
 import { wordsOf, type StepWords } from './stepWords.js';
 
@@ -211,6 +212,7 @@ function OneStep({ batch, step, place }: OneStepProps): ReactElement {
               <div key={line}>{line}</div>
             ))}
           </Box>
+          {step.kind === 'bake' && <SetTheDial celsius={step.celsius} />}
           {words.caution !== null && (
             <Box fontSize="text" maxWidth="560px">
               <Warning>{words.caution}</Warning>

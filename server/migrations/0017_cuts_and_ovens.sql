@@ -1,3 +1,12 @@
+CREATE TABLE `oven` (
+	`id` text PRIMARY KEY NOT NULL,
+	`version` integer NOT NULL,
+	`name` text NOT NULL,
+	`tray_width_mm` real NOT NULL,
+	`tray_length_mm` real NOT NULL,
+	`readings` text NOT NULL
+);
+--> statement-breakpoint
 PRAGMA foreign_keys=OFF;--> statement-breakpoint
 CREATE TABLE `__new_layer` (
 	`id` text PRIMARY KEY NOT NULL,

@@ -1,0 +1,48 @@
+import { Inject, Injectable } from '@nestjs/common';
+import { asc } from 'drizzle-orm';
+import type { OvenDto } from '#contract';
+import { checkVersion, notThere, refused } from '../access/problem.js';
+import { DB } from '../db/db.module.js';
+import type { Db } from '../db/dataFile.js';
+import { Journal, type Row } from '../db/journal.js';
+import { ovens } from '../db/schema.js';
+
+@Injectable()
+export class OvensService {
+  constructor(
+    @Inject(DB) private readonly db: Db,
+    @Inject(Journal) private readonly journal: Journal,
+  ) {}
+
+  /** By their names. */
+  all(): Promise<Row<'oven'>[]> {
+    return this.db.select().from(ovens).orderBy(asc(ovens.name));
+  }
+
+  async save(changeId: string, dto: OvenDto): Promise<OvenDto> {
+    const name = dto.name.trim();
+    let kept: Row<'oven'> | undefined;
+    await this.journal.change(changeId, async (draft) => {
+      const stored = await draft.find('oven', dto.id);
+      await checkVersion(stored?.name ?? 'This oven', stored?.version, dto.version, () => stored);
+      const others = (await this.all()).filter((o) => o.id !== dto.id);
+      if (others.some((o) => o.name.toLowerCase() === name.toLowerCase()))
+        throw refused(`There is an oven called ${name} already.`, 'name');
+      const { id, trayWidthMm, trayLengthMm, readings } = dto;
+      kept = { id, name, trayWidthMm, trayLengthMm, readings, version: draft.version };
+      await draft.put('oven', kept);
+      draft.summary = stored ? `changed the oven ${name}` : `new oven ${name}`;
+    });
+    return kept ?? dto;
+  }
+
+  async remove(changeId: string, id: string, version: number): Promise<void> {
+    await this.journal.change(changeId, async (draft) => {
+      const oven = await draft.find('oven', id);
+      if (!oven) throw notThere('This oven');
+      await checkVersion(oven.name, oven.version, version, () => oven);
+      draft.remove('oven', [oven]);
+      draft.summary = `took away the oven ${oven.name}`;
+    });
+  }
+}
