@@ -12,6 +12,7 @@ const { seeded } = await import('../dist/core/src/units/index.js');
 const { blending } = await import('../dist/core/bench/blending.js');
 const { caning } = await import('../dist/core/bench/caning.js');
 const { patterns } = await import('../dist/core/bench/patterns.js');
+const { ovens } = await import('../dist/core/bench/ovens.js');
 const { creases } = await import('../dist/core/bench/creases.js');
 const { layouts } = await import('../dist/core/bench/layouts.js');
 const { dials } = await import('../dist/core/bench/dials.js');
@@ -109,6 +110,7 @@ const TABLES = {
   dials: () => dials(),
   canes: () => caning(() => performance.now()),
   patterns: () => patterns(() => performance.now()),
+  ovens: () => ovens(),
   creases: () => creases(() => performance.now()),
   layouts: () => layouts(() => performance.now()),
   find: () => finding(() => performance.now()),

@@ -79,7 +79,7 @@ export function Readings(props: ReadingsProps): ReactElement {
         <Box as="ul" aria-label="Readings" marginTop={2}>
           {[...oven.readings].reverse().map((reading) => (
             <Flex as="li" key={reading.id} gap={3} fontSize="small" alignItems="baseline">
-              <Box width="110px">
+              <Box width="150px" flex="none">
                 <Second>{showDate(reading.readOn)}</Second>
               </Box>
               <span>

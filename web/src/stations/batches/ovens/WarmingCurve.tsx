@@ -14,7 +14,7 @@ interface CurveProps {
 }
 
 /** px of the drawing, and of its margins. */
-const [WIDE, HIGH, LEFT, RIGHT, TOP, BELOW] = [760, 380, 56, 110, 14, 30];
+const [WIDE, HIGH, LEFT, RIGHT, TOP, BELOW] = [760, 380, 66, 130, 14, 34];
 /** Minutes and °C that are shown. */
 const [MINUTES, MOST] = [60, 190];
 const QUARTERS = [0, 15, 30, 45, 60];
@@ -27,7 +27,7 @@ const yAt = (celsius: number): number => TOP + (HIGH - TOP - BELOW) * (1 - Math.
 /** The lines that temperatures and minutes are read off. */
 function Lines(): ReactElement {
   const units = useUnits();
-  const label = { fontSize: 13, fill: grey.ink } as const;
+  const label = { fontSize: 16, fill: grey.ink } as const;
   return (
     <>
       {LEVELS.map((celsius) => (
@@ -73,7 +73,7 @@ export function WarmingCurve({ of, set, celsius }: CurveProps): ReactElement {
         fill={grey.tile}
       />
       <Lines />
-      <text x={WIDE - RIGHT + 6} y={yAt(celsius) + 4} fontSize="13" fill={grey.ink}>
+      <text x={WIDE - RIGHT + 6} y={yAt(celsius) + 4} fontSize="16" fill={grey.ink}>
         {words}
       </text>
       <path d={`M${curve.join('L')}`} fill="none" stroke={grey.black} strokeWidth="3" />

@@ -3,6 +3,7 @@ import { useMemo, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import { showLength, showMass, showSize } from '#core/units';
 import type { MachinesAnswer, PatternAnswer, PatternCutDto } from '#contract';
+import { useWidth } from '../../../parts/useWidth.js';
 import { useUnits } from '../../../state/view.js';
 import { Rule, Second, Strip } from '../../../theme/pieces.js';
 import { useRefusal } from '../../../wire/save.js';
@@ -49,6 +50,9 @@ function NotYet({ id, children }: { readonly id: string; readonly children: stri
   );
 }
 
+/** px of the sheet, and of a smaller one where there is less room than so many px. */
+const [LARGE, SMALLER, NARROW] = [430, 300, 700];
+
 interface ReadyProps extends Omit<CutPatternProps, 'plan'> {
   readonly plan: PatternToMake;
 }
@@ -59,18 +63,26 @@ function Ready({ pattern, bench, plan, hands, machines, onCuts }: ReadyProps): R
   const body = useBodies(plain)?.at(-1) ?? null;
   const given = gramsOf(plan.given, bench.materials).total;
   const sheets = useMemo(() => sheetsToCut(plan, given), [plan, given]);
+  const [frame, width] = useWidth<HTMLDivElement>();
   const cutting = useCutting({ pattern, bench, plain, makes: plan.makes, sheets, save: onCuts });
   const refusal = useRefusal(`/api/patterns/${pattern.id}`);
   return (
     <Grid templateColumns="minmax(0, 1fr) 290px" height="100%" minHeight={0}>
-      <Flex direction="column" gap={4} padding={5} overflow="auto" minWidth={0}>
+      <Flex ref={frame} direction="column" gap={4} padding={5} overflow="auto" minWidth={0}>
         <Flex alignItems="baseline" gap={4} wrap="wrap">
           <h1>{pattern.name}: where to cut</h1>
           <Link to={`/patterns/${pattern.id}`}>its steps</Link>
         </Flex>
         {body?.there && (
-          <Grid templateColumns="430px minmax(0, 1fr)" gap={6} alignItems="start">
-            <SheetToCut cutting={cutting} sheets={sheets} plain={plain} body={body} bench={bench} />
+          <Grid templateColumns="auto minmax(0, 1fr)" gap={6} alignItems="start">
+            <SheetToCut
+              size={width > 0 && width < NARROW ? SMALLER : LARGE}
+              cutting={cutting}
+              sheets={sheets}
+              plain={plain}
+              body={body}
+              bench={bench}
+            />
             <Flex direction="column" gap={4} minWidth={0}>
               <WhatIsCut cutting={cutting} refusal={refusal} />
               <PiecesSeen cut={cutting.chosen} plain={plain} each={body.count} bench={bench} />

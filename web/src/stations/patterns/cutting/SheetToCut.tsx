@@ -14,12 +14,14 @@ import type { BenchPattern } from '../usePattern.js';
 import { placesOn, wrongOn, type SheetsToCut } from './cutMoves.js';
 import type { Cutting } from './useCutting.js';
 
-/** px of the longer side of the sheet, and of one among several. */
-const [LARGE, SMALL] = [430, 74];
+/** px of the longer side of one among several sheets. */
+const SMALL = 74;
 
 const Pick = chakra('button', { base: { display: 'block' } });
 
 interface SheetProps {
+  /** px of the longer side of the sheet */
+  readonly size: number;
   readonly cutting: Cutting;
   readonly sheets: SheetsToCut;
   readonly plain: PlainPattern;
@@ -31,10 +33,10 @@ interface SheetProps {
 const MOST_SHOWN = 24;
 
 /** All sheets small, where there are several. */
-function AllSheets({ cutting, sheets, plain, body, bench }: SheetProps): ReactElement | null {
+function AllSheets({ size, cutting, sheets, plain, body, bench }: SheetProps): ReactElement | null {
   if (sheets.count < 2) return null;
   return (
-    <Flex gap={2} wrap="wrap" role="group" aria-label="Sheets" marginBottom={3}>
+    <Flex gap={2} wrap="wrap" role="group" aria-label="Sheets" marginBottom={3} maxWidth={`${size}px`}>
       {Array.from({ length: Math.min(MOST_SHOWN, sheets.count) }, (_, sheet) => {
         const own = finished(plain, sheet, body.count);
         return (
@@ -85,11 +87,11 @@ function Others({ cutting }: Pick<SheetProps, 'cutting'>): ReactElement {
 
 /** The sheet large, and the cutters on it: found, dragged, or put there by keys. */
 export function SheetToCut(props: SheetProps): ReactElement {
-  const { cutting, sheets, plain, body, bench } = props;
+  const { size, cutting, sheets, plain, body, bench } = props;
   const units = useUnits();
   const { ground } = sheets;
   const { chosen, sheet } = cutting;
-  const scale = LARGE / Math.max(ground.width, ground.length);
+  const scale = size / Math.max(ground.width, ground.length);
   const own = useMemo(() => finished(plain, sheet, body.count), [plain, sheet, body.count]);
   const places = placesOn(chosen, sheet);
   const first = chosen.places.findIndex((p) => p.sheet === sheet);
@@ -107,7 +109,7 @@ export function SheetToCut(props: SheetProps): ReactElement {
           at={own.at}
           view={own.view}
           body={body}
-          size={LARGE}
+          size={size}
           paints={bench.paints}
           label="The sheet to cut"
         />

@@ -16,7 +16,7 @@ import type { Cutting } from './useCutting.js';
 const AIM_WORDS: Readonly<Record<CutAim, string>> = {
   variety: 'they differ most',
   contrast: 'each shows most',
-  twins: 'two and two are alike, left and right',
+  twins: 'two by two are alike',
 };
 const AIMS = CUT_AIMS.map((value) => ({ value, text: AIM_WORDS[value] }));
 const USUAL_COUNT = 12;

@@ -65,7 +65,16 @@ function Foot({ id, onPrint }: { readonly id: string; readonly onPrint: () => vo
   return (
     <Flex gap={4} alignItems="baseline">
       <span>
-        <Word onClick={onPrint}>on paper</Word>, <PaperChoice label="Paper of the build sheet" />
+        <Word
+          onClick={(e) => {
+            // the space key counts on
+            e.currentTarget.blur();
+            onPrint();
+          }}
+        >
+          on paper
+        </Word>
+        , <PaperChoice label="Paper of the build sheet" />
       </span>
       <Link to={`/patterns/${id}`}>the plan</Link>
     </Flex>
