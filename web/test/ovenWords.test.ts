@@ -13,8 +13,8 @@ import {
 const low = { offset: -8, slope: 1, tau: 8, swing: 0 };
 /** Read so often that nothing is left of what was assumed. */
 const wellRead = Array.from({ length: 40 }, (_, i) => ({
-  ...{ id: String(i), readOn: '2026-11-02', dial: 100 + (i % 5) * 15, minutes: 6 + 3 * (i % 8) },
-  celsius: trueAt(low, 100 + (i % 5) * 15, 6 + 3 * (i % 8)),
+  ...{ id: String(i), readOn: '2026-11-02', dial: 100 + (i % 5) * 15, minutes: 10 + 10 * (i % 8) },
+  celsius: trueAt(low, 100 + (i % 5) * 15, 10 + 10 * (i % 8)),
 }));
 
 describe('what to set on the dial', () => {
