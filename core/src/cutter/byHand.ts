@@ -1,4 +1,4 @@
-import { extentOf, mirrored, turned, type Point } from '#core/outline';
+import { extentOf, isInside, mirrored, turned, type Point } from '#core/outline';
 import type { Mm, Mm2 } from '#core/units';
 import { cutterArea, cutterOutline, type Cutter } from './cutter.js';
 import type { Layout } from './layout.js';
@@ -33,16 +33,6 @@ function edgesCross(one: readonly Point[], other: readonly Point[]): boolean {
   });
 }
 
-/** Whether a place lies inside a closed line. */
-function inside([x, y]: Point, line: readonly Point[]): boolean {
-  let odd = false;
-  line.forEach((p, i) => {
-    const q = line[(i + 1) % line.length] as Point;
-    if (p[1] > y !== q[1] > y && x < p[0] + ((y - p[1]) / (q[1] - p[1])) * (q[0] - p[0])) odd = !odd;
-  });
-  return odd;
-}
-
 /** The middle of a closed line's corners: inside of all shapes that a cutter has in practice. */
 const middleOf = (line: readonly Point[]): Point => [
   line.reduce((sum, p) => sum + p[0], 0) / line.length,
@@ -51,7 +41,7 @@ const middleOf = (line: readonly Point[]): Point => [
 
 /** Whether two pieces lie on each other; where they only touch they do not. */
 export function onEachOther(one: readonly Point[], other: readonly Point[]): boolean {
-  return edgesCross(one, other) || inside(middleOf(one), other) || inside(middleOf(other), one);
+  return edgesCross(one, other) || isInside(middleOf(one), other) || isInside(middleOf(other), one);
 }
 
 const HAIR = 1e-6;

@@ -5,6 +5,7 @@ export {
   clipped,
   diameterOf,
   extentOf,
+  isInside,
   mirrored,
   offset,
   outlineOf,

@@ -70,6 +70,16 @@ export const mirrored = ({ points, round }: Outline): Outline => ({
   points: [...points].reverse().map(([x, y]): Point => [-x, y]),
 });
 
+/** Whether a place lies inside a closed line: a ray from it crosses the line an odd number of times. */
+export function isInside([x, y]: Point, line: readonly Point[]): boolean {
+  let odd = false;
+  line.forEach((p, i) => {
+    const q = line[(i + 1) % line.length] as Point;
+    if (p[1] > y !== q[1] > y && x < p[0] + ((y - p[1]) / (q[1] - p[1])) * (q[0] - p[0])) odd = !odd;
+  });
+  return odd;
+}
+
 export interface Extent {
   readonly left: Mm;
   readonly right: Mm;

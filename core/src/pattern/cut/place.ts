@@ -1,5 +1,5 @@
 import { cutterOpening, cutterOutline, type Cutter, type HandPlace } from '#core/cutter';
-import { mirrored, turned, type Outline, type Point } from '#core/outline';
+import { isInside, mirrored, turned, type Outline, type Point } from '#core/outline';
 import type { Mm } from '#core/units';
 import { AIR } from '#core/pattern/body';
 import type { Look } from '#core/pattern/seen';
@@ -7,16 +7,6 @@ import type { Look } from '#core/pattern/seen';
 /** Where a piece is cut of patterned sheets: on which of them, from 0, and where on it. */
 export interface CutPlace extends HandPlace {
   readonly sheet: number;
-}
-
-/** Whether a place lies inside a closed line. */
-function inside(x: Mm, y: Mm, line: readonly Point[]): boolean {
-  let odd = false;
-  line.forEach((p, i) => {
-    const q = line[(i + 1) % line.length] as Point;
-    if (p[1] > y !== q[1] > y && x < p[0] + ((y - p[1]) / (q[1] - p[1])) * (q[0] - p[0])) odd = !odd;
-  });
-  return odd;
 }
 
 /** The edge of a cutter, its other side up where it is flipped, about its own middle. */
@@ -43,7 +33,7 @@ export function pieceLook(
   return {
     outline: edgeOf(cutter, flip),
     sample: (u, v) => {
-      if (opening && inside(u, v, opening)) return AIR;
+      if (opening && isInside([u, v], opening)) return AIR;
       return face.sample(left + u * c - v * s, bottom + u * s + v * c);
     },
   };

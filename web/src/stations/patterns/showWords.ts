@@ -1,4 +1,4 @@
-import { apart, deltaE, type Lab } from '#core/colour';
+import { apart } from '#core/colour';
 import type { PatternStep } from '#core/pattern';
 import { showLength, type UnitSystem } from '#core/units';
 import type { CaneMaterial } from '../canes/clay/materials.js';
@@ -50,17 +50,4 @@ export function weakWords({ one, other, below }: Weak, units: UnitSystem): strin
     `${one} and ${other} run together below ${showLength(below, units, true)}. A thin light or dark sheet between ` +
     'them saves the pattern.'
   );
-}
-
-/** The material that a colour is nearest to, and by how much. */
-export function nearestTo(
-  lab: Lab,
-  materials: Iterable<{ readonly name: string; readonly lab: Lab }>,
-): { readonly name: string; readonly deltaE: number } | null {
-  let nearest: { readonly name: string; readonly deltaE: number } | null = null;
-  for (const { name, lab: own } of materials) {
-    const difference = deltaE(lab, own);
-    if (!nearest || difference < nearest.deltaE) nearest = { name, deltaE: difference };
-  }
-  return nearest;
 }

@@ -2,7 +2,7 @@ import type { ReactElement } from 'react';
 import type { Paint } from '#core/cane';
 import type { View } from '#core/pattern';
 import { usePatternFace, type PlainBody, type PlainPattern } from '../../../workers/pattern.js';
-import { FaceCanvas, dotsFor } from './FaceCanvas.js';
+import { FaceCanvas, dotsFor } from '../../../parts/FaceCanvas.js';
 
 interface PatternFaceProps {
   readonly pattern: PlainPattern;

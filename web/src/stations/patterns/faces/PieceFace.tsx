@@ -2,7 +2,7 @@ import { useMemo, type ReactElement } from 'react';
 import type { Paint } from '#core/cane';
 import { cutterOf, type HandPlace, type PlainCutter } from '#core/cutter';
 import { usePatternFace, type PlainPattern } from '../../../workers/pattern.js';
-import { FaceCanvas, dotsFor } from './FaceCanvas.js';
+import { FaceCanvas, dotsFor } from '../../../parts/FaceCanvas.js';
 import { finished } from './finished.js';
 
 interface PieceFaceProps {
