@@ -331,6 +331,46 @@ describe('a batch', () => {
     ]);
   });
 
+  describe('pieces of two cutters on one sheet', () => {
+    const sheet = (id: string, width: number, y: number, more: Partial<PieceOrder> = {}): PieceOrder =>
+      piece(id, {
+        ...{ cutter: cutterOfSize(width, null), count: 2, spare: 0, bridgeMm: 1 },
+        ...{ sheetWidthMm: 100, sheetLengthMm: 80 },
+        placed: { round: false, sheet: 0, places: [20, 60].map((x) => ({ x, y, degrees: 0 })) },
+        layers: [layer('clay1', 1), { ...layer('clay0', 2), asItLies: true }],
+        ...more,
+      });
+    const plan = (...pieces: PieceOrder[]) => planBatch({ pieces, book, blocks: [], measuring: { discVolume: null } });
+    const grams = (p: ReturnType<typeof plan>): number => p.totalGrams;
+
+    test('use it up once: clay in is sheet and backing up to the highest piece, by hand 100 × 71 × 3 mm', () => {
+      const both = plan(sheet('low', 30, 20), sheet('high', 20, 60));
+      // 1.9 g a cm³
+      const density = 1.9;
+      expect(grams(both)).toBeCloseTo((100 * 71 * 3 * density) / 1000, 6);
+      const pieces = 2 * Math.PI * (15 ** 2 + 10 ** 2) * 3 * (density / 1000);
+      expect(both.scrapGrams).toBeCloseTo(grams(both) - pieces, 6);
+      const cuttable = [sheet('low', 30, 20), sheet('high', 20, 60)];
+      const kinds = benchSteps({
+        ...{ pieces: cuttable, plan: both, book, blocks: [], pigments: pigmentsWith(null), today: '2026-11-28' },
+      }).map((s) => s.kind);
+      // the backing is rolled once, and both are laid down once
+      expect(kinds.slice(0, -1)).toEqual(['condition', 'condition', 'roll', 'stack', 'cut', 'cut']);
+    });
+    test('on two sheets each uses up its own, and one that cannot be cut uses nothing', () => {
+      const other = sheet('high', 20, 60);
+      const apart = { ...other, placed: { round: false, sheet: 1, places: other.placed?.places ?? [] } };
+      expect(grams(plan(sheet('low', 30, 20), apart))).toBeCloseTo(
+        grams(plan(sheet('low', 30, 20))) + grams(plan(apart)),
+        6,
+      );
+      expect(grams(plan(sheet('low', 30, 20), sheet('out', 20, 200)))).toBeCloseTo(
+        grams(plan(sheet('low', 30, 20))),
+        6,
+      );
+    });
+  });
+
   test('complaints of core are sentences', () => {
     expect(plan.pieces.every((p) => p.wrong === null || /^[A-Z].*\.$/.test(p.wrong))).toBe(true);
     expect(() =>

@@ -6,7 +6,7 @@ import type { Celsius, Grams, Minutes, Mm } from '#core/units';
 import type { Cutter } from '#core/cutter';
 import { type Portion } from './demand.js';
 import type { Layout } from '#core/cutter';
-import { toCut, type LayerOf, type LayerOrder, type PieceOrder } from './order.js';
+import { ofOneSheet, toCut, type LayerOf, type LayerOrder, type PieceOrder } from './order.js';
 import type { BatchPlan, PiecePlan } from './plan.js';
 import { lotsOf } from './shelf.js';
 
@@ -173,17 +173,31 @@ class Steps {
       const top = piece.layers.at(-1);
       return own && top ? [{ piece, own, top }] : [];
     });
-    return this.lightFirst(cuttable, ({ top }) => top.of).flatMap((one) => [
-      ...this.roll(one),
-      ...this.stack(one),
-      this.cut(one),
-    ]);
+    const sheets = new Set<PieceOrder>();
+    return this.lightFirst(cuttable, ({ top }) => top.of).flatMap((one) => {
+      const together = ofOneSheet(
+        one.piece,
+        cuttable.map((c) => c.piece),
+      );
+      const before = together.some((piece) => sheets.has(piece));
+      sheets.add(one.piece);
+      // what lies on one sheet is rolled and stacked once
+      return before ? [this.cut(one)] : [...this.roll(one, cuttable), ...this.stack(one), this.cut(one)];
+    });
   }
 
-  private roll({ piece, own }: ToCut): BenchStep[] {
-    const { width, length, sheets } = own.layout;
+  private roll({ piece, own }: ToCut, all: readonly ToCut[]): BenchStep[] {
+    const { sheets } = own.layout;
+    const together = ofOneSheet(
+      piece,
+      all.map((c) => c.piece),
+    );
+    const sharing = all.filter((c) => together.includes(c.piece));
+    const width = Math.max(...sharing.map((c) => c.own.layout.width));
+    const length = Math.max(...sharing.map((c) => c.own.layout.length));
+    const gramsOf = (i: number): Grams => sharing.reduce((sum, c) => sum + (c.own.layers[i]?.grams ?? 0), 0);
     const layers = piece.layers
-      .map((layer, i) => ({ layer, grams: own.layers[i]?.grams ?? 0 }))
+      .map((layer, i) => ({ layer, grams: gramsOf(i) }))
       .filter(({ layer }) => layer.asItLies !== true);
     return this.lightFirst(layers, ({ layer }) => layer.of).map(({ layer, grams }) => ({
       kind: 'roll',

@@ -1,4 +1,4 @@
-import type { Mixable, OfMade, OfPattern, OfScrap } from '#core/material';
+import { keyOf, type Mixable, type OfMade, type OfPattern, type OfScrap } from '#core/material';
 import type { Mm } from '#core/units';
 import type { Cutter, HandPlace, Lie } from '#core/cutter';
 
@@ -26,6 +26,8 @@ export interface LayerOrder {
 export interface Placed {
   /** the sheet is as round as its sides allow */
   readonly round: boolean;
+  /** which of the sheets that were made at once, from 0 */
+  readonly sheet: number;
   readonly places: readonly HandPlace[];
 }
 
@@ -57,3 +59,15 @@ export const toCut = (piece: Pick<PieceOrder, 'count' | 'spare'>): number => pie
 /** From the bottom to the top of the stack. */
 export const thicknessOf = (piece: Pick<PieceOrder, 'layers'>): Mm =>
   piece.layers.reduce((sum, layer) => sum + layer.mm, 0);
+
+/** The stack that a placed piece is cut of, as text: pieces of one stack share its clay. */
+function stackOf({ placed, layers }: Pick<PieceOrder, 'placed' | 'layers'>): string | null {
+  if (!placed) return null;
+  return [placed.sheet, ...layers.map(({ of, mm }) => `${keyOf(of)} ${mm}`)].join(', ');
+}
+
+/** All pieces that are cut of the same sheet as one of them, itself too, in their order. */
+export function ofOneSheet<P extends Pick<PieceOrder, 'placed' | 'layers'>>(piece: P, all: readonly P[]): readonly P[] {
+  const own = stackOf(piece);
+  return own === null ? [piece] : all.filter((other) => stackOf(other) === own);
+}

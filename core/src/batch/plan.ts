@@ -4,11 +4,11 @@ import type { PigmentSource } from '#core/colour';
 import type { Block } from '#core/clay';
 import { pigmentsWith } from '#core/mix';
 import { massOfSheet } from '#core/sheet';
-import { attempt, type Grams, type Mm } from '#core/units';
+import { attempt, type Grams, type Mm, type Mm2 } from '#core/units';
 import { bakeLoads, type BakeLoad } from './bake.js';
 import { demandOf, type Demand, type Measuring } from './demand.js';
-import { cuttingLayout, handLayout, type Layout } from '#core/cutter';
-import { thicknessOf, toCut, type LayerOf, type PieceOrder, type Ready } from './order.js';
+import { cutterArea, cuttingLayout, handLayout, type Layout } from '#core/cutter';
+import { ofOneSheet, thicknessOf, toCut, type LayerOf, type PieceOrder, type Ready } from './order.js';
 import { againstShelf, type AgainstShelf } from './shelf.js';
 import { complaint } from './sentences.js';
 
@@ -107,14 +107,34 @@ function layoutOf(piece: PieceOrder, count: number): Layout {
   return fade === null ? close : acrossFade(close, fade);
 }
 
-function planPiece(piece: PieceOrder, book: MaterialBook, looking: Looking): PiecePlan {
+const sheetArea = ({ area, width, length, sheets }: Layout): Mm2 => (area ?? width * length) * sheets;
+
+/** Pieces of several cutters on one sheet use it up once: each answers for a part as large as its pieces are. */
+function onOneSheet(piece: PieceOrder, layout: Layout, all: readonly PieceOrder[]): Layout {
+  const others = ofOneSheet(piece, all).filter((other) => other !== piece);
+  if (others.length === 0) return layout;
+  const cut = (order: PieceOrder): Mm2 => toCut(order) * cutterArea(order.cutter);
+  const used = others.map((other) =>
+    attempt(
+      () => ({ area: sheetArea(layoutOf(other, toCut(other))), pieces: cut(other) }),
+      // what cannot be cut uses nothing up
+      () => ({ area: 0, pieces: 0 }),
+    ),
+  );
+  const own = cut(piece);
+  const whole = Math.max(sheetArea(layout), ...used.map((u) => u.area));
+  const pieces = own + sum(used.map((u) => u.pieces));
+  return { ...layout, area: (whole * own) / pieces, scrap: 1 - pieces / whole };
+}
+
+function planPiece(piece: PieceOrder, all: readonly PieceOrder[], book: MaterialBook, looking: Looking): PiecePlan {
   return attempt(
     () => {
       if (piece.layers.length === 0) throw complaint('parts/none');
       const count = toCut(piece);
       if (!Number.isInteger(count) || count < 1 || count > 5000) throw complaint('count/whole');
-      const layout = layoutOf(piece, count);
-      const area = (layout.area ?? layout.width * layout.length) * layout.sheets;
+      const layout = onOneSheet(piece, layoutOf(piece, count), all);
+      const area = sheetArea(layout);
       const known = piece.layers.map(({ of, mm }) => ({ of, mm, looks: lookUp(of, book, looking) }));
       const layers = known.map(({ of, mm, looks }) => ({ of, grams: massOfSheet(area, mm, looks.density) }));
       const strength = strengthOf(known.map(({ mm, looks }) => ({ mm, ...brittleOf(looks, book) })));
@@ -146,7 +166,7 @@ function readyDemand(wanted: readonly LayerPlan[], there: ReadonlyMap<MaterialKe
 export function planBatch(input: PlanInput): BatchPlan {
   const { book, pigments = pigmentsWith(null) } = input;
   const looking: Looking = { stage: 'raw', pigments };
-  const pieces = input.pieces.map((piece) => planPiece(piece, book, looking));
+  const pieces = input.pieces.map((piece) => planPiece(piece, input.pieces, book, looking));
   const wanted = pieces.flatMap((piece) => (piece.wrong === null ? piece.layers : []));
   const fresh = wanted.flatMap(({ of, grams }) => (isMixable(of) ? [{ of, grams }] : []));
   const demand = demandOf(fresh, book, input.measuring, pigments);
