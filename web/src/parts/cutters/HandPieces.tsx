@@ -1,4 +1,4 @@
-import { useRef, type PointerEvent, type ReactElement } from 'react';
+import { useRef, useState, type PointerEvent, type ReactElement } from 'react';
 import type { Cutter, HandPlace } from '#core/cutter';
 import { showLength, type UnitSystem } from '#core/units';
 import { useUnits } from '../../state/view.js';
@@ -47,29 +47,30 @@ export function Edge({ cutter, dashed = false }: { readonly cutter: Cutter; read
 function OnePiece<P extends HandPlace>(props: OneProps<P>): ReactElement | null {
   const { at, cutter, ground, places, onPlaces, under, firstNumber = 1 } = props;
   const units = useUnits();
-  const dragging = useRef(false);
+  const [dragged, setDragged] = useState<HandPlace | null>(null);
   const place = places[at];
   if (!place) return null;
   const put = (next: HandPlace): void => {
     onPlaces(places.map((p, i) => (i === at ? { ...p, ...next } : p)));
   };
-  const { x, y, degrees, flip } = place;
+  const { x, y, degrees, flip } = dragged ?? place;
   return (
     <g
       transform={`translate(${x} ${y}) rotate(${degrees})${flip === true ? ' scale(-1 1)' : ''}`}
       tabIndex={0}
       role="img"
-      aria-label={`Piece ${at + firstNumber}, ${wordsOf(place, units)}`}
+      aria-label={`Piece ${at + firstNumber}, ${wordsOf(dragged ?? place, units)}`}
       style={{ cursor: 'move', touchAction: 'none', pointerEvents: 'all' }}
       onPointerDown={(e) => {
-        dragging.current = true;
         e.currentTarget.setPointerCapture(e.pointerId);
+        setDragged(place);
       }}
       onPointerMove={(e) => {
-        if (dragging.current) put(kept(cutter, { ...place, ...under(e) }, ground));
+        if (dragged) setDragged(kept(cutter, { ...place, ...under(e) }, ground));
       }}
       onPointerUp={() => {
-        dragging.current = false;
+        if (dragged && (dragged.x !== place.x || dragged.y !== place.y)) put(dragged);
+        setDragged(null);
       }}
       onKeyDown={(e) => {
         const next = moved(place, e.key, e.shiftKey, cutter, ground);
