@@ -1,87 +1,22 @@
 import { ofClay } from '#core/material';
 import { lookUp, type MaterialBook } from '#core/stock';
 import type { PigmentSource } from '#core/colour';
-import { conditioningOf, type Block, type Conditioning } from '#core/clay';
-import type { Celsius, Grams, Minutes, Mm } from '#core/units';
-import type { Cutter } from '#core/cutter';
-import { type Portion } from './demand.js';
-import type { Layout } from '#core/cutter';
+import { conditioningOf, type Block } from '#core/clay';
+import type { FinishStep } from '#core/piece';
+import type { Grams } from '#core/units';
+import { partOrders, type AssemblyOrder } from './assembly.js';
+import type { BenchStep, Shown } from './benchStep.js';
 import { ofOneSheet, toCut, type LayerOf, type LayerOrder, type PieceOrder } from './order.js';
+import { assembleStep, coresOf, shapeSteps } from './partSteps.js';
 import type { BatchPlan, PiecePlan } from './plan.js';
 import { lotsOf } from './shelf.js';
+import { inWorkingOrder } from './workingOrder.js';
 
-/** What a step works on: its name and its raw colour, as it lies on the bench. */
-export interface Shown {
-  readonly of: LayerOf;
-  readonly name: string;
-  readonly hex: string;
-}
-
-/** One step at the bench. Words and units are put to it where it is shown. */
-export type BenchStep =
-  | {
-      readonly kind: 'condition';
-      readonly clay: Shown;
-      readonly grams: Grams;
-      readonly months: number | null;
-      /** it has to be bought first */ readonly bought: boolean;
-      /** of so many lots of this clay */ readonly lots: number;
-      readonly how: Conditioning;
-    }
-  | { readonly kind: 'ready'; readonly what: Shown; readonly grams: Grams; readonly short: Grams }
-  | {
-      readonly kind: 'mix';
-      readonly mix: Shown;
-      readonly made: Grams;
-      readonly discError: number;
-      readonly portions: readonly (Shown & Pick<Portion, 'grams'> & { readonly discs: string | null })[];
-    }
-  | {
-      readonly kind: 'roll';
-      readonly sheet: Shown;
-      readonly pieceId: string;
-      readonly pieceName: string;
-      readonly machineName: string;
-      readonly settingLabel: string;
-      readonly mm: Mm;
-      readonly assumed: boolean;
-      readonly width: Mm;
-      readonly length: Mm;
-      readonly sheets: number;
-      readonly grams: Grams;
-    }
-  | {
-      readonly kind: 'stack';
-      readonly pieceId: string;
-      readonly pieceName: string;
-      readonly layers: readonly Shown[];
-      readonly sheets: number;
-    }
-  | {
-      readonly kind: 'cut';
-      readonly pieceId: string;
-      readonly pieceName: string;
-      readonly cutter: Cutter;
-      readonly count: number;
-      readonly spare: number;
-      readonly sheet: Shown;
-      readonly layout: Layout;
-      readonly bridge: Mm;
-      readonly film: boolean;
-      readonly pairs: boolean;
-    }
-  | {
-      readonly kind: 'bake';
-      readonly lines: readonly string[];
-      readonly celsius: Celsius;
-      readonly minutes: Minutes;
-      readonly maxC: Celsius;
-      readonly compromise: boolean;
-      readonly pieces: readonly { readonly name: string; readonly count: number }[];
-    };
+export type { BenchStep, Shown } from './benchStep.js';
 
 export interface StepsInput {
   readonly pieces: readonly PieceOrder[];
+  readonly assemblies?: readonly AssemblyOrder[];
   readonly plan: BatchPlan;
   readonly book: MaterialBook;
   readonly blocks: readonly Block[];
@@ -165,9 +100,22 @@ class Steps {
     }));
   }
 
+  /** Everything that is cut: pieces as they are, and parts of assembled ones. */
+  private orders(): PieceOrder[] {
+    const cuts = this.assembled().flatMap((order) => partOrders(order).cuts);
+    return [...this.input.pieces, ...cuts];
+  }
+
+  /** Assembled pieces that can be made. */
+  private assembled(): AssemblyOrder[] {
+    const { assemblies = [], plan } = this.input;
+    return assemblies.filter(({ id }) => plan.assemblies.some((a) => a.id === id && a.wrong === null));
+  }
+
   /** Rolled, stacked and cut, piece by piece. */
-  shape(): BenchStep[] {
-    const { pieces, plan } = this.input;
+  cutAll(): BenchStep[] {
+    const { plan } = this.input;
+    const pieces = this.orders();
     const cuttable = pieces.flatMap((piece): ToCut[] => {
       const own = plan.pieces.find((p): p is Cuttable => p.id === piece.id && p.wrong === null);
       const top = piece.layers.at(-1);
@@ -212,6 +160,7 @@ class Steps {
       length,
       sheets,
       grams,
+      more: [],
     }));
   }
 
@@ -237,26 +186,79 @@ class Steps {
     };
   }
 
-  bake(): BenchStep[] {
-    const { plan, book, pieces } = this.input;
-    return plan.loads.map(({ celsius, minutes, maxC, compromise, lineIds, pieces: load }) => ({
-      kind: 'bake',
-      celsius,
-      minutes,
-      maxC,
-      compromise,
+  /** Cores are shaped and baked before anything lies on them. */
+  cores(): BenchStep[] {
+    const { cores } = coresOf(this.assembled());
+    return [...this.shaped(cores), ...this.bake(true)];
+  }
+
+  /** The other parts that are shaped by hand, light before dark, and then all of it put together. */
+  together(): BenchStep[] {
+    const { others } = coresOf(this.assembled());
+    return [...this.shaped(others), ...this.assembled().flatMap(assembleStep)];
+  }
+
+  private shaped(lumps: ReturnType<typeof coresOf>['cores']): BenchStep[] {
+    const steps = shapeSteps(lumps, this.input.plan, (of) => this.plain(of));
+    return this.lightFirst(steps, ({ clay }) => clay.of);
+  }
+
+  bake(cores = false): BenchStep[] {
+    const { plan, book } = this.input;
+    const loads = plan.loads.filter((load) => load.cores === cores);
+    return loads.map(({ celsius, minutes, maxC, compromise, lineIds, pieces: load }) => ({
+      ...{ kind: 'bake', cores, celsius, minutes, maxC, compromise },
       lines: lineIds.map((id) => book.line(id)?.name ?? ''),
-      pieces: load.map(({ pieceId, count }) => ({ count, name: pieces.find((p) => p.id === pieceId)?.name ?? '' })),
+      pieces: load.map(({ pieceId, count }) => ({ count, name: this.called(pieceId) })),
     }));
   }
+
+  private called(pieceId: string): string {
+    const { pieces, assemblies = [] } = this.input;
+    return [...pieces, ...assemblies].find(({ id }) => id === pieceId)?.name ?? '';
+  }
+
+  /** What is done to each kind of piece after the oven. */
+  finish(): BenchStep[] {
+    const { pieces, plan } = this.input;
+    const good = pieces.filter(({ id }) => plan.pieces.some((p) => p.id === id && p.wrong === null));
+    const all: readonly Finished[] = [...good, ...this.assembled()];
+    return all.flatMap(({ id, name, finish = [], ...counts }) =>
+      finish.map((step) => ({ kind: 'finish', pieceId: id, pieceName: name, count: toCut(counts), step }) as const),
+    );
+  }
+
+  readonly lightness = ({ of }: Shown): number => this.material(of).lightness;
+}
+
+/** What of a kind of piece its finish needs. */
+interface Finished {
+  readonly id: string;
+  readonly name: string;
+  readonly count: number;
+  readonly spare: number;
+  readonly finish?: readonly FinishStep[];
 }
 
 /**
- * The steps of a batch in working order: condition, mix, fetch what lies there, roll and cut,
- * bake; light colours before dark within each, since a trace of dark on the
- * rollers spoils light clay and not the other way round.
+ * The steps of a batch in working order: condition, mix, fetch what lies there, roll and cut, shape and put together,
+ * bake, finish; light colours before dark within each, since a trace of dark on the rollers spoils light clay and not
+ * the other way round. What is of one clay at one setting is rolled once, crumbly clay is conditioned just before its
+ * use, and hands are cleaned where dark goes before light after all.
  */
 export function benchSteps(input: StepsInput): BenchStep[] {
   const steps = new Steps(input);
-  return [...steps.condition(), ...steps.mix(), ...steps.ready(), ...steps.shape(), ...steps.bake()];
+  return inWorkingOrder(
+    [
+      ...steps.condition(),
+      ...steps.mix(),
+      ...steps.ready(),
+      ...steps.cutAll(),
+      ...steps.cores(),
+      ...steps.together(),
+      ...steps.bake(),
+      ...steps.finish(),
+    ],
+    steps.lightness,
+  );
 }

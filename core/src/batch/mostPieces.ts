@@ -28,8 +28,13 @@ function shortest({ clays, ready }: BatchPlan): MaterialKey | null {
  */
 export function mostPieces(input: PlanInput, pieceId: string): MostPieces {
   const at = (count: number): BatchPlan =>
-    planBatch({ ...input, pieces: input.pieces.map((p) => (p.id === pieceId ? { ...p, count } : p)) });
-  const wrongAt = (plan: BatchPlan): boolean => plan.pieces.some((p) => p.id === pieceId && p.wrong !== null);
+    planBatch({
+      ...input,
+      pieces: input.pieces.map((p) => (p.id === pieceId ? { ...p, count } : p)),
+      assemblies: (input.assemblies ?? []).map((a) => (a.id === pieceId ? { ...a, count } : a)),
+    });
+  const wrongAt = ({ pieces, assemblies }: BatchPlan): boolean =>
+    [...pieces, ...assemblies].some((p) => p.id === pieceId && p.wrong !== null);
   const enough = (count: number): boolean => {
     const plan = at(count);
     return !wrongAt(plan) && shortest(plan) === null;

@@ -1,11 +1,22 @@
-import { keyOf, type Mixable, type OfMade, type OfPattern, type OfScrap } from '#core/material';
+import {
+  keyOf,
+  type Mixable,
+  type OfBlend,
+  type OfCane,
+  type OfMade,
+  type OfPattern,
+  type OfScrap,
+} from '#core/material';
+import type { FinishStep } from '#core/piece';
 import type { Mm } from '#core/units';
 import type { Cutter, HandPlace, Lie } from '#core/cutter';
 
 /** What a layer can be rolled of: clay and mixes, or what lies there. */
 export type LayerOf = Mixable | Ready;
-/** What lies there already, and patterned sheets, which are made for themselves. */
-export type Ready = OfMade | OfScrap | OfPattern;
+/** What is made for itself, at a station of its own: a fade, a cane, a patterned sheet. */
+export type ForItself = OfBlend | OfCane | OfPattern;
+/** What lies there already, and what is made for itself. */
+export type Ready = OfMade | OfScrap | ForItself;
 
 /** One layer of a piece, with its setting worked out. */
 export interface LayerOrder {
@@ -51,6 +62,8 @@ export interface PieceOrder {
   /** on a sheet of just that width and length; left out: laid out */
   readonly placed?: Placed;
   readonly layers: readonly LayerOrder[];
+  /** what is done to it after the oven */
+  readonly finish?: readonly FinishStep[];
 }
 
 /** All that has to be cut, spares too. */

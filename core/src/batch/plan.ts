@@ -1,34 +1,20 @@
 import { isMixable, keyOf, type MaterialKey } from '#core/material';
-import { brittleOf, lookUp, strengthOf, type Looking, type MaterialBook, type Strength } from '#core/stock';
+import { lookUp, type Looking, type MaterialBook } from '#core/stock';
 import type { PigmentSource } from '#core/colour';
 import type { Block } from '#core/clay';
 import { pigmentsWith } from '#core/mix';
-import { massOfSheet } from '#core/sheet';
-import { attempt, type Grams, type Mm, type Mm2 } from '#core/units';
-import { bakeLoads, type BakeLoad } from './bake.js';
+import { attempt, type Grams, type Mm } from '#core/units';
+import { materialsOfAssembly, partOrders, type AssemblyOrder, type PartOrders } from './assembly.js';
+import { bakeLoads, type BakeItem, type BakeLoad } from './bake.js';
+import { planPiece, type LayerPlan, type PiecePlan } from './cutPlan.js';
 import { demandOf, type Demand, type Measuring } from './demand.js';
-import { cutterArea, cuttingLayout, handLayout, type Layout } from '#core/cutter';
-import { ofOneSheet, thicknessOf, toCut, type LayerOf, type PieceOrder, type Ready } from './order.js';
+import { planLump, type LumpPlan } from './lumpPlan.js';
+import { thicknessOf, toCut, type LayerOf, type PieceOrder, type Ready } from './order.js';
 import { againstShelf, type AgainstShelf } from './shelf.js';
 import { complaint } from './sentences.js';
 
-/** A layer's sheets: `grams` for all of them. */
-export interface LayerPlan {
-  readonly of: LayerOf;
-  readonly grams: Grams;
-}
-
-/** What one kind of piece takes, or the sentence that says why it cannot be cut. */
-export type PiecePlan =
-  | {
-      readonly id: string;
-      readonly layout: Layout;
-      readonly layers: readonly LayerPlan[];
-      readonly scrapGrams: Grams;
-      readonly strength: Strength;
-      readonly wrong: null;
-    }
-  | { readonly id: string; readonly wrong: string };
+export type { LayerPlan, PiecePlan } from './cutPlan.js';
+export type { LumpPlan } from './lumpPlan.js';
 
 export interface ClayDemand extends AgainstShelf {
   readonly clayId: string;
@@ -44,8 +30,20 @@ export interface ReadyDemand {
   readonly short: Grams;
 }
 
+/** A kind of assembled piece, or the sentence that says why it cannot be planned. */
+export interface AssemblyPlan {
+  readonly id: string;
+  /** of all of its sheets and lumps */
+  readonly grams: Grams;
+  readonly thickest: Mm;
+  readonly wrong: string | null;
+}
+
 export interface BatchPlan {
+  /** kinds of pieces that are cut as they are, and after them the cut parts of assembled ones */
   readonly pieces: readonly PiecePlan[];
+  readonly lumps: readonly LumpPlan[];
+  readonly assemblies: readonly AssemblyPlan[];
   /** each thing once */
   readonly ready: readonly ReadyDemand[];
   readonly demand: Demand;
@@ -60,6 +58,7 @@ export interface BatchPlan {
 
 export interface PlanInput {
   readonly pieces: readonly PieceOrder[];
+  readonly assemblies?: readonly AssemblyOrder[];
   readonly book: MaterialBook;
   readonly blocks: readonly Block[];
   readonly measuring: Measuring;
@@ -71,79 +70,6 @@ export interface PlanInput {
 const sum = (values: readonly number[]): number => values.reduce((a, b) => a + b, 0);
 const sumKnown = (values: readonly (number | null)[]): number | null =>
   values.reduce<number | null>((total, v) => (total === null || v === null ? null : total + v), 0);
-
-/** The cuts in the middle of a sheet that is as wide as its fade: all of its width is used up with them. */
-function acrossFade(layout: Layout, width: Mm): Layout {
-  const aside = (width - layout.width) / 2;
-  const pieces = (1 - layout.scrap) * layout.width;
-  return {
-    ...layout,
-    width,
-    scrap: 1 - pieces / width,
-    centres: layout.centres.map((at, i) => (i % 2 === 0 ? at + aside : at)),
-  };
-}
-
-/** How so many pieces are cut, where nobody said so, or where each was put. */
-function layoutOf(piece: PieceOrder, count: number): Layout {
-  const { placed, cutter, bridgeMm, sheetWidthMm, sheetLengthMm } = piece;
-  if (placed) {
-    const there = placed.places.length;
-    if (there < count) throw complaint('batch/places', { there, wanted: count });
-    const ground = { width: sheetWidthMm, length: sheetLengthMm, bridge: bridgeMm, round: placed.round };
-    return handLayout(cutter, placed.places.slice(0, count), ground);
-  }
-  const fades = piece.layers.flatMap(({ fadeMm }) => fadeMm ?? []);
-  const fade = fades.length > 0 ? Math.min(...fades) : null;
-  const limits = {
-    width: fade ?? Math.min(sheetWidthMm, ...piece.layers.map((l) => l.rollerWidthMm)),
-    length: sheetLengthMm,
-    bridge: bridgeMm,
-    edge: piece.edgeMm ?? 0,
-    pairs: piece.pairs ?? false,
-    lie: piece.lie ?? 'close',
-  };
-  const close = cuttingLayout(cutter, count, limits, Infinity, fade === null ? 'clay' : 'length');
-  return fade === null ? close : acrossFade(close, fade);
-}
-
-const sheetArea = ({ area, width, length, sheets }: Layout): Mm2 => (area ?? width * length) * sheets;
-
-/** Pieces of several cutters on one sheet use it up once: each answers for a part as large as its pieces are. */
-function onOneSheet(piece: PieceOrder, layout: Layout, all: readonly PieceOrder[]): Layout {
-  const others = ofOneSheet(piece, all).filter((other) => other !== piece);
-  if (others.length === 0) return layout;
-  const cut = (order: PieceOrder): Mm2 => toCut(order) * cutterArea(order.cutter);
-  const used = others.map((other) =>
-    attempt(
-      () => ({ area: sheetArea(layoutOf(other, toCut(other))), pieces: cut(other) }),
-      // what cannot be cut uses nothing up
-      () => ({ area: 0, pieces: 0 }),
-    ),
-  );
-  const own = cut(piece);
-  const whole = Math.max(sheetArea(layout), ...used.map((u) => u.area));
-  const pieces = own + sum(used.map((u) => u.pieces));
-  return { ...layout, area: (whole * own) / pieces, scrap: 1 - pieces / whole };
-}
-
-function planPiece(piece: PieceOrder, all: readonly PieceOrder[], book: MaterialBook, looking: Looking): PiecePlan {
-  return attempt(
-    () => {
-      if (piece.layers.length === 0) throw complaint('parts/none');
-      const count = toCut(piece);
-      if (!Number.isInteger(count) || count < 1 || count > 5000) throw complaint('count/whole');
-      const layout = onOneSheet(piece, layoutOf(piece, count), all);
-      const area = sheetArea(layout);
-      const known = piece.layers.map(({ of, mm }) => ({ of, mm, looks: lookUp(of, book, looking) }));
-      const layers = known.map(({ of, mm, looks }) => ({ of, grams: massOfSheet(area, mm, looks.density) }));
-      const strength = strengthOf(known.map(({ mm, looks }) => ({ mm, ...brittleOf(looks, book) })));
-      const scrapGrams = layout.scrap * sum(layers.map((l) => l.grams));
-      return { id: piece.id, layout, layers, scrapGrams, strength, wrong: null };
-    },
-    (wrong) => ({ id: piece.id, wrong: wrong.message }),
-  );
-}
 
 /** What lies there, against what is wanted of it. */
 function readyDemand(wanted: readonly LayerPlan[], there: ReadonlyMap<MaterialKey, Grams>): ReadyDemand[] {
@@ -158,44 +84,124 @@ function readyDemand(wanted: readonly LayerPlan[], there: ReadonlyMap<MaterialKe
   });
 }
 
-/**
- * Everything a batch takes: a cutting layout for each kind of piece, the
- * mixes in making order, each clay against the shelf, the oven loads, the
- * cost. A piece that cannot be cut says why and is left out of the sums.
- */
-export function planBatch(input: PlanInput): BatchPlan {
-  const { book, pigments = pigmentsWith(null) } = input;
-  const looking: Looking = { stage: 'raw', pigments };
-  const pieces = input.pieces.map((piece) => planPiece(piece, input.pieces, book, looking));
-  const wanted = pieces.flatMap((piece) => (piece.wrong === null ? piece.layers : []));
-  const fresh = wanted.flatMap(({ of, grams }) => (isMixable(of) ? [{ of, grams }] : []));
-  const demand = demandOf(fresh, book, input.measuring, pigments);
-  const ready = readyDemand(wanted, input.there ?? new Map<MaterialKey, Grams>());
-  const clays = [...demand.clays].map(([clayId, grams]) => ({
+/** An assembled piece with the orders of its parts, or why it has none. */
+interface Assembled {
+  readonly order: AssemblyOrder;
+  readonly parts: PartOrders;
+  readonly wrong: string | null;
+}
+
+const NO_PARTS: PartOrders = { cuts: [], lumps: [], unchosen: [] };
+
+/** What the parts of an assembled piece ask for; where one has no clay yet, nothing of it is planned. */
+function assembled(order: AssemblyOrder): Assembled {
+  const { wrong = null } = order;
+  if (wrong !== null) return { order, parts: NO_PARTS, wrong };
+  return attempt(
+    () => {
+      if (order.laid.length === 0) throw complaint('batch/nothing');
+      const parts = partOrders(order);
+      if (parts.unchosen.length > 0) throw complaint('batch/unchosen', { parts: parts.unchosen.join(', ') });
+      return { order, parts, wrong: null };
+    },
+    ({ message }) => ({ order, parts: NO_PARTS, wrong: message }),
+  );
+}
+
+/** What a plan is worked out with. */
+interface Working {
+  readonly book: MaterialBook;
+  readonly looking: Looking;
+}
+
+const linesOf = (materials: readonly LayerOf[], { book, looking }: Working): string[] =>
+  materials.flatMap((of) => lookUp(of, book, looking).lines.map((line) => line.id));
+
+/** What goes into the oven for an assembled piece: it, and before that its cores. */
+function itemsOf({ order, parts }: Assembled, working: Working): BakeItem[] {
+  const count = toCut(order);
+  const whole = { pieceId: order.id, count, mm: order.thickest, lines: linesOf(materialsOfAssembly(order), working) };
+  const cores = parts.lumps.flatMap((lump): BakeItem[] => {
+    const { shape } = lump.amount.part;
+    if (shape.is !== 'covered' || !shape.bakedFirst || lump.amount.role !== 'second') return [];
+    return [{ pieceId: order.id, count: lump.count, mm: shape.core, lines: linesOf([lump.of], working), cores: true }];
+  });
+  return [...cores, whole];
+}
+
+const itemOf = (piece: PieceOrder, working: Working): BakeItem => ({
+  pieceId: piece.id,
+  count: toCut(piece),
+  mm: thicknessOf(piece),
+  lines: linesOf(
+    piece.layers.map(({ of }) => of),
+    working,
+  ),
+});
+
+/** How an assembled piece came out: a part that cannot be cut spoils all of it. */
+function assemblyPlan(one: Assembled, cuts: readonly PiecePlan[], lumps: readonly LumpPlan[]): AssemblyPlan {
+  const { order, parts } = one;
+  const own = cuts.filter(({ id }) => parts.cuts.some((c) => c.id === id));
+  const sheets = own.flatMap((p) => (p.wrong === null ? p.layers.map((l) => l.grams) : []));
+  const shaped = lumps.filter(({ id }) => parts.lumps.some((l) => l.id === id)).map((l) => l.grams);
+  const wrong = one.wrong ?? own.find((p) => p.wrong !== null)?.wrong ?? null;
+  return { id: order.id, grams: sum([...sheets, ...shaped]), thickest: order.thickest, wrong };
+}
+
+const clayDemand = (demand: Demand, blocks: readonly Block[]): ClayDemand[] =>
+  [...demand.clays].map(([clayId, grams]) => ({
     clayId,
     grams,
     ...againstShelf(
-      input.blocks.filter((b) => b.clayId === clayId),
+      blocks.filter((b) => b.clayId === clayId),
       grams,
     ),
   }));
+
+/** Everything that is rolled, and everything that is shaped, of all kinds of pieces. */
+function wantedOf(input: PlanInput, all: readonly Assembled[], { book, looking }: Working) {
+  const orders = [...input.pieces, ...all.flatMap(({ parts }) => parts.cuts)];
+  const planned = orders.map((piece) => planPiece(piece, orders, book, looking));
+  // a part that cannot be cut spoils its piece: nothing is rolled for the others then
+  const spoiled = new Map<string, string>();
+  for (const { parts } of all) {
+    const wrong = planned.find((p) => p.wrong !== null && parts.cuts.some((c) => c.id === p.id))?.wrong ?? null;
+    if (wrong !== null) for (const { id } of [...parts.cuts, ...parts.lumps]) spoiled.set(id, wrong);
+  }
+  const pieces = planned.map((p): PiecePlan => {
+    const wrong = spoiled.get(p.id);
+    return wrong === undefined ? p : { id: p.id, wrong };
+  });
+  const shaped = all.flatMap(({ parts }) => parts.lumps).filter(({ id }) => !spoiled.has(id));
+  const lumps = shaped.map((lump) => planLump(lump, book, looking));
+  const sheets = pieces.flatMap((piece) => (piece.wrong === null ? piece.layers : []));
+  return { pieces, lumps, wanted: [...sheets, ...lumps.map(({ of, grams }) => ({ of, grams }))] };
+}
+
+/**
+ * Everything a batch takes: a cutting layout for each kind of piece and for each cut part of an assembled one, what is
+ * shaped by hand, the mixes in making order, each clay against the shelf, the oven loads, the cost. A piece that cannot
+ * be made says why and is left out of the sums.
+ */
+export function planBatch(input: PlanInput): BatchPlan {
+  const { book, pigments = pigmentsWith(null) } = input;
+  const working: Working = { book, looking: { stage: 'raw', pigments } };
+  const all = (input.assemblies ?? []).map(assembled);
+  const { pieces, lumps, wanted } = wantedOf(input, all, working);
+  const fresh = wanted.flatMap(({ of, grams }) => (isMixable(of) ? [{ of, grams }] : []));
+  const demand = demandOf(fresh, book, input.measuring, pigments);
+  const ready = readyDemand(wanted, input.there ?? new Map<MaterialKey, Grams>());
+  const clays = clayDemand(demand, input.blocks);
+  const assemblies = all.map((one) => assemblyPlan(one, pieces, lumps));
   const good = input.pieces.filter((_, i) => pieces[i]?.wrong === null);
+  const whole = all.filter((_, i) => assemblies[i]?.wrong === null);
+  const items = [...good.map((p) => itemOf(p, working)), ...whole.flatMap((a) => itemsOf(a, working))];
   return {
-    pieces,
-    ready,
-    demand,
-    clays,
-    loads: bakeLoads(
-      good.map((piece) => ({
-        pieceId: piece.id,
-        count: toCut(piece),
-        mm: thicknessOf(piece),
-        lines: piece.layers.flatMap(({ of }) => lookUp(of, book, looking).lines.map((line) => line.id)),
-      })),
-      book,
-    ),
+    ...{ pieces, lumps, assemblies, ready, demand, clays },
+    loads: bakeLoads(items, book),
     totalGrams: sum(clays.map((c) => c.grams)) + sum(ready.map((r) => r.grams)),
-    scrapGrams: sum(pieces.map((p) => (p.wrong === null ? p.scrapGrams : 0))),
+    scrapGrams: sum([...pieces.map((p) => (p.wrong === null ? p.scrapGrams : 0)), ...lumps.map((l) => l.scrapGrams)]),
     usedCost: sumKnown(clays.map((c) => c.usedCost)),
     buyCost: sumKnown(clays.map((c) => c.buyCost)),
   };
