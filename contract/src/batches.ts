@@ -1,12 +1,32 @@
 import type { Lie } from '#core/cutter';
 import type { OwnColour } from '#core/stock';
 import type { Kind } from '#core/clay';
-import type { BakeLoad, BenchStep, ClayDemand, LeftOver, MixDemand, PiecePlan, ReadyDemand } from '#core/batch';
+import type {
+  AssemblyPlan,
+  BakeLoad,
+  BenchStep,
+  ClayDemand,
+  LeftOver,
+  LumpPlan,
+  MixDemand,
+  PieceCost,
+  PiecePlan,
+  ReadyDemand,
+} from '#core/batch';
 import type { Layout } from '#core/cutter';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean } from 'class-validator';
 import { CutterDto, LiesAs, PlacedDto } from './cutters.js';
 import { MadeOf, type TakenBy } from './material.js';
 import { LeftDto, LeftList, TakenDto, TakenList, UsedDto, UsedList } from './amounts.js';
+import {
+  AssemblyDto,
+  FindingUsedDto,
+  FindingsUsed,
+  FinishList,
+  FinishStepDto,
+  MOST_ASSEMBLIES,
+  PriceList,
+} from './pieces.js';
 import { Between, Id, Inside, IsoDate, Name, Omittable, Optional, Text, Things, Version, Whole } from './rules.js';
 
 /** A layer of a piece: what it is rolled of, at a setting. */
@@ -34,6 +54,10 @@ export class PieceDto extends CutterDto {
   @LiesAs() lie?: Lie | null;
   /** on a patterned sheet, with the width and the length of that sheet; null or left out: laid out */
   @Omittable() @Inside(() => PlacedDto, 'Where the pieces are cut') placed?: PlacedDto | null;
+  /** what is done to it after the oven; null or left out: nothing */
+  @Omittable() @FinishList() finish?: FinishStepDto[] | null;
+  /** null or left out: none yet */
+  @Omittable() @PriceList() prices?: number[] | null;
   /** from the bottom to the top */
   @IsArray({ message: 'A piece has a list of layers.' })
   @ArrayMinSize(1, { message: 'A piece needs at least one layer.' })
@@ -53,6 +77,12 @@ export class BatchDto {
   @ArrayMaxSize(60, { message: 'A batch has at most 60 kinds of pieces.' })
   @Things(() => PieceDto)
   pieces!: PieceDto[];
+  /** pieces of many parts; null or left out: none */
+  @Omittable()
+  @IsArray({ message: 'A batch has a list of assembled pieces.' })
+  @ArrayMaxSize(MOST_ASSEMBLIES, { message: `A batch has at most ${MOST_ASSEMBLIES} kinds of assembled pieces.` })
+  @Things(() => AssemblyDto)
+  assemblies?: AssemblyDto[] | null;
 }
 
 /** POST /api/batches/:id/done */
@@ -64,6 +94,8 @@ export class DoneDto {
   @UsedList() used!: UsedDto[];
   @TakenList() taken?: TakenDto[] | null;
   @LeftList() left?: LeftDto[] | null;
+  /** null or left out: none */
+  @FindingsUsed() findings?: FindingUsedDto[] | null;
 }
 
 /** Typed arrays and exact fractions become plain ones on the wire. */
@@ -84,8 +116,25 @@ export type Plain<T> = T extends number | string | boolean | null
 export type PlainLayout = Plain<Layout>;
 export type PlainStep = Plain<BenchStep>;
 
+/** How many of a finding a batch needs. */
+export interface FindingDemand {
+  readonly id: string;
+  readonly name: string;
+  readonly count: number;
+  readonly there: number;
+  readonly short: number;
+  /** of all of them; null: nobody knows */
+  readonly cost: number | null;
+}
+
 export interface PlanAnswer {
   readonly pieces: readonly Plain<PiecePlan>[];
+  readonly lumps: readonly LumpPlan[];
+  readonly assemblies: readonly AssemblyPlan[];
+  /** findings that all pieces need, against what is there */
+  readonly findings: readonly FindingDemand[];
+  /** what one of each kind of piece costs */
+  readonly costs: readonly PieceCost[];
   readonly mixes: readonly (Plain<MixDemand> & { readonly name: string })[];
   readonly clays: readonly (ClayDemand & {
     readonly name: string;
@@ -106,7 +155,7 @@ export interface PlanAnswer {
   readonly steps: readonly PlainStep[];
   /**
    * colour and name of every clay or revision that a layer shows, by its id; `newer`: its mix has this newer
-   * revision; `lies`: this thing of it lies there by now; `pattern`: the patterned sheet it is of
+   * revision; `lies`: this thing of what is planned lies there by now; `pattern`: the patterned sheet it is of
    */
   readonly materials: Readonly<
     Record<
@@ -115,6 +164,8 @@ export interface PlanAnswer {
         readonly name: string;
         readonly hex: string;
         readonly hexes: readonly string[];
+        /** g/cm³; null where it is not known */
+        readonly density: number | null;
         readonly newer: string | null;
         readonly lies: { readonly id: string; readonly name: string } | null;
         readonly pattern: { readonly id: string; readonly revisionId: string } | null;
@@ -132,6 +183,7 @@ export interface MostPiecesAnswer {
 
 /** GET /api/batches/:id */
 export interface BatchAnswer extends BatchDto {
+  readonly assemblies: AssemblyDto[];
   /** the diary entry, once it is done */
   readonly doneEntryId: string | null;
   readonly plan: PlanAnswer;

@@ -1,4 +1,5 @@
 import type { Cutter } from '#core/cutter';
+import type { KeptPiece, UsedFinding } from './pieces.js';
 import type { PatternLiked, PatternStopDto } from './patterns.js';
 import { Id, Text, Version } from './rules.js';
 import type { MadeForm } from './sheetBook.js';
@@ -31,7 +32,14 @@ export interface DiaryListAnswer {
 
 /** GET /api/diary/:id */
 export interface DiaryAnswer extends DiaryCard {
-  readonly pieces: readonly { readonly name: string; readonly count: number; readonly cutter: Cutter }[];
+  readonly pieces: readonly {
+    readonly name: string;
+    readonly count: number;
+    readonly cutter: Cutter;
+    /** of many parts, as it was made; null: cut as it is */
+    readonly piece: KeptPiece | null;
+  }[];
+  readonly findings: readonly UsedFinding[];
   readonly mixes: readonly {
     readonly revisionId: string;
     readonly mixId: string;

@@ -14,6 +14,7 @@ export * from './mixes.js';
 export * from './ovens.js';
 export * from './palettes.js';
 export * from './patterns.js';
+export * from './pieces.js';
 export * from './sheetBook.js';
 export * from './sheetCut.js';
 export * from './sheets.js';

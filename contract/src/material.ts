@@ -36,6 +36,10 @@ export const TAKES = {
       'A layer is rolled of a clay, a mix, a sheet or a lump that lies there, or of scrap, or is a patterned sheet. ' +
       'A fade is made first: then its sheet lies there.',
   },
+  part: {
+    takes: ['clay', 'mix', 'blend', 'cane', 'pattern', 'made', 'scrap'],
+    because: 'A part is made of clay, of a mix, a fade, a cane, a patterned sheet, or of what lies there.',
+  },
   left: { takes: ['clay', 'mix', 'blend'], because: 'What is left over is told by its clays, mixes and blends.' },
   taken: { takes: ['made', 'scrap'], because: 'What is taken here lies there already, or is scrap of a tub.' },
   noted: {

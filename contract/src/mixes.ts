@@ -121,6 +121,7 @@ export type MixSort = (typeof MIX_SORTS)[number];
 export interface NearMixAnswer {
   readonly nearest: {
     readonly id: string;
+    readonly revisionId: string;
     readonly name: string;
     readonly hex: string;
     /** ΔE00 */

@@ -54,6 +54,10 @@ export class BenchSetupDto {
   @Omittable() @Between('A card', 0.05, 3, 'mm') cardMm?: number | null;
   /** of the room; null or left out: nobody has looked */
   @Omittable() @Between('The room', 0, 45, '°C') roomC?: number | null;
+  /** what an hour of one's hands is worth; null or left out: nobody said */
+  @Omittable() @Between('An hour', 0, 10_000, '') hourly?: number | null;
+  /** share of rent, light and tools on top of everything else; null or left out: none */
+  @Omittable() @Between('The share', 0, 5, '') overhead?: number | null;
   /** strips that guide a hand roller; null or left out: the usual ones */
   @Omittable()
   @IsArray({ message: 'Roller guides are a list of thicknesses.' })

@@ -17,6 +17,7 @@ import type { StartAnew } from './archive/archive.service.js';
 import { BatchesModule } from './batches/batches.module.js';
 import { BlendsModule } from './blends/blends.module.js';
 import { CanesModule } from './canes/canes.module.js';
+import { PiecesModule } from './pieces/pieces.module.js';
 import { PatternsModule } from './patterns/patterns.module.js';
 import { ChangesModule } from './changes/changes.module.js';
 import { DataFile } from './db/dataFile.js';
@@ -64,6 +65,7 @@ class AppModule {
         MixesModule,
         DrawerModule,
         OvensModule,
+        PiecesModule,
         PalettesModule,
         ShelfModule,
         SheetsModule,

@@ -37,6 +37,7 @@ import { Journal } from './db/journal.js';
 import { changes, lines as lineTable } from './db/schema.js';
 import { serve } from './app.js';
 import { loadPatterns } from './loadPatterns.js';
+import { loadPieces } from './loadPieces.js';
 import { PatternsService } from './patterns/patterns.service.js';
 import { DrawerService } from './drawer/drawer.service.js';
 import { OvensService } from './ovens/ovens.service.js';
@@ -79,6 +80,7 @@ class Loader {
     await this.canes();
     await loadPatterns(this.app.get(PatternsService), (name) => this.called(name));
     await this.lyingThere();
+    await loadPieces(this.app, this.called);
     // the scenario is a beginning: nothing before it to take back
     await this.app.get(Journal).beside(async () => {
       await this.app.get(DataFile).db.delete(changes);

@@ -1,19 +1,18 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { randomUUID } from 'node:crypto';
-import { toCut, type OpenPlan } from '#core/batch';
-import { plainCutter } from '#core/cutter';
+import type { OpenPlan } from '#core/batch';
 import { isMixable } from '#core/material';
 import type { BatchAnswer, BatchCard, BatchDto, DoneDto, LayerDto, MostPiecesAnswer } from '#contract';
 import { checkVersion, inUse, notThere, refused } from '../access/problem.js';
-import { CanesTold } from '../canes/canes.told.js';
 import { Journal, type Draft } from '../db/journal.js';
 import { columnsFor } from '../db/references.js';
 import { Studio } from '../mixes/studio.js';
 import { Accounts } from '../stock/accounts.js';
-import { StockStore } from '../stock/stock.store.js';
 import { cutterRow } from '../drawer/cutterRow.js';
+import { Assemblies } from './assemblies.js';
 import { BatchesStore } from './batches.store.js';
 import { Planning } from './planning.js';
+import { ReservedThings } from './reserved.js';
+import { WrittenBatch } from './writtenBatch.js';
 
 /** Forms that a layer can be rolled of. */
 const ROLLED: ReadonlySet<string> = new Set(['sheet', 'lump']);
@@ -26,8 +25,9 @@ export class BatchesService {
     @Inject(BatchesStore) private readonly store: BatchesStore,
     @Inject(Planning) private readonly planning: Planning,
     @Inject(Accounts) private readonly accounts: Accounts,
-    @Inject(StockStore) private readonly stock: StockStore,
-    @Inject(CanesTold) private readonly canes: CanesTold,
+    @Inject(Assemblies) private readonly assemblies: Assemblies,
+    @Inject(ReservedThings) private readonly reserved: ReservedThings,
+    @Inject(WrittenBatch) private readonly written: WrittenBatch,
   ) {}
 
   cards(): Promise<BatchCard[]> {
@@ -39,23 +39,28 @@ export class BatchesService {
     const open = (await this.store.cards()).filter((card) => !card.done);
     const plans: OpenPlan[] = [];
     for (const { id, name } of open) {
-      plans.push({ id, name, clays: await this.planning.claysFor(await this.store.pieces(id)) });
+      plans.push({ id, name, clays: await this.planning.claysFor(await this.made(id)) });
     }
     return plans;
   }
 
   async most(id: string, pieceId: string): Promise<MostPiecesAnswer> {
-    const pieces = await this.store.pieces(id);
-    if (!pieces.some((p) => p.id === pieceId)) throw notThere('This piece');
-    return this.planning.most(pieces, pieceId);
+    const kinds = await this.made(id);
+    if (![...kinds.pieces, ...kinds.assemblies].some((p) => p.id === pieceId)) throw notThere('This piece');
+    return this.planning.most(kinds, pieceId);
+  }
+
+  /** All kinds of pieces of a batch. */
+  private async made(id: string): Promise<Pick<BatchAnswer, 'pieces' | 'assemblies'>> {
+    return { pieces: await this.store.pieces(id), assemblies: await this.assemblies.of(id) };
   }
 
   async open(id: string): Promise<BatchAnswer> {
     const batch = await this.store.batch(id);
     if (!batch) throw notThere('This batch');
-    const pieces = await this.store.pieces(id);
-    const { answer } = await this.planning.plan(pieces);
-    return { ...batch, pieces, doneEntryId: await this.store.doneEntry(id), plan: answer };
+    const kinds = await this.made(id);
+    const { answer } = await this.planning.plan(kinds);
+    return { ...batch, ...kinds, doneEntryId: await this.store.doneEntry(id), plan: answer };
   }
 
   async save(changeId: string, dto: BatchDto): Promise<BatchAnswer> {
@@ -85,6 +90,8 @@ export class BatchesService {
           film: piece.film ?? false,
           lie: piece.lie ?? 'close',
           placed: piece.placed ?? null,
+          finish: piece.finish ?? null,
+          prices: piece.prices ?? null,
           position,
           batchId: dto.id,
         })),
@@ -102,6 +109,7 @@ export class BatchesService {
           })),
         ),
       );
+      await this.assemblies.write(draft, dto);
       draft.summary = stored ? `changed the batch ${dto.name.trim()}` : `new batch ${dto.name.trim()}`;
     });
     return this.open(dto.id);
@@ -116,6 +124,7 @@ export class BatchesService {
       const pieces = await this.store.piecesOf(id);
       draft.remove('layer', await this.store.layersOf(pieces.map((p) => p.id)));
       draft.remove('piece', pieces);
+      await this.assemblies.remove(draft, id);
       draft.remove('batch', [batch]);
       draft.summary = `took away the batch ${batch.name}`;
     });
@@ -128,7 +137,8 @@ export class BatchesService {
       if (!batch) throw notThere('This batch');
       await checkVersion(batch.name, batch.version, dto.version, () => this.open(id));
       if ((await this.store.doneEntry(id)) !== null) throw inUse(`${batch.name} is done already.`);
-      await this.writeEntry(draft, batch, dto);
+      await this.written.entry(draft, batch, await this.made(id), dto);
+      await this.written.findings(draft, dto);
       const account = this.accounts.open(draft, dto.entryId);
       await account.offShelf(dto.used);
       await account.take(dto.taken ?? [], 'taken');
@@ -137,37 +147,6 @@ export class BatchesService {
       draft.summary = `${batch.name} done`;
     });
     return { entryId: dto.entryId };
-  }
-
-  private async writeEntry(draft: Draft, batch: { id: string; name: string }, dto: DoneDto): Promise<void> {
-    const { plan, orders, answer } = await this.planning.plan(await this.store.pieces(batch.id));
-    const good = orders.filter((o) => plan.pieces.some((p) => p.id === o.id && p.wrong === null));
-    if (good.length === 0) throw refused(`${batch.name} has no piece that can be cut yet.`, 'pieces');
-    await draft.put('entry', {
-      id: dto.entryId,
-      version: draft.version,
-      batchId: batch.id,
-      madeOn: dto.madeOn,
-      title: batch.name,
-      note: dto.note,
-      words: [...good.map((o) => o.name), ...answer.mixes.map((m) => m.name), ...answer.clays.map((c) => c.name)].join(
-        ' ',
-      ),
-    });
-    for (const order of good) {
-      await draft.put('entryPiece', {
-        id: randomUUID(),
-        entryId: dto.entryId,
-        name: order.name,
-        count: toCut(order),
-        ...cutterRow(plainCutter(order.cutter), 'pieces.'),
-      });
-    }
-    for (const { of, made } of plan.demand.mixes) {
-      if (of.kind === 'mix') {
-        await draft.put('entryMix', { id: randomUUID(), entryId: dto.entryId, revisionId: of.id, grams: made });
-      }
-    }
   }
 
   private async checkLayers(draft: Draft, dto: BatchDto): Promise<void> {
@@ -200,8 +179,6 @@ export class BatchesService {
     if (!thing) throw refused('What this layer is rolled of does not lie there any more.', at);
     if (!ROLLED.has(thing.form))
       throw refused(`${thing.name} is no sheet and no lump: a layer is rolled of one of those.`, at);
-    const counting = [...(await this.stock.countedOn()), ...(await this.canes.countedOn())];
-    const other = counting.find((c) => c.madeId === of.id && c.id !== dto.id);
-    if (other) throw refused(`${thing.name} is reserved for ${other.name}. Take it out there first.`, at);
+    await this.reserved.check(thing, dto.id, at);
   }
 }

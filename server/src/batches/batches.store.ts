@@ -5,7 +5,7 @@ import { materialOf } from '../db/references.js';
 import { DB } from '../db/db.module.js';
 import type { Row } from '../db/journal.js';
 import type { Db } from '../db/dataFile.js';
-import { batches, entries, layers, pieces } from '../db/schema.js';
+import { assemblies, batches, entries, layers, pieces } from '../db/schema.js';
 
 @Injectable()
 export class BatchesStore {
@@ -13,7 +13,9 @@ export class BatchesStore {
 
   async cards(): Promise<BatchCard[]> {
     const rows = await this.db.select().from(batches);
-    const all = await this.db.select({ batchId: pieces.batchId, count: pieces.count }).from(pieces);
+    const cut = await this.db.select({ batchId: pieces.batchId, count: pieces.count }).from(pieces);
+    const whole = await this.db.select({ batchId: assemblies.batchId, count: assemblies.count }).from(assemblies);
+    const all = [...cut, ...whole];
     const done = new Set((await this.db.selectDistinct({ id: entries.batchId }).from(entries)).map((e) => e.id));
     return rows.map(({ id, name, dueOn }) => {
       const own = all.filter((p) => p.batchId === id);

@@ -5,9 +5,11 @@ import { pigmentsWith } from '#core/mix';
 import { lookUp, type ClayShare, type MaterialBook, type OwnColour } from '#core/stock';
 import {
   benchSteps,
+  materialsOfAssembly,
   leftOf,
   mostPieces,
   planBatch,
+  type AssemblyOrder,
   type BatchPlan,
   type LayerOf,
   type LeftOver,
@@ -16,13 +18,21 @@ import {
 } from '#core/batch';
 import { cutterOf } from '#core/cutter';
 import { discVolume, thicknesses, type SettingThickness } from '#core/sheet';
-import type { MachineDto, MostPiecesAnswer, PieceDto, Plain, PlanAnswer } from '#contract';
+import type { AssemblyDto, MachineDto, MostPiecesAnswer, PieceDto, Plain, PlanAnswer } from '#contract';
 import { Studio } from '../mixes/studio.js';
 import { SheetsStore } from '../sheets/sheets.store.js';
 import { StockLooks, type StockBook } from '../stock/looks.js';
+import { AssemblyOrders } from './assemblyOrders.js';
+import { Costs, type Costed } from './costs.js';
 
 /** What has no colour, on the screen. */
 const NO_COLOUR = '999999';
+
+/** Everything that a batch makes. */
+export interface KindsOfPieces {
+  readonly pieces: readonly PieceDto[];
+  readonly assemblies: readonly AssemblyDto[];
+}
 
 interface Gap {
   readonly machine: MachineDto;
@@ -49,22 +59,27 @@ export class Planning {
     @Inject(Studio) private readonly studio: Studio,
     @Inject(SheetsStore) private readonly sheets: SheetsStore,
     @Inject(StockLooks) private readonly looks: StockLooks,
+    @Inject(AssemblyOrders) private readonly assembled: AssemblyOrders,
+    @Inject(Costs) private readonly costs: Costs,
   ) {}
 
-  async plan(pieces: readonly PieceDto[]): Promise<{ plan: BatchPlan; orders: PieceOrder[]; answer: PlanAnswer }> {
-    const input = await this.inputOf(pieces);
-    const { orders } = input;
+  async plan(
+    kinds: KindsOfPieces,
+  ): Promise<{ plan: BatchPlan; orders: PieceOrder[]; assemblies: readonly AssemblyOrder[]; answer: PlanAnswer }> {
+    const input = await this.inputOf(kinds);
+    const { orders, assemblies } = input;
     const plan = planBatch({ ...input, pieces: orders });
     const today = new Date().toISOString().slice(0, 10);
     const steps = benchSteps({ ...input, pieces: orders, plan, today });
-    return { plan, orders, answer: this.answer(plan, orders, plain(steps), input) };
+    const costs = await this.costs.of({ kinds, plan, steps, input });
+    return { plan, orders, assemblies, answer: { ...this.answer(plan, orders, plain(steps), input), ...costs } };
   }
 
-  /** g of each clay that it takes, with those of patterned sheets that have to be made for it. */
-  async claysFor(pieces: readonly PieceDto[]): Promise<readonly { clayId: string; grams: number }[]> {
-    const { orders, ...input } = await this.inputOf(pieces);
+  /** g of each clay that it takes, with those of what has to be made for it at a station of its own. */
+  async claysFor(kinds: KindsOfPieces): Promise<readonly { clayId: string; grams: number }[]> {
+    const { orders, ...input } = await this.inputOf(kinds);
     const { clays, ready } = planBatch({ ...input, pieces: orders });
-    const missing = ready.filter(({ of, short }) => of.kind === 'pattern' && short > 0);
+    const missing = ready.filter(({ of, short }) => isOf(of, 'pattern', 'blend', 'cane') && short > 0);
     const inside = missing.flatMap(({ of, short }) =>
       clayIn(of, input.book).map(({ clayId, mass }) => ({ clayId, grams: short * mass })),
     );
@@ -74,35 +89,42 @@ export class Planning {
   }
 
   /** The most pieces of one kind that the shelf and what lies there give, the others as they are. */
-  async most(pieces: readonly PieceDto[], pieceId: string): Promise<MostPiecesAnswer> {
-    const { orders, ...input } = await this.inputOf(pieces);
+  async most(kinds: KindsOfPieces, pieceId: string): Promise<MostPiecesAnswer> {
+    const { orders, ...input } = await this.inputOf(kinds);
     const { count, runsOut } = mostPieces({ ...input, pieces: orders }, pieceId);
     const of = runsOut && materialIn(runsOut);
     return { count, runsOut: of && this.shownAs(of, input.book).name };
   }
 
   /** All that core plans a batch with: settings become thicknesses, book and shelf are those of now. */
-  private async inputOf(pieces: readonly PieceDto[]) {
+  private async inputOf({ pieces, assemblies: kinds }: KindsOfPieces) {
     const gaps = await this.gaps();
-    const { book, there, fades, patterned } = await this.looks.book(pieces.flatMap((p) => p.layers.map((l) => l.of)));
+    const assemblies = await this.assembled.of(kinds);
+    const materials = [...pieces.flatMap((p) => p.layers.map((l) => l.of)), ...assemblies.flatMap(materialsOfAssembly)];
+    const { book, there, fades, patterned, lies } = await this.looks.book(materials);
     const orders = pieces.map((piece) => orderOf(piece, gaps, fades));
     const measuring = await this.measuring(gaps);
     const { pigments } = this.studio;
-    return { orders, measuring, book, there, patterned, pigments, blocks: this.studio.all('block') };
+    const known = { book, there, patterned, lies, pigments, blocks: this.studio.all('block') };
+    return { orders, assemblies, measuring, ...known };
   }
 
   private answer(
     plan: BatchPlan,
     orders: readonly PieceOrder[],
     steps: PlanAnswer['steps'],
-    { measuring, book, patterned }: PlannedWith,
-  ): PlanAnswer {
+    { measuring, book, patterned, lies, assemblies }: PlannedWith,
+  ): Omit<PlanAnswer, keyof Costed> {
     const { studio } = this;
     const left = leftOf(plan).map(({ why, parts }) => ({ why, parts: parts.flatMap((part) => saidAs(part, book)) }));
-    const layers = orders.flatMap((o) => o.layers);
-    const shown = new Map<string, Material>([...layers, ...left.flatMap((l) => l.parts)].map(({ of }) => [of.id, of]));
+    const layers = orders.flatMap((o) => o.layers.map((l): Material => l.of));
+    const inLeft = left.flatMap((l) => l.parts.map((part): Material => part.of));
+    const all = [...layers, ...assemblies.flatMap(materialsOfAssembly), ...inLeft];
+    const shown = new Map(all.map((of) => [of.id, of]));
     return {
       pieces: plain(plan.pieces),
+      lumps: plan.lumps,
+      assemblies: plan.assemblies,
       loads: plan.loads,
       steps,
       mixes: plan.demand.mixes.map((mix) => ({ ...plain(mix), name: studio.called(mix.of) })),
@@ -129,7 +151,10 @@ export class Planning {
       ready: plan.ready.map((demand) => ({ ...demand, name: this.shownAs(demand.of, book).name })),
       left,
       materials: Object.fromEntries(
-        [...shown].map(([id, of]) => [id, { ...NO_PATTERN, ...this.shownAs(of, book), ...patterned.get(id) }]),
+        [...shown].map(([id, of]) => [
+          id,
+          { ...this.shownAs(of, book), lies: lies.get(id) ?? null, pattern: patterned.get(id) ?? null },
+        ]),
       ),
     };
   }
@@ -139,13 +164,14 @@ export class Planning {
     const newer = of.kind === 'mix' ? (this.studio.newerThan(of.id)?.id ?? null) : null;
     return attempt(
       () => {
-        const { name, hexes } = lookUp(of, book, { stage: 'baked', pigments: this.studio.pigments });
-        return { name, hex: hexes[Math.floor(hexes.length / 2)] ?? NO_COLOUR, hexes, newer };
+        const { name, hexes, density } = lookUp(of, book, { stage: 'baked', pigments: this.studio.pigments });
+        return { name, hex: hexes[Math.floor(hexes.length / 2)] ?? NO_COLOUR, hexes, density, newer };
       },
       () => ({
         name: book.composed?.(of as OfScrap)?.name ?? 'Something that was there',
         hex: NO_COLOUR,
         hexes: [],
+        density: null,
         newer,
       }),
     );
@@ -165,10 +191,11 @@ export class Planning {
   }
 }
 
-const NO_PATTERN = { lies: null, pattern: null };
-
 /** What an answer is put into words with. */
-type PlannedWith = Pick<StockBook, 'book' | 'patterned'> & { readonly measuring: Measuring };
+type PlannedWith = Pick<StockBook, 'book' | 'patterned' | 'lies'> & {
+  readonly measuring: Measuring;
+  readonly assemblies: readonly AssemblyOrder[];
+};
 
 /** What is left over, by clays, mixes and blends: a thing that lies there by what it is of, scrap by its clays. */
 function saidAs({ of, grams }: LeftOver['parts'][number], book: MaterialBook): { of: OwnColour; grams: number }[] {
@@ -184,6 +211,8 @@ function saidAs({ of, grams }: LeftOver['parts'][number], book: MaterialBook): {
     },
     scrap: byClay,
     pattern: byClay,
+    cane: byClay,
+    blend: (blend) => [{ of: blend, grams }],
   });
 }
 
@@ -213,6 +242,7 @@ function orderOf(piece: PieceDto, gaps: ReadonlyMap<string, Gap>, fades: Readonl
     edgeMm: piece.edgeMm ?? 0,
     sheetWidthMm: piece.sheetWidthMm,
     sheetLengthMm: piece.sheetLengthMm,
+    finish: piece.finish ?? [],
     ...(piece.placed ? { placed: piece.placed } : {}),
     layers: piece.layers.flatMap((layer, i) => {
       const gap = gaps.get(layer.settingId);

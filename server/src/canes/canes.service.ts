@@ -126,10 +126,7 @@ export class CanesService {
       if ((await this.revisionRule.madeOf('cane', ids)).size > 0)
         throw inUse(`${cane.name} was made and stands in the diary. Retire it instead.`);
       const users = await this.store.usedBy(ids);
-      if (users.length > 0)
-        throw inUse(
-          `${cane.name} is used by ${users.map((u) => `the cane ${u}`).join(', ')}. Take it out there first.`,
-        );
+      if (users.length > 0) throw inUse(`${cane.name} is used by ${users.join(', ')}. Take it out there first.`);
       draft.remove('caneUse', await this.store.usesOf(ids));
       draft.remove('caneRevision', revisions);
       draft.remove('cane', [cane]);

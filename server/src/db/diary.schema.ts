@@ -5,7 +5,7 @@ import type { TrimMade } from '#core/cane';
 import type { Firmness } from '#core/clay';
 import type { Learned } from '#core/mix';
 import type { Conditioner } from '#core/sheet';
-import type { MadeDto, PatternLiked, PatternStopDto } from '#contract';
+import type { KeptPiece, MadeDto, PatternLiked, PatternStopDto } from '#contract';
 import {
   batches,
   blendRevisions,
@@ -51,8 +51,24 @@ export const entryPieces = sqliteTable(
     rimMm: real('rim_mm'),
     points: text('points', { mode: 'json' }).$type<readonly Point[]>(),
     count: integer('count').notNull(),
+    /** of one of many parts: what they are, and their colours by the keys of their materials */
+    piece: text('piece', { mode: 'json' }).$type<KeptPiece>(),
   },
   (t) => [index('entry_piece_entry').on(t.entryId)],
+);
+
+/** Findings that went into what was made. */
+export const entryFindings = sqliteTable(
+  'entry_finding',
+  {
+    id: id(),
+    entryId: text('entry_id')
+      .notNull()
+      .references(() => entries.id),
+    name: text('name').notNull(),
+    count: integer('count').notNull(),
+  },
+  (t) => [index('entry_finding_entry').on(t.entryId)],
 );
 
 export const entryMixes = sqliteTable(

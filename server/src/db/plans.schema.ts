@@ -18,7 +18,7 @@ import type { Basis, ChipWay } from '#core/mix';
 import type { Program, Trimming } from '#core/cane';
 import type { PatternProgram, PatternWanted } from '#core/pattern';
 import type { ReadingWay } from '#core/sheet';
-import type { OvenReadingDto, PatternCutDto, PlacedDto } from '#contract';
+import type { FinishStepDto, OvenReadingDto, PatternCutDto, PlacedDto } from '#contract';
 import type { KeptShape } from '../blends/shape.js';
 
 /** What lies on the shelf and what is planned. Every table that a person's change touches has a text id. */
@@ -276,6 +276,9 @@ export const benchSetup = sqliteTable('bench_setup', {
   conditionSettingId: text('condition_setting_id').references(() => settings.id),
   conditionPasses: integer('condition_passes'),
   currency: text('currency').notNull(),
+  /** what an hour of one's hands is worth, and the share of everything else on top; null: nobody said */
+  hourly: real('hourly'),
+  overhead: real('overhead'),
 });
 
 export const batches = sqliteTable('batch', {
@@ -334,6 +337,9 @@ export const pieces = sqliteTable(
     film: integer('film', { mode: 'boolean' }).notNull().default(false),
     /** null: laid out */
     placed: text('placed', { mode: 'json' }).$type<PlacedDto>(),
+    /** null: nothing after the oven */
+    finish: text('finish', { mode: 'json' }).$type<FinishStepDto[]>(),
+    prices: text('prices', { mode: 'json' }).$type<number[]>(),
   },
   (t) => [index('piece_batch').on(t.batchId)],
 );

@@ -1,6 +1,43 @@
 import { eq, inArray } from 'drizzle-orm';
 import type { Db } from './dataFile.js';
-import { caneRevisions, caneUses, canes, patternRevisions, patternUses, patterns } from './schema.js';
+import {
+  assemblies,
+  assemblyUses,
+  batches,
+  caneRevisions,
+  caneUses,
+  canes,
+  layers,
+  patternRevisions,
+  patternUses,
+  patterns,
+  pieces,
+} from './schema.js';
+
+/** Columns that both layers and parts of assembled pieces have. */
+const IN_LAYERS = { clayId: layers.clayId, revisionId: layers.revisionId, patternRevisionId: layers.patternRevisionId };
+
+/** Names of the batches whose pieces have a layer, or a part, of one of the materials. */
+export async function batchesUsing(
+  db: Db,
+  what: keyof typeof IN_LAYERS | 'blendRevisionId' | 'caneRevisionId',
+  ids: readonly string[],
+): Promise<string[]> {
+  const parts = await db
+    .selectDistinct({ name: batches.name })
+    .from(assemblyUses)
+    .innerJoin(assemblies, eq(assemblies.id, assemblyUses.assemblyId))
+    .innerJoin(batches, eq(batches.id, assemblies.batchId))
+    .where(inArray(assemblyUses[what], [...ids]));
+  if (what === 'blendRevisionId' || what === 'caneRevisionId') return parts.map((r) => r.name);
+  const rows = await db
+    .selectDistinct({ name: batches.name })
+    .from(layers)
+    .innerJoin(pieces, eq(pieces.id, layers.pieceId))
+    .innerJoin(batches, eq(batches.id, pieces.batchId))
+    .where(inArray(IN_LAYERS[what], [...ids]));
+  return [...new Set([...rows, ...parts].map((r) => r.name))];
+}
 
 /** Names of the canes whose steps, of any revision, name one of the clays, mixes, blends or other canes. */
 export async function canesUsing(
@@ -17,7 +54,10 @@ export async function canesUsing(
   return rows.map((r) => r.name);
 }
 
-/** Canes and patterned sheets whose steps name one of the clays, mixes or blends, as they are told to a person. */
+/**
+ * Canes and patterned sheets whose steps, and of blends batches whose parts, name one of the clays, mixes or blends, as
+ * they are told to a person.
+ */
 export async function plansUsing(
   db: Db,
   what: 'clayId' | 'revisionId' | 'blendRevisionId',
@@ -30,5 +70,11 @@ export async function plansUsing(
     .innerJoin(patterns, eq(patterns.id, patternRevisions.patternId))
     .where(inArray(patternUses[what], [...ids]));
   const inCanes = await canesUsing(db, what, ids);
-  return [...inCanes.map((c) => `the cane ${c}`), ...rows.map((r) => `the patterned sheet ${r.name}`)];
+  // batches that use a clay or a mix are told by their own stations
+  const inBatches = what === 'blendRevisionId' ? await batchesUsing(db, what, ids) : [];
+  return [
+    ...inCanes.map((c) => `the cane ${c}`),
+    ...rows.map((r) => `the patterned sheet ${r.name}`),
+    ...inBatches.map((b) => `the batch ${b}`),
+  ];
 }

@@ -8,6 +8,15 @@ import type { Material } from '#core/material';
 export const REFERENCES = {
   ingredient: { clay: 'clayId', mix: 'innerId' },
   layer: { clay: 'clayId', mix: 'revisionId', made: 'madeId', scrap: 'tubId', pattern: 'patternRevisionId' },
+  assemblyUse: {
+    clay: 'clayId',
+    mix: 'revisionId',
+    blend: 'blendRevisionId',
+    cane: 'caneRevisionId',
+    pattern: 'patternRevisionId',
+    made: 'madeId',
+    scrap: 'tubId',
+  },
   blendColour: { clay: 'clayId', mix: 'revisionId' },
   sheet: {
     clay: 'clayId',

@@ -5,6 +5,7 @@ import {
   entryBlends,
   entryCanes,
   entryConditionings,
+  entryFindings,
   entryMixes,
   entryPatterns,
   entryPieces,
@@ -41,10 +42,12 @@ import {
   settings,
   swatches,
 } from './plans.schema.js';
+import { assemblies, assemblyUses, findings, pieceModels } from './pieces.schema.js';
 import { flows, layers, tubClays, tubs } from './stock.schema.js';
 
 /** The single description of the tables. */
 export * from './diary.schema.js';
+export * from './pieces.schema.js';
 export * from './plans.schema.js';
 export * from './stock.schema.js';
 
@@ -100,6 +103,7 @@ export const TABLES = {
   piece: pieces,
   entry: entries,
   entryPiece: entryPieces,
+  entryFinding: entryFindings,
   entryMix: entryMixes,
   entryTaking: entryTakings,
   entryBlend: entryBlends,
@@ -107,6 +111,10 @@ export const TABLES = {
   tub: tubs,
   tubContent: tubClays,
   layer: layers,
+  finding: findings,
+  pieceModel: pieceModels,
+  assembly: assemblies,
+  assemblyUse: assemblyUses,
   flow: flows,
   entryConditioning: entryConditionings,
   entryCane: entryCanes,

@@ -39,11 +39,13 @@ export class DiaryService {
     const { words: _, ...card } = entry;
     return {
       ...card,
-      pieces: (await this.store.piecesOf(id)).map(({ name, count, shape, ...cutter }) => ({
+      pieces: (await this.store.piecesOf(id)).map(({ name, count, shape, piece, ...cutter }) => ({
         name,
         count,
+        piece,
         cutter: cutterOf({ ...cutter, shape: shape ?? (cutter.heightMm === null ? 'round' : 'rectangle') }),
       })),
+      findings: await this.store.findingsOf(id),
       mixes: (await this.store.mixesOf(id)).flatMap(({ revisionId, grams }) => {
         const revision = this.studio.one('revision', revisionId);
         const recipe = this.studio.recipe(revisionId);

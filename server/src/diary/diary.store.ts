@@ -1,10 +1,10 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { count, eq, sql } from 'drizzle-orm';
-import { MOST_FOUND, type DiaryCard, type DiaryListAnswer } from '#contract';
+import { MOST_FOUND, type DiaryCard, type DiaryListAnswer, type UsedFinding } from '#contract';
 import { DB } from '../db/db.module.js';
 import type { Row } from '../db/journal.js';
 import type { Db } from '../db/dataFile.js';
-import { entries, entryBlends, entryMixes, entryPieces, entryTakings } from '../db/schema.js';
+import { entries, entryBlends, entryFindings, entryMixes, entryPieces, entryTakings } from '../db/schema.js';
 
 /** A `DiaryCard` of the entry `e`. */
 const COLUMNS = sql.raw('e.id, e.version, e.made_on AS madeOn, e.title, e.note, e.batch_id AS batchId');
@@ -43,6 +43,13 @@ export class DiaryStore {
 
   piecesOf(id: string): Promise<Row<'entryPiece'>[]> {
     return this.db.select().from(entryPieces).where(eq(entryPieces.entryId, id));
+  }
+
+  findingsOf(id: string): Promise<UsedFinding[]> {
+    return this.db
+      .select({ name: entryFindings.name, count: entryFindings.count })
+      .from(entryFindings)
+      .where(eq(entryFindings.entryId, id));
   }
 
   mixesOf(id: string): Promise<Row<'entryMix'>[]> {

@@ -30,6 +30,7 @@ export interface BoardQuery {
 interface Near {
   readonly kind: 'mix';
   readonly id: string;
+  readonly revisionId: string;
   readonly name: string;
   readonly hex: string;
   readonly deltaE: number;
@@ -156,9 +157,9 @@ export class Board implements OnApplicationBootstrap, OnApplicationShutdown {
     const found: Near[] = [];
     for (const { mix, apart } of all) {
       if (found.length >= most) break;
-      const { id, name, hex } = mix.card;
+      const { id, revisionId, name, hex } = mix.card;
       const possible = untilGone(mix, left).grams;
-      if (possible >= grams) found.push({ kind: 'mix', id, name, hex, deltaE: apart, grams: possible });
+      if (possible >= grams) found.push({ kind: 'mix', id, revisionId, name, hex, deltaE: apart, grams: possible });
     }
     return found;
   }

@@ -48,8 +48,8 @@ export class MixesController {
     };
     const [nearest] = this.board.near(lab, { without: '', grams: 0, most: 1 });
     if (!nearest) return { nearest: null };
-    const { id, name, hex, deltaE } = nearest;
-    return { nearest: { id, name, hex, deltaE } };
+    const { id, revisionId, name, hex, deltaE } = nearest;
+    return { nearest: { id, revisionId, name, hex, deltaE } };
   }
 
   @Get('glass')

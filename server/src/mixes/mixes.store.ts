@@ -3,20 +3,8 @@ import { desc, eq, inArray } from 'drizzle-orm';
 import { DB } from '../db/db.module.js';
 import type { Row } from '../db/journal.js';
 import type { Db } from '../db/dataFile.js';
-import { plansUsing } from '../db/plansUsing.js';
-import {
-  batches,
-  blendColours,
-  blendRevisions,
-  blends,
-  chips,
-  entries,
-  entryMixes,
-  layers,
-  pieces,
-  sheets,
-  tubs,
-} from '../db/schema.js';
+import { batchesUsing, plansUsing } from '../db/plansUsing.js';
+import { blendColours, blendRevisions, blends, chips, entries, entryMixes, sheets, tubs } from '../db/schema.js';
 
 @Injectable()
 export class MixesStore {
@@ -38,12 +26,7 @@ export class MixesStore {
 
   /** Chips, batches and diary entries that use the revisions, in words. */
   async usesOf(revisionIds: readonly string[]): Promise<string[]> {
-    const inBatches = await this.db
-      .selectDistinct({ name: batches.name })
-      .from(layers)
-      .innerJoin(pieces, eq(pieces.id, layers.pieceId))
-      .innerJoin(batches, eq(batches.id, pieces.batchId))
-      .where(inArray(layers.revisionId, [...revisionIds]));
+    const inBatches = await batchesUsing(this.db, 'revisionId', revisionIds);
     const inDiary = await this.db
       .selectDistinct({ title: entries.title })
       .from(entryMixes)
@@ -69,7 +52,7 @@ export class MixesStore {
       ...(logged > 0 ? [logged === 1 ? 'a chip that was made of it' : `${logged} chips that were made of it`] : []),
       ...inBlends.map((b) => `the blend ${b.name}`),
       ...inPlans,
-      ...inBatches.map((b) => `the batch ${b.name}`),
+      ...inBatches.map((b) => `the batch ${b}`),
       ...inDiary.map((e) => `the diary entry ${e.title}`),
       ...things.map((t) => `${t.name}, which was made`),
       ...inTubs.map((t) => `the tub ${t.name}`),

@@ -3,7 +3,8 @@ import { desc, eq, inArray } from 'drizzle-orm';
 import type { Db } from '../db/dataFile.js';
 import { DB } from '../db/db.module.js';
 import type { Row } from '../db/journal.js';
-import { batches, entries, entryPatterns, layers, patternUses, pieces } from '../db/schema.js';
+import { batchesUsing } from '../db/plansUsing.js';
+import { entries, entryPatterns, patternUses } from '../db/schema.js';
 
 @Injectable()
 export class PatternsStore {
@@ -20,15 +21,9 @@ export class PatternsStore {
     return this.db.select().from(entryPatterns).where(eq(entryPatterns.entryId, entryId));
   }
 
-  /** Names of the batches that have a layer of one of the revisions. */
-  async batchesWith(revisionIds: readonly string[]): Promise<string[]> {
-    const rows = await this.db
-      .selectDistinct({ name: batches.name })
-      .from(layers)
-      .innerJoin(pieces, eq(pieces.id, layers.pieceId))
-      .innerJoin(batches, eq(batches.id, pieces.batchId))
-      .where(inArray(layers.patternRevisionId, [...revisionIds]));
-    return rows.map((r) => r.name);
+  /** Names of the batches that have a layer, or a part, of one of the revisions. */
+  batchesWith(revisionIds: readonly string[]): Promise<string[]> {
+    return batchesUsing(this.db, 'patternRevisionId', revisionIds);
   }
 
   /** Everything that was made, newest first. */

@@ -13,6 +13,8 @@ const setupRow = (setup: BenchSetupDto): Row<'benchSetup'> => ({
   ...setup,
   cardMm: setup.cardMm ?? null,
   roomC: setup.roomC ?? null,
+  hourly: setup.hourly ?? null,
+  overhead: setup.overhead ?? null,
   guides: setup.guides ?? null,
   gauges: setup.gauges ?? null,
   conditionSettingId: setup.conditionSettingId ?? null,

@@ -24,6 +24,8 @@ const NO_SETUP: BenchSetupDto = {
   discSettingId: null,
   cardMm: null,
   roomC: null,
+  hourly: null,
+  overhead: null,
   guides: null,
   gauges: null,
   conditionSettingId: null,

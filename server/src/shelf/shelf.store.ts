@@ -2,18 +2,15 @@ import { Inject, Injectable } from '@nestjs/common';
 import { eq, inArray } from 'drizzle-orm';
 import { DB } from '../db/db.module.js';
 import type { Db } from '../db/dataFile.js';
-import { plansUsing } from '../db/plansUsing.js';
+import { batchesUsing, plansUsing } from '../db/plansUsing.js';
 import {
-  batches,
   blendColours,
   blendRevisions,
   blends,
   entryConditionings,
   entryTakings,
   ingredients,
-  layers,
   mixes,
-  pieces,
   revisions,
   sheets,
   tubClays,
@@ -35,14 +32,8 @@ export class ShelfStore {
       .orderBy(mixes.name);
   }
 
-  async batchesUsing(clayId: string): Promise<string[]> {
-    const rows = await this.db
-      .selectDistinct({ name: batches.name })
-      .from(layers)
-      .innerJoin(pieces, eq(pieces.id, layers.pieceId))
-      .innerJoin(batches, eq(batches.id, pieces.batchId))
-      .where(eq(layers.clayId, clayId));
-    return rows.map((r) => r.name);
+  batchesUsing(clayId: string): Promise<string[]> {
+    return batchesUsing(this.db, 'clayId', [clayId]);
   }
 
   async blendsUsing(clayId: string): Promise<string[]> {

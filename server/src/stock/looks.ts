@@ -30,14 +30,19 @@ export interface StockBook {
   readonly there: ReadonlyMap<MaterialKey, number>;
   /** mm across each sheet with a fade that lies there, by its id */
   readonly fades: ReadonlyMap<string, number>;
-  /** of each patterned sheet, planned or lying there, by the id of its material */
-  readonly patterned: ReadonlyMap<string, Patterned>;
+  /** which patterned sheet it is, planned or lying there, by the id of its material */
+  readonly patterned: ReadonlyMap<string, PatternRevision>;
+  /** of what is planned, a thing of it that lies there by now, by the id of its revision */
+  readonly lies: ReadonlyMap<string, Lies>;
 }
 
-/** Which patterned sheet something is of, and of one that is planned a sheet that lies there by now. */
-export interface Patterned {
-  readonly pattern: { readonly id: string; readonly revisionId: string };
-  readonly lies: { readonly id: string; readonly name: string } | null;
+export interface PatternRevision {
+  readonly id: string;
+  readonly revisionId: string;
+}
+export interface Lies {
+  readonly id: string;
+  readonly name: string;
 }
 
 /** A tub, and what is in it by volume. */
@@ -94,7 +99,8 @@ export class StockLooks {
     const there = new Map<MaterialKey, number>();
     for (const row of things.values()) there.set(keyOf({ kind: 'made', id: row.id }), row.gone ? 0 : leftOf(row));
     for (const id of scrap) there.set(keyOf({ kind: 'scrap', id }), tubs.get(id)?.grams ?? 0);
-    const patterned = await this.patternsAmong(idsOf('pattern', materials), [...things.values()], there);
+    const patterned = await this.patternsAmong(idsOf('pattern', materials), [...things.values()]);
+    const lies = await this.lyingAmong(materials, there);
     const faded = [...things.values()].filter((row) => row.form === 'sheet' && row.blendRevisionId !== null);
     const fades = new Map(faded.map((row) => [row.id, row.widthMm]));
     const book: MaterialBook = {
@@ -106,32 +112,42 @@ export class StockLooks {
       },
       composed: ({ id }) => tubs.get(id) ?? built.get(id),
     };
-    return { book, there, fades, patterned };
+    return { book, there, fades, patterned, lies };
   }
 
-  /** What is known of patterned sheets; how much of those that are planned lies there is put to the rest. */
+  /** What is known of patterned sheets. */
   private async patternsAmong(
     planned: readonly string[],
     things: readonly Row<'sheet'>[],
-    there: Map<MaterialKey, number>,
-  ): Promise<ReadonlyMap<string, Patterned>> {
-    const patterned = new Map<string, Patterned>();
-    const ofRevision = async (revisionId: string, id: string, lies: Patterned['lies']): Promise<void> => {
+  ): Promise<ReadonlyMap<string, PatternRevision>> {
+    const patterned = new Map<string, PatternRevision>();
+    const ofRevision = async (revisionId: string, id: string): Promise<void> => {
       const found = await this.patterns.ofRevision(revisionId);
-      if (found) patterned.set(id, { pattern: { id: found.pattern.id, revisionId }, lies });
+      if (found) patterned.set(id, { id: found.pattern.id, revisionId });
     };
     for (const { id, patternRevisionId } of things)
-      if (patternRevisionId !== null) await ofRevision(patternRevisionId, id, null);
-    for (const id of planned) {
-      const lying = (await this.store.ofPattern(id)).filter((row) => leftOf(row) > 0);
-      there.set(
-        keyOf({ kind: 'pattern', id }),
-        lying.reduce((sum, row) => sum + leftOf(row), 0),
-      );
-      const [first] = lying;
-      await ofRevision(id, id, first ? { id: first.id, name: first.name } : null);
-    }
+      if (patternRevisionId !== null) await ofRevision(patternRevisionId, id);
+    for (const id of planned) await ofRevision(id, id);
     return patterned;
+  }
+
+  /** The first thing that lies there of each plan, by its id; how much there is in all is put to the rest. */
+  private async lyingAmong(
+    materials: readonly Material[],
+    there: Map<MaterialKey, number>,
+  ): Promise<ReadonlyMap<string, Lies>> {
+    const lies = new Map<string, Lies>();
+    for (const kind of ['pattern', 'blend', 'cane'] as const)
+      for (const id of idsOf(kind, materials)) {
+        const lying = (await this.store.ofRevision(kind, id)).filter((row) => leftOf(row) > 0);
+        there.set(
+          keyOf({ kind, id }),
+          lying.reduce((sum, row) => sum + leftOf(row), 0),
+        );
+        const [first] = lying;
+        if (first) lies.set(id, { id: first.id, name: first.name });
+      }
+    return lies;
   }
 
   /** Every tub with its contents, most first, and a book that holds them mixed through. */

@@ -3,7 +3,28 @@ import { and, asc, desc, eq, inArray, isNotNull, notExists, sum } from 'drizzle-
 import { DB } from '../db/db.module.js';
 import type { Row } from '../db/journal.js';
 import type { Db } from '../db/dataFile.js';
-import { batches, blocks, entries, flows, layers, pieces, sheets, tubClays, tubs } from '../db/schema.js';
+import {
+  assemblies,
+  assemblyUses,
+  batches,
+  blocks,
+  entries,
+  flows,
+  layers,
+  pieces,
+  sheets,
+  tubClays,
+  tubs,
+} from '../db/schema.js';
+
+/** Which column of a thing that lies there names the revision it was made of. */
+const OF_REVISION = {
+  pattern: sheets.patternRevisionId,
+  blend: sheets.blendRevisionId,
+  cane: sheets.caneRevisionId,
+} as const;
+/** Kinds of plans that things are made of. */
+export type MadeOfPlan = keyof typeof OF_REVISION;
 
 /** A plan that counts on a thing. */
 export interface Counting {
@@ -68,24 +89,31 @@ export class StockStore {
       .where(inArray(sheets.id, [...ids]));
   }
 
-  /** Sheets of a revision of a patterned sheet that lie there, in the order of their names. */
-  async ofPattern(revisionId: string): Promise<Row<'sheet'>[]> {
+  /** Things of a revision that lie there, in the order of their names. */
+  async ofRevision(kind: MadeOfPlan, revisionId: string): Promise<Row<'sheet'>[]> {
     return this.db
       .select()
       .from(sheets)
-      .where(and(eq(sheets.patternRevisionId, revisionId), eq(sheets.gone, false)))
+      .where(and(eq(OF_REVISION[kind], revisionId), eq(sheets.gone, false)))
       .orderBy(asc(sheets.name));
   }
 
-  /** Batches that are not done and have a layer of something that lies there. */
+  /** Batches that are not done and have a layer, or a part, of something that lies there. */
   async countedOn(): Promise<Counting[]> {
     const done = this.db.select({ id: entries.id }).from(entries).where(eq(entries.batchId, batches.id));
-    const rows = await this.db
+    const inLayers = await this.db
       .selectDistinct({ madeId: layers.madeId, id: batches.id, name: batches.name })
       .from(layers)
       .innerJoin(pieces, eq(pieces.id, layers.pieceId))
       .innerJoin(batches, eq(batches.id, pieces.batchId))
       .where(and(isNotNull(layers.madeId), notExists(done)));
+    const inParts = await this.db
+      .selectDistinct({ madeId: assemblyUses.madeId, id: batches.id, name: batches.name })
+      .from(assemblyUses)
+      .innerJoin(assemblies, eq(assemblies.id, assemblyUses.assemblyId))
+      .innerJoin(batches, eq(batches.id, assemblies.batchId))
+      .where(and(isNotNull(assemblyUses.madeId), notExists(done)));
+    const rows = [...inLayers, ...inParts];
     return rows.flatMap(({ madeId, ...batch }) => (madeId === null ? [] : [{ madeId, ...batch }]));
   }
 

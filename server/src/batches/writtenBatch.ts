@@ -1,0 +1,101 @@
+import { Inject, Injectable } from '@nestjs/common';
+import { randomUUID } from 'node:crypto';
+import { toCut, type AssemblyOrder, type PieceOrder } from '#core/batch';
+import { plainCutter } from '#core/cutter';
+import { extentOfAll, pieceMaterials } from '#core/piece';
+import { materialIn } from '#core/material';
+import type { DoneDto, KeptPiece, PlanAnswer } from '#contract';
+import { refused } from '../access/problem.js';
+import type { Draft, Row } from '../db/journal.js';
+import { cutterRow } from '../drawer/cutterRow.js';
+import { Planning, type KindsOfPieces } from './planning.js';
+
+type EntryPiece = Row<'entryPiece'>;
+
+/** Writes a batch that was made into the diary. */
+@Injectable()
+export class WrittenBatch {
+  constructor(@Inject(Planning) private readonly planning: Planning) {}
+
+  /** @throws ProblemException where no piece of it can be made */
+  async entry(
+    draft: Draft,
+    batch: { readonly id: string; readonly name: string },
+    kinds: KindsOfPieces,
+    dto: DoneDto,
+  ): Promise<void> {
+    const { plan, orders, assemblies, answer } = await this.planning.plan(kinds);
+    const good = orders.filter((o) => plan.pieces.some((p) => p.id === o.id && p.wrong === null));
+    const whole = assemblies.filter((o) => plan.assemblies.some((p) => p.id === o.id && p.wrong === null));
+    if (good.length + whole.length === 0) throw refused(`${batch.name} has no piece that can be made yet.`, 'pieces');
+    const names = [...good, ...whole, ...answer.mixes, ...answer.clays].map(({ name }) => name);
+    await draft.put('entry', {
+      id: dto.entryId,
+      version: draft.version,
+      batchId: batch.id,
+      madeOn: dto.madeOn,
+      title: batch.name,
+      note: dto.note,
+      words: names.join(' '),
+    });
+    const rows = [
+      ...good.map((order) => cutPiece(order, dto.entryId)),
+      ...whole.map((order) => assembledPiece(order, kinds, answer, dto.entryId)),
+    ];
+    for (const row of rows) await draft.put('entryPiece', row);
+    for (const { of, made } of plan.demand.mixes) {
+      if (of.kind === 'mix')
+        await draft.put('entryMix', { id: randomUUID(), entryId: dto.entryId, revisionId: of.id, grams: made });
+    }
+  }
+
+  /** Takes the findings that went in off the stock of them. */
+  async findings(draft: Draft, dto: DoneDto): Promise<void> {
+    for (const [at, { id, count }] of (dto.findings ?? []).entries()) {
+      const finding = await draft.find('finding', id);
+      if (!finding) throw refused('This finding is not there any more.', `findings.${at}.id`);
+      if (finding.count < count)
+        throw refused(`Only ${finding.count} of ${finding.name} are there.`, `findings.${at}.count`);
+      await draft.put('finding', { ...finding, count: finding.count - count, version: draft.version });
+      if (count > 0)
+        await draft.put('entryFinding', { id: randomUUID(), entryId: dto.entryId, name: finding.name, count });
+    }
+  }
+}
+
+const cutPiece = (order: PieceOrder, entryId: string): EntryPiece => ({
+  id: randomUUID(),
+  entryId,
+  name: order.name,
+  count: toCut(order),
+  ...cutterRow(plainCutter(order.cutter), 'pieces.'),
+  piece: null,
+});
+
+/** A piece of many parts with its colours of that day; its box stands for its size. */
+function assembledPiece(
+  order: AssemblyOrder,
+  { assemblies }: KindsOfPieces,
+  { materials }: Pick<PlanAnswer, 'materials'>,
+  entryId: string,
+): EntryPiece {
+  const extent = extentOfAll(order.laid) ?? { width: 1, height: 1 };
+  const piece = assemblies.find((a) => a.id === order.id)?.piece;
+  const box = { shape: 'rectangle', width: extent.width, height: extent.height } as const;
+  return {
+    id: randomUUID(),
+    entryId,
+    name: order.name,
+    count: toCut(order),
+    ...cutterRow(plainCutter(box), 'pieces.'),
+    piece: piece ? keptPiece(piece, materials) : null,
+  };
+}
+
+function keptPiece(piece: KeptPiece['piece'], materials: PlanAnswer['materials']): KeptPiece {
+  const colours = pieceMaterials(piece).map((key): [string, readonly string[]] => [
+    key,
+    materials[materialIn(key)?.id ?? '']?.hexes ?? [],
+  ]);
+  return { piece, hexes: Object.fromEntries(colours) };
+}
