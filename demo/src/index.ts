@@ -1,4 +1,5 @@
 export { idOf } from './id.js';
+export * from './assembled.js';
 export * from './batches.js';
 export * from './blends.js';
 export * from './canes.js';

@@ -12,7 +12,7 @@ import { clayId } from './kitchen.js';
 const KNOWN = { machines, setup } as unknown as MachinesAnswer;
 const empty = {
   ...{ id: 'b', version: 4, name: 'Drop earrings', note: 'for the market', dueOn: '2026-12-05', doneEntryId: null },
-  pieces: [],
+  ...{ pieces: [], assemblies: [] },
 } as unknown as BatchAnswer;
 
 const pieces = fc.integer({ min: 1, max: 4 }).map((n) => {

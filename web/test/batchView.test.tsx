@@ -32,10 +32,11 @@ const need = (name: string, grams: number, left: number, more: Partial<Need> = {
   } as Need;
 };
 
-const PLAIN = { lies: null, pattern: null };
+const PLAIN = { lies: null, pattern: null, density: 1.9 };
 const planned = (over: Partial<PlanAnswer> = {}): PlanAnswer => ({
   ...{ pieces: [], mixes: [], clays: [need('Chalk', 40, 158)], loads: [], totalGrams: 40, scrapGrams: 12 },
   ...{ usedCost: 1.7, buyCost: null, steps: [], ready: [], left: [] },
+  ...{ lumps: [], assemblies: [], findings: [], costs: [] },
   materials: {
     [CHALK]: { name: 'Chalk', hex: 'F1EEE4', hexes: [], newer: null, ...PLAIN },
     [SOOT]: { name: 'Soot', hex: '26242A', hexes: [], newer: null, ...PLAIN },
@@ -46,7 +47,7 @@ const planned = (over: Partial<PlanAnswer> = {}): PlanAnswer => ({
 
 const batch = (over: Partial<BatchAnswer> = {}): BatchAnswer => ({
   ...{ id: 'b1', version: 3, name: 'Drop earrings', note: '', dueOn: null, pieces: [], doneEntryId: null },
-  plan: planned(),
+  ...{ assemblies: [], plan: planned() },
   ...over,
 });
 const drop: PieceDto = { ...newPiece(batch(), MACHINES, ofClay(CHALK))!, name: 'Drop' };
@@ -202,7 +203,7 @@ describe('one batch', () => {
 describe('clay needed', () => {
   const needed = (plan: PlanAnswer, units: 'metric' | 'imperial' = 'metric', onCurrency = (_: string) => {}): Shown =>
     shown(
-      <ClayNeeded plan={plan} currency="shells" onCurrency={onCurrency}>
+      <ClayNeeded names={new Map()} plan={plan} currency="shells" onCurrency={onCurrency}>
         to the bench
       </ClayNeeded>,
       units,

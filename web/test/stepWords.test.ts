@@ -63,6 +63,7 @@ const step: fc.Arbitrary<PlainStep> = fc.oneof<fc.Arbitrary<PlainStep>[]>(
     length: mm,
     sheets: fc.integer({ min: 1, max: 4 }),
     grams,
+    more: fc.constant([]),
   }),
   fc.record({
     kind: fc.constant('stack' as const),
@@ -85,6 +86,7 @@ const step: fc.Arbitrary<PlainStep> = fc.oneof<fc.Arbitrary<PlainStep>[]>(
   }),
   fc.record({
     kind: fc.constant('bake' as const),
+    cores: fc.boolean(),
     lines: fc.array(fc.constantFrom('Hearth Firm', 'Brook Soft', 'Lustre'), { minLength: 1, maxLength: 3 }),
     celsius,
     minutes: fc.integer({ min: 10, max: 120 }),
@@ -158,6 +160,7 @@ test('each kind in its own words', () => {
     text(
       {
         kind: 'bake',
+        cores: false,
         lines: ['Hearth Firm', 'Brook Soft', 'Lustre'],
         celsius: 130,
         minutes: 95,

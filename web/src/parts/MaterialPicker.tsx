@@ -3,7 +3,7 @@ import { useDeferredValue, useEffect, useId, useRef, useState, type KeyboardEven
 import { TAKES, type Place, type TakenBy } from '#contract';
 import { useTile } from '../state/tile.js';
 import { Caption, Field } from '../theme/pieces.js';
-import { useBlends, useMixCards, usePatterns, useShelf, useStock } from '../wire/queries.js';
+import { useBlends, useCanes, useMixCards, usePatterns, useShelf, useStock } from '../wire/queries.js';
 import { choicesFor, type MaterialChoice, type Picked } from './materialChoices.js';
 import { swatch } from './swatch.js';
 
@@ -29,6 +29,7 @@ function useChoices<P extends Place>(
   const wanted: readonly string[] = TAKES[place].takes;
   const there = useStock(wanted.includes('made') || wanted.includes('scrap'));
   const patterns = usePatterns(wanted.includes('pattern'));
+  const canes = useCanes(wanted.includes('cane') && wanted.includes('scrap'));
   const carried = useTile((s) => s.carried);
   const stock = {
     carried,
@@ -37,6 +38,7 @@ function useChoices<P extends Place>(
     blends: blends.data ?? [],
     there: there.data,
     patterns: patterns.data ?? [],
+    canes: canes.data ?? [],
   };
   return {
     choices: choicesFor(place, search, stock, without),

@@ -12,9 +12,13 @@ import { Warning } from './Warning.js';
 
 type Ready = PlanAnswer['ready'];
 
-/** What of it can be taken: a patterned sheet that is only planned is made for itself, with its own clay. */
+/** What is made for itself, at its own station, with its own clay. */
+export const isForItself = ({ of }: Pick<Ready[number], 'of'>): boolean =>
+  of.kind === 'pattern' || of.kind === 'blend' || of.kind === 'cane';
+
+/** What of it can be taken: what is only planned is made for itself. */
 const lying = (ready: Ready): (Ready[number] & { readonly of: TakenDto['of'] })[] =>
-  ready.flatMap((one) => (one.of.kind === 'pattern' ? [] : [{ ...one, of: one.of }]));
+  ready.flatMap((one) => (one.of.kind === 'made' || one.of.kind === 'scrap' ? [{ ...one, of: one.of }] : []));
 
 /** What was really taken of things that lay there: as planned, until somebody says otherwise. */
 export function useReadyTaken(ready: Ready): {
@@ -44,14 +48,14 @@ interface ReadyTakenProps {
 /** Each thing that lay there with what was taken of it, to be corrected. */
 export function ReadyTaken({ ready, taken, materials, say, refusal }: ReadyTakenProps): ReactElement | null {
   const units = useUnits();
-  const planned = ready.filter(({ of }) => of.kind === 'pattern');
+  const planned = ready.filter(isForItself);
   if (ready.length === 0) return null;
   return (
     <Box as="ul" aria-label="Taken of what lies there" fontSize="h2">
       {planned.map(({ of, name, grams }) => (
         <Box as="li" key={of.id} marginTop={2} fontSize="body">
-          {name}, {showMass(grams, units)}: made for itself, so nothing more is taken for it here. Where its sheet lies
-          there, choose it as the layer first.
+          {name}, {showMass(grams, units)}: made for itself, so nothing more is taken for it here. Where it lies there,
+          choose it as the layer, or for the part, first.
         </Box>
       ))}
       {lying(ready).map(({ of, name, there }, i) => (

@@ -2,6 +2,7 @@ import { keyOf, ofBlend, ofClay, ofMix, type Material } from '#core/material';
 import {
   takes,
   type BlendCard,
+  type CaneCard,
   type MixCard,
   type PatternCard,
   type Place,
@@ -32,6 +33,7 @@ export interface MaterialStock {
   /** what lies there, and tubs of scrap */
   readonly there?: StockAnswer | undefined;
   readonly patterns?: readonly PatternCard[];
+  readonly canes?: readonly CaneCard[];
 }
 
 const MOST_SHOWN = 40;
@@ -94,14 +96,25 @@ const amongPatterns = (patterns: readonly PatternCard[]): MaterialChoice[] =>
       hint: 'a patterned sheet, to be made',
     }));
 
+const amongCanes = (canes: readonly CaneCard[]): MaterialChoice[] =>
+  canes
+    .filter((cane) => !cane.retired)
+    .map(({ id, revisionId, name }) => ({
+      key: id,
+      of: { kind: 'cane', id: revisionId },
+      name,
+      hexes: [],
+      hint: 'slices of a cane, to be made',
+    }));
+
 /** What of all that lies there can be rolled to a layer. */
 const ROLLED: ReadonlySet<string> = new Set(['sheet', 'lump']);
 const gramsOf = (grams: number): string => `${Math.round(grams)} g`;
 
 /** What lies there and nobody counts on, and tubs with something in them: named, with what there is. */
-function lyingThere(there: StockAnswer | undefined): MaterialChoice[] {
+function lyingThere(there: StockAnswer | undefined, place: Place): MaterialChoice[] {
   const things = (there?.things ?? [])
-    .filter((t) => ROLLED.has(t.form))
+    .filter((t) => place === 'part' || ROLLED.has(t.form))
     .map((t): MaterialChoice => {
       const reserved = t.reservedFor.map((r) => r.name).join(', ');
       const hint = `${t.form}, ${gramsOf(t.left)} left${reserved === '' ? '' : `, reserved for ${reserved}`}`;
@@ -147,7 +160,8 @@ export function choicesFor<P extends Place>(
     ...onTile(stock.carried, stock.blends),
     ...onShelf(stock.shelf),
     ...amongBlends(stock.blends),
-    ...lyingThere(stock.there),
+    ...lyingThere(stock.there, place),
+    ...amongCanes(stock.canes ?? []),
     ...amongPatterns(stock.patterns ?? []),
   ].filter((c) => c.name.toLowerCase().includes(wanted));
   // a thing on the tile stands there once, not again among the others

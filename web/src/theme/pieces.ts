@@ -1,4 +1,5 @@
 import { chakra } from '@chakra-ui/react';
+import { Link } from 'react-router';
 import { grey } from './grey.js';
 
 /** The few pieces of furniture that every station is made of. */
@@ -40,6 +41,16 @@ export const Word = chakra('button', {
     textUnderlineOffset: '3px',
     _hover: { background: 'tile' },
     _disabled: { color: 'hairline', textDecoration: 'none' },
+  },
+});
+
+/** One of several views of the same thing: the open one stands on a thick edge. */
+export const ViewLink = chakra(Link, {
+  base: {
+    textDecoration: 'none',
+    paddingBottom: '6px',
+    '&[aria-current=page]': { fontWeight: 700, borderBottom: `4px solid ${grey.ink}` },
+    _hover: { background: 'tile' },
   },
 });
 

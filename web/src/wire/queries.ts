@@ -21,6 +21,8 @@ import type {
   ConditionedAnswer,
   DiaryAnswer,
   DrawerAnswer,
+  FindingsAnswer,
+  PieceModelsAnswer,
   LearningAnswer,
   MachinesAnswer,
   MixAnswer,
@@ -128,7 +130,7 @@ export const usePalette = (id: string | undefined): UseQueryResult<PaletteDto> =
 export const useBlends = (): UseQueryResult<readonly BlendCard[]> => useRead('/api/blends');
 export const useBlendOf = (id: string | undefined): UseQueryResult<BlendAnswer> =>
   useRead(`/api/blends/${id ?? ''}`, id !== undefined);
-export const useCanes = (): UseQueryResult<readonly CaneCard[]> => useRead('/api/canes');
+export const useCanes = (enabled = true): UseQueryResult<readonly CaneCard[]> => useRead('/api/canes', enabled);
 export const useCaneOf = (id: string | undefined): UseQueryResult<CaneAnswer> =>
   useRead(`/api/canes/${id ?? ''}`, id !== undefined);
 export const usePatterns = (enabled = true): UseQueryResult<readonly PatternCard[]> =>
@@ -146,6 +148,10 @@ export const useSheets = (): UseQueryResult<readonly MadeAnswer[]> => useRead('/
 export const useStock = (enabled = true): UseQueryResult<StockAnswer> => useRead('/api/stock', enabled);
 /** Ovens of one's own. */
 export const useOvens = (): UseQueryResult<OvensAnswer> => useRead('/api/ovens');
+/** Pieces of one's own to be used again. */
+export const usePieceModels = (): UseQueryResult<PieceModelsAnswer> => useRead('/api/pieces/models');
+/** Metal parts and cords that lie there. */
+export const useFindings = (): UseQueryResult<FindingsAnswer> => useRead('/api/pieces/findings');
 /** The drawer of cutters. */
 export const useDrawer = (): UseQueryResult<DrawerAnswer> => useRead('/api/cutters');
 /** What all open batches need together, and some canes and blends, against the shelf. */

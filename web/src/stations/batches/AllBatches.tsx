@@ -25,9 +25,13 @@ export function AllBatches({ waiting }: { readonly waiting: readonly BatchCard[]
 }
 
 /** Sentences of what a batch lacks before it can be begun. */
-function lacking({ plan, pieces }: BatchAnswer, units: UnitSystem): string[] {
-  if (pieces.length === 0) return ['no piece is planned yet'];
-  const wrong = plan.pieces.flatMap((p) => (p.wrong === null ? [] : [p.wrong]));
+function lacking({ plan, pieces, assemblies }: BatchAnswer, units: UnitSystem): string[] {
+  if (pieces.length + assemblies.length === 0) return ['no piece is planned yet'];
+  const own = new Set(pieces.map((p) => p.id));
+  // cut parts of assembled pieces are told with their piece
+  const all = [...plan.pieces.filter((p) => own.has(p.id)), ...plan.assemblies];
+  const wrong = all.flatMap((p) => (p.wrong === null ? [] : [p.wrong]));
+  const missing = plan.findings.filter((f) => f.short > 0).map((f) => `${f.name}: ${f.short} short`);
   const short = plan.clays
     .filter((c) => c.short > 0)
     .map(
@@ -35,7 +39,7 @@ function lacking({ plan, pieces }: BatchAnswer, units: UnitSystem): string[] {
         `${c.name}: ${showMass(c.short, units)} short, ` +
         `${c.blocksToBuy === 1 ? 'one block' : `${c.blocksToBuy} blocks`} to buy`,
     );
-  return [...wrong, ...short];
+  return [...wrong, ...short, ...missing];
 }
 
 function OneBatch({ card }: { readonly card: BatchCard }): ReactElement {

@@ -1,30 +1,19 @@
 import { ownMachine } from '../../state/bench.js';
-import { Box, Flex, Grid } from '@chakra-ui/react';
-import { useMemo, type ReactElement } from 'react';
+import { Flex, Grid } from '@chakra-ui/react';
+import type { ReactElement } from 'react';
 import { useNavigate } from 'react-router';
-import type { BatchAnswer, BatchDto, MachinesAnswer } from '#contract';
+import type { BatchAnswer, MachinesAnswer } from '#contract';
 import { TextValue, Value } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
 import { readDay } from '../../state/readDay.js';
 import { showDate, today } from '../../state/today.js';
-import { Action, Second, Word } from '../../theme/pieces.js';
-import type { Refused } from '../../wire/ask.js';
+import { Action, Second, ViewLink, Word } from '../../theme/pieces.js';
 import { change, put, useRefusal } from '../../wire/save.js';
-import { copyOf, dtoOf, isGeneral, newPiece, refusedOf, settingsOf } from './batchMoves.js';
+import { copyOf, dtoOf, isGeneral, newPiece } from './batchMoves.js';
 import { ClayNeeded } from './ClayNeeded.js';
 import { MorePieces } from './MorePieces.js';
-import { Piece } from './Piece.js';
-
-type Save = (part: Partial<BatchDto>) => void;
-
-/** What the views of a batch are given. A batch that was made is not changed. */
-interface Parts {
-  readonly batch: BatchAnswer;
-  readonly machines: MachinesAnswer;
-  readonly made: boolean;
-  readonly refusal: Refused | undefined;
-  readonly save: Save;
-}
+import { Price } from './price/Price.js';
+import { Pieces, type Parts, type Save } from './Pieces.js';
 
 /** Its name, its day, its note. */
 function Head({ batch, made, refusal, save }: Parts): ReactElement {
@@ -66,38 +55,6 @@ function Head({ batch, made, refusal, save }: Parts): ReactElement {
         />
       </Second>
     </Flex>
-  );
-}
-
-/** Its kinds of pieces. */
-function Pieces({ batch, machines, made, refusal, save }: Parts): ReactElement {
-  const settings = useMemo(() => settingsOf(machines), [machines]);
-  return (
-    <>
-      {batch.pieces.map((piece, i) => (
-        <Piece
-          key={piece.id}
-          batchId={batch.id}
-          piece={piece}
-          plan={batch.plan.pieces[i]}
-          materials={batch.plan.materials}
-          settings={settings}
-          disabled={made}
-          refused={refusedOf(refusal?.problem.fields, i)}
-          onChange={(next) => {
-            save({ pieces: batch.pieces.map((p) => (p.id === piece.id ? next : p)) });
-          }}
-          onRemove={() => {
-            save({ pieces: batch.pieces.filter((p) => p.id !== piece.id) });
-          }}
-        />
-      ))}
-      {batch.pieces.length === 0 && (
-        <Box maxWidth="420px" color="ink2">
-          No pieces yet. Begin with the mix or the clay they are cut from.
-        </Box>
-      )}
-    </>
   );
 }
 
@@ -145,7 +102,7 @@ function Again({ batch, children }: { readonly batch: BatchAnswer; readonly chil
 /** Where the batch goes from here, while it is planned. */
 function BeforeMaking({ batch, path }: NextProps): ReactElement {
   const navigate = useNavigate();
-  const cuttable = batch.plan.pieces.some((p) => p.wrong === null);
+  const cuttable = [...batch.plan.pieces, ...batch.plan.assemblies].some((p) => p.wrong === null);
   const late = batch.dueOn !== null && batch.dueOn < today();
   return (
     <>
@@ -180,15 +137,47 @@ function BeforeMaking({ batch, path }: NextProps): ReactElement {
 interface BatchPlanProps {
   readonly batch: BatchAnswer;
   readonly machines: MachinesAnswer;
+  /** which of its views; null: its pieces */
+  readonly view: string | null;
+}
+
+/** Its views: what is made, and what that costs. */
+function Views({ batch, view }: Pick<BatchPlanProps, 'batch' | 'view'>): ReactElement {
+  const views = [
+    [null, 'the pieces'],
+    ['price', 'the price'],
+  ] as const;
+  return (
+    <Flex as="nav" gap={5} aria-label="Views of the batch">
+      {views.map(([name, text]) => (
+        <ViewLink
+          key={text}
+          to={`/batches/${batch.id}${name === null ? '' : `/${name}`}`}
+          aria-current={name === view ? 'page' : undefined}
+        >
+          {text}
+        </ViewLink>
+      ))}
+    </Flex>
+  );
+}
+
+/** Prices of one kind of piece, put to the batch. */
+function withPrices(batch: BatchAnswer, id: string, prices: number[]): Pick<BatchAnswer, 'pieces' | 'assemblies'> {
+  return {
+    pieces: batch.pieces.map((p) => (p.id === id ? { ...p, prices } : p)),
+    assemblies: batch.assemblies.map((a) => (a.id === id ? { ...a, prices } : a)),
+  };
 }
 
 /** A batch: its kinds of pieces, and beside them the clay they take. */
-export function BatchPlan({ batch, machines }: BatchPlanProps): ReactElement {
+export function BatchPlan({ batch, machines, view }: BatchPlanProps): ReactElement {
   const path = `/api/batches/${batch.id}`;
   const refusal = useRefusal(path);
   const made = batch.doneEntryId !== null;
   const save: Save = (part) => {
-    void put(path, { ...dtoOf(batch), ...part }, { ...batch, ...part });
+    const next = { ...batch, ...part, assemblies: part.assemblies ?? batch.assemblies };
+    void put(path, dtoOf(next), next);
   };
   const parts = { batch, machines, made, refusal, save };
   return (
@@ -196,13 +185,28 @@ export function BatchPlan({ batch, machines }: BatchPlanProps): ReactElement {
       <Flex direction="column" gap={4} padding={5} overflowY="auto" minWidth={0}>
         <Head {...parts} />
         {refusal && isGeneral(refusal.problem.fields) && <Warning>{refusal.message}</Warning>}
-        <Pieces {...parts} />
-        {!made && (
+        <Views batch={batch} view={view} />
+        {view === 'price' ? (
+          <Price
+            batch={batch}
+            setup={machines.setup}
+            disabled={made}
+            onPrices={(id, prices) => {
+              save(withPrices(batch, id, prices));
+            }}
+          />
+        ) : (
+          <Pieces {...parts} />
+        )}
+        {!made && view === null && (
           <MorePieces
             machine={ownMachine(machines) !== undefined}
             onAdd={(of) => {
               const piece = newPiece(batch, machines, of);
               if (piece) save({ pieces: [...batch.pieces, piece] });
+            }}
+            onAssembled={(assembly) => {
+              save({ assemblies: [...batch.assemblies, assembly] });
             }}
           />
         )}
@@ -210,6 +214,7 @@ export function BatchPlan({ batch, machines }: BatchPlanProps): ReactElement {
       <ClayNeeded
         plan={batch.plan}
         currency={machines.setup.currency}
+        names={new Map([...batch.pieces, ...batch.assemblies].map(({ id, name }) => [id, name]))}
         onCurrency={(currency) => {
           void change('PUT', '/api/bench', { ...machines.setup, currency });
         }}

@@ -1,7 +1,7 @@
 import { freeName, takenNames } from '../../parts/names.js';
 import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { Link, useNavigate, useParams } from 'react-router';
 import type { BatchAnswer, BatchCard } from '#contract';
 import { Empty, Reading } from '../../parts/Empty.js';
 import { useKeys } from '../../state/keys.js';
@@ -27,6 +27,13 @@ function NoBatch({ onAdd }: AddProps): ReactElement {
   );
 }
 
+/** What all batches share, each at a place of its own. */
+const ROOMS = [
+  ['/batches/drawer', 'the drawer of cutters'],
+  ['/batches/findings', 'findings'],
+  ['/batches/ovens', 'the ovens'],
+] as const;
+
 interface BatchListProps extends AddProps {
   readonly waiting: readonly BatchCard[];
   readonly finished: readonly BatchCard[];
@@ -44,12 +51,13 @@ function BatchList({ waiting, finished, open, onAdd }: BatchListProps): ReactEle
           +
         </Plus>
       </Flex>
-      <RowLink to="/batches/drawer">
-        <Caption>the drawer of cutters</Caption>
-      </RowLink>
-      <RowLink to="/batches/ovens">
-        <Caption>the ovens</Caption>
-      </RowLink>
+      <Flex wrap="wrap" gap={3} padding={3} paddingLeft={4} borderBottom="hair" fontSize="small">
+        {ROOMS.map(([to, text]) => (
+          <Link key={to} to={to}>
+            {text}
+          </Link>
+        ))}
+      </Flex>
       {waiting.map((b) => (
         <OneRow key={b.id} batch={b} open={b.id === open} />
       ))}
@@ -72,7 +80,7 @@ function BatchList({ waiting, finished, open, onAdd }: BatchListProps): ReactEle
 
 /** Batches and what the open one takes. */
 export default function Batches(): ReactElement {
-  const { batchId } = useParams();
+  const { batchId, view } = useParams();
   const navigate = useNavigate();
   const batches = useBatches();
   const batch = useBatch(batchId);
@@ -95,7 +103,7 @@ export default function Batches(): ReactElement {
       <BatchList waiting={waiting} finished={batches.data.filter((b) => b.done)} open={batchId} onAdd={onAdd} />
       {batchId === undefined && <AllBatches waiting={waiting} />}
       {batchId !== undefined && batch.data && (
-        <BatchPlan key={batch.data.id} batch={batch.data} machines={machines.data} />
+        <BatchPlan key={batch.data.id} batch={batch.data} machines={machines.data} view={view ?? null} />
       )}
       {batchId !== undefined && !batch.data && <Reading error={batch.error} />}
     </Grid>

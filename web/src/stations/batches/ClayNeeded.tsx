@@ -4,6 +4,7 @@ import { Fraction, showMass, showNumber, type UnitSystem } from '#core/units';
 import type { PlanAnswer } from '#contract';
 import { AmountBar } from '../../parts/AmountBar.js';
 import { TextValue } from '../../parts/Value.js';
+import { Warning } from '../../parts/Warning.js';
 import { useUnits } from '../../state/view.js';
 import { UNKNOWN_HEX } from '../../theme/grey.js';
 import { Caption, Rule, Strip } from '../../theme/pieces.js';
@@ -44,10 +45,14 @@ function OneClay({ clay: c, longest }: { readonly clay: Needed; readonly longest
   );
 }
 
+/** Where what is made for itself is made. */
+const MADE_AT: Readonly<Partial<Record<string, string>>> = { pattern: 'Patterns', blend: 'Blends', cane: 'Canes' };
+
 /** Whether enough of it lies there. */
 function lyingThere({ of, there, short }: PlanAnswer['ready'][number], units: UnitSystem): string {
-  if (of.kind === 'pattern')
-    return there > HARDLY_ANY ? `${showMass(there, units)} of it there: take its sheet` : 'to be made at Patterns';
+  const station = MADE_AT[of.kind];
+  if (station !== undefined)
+    return there > HARDLY_ANY ? `${showMass(there, units)} of it there: take it` : `to be made at ${station}`;
   const where = of.kind === 'scrap' ? 'in its tub' : 'of it there';
   if (short <= HARDLY_ANY) return `enough: ${showMass(there, units)} ${where}`;
   return `${showMass(there, units)} ${where}, ${showMass(short, units)} short`;
@@ -75,6 +80,49 @@ function ReadyNeeded({ plan, longest }: { readonly plan: PlanAnswer; readonly lo
         </li>
       ))}
     </Flex>
+  );
+}
+
+/** Pins, rings and wires, against what is there. */
+function FindingsNeeded({ findings }: Pick<PlanAnswer, 'findings'>): ReactElement | null {
+  if (findings.length === 0) return null;
+  return (
+    <Flex as="ul" direction="column" gap={1} aria-label="Findings needed">
+      {findings.map((f) => (
+        <Box as="li" key={f.id}>
+          <Flex justifyContent="space-between">
+            <b>{f.name}</b>
+            <Box fontWeight={600}>{f.count}</Box>
+          </Flex>
+          {f.short > 0 ? (
+            <Warning>
+              {f.there} there, {f.short} short
+            </Warning>
+          ) : (
+            <Caption>{f.there} there</Caption>
+          )}
+        </Box>
+      ))}
+    </Flex>
+  );
+}
+
+/** What one of each kind costs, where there are hours and findings to it. */
+function OneCosts({
+  plan,
+  currency,
+  names,
+}: Pick<ClayNeededProps, 'plan' | 'currency' | 'names'>): ReactElement | null {
+  const known = plan.costs.filter((c) => c.total !== null);
+  if (known.length === 0) return null;
+  return (
+    <Box as="ul" aria-label="What one costs">
+      {known.map((c) => (
+        <li key={c.id}>
+          One {names.get(c.id) ?? 'piece'} costs <b>{money(c.total ?? 0)}</b> {currency}
+        </li>
+      ))}
+    </Box>
   );
 }
 
@@ -110,8 +158,8 @@ const money = (value: number): string => value.toFixed(2);
 /** What it costs, and what is to be bought. */
 function Cost({ plan, currency, onCurrency }: Omit<ClayNeededProps, 'children'>): ReactElement {
   const short = plan.clays.filter((c) => c.short > 0);
-  const missing = plan.ready.filter((r) => r.short > HARDLY_ANY && r.of.kind !== 'pattern');
-  const unmade = plan.ready.filter((r) => r.of.kind === 'pattern');
+  const missing = plan.ready.filter((r) => r.short > HARDLY_ANY && MADE_AT[r.of.kind] === undefined);
+  const unmade = plan.ready.filter((r) => MADE_AT[r.of.kind] !== undefined);
   return (
     <Box>
       {plan.usedCost === null ? (
@@ -155,6 +203,8 @@ function Cost({ plan, currency, onCurrency }: Omit<ClayNeededProps, 'children'>)
 interface ClayNeededProps {
   readonly plan: PlanAnswer;
   readonly currency: string;
+  /** what each kind of piece is called */
+  readonly names: ReadonlyMap<string, string>;
   readonly onCurrency: (currency: string) => void;
   readonly children: ReactNode;
 }
@@ -179,9 +229,11 @@ export function ClayNeeded({ children, ...own }: ClayNeededProps): ReactElement 
         ))}
       </Flex>
       <ReadyNeeded plan={plan} longest={longest} />
+      <FindingsNeeded findings={plan.findings} />
       <Rule />
       <Mixes mixes={plan.mixes.filter((m) => m.of.kind === 'mix')} />
       <Cost {...own} />
+      <OneCosts {...own} />
       {children}
     </Strip>
   );

@@ -1,3 +1,4 @@
+import { copyOfAssembly } from './assembled/assemblyMoves.js';
 import { asName } from '../../parts/names.js';
 import { ownMachine } from '../../state/bench.js';
 import { thicknesses, type SettingThickness } from '#core/sheet';
@@ -18,13 +19,14 @@ export function settingsOf(machines: MachinesAnswer): readonly OwnSetting[] {
 }
 
 /** What of a batch is saved. */
-export const dtoOf = ({ id, version, name, note, dueOn, pieces }: BatchAnswer): BatchDto => ({
+export const dtoOf = ({ id, version, name, note, dueOn, pieces, assemblies }: BatchAnswer): BatchDto => ({
   id,
   version,
   name,
   note,
   dueOn,
   pieces: [...pieces],
+  assemblies: [...assemblies],
 });
 
 /** Widest sheet that is laid out unasked, mm. */
@@ -63,6 +65,7 @@ export const copyOf = (batch: BatchAnswer): BatchDto => ({
     id: crypto.randomUUID(),
     layers: p.layers.map((l) => ({ ...l, id: crypto.randomUUID() })),
   })),
+  assemblies: batch.assemblies.map(copyOfAssembly),
 });
 
 /** A sentence about one of the fields of a form. */
@@ -72,8 +75,12 @@ export interface FieldSentence {
 }
 
 /** Those sentences of a refusal that are about one of the pieces, by its own fields. */
-export function refusedOf(fields: readonly FieldSentence[] | undefined, at: number): readonly FieldSentence[] {
-  const place = `pieces.${at}.`;
+export function refusedOf(
+  fields: readonly FieldSentence[] | undefined,
+  at: number,
+  list: 'pieces' | 'assemblies' = 'pieces',
+): readonly FieldSentence[] {
+  const place = `${list}.${at}.`;
   return (fields ?? [])
     .filter((f) => f.field.startsWith(place))
     .map((f) => ({ field: f.field.slice(place.length), sentence: f.sentence }));
@@ -81,4 +88,4 @@ export function refusedOf(fields: readonly FieldSentence[] | undefined, at: numb
 
 /** Whether a refusal is about no field that is shown with its own sentence. */
 export const isGeneral = (fields: readonly FieldSentence[] | undefined): boolean =>
-  !(fields ?? []).some((f) => f.field === 'name' || f.field.startsWith('pieces.'));
+  !(fields ?? []).some((f) => f.field === 'name' || /^(pieces|assemblies)\./.test(f.field));

@@ -4,7 +4,7 @@ import type { BatchAnswer, DoneDto } from '#contract';
 import { ClayUsed, useClayUsed } from '../../parts/ClayUsed.js';
 import { LeftOver } from '../../parts/LeftOver.js';
 import { shareUsed, useLeftOver } from '../../parts/leftOver.js';
-import { ReadyTaken, useReadyTaken } from '../../parts/ReadyTaken.js';
+import { ReadyTaken, isForItself, useReadyTaken } from '../../parts/ReadyTaken.js';
 import { WriteDown } from '../../parts/WriteDown.js';
 import { useShelf } from '../../wire/queries.js';
 import { change, useRefusal } from '../../wire/save.js';
@@ -29,7 +29,7 @@ export function DoneForm({
   const went = [...used, ...ready.taken];
   const leftOver = useLeftOver(
     planned,
-    shareUsed(went, [...batch.plan.clays, ...batch.plan.ready.filter(({ of }) => of.kind !== 'pattern')]),
+    shareUsed(went, [...batch.plan.clays, ...batch.plan.ready.filter((one) => !isForItself(one))]),
   );
   const done = async (madeOn: string, note: string): Promise<void> => {
     const dto: DoneDto = {

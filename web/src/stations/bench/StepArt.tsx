@@ -7,6 +7,7 @@ import { CutLayout } from '../../parts/CutLayout.js';
 import { DiscStack } from '../../parts/DiscStack.js';
 import { ofKind, type ByKind } from '../../parts/ofKind.js';
 import { Caption } from '../../theme/pieces.js';
+import { PartArt, PieceArt } from './PieceArt.js';
 import { patternedFace } from '../batches/patternedFace.js';
 
 const slab = (hex: string, width: number, height: number): ReactElement => (
@@ -47,10 +48,12 @@ function BlocksOf({
   );
 }
 
+/** What of a batch its pictures need. */
+type ForArt = Pick<BatchAnswer, 'pieces' | 'assemblies' | 'plan'>;
 type Kind = PlainStep['kind'];
 type StepOf<K extends Kind> = Extract<PlainStep, { readonly kind: K }>;
 
-const condition = (step: StepOf<'condition'>, { plan }: Pick<BatchAnswer, 'pieces' | 'plan'>): ReactElement => (
+const condition = (step: StepOf<'condition'>, { plan }: ForArt): ReactElement => (
   <BlocksOf step={step} clay={plan.clays.find((c) => c.clayId === step.clay.of.id)} />
 );
 
@@ -96,7 +99,7 @@ const stack = ({ layers }: StepOf<'stack'>): ReactElement => (
   </Flex>
 );
 
-function cut({ layout, sheet, cutter, pieceId }: StepOf<'cut'>, batch: Pick<BatchAnswer, 'pieces' | 'plan'>) {
+function cut({ layout, sheet, cutter, pieceId }: StepOf<'cut'>, batch: ForArt) {
   const piece = batch.pieces.find((p) => p.id === pieceId);
   return (
     <CutLayout
@@ -109,19 +112,29 @@ function cut({ layout, sheet, cutter, pieceId }: StepOf<'cut'>, batch: Pick<Batc
   );
 }
 
-const ART: ByKind<PlainStep, [batch: Pick<BatchAnswer, 'pieces' | 'plan'>], ReactElement | null> = {
+const ART: ByKind<PlainStep, [batch: ForArt], ReactElement | null> = {
   condition,
   mix,
   ready,
   roll,
   stack,
   cut,
+  shape: ({ shape, clay, partName }) => <PartArt shape={shape} hex={clay.hex} name={partName} />,
+  assemble: ({ pieceId }, batch) => <PieceArt pieceId={pieceId} batch={batch} />,
+  finish: ({ pieceId }, batch) => <PieceArt pieceId={pieceId} batch={batch} />,
+  clean: ({ after, before }) => (
+    <Flex gap={4} alignItems="center">
+      {slab(after.hex, 150, 90)}
+      <Box fontSize="figure">→</Box>
+      {slab(before.hex, 150, 90)}
+    </Flex>
+  ),
   bake: () => null,
 };
 
 interface StepArtProps {
   readonly step: PlainStep;
-  readonly batch: Pick<BatchAnswer, 'pieces' | 'plan'>;
+  readonly batch: ForArt;
 }
 
 /** The clay of a step, raw as it lies on the bench. */

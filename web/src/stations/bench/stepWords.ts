@@ -12,23 +12,10 @@ import {
   type UnitSystem,
 } from '#core/units';
 import type { PlainStep } from '#contract';
+import { PART_WORDS } from './partStepWords.js';
+import { listed, type StepWords, type Worded } from './worded.js';
 
-/** A step at the bench in words: the same ones on the screen and on paper. */
-export interface StepWords {
-  readonly title: string;
-  /** what to do, in the order to do it */
-  readonly lines: readonly string[];
-  /** the figure to read from a metre away, and what it counts */
-  readonly figure: string;
-  readonly of: string;
-  readonly caution: string | null;
-}
-
-/** `A, B and C` */
-export const listed = (names: readonly string[]): string =>
-  names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1) ?? ''}`;
-
-type Worded<K extends PlainStep['kind']> = (step: Extract<PlainStep, { kind: K }>, units: UnitSystem) => StepWords;
+export { listed, type StepWords } from './worded.js';
 
 /** Which part of the clay it is, where blocks of several ages go in. */
 function lotWords({ months, bought, lots }: Extract<PlainStep, { kind: 'condition' }>): string[] {
@@ -75,7 +62,7 @@ interface Fetching {
   readonly line: string;
 }
 /** What is done first with what is no clay off the shelf. */
-const FETCHED: Readonly<Record<'scrap' | 'pattern' | 'made', Fetching>> = {
+const FETCHED: Readonly<Record<'scrap' | 'pattern' | 'blend' | 'cane' | 'made', Fetching>> = {
   scrap: {
     title: (name) => `Mix ${name} through`,
     line: 'Out of its tub. Fold and pass until it is one colour: it need not be even where it is covered.',
@@ -84,6 +71,14 @@ const FETCHED: Readonly<Record<'scrap' | 'pattern' | 'made', Fetching>> = {
     title: (name) => `Make ${name}`,
     line: 'A patterned sheet: its own steps stand at Patterns. Lay it flat and do not roll it again.',
   },
+  blend: {
+    title: (name) => `Make ${name}`,
+    line: 'A fade: its own steps stand at Blends. Roll it as wide as the parts are long, so that each has all of it.',
+  },
+  cane: {
+    title: (name) => `Slice ${name}`,
+    line: 'A cane: its own steps stand at Canes. Let it rest, then cut straight down.',
+  },
   made: {
     title: (name) => `Fetch ${name}`,
     line: 'It lies there already: warm it in the hands and pass it until it is smooth again.',
@@ -91,7 +86,7 @@ const FETCHED: Readonly<Record<'scrap' | 'pattern' | 'made', Fetching>> = {
 };
 
 const fetchedAs = ({ kind }: { readonly kind: string }): Fetching =>
-  kind === 'scrap' || kind === 'pattern' ? FETCHED[kind] : FETCHED.made;
+  Object.hasOwn(FETCHED, kind) ? FETCHED[kind as keyof typeof FETCHED] : FETCHED.made;
 
 const ready: Worded<'ready'> = ({ what, grams, short }, units) => ({
   title: fetchedAs(what.of).title(what.name),
@@ -104,19 +99,28 @@ const ready: Worded<'ready'> = ({ what, grams, short }, units) => ({
 /** g that nobody misses. */
 const HARDLY_SHORT = 0.1;
 
+/** Sheets of a roll, and what they are for. */
+const rolledWords = (
+  { pieceName, width, length, sheets }: Extract<PlainStep, { kind: 'roll' }>['more'][number],
+  units: UnitSystem,
+): string =>
+  `for ${pieceName}: ${sheets === 1 ? 'one sheet' : `${sheets} sheets`} of ${showSize(width, length, units)}`;
+
 const roll: Worded<'roll'> = (
-  { sheet, pieceName, machineName, settingLabel, mm, assumed, width, length, sheets, grams },
+  { sheet, pieceName, machineName, settingLabel, mm, assumed, width, length, sheets, grams, more },
   units,
 ) => ({
   title: `Roll ${sheet.name}`,
   lines: [
-    `for ${pieceName}: ${sheets === 1 ? 'one sheet' : `${sheets} sheets`} of ${showSize(width, length, units)}`,
-    `${machineName}, one setting at a time down to ${settingLabel}: ` +
-      `${assumed ? '~' : ''}${showLength(mm, units, true)}`,
+    ...[{ pieceName, width, length, sheets }, ...more].map((one) => rolledWords(one, units)),
+    machineName === ''
+      ? `between guides of ${showLength(mm, units, true)}`
+      : `${machineName}, one setting at a time down to ${settingLabel}: ` +
+        `${assumed ? '~' : ''}${showLength(mm, units, true)}`,
     `${showMass(grams, units)} of clay`,
   ],
-  figure: settingLabel,
-  of: `on the ${machineName}`,
+  figure: machineName === '' ? showLength(mm, units, true) : settingLabel,
+  of: machineName === '' ? 'guides on both sides' : `on the ${machineName}`,
   caution: 'Folded edge first or to the side, never last: it traps air.',
 });
 
@@ -155,8 +159,8 @@ const cut: Worded<'cut'> = ({ pieceName, cutter, count, spare, layout, bridge, f
   caution: null,
 });
 
-const bake: Worded<'bake'> = ({ lines, celsius, minutes, maxC, compromise, pieces }, units) => ({
-  title: `Bake ${listed(lines)}`,
+const bake: Worded<'bake'> = ({ lines, celsius, minutes, maxC, compromise, pieces, cores }, units) => ({
+  title: cores ? 'Bake the cores' : `Bake ${listed(lines)}`,
   lines: [
     pieces.map((p) => `${p.count} ${p.name}`).join(', '),
     `${showMinutes(minutes)}, a separate thermometer beside the pieces`,
@@ -169,7 +173,10 @@ const bake: Worded<'bake'> = ({ lines, celsius, minutes, maxC, compromise, piece
     'air the room, leave it.',
 });
 
-const WORDS: { readonly [K in PlainStep['kind']]: Worded<K> } = { condition, mix, ready, roll, stack, cut, bake };
+const WORDS: { readonly [K in PlainStep['kind']]: Worded<K> } = {
+  ...{ condition, mix, ready, roll, stack, cut, bake },
+  ...PART_WORDS,
+};
 
 export const wordsOf = (step: PlainStep, units: UnitSystem): StepWords =>
   (WORDS[step.kind] as Worded<typeof step.kind>)(step as never, units);
