@@ -22,7 +22,7 @@ const CORE = [
   ],
   ...['cane/outlines', 'cane/document', 'cane/drawing', 'cane/steps', 'cane/face', 'cane/plan', 'cane'],
   ...['pattern/document', 'pattern/body', 'pattern/steps', 'pattern/seen', 'pattern/cut', 'pattern/plan', 'pattern'],
-  ...['stock', 'oven', 'piece', 'batch', 'formats'],
+  ...['stock', 'oven', 'piece', 'batch', 'days', 'formats'],
 ];
 
 /** `*` stands for anything; everything else for itself. */

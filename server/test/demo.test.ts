@@ -11,6 +11,7 @@ import type {
 } from '#contract';
 import {
   MADE_BLEND,
+  assembled,
   batches,
   blocks,
   chips,
@@ -44,7 +45,7 @@ test('the kitchen garden is there, whole', async () => {
   ]);
   const board = (await api.get<MixListAnswer>('/api/mixes?limit=500')).body;
   expect(board.cards.map((c) => c.name).sort()).toEqual(mixes.map((m) => m.name).sort());
-  expect((await api.get<BatchCard[]>('/api/batches')).body).toHaveLength(batches.length);
+  expect((await api.get<BatchCard[]>('/api/batches')).body).toHaveLength(batches.length + assembled.length);
   expect((await api.get<DiaryListAnswer>('/api/diary')).body.total).toBe(
     batches.filter((b) => b.done).length +
       sheetBook.length +
