@@ -12,6 +12,7 @@ const { seeded } = await import('../dist/core/src/units/index.js');
 const { blending } = await import('../dist/core/bench/blending.js');
 const { caning } = await import('../dist/core/bench/caning.js');
 const { patterns } = await import('../dist/core/bench/patterns.js');
+const { days } = await import('../dist/core/bench/days.js');
 const { ovens } = await import('../dist/core/bench/ovens.js');
 const { creases } = await import('../dist/core/bench/creases.js');
 const { layouts } = await import('../dist/core/bench/layouts.js');
@@ -111,6 +112,7 @@ const TABLES = {
   canes: () => caning(() => performance.now()),
   patterns: () => patterns(() => performance.now()),
   ovens: () => ovens(),
+  days: () => days(() => performance.now()),
   creases: () => creases(() => performance.now()),
   layouts: () => layouts(() => performance.now()),
   find: () => finding(() => performance.now()),

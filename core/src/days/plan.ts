@@ -2,7 +2,7 @@ import type { Minutes } from '#core/units';
 import { bestSchedule } from './improve.js';
 import { lengthOf, type DaysProblem, type Instant, type Job, type Slot } from './job.js';
 import { edgesOf, networkOf, reversed, type Network } from './network.js';
-import type { Scheduled } from './schedule.js';
+import { orderBy, type Scheduled } from './schedule.js';
 
 /** A job in its time; divided ones have several slots. */
 export interface PlannedJob {
@@ -58,28 +58,34 @@ export function networkIn({ now, jobs, windows, batches, moves }: DaysProblem): 
 const turned = (slots: readonly Slot[]): Slot[] => slots.map((s) => ({ ...s, from: -s.to, to: -s.from })).reverse();
 
 /** As late as may be: the network with time running backwards, from each batch's own day. */
-function asLateAsMayBe(network: Network): Scheduled {
+function asLateAsMayBe(network: Network, tries?: number): Scheduled {
   const far = Math.max(...network.windows.map((w) => w.to), 0);
   // without a day there is no end to work back from: the last free hour
   const bounded = { ...network, deadline: network.deadline.map((d) => Math.min(d, far)) };
-  const found = bestSchedule(reversed(bounded));
+  const found = bestSchedule(reversed(bounded), tries);
   return { ...found, slots: found.slots.map((own) => own && turned(own)) };
 }
 
+/** When the jobs of one batch are over, with their waits, and when they begin at the latest. */
+interface Outcome {
+  ready: Instant;
+  begin: Instant;
+}
+
 function batchesOf(problem: DaysProblem, slots: Scheduled['slots'], latest: Scheduled['slots'] | null): PlannedBatch[] {
+  const outcomes = new Map<string, Outcome>();
+  problem.jobs.forEach(({ batchId, waits }, i) => {
+    const last = slots[i]?.at(-1);
+    const own = { ready: last ? last.to + waits : Infinity, begin: latest?.[i]?.[0]?.from ?? -Infinity };
+    const known = outcomes.get(batchId) ?? { ready: -Infinity, begin: Infinity };
+    outcomes.set(batchId, { ready: Math.max(known.ready, own.ready), begin: Math.min(known.begin, own.begin) });
+  });
   return problem.batches.map(({ id, due }) => {
-    const own = problem.jobs.flatMap((job, i) =>
-      job.batchId === id ? [{ job, slots: slots[i], late: latest?.[i] }] : [],
-    );
-    const ends = own.map((o) => (o.slots?.length ? (o.slots.at(-1) as Slot).to + o.job.waits : Infinity));
-    const end = ends.length === 0 ? problem.now : Math.max(...ends);
-    const ready = Number.isFinite(end) ? end : null;
-    const starts = own.map((o) => o.late?.[0]?.from ?? -Infinity);
-    const begin = starts.length === 0 ? -Infinity : Math.min(...starts);
+    const { ready, begin } = outcomes.get(id) ?? { ready: problem.now, begin: -Infinity };
     return {
       batchId: id,
-      ready,
-      late: due === null ? 0 : Math.max(0, (ready ?? Infinity) - due),
+      ready: Number.isFinite(ready) ? ready : null,
+      late: due === null ? 0 : Math.max(0, ready - due),
       latest: due !== null && begin >= problem.now ? begin : null,
     };
   });
@@ -91,19 +97,21 @@ const holds = ({ late, homeless }: Scheduled): boolean => homeless === 0 && late
 /**
  * The days until everything is ready. Where it can be, backwards from the days that batches are for, so that one sees
  * how late one may begin; where that is too late, forwards from now, with how late it gets.
+ * @param tries orders that are tried; left out: as many as there is time for; 0 while something is dragged
  */
-export function planDays(problem: DaysProblem): DaysPlan {
+export function planDays(problem: DaysProblem, tries?: number): DaysPlan {
   const network = networkIn(problem);
   const pressed = problem.batches.some((b) => b.due !== null);
-  const latest = pressed ? asLateAsMayBe(network) : null;
+  const latest = pressed ? asLateAsMayBe(network, tries) : null;
   const backwards = latest !== null && holds(latest);
-  const earliest = backwards ? null : bestSchedule(network);
+  const earliest = backwards ? null : bestSchedule(network, tries);
   const { slots } = backwards ? latest : (earliest as Scheduled);
   const due = new Map(problem.batches.map((b) => [b.id, b.due]));
+  const first = firstChances(network);
   const jobs = problem.jobs.map((job, i): PlannedJob => {
     const own = slots[i] ?? [];
     const last = latest?.slots[i]?.[0]?.from;
-    const slack = due.get(job.batchId) === null || last === undefined ? null : last - firstChance(network, i);
+    const slack = due.get(job.batchId) === null || last === undefined ? null : last - (first[i] as number);
     return { job, slots: own, slack, pinned: network.pinned.has(i) };
   });
   const begin = ({ slots: own }: PlannedJob): Instant => own[0]?.from ?? Infinity;
@@ -114,13 +122,13 @@ export function planDays(problem: DaysProblem): DaysPlan {
   };
 }
 
-/** When a job could begin if nothing else were to be done: by what it rests on alone. */
-function firstChance(network: Network, i: number, seen = new Set<number>()): Instant {
-  if (seen.has(i)) return network.release[i] as number;
-  const deeper = new Set(seen).add(i);
-  return (network.before[i] ?? []).reduce(
-    (most, { from, lag }) =>
-      Math.max(most, firstChance(network, from, deeper) + lengthOf(network.jobs[from] as Job) + lag),
-    network.release[i] as number,
-  );
+/** When each job could begin if nothing else were to be done: by what it rests on alone. */
+function firstChances(network: Network): readonly Instant[] {
+  const first = [...network.release];
+  for (const i of orderBy(network, (job) => job))
+    for (const { from, lag } of network.before[i] ?? []) {
+      const end = (first[from] as number) + lengthOf(network.jobs[from] as Job) + lag;
+      first[i] = Math.max(first[i] as number, end);
+    }
+  return first;
 }
