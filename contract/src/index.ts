@@ -5,6 +5,7 @@ export * from './blends.js';
 export * from './canes.js';
 export * from './changes.js';
 export * from './cutters.js';
+export * from './days.js';
 export * from './devices.js';
 export * from './diary.js';
 export * from './exchange.js';

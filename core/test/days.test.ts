@@ -203,3 +203,20 @@ test('whatever the jobs, nobody has two pairs of hands', () => {
     { numRuns: 100 },
   );
 });
+
+test('what is for no day is done as early as the rest lets it', () => {
+  const jobs = [job('for the market', 60, { batchId: 'a' }), job('some day', 60, { batchId: 'b' })];
+  const own = problem(jobs, {
+    batches: [
+      { id: 'a', name: 'a', due: 9 * DAY },
+      { id: 'b', name: 'b', due: null },
+    ],
+  });
+  const plan = planDays(own);
+  expect(plan.backwards).toBe(true);
+  expect(plan.jobs.map((j) => [j.job.id, j.slots[0]!.from])).toEqual([
+    ['some day', 18 * 60],
+    ['for the market', 8 * DAY + 21 * 60],
+  ]);
+  expect(brokenRules(plan.jobs, own)).toEqual([]);
+});

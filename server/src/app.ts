@@ -21,6 +21,7 @@ import { PiecesModule } from './pieces/pieces.module.js';
 import { PatternsModule } from './patterns/patterns.module.js';
 import { ChangesModule } from './changes/changes.module.js';
 import { DataFile } from './db/dataFile.js';
+import { DaysModule } from './days/days.module.js';
 import { DbModule } from './db/db.module.js';
 import { Journal } from './db/journal.js';
 import { projectRoot } from './db/root.js';
@@ -77,6 +78,7 @@ class AppModule {
         ShoppingModule,
         SheetBookModule,
         BatchesModule,
+        DaysModule,
         DiaryModule,
         LearningModule,
         DevicesModule,

@@ -40,6 +40,7 @@ const router = createBrowserRouter([
           { path: 'patterns/:patternId?/:detail?', ...station(() => import('./stations/patterns/Patterns.js')) },
           { path: 'batches/ovens', ...station(() => import('./stations/batches/ovens/Ovens.js')) },
           { path: 'batches/drawer', ...station(() => import('./stations/batches/drawer/Drawer.js')) },
+          { path: 'batches/days', ...station(() => import('./stations/batches/days/Days.js')) },
           { path: 'batches/findings', ...station(() => import('./stations/batches/findings/Findings.js')) },
           { path: 'batches/:batchId?/:view?', ...station(() => import('./stations/batches/Batches.js')) },
           { path: 'bench/:batchId?', ...station(() => import('./stations/bench/Bench.js')) },

@@ -60,6 +60,10 @@ function kindOf(step: BenchStep, coresBefore: boolean): JobKind {
   }
 }
 
+/** Short work is done in one go. */
+const unitOf = ({ kind, count, time }: Gathered): Minutes | null =>
+  DIVIDED.has(kind) && count > 1 && time.hands > 2 * LEAST ? Math.max(LEAST, time.hands / count) : null;
+
 const added = (a: StepTime, b: StepTime): StepTime => ({
   hands: a.hands + b.hands,
   oven: a.oven + b.oven,
@@ -70,7 +74,7 @@ function gathered(steps: readonly BenchStep[]): Gathered[] {
   const lastCores = steps.findLastIndex((s) => s.kind === 'bake' && s.cores);
   const found: Gathered[] = [];
   steps.forEach((step, i) => {
-    const kind = step.kind === 'clean' ? (found.at(-1)?.kind ?? 'condition') : kindOf(step, i < lastCores);
+    const kind = step.kind === 'clean' ? cleaningIn(found.at(-1)?.kind) : kindOf(step, i < lastCores);
     const about = aboutOf(step, kind);
     const count = 'count' in step ? step.count : 0;
     const itself = isForItself(step) ? FOR_ITSELF[step.what.of.kind] : undefined;
@@ -83,6 +87,10 @@ function gathered(steps: readonly BenchStep[]): Gathered[] {
   });
   return found;
 }
+
+/** Cleaning belongs to what is done before it, where that is work at the rollers. */
+const cleaningIn = (before: JobKind | undefined): JobKind =>
+  before === undefined || before === 'make' ? 'condition' : before;
 
 function aboutOf(step: BenchStep, kind: JobKind): string {
   if (kind === 'make' && step.kind === 'ready') return step.what.name;
@@ -113,7 +121,7 @@ export function jobsOf(
     phases: [{ need: 'hands', minutes: g.time.hands } as const, { need: 'oven', minutes: g.time.oven } as const].filter(
       (p) => p.minutes > 0,
     ),
-    unit: DIVIDED.has(g.kind) && g.count > 1 ? Math.max(LEAST, g.time.hands / g.count) : null,
+    unit: unitOf(g),
     waits: g.time.waits,
     after,
   });

@@ -2,7 +2,7 @@ import type { Minutes } from '#core/units';
 import { bestSchedule } from './improve.js';
 import { lengthOf, type DaysProblem, type Instant, type Job, type Slot } from './job.js';
 import { edgesOf, networkOf, reversed, type Network } from './network.js';
-import { orderBy, type Scheduled } from './schedule.js';
+import { orderBy, pressingOf, schedule, type Scheduled } from './schedule.js';
 
 /** A job in its time; divided ones have several slots. */
 export interface PlannedJob {
@@ -57,13 +57,71 @@ export function networkIn({ now, jobs, windows, batches, moves }: DaysProblem): 
 
 const turned = (slots: readonly Slot[]): Slot[] => slots.map((s) => ({ ...s, from: -s.to, to: -s.from })).reverse();
 
-/** As late as may be: the network with time running backwards, from each batch's own day. */
+/** Some of the jobs of a network, by their numbers, with what lies between them. */
+function only({ jobs, before, ...rest }: Network, numbers: readonly number[]): Network {
+  const at = new Map(numbers.map((n, i) => [n, i]));
+  const edges = before.flat().flatMap(({ from, to, lag }) => {
+    const [a, b] = [at.get(from), at.get(to)];
+    return a === undefined || b === undefined ? [] : [{ from: a, to: b, lag }];
+  });
+  return networkOf(
+    numbers.map((n) => jobs[n] as Job),
+    edges,
+    {
+      windows: rest.windows,
+      release: numbers.map((n) => rest.release[n] as number),
+      deadline: numbers.map((n) => rest.deadline[n] as number),
+      pinned: new Map([...rest.pinned].flatMap(([n, at_]) => (at.has(n) ? [[at.get(n) as number, at_] as const] : []))),
+    },
+  );
+}
+
+/** Jobs that have to be ready by a day, and all that they rest on. */
+function pressed({ jobs, before, deadline }: Network): number[] {
+  const found = new Set<number>();
+  const add = (i: number): void => {
+    if (found.has(i)) return;
+    found.add(i);
+    for (const { from } of before[i] ?? []) add(from);
+  };
+  jobs.forEach((_, i) => {
+    if (Number.isFinite(deadline[i])) add(i);
+  });
+  return [...found].sort((a, b) => a - b);
+}
+
+/** When each job may begin at the earliest, where some of what it rests on has its time already. */
+const releasedBy = ({ release, before }: Network, slots: readonly (readonly Slot[] | null)[]): Instant[] =>
+  release.map((time, i) =>
+    (before[i] ?? []).reduce((most, { from, lag }) => {
+      const last = slots[from]?.at(-1);
+      return last ? Math.max(most, last.to + lag) : most;
+    }, time),
+  );
+
+/**
+ * As late as may be: the network with time running backwards, from each batch's own day. What is for no day is done
+ * in between, as early as the rest lets it.
+ */
 function asLateAsMayBe(network: Network, tries?: number): Scheduled {
+  const hurried = pressed(network);
+  const among = new Set(hurried);
+  const others = network.jobs.map((_, i) => i).filter((i) => !among.has(i));
   const far = Math.max(...network.windows.map((w) => w.to), 0);
-  // without a day there is no end to work back from: the last free hour
   const bounded = { ...network, deadline: network.deadline.map((d) => Math.min(d, far)) };
-  const found = bestSchedule(reversed(bounded), tries);
-  return { ...found, slots: found.slots.map((own) => own && turned(own)) };
+  const late = bestSchedule(reversed(only(bounded, hurried)), tries);
+  const slots = new Array<readonly Slot[] | null>(network.jobs.length).fill(null);
+  late.slots.forEach((own, k) => {
+    slots[hurried[k] as number] = own && turned(own);
+  });
+  if (others.length === 0) return { ...late, slots };
+  const rest = only({ ...network, release: releasedBy(network, slots) }, others);
+  const taken = slots.flatMap((own) => own ?? []);
+  const early = schedule(rest, orderBy(rest, pressingOf(rest)), taken);
+  early.slots.forEach((own, k) => {
+    slots[others[k] as number] = own;
+  });
+  return { ...late, slots, homeless: late.homeless + early.homeless };
 }
 
 /** When the jobs of one batch are over, with their waits, and when they begin at the latest. */
@@ -101,8 +159,8 @@ const holds = ({ late, homeless }: Scheduled): boolean => homeless === 0 && late
  */
 export function planDays(problem: DaysProblem, tries?: number): DaysPlan {
   const network = networkIn(problem);
-  const pressed = problem.batches.some((b) => b.due !== null);
-  const latest = pressed ? asLateAsMayBe(network, tries) : null;
+  const hurry = problem.batches.some((b) => b.due !== null);
+  const latest = hurry ? asLateAsMayBe(network, tries) : null;
   const backwards = latest !== null && holds(latest);
   const earliest = backwards ? null : bestSchedule(network, tries);
   const { slots } = backwards ? latest : (earliest as Scheduled);

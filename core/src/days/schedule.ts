@@ -64,9 +64,11 @@ function earliestOf(
 /**
  * Puts jobs down one after the other, each as early as hands, oven and free hours let it (serial schedule generation,
  * R. Kolisch 1996); where somebody put one, it stays.
+ * @param taken by other work
  */
-export function schedule(network: Network, order: readonly number[]): Scheduled {
+export function schedule(network: Network, order: readonly number[], taken: readonly Slot[] = []): Scheduled {
   const timeline = new Timeline(network.windows);
+  timeline.takeSlots(taken);
   const slots = new Array<readonly Slot[] | null | undefined>(network.jobs.length);
   for (const [i, at] of network.pinned) slots[i] = timeline.pin(network.jobs[i] as Job, at);
   for (const i of order) {

@@ -88,6 +88,14 @@ export class Timeline {
     if (one) take(one.hands, from, to);
   }
 
+  /** Takes what other work has been given already. */
+  takeSlots(slots: readonly Slot[]): void {
+    for (const { need, from, to } of slots) {
+      const one = this.taken[this.firstAt(from)];
+      if (one) take(one[need], from, to);
+    }
+  }
+
   /** Takes the time of a job that somebody put there, free or not. */
   pin(job: Job, at: Instant): Slot[] {
     let from = at;

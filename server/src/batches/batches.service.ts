@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { OpenPlan } from '#core/batch';
+import type { BenchStep, OpenPlan } from '#core/batch';
 import { isMixable } from '#core/material';
 import type { BatchAnswer, BatchCard, BatchDto, DoneDto, LayerDto, MostPiecesAnswer } from '#contract';
 import { checkVersion, inUse, notThere, refused } from '../access/problem.js';
@@ -42,6 +42,14 @@ export class BatchesService {
       plans.push({ id, name, clays: await this.planning.claysFor(await this.made(id)) });
     }
     return plans;
+  }
+
+  /** Every batch that is not done with what is done for it at the bench. */
+  async openSteps(): Promise<readonly (BatchCard & { readonly steps: readonly BenchStep[] })[]> {
+    const open = (await this.store.cards()).filter((card) => !card.done);
+    const all: (BatchCard & { readonly steps: readonly BenchStep[] })[] = [];
+    for (const card of open) all.push({ ...card, steps: (await this.planning.plan(await this.made(card.id))).steps });
+    return all;
   }
 
   async most(id: string, pieceId: string): Promise<MostPiecesAnswer> {

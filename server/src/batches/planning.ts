@@ -11,6 +11,7 @@ import {
   planBatch,
   type AssemblyOrder,
   type BatchPlan,
+  type BenchStep,
   type LayerOf,
   type LeftOver,
   type Measuring,
@@ -27,6 +28,15 @@ import { Costs, type Costed } from './costs.js';
 
 /** What has no colour, on the screen. */
 const NO_COLOUR = '999999';
+
+/** A batch as core planned it, and as it is told. */
+interface PlannedBatch {
+  readonly plan: BatchPlan;
+  readonly orders: readonly PieceOrder[];
+  readonly assemblies: readonly AssemblyOrder[];
+  readonly steps: readonly BenchStep[];
+  readonly answer: PlanAnswer;
+}
 
 /** Everything that a batch makes. */
 export interface KindsOfPieces {
@@ -63,16 +73,14 @@ export class Planning {
     @Inject(Costs) private readonly costs: Costs,
   ) {}
 
-  async plan(
-    kinds: KindsOfPieces,
-  ): Promise<{ plan: BatchPlan; orders: PieceOrder[]; assemblies: readonly AssemblyOrder[]; answer: PlanAnswer }> {
+  async plan(kinds: KindsOfPieces): Promise<PlannedBatch> {
     const input = await this.inputOf(kinds);
     const { orders, assemblies } = input;
     const plan = planBatch({ ...input, pieces: orders });
     const today = new Date().toISOString().slice(0, 10);
     const steps = benchSteps({ ...input, pieces: orders, plan, today });
     const costs = await this.costs.of({ kinds, plan, steps, input });
-    return { plan, orders, assemblies, answer: { ...this.answer(plan, orders, plain(steps), input), ...costs } };
+    return { plan, orders, assemblies, steps, answer: { ...this.answer(plan, orders, plain(steps), input), ...costs } };
   }
 
   /** g of each clay that it takes, with those of what has to be made for it at a station of its own. */

@@ -1,6 +1,6 @@
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { FindingForm, PieceDocument } from '#core/piece';
-import type { FinishStepDto } from '#contract';
+import type { DayExceptionDto, DayMoveDto, FinishStepDto, WeekdayDto } from '#contract';
 import { sheets } from './diary.schema.js';
 import {
   batches,
@@ -88,3 +88,13 @@ export const assemblyUses = sqliteTable(
     ),
   ],
 );
+
+/** One row, id `days`: when one is free, what was put where by hand, and what is done of it. */
+export const dayRules = sqliteTable('day_rule', {
+  id: id(),
+  version: version(),
+  weekdays: text('weekdays', { mode: 'json' }).$type<WeekdayDto[]>().notNull(),
+  exceptions: text('exceptions', { mode: 'json' }).$type<DayExceptionDto[]>().notNull(),
+  moves: text('moves', { mode: 'json' }).$type<DayMoveDto[]>().notNull(),
+  done: text('done', { mode: 'json' }).$type<DayMoveDto[]>().notNull(),
+});

@@ -42,7 +42,7 @@ import {
   settings,
   swatches,
 } from './plans.schema.js';
-import { assemblies, assemblyUses, findings, pieceModels } from './pieces.schema.js';
+import { assemblies, assemblyUses, dayRules, findings, pieceModels } from './pieces.schema.js';
 import { flows, layers, tubClays, tubs } from './stock.schema.js';
 
 /** The single description of the tables. */
@@ -115,6 +115,7 @@ export const TABLES = {
   pieceModel: pieceModels,
   assembly: assemblies,
   assemblyUse: assemblyUses,
+  dayRule: dayRules,
   flow: flows,
   entryConditioning: entryConditionings,
   entryCane: entryCanes,

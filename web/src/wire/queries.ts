@@ -19,6 +19,8 @@ import type {
   CaneCard,
   ChangesAnswer,
   ConditionedAnswer,
+  DaysAnswer,
+  DaysRuleDto,
   DiaryAnswer,
   DrawerAnswer,
   FindingsAnswer,
@@ -148,6 +150,10 @@ export const useSheets = (): UseQueryResult<readonly MadeAnswer[]> => useRead('/
 export const useStock = (enabled = true): UseQueryResult<StockAnswer> => useRead('/api/stock', enabled);
 /** Ovens of one's own. */
 export const useOvens = (): UseQueryResult<OvensAnswer> => useRead('/api/ovens');
+/** What is done in all open batches. */
+export const useDaysAnswer = (): UseQueryResult<DaysAnswer> => useRead('/api/days');
+/** When one is free, and what was put where by hand. */
+export const useDaysRule = (): UseQueryResult<DaysRuleDto> => useRead('/api/days/rule');
 /** Pieces of one's own to be used again. */
 export const usePieceModels = (): UseQueryResult<PieceModelsAnswer> => useRead('/api/pieces/models');
 /** Metal parts and cords that lie there. */

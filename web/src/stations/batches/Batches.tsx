@@ -29,6 +29,7 @@ function NoBatch({ onAdd }: AddProps): ReactElement {
 
 /** What all batches share, each at a place of its own. */
 const ROOMS = [
+  ['/batches/days', 'the days'],
   ['/batches/drawer', 'the drawer of cutters'],
   ['/batches/findings', 'findings'],
   ['/batches/ovens', 'the ovens'],

@@ -50,6 +50,15 @@ CREATE INDEX `assembly_use_blend` ON `assembly_use` (`blend_revision_id`);--> st
 CREATE INDEX `assembly_use_cane` ON `assembly_use` (`cane_revision_id`);--> statement-breakpoint
 CREATE INDEX `assembly_use_pattern` ON `assembly_use` (`pattern_revision_id`);--> statement-breakpoint
 CREATE INDEX `assembly_use_made` ON `assembly_use` (`made_id`);--> statement-breakpoint
+CREATE TABLE `day_rule` (
+	`id` text PRIMARY KEY NOT NULL,
+	`version` integer NOT NULL,
+	`weekdays` text NOT NULL,
+	`exceptions` text NOT NULL,
+	`moves` text NOT NULL,
+	`done` text NOT NULL
+);
+--> statement-breakpoint
 CREATE TABLE `finding` (
 	`id` text PRIMARY KEY NOT NULL,
 	`version` integer NOT NULL,
