@@ -15,13 +15,14 @@ import { NOTHING_SHOWN, nameless, shown, typeInto, type Shown } from './screen.j
 const NOTHING: DiaryAnswer = {
   ...{ id: 'e1', version: 5, madeOn: '2026-11-02', title: 'Pea-pod ornaments', note: 'five peas', batchId: null },
   ...{ pieces: [], mixes: [], blends: [], canes: [], patterns: [], sheets: [], flows: [], conditioned: [], clays: [] },
+  findings: [],
 } as unknown as DiaryAnswer;
 const FULL = {
   ...NOTHING,
   batchId: 'b1',
   pieces: [
-    { name: 'Pod half', count: 4, cutter: { shape: 'rectangle', width: 14, height: 60 } },
-    { name: 'Pea', count: 12, cutter: cutterOfSize(9, null) },
+    { name: 'Pod half', count: 4, cutter: { shape: 'rectangle', width: 14, height: 60 }, piece: null },
+    { name: 'Pea', count: 12, cutter: cutterOfSize(9, null), piece: null },
   ],
   mixes: [
     { revisionId: 'r1', mixId: 'm1', name: 'Pea pod', number: 2, notation: '3 Pea + 1 Leek', hex: '8FAE4A', grams: 40 },
@@ -114,6 +115,7 @@ describe('the end of a bench card', () => {
   const batch = {
     ...{ id: 'b1', version: 3 },
     plan: {
+      findings: [],
       ready: [{ of: { kind: 'made', id: 'old' }, name: 'Old chalk', grams: 9.04, there: 12, short: 0 }],
       left: [
         {

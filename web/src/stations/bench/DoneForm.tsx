@@ -2,6 +2,7 @@ import { Box } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
 import type { BatchAnswer, DoneDto } from '#contract';
 import { ClayUsed, useClayUsed } from '../../parts/ClayUsed.js';
+import { FindingsTaken, useFindingsTaken } from '../../parts/FindingsTaken.js';
 import { LeftOver } from '../../parts/LeftOver.js';
 import { shareUsed, useLeftOver } from '../../parts/leftOver.js';
 import { ReadyTaken, isForItself, useReadyTaken } from '../../parts/ReadyTaken.js';
@@ -25,6 +26,7 @@ export function DoneForm({
   const refusal = useRefusal(path);
   const { used, say } = useClayUsed(batch.plan.clays);
   const ready = useReadyTaken(batch.plan.ready);
+  const findings = useFindingsTaken(batch.plan.findings);
   const planned = leftOfPlan(batch.plan);
   const went = [...used, ...ready.taken];
   const leftOver = useLeftOver(
@@ -40,6 +42,7 @@ export function DoneForm({
       used,
       taken: ready.taken,
       left: leftOver.left,
+      findings: findings.findings,
     };
     const answer = await change<{ entryId: string }>('POST', path, dto);
     if (answer) onDone(answer.entryId);
@@ -55,6 +58,7 @@ export function DoneForm({
       <Box fontSize="22px">This clay comes off the shelf. Change what was really more or less.</Box>
       {shelf.data && <ClayUsed used={used} say={say} shelf={shelf.data} refusal={refusal} />}
       <ReadyTaken ready={batch.plan.ready} materials={batch.plan.materials} refusal={refusal} {...ready} />
+      <FindingsTaken planned={batch.plan.findings} taken={findings.findings} say={findings.say} refusal={refusal} />
       <LeftOver planned={planned} said={leftOver.said} say={leftOver.say} refusal={refusal} />
     </WriteDown>
   );

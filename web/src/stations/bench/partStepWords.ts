@@ -78,7 +78,7 @@ const CAUTIONS: Readonly<Partial<Record<string, string>>> = {
 };
 
 const finish: Worded<'finish'> = ({ pieceName, count, step }) => {
-  const said = finishWords({ ...step, grits: [...step.grits] });
+  const said = finishWords({ ...step, grits: [...step.grits], hours: 0 });
   const minutes = step.once + step.each * count;
   return {
     title: `${said.charAt(0).toUpperCase()}${said.slice(1)}`,

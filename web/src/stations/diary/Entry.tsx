@@ -6,6 +6,7 @@ import { OnePattern } from './OnePattern.js';
 import { flowWords, sizeWords } from '../shelf/there/thereWords.js';
 import { Link } from 'react-router';
 import { showCutter } from '#core/cutter';
+import { MadePieces } from './MadePieces.js';
 import { showLength, showMass, showSize, showTemperature, type UnitSystem } from '#core/units';
 import type { DiaryAnswer } from '#contract/diary';
 import { AmountBar } from '../../parts/AmountBar.js';
@@ -37,6 +38,7 @@ function Head({ entry }: EntryProps): ReactElement {
           </>
         )}
       </Box>
+      <MadePieces entry={entry} />
     </div>
   );
 }

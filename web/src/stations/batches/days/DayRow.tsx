@@ -45,7 +45,7 @@ export function SlotBox(props: SlotProps): ReactElement {
   const { slot, planned, batchName, look, axis, chosen, onChoose, onDrag, onKey } = props;
   const [from, to] = [minuteOf(slot.from), minuteOf(slot.from) + slot.to - slot.from];
   const oven = slot.need === 'oven';
-  const what = oven ? 'in the oven' : planned.job.name;
+  const what = oven ? 'oven' : planned.job.name;
   return (
     <Box
       as="button"

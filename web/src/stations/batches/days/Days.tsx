@@ -106,6 +106,8 @@ function Troubles({ answer, days }: Props): ReactElement {
   const count = (batchId: string): number =>
     Math.max(0, ...answer.jobs.filter((j) => j.batchId === batchId).map((j) => j.count));
   const helps = asked === null ? [] : days.helps(asked);
+  if (days.problem.windows.length === 0)
+    return <Warning>Nobody is free on any day: say when you are, above, and everything finds its place.</Warning>;
   return (
     <Flex direction="column" gap={2}>
       {days.late.map(({ batchId, late, ready }) => (
