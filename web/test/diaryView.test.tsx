@@ -177,6 +177,7 @@ describe('the end of a bench card', () => {
     expect(said).toEqual({
       madeOn: '2026-11-20',
       note: 'soft edges',
+      findings: [],
       used: [
         { clayId: clayId('Chalk'), grams: 20.1 },
         { clayId: clayId('Aubergine'), grams: 14 },
