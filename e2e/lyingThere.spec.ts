@@ -140,7 +140,7 @@ test('what all open batches leave short is one list, with a file to take along',
   await page.getByRole('link', { name: 'clay to buy' }).press('Enter');
   await expect(page.getByRole('heading', { name: 'Clay to buy' })).toBeVisible();
   const main = page.getByRole('main');
-  await expect(main).toContainText('for 4 open batches together');
+  await expect(main).toContainText('for 6 open batches together');
   await expect(page.getByRole('region', { name: 'Oldrow Crumble' })).toContainText('35.3 g for Red-cabbage pendants');
   const [file] = await Promise.all([
     page.waitForEvent('download'),

@@ -81,9 +81,7 @@ test('a plan says how much of which clay, and its steps end at the oven', async 
   expect((drop.layers[0]?.grams ?? 0) / sheet).toBeGreaterThan(0.5);
   const grams = new Map(saved.plan.clays.map((c) => [c.clayId, c.grams]));
   expect((grams.get(chalk.id) ?? 0) / (grams.get(beet.id) ?? 1)).toBeCloseTo(4, 6);
-  expect(saved.plan.steps.map((s) => s.kind)).toEqual([
-    ...['condition', 'condition', 'clean', 'mix', 'roll', 'cut', 'bake'],
-  ]);
+  expect(saved.plan.steps.map((s) => s.kind)).toEqual([...['condition', 'condition', 'mix', 'roll', 'cut', 'bake']]);
 });
 
 test('counted in discs, each clay comes in quarter discs and never too little', async () => {

@@ -68,6 +68,10 @@ export function crumblyLate(steps: readonly BenchStep[]): BenchStep[] {
 /** L* by which the next clay has to be lighter before a trace of the last one is seen in it: an assumption. */
 const SEEN = 20;
 
+/** Whether what was in the hands goes into a mix anyway. */
+const holds = (step: BenchStep, { of }: Shown): boolean =>
+  step.kind === 'mix' && step.portions.some((p) => keyOf(p.of) === keyOf(of));
+
 /** Rollers, blade and hands are cleaned where dark goes before light. */
 export function cleanedBetween(steps: readonly BenchStep[], lightness: LightnessOf): BenchStep[] {
   let last: Shown | null = null;
@@ -76,7 +80,8 @@ export function cleanedBetween(steps: readonly BenchStep[], lightness: Lightness
     if (now === null) return [step];
     const before = last;
     last = now;
-    const dirty = before !== null && lightness(now) - lightness(before) > SEEN;
+    if (before === null || holds(step, before)) return [step];
+    const dirty = lightness(now) - lightness(before) > SEEN;
     return dirty ? [{ kind: 'clean', after: before, before: now }, step] : [step];
   });
 }
