@@ -93,6 +93,6 @@ test('a batch of leaves with a rim is nested, weighed by its outline, and told i
   const used = [{ clayId: chalk.id, grams: 10 }];
   expect((await api.ask('POST', `/api/batches/${batch.id}/done`, { ...done, used })).status).toBe(200);
   const entry = (await api.get<DiaryAnswer>(`/api/diary/${done.entryId}`)).body;
-  const leaf = { shape: 'leaf', width: 14, height: 36, rim: 3 };
-  expect(entry.pieces).toEqual([{ name: 'Leaf', count: 12, cutter: leaf, piece: null }]);
+  const cutWith = { shape: 'leaf', width: 14, height: 36, rim: 3 };
+  expect(entry.pieces).toEqual([{ name: 'Leaf', count: 12, cutter: cutWith, piece: null }]);
 });
