@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { edit, expect, saved, station, test } from './sledge.js';
 
@@ -67,6 +68,15 @@ test('twelve blossoms from the model to the price, the days and the diary, by ke
     await expect(page.getByRole('region', { name: 'Clay needed' })).not.toContainText('To be made first');
     await saved(page);
   });
+  await test.step('its build card, labels and prices on paper', async () => {
+    for (const name of ['build card', 'labels', 'price list']) {
+      const download = page.waitForEvent('download');
+      await page.getByRole('button', { name, exact: true }).press('Enter');
+      const file = readFileSync(await (await download).path());
+      expect(file.subarray(0, 5).toString()).toBe('%PDF-');
+      expect(file.length).toBeGreaterThan(3000);
+    }
+  });
   await test.step('at the bench it is shaped, put together, baked and finished', async () => {
     await page.getByRole('button', { name: 'To the bench' }).press('Enter');
     await onTo(page, 'Shape heart');
@@ -75,6 +85,14 @@ test('twelve blossoms from the model to the price, the days and the diary, by ke
     await expect(main).toContainText('in the gaps of that ring');
     await onTo(page, 'Glue');
     await expect(main).toContainText('then leave it alone for 24 h');
+    await page.getByRole('button', { name: 'Start a timer' }).press('Enter');
+    const timers = page.getByRole('timer', { name: 'Timers' });
+    await expect(timers).toContainText('Blossoms for the fair, glue');
+    await page.reload();
+    await expect(page.locator('h1[data-step]')).toHaveText('Glue');
+    await expect(timers).toContainText(/23 h 59 min|24 h 0 min/);
+    await page.getByRole('button', { name: 'Stop: Blossoms for the fair, glue' }).press('Enter');
+    await expect(timers).toHaveCount(0);
     await onTo(page, 'Done?');
     await expect(page.getByLabel('Pin back, 25 mm used')).toHaveValue('13');
     await page.getByRole('button', { name: 'Done, write it down' }).press('Enter');

@@ -1,6 +1,7 @@
 import { Box, Flex, Grid, chakra } from '@chakra-ui/react';
 import { useRef, type ReactElement } from 'react';
 import { NavLink, Outlet, useNavigate } from 'react-router';
+import { TimerBar } from './parts/TimerBar.js';
 import { Textures } from './parts/texture.js';
 import { KeyList } from './parts/KeyList.js';
 import { Saving } from './parts/Saving.js';
@@ -198,6 +199,7 @@ export function App(): ReactElement {
       <Header onKeys={showKeys} />
       <Box gridRow={2}>
         <GardenBar />
+        <TimerBar />
         <Bars />
       </Box>
       <Grid templateColumns="1fr 92px" minHeight={0} gridRow={3} css={{ '@media print': { display: 'block' } }}>

@@ -12,6 +12,7 @@ import { change, put, useRefusal } from '../../wire/save.js';
 import { copyOf, dtoOf, isGeneral, newPiece } from './batchMoves.js';
 import { ClayNeeded } from './ClayNeeded.js';
 import { MorePieces } from './MorePieces.js';
+import { Papers } from './making/Papers.js';
 import { Price } from './price/Price.js';
 import { Pieces, type Parts, type Save } from './Pieces.js';
 
@@ -220,6 +221,7 @@ export function BatchPlan({ batch, machines, view }: BatchPlanProps): ReactEleme
         }}
       >
         {made ? <AfterMaking batch={batch} /> : <BeforeMaking batch={batch} path={path} />}
+        <Papers batch={batch} currency={machines.setup.currency} />
       </ClayNeeded>
     </Grid>
   );

@@ -12,6 +12,7 @@ import { Action, Word } from '../../theme/pieces.js';
 import { DoneForm } from './DoneForm.js';
 import { PaperCard } from './PaperCard.js';
 import { SetTheDial } from './SetTheDial.js';
+import { WaitFor } from './WaitFor.js';
 import { StepArt } from './StepArt.js';
 import { wordsOf, type StepWords } from './stepWords.js';
 
@@ -213,6 +214,7 @@ function OneStep({ batch, step, place }: OneStepProps): ReactElement {
             ))}
           </Box>
           {step.kind === 'bake' && <SetTheDial celsius={step.celsius} />}
+          <Waiting step={step} batchName={batch.name} />
           {words.caution !== null && (
             <Box fontSize="text" maxWidth="560px">
               <Warning>{words.caution}</Warning>
@@ -233,6 +235,14 @@ function OneStep({ batch, step, place }: OneStepProps): ReactElement {
     </>
   );
 }
+
+/** A timer for the oven, or for what is left alone after a step. */
+function Waiting({ step, batchName }: { readonly step: PlainStep; readonly batchName: string }): ReactElement | null {
+  if (step.kind === 'bake') return <WaitFor label={`${batchName}, in the oven`} minutes={step.minutes} />;
+  if (step.kind !== 'finish' || step.step.hours === 0) return null;
+  return <WaitFor label={`${batchName}, ${step.step.kind}`} minutes={step.step.hours * HOUR} />;
+}
+const HOUR = 60;
 
 /** Figures of more letters are set smaller. */
 const LONG_FIGURE = 5;
