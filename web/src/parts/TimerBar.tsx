@@ -13,9 +13,11 @@ function useSeconds(waiting: boolean): number {
   const [now, setNow] = useState(Date.now);
   useEffect(() => {
     if (!waiting) return;
-    const timer = setInterval(() => {
+    const look = (): void => {
       setNow(Date.now());
-    }, SECOND);
+    };
+    look();
+    const timer = setInterval(look, SECOND);
     return () => {
       clearInterval(timer);
     };

@@ -10,6 +10,7 @@ import { useKeys } from '../../state/keys.js';
 import { PAPERS, useUnits, useView } from '../../state/view.js';
 import { Action, Word } from '../../theme/pieces.js';
 import { DoneForm } from './DoneForm.js';
+import { OnceCaution } from './OnceCaution.js';
 import { PaperCard } from './PaperCard.js';
 import { SetTheDial } from './SetTheDial.js';
 import { WaitFor } from './WaitFor.js';
@@ -203,7 +204,7 @@ function OneStep({ batch, step, place }: OneStepProps): ReactElement {
   const next = batch.plan.steps[place.here + 1];
   return (
     <>
-      <Grid templateColumns="minmax(0, 1fr) 408px" gap={6} flex={1} minHeight={0}>
+      <Grid templateColumns="minmax(0, 1fr) 408px" gap={6} flex="1 0 auto">
         <Flex direction="column" gap={4} minWidth={0}>
           <Box as="h1" fontSize="54px" lineHeight={1.08} data-step="">
             {words.title}
@@ -220,6 +221,7 @@ function OneStep({ batch, step, place }: OneStepProps): ReactElement {
               <Warning>{words.caution}</Warning>
             </Box>
           )}
+          <OnceCaution step={step} at={`${batch.id} ${place.here}`} />
           <Box marginTop={2}>
             <StepArt step={step} batch={batch} />
           </Box>
@@ -238,7 +240,7 @@ function OneStep({ batch, step, place }: OneStepProps): ReactElement {
 
 /** A timer for the oven, or for what is left alone after a step. */
 function Waiting({ step, batchName }: { readonly step: PlainStep; readonly batchName: string }): ReactElement | null {
-  if (step.kind === 'bake') return <WaitFor label={`${batchName}, in the oven`} minutes={step.minutes} />;
+  if (step.kind === 'bake') return <WaitFor label={`${batchName}, in the oven`} minutes={Math.round(step.minutes)} />;
   if (step.kind !== 'finish' || step.step.hours === 0) return null;
   return <WaitFor label={`${batchName}, ${step.step.kind}`} minutes={step.step.hours * HOUR} />;
 }

@@ -9,7 +9,7 @@ import { PieceSide } from '../../parts/pieces/PieceSide.js';
 import { useUnits } from '../../state/view.js';
 
 /** Room for a piece at the bench, px, and the most px for a mm of a part alone. */
-const [ROOM, SIDE_ROOM, PART_SCALE] = [340, 260, 9];
+const [ROOM, SIDE_ROOM, PART_SCALE] = [260, 200, 9];
 
 /** A piece of many parts as it will look, where the batch has it. */
 export function PieceArt({

@@ -47,7 +47,7 @@ function lyingWords({ name, count, lies, gaps, on, under }: Assembling['parts'][
     pair: ' as a pair, one mirrored',
     stack: ' on top of each other',
   };
-  return `${count} ${name}${where[lies]}${on === null ? '' : `, on each ${on}`}${under ? ', underneath' : ''}`;
+  return `${count} × ${name}${where[lies]}${on === null ? '' : `, on each ${on}`}${under ? ', underneath' : ''}`;
 }
 
 const assemble: Worded<'assemble'> = ({ pieceName, count, parts, thickest }, units) => ({

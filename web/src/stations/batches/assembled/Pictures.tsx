@@ -87,7 +87,7 @@ export function Pictures({ name, settled, plan, chosen, onChoose, children }: Pi
   const hexesOf = hexesIn(plan.materials);
   const { width, height } = settled.extent;
   return (
-    <Grid templateColumns="minmax(0, 1fr) 320px" gap={5} alignItems="start">
+    <Grid templateColumns="repeat(auto-fit, minmax(290px, 1fr))" gap={5} alignItems="start">
       <Flex direction="column" alignItems="center" gap={1} minWidth={0}>
         <PieceAbove
           piece={settled}
