@@ -13,7 +13,7 @@ test('a copy is kept, saved elsewhere, taken up again, and what was there meanwh
   await page.getByLabel('Name of the copy').fill('before the market');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('region', { name: 'Keep a copy' })).toContainText(
-    'whole and checked: 14 clays, 25 mixes, 6 batches',
+    'whole and checked: 14 clays, 25 mixes, 8 batches',
   );
   const [download] = await Promise.all([
     page.waitForEvent('download'),

@@ -147,7 +147,7 @@ test('what all open batches leave short is one list, with a file to take along',
     page.getByRole('button', { name: 'as .csv' }).press('Enter'),
   ]);
   const text = readFileSync(await file.path(), 'utf8');
-  expect(text).toContain('Oldrow Crumble,Aubergine,1,57,35.3,15,20.3,2.40');
+  expect(text).toContain('Oldrow Crumble,Aubergine,1,57,43.6,15,28.6,2.40');
   const [paper] = await Promise.all([page.waitForEvent('download'), page.keyboard.press('p')]);
   expect(
     readFileSync(await paper.path())

@@ -9,6 +9,12 @@ test('an oven is read with a thermometer, and the bench says what to set', async
     await expect(main).toContainText(/set the dial to 13\d °C: it runs \d °C low \(5 readings, ± \d °C\)/);
     await expect(page.getByRole('list', { name: 'Readings' }).getByRole('listitem')).toHaveCount(5);
   });
+  await test.step('what of all open batches goes in together', async () => {
+    const loads = page.getByRole('list', { name: 'Loads of the oven' });
+    await expect(loads).toContainText('13 Radish blossom of Radish blossoms');
+    await expect(loads).toContainText('22 Basket bead, cores of Basket beads');
+    await expect(loads).toContainText('% of the tray');
+  });
   await test.step('another oven, which nobody has read', async () => {
     await page.getByRole('button', { name: 'another oven' }).press('Enter');
     await expect(main).toContainText('nobody has read it yet');

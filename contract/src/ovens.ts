@@ -1,3 +1,4 @@
+import type { LoadItem } from '#core/batch';
 import { ArrayMaxSize, IsArray } from 'class-validator';
 import { Between, Id, IsoDate, Name, Optional, Things, Version } from './rules.js';
 
@@ -22,6 +23,15 @@ export class OvenDto {
   @ArrayMaxSize(200, { message: 'At most 200 readings of an oven are kept. Take the oldest ones out.' })
   @Things(() => OvenReadingDto)
   readings!: OvenReadingDto[];
+}
+
+/** What of all open batches goes into the oven. GET /api/bakes */
+export interface BakesAnswer {
+  readonly items: readonly LoadItem[];
+  /** what each of them is called, by its id */
+  readonly names: Readonly<
+    Record<string, { readonly piece: string; readonly batch: string; readonly batchId: string }>
+  >;
 }
 
 /** GET /api/ovens: by their names. */

@@ -3,6 +3,7 @@ import { keyOf, ofClay, ofMix } from '#core/material';
 import { PIECE_MODELS, USUAL_FINISH, newFinish, withPieceMaterial, type PieceDocument } from '#core/piece';
 import type {
   AssemblyDto,
+  BakesAnswer,
   BatchAnswer,
   BatchDto,
   DiaryAnswer,
@@ -186,4 +187,15 @@ test('pieces are kept for another time, each by its own name', async () => {
   expect((await api.ask('DELETE', `/api/pieces/models/${model.id}?version=${kept.version}`)).status).toBe(204);
   await undo();
   expect((await api.ask<PieceModelsAnswer>('GET', '/api/pieces/models')).body[0]!.piece).toEqual(piece);
+});
+
+test('what goes into the oven is told kind by kind, with its temperatures and its size', async () => {
+  const { saved, wanted } = await planned();
+  const { items, names } = (await api.ask<BakesAnswer>('GET', '/api/bakes')).body;
+  const id = `${wanted.id} ${wanted.assemblies![0]!.id}`;
+  const own = items.find((i) => i.id === id)!;
+  expect(names[id]).toEqual({ piece: 'Blossom', batch: saved.name, batchId: wanted.id });
+  expect(own).toMatchObject({ count: 13, celsius: saved.plan.loads[0]!.celsius, maxC: saved.plan.loads[0]!.maxC });
+  expect(own.minutes).toBeCloseTo(saved.plan.loads[0]!.minutes, 6);
+  expect(own.box.width).toBeGreaterThan(40);
 });

@@ -5,6 +5,7 @@ export { demandOf, type Measuring, type MixDemand } from './demand.js';
 export { leftOf, type LeftOver } from './leftOver.js';
 export { USUAL_MINUTES, USUAL_WARMING, timeOf, type StepKind, type StepTime } from './minutes.js';
 export { mostPieces, type MostPieces } from './mostPieces.js';
+export { TRAY_GAP, onTray, ovenLoads, type Alone, type LoadItem, type OvenLoad, type Tray } from './ovenLoads.js';
 export { toCut, type ForItself, type LayerOf, type PieceOrder, type Placed, type Ready } from './order.js';
 export {
   planBatch,

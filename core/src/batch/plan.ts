@@ -48,6 +48,8 @@ export interface BatchPlan {
   readonly ready: readonly ReadyDemand[];
   readonly demand: Demand;
   readonly clays: readonly ClayDemand[];
+  /** everything that goes into the oven, kind by kind */
+  readonly bakes: readonly BakeItem[];
   readonly loads: readonly BakeLoad[];
   readonly totalGrams: Grams;
   readonly scrapGrams: Grams;
@@ -199,6 +201,7 @@ export function planBatch(input: PlanInput): BatchPlan {
   const items = [...good.map((p) => itemOf(p, working)), ...whole.flatMap((a) => itemsOf(a, working))];
   return {
     ...{ pieces, lumps, assemblies, ready, demand, clays },
+    bakes: items,
     loads: bakeLoads(items, book),
     totalGrams: sum(clays.map((c) => c.grams)) + sum(ready.map((r) => r.grams)),
     scrapGrams: sum([...pieces.map((p) => (p.wrong === null ? p.scrapGrams : 0)), ...lumps.map((l) => l.scrapGrams)]),

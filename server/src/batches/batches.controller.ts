@@ -1,5 +1,12 @@
 import { Body, Controller, Delete, Get, HttpCode, Inject, Param, Post, Put, Query } from '@nestjs/common';
-import { BatchDto, DoneDto, type BatchAnswer, type BatchCard, type MostPiecesAnswer } from '#contract';
+import {
+  BatchDto,
+  DoneDto,
+  type BakesAnswer,
+  type BatchAnswer,
+  type BatchCard,
+  type MostPiecesAnswer,
+} from '#contract';
 import { ChangeId } from '../access/changeId.js';
 import { sameId } from '../access/problem.js';
 import { BatchesService } from './batches.service.js';
@@ -39,5 +46,16 @@ export class BatchesController {
   @HttpCode(200)
   done(@Param('id') id: string, @ChangeId() change: string, @Body() body: DoneDto): Promise<{ entryId: string }> {
     return this.service.done(change, id, body);
+  }
+}
+
+/** What of all open batches goes into the oven. */
+@Controller('api/bakes')
+export class BakesController {
+  constructor(@Inject(BatchesService) private readonly service: BatchesService) {}
+
+  @Get()
+  all(): Promise<BakesAnswer> {
+    return this.service.bakes();
   }
 }

@@ -2,7 +2,7 @@ import { Module } from '@nestjs/common';
 import { SheetsModule } from '../sheets/sheets.module.js';
 import { Assemblies } from './assemblies.js';
 import { AssemblyOrders } from './assemblyOrders.js';
-import { BatchesController } from './batches.controller.js';
+import { BakesController, BatchesController } from './batches.controller.js';
 import { BatchesService } from './batches.service.js';
 import { BatchesStore } from './batches.store.js';
 import { PiecesModule } from '../pieces/pieces.module.js';
@@ -13,7 +13,7 @@ import { WrittenBatch } from './writtenBatch.js';
 
 @Module({
   imports: [SheetsModule, PiecesModule],
-  controllers: [BatchesController],
+  controllers: [BatchesController, BakesController],
   providers: [BatchesService, BatchesStore, Planning, Assemblies, AssemblyOrders, ReservedThings, WrittenBatch, Costs],
   exports: [BatchesService],
 })

@@ -1,7 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { BenchStep, OpenPlan } from '#core/batch';
+import type { BenchStep, LoadItem, OpenPlan } from '#core/batch';
 import { isMixable } from '#core/material';
-import type { BatchAnswer, BatchCard, BatchDto, DoneDto, LayerDto, MostPiecesAnswer } from '#contract';
+import type { BakesAnswer, BatchAnswer, BatchCard, BatchDto, DoneDto, LayerDto, MostPiecesAnswer } from '#contract';
 import { checkVersion, inUse, notThere, refused } from '../access/problem.js';
 import { Journal, type Draft } from '../db/journal.js';
 import { columnsFor } from '../db/references.js';
@@ -50,6 +50,24 @@ export class BatchesService {
     const all: (BatchCard & { readonly steps: readonly BenchStep[] })[] = [];
     for (const card of open) all.push({ ...card, steps: (await this.planning.plan(await this.made(card.id))).steps });
     return all;
+  }
+
+  /** What of all open batches goes into the oven, kind by kind. */
+  async bakes(): Promise<BakesAnswer> {
+    const open = (await this.store.cards()).filter((card) => !card.done);
+    const items: LoadItem[] = [];
+    const names: Record<string, BakesAnswer['names'][string]> = {};
+    for (const { id: batchId, name: batch } of open) {
+      const kinds = await this.made(batchId);
+      const own = await this.planning.bakes(batchId, kinds);
+      for (const { id } of own) {
+        const [, pieceId = '', cores] = id.split(' ');
+        const piece = [...kinds.pieces, ...kinds.assemblies].find((p) => p.id === pieceId)?.name ?? '';
+        names[id] = { piece: cores === undefined ? piece : `${piece}, cores`, batch, batchId };
+      }
+      items.push(...own);
+    }
+    return { items, names };
   }
 
   async most(id: string, pieceId: string): Promise<MostPiecesAnswer> {

@@ -14,6 +14,7 @@ import {
   type BenchStep,
   type LayerOf,
   type LeftOver,
+  type LoadItem,
   type Measuring,
   type PieceOrder,
 } from '#core/batch';
@@ -25,6 +26,7 @@ import { SheetsStore } from '../sheets/sheets.store.js';
 import { StockLooks, type StockBook } from '../stock/looks.js';
 import { AssemblyOrders } from './assemblyOrders.js';
 import { Costs, type Costed } from './costs.js';
+import { loadItemsOf } from './loadItems.js';
 
 /** What has no colour, on the screen. */
 const NO_COLOUR = '999999';
@@ -81,6 +83,14 @@ export class Planning {
     const steps = benchSteps({ ...input, pieces: orders, plan, today });
     const costs = await this.costs.of({ kinds, plan, steps, input });
     return { plan, orders, assemblies, steps, answer: { ...this.answer(plan, orders, plain(steps), input), ...costs } };
+  }
+
+  /** What of it goes into the oven, each kind by itself. */
+  async bakes(batchId: string, kinds: KindsOfPieces): Promise<LoadItem[]> {
+    const { orders, ...input } = await this.inputOf(kinds);
+    const plan = planBatch({ ...input, pieces: orders });
+    const looking = { stage: 'baked', pigments: input.pigments } as const;
+    return loadItemsOf(batchId, { plan, orders, assemblies: input.assemblies }, input.book, looking);
   }
 
   /** g of each clay that it takes, with those of what has to be made for it at a station of its own. */

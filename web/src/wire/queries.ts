@@ -11,6 +11,7 @@ import type { Lab } from '#core/colour';
 import { Complaint, faultOf } from '#core/units';
 import type {
   ArchiveAnswer,
+  BakesAnswer,
   BatchAnswer,
   BatchCard,
   BlendAnswer,
@@ -148,6 +149,8 @@ export const useNearMix = ({ l, a, b }: Lab): UseQueryResult<NearMixAnswer> =>
 export const useSheets = (): UseQueryResult<readonly MadeAnswer[]> => useRead('/api/sheets');
 /** What lies there, tubs of scrap, and where all the clay is. */
 export const useStock = (enabled = true): UseQueryResult<StockAnswer> => useRead('/api/stock', enabled);
+/** What of all open batches goes into the oven. */
+export const useBakes = (): UseQueryResult<BakesAnswer> => useRead('/api/bakes');
 /** Ovens of one's own. */
 export const useOvens = (): UseQueryResult<OvensAnswer> => useRead('/api/ovens');
 /** What is done in all open batches. */

@@ -11,6 +11,7 @@ import { useUnits } from '../../../state/view.js';
 import { Caption, Rule, Second, Strip, Word } from '../../../theme/pieces.js';
 import { useOvens } from '../../../wire/queries.js';
 import { change, put, useRefusal } from '../../../wire/save.js';
+import { Loads } from './Loads.js';
 import { Readings } from './Readings.js';
 import { WarmingCurve } from './WarmingCurve.js';
 import { newOven, runsWords, sureWords, toSet, warmingWords } from './ovenWords.js';
@@ -75,6 +76,7 @@ function OneOven({ oven, all, onChoose, onAdd }: OneOvenProps): ReactElement {
         </Flex>
         <Setting oven={oven} />
         <Readings oven={oven} onChange={save} />
+        <Loads oven={oven} />
         {refusal && refusal.sentenceFor('name') === undefined && <Warning>{refusal.message}</Warning>}
       </Flex>
       <Strip aria-label="The oven">
