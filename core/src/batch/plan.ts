@@ -4,7 +4,7 @@ import type { PigmentSource } from '#core/colour';
 import type { Block } from '#core/clay';
 import { pigmentsWith } from '#core/mix';
 import { attempt, type Grams, type Mm } from '#core/units';
-import { materialsOfAssembly, partOrders, type AssemblyOrder, type PartOrders } from './assembly.js';
+import { materialsOfAssembly, partOrders, type AssemblyOrder, type LumpOrder, type PartOrders } from './assembly.js';
 import { bakeLoads, type BakeItem, type BakeLoad } from './bake.js';
 import { planPiece, type LayerPlan, type PiecePlan } from './cutPlan.js';
 import { demandOf, type Demand, type Measuring } from './demand.js';
@@ -142,12 +142,18 @@ const itemOf = (piece: PieceOrder, working: Working): BakeItem => ({
 });
 
 /** How an assembled piece came out: a part that cannot be cut spoils all of it. */
-function assemblyPlan(one: Assembled, cuts: readonly PiecePlan[], lumps: readonly LumpPlan[]): AssemblyPlan {
+function assemblyPlan(
+  one: Assembled,
+  cuts: readonly PiecePlan[],
+  lumps: readonly LumpPlan[],
+  spoiled: ReadonlyMap<string, string>,
+): AssemblyPlan {
   const { order, parts } = one;
   const own = cuts.filter(({ id }) => parts.cuts.some((c) => c.id === id));
   const sheets = own.flatMap((p) => (p.wrong === null ? p.layers.map((l) => l.grams) : []));
   const shaped = lumps.filter(({ id }) => parts.lumps.some((l) => l.id === id)).map((l) => l.grams);
-  const wrong = one.wrong ?? own.find((p) => p.wrong !== null)?.wrong ?? null;
+  const [part] = [...parts.cuts, ...parts.lumps];
+  const wrong = one.wrong ?? spoiled.get(part?.id ?? '') ?? null;
   return { id: order.id, grams: sum([...sheets, ...shaped]), thickest: order.thickest, wrong };
 }
 
@@ -161,25 +167,44 @@ const clayDemand = (demand: Demand, blocks: readonly Block[]): ClayDemand[] =>
     ),
   }));
 
+/** The first thing that is wrong with the parts of an assembled piece: a sheet too large, clay that is gone. */
+function spoiledBy(
+  { parts }: Assembled,
+  sheets: readonly PiecePlan[],
+  shaped: ReadonlyMap<string, LumpPlan | string>,
+): string | null {
+  const cut = sheets.find((p) => p.wrong !== null && parts.cuts.some((c) => c.id === p.id))?.wrong ?? null;
+  const lump = parts.lumps.map(({ id }) => shaped.get(id)).find((plan) => typeof plan === 'string');
+  return cut ?? lump ?? null;
+}
+
 /** Everything that is rolled, and everything that is shaped, of all kinds of pieces. */
 function wantedOf(input: PlanInput, all: readonly Assembled[], { book, looking }: Working) {
   const orders = [...input.pieces, ...all.flatMap(({ parts }) => parts.cuts)];
   const planned = orders.map((piece) => planPiece(piece, orders, book, looking));
-  // a part that cannot be cut spoils its piece: nothing is rolled for the others then
+  const shaped = new Map(
+    all.flatMap(({ parts }) => parts.lumps).map((lump) => [lump.id, lumpOrWrong(lump, book, looking)]),
+  );
+  // a part that cannot be made spoils its piece: nothing is rolled for the others then
   const spoiled = new Map<string, string>();
-  for (const { parts } of all) {
-    const wrong = planned.find((p) => p.wrong !== null && parts.cuts.some((c) => c.id === p.id))?.wrong ?? null;
-    if (wrong !== null) for (const { id } of [...parts.cuts, ...parts.lumps]) spoiled.set(id, wrong);
+  for (const one of all) {
+    const wrong = spoiledBy(one, planned, shaped);
+    if (wrong !== null) for (const { id } of [...one.parts.cuts, ...one.parts.lumps]) spoiled.set(id, wrong);
   }
   const pieces = planned.map((p): PiecePlan => {
     const wrong = spoiled.get(p.id);
     return wrong === undefined ? p : { id: p.id, wrong };
   });
-  const shaped = all.flatMap(({ parts }) => parts.lumps).filter(({ id }) => !spoiled.has(id));
-  const lumps = shaped.map((lump) => planLump(lump, book, looking));
+  const lumps = [...shaped].flatMap(([id, plan]) => (typeof plan === 'string' || spoiled.has(id) ? [] : [plan]));
   const sheets = pieces.flatMap((piece) => (piece.wrong === null ? piece.layers : []));
-  return { pieces, lumps, wanted: [...sheets, ...lumps.map(({ of, grams }) => ({ of, grams }))] };
+  return { pieces, lumps, spoiled, wanted: [...sheets, ...lumps.map(({ of, grams }) => ({ of, grams }))] };
 }
+
+const lumpOrWrong = (lump: LumpOrder, book: MaterialBook, looking: Looking): LumpPlan | string =>
+  attempt(
+    (): LumpPlan | string => planLump(lump, book, looking),
+    ({ message }) => message,
+  );
 
 /**
  * Everything a batch takes: a cutting layout for each kind of piece and for each cut part of an assembled one, what is
@@ -190,12 +215,12 @@ export function planBatch(input: PlanInput): BatchPlan {
   const { book, pigments = pigmentsWith(null) } = input;
   const working: Working = { book, looking: { stage: 'raw', pigments } };
   const all = (input.assemblies ?? []).map(assembled);
-  const { pieces, lumps, wanted } = wantedOf(input, all, working);
+  const { pieces, lumps, spoiled, wanted } = wantedOf(input, all, working);
   const fresh = wanted.flatMap(({ of, grams }) => (isMixable(of) ? [{ of, grams }] : []));
   const demand = demandOf(fresh, book, input.measuring, pigments);
   const ready = readyDemand(wanted, input.there ?? new Map<MaterialKey, Grams>());
   const clays = clayDemand(demand, input.blocks);
-  const assemblies = all.map((one) => assemblyPlan(one, pieces, lumps));
+  const assemblies = all.map((one) => assemblyPlan(one, pieces, lumps, spoiled));
   const good = input.pieces.filter((_, i) => pieces[i]?.wrong === null);
   const whole = all.filter((_, i) => assemblies[i]?.wrong === null);
   const items = [...good.map((p) => itemOf(p, working)), ...whole.flatMap((a) => itemsOf(a, working))];
