@@ -22,10 +22,10 @@ export function Papers({ batch, currency }: Pick<OnPaper, 'batch' | 'currency'>)
     });
   };
   return (
-    <Box role="group" aria-label="On paper">
+    <Box role="group" aria-label="To print">
       <Flex gap={3} wrap="wrap" alignItems="baseline" fontSize="small">
         <span>on paper</span>
-        <PaperChoice label="Paper" />
+        <PaperChoice label="Size of the sheet" />
         <Word onClick={save(saveBuildCard)}>build card</Word>
         <Word onClick={save(saveLabels)}>labels</Word>
         {hasPrices(batch) && <Word onClick={save(savePriceList)}>price list</Word>}
