@@ -4,11 +4,13 @@ import {
   attempt,
   readLength,
   readMass,
+  readMinutes,
   readNumber,
   readSize,
   readTemperature,
   showLength,
   showMass,
+  showMinutes,
   showNumber,
   showTemperature,
   type UnitSystem,
@@ -219,5 +221,32 @@ describe('date codes', () => {
       '10 years',
     ]);
     expect(ageInMonths('2026-11-25', '2026-11-24')).toBe(0);
+  });
+});
+
+describe('times', () => {
+  test('what is shown is read back', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 5000 }), (minutes) => {
+        expect(readMinutes(showMinutes(minutes))).toBeCloseTo(minutes, 6);
+      }),
+    );
+  });
+
+  test.each<[string, 'min' | 'h', number]>([
+    ['40', 'min', 40],
+    ['2', 'h', 120],
+    ['1½', 'h', 90],
+    ['30 min', 'h', 30],
+    ['2 hours', 'min', 120],
+    ['an hour and a half', 'min', 90],
+    ['1 h 30 min', 'h', 90],
+    ['a day', 'h', 1440],
+  ])('%s in a field for %s is %d minutes', (text, bare, minutes) => {
+    expect(readMinutes(text, bare)).toBeCloseTo(minutes, 6);
+  });
+
+  test.each(['soon', '', '1 min 2 h', '5 mm'])('“%s” is no time', (text) => {
+    expect(() => readMinutes(text)).toThrow(/time|Nothing is written/);
   });
 });

@@ -15,7 +15,7 @@ export {
   type UnitSystem,
 } from './measures.js';
 export { NUMBER_PATTERN, readNumber, showNumber } from './number.js';
-export { readLength, readMass, readSize, readTemperature } from './read.js';
+export { readLength, readMass, readMinutes, readSize, readTemperature } from './read.js';
 export { UNITS_SENTENCES, complaint } from './sentences.js';
 export { inBoth, showArea, showLength, showLong, showMass, showMinutes, showSize, showTemperature } from './show.js';
 export { ORDINALS, literally, namesOf, withDigits, withoutRoughly } from './words.js';

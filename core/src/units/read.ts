@@ -1,6 +1,14 @@
 import { Complaint } from './complaint.js';
 import { NUMBER_PATTERN, readNumber } from './number.js';
-import { GRAMS_PER_OUNCE, MM_PER_INCH, type Celsius, type Grams, type Mm, type UnitSystem } from './measures.js';
+import {
+  GRAMS_PER_OUNCE,
+  MM_PER_INCH,
+  type Celsius,
+  type Grams,
+  type Minutes,
+  type Mm,
+  type UnitSystem,
+} from './measures.js';
 import { withDigits, withoutRoughly } from './words.js';
 import { complaint } from './sentences.js';
 
@@ -50,6 +58,15 @@ const KINDS = {
     sign: '°',
     units: unitsOf(['c °c celsius centigrade °celsius', same], ['f °f fahrenheit °fahrenheit', toC]),
     bare: { metric: same, imperial: toC },
+  },
+  time: {
+    wanted: 'a time. Write 40 min, 2 h or 1 h 30 min',
+    units: unitsOf(
+      ['min mins minute minutes', same],
+      ['h hr hrs hour hours', times(60)],
+      ['d day days', times(24 * 60)],
+    ),
+    bare: { metric: same, imperial: same },
   },
 } satisfies Record<string, Kind>;
 
@@ -161,6 +178,16 @@ export function readMass(text: string, system: UnitSystem): Grams {
 /** Reads a typed temperature; a bare number is °C, or °F. @throws Complaint as {@link readLength} */
 export function readTemperature(text: string, system: UnitSystem): Celsius {
   return read(KINDS.temperature, text, system);
+}
+
+/**
+ * Reads a typed time as minutes; a bare number is minutes, or hours where the field says those.
+ * @throws Complaint as {@link readLength}
+ */
+export function readMinutes(text: string, bare: 'min' | 'h' = 'min'): Minutes {
+  const number = NUMBER_PATTERN.exec(text.trim())?.[0];
+  const isBare = number !== undefined && number.trim() === text.trim();
+  return read(KINDS.time, isBare ? `${text} ${bare}` : text, 'metric');
 }
 
 const ROUND = /\b(?:round|circle|circular|disc|disk|diameter|dia|across)\b\.?|[øØ⌀]/gi;

@@ -1,6 +1,7 @@
 import { Flex } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
-import { readNumber, showMinutes } from '#core/units';
+import { readMinutes, showMinutes } from '#core/units';
+import { asPositive } from '../../parts/asPositive.js';
 import { Value } from '../../parts/Value.js';
 import { useTimers } from '../../state/timers.js';
 import { Action, Caption } from '../../theme/pieces.js';
@@ -9,14 +10,6 @@ interface WaitProps {
   /** what is waited for */
   readonly label: string;
   readonly minutes: number;
-}
-
-const HOUR = 60;
-/** @throws Complaint where it is no time */
-function readMinutes(text: string): number {
-  const hours = /h/i.test(text);
-  const value = readNumber(text.replace(/h(ours?)?|min(ute)?s?/gi, '').trim()).valueOf();
-  return hours ? value * HOUR : value;
 }
 
 /** A timer for what is waited for: it goes on through a reload, and rings. */
@@ -40,7 +33,7 @@ export function WaitFor({ label, minutes: planned }: WaitProps): ReactElement {
           text={showMinutes(minutes)}
           read={readMinutes}
           onChange={(next) => {
-            if (next > 0) setSaid(next);
+            setSaid(asPositive('The time', next));
           }}
         />
       </span>

@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
-import { Fraction, readNumber, showNumber } from '#core/units';
+import { Fraction, readMinutes, readNumber, showNumber } from '#core/units';
 import type { FinishStepDto } from '#contract';
 import { Choice } from '../../../parts/Choice.js';
 import { TextValue, Value } from '../../../parts/Value.js';
@@ -23,6 +23,7 @@ interface StepProps {
 
 const number = (value: number): string => showNumber(new Fraction(Math.round(value * 4), 4));
 const MORE = 'more';
+const HOUR = 60;
 
 /** A time in minutes or hours. */
 function Time({
@@ -34,7 +35,7 @@ function Time({
 }: {
   readonly label: string;
   readonly value: number;
-  readonly unit: string;
+  readonly unit: 'min' | 'h';
   readonly disabled: boolean;
   readonly onChange: (value: number) => void;
 }): ReactElement {
@@ -43,7 +44,7 @@ function Time({
       label={label}
       text={`${number(value)} ${unit}`}
       disabled={disabled}
-      read={(text) => readNumber(text.replace(/min(ute)?s?|h(ou)?rs?|h\b/gi, '')).valueOf()}
+      read={(text) => readMinutes(text, unit) / (unit === 'h' ? HOUR : 1)}
       onChange={onChange}
     />
   );

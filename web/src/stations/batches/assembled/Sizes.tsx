@@ -1,6 +1,7 @@
 import { Flex } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
 import type { PieceDocument, Size } from '#core/piece';
+import { asPositive } from '../../../parts/asPositive.js';
 import { CountValue, LengthValue, TextValue } from '../../../parts/Value.js';
 import { Second, Word } from '../../../theme/pieces.js';
 import { withNewSize, withSize } from './assemblyMoves.js';
@@ -21,7 +22,7 @@ function OneSize({
   readonly onSize: (size: Size) => void;
 }): ReactElement {
   const put = (value: number): void => {
-    if (value > 0) onSize({ ...size, value });
+    onSize({ ...size, value: asPositive(`The size “${size.name}”`, value) });
   };
   const field = { label: `Size ${size.name}`, value: size.value, disabled, onChange: put };
   return (

@@ -2,7 +2,8 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { handsOf, lengthOf, whatFits, type PlannedJob } from '#core/days';
-import { readNumber, showMinutes } from '#core/units';
+import { readMinutes, showMinutes } from '#core/units';
+import { asPositive } from '../../../parts/asPositive.js';
 import { Value } from '../../../parts/Value.js';
 import { Warning } from '../../../parts/Warning.js';
 import { Action, Caption, Rule, Strip, Word } from '../../../theme/pieces.js';
@@ -39,9 +40,9 @@ function WhatFits({ answer, days }: NowProps): ReactElement {
         <Value
           label="Minutes you have now"
           text={showMinutes(minutes)}
-          read={(text) => readNumber(text.replace(/min(ute)?s?/i, '').trim()).valueOf()}
+          read={(text) => readMinutes(text)}
           onChange={(next) => {
-            setMinutes(Math.max(1, Math.min(24 * 60, next)));
+            setMinutes(asPositive('The time', next));
           }}
         />
       </Box>
