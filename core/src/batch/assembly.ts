@@ -1,4 +1,4 @@
-import { keyOf, materialIn, type Material } from '#core/material';
+import { materialIn, type Material } from '#core/material';
 import type { Cutter } from '#core/cutter';
 import {
   amountsOf,
@@ -57,7 +57,7 @@ export interface PartOrders {
 }
 
 /** Of clay that is shaped by hand so much stays on hands and tools, or comes off at the ends: an assumption. */
-export const LOST_BY_HAND = 0.03;
+const LOST_BY_HAND = 0.03;
 
 /** The id of a part's own sheet or lump among those of a batch. */
 export const partOrderId = (assemblyId: string, { part, role }: Pick<PartAmount, 'part' | 'role'>): string =>
@@ -106,8 +106,6 @@ function takenFor({ part: { shape }, volume, slices }: PartAmount): Mm3 {
   return shape.is === 'slice' ? volume : volume * (1 + LOST_BY_HAND);
 }
 
-const isSpent = (of: Material | null): of is LayerOf => of !== null;
-
 /** Every sheet and every lump that the parts of an assembled piece are made of, for all pieces of its kind. */
 export function partOrders(order: AssemblyOrder): PartOrders {
   const cuts: PieceOrder[] = [];
@@ -115,7 +113,7 @@ export function partOrders(order: AssemblyOrder): PartOrders {
   const unchosen = new Set<string>();
   for (const amount of amountsOf(order.laid)) {
     const of = amount.of === null ? null : materialIn(amount.of);
-    if (!isSpent(of)) {
+    if (of === null) {
       unchosen.add(amount.part.name);
       continue;
     }
@@ -139,9 +137,14 @@ export function partOrders(order: AssemblyOrder): PartOrders {
   return { cuts, lumps, unchosen: [...unchosen] };
 }
 
+/** mm across the core that a lump is, where it is baked before it is covered; null: it is none. */
+export function coreOf({ amount: { part, role } }: LumpOrder): Mm | null {
+  const { shape } = part;
+  return shape.is === 'covered' && shape.bakedFirst && role === 'second' ? shape.core : null;
+}
+
 /** The materials of an assembled piece, each once. */
 export function materialsOfAssembly({ laid }: Pick<AssemblyOrder, 'laid'>): readonly LayerOf[] {
-  const all = amountsOf(laid).flatMap(({ of }) => (of === null ? [] : [materialIn(of)]));
-  const known = all.filter(isSpent);
-  return [...new Map(known.map((of) => [keyOf(of), of])).values()];
+  const keys = new Set(amountsOf(laid).flatMap(({ of }) => of ?? []));
+  return [...keys].flatMap((key) => materialIn(key) ?? []);
 }

@@ -1,9 +1,9 @@
-export { LOST_BY_HAND, materialsOfAssembly, partOrderId, type AssemblyOrder, type Rolling } from './assembly.js';
+export { materialsOfAssembly, partOrderId, type AssemblyOrder, type Rolling } from './assembly.js';
 export { bakeLoads, minutesFor, type BakeItem, type BakeLoad } from './bake.js';
 export { benchSteps, type BenchStep } from './benchSteps.js';
 export { demandOf, type Measuring, type MixDemand } from './demand.js';
 export { leftOf, type LeftOver } from './leftOver.js';
-export { USUAL_MINUTES, USUAL_WARMING, timeOf, type StepKind, type StepTime } from './minutes.js';
+export { timeOf, type StepTime } from './minutes.js';
 export { mostPieces, type MostPieces } from './mostPieces.js';
 export { TRAY_GAP, onTray, ovenLoads, type Alone, type LoadItem, type OvenLoad, type Tray } from './ovenLoads.js';
 export { toCut, type ForItself, type LayerOf, type PieceOrder, type Placed, type Ready } from './order.js';
@@ -17,5 +17,6 @@ export {
   type ReadyDemand,
 } from './plan.js';
 export { costOf, leftByTheHour, minutesByKind, type CostedKind, type PieceCost, type Rates } from './price.js';
+export { sumKnown } from './sumKnown.js';
 export { wantedBy, type OpenPlan, type Wanted } from './shopping.js';
 export { againstShelf, inOrderOfUse, lotsOf, takeFrom, type Lot } from './shelf.js';

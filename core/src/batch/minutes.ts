@@ -8,11 +8,10 @@ export interface StepTime {
   readonly oven: Minutes;
   readonly waits: Minutes;
 }
-/** How many of what a step is done to: minutes are learned for one of them. */
-export type StepKind = BenchStep['kind'];
+type StepKind = BenchStep['kind'];
 
 /** Minutes once for a step, and for each of what it is done to, until the bench has counted some: assumptions. */
-export const USUAL_MINUTES = {
+const USUAL_MINUTES = {
   ready: { once: 3, each: 0 },
   mix: { once: 6, each: 0 },
   roll: { once: 1, each: 3 },
@@ -29,7 +28,7 @@ export const USUAL_MINUTES = {
   bake: { once: 4, each: 0 },
 } as const;
 /** Minutes until an oven is as warm as it should be: an assumption, until its own readings say so. */
-export const USUAL_WARMING: Minutes = 12;
+const USUAL_WARMING: Minutes = 12;
 
 const HOUR: Minutes = 60;
 const byHand = ({ once, each }: { readonly once: number; readonly each: number }, count: number): StepTime => ({

@@ -1,6 +1,6 @@
 import { cutInBalls, punchedWith } from '#core/piece';
 import type { Mm } from '#core/units';
-import { partOrders, type AssemblyOrder, type LumpOrder } from './assembly.js';
+import { coreOf, partOrders, type AssemblyOrder, type LumpOrder } from './assembly.js';
 import type { AssembledPart, BenchStep, Shown } from './benchStep.js';
 import { toCut, type LayerOf } from './order.js';
 import type { BatchPlan } from './plan.js';
@@ -43,17 +43,13 @@ export function shapeSteps(
   });
 }
 
-/** Whether a lump is a core that is baked before it is covered. */
-export const isCore = ({ amount: { part, role } }: LumpOrder): boolean =>
-  part.shape.is === 'covered' && part.shape.bakedFirst && role === 'second';
-
 /** The cores of some pieces, and everything else that is shaped. */
 export function coresOf(orders: readonly AssemblyOrder[]): {
   readonly cores: LumpOrder[];
   readonly others: LumpOrder[];
 } {
   const lumps = orders.flatMap((order) => partOrders(order).lumps);
-  return { cores: lumps.filter(isCore), others: lumps.filter((lump) => !isCore(lump)) };
+  return { cores: lumps.filter((l) => coreOf(l) !== null), others: lumps.filter((l) => coreOf(l) === null) };
 }
 
 /** Putting the parts of a piece together; nothing where there is only one of one part. */

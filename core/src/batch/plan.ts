@@ -4,7 +4,14 @@ import type { PigmentSource } from '#core/colour';
 import type { Block } from '#core/clay';
 import { pigmentsWith } from '#core/mix';
 import { attempt, type Grams, type Mm } from '#core/units';
-import { materialsOfAssembly, partOrders, type AssemblyOrder, type LumpOrder, type PartOrders } from './assembly.js';
+import {
+  coreOf,
+  materialsOfAssembly,
+  partOrders,
+  type AssemblyOrder,
+  type LumpOrder,
+  type PartOrders,
+} from './assembly.js';
 import { bakeLoads, type BakeItem, type BakeLoad } from './bake.js';
 import { planPiece, type LayerPlan, type PiecePlan } from './cutPlan.js';
 import { demandOf, type Demand, type Measuring } from './demand.js';
@@ -12,6 +19,7 @@ import { planLump, type LumpPlan } from './lumpPlan.js';
 import { thicknessOf, toCut, type LayerOf, type PieceOrder, type Ready } from './order.js';
 import { againstShelf, type AgainstShelf } from './shelf.js';
 import { complaint } from './sentences.js';
+import { sumKnown } from './sumKnown.js';
 
 export type { LayerPlan, PiecePlan } from './cutPlan.js';
 export type { LumpPlan } from './lumpPlan.js';
@@ -70,8 +78,6 @@ export interface PlanInput {
 }
 
 const sum = (values: readonly number[]): number => values.reduce((a, b) => a + b, 0);
-const sumKnown = (values: readonly (number | null)[]): number | null =>
-  values.reduce<number | null>((total, v) => (total === null || v === null ? null : total + v), 0);
 
 /** What lies there, against what is wanted of it. */
 function readyDemand(wanted: readonly LayerPlan[], there: ReadonlyMap<MaterialKey, Grams>): ReadyDemand[] {
@@ -124,9 +130,10 @@ function itemsOf({ order, parts }: Assembled, working: Working): BakeItem[] {
   const count = toCut(order);
   const whole = { pieceId: order.id, count, mm: order.thickest, lines: linesOf(materialsOfAssembly(order), working) };
   const cores = parts.lumps.flatMap((lump): BakeItem[] => {
-    const { shape } = lump.amount.part;
-    if (shape.is !== 'covered' || !shape.bakedFirst || lump.amount.role !== 'second') return [];
-    return [{ pieceId: order.id, count: lump.count, mm: shape.core, lines: linesOf([lump.of], working), cores: true }];
+    const mm = coreOf(lump);
+    return mm === null
+      ? []
+      : [{ pieceId: order.id, count: lump.count, mm, lines: linesOf([lump.of], working), cores: true }];
   });
   return [...cores, whole];
 }

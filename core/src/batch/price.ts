@@ -1,6 +1,7 @@
 import type { Grams, Minutes } from '#core/units';
 import type { BenchStep } from './benchStep.js';
 import { piecesOfStep, timeOf } from './minutes.js';
+import { sumKnown } from './sumKnown.js';
 
 /** What an hour of hands is worth, and the share of everything else on top. */
 export interface Rates {
@@ -34,9 +35,6 @@ export interface PieceCost {
   /** null: something of it is not known */
   readonly total: number | null;
 }
-
-const known = (values: readonly (number | null)[]): number | null =>
-  values.reduce<number | null>((sum, v) => (sum === null || v === null ? null : sum + v), 0);
 
 /**
  * Minutes by hand for each kind of piece: its own steps, and of what is done for all of them, as conditioning, as
@@ -75,9 +73,9 @@ export function costOf(kind: CostedKind, minutes: Minutes, { hourly, overhead }:
   const each = (value: number | null): number | null => (value === null ? null : value / kind.count);
   const [clay, findings, own] = [each(kind.clay), each(kind.findings), minutes / kind.count];
   const hours = hourly === null ? null : (own / 60) * hourly;
-  const before = known([clay, findings, hours]);
+  const before = sumKnown([clay, findings, hours]);
   const share = before === null ? null : before * overhead;
-  return { id: kind.id, clay, findings, minutes: own, hours, overhead: share, total: known([before, share]) };
+  return { id: kind.id, clay, findings, minutes: own, hours, overhead: share, total: sumKnown([before, share]) };
 }
 
 /**
@@ -85,7 +83,7 @@ export function costOf(kind: CostedKind, minutes: Minutes, { hourly, overhead }:
  * @returns null where a cost is not known, or no hand is needed
  */
 export function leftByTheHour(price: number, { clay, findings, minutes }: PieceCost, overhead: number): number | null {
-  const paid = known([clay, findings]);
+  const paid = sumKnown([clay, findings]);
   if (paid === null || !(minutes > 0)) return null;
   // the share is taken of hours too: price = (paid + hours)(1 + share)
   return ((price / (1 + overhead) - paid) * 60) / minutes;

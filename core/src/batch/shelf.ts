@@ -1,5 +1,6 @@
 import { ASSUMED_BLOCK_GRAMS, ageInMonths, type Block } from '#core/clay';
 import type { Grams } from '#core/units';
+import { sumKnown } from './sumKnown.js';
 
 /** Grams to take off one block. */
 export interface Taking {
@@ -97,7 +98,7 @@ export function againstShelf(blocks: readonly Block[], grams: Grams): AgainstShe
     blocksToBuy,
     blockGrams,
     blockAssumed: newest === undefined,
-    usedCost: [...costs, shortCost].reduce<number | null>((sum, c) => (sum === null || c === null ? null : sum + c), 0),
+    usedCost: sumKnown([...costs, shortCost]),
     buyCost: costOf(blocksToBuy),
   };
 }

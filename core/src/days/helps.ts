@@ -9,9 +9,12 @@ export type HelpingChange =
   | { readonly kind: 'hour'; readonly at: Instant; readonly minutes: Minutes }
   | { readonly kind: 'later'; readonly batchId: string; readonly minutes: Minutes };
 
+/** Orders that are tried for each change: dozens of changes are looked at while somebody waits. */
+const TRIES = 12;
+
 /** Whether everything of a batch is ready in time then. */
 const inTime = (problem: DaysProblem, batchId: string): boolean =>
-  planDays(problem).batches.every((b) => b.batchId !== batchId || (b.ready !== null && b.late < 1));
+  planDays(problem, TRIES).batches.every((b) => b.batchId !== batchId || (b.ready !== null && b.late < 1));
 
 /** A batch with a share of its pieces: what is done to each takes less, what is done once does not. */
 function withShare(problem: DaysProblem, batchId: string, share: number): DaysProblem {

@@ -1,6 +1,6 @@
 import { lengthOf, type Instant, type Job, type Slot } from './job.js';
 import { tailsOf, type Network } from './network.js';
-import { Timeline } from './timeline.js';
+import { Timeline, slotsFrom } from './timeline.js';
 
 /** Where each job came to lie; null: there is no room for it. */
 export interface Scheduled {
@@ -68,9 +68,9 @@ function earliestOf(
  */
 export function schedule(network: Network, order: readonly number[], taken: readonly Slot[] = []): Scheduled {
   const timeline = new Timeline(network.windows);
-  timeline.takeSlots(taken);
+  timeline.taking(taken);
   const slots = new Array<readonly Slot[] | null | undefined>(network.jobs.length);
-  for (const [i, at] of network.pinned) slots[i] = timeline.pin(network.jobs[i] as Job, at);
+  for (const [i, at] of network.pinned) slots[i] = timeline.taking(slotsFrom(network.jobs[i] as Job, at));
   for (const i of order) {
     if (slots[i] !== undefined) continue;
     const job = network.jobs[i] as Job;

@@ -36,35 +36,23 @@ export class Timeline {
   }
 
   /** Puts a job down as early as it can be; null where no free stretch is long enough. */
-  put(job: Job, earliest: Instant): Slot[] | null {
+  put(job: Job, earliest: Instant): readonly Slot[] | null {
     return job.unit === null ? this.putWhole(job, earliest) : this.putDivided(job, earliest, job.unit);
   }
 
-  private putWhole(job: Job, earliest: Instant): Slot[] | null {
+  private putWhole(job: Job, earliest: Instant): readonly Slot[] | null {
     const length = lengthOf(job);
     for (let i = this.firstAt(earliest); i < this.taken.length; i++) {
       const one = this.taken[i] as (typeof this.taken)[number];
       const start = startIn(one, job.phases, Math.max(earliest, one.window.from));
       if (start + length > one.window.to + HAIR) continue;
-      return this.takeAt(i, job, start);
+      return this.taking(slotsFrom(job, start));
     }
     return null;
   }
 
-  /** Takes a job's phases one after the other, from a moment on. */
-  private takeAt(window: number, job: Job, start: Instant): Slot[] {
-    const one = this.taken[window] as (typeof this.taken)[number];
-    let from = start;
-    return job.phases.flatMap(({ need, minutes }): Slot[] => {
-      const slot: Slot = { jobId: job.id, need, from, to: from + minutes };
-      take(one[need], slot.from, slot.to);
-      from = slot.to;
-      return minutes > 0 ? [slot] : [];
-    });
-  }
-
   /** As many pieces as each free stretch has room for. */
-  private putDivided(job: Job, earliest: Instant, unit: Minutes): Slot[] | null {
+  private putDivided(job: Job, earliest: Instant, unit: Minutes): readonly Slot[] | null {
     let left = lengthOf(job);
     const slots: Slot[] = [];
     for (let i = this.firstAt(earliest); i < this.taken.length && left > HAIR; i++) {
@@ -78,35 +66,29 @@ export class Timeline {
         if (left <= HAIR) break;
       }
     }
-    if (left > HAIR) return null;
-    for (const { from, to } of slots) this.takeHands(from, to);
-    return slots;
+    return left > HAIR ? null : this.taking(slots);
   }
 
-  private takeHands(from: Instant, to: Instant): void {
-    const one = this.taken[this.firstAt(from)];
-    if (one) take(one.hands, from, to);
-  }
-
-  /** Takes what other work has been given already. */
-  takeSlots(slots: readonly Slot[]): void {
+  /** Takes the time of some slots, free or not: what other work has, or somebody put there. @returns the same */
+  taking(slots: readonly Slot[]): readonly Slot[] {
     for (const { need, from, to } of slots) {
       const one = this.taken[this.firstAt(from)];
       if (one) take(one[need], from, to);
     }
+    return slots;
   }
+}
 
-  /** Takes the time of a job that somebody put there, free or not. */
-  pin(job: Job, at: Instant): Slot[] {
-    let from = at;
-    return job.phases.flatMap(({ need, minutes }): Slot[] => {
-      const slot: Slot = { jobId: job.id, need, from, to: from + minutes };
-      const one = this.taken[this.firstAt(from)];
-      if (one) take(one[need], slot.from, slot.to);
+/** The slots of a job whose phases follow each other from a moment on. */
+export function slotsFrom({ id, phases }: Job, start: Instant): Slot[] {
+  let from = start;
+  return phases
+    .map(({ need, minutes }): Slot => {
+      const slot = { jobId: id, need, from, to: from + minutes };
       from = slot.to;
-      return minutes > 0 ? [slot] : [];
-    });
-  }
+      return slot;
+    })
+    .filter((slot) => slot.to > slot.from);
 }
 
 /** The first moment from which all phases are free, one after the other. */

@@ -27,7 +27,7 @@ export {
 } from './document.js';
 export { FINISH_KINDS, USUAL_FINISH, handMinutes, newFinish, type FinishKind, type FinishStep } from './finish.js';
 export { cutterOfPart } from './flatParts.js';
-export { edgeAt, extentOfAll, layPiece, pointAt, type Laid, type LaidPart } from './lying.js';
+export { edgeAt, extentOfAll, layPiece, type Laid, type LaidPart } from './lying.js';
 export { PIECE_MODELS, type PieceModel } from './models.js';
 export { pieceMaterials, withPieceMaterial } from './materials.js';
 export { readPiece } from './read.js';

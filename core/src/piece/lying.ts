@@ -21,13 +21,6 @@ export interface Laid {
   readonly wrong: readonly { readonly partId: string; readonly sentence: string }[];
 }
 
-/** A point of a part as it lies. */
-export function pointAt([px, py]: Point, { x, y, degrees, flip }: Lying): Point {
-  const angle = (degrees * Math.PI) / 180;
-  const own = flip ? -px : px;
-  return [x + own * Math.cos(angle) - py * Math.sin(angle), y + own * Math.sin(angle) + py * Math.cos(angle)];
-}
-
 /** The edge of a part as it lies. */
 export function edgeAt(points: readonly Point[], { x, y, degrees, flip }: Lying): Point[] {
   const own = { points, round: false };

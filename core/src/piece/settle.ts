@@ -1,6 +1,6 @@
 import type { Extent, Point } from '#core/outline';
 import type { Mm } from '#core/units';
-import { MOST_LYING, type Part } from './document.js';
+import type { Part } from './document.js';
 import { edgeAt, extentOfAll, type LaidPart } from './lying.js';
 import type { Lying } from './arrange.js';
 import type { Solid } from './solid.js';
@@ -194,7 +194,7 @@ export function settlePiece(parts: readonly LaidPart[]): SettledPiece | null {
   const heights = new Heights(extent);
   const all: Settled[] = [];
   for (const { part, solid, lying } of parts)
-    for (const place of lying.slice(0, MOST_LYING)) all.push(settle({ part, solid, place }, heights));
+    for (const place of lying) all.push(settle({ part, solid, place }, heights));
   const thickest = heights.clay.reduce((most, mm) => Math.max(most, mm), 0);
   return {
     parts: all,
