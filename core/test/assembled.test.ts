@@ -19,6 +19,7 @@ const BOOK: MaterialBook = {
   recipe: () => undefined,
   nameOf: (id) => id,
   composed: () => ({ name: 'Dark scrap', parts: [] }),
+  made: (id) => ({ name: id, of: ofClay('clay0') }),
 };
 const ROLLING = { machineName: 'Bench roller', settingLabel: '4', assumed: false, rollerWidthMm: 145 };
 
@@ -66,4 +67,26 @@ test('a part without clay keeps the whole piece from being planned', () => {
   const bare = withPieceMaterial(PIECE_MODELS[0]!.piece, () => null);
   const own = plan({ ...order(bare, keyOf(ofClay('clay0'))), laid: layPiece(bare).parts });
   expect(own.assemblies[0]!.wrong).toMatch(/Choose what these parts are made of: leaf/);
+});
+
+test('a part of a sheet with a fade that lies there has the fade its own way, as wide as the sheet is', () => {
+  const blossom = PIECE_MODELS[0]!.piece;
+  const lying = keyOf({ kind: 'made', id: 's' });
+  const one = (wide: number): AssemblyOrder => {
+    const parts = blossom.parts.flatMap((part) => (part.name === 'outer petal' ? [{ ...part, of: lying }] : []));
+    return {
+      ...order(blossom, keyOf(ofClay('clay0'))),
+      laid: layPiece({ ...blossom, parts }).parts,
+      fades: new Map([['s', wide]]),
+    };
+  };
+  const [petals] = plan(one(60)).pieces;
+  if (petals?.wrong !== null) throw new Error(petals?.wrong);
+  // its long side lies across the fade: 42 petals of 12 mm one after the other, on a sheet that stays 60 mm wide
+  expect(petals.layout.width).toBe(60);
+  expect(petals.layout.turned || [...petals.layout.turns].every((t) => Math.abs(t) % 180 === 90)).toBe(true);
+  // too narrow for a petal of 20 mm: it is said, and nothing of it is planned
+  const narrow = plan(one(15));
+  expect(narrow.assemblies[0]!.wrong).toMatch(/\./);
+  expect(narrow.totalGrams).toBe(0);
 });

@@ -30,6 +30,8 @@ export interface AssemblyOrder {
   readonly thickest: Mm;
   /** the setting that a sheet so thick is rolled at */
   readonly rolling: (mm: Mm) => Rolling;
+  /** mm across each sheet with a fade that lies there, by its id; left out: there is none */
+  readonly fades?: ReadonlyMap<string, Mm>;
   readonly finish?: readonly FinishStep[];
   /** why it cannot be laid together; null or left out: it can */
   readonly wrong?: string | null;
@@ -71,16 +73,26 @@ function cutterFor(shape: Shape): Cutter | null {
   return { shape: 'round', width: across, height: across };
 }
 
-/** How a fade lies on a part that is cut of it: its long side across the fade, or along it. */
-function onFade(shape: Shape, of: Material, cutter: Cutter, bridge: Mm): Pick<PieceOrder, 'lie'> & { fadeMm?: Mm } {
-  if (of.kind !== 'blend' || shape.is !== 'cut') return {};
+/**
+ * How a fade lies on a part that is cut of it: its long side across the fade, or along it. A fade that is still to be
+ * made is as wide as the part needs it; a sheet that lies there as it was made.
+ */
+function onFade(
+  { bridgeMm, fades }: AssemblyOrder,
+  shape: Shape,
+  of: Material,
+  cutter: Cutter,
+): Pick<PieceOrder, 'lie'> & { readonly fadeMm?: Mm } {
+  if (shape.is !== 'cut') return {};
   const across = shape.fade === 'across';
-  return { lie: across ? 'upright' : 'sideways', fadeMm: (across ? cutter.width : cutter.height) + 2 * bridge };
+  const side = across ? cutter.width : cutter.height;
+  const fadeMm = of.kind === 'blend' ? side + 2 * bridgeMm : fades?.get(of.id);
+  return fadeMm === undefined ? {} : { lie: across ? 'upright' : 'sideways', fadeMm };
 }
 
 function cutOrder(order: AssemblyOrder, amount: PartAmount, of: LayerOf, cutter: Cutter): PieceOrder {
   const { name, shape } = amount.part;
-  const { lie, fadeMm } = onFade(shape, of, cutter, order.bridgeMm);
+  const { lie, fadeMm } = onFade(order, shape, of, cutter);
   const layer: LayerOrder = {
     of,
     ...order.rolling(amount.sheet ?? 1),

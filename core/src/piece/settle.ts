@@ -42,12 +42,16 @@ class Heights {
   readonly up: number;
   readonly top: Float32Array;
   readonly clay: Float32Array;
+  /** room for the cells of the part that is put down, used again for each */
+  readonly cells: Pick<Cells, 'at' | 'low' | 'high'>;
   constructor(readonly extent: Extent) {
     this.step = Math.max(FINEST, Math.max(extent.width, extent.height) / CELLS);
     this.across = Math.ceil(extent.width / this.step) + 1;
     this.up = Math.ceil(extent.height / this.step) + 1;
     this.top = new Float32Array(this.across * this.up);
-    this.clay = new Float32Array(this.across * this.up);
+    const room = this.across * this.up;
+    this.clay = new Float32Array(room);
+    this.cells = { at: new Int32Array(room), low: new Float64Array(room), high: new Float64Array(room) };
   }
 
   /** Calls for each cell whose middle lies within some closed lines, by the even-odd rule: its number, its middle. */
@@ -101,8 +105,7 @@ interface Cells {
 function cellsUnder({ solid, place, edge }: Pick<Settled, 'solid' | 'place' | 'edge'>, heights: Heights): Cells {
   const home = homeOf(place);
   const edges = solid.opening ? [edge, edgeAt(solid.opening, place)] : [edge];
-  const room = heights.top.length;
-  const [at, low, high] = [new Int32Array(room), new Float64Array(room), new Float64Array(room)];
+  const { at, low, high } = heights.cells;
   let count = 0;
   heights.each(edges, (cell, x, y) => {
     const reach = solid.reach(...home(x, y));

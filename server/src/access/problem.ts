@@ -22,6 +22,13 @@ export function refused(sentence: string, field?: string): ProblemException {
   );
 }
 
+/** Names are told apart by more than small and capital letters. @throws ProblemException beside the name */
+export function checkFree(what: string, name: string, others: readonly { readonly name: string }[]): void {
+  const called = name.trim().toLowerCase();
+  if (others.some((other) => other.name.trim().toLowerCase() === called))
+    throw refused(`There is ${what} called ${name.trim()} already.`, 'name');
+}
+
 /** 404 */
 export function notThere(what: string): ProblemException {
   return new ProblemException(404, 'Not there', `${what} is not there any more.`);

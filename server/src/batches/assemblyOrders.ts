@@ -1,10 +1,9 @@
-import { Inject, Injectable } from '@nestjs/common';
+import { Injectable } from '@nestjs/common';
 import type { AssemblyOrder, Rolling } from '#core/batch';
 import { layPiece, settlePiece, type LaidPart, type PieceDocument } from '#core/piece';
 import { thicknesses } from '#core/sheet';
 import { attempt } from '#core/units';
 import type { AssemblyDto, MachineDto } from '#contract';
-import { SheetsStore } from '../sheets/sheets.store.js';
 
 /** Parts of a piece laid together, how thick it is then, or why it cannot be laid. */
 interface LaidPiece {
@@ -43,13 +42,9 @@ function nearest(machine: MachineDto, mm: number): Rolling | null {
 @Injectable()
 export class AssemblyOrders {
   private readonly kept = new Map<string, LaidPiece>();
-  constructor(@Inject(SheetsStore) private readonly sheets: SheetsStore) {}
 
-  async of(assemblies: readonly AssemblyDto[]): Promise<AssemblyOrder[]> {
-    if (assemblies.length === 0) return [];
-    const machines = await this.sheets.machines();
-    const { machineId } = await this.sheets.setup();
-    const own = machines.find((m) => m.id === machineId) ?? machines[0];
+  /** @param own the machine of the bench; undefined: there is none */
+  of(assemblies: readonly AssemblyDto[], own: MachineDto | undefined): AssemblyOrder[] {
     const rolling = (mm: number): Rolling => (own && nearest(own, mm)) ?? { ...BY_HAND, mm };
     const sheetWidthMm = Math.min(WIDE, own?.rollerWidthMm ?? BY_HAND.rollerWidthMm);
     return assemblies.map(({ piece, ...assembly }) => ({

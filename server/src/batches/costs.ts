@@ -3,7 +3,9 @@ import {
   costOf,
   minutesByKind,
   partOrderId,
+  sumKnown,
   takeFrom,
+  toCut,
   type AssemblyOrder,
   type BatchPlan,
   type BenchStep,
@@ -11,13 +13,11 @@ import {
 } from '#core/batch';
 import type { Block } from '#core/clay';
 import type { Material } from '#core/material';
-import { pigmentsWith } from '#core/mix';
 import { amountsOf, findingsOf } from '#core/piece';
-import { lookUp, type MaterialBook } from '#core/stock';
-import { attempt } from '#core/units';
-import type { FindingDemand, FindingDto, PlanAnswer } from '#contract';
+import type { MaterialBook } from '#core/stock';
+import type { BenchSetupDto, FindingDemand, FindingDto, PlanAnswer } from '#contract';
 import { PiecesService } from '../pieces/pieces.service.js';
-import { SheetsStore } from '../sheets/sheets.store.js';
+import { clayIn } from '../stock/clayIn.js';
 import type { KindsOfPieces } from './planning.js';
 
 export type Costed = Pick<PlanAnswer, 'findings' | 'costs'>;
@@ -30,20 +30,18 @@ interface Planned {
     readonly assemblies: readonly AssemblyOrder[];
     readonly book: MaterialBook;
     readonly blocks: readonly Block[];
+    readonly setup: Pick<BenchSetupDto, 'hourly' | 'overhead'>;
   };
 }
 
 /** Findings and money of a planned batch. */
 @Injectable()
 export class Costs {
-  constructor(
-    @Inject(PiecesService) private readonly pieces: PiecesService,
-    @Inject(SheetsStore) private readonly sheets: SheetsStore,
-  ) {}
+  constructor(@Inject(PiecesService) private readonly pieces: PiecesService) {}
 
   async of(planned: Planned): Promise<Costed> {
     const stock = new Map((await this.pieces.findings()).map((f) => [f.id, f]));
-    const { hourly, overhead } = await this.sheets.setup();
+    const { hourly, overhead } = planned.input.setup;
     const rates = { hourly: hourly ?? null, overhead: overhead ?? 0 };
     const kinds = costedKinds(planned, stock);
     const minutes = minutesByKind(planned.steps, kinds, ownerAmong(planned));
@@ -77,14 +75,12 @@ function moneyForGram({ plan, input: { blocks } }: Planned): (clayId: string) =>
 /** What so much of a material costs: by its clays. Scrap was paid before. */
 function moneyFor(of: Material, grams: number, book: MaterialBook, perGram: (id: string) => number | null) {
   if (of.kind === 'scrap') return 0;
-  const shares = attempt(
-    () => lookUp(of, book, { stage: 'raw', pigments: pigmentsWith(null) }).shares,
-    () => [],
+  return sumKnown(
+    clayIn(of, book).map(({ clayId, mass }) => {
+      const price = perGram(clayId);
+      return price === null ? null : price * mass * grams;
+    }),
   );
-  return shares.reduce<number | null>((sum, { clayId, mass }) => {
-    const price = perGram(clayId);
-    return sum === null || price === null ? null : sum + price * mass * grams;
-  }, 0);
 }
 
 /** Each kind of piece that can be made, with its clay and its findings. */
@@ -97,10 +93,7 @@ function costedKinds(planned: Planned, stock: ReadonlyMap<string, FindingDto>): 
   const clayOf = (id: string) => {
     const own = all.filter((a) => ownerOf(a.id) === id);
     const money = own.map(({ of, grams }) => moneyFor(of, grams, input.book, perGram));
-    return {
-      grams: own.reduce((sum, a) => sum + a.grams, 0),
-      clay: money.reduce<number | null>((sum, m) => (sum === null || m === null ? null : sum + m), 0),
-    };
+    return { grams: own.reduce((sum, a) => sum + a.grams, 0), clay: sumKnown(money) };
   };
   const good = new Set([...plan.pieces, ...plan.assemblies].flatMap((p) => (p.wrong === null ? [p.id] : [])));
   const plain = kinds.pieces.map(({ id, count }) => ({ id, count, findings: 0 }));
@@ -112,22 +105,20 @@ function costedKinds(planned: Planned, stock: ReadonlyMap<string, FindingDto>): 
   return [...plain, ...assembled].filter(({ id }) => good.has(id)).map((kind) => ({ ...kind, ...clayOf(kind.id) }));
 }
 
-function moneyForFindings(order: AssemblyOrder, stock: ReadonlyMap<string, FindingDto>): number | null {
-  let sum = 0;
-  for (const [id, each] of findingsOf(order.laid)) {
-    const price = id === null ? null : (stock.get(id)?.price ?? null);
-    if (price === null) return null;
-    sum += price * each * (order.count + order.spare);
-  }
-  return sum;
-}
+const moneyForFindings = (order: AssemblyOrder, stock: ReadonlyMap<string, FindingDto>): number | null =>
+  sumKnown(
+    [...findingsOf(order.laid)].map(([id, each]) => {
+      const price = stock.get(id ?? '')?.price ?? null;
+      return price === null ? null : price * each * toCut(order);
+    }),
+  );
 
 /** How many of each finding all pieces need, against what is there. */
 function findingsNeeded({ input }: Planned, stock: ReadonlyMap<string, FindingDto>): FindingDemand[] {
   const counts = new Map<string, number>();
-  for (const { laid, count, spare } of input.assemblies)
-    for (const [id, each] of findingsOf(laid))
-      if (id !== null) counts.set(id, (counts.get(id) ?? 0) + each * (count + spare));
+  for (const order of input.assemblies)
+    for (const [id, each] of findingsOf(order.laid))
+      if (id !== null) counts.set(id, (counts.get(id) ?? 0) + each * toCut(order));
   return [...counts].map(([id, count]) => {
     const finding = stock.get(id);
     const there = finding?.count ?? 0;

@@ -1,8 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { Fraction, attempt } from '#core/units';
 import { isOf, match, materialIn, ofClay, type Material, type OfScrap } from '#core/material';
-import { pigmentsWith } from '#core/mix';
-import { lookUp, type ClayShare, type MaterialBook, type OwnColour } from '#core/stock';
+import { lookUp, type MaterialBook, type OwnColour } from '#core/stock';
 import {
   benchSteps,
   materialsOfAssembly,
@@ -20,10 +19,11 @@ import {
 } from '#core/batch';
 import { cutterOf } from '#core/cutter';
 import { discVolume, thicknesses, type SettingThickness } from '#core/sheet';
-import type { AssemblyDto, MachineDto, MostPiecesAnswer, PieceDto, Plain, PlanAnswer } from '#contract';
+import type { AssemblyDto, BenchSetupDto, MachineDto, MostPiecesAnswer, PieceDto, Plain, PlanAnswer } from '#contract';
 import { Studio } from '../mixes/studio.js';
 import { SheetsStore } from '../sheets/sheets.store.js';
 import { StockLooks, type StockBook } from '../stock/looks.js';
+import { clayIn } from '../stock/clayIn.js';
 import { AssemblyOrders } from './assemblyOrders.js';
 import { Costs, type Costed } from './costs.js';
 import { loadItemsOf } from './loadItems.js';
@@ -116,15 +116,18 @@ export class Planning {
 
   /** All that core plans a batch with: settings become thicknesses, book and shelf are those of now. */
   private async inputOf({ pieces, assemblies: kinds }: KindsOfPieces) {
-    const gaps = await this.gaps();
-    const assemblies = await this.assembled.of(kinds);
-    const materials = [...pieces.flatMap((p) => p.layers.map((l) => l.of)), ...assemblies.flatMap(materialsOfAssembly)];
+    const [machines, setup] = [await this.sheets.machines(), await this.sheets.setup()];
+    const gaps = gapsOf(machines);
+    const own = machines.find((m) => m.id === setup.machineId) ?? machines[0];
+    const laid = this.assembled.of(kinds, own);
+    const materials = [...pieces.flatMap((p) => p.layers.map((l) => l.of)), ...laid.flatMap(materialsOfAssembly)];
     const { book, there, fades, patterned, lies } = await this.looks.book(materials);
     const orders = pieces.map((piece) => orderOf(piece, gaps, fades));
-    const measuring = await this.measuring(gaps);
+    const assemblies = laid.map((order) => ({ ...order, fades }));
+    const measuring = measuringOf(setup, gaps);
     const { pigments } = this.studio;
     const known = { book, there, patterned, lies, pigments, blocks: this.studio.all('block') };
-    return { orders, assemblies, measuring, ...known };
+    return { orders, assemblies, measuring, setup, ...known };
   }
 
   private answer(
@@ -194,19 +197,15 @@ export class Planning {
       }),
     );
   }
+}
 
-  private async gaps(): Promise<Map<string, Gap>> {
-    const machines = await this.sheets.machines();
-    return new Map(
-      machines.flatMap((machine) => thicknesses(machine).map((setting) => [setting.id, { machine, setting }])),
-    );
-  }
+/** Every setting of every machine, by its id. */
+const gapsOf = (machines: readonly MachineDto[]): ReadonlyMap<string, Gap> =>
+  new Map(machines.flatMap((machine) => thicknesses(machine).map((setting) => [setting.id, { machine, setting }])));
 
-  private async measuring(gaps: ReadonlyMap<string, Gap>): Promise<Measuring> {
-    const setup = await this.sheets.setup();
-    const gap = gaps.get(setup.discSettingId ?? '');
-    return { discVolume: gap ? discVolume(setup.discMm, gap.setting.mm) : null };
-  }
+function measuringOf({ discMm, discSettingId }: BenchSetupDto, gaps: ReadonlyMap<string, Gap>): Measuring {
+  const gap = gaps.get(discSettingId ?? '');
+  return { discVolume: gap ? discVolume(discMm, gap.setting.mm) : null };
 }
 
 /** What an answer is put into words with. */
@@ -233,12 +232,6 @@ function saidAs({ of, grams }: LeftOver['parts'][number], book: MaterialBook): {
     blend: (blend) => [{ of: blend, grams }],
   });
 }
-
-const clayIn = (of: Material, book: MaterialBook): readonly ClayShare[] =>
-  attempt(
-    () => lookUp(of, book, { stage: 'raw', pigments: pigmentsWith(null) }).shares,
-    () => [],
-  );
 
 /** How wide a sheet with a fade is; nothing of anything else. */
 function widthOf(of: LayerOf, fades: ReadonlyMap<string, number>): { fadeMm?: number } {

@@ -1,7 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { asc } from 'drizzle-orm';
-import type { DrawerAnswer, OwnCutterDto } from '#contract';
-import { checkVersion, notThere, refused } from '../access/problem.js';
+import type { OwnCutterDto } from '#contract';
+import { checkFree, checkVersion, notThere } from '../access/problem.js';
 import { DB } from '../db/db.module.js';
 import type { Db } from '../db/dataFile.js';
 import { Journal, type Row } from '../db/journal.js';
@@ -26,9 +26,11 @@ export class DrawerService {
     await this.journal.change(changeId, async (draft) => {
       const stored = await draft.find('cutter', dto.id);
       await checkVersion(stored?.name ?? 'This cutter', stored?.version, dto.version, () => stored);
-      const others: DrawerAnswer = (await this.all()).filter((c) => c.id !== dto.id);
-      if (others.some((c) => c.name.toLowerCase() === name.toLowerCase()))
-        throw refused(`There is a cutter called ${name} already.`, 'name');
+      checkFree(
+        'a cutter',
+        name,
+        (await this.all()).filter((c) => c.id !== dto.id),
+      );
       kept = { ...cutterRow(dto, ''), id: dto.id, name, version: draft.version };
       await draft.put('cutter', kept);
       draft.summary = stored ? `changed the cutter ${name}` : `new cutter ${name}`;

@@ -1,7 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { asc } from 'drizzle-orm';
 import type { OvenDto } from '#contract';
-import { checkVersion, notThere, refused } from '../access/problem.js';
+import { checkFree, checkVersion, notThere } from '../access/problem.js';
 import { DB } from '../db/db.module.js';
 import type { Db } from '../db/dataFile.js';
 import { Journal, type Row } from '../db/journal.js';
@@ -25,9 +25,11 @@ export class OvensService {
     await this.journal.change(changeId, async (draft) => {
       const stored = await draft.find('oven', dto.id);
       await checkVersion(stored?.name ?? 'This oven', stored?.version, dto.version, () => stored);
-      const others = (await this.all()).filter((o) => o.id !== dto.id);
-      if (others.some((o) => o.name.toLowerCase() === name.toLowerCase()))
-        throw refused(`There is an oven called ${name} already.`, 'name');
+      checkFree(
+        'an oven',
+        name,
+        (await this.all()).filter((o) => o.id !== dto.id),
+      );
       const { id, trayWidthMm, trayLengthMm, readings } = dto;
       kept = { id, name, trayWidthMm, trayLengthMm, readings, version: draft.version };
       await draft.put('oven', kept);

@@ -1,14 +1,11 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { asc } from 'drizzle-orm';
+import { asc, eq } from 'drizzle-orm';
 import type { FindingDto, PieceModelDto } from '#contract';
-import { checkVersion, inUse, notThere, refused } from '../access/problem.js';
+import { checkFree, checkVersion, inUse, notThere } from '../access/problem.js';
 import { DB } from '../db/db.module.js';
 import type { Db } from '../db/dataFile.js';
 import { Journal, type Row } from '../db/journal.js';
 import { assemblies, batches, findings, pieceModels } from '../db/schema.js';
-import { eq } from 'drizzle-orm';
-
-const sameName = (a: string, b: string): boolean => a.trim().toLowerCase() === b.trim().toLowerCase();
 
 /** Pieces of one's own to be used again, and the findings that lie there. */
 @Injectable()
@@ -33,9 +30,11 @@ export class PiecesService {
     await this.journal.change(changeId, async (draft) => {
       const stored = await draft.find('pieceModel', dto.id);
       await checkVersion(stored?.name ?? 'This piece', stored?.version, dto.version, () => stored);
-      const others = (await this.models()).filter((m) => m.id !== dto.id);
-      if (others.some((m) => sameName(m.name, name)))
-        throw refused(`There is a piece called ${name} already. Give this one another name.`, 'name');
+      checkFree(
+        'a piece',
+        name,
+        (await this.models()).filter((m) => m.id !== dto.id),
+      );
       kept = { id: dto.id, name, piece: dto.piece, finish: dto.finish, version: draft.version };
       await draft.put('pieceModel', kept);
       draft.summary = stored ? `changed the piece ${name}` : `kept the piece ${name}`;
@@ -59,9 +58,11 @@ export class PiecesService {
     await this.journal.change(changeId, async (draft) => {
       const stored = await draft.find('finding', dto.id);
       await checkVersion(stored?.name ?? 'This finding', stored?.version, dto.version, () => stored);
-      const others = (await this.findings()).filter((f) => f.id !== dto.id);
-      if (others.some((f) => sameName(f.name, name)))
-        throw refused(`There is a finding called ${name} already. Give this one another name.`, 'name');
+      checkFree(
+        'a finding',
+        name,
+        (await this.findings()).filter((f) => f.id !== dto.id),
+      );
       const { id, form, widthMm, lengthMm, count, price, keptIn } = dto;
       kept = { id, name, form, widthMm, lengthMm, count, price, keptIn: keptIn.trim(), version: draft.version };
       await draft.put('finding', kept);

@@ -2,7 +2,7 @@ import { Inject, Injectable } from '@nestjs/common';
 
 import { checkDial } from '#core/sheet';
 import type { BenchSetupDto, MachineDto, MachinesAnswer } from '#contract';
-import { checkVersion, inUse, notThere, refused, refusedAt } from '../access/problem.js';
+import { checkFree, checkVersion, inUse, notThere, refused, refusedAt } from '../access/problem.js';
 import { Journal, type Row } from '../db/journal.js';
 import { BENCH_ID, SheetsStore } from './sheets.store.js';
 
@@ -50,9 +50,11 @@ export class SheetsService {
       const all = await this.store.machines();
       const stored = all.find((m) => m.id === dto.id);
       await checkVersion(stored?.name ?? 'This machine', stored?.version, dto.version, () => stored);
-      if (all.some((m) => m.id !== dto.id && m.name.toLowerCase() === dto.name.trim().toLowerCase())) {
-        throw refused(`There is a machine called ${dto.name.trim()} already.`, 'name');
-      }
+      checkFree(
+        'a machine',
+        dto.name,
+        all.filter((m) => m.id !== dto.id),
+      );
       refusedAt('settings', () => {
         checkDial(dto.settings.map((s) => s.label));
       });

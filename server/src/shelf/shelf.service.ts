@@ -2,7 +2,7 @@ import { Inject, Injectable } from '@nestjs/common';
 import { showMonth } from '#core/clay';
 import { inBoth, showMass } from '#core/units';
 import type { BlockDto, ClayDto, LineDto, MixName, ShelfAnswer, UsedInAnswer } from '#contract';
-import { checkVersion, inUse, notThere, refused } from '../access/problem.js';
+import { checkFree, checkVersion, inUse, notThere, refused } from '../access/problem.js';
 import { Journal } from '../db/journal.js';
 import { Studio } from '../mixes/studio.js';
 import { ShelfStore } from './shelf.store.js';
@@ -57,9 +57,11 @@ export class ShelfService {
     await this.journal.change(changeId, async (draft) => {
       const stored = await draft.find('line', dto.id);
       await checkVersion(stored?.name ?? 'This line', stored?.version, dto.version, () => stored);
-      if (this.studio.all('line').some((l) => l.id !== dto.id && same(l.name, dto.name))) {
-        throw refused(`There is a line called ${dto.name.trim()} already.`, 'name');
-      }
+      checkFree(
+        'a line',
+        dto.name,
+        this.studio.all('line').filter((l) => l.id !== dto.id),
+      );
       if (dto.maxC < dto.bakeC) throw refused('The maximum temperature is below the baking temperature.', 'maxC');
       await draft.put('line', {
         ...dto,
