@@ -1,6 +1,6 @@
 import { complaint } from '#core/units';
 
-/** A number that has to be more than 0, given on. @throws Complaint `amount/positive` beside the field it was typed in */
+/** A number that has to be more than 0, given on. @throws Complaint `amount/positive` */
 export function asPositive(what: string, value: number): number {
   if (!(value > 0)) throw complaint('amount/positive', { what });
   return value;

@@ -1,12 +1,15 @@
 import { materialIn, type MaterialKey } from '#core/material';
 import {
   layPiece,
+  placesOf,
   remarksOn,
   settlePiece,
+  solidOf,
   type LaidPart,
   type Part,
   type PieceDocument,
   type SettledPiece,
+  type Shape,
 } from '#core/piece';
 import { attempt } from '#core/units';
 
@@ -31,6 +34,17 @@ export const drawnPiece = (piece: PieceDocument): DrawnPiece =>
       wrong: [{ partId: null, sentence: message }],
       remarks: [],
     }),
+  );
+
+/** One part by itself, in the colour that is meant; null where it cannot be shaped. */
+export const alone = (shape: Shape, name: string, like: string, degrees = 0): SettledPiece | null =>
+  attempt(
+    () => {
+      const place = { lies: 'at', x: 0, y: 0, turn: degrees } as const;
+      const part: Part = { ...{ id: name, name, of: null, like, on: null }, shape, place };
+      return settlePiece([{ part, solid: solidOf(shape, name), lying: placesOf(part) }]);
+    },
+    () => null,
   );
 
 /** The colours of a material by its key, along a fade or one; none where they are not known. */

@@ -7,6 +7,7 @@ import { TextValue } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
 import { useUnits } from '../../state/view.js';
 import { UNKNOWN_HEX } from '../../theme/grey.js';
+import { money } from './price/money.js';
 import { Caption, Rule, Strip } from '../../theme/pieces.js';
 
 /** g that nobody misses. */
@@ -119,7 +120,7 @@ function OneCosts({
     <Box as="ul" aria-label="What one costs">
       {known.map((c) => (
         <li key={c.id}>
-          One {names.get(c.id) ?? 'piece'} costs <b>{money(c.total ?? 0)}</b> {currency}
+          One {names.get(c.id) ?? 'piece'} costs <b>{money(c.total)}</b> {currency}
         </li>
       ))}
     </Box>
@@ -152,8 +153,6 @@ function Mixes({ mixes }: { readonly mixes: PlanAnswer['mixes'] }): ReactElement
     </div>
   );
 }
-
-const money = (value: number): string => value.toFixed(2);
 
 /** What it costs, and what is to be bought. */
 function Cost({ plan, currency, onCurrency }: Omit<ClayNeededProps, 'children'>): ReactElement {
@@ -200,6 +199,10 @@ function Cost({ plan, currency, onCurrency }: Omit<ClayNeededProps, 'children'>)
   );
 }
 
+/** What does not end in the pieces: off-cuts, and with what is shaped by hand what stays on hands and tools. */
+const lostWords = ({ lumps }: Pick<PlanAnswer, 'lumps'>): string =>
+  lumps.length === 0 ? 'between the cuts' : 'scrap and what stays on the hands';
+
 interface ClayNeededProps {
   readonly plan: PlanAnswer;
   readonly currency: string;
@@ -220,7 +223,7 @@ export function ClayNeeded({ children, ...own }: ClayNeededProps): ReactElement 
       <div>
         <h2>Clay needed</h2>
         <Caption>
-          {showMass(plan.totalGrams, units)} in all, {showMass(plan.scrapGrams, units)} of it between the cuts
+          {showMass(plan.totalGrams, units)} in all, {showMass(plan.scrapGrams, units)} of it {lostWords(plan)}
         </Caption>
       </div>
       <Flex as="ul" direction="column" gap={3} aria-label="Clay needed">

@@ -1,9 +1,8 @@
 import { Flex } from '@chakra-ui/react';
 import { useMemo, type ReactElement } from 'react';
-import { settlePiece, solidOf, type Part, type Shape } from '#core/piece';
-import { attempt } from '#core/units';
+import type { Shape } from '#core/piece';
 import type { BatchAnswer } from '#contract';
-import { drawnPiece, hexesIn } from '../../parts/pieces/drawn.js';
+import { alone, drawnPiece, hexesIn } from '../../parts/pieces/drawn.js';
 import { PieceAbove } from '../../parts/pieces/PieceAbove.js';
 import { PieceSide } from '../../parts/pieces/PieceSide.js';
 import { useUnits } from '../../state/view.js';
@@ -52,18 +51,8 @@ export function PartArt({
   readonly hex: string;
   readonly name: string;
 }): ReactElement | null {
-  const alone = useMemo(() => {
-    const part: Part = {
-      ...{ id: name, name, of: null, like: hex, on: null, shape },
-      place: { lies: 'at', x: 0, y: 0, turn: 0 },
-    };
-    const lying = [{ x: 0, y: 0, degrees: 0, flip: false }];
-    return attempt(
-      () => settlePiece([{ part, solid: solidOf(shape, name), lying }]),
-      () => null,
-    );
-  }, [shape, hex, name]);
-  if (!alone) return null;
-  const scale = Math.min(PART_SCALE, ROOM / Math.max(alone.extent.width, alone.extent.height));
-  return <PieceAbove piece={alone} hexesOf={() => []} label={name} scale={scale} />;
+  const one = useMemo(() => alone(shape, name, hex), [shape, hex, name]);
+  if (!one) return null;
+  const scale = Math.min(PART_SCALE, ROOM / Math.max(one.extent.width, one.extent.height));
+  return <PieceAbove piece={one} hexesOf={() => []} label={name} scale={scale} />;
 }

@@ -173,7 +173,7 @@ export function Assembled(props: AssembledProps): ReactElement {
         <Second>It has no parts yet. Begin with the lowest one.</Second>
       )}
       <PartsTable
-        {...{ piece, drawn, findings, disabled, chosen, onPiece }}
+        {...{ assembly, plan, piece, drawn, findings, disabled, chosen, onPiece }}
         materials={plan.materials}
         onChoose={setChosen}
       />

@@ -1,18 +1,21 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useMemo, type ReactElement } from 'react';
-import { amountsOf, settlePiece, type LaidPart, type PieceDocument } from '#core/piece';
+import { settlePiece, type LaidPart, type PieceDocument } from '#core/piece';
 import { showMass } from '#core/units';
-import type { FindingDto, PlanAnswer } from '#contract';
+import type { AssemblyDto, FindingDto, PlanAnswer } from '#contract';
 import { hexesIn, type DrawnPiece } from '../../../parts/pieces/drawn.js';
 import { PieceAbove } from '../../../parts/pieces/PieceAbove.js';
 import { Warning } from '../../../parts/Warning.js';
 import { useUnits } from '../../../state/view.js';
 import { Caption } from '../../../theme/pieces.js';
 import { nameOf } from './MadeOfWhat.js';
+import { gramsOfPart } from './partGrams.js';
 import { PartFields } from './PartFields.js';
 import { placeWords, shapeWords } from './partWords.js';
 
 interface TableProps {
+  readonly assembly: AssemblyDto;
+  readonly plan: PlanAnswer;
   readonly piece: PieceDocument;
   readonly drawn: DrawnPiece;
   readonly materials: PlanAnswer['materials'];
@@ -23,8 +26,6 @@ interface TableProps {
   readonly onPiece: (piece: PieceDocument) => void;
 }
 
-/** g/cm³ where the clay of a part is not chosen yet. */
-const USUAL_DENSITY = 1.9;
 /** px of the small picture of a part. */
 const PICTURE = 34;
 
@@ -43,16 +44,6 @@ function ofWhat({ part }: LaidPart, { materials, findings }: Pick<TableProps, 'm
   const one = findings.find((f) => f.id === shape.finding);
   return one ? `${one.name}, ${one.count} there` : 'none chosen';
 }
-
-/** g of a part on one piece. */
-function gramsOf(laid: LaidPart, { materials }: Pick<TableProps, 'materials'>): number {
-  return amountsOf([laid]).reduce((sum, { volume, count, of }) => {
-    const density = (of === null ? undefined : densityOf(of, materials)) ?? USUAL_DENSITY;
-    return sum + (volume * count * density) / 1000;
-  }, 0);
-}
-const densityOf = (of: string, materials: PlanAnswer['materials']): number | null | undefined =>
-  materials[of.slice(of.indexOf(':') + 1).split('@')[0] ?? '']?.density;
 
 function OneRow({ laid, ...props }: TableProps & { readonly laid: LaidPart }): ReactElement {
   const units = useUnits();
@@ -88,7 +79,7 @@ function OneRow({ laid, ...props }: TableProps & { readonly laid: LaidPart }): R
           {placeWords(part) === '' ? '' : ` · ${placeWords(part)}`}
         </Box>
         <Box flex="none" fontSize="small">
-          {part.shape.is === 'finding' ? '' : showMass(gramsOf(laid, props), units)}
+          {part.shape.is === 'finding' ? '' : showMass(gramsOfPart(laid, props.assembly, props.plan), units)}
         </Box>
       </Flex>
       {said.map(({ sentence }) => (

@@ -1,5 +1,5 @@
 import type { Part, Shape, ShapeIs, Lies, FinishKind, FindingForm, BallForm, Bend } from '#core/piece';
-import { showLength, showMinutes, showNumber, showSize, type UnitSystem, Fraction } from '#core/units';
+import { showLength, showMinutes, showSize, type UnitSystem } from '#core/units';
 import type { FinishStepDto } from '#contract';
 
 /** What shapes are called, in the order they are offered. */
@@ -111,6 +111,3 @@ export function finishWords({
   const waits = hours > 0 ? `, then leave it ${showMinutes(hours * HOUR)}` : '';
   return `${what}${more}${row}${waits}`;
 }
-
-/** `2½ min` by hand. */
-export const minutesWords = (minutes: number): string => `${showNumber(new Fraction(Math.round(minutes * 4), 4))} min`;

@@ -101,11 +101,12 @@ function Outcomes({ answer, days }: Props): ReactElement {
 /** What is late, with single changes that help; what is too long; what somebody put where it cannot be. */
 function Troubles({ answer, days }: Props): ReactElement {
   const [asked, setAsked] = useState<string | null>(null);
+  const { helpsFor } = days;
   const jobCalled = (id: string): string => answer.jobs.find((j) => j.id === id)?.name ?? 'a job';
   const nameOf = (id: string): string => answer.batches.find((b) => b.id === id)?.name ?? '';
   const count = (batchId: string): number =>
     Math.max(0, ...answer.jobs.filter((j) => j.batchId === batchId).map((j) => j.count));
-  const helps = asked === null ? [] : days.helps(asked);
+  const helps = useMemo(() => (asked === null ? [] : helpsFor(asked)), [asked, helpsFor]);
   if (days.problem.windows.length === 0)
     return <Warning>Nobody is free on any day: say when you are, above, and everything finds its place.</Warning>;
   return (

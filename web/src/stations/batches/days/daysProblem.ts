@@ -10,7 +10,7 @@ export interface AllDays extends DaysAnswer {
 /** Days that are planned over at least, beyond the last day that something is for, and at most. */
 const [LEAST, BEYOND, MOST] = [28, 21, 400];
 /** A batch is ready by eight on its day, for the market: an assumption. */
-export const READY_BY = 8 * 60;
+const READY_BY = 8 * 60;
 const DAY = 1440;
 
 /** A job that is done, while something of it is still left alone: it takes no time any more. */
@@ -43,9 +43,6 @@ export function daysProblem({ rule, batches, jobs }: AllDays, now: Instant, drag
     moves: dragged ? [...rule.moves.filter((m) => m.jobId !== dragged.jobId), dragged] : rule.moves,
   };
 }
-
-/** Jobs that are done, of all there are. */
-export const isDone = ({ rule }: AllDays, jobId: string): boolean => rule.done.some((d) => d.jobId === jobId);
 
 /** Jobs of a batch that can be left out where time is short. */
 export const optionalIn = ({ jobs }: AllDays, batchId: string): ReadonlySet<string> =>

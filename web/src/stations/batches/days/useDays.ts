@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { brokenRules, planDays, tooLong, whatHelps, type DaysPlan, type Instant, type Move } from '#core/days';
 import type { DaysRuleDto } from '#contract';
 import { put } from '../../../wire/save.js';
@@ -30,27 +30,25 @@ function useNow(): Instant {
 export function useDays(answer: AllDays) {
   const now = useNow();
   const [dragged, setDragged] = useState<Move | null>(null);
-  const problem = useMemo(() => daysProblem(answer, now, dragged), [answer, now, dragged]);
+  const resting = useMemo(() => daysProblem(answer, now, null), [answer, now]);
+  const problem = useMemo(
+    () => (dragged ? daysProblem(answer, now, dragged) : resting),
+    [answer, now, dragged, resting],
+  );
   // while something is dragged the plan follows the hand, by the priority rule alone
   const plan: DaysPlan = useMemo(() => (dragged ? planDays(problem, 0) : planDays(problem)), [problem, dragged]);
   const broken = useMemo(() => brokenRules(plan.jobs, problem), [plan, problem]);
   const save = (rule: DaysRuleDto): void => {
     void put<DaysRuleDto>(RULE, rule, rule);
   };
+  // dozens of plans: not while something is dragged, and once for a question
+  /** single changes that help a batch that is late */
+  const helpsFor = useCallback(
+    (batchId: string) => whatHelps(resting, batchId, optionalIn(answer, batchId)),
+    [resting, answer],
+  );
   const late = plan.batches.filter((b) => b.late > 0 || b.ready === null);
-  return {
-    now,
-    plan,
-    problem,
-    broken,
-    save,
-    dragged,
-    setDragged,
-    late,
-    tooLong: tooLong(problem),
-    /** single changes that help a batch that is late */
-    helps: (batchId: string) => whatHelps(problem, batchId, optionalIn(answer, batchId)),
-  };
+  return { now, plan, problem, broken, save, dragged, setDragged, late, tooLong: tooLong(problem), helpsFor };
 }
 
 export type Days = ReturnType<typeof useDays>;

@@ -1,21 +1,20 @@
 import { useMemo, type ReactElement } from 'react';
-import { settlePiece, solidOf, type Part } from '#core/piece';
 import type { FindingDto } from '#contract';
+import { alone } from '../../../parts/pieces/drawn.js';
+import { UNKNOWN_HEX } from '../../../theme/grey.js';
 import { PieceAbove } from '../../../parts/pieces/PieceAbove.js';
 
-/** px that a finding has room for. */
-const ROOM = 60;
+/** px that a finding has room for, and how it is turned in it: a pin lies on its side. */
+const [ROOM, LYING] = [60, 90];
 
 /** A finding as it looks from above. */
 export function FindingShape({ finding }: { readonly finding: FindingDto }): ReactElement | null {
   const { id, name, form, widthMm, lengthMm } = finding;
-  const alone = useMemo(() => {
+  const one = useMemo(() => {
     const shape = { is: 'finding', finding: id, form, width: widthMm, length: lengthMm } as const;
-    const place = { lies: 'at', x: 0, y: 0, turn: 0 } as const;
-    const part: Part = { ...{ id, name, of: null, like: '9A9DA3', on: null }, shape, place };
-    return settlePiece([{ part, solid: solidOf(shape, name), lying: [{ x: 0, y: 0, degrees: 90, flip: false }] }]);
+    return alone(shape, name, UNKNOWN_HEX, LYING);
   }, [id, name, form, widthMm, lengthMm]);
-  if (!alone) return null;
-  const scale = ROOM / Math.max(alone.extent.width, alone.extent.height, 12);
-  return <PieceAbove piece={alone} hexesOf={() => []} label={name} scale={scale} />;
+  if (!one) return null;
+  const scale = ROOM / Math.max(one.extent.width, one.extent.height, 12);
+  return <PieceAbove piece={one} hexesOf={() => []} label={name} scale={scale} />;
 }

@@ -2,7 +2,6 @@ import { Box, Flex, Grid } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
 import { Link } from 'react-router';
 import { FINDING_FORMS } from '#core/piece';
-import { readNumber } from '#core/units';
 import type { FindingDto } from '#contract';
 import { Choice } from '../../../parts/Choice.js';
 import { Empty, Reading } from '../../../parts/Empty.js';
@@ -14,6 +13,7 @@ import { Action, Caption, Second, Word } from '../../../theme/pieces.js';
 import { useFindings, useMachines } from '../../../wire/queries.js';
 import { change, put, useRefusal } from '../../../wire/save.js';
 import { FINDING_WORDS } from '../assembled/partWords.js';
+import { money, readMoney } from '../price/money.js';
 import { FindingShape } from './FindingShape.js';
 
 const newFinding = (all: readonly FindingDto[]): FindingDto => ({
@@ -25,10 +25,6 @@ interface OneProps {
   readonly finding: FindingDto;
   readonly currency: string;
 }
-
-const money = (price: number | null): string => (price === null ? '' : price.toFixed(2));
-/** @throws Complaint where it is no number; nothing typed: nobody knows */
-const readPrice = (text: string): number | null => (text.trim() === '' ? null : readNumber(text).valueOf());
 
 interface DetailsProps extends OneProps {
   readonly says: (field: string) => string | undefined;
@@ -69,7 +65,7 @@ function Details({ finding, currency, says, set }: DetailsProps): ReactElement {
         label={`Price of ${finding.name}`}
         text={money(finding.price)}
         placeholder="not known"
-        read={readPrice}
+        read={readMoney}
         refusal={says('price')}
         onChange={(price) => {
           set({ price });

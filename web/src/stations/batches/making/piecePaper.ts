@@ -1,4 +1,4 @@
-import { amountsOf, edgeAt, type SettledPiece } from '#core/piece';
+import { edgeAt, type SettledPiece } from '#core/piece';
 import type { Point } from '#core/outline';
 import { showLength, showMass, type UnitSystem } from '#core/units';
 import type { AssemblyDto, BatchAnswer } from '#contract';
@@ -8,6 +8,7 @@ import { drawnPiece, type DrawnPiece } from '../../../parts/pieces/drawn.js';
 import { saveFile } from '../../../parts/saveFile.js';
 import type { Paper } from '../../../state/view.js';
 import { wordsOf } from '../../bench/stepWords.js';
+import { gramsOfPart } from '../assembled/partGrams.js';
 import { nameOf } from '../assembled/MadeOfWhat.js';
 import { finishWords, placeWords, shapeWords } from '../assembled/partWords.js';
 import { LABEL, MOST_LABELS, labelGrid, labelsOf, pricesOf, type Label } from './labels.js';
@@ -51,18 +52,13 @@ export function pieceLines({ parts, extent, bottom, top }: SettledPiece): {
   };
 }
 
-const MM3_PER_CM3 = 1000;
-const USUAL_DENSITY = 1.9;
-
 /** The parts of one piece in words, with their grams. */
-function partWords({ laid }: DrawnPiece, { batch, units }: OnPaper): string[] {
+function partWords({ laid }: DrawnPiece, assembly: AssemblyDto, { batch, units }: OnPaper): string[] {
   return laid.map((one) => {
     const { part, lying } = one;
     const of = part.of === null ? '' : `, ${nameOf(part.of, batch.plan.materials)}`;
     const where = placeWords(part);
-    const density = batch.plan.materials[part.of?.split(':')[1] ?? '']?.density ?? USUAL_DENSITY;
-    const volume = amountsOf([one]).reduce((sum, a) => sum + a.volume * a.count, 0);
-    const grams = part.shape.is === 'finding' ? '' : `, ${showMass((volume * density) / MM3_PER_CM3, units)}`;
+    const grams = part.shape.is === 'finding' ? '' : `, ${showMass(gramsOfPart(one, assembly, batch.plan), units)}`;
     const what = shapeWords(part.shape, units);
     return `${lying.length} × ${part.name}${of}: ${what}${where === '' ? '' : `, ${where}`}${grams}`;
   });
@@ -84,7 +80,7 @@ function writePiece(book: PaperBook, assembly: AssemblyDto, paper: OnPaper): voi
     `${showLength(extent.width, paper.units)} wide, ${showLength(extent.height, paper.units)} long, ` +
       `${showLength(top - bottom, paper.units)} high: at true size on the page before, from above and from the side.`,
   );
-  for (const words of partWords(drawn, paper)) column.line(words);
+  for (const words of partWords(drawn, assembly, paper)) column.line(words);
   if (assembly.finish.length === 0) return;
   column.gap();
   column.line('Afterwards', TITLE, true);
