@@ -85,6 +85,18 @@ export class BatchDto {
   assemblies?: AssemblyDto[] | null;
 }
 
+/** How many of a kind are done; the others stay in the batch. */
+export class MadeCountDto {
+  @Id() pieceId!: string;
+  @Whole('The number of finished pieces', 0, 4000) count!: number;
+}
+
+/** Minutes of hands that a step of the plan took, by its number from 0. */
+export class StepMinutesDto {
+  @Whole('The step', 0, 5000) step!: number;
+  @Between('The minutes', 0, 3000, 'minutes') minutes!: number;
+}
+
 /** POST /api/batches/:id/done */
 export class DoneDto {
   @Version() version!: number;
@@ -96,6 +108,18 @@ export class DoneDto {
   @LeftList() left?: LeftDto[] | null;
   /** null or left out: none */
   @FindingsUsed() findings?: FindingUsedDto[] | null;
+  /** of each kind; null or left out: all of them */
+  @Omittable()
+  @IsArray({ message: 'What is finished is a list.' })
+  @ArrayMaxSize(120, { message: 'At most 120 kinds of pieces.' })
+  @Things(() => MadeCountDto)
+  made?: MadeCountDto[] | null;
+  /** null or left out: nobody looked at the clock */
+  @Omittable()
+  @IsArray({ message: 'Minutes of steps are a list.' })
+  @ArrayMaxSize(5000, { message: 'At most 5,000 steps.' })
+  @Things(() => StepMinutesDto)
+  times?: StepMinutesDto[] | null;
 }
 
 /** Typed arrays and exact fractions become plain ones on the wire. */
@@ -186,6 +210,8 @@ export interface BatchAnswer extends BatchDto {
   readonly assemblies: AssemblyDto[];
   /** the diary entry, once it is done */
   readonly doneEntryId: string | null;
+  /** entries of those of its pieces that are made already; the others are what is planned */
+  readonly parts: readonly { readonly entryId: string; readonly title: string; readonly madeOn: string }[];
   readonly plan: PlanAnswer;
 }
 

@@ -55,4 +55,6 @@ export class DaysRuleDto {
 export interface DaysAnswer {
   readonly batches: readonly { readonly id: string; readonly name: string; readonly dueOn: string | null }[];
   readonly jobs: readonly BatchJob[];
+  /** what the bench has taught: minutes of a kind of step against those assumed, and from how many */
+  readonly learned: readonly { readonly key: string; readonly factor: number; readonly from: number }[];
 }

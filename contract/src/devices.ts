@@ -1,6 +1,6 @@
 import { STAGES, type Stage } from '#core/colour';
 import { IsIn } from 'class-validator';
-import { Between, Id, Optional } from './rules.js';
+import { Between, Id, Optional, Text } from './rules.js';
 
 export const READER_ERRANDS = ['calibrate', 'read'] as const;
 
@@ -50,6 +50,43 @@ export type GaugeSays =
       readonly unit: 'mm' | 'in' | 'g' | 'oz';
     }
   | { readonly says: 'refused'; readonly errand: string; readonly why: string };
+
+export const PROBE_ERRANDS = ['on', 'off', 'door', 'pace'] as const;
+
+/**
+ * POST /api/devices/probe/ask: what a person does to the oven that the stand-in hangs in (docs/devices.md): switched on
+ * at a dial, off, its door opened or shut, its time let run faster. A real probe only listens, and refuses them.
+ */
+export class ProbeErrandDto {
+  @Id() id!: string;
+  @IsIn(PROBE_ERRANDS, { message: 'An oven is switched on or off, and its door opened and shut.' })
+  errand!: (typeof PROBE_ERRANDS)[number];
+  /** where it is set; only to switch it on */
+  @Optional() @Between('The dial', 30, 300, '°C') dial!: number | null;
+  /** the name of the oven, which the stand-in has manners of its own for */
+  @Optional() @Text(80) oven!: string | null;
+}
+
+/** What a probe says, each as one server-sent event. */
+export type ProbeSays =
+  | {
+      readonly says: 'state';
+      readonly standIn: boolean;
+      /** null: it is off, or nobody can tell */ readonly dial: number | null;
+      readonly doorOpen: boolean;
+      /** how often faster than the clock its time runs */ readonly pace: number;
+    }
+  | {
+      readonly says: 'reading';
+      /** ms since 1970, by its own clock */ readonly at: number;
+      /** null: it says nothing, as where its plug is out */ readonly celsius: number | null;
+    }
+  | { readonly says: 'refused'; readonly errand: string; readonly why: string };
+
+/** GET /api/devices/probe/log?since=: what was heard since then: ms since 1970 by its own clock, and °C. */
+export interface ProbeLogAnswer {
+  readonly readings: readonly (readonly [number, number])[];
+}
 
 /** What a reader says, each as one server-sent event. */
 export type ReaderSays =

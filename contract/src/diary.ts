@@ -1,5 +1,6 @@
 import type { Cutter } from '#core/cutter';
 import type { KeptPiece, UsedFinding } from './pieces.js';
+import type { BakedItemDto } from './ovens.js';
 import type { PatternLiked, PatternStopDto } from './patterns.js';
 import { Id, Text, Version } from './rules.js';
 import type { MadeForm } from './sheetBook.js';
@@ -28,6 +29,24 @@ export const MOST_FOUND = 120;
 export interface DiaryListAnswer {
   readonly total: number;
   readonly entries: readonly DiaryCard[];
+}
+
+/** A load that was baked. */
+export interface BakeTold {
+  readonly ovenName: string;
+  readonly dial: number | null;
+  readonly celsius: number;
+  readonly low: number;
+  readonly high: number;
+  readonly maxC: number;
+  /** wished within the band, by the clock, and really within it (null: no probe was heard) */
+  readonly minutes: number;
+  readonly lasted: number;
+  readonly inBand: number | null;
+  readonly hottest: number | null;
+  /** minutes since it went in, and °C */
+  readonly curve: readonly (readonly [number, number])[];
+  readonly items: readonly BakedItemDto[];
 }
 
 /** GET /api/diary/:id */
@@ -76,6 +95,8 @@ export interface DiaryAnswer extends DiaryCard {
     readonly liked: PatternLiked | null;
     readonly pictureId: string | null;
   }[];
+  /** loads of the oven */
+  readonly bakes: readonly BakeTold[];
   readonly sheets: readonly {
     readonly sheetId: string;
     readonly name: string;

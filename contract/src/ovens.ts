@@ -1,6 +1,6 @@
 import type { LoadItem } from '#core/batch';
-import { ArrayMaxSize, IsArray } from 'class-validator';
-import { Between, Id, IsoDate, Name, Optional, Things, Version } from './rules.js';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean } from 'class-validator';
+import { Between, Id, IsoDate, Name, Optional, Text, Things, Version, Whole } from './rules.js';
 
 /** What was read in an oven: its dial, a separate thermometer, and how long it had been on. */
 export class OvenReadingDto {
@@ -23,6 +23,51 @@ export class OvenDto {
   @ArrayMaxSize(200, { message: 'At most 200 readings of an oven are kept. Take the oldest ones out.' })
   @Things(() => OvenReadingDto)
   readings!: OvenReadingDto[];
+}
+
+/** Some pieces of a batch that were in the oven; their batch may be gone by now. */
+export class BakedItemDto {
+  @Optional() @Id() batchId!: string | null;
+  @Optional() @Id() pieceId!: string | null;
+  @Name('A piece') name!: string;
+  @Whole('The number of pieces', 1, 4000) count!: number;
+  @IsBoolean({ message: 'Say whether these are cores.' }) cores!: boolean;
+}
+
+/** What a probe said: minutes since the load went in, and °C. */
+export class CurvePointDto {
+  @Between('The minutes', 0, 3000, 'minutes') at!: number;
+  @Between('The probe', -30, 350, '°C') celsius!: number;
+}
+
+/** A curve longer than that is thinned by whoever sends it. */
+export const MOST_POINTS = 3000;
+
+/** POST /api/ovens/:id/baked: a load was taken out. */
+export class BakedDto {
+  @Id() entryId!: string;
+  @IsoDate() madeOn!: string;
+  @Text(8000) note!: string;
+  /** null: nobody looked */
+  @Optional() @Between('The dial', 30, 300, '°C') dial!: number | null;
+  @Between('The temperature', 30, 300, '°C') celsius!: number;
+  @Between('The lowest temperature', 20, 300, '°C') low!: number;
+  @Between('The maximum', 30, 350, '°C') maxC!: number;
+  @Between('The baking time', 1, 1440, 'minutes') minutes!: number;
+  /** by the clock */
+  @Between('The time in the oven', 0, 3000, 'minutes') lasted!: number;
+  @IsArray({ message: 'What was in the oven is a list.' })
+  @ArrayMinSize(1, { message: 'Say what was in the oven.' })
+  @ArrayMaxSize(200, { message: 'At most 200 kinds of pieces in one load.' })
+  @Things(() => BakedItemDto)
+  items!: BakedItemDto[];
+  /** none where no probe was in it */
+  @IsArray({ message: 'A curve is a list.' })
+  @ArrayMaxSize(MOST_POINTS, { message: `At most ${MOST_POINTS} points of a curve are kept.` })
+  @Things(() => CurvePointDto)
+  curve!: CurvePointDto[];
+  /** keep what the curve tells of the oven among its readings */
+  @IsBoolean({ message: 'Say whether the oven is to learn from it.' }) learn!: boolean;
 }
 
 /** What of all open batches goes into the oven. GET /api/bakes */

@@ -58,6 +58,8 @@ export class BenchSetupDto {
   @Omittable() @Between('An hour', 0, 10_000, '') hourly?: number | null;
   /** share of rent, light and tools on top of everything else; null or left out: none */
   @Omittable() @Between('The share', 0, 5, '') overhead?: number | null;
+  /** the oven that batches are baked in; null or left out: the first one */
+  @Omittable() @Id() ovenId?: string | null;
   /** strips that guide a hand roller; null or left out: the usual ones */
   @Omittable()
   @IsArray({ message: 'Roller guides are a list of thicknesses.' })

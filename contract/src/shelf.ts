@@ -14,6 +14,9 @@ export class LineDto {
   @Between('The baking time', 1, 600, 'minutes') bakeMinutes!: number;
   @Between('The thickness for the baking time', 0.5, 50, 'mm') bakePerMm!: number;
   @Between('The maximum temperature', 60, 220, '°C') maxC!: number;
+  /** own figures for baking lower and longer, both or none; null or left out: as the packet says */
+  @Omittable() @Between('Your own baking temperature', 60, 200, '°C') ownC?: number | null;
+  @Omittable() @Between('Your own baking time', 1, 1440, 'minutes') ownMinutes?: number | null;
   /** after baking; null or left out: nobody has said, and it is taken for what its firmness suggests */
   @Omittable() @IsIn(TOUGHNESSES, { message: 'Baked it is brittle or flexible.' }) toughness?: Toughness | null;
 }

@@ -1,11 +1,12 @@
-import type { Gauge, GaugeSays, ReaderSays } from './devices.js';
+import type { Gauge, GaugeSays, ProbeSays, ReaderSays } from './devices.js';
 
-export const DEVICES = ['reader', 'calipers', 'scale'] as const;
+export const DEVICES = ['reader', 'calipers', 'scale', 'probe'] as const;
 export type Device = (typeof DEVICES)[number];
 
 /** What a device says on the one stream: its own words, or that its connection was lost. It is looked for again. */
 export type DeviceSays =
   | { readonly of: 'reader'; readonly says: ReaderSays | { readonly says: 'lost' } }
+  | { readonly of: 'probe'; readonly says: ProbeSays | { readonly says: 'lost' } }
   | { readonly of: Gauge; readonly says: GaugeSays | { readonly says: 'lost' } };
 
 /** Something was changed, here or in another window. `change`: the id that the request had. */

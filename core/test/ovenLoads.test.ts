@@ -1,9 +1,11 @@
 import fc from 'fast-check';
-import { onTray, ovenLoads, type LoadItem } from '#core/batch';
+import { bakeLoads, loadItem, onTray, ovenLoads, traysIn, type LoadItem } from '#core/batch';
 
 const TRAY = { width: 300, length: 220 };
+const ROUND = { box: { width: 20, height: 20 }, alone: null };
 const item = (id: string, more: Partial<LoadItem> = {}): LoadItem => ({
-  ...{ id, count: 12, box: { width: 40, height: 40 }, celsius: 130, low: 125, maxC: 135, minutes: 30, alone: null },
+  ...{ id, pieceId: id, count: 12, box: { width: 40, height: 40 }, celsius: 130, low: 125, maxC: 135, minutes: 30 },
+  ...{ alone: null, cores: false, onForm: false, lineIds: ['l'], wished: [130], below: false },
   ...more,
 });
 const items = fc
@@ -15,6 +17,7 @@ const items = fc
       over: fc.constantFrom(5, 10, 25),
       minutes: fc.constantFrom(20, 30, 45),
       alone: fc.constantFrom(null, null, 'light' as const, 'translucent' as const),
+      cores: fc.constantFrom(false, false, true),
     }),
     { minLength: 1, maxLength: 5 },
   )
@@ -68,9 +71,9 @@ test('on 300 small cases there are as few loads as trying everything finds, and 
   fc.assert(
     fc.property(items, (all) => {
       const { loads } = ovenLoads(all, TRAY);
-      expect(loads).toHaveLength(fewest(all));
+      expect(traysIn(loads)).toBe(fewest(all.filter((a) => a.cores)) + fewest(all.filter((a) => !a.cores)));
       for (const { id, count } of all)
-        expect(loads.flatMap((l) => l.items).reduce((sum, i) => sum + (i.id === id ? i.count : 0), 0)).toBe(count);
+        expect(loads.reduce((sum, l) => sum + l.times * (l.items.find((i) => i.id === id)?.count ?? 0), 0)).toBe(count);
       for (const load of loads) {
         const own = load.items.map((i) => all.find((a) => a.id === i.id)!);
         expect(load.share).toBeLessThanOrEqual(1 + 1e-9);
@@ -103,4 +106,29 @@ test('lines that bake at temperatures which do not meet, and light ones, go in b
     [130, 'hot'],
     [130, 'light'],
   ]);
+});
+
+test('lower and longer by own figures: never above the maximum, and it is told where it is below the packet', () => {
+  const line = { id: 'l', bakeC: 130, maxC: 150, bakeMinutes: 30, bakePerMm: 6 };
+  const book = { line: (id: string) => ({ ...line, ...own, id, name: id, firmness: 'firm' as const, density: 1.9 }) };
+  let own = {};
+  const load = () =>
+    bakeLoads([loadItem({ ...{ pieceId: 'p', count: 3, mm: 12, lines: ['l'] }, ...ROUND }, book)!], null)[0]!;
+  expect(load()).toMatchObject({ celsius: 130, minutes: 60, below: false });
+  own = { ownC: 115, ownMinutes: 50 };
+  expect(load()).toMatchObject({ celsius: 115, minutes: 100, below: true });
+  own = { ownC: 170, ownMinutes: 20 };
+  expect(load()).toMatchObject({ celsius: 150, minutes: 40, below: false });
+});
+
+test('full trays of the same are told once; what no tray holds goes by itself, and says so; cores go first', () => {
+  const many = bakeLoads([item('p', { count: 100 }), item('c', { cores: true })], TRAY);
+  // 6 in a row of 300 mm, 5 rows in 220 mm (or 4 and 7): 30 on a tray
+  expect(many.map((l) => [l.cores, l.times, l.pieces])).toEqual([
+    [true, 1, [{ pieceId: 'c', count: 12 }]],
+    [false, 3, [{ pieceId: 'p', count: 30 }]],
+    [false, 1, [{ pieceId: 'p', count: 10 }]],
+  ]);
+  const [large] = bakeLoads([item('p', { box: { width: 400, height: 400 } })], TRAY);
+  expect(large).toMatchObject({ tooLarge: true, pieces: [{ pieceId: 'p', count: 12 }] });
 });

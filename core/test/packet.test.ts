@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { bakeLoads, minutesFor, type BakeItem } from '#core/batch';
+import { bakeLoads, loadItem, type BakeItem } from '#core/batch';
+import { minutesFor } from '#core/clay';
 import { cutterArea, cutterBox, cutterOfSize, checkCutter, showCutter } from '#core/cutter';
 import { FIRMNESSES, conditioningOf, strengthOf, type Line } from '#core/clay';
 import type { Book } from '#core/mix';
@@ -55,6 +56,8 @@ const item: fc.Arbitrary<BakeItem> = fc.record({
   count: fc.integer({ min: 1, max: 50 }),
   mm: fc.double({ min: 0.4, max: 30, noNaN: true }),
   lines: fc.array(fc.constantFrom('a', 'b', 'c'), { minLength: 1, maxLength: 4 }),
+  box: fc.constant({ width: 20, height: 20 }),
+  alone: fc.constantFrom(null, 'light' as const),
 });
 
 describe('baking', () => {
@@ -70,7 +73,10 @@ describe('baking', () => {
             recipe: () => undefined,
             nameOf: () => '',
           };
-          const loads = bakeLoads(items, book);
+          const loads = bakeLoads(
+            items.map((one) => loadItem(one, book)!),
+            null,
+          );
           expect(loads.flatMap((l) => l.pieces.map((p) => p.pieceId)).sort()).toEqual(
             items.map((i) => i.pieceId).sort(),
           );

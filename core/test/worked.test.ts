@@ -1,6 +1,7 @@
 import { ofClay } from '#core/material';
 import { readFileSync } from 'node:fs';
-import { againstShelf, minutesFor, takeFrom } from '#core/batch';
+import { againstShelf, takeFrom } from '#core/batch';
+import { minutesFor } from '#core/clay';
 import { cutterOfSize, cuttingLayout, sheetLeft } from '#core/cutter';
 import { conditioningOf, type Block, type Clay, type Firmness, type Kind } from '#core/clay';
 import {

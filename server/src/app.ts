@@ -21,6 +21,7 @@ import { PiecesModule } from './pieces/pieces.module.js';
 import { PatternsModule } from './patterns/patterns.module.js';
 import { ChangesModule } from './changes/changes.module.js';
 import { DataFile } from './db/dataFile.js';
+import { BakedModule } from './baked/baked.module.js';
 import { DaysModule } from './days/days.module.js';
 import { DbModule } from './db/db.module.js';
 import { Journal } from './db/journal.js';
@@ -79,6 +80,7 @@ class AppModule {
         SheetBookModule,
         BatchesModule,
         DaysModule,
+        BakedModule,
         DiaryModule,
         LearningModule,
         DevicesModule,

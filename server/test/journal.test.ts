@@ -30,6 +30,8 @@ const row = (id: string, density: number): Row<'line'> => ({
   bakePerMm: 6,
   maxC: 140,
   toughness: null,
+  ownC: null,
+  ownMinutes: null,
 });
 const state = async (db: Db): Promise<unknown> =>
   (await db.select().from(lines)).map(({ id, density }) => [id, density]).sort();

@@ -1,6 +1,7 @@
 import { Box, Flex, Grid, chakra } from '@chakra-ui/react';
 import { useRef, type ReactElement } from 'react';
 import { NavLink, Outlet, useNavigate } from 'react-router';
+import { OvenBar } from './parts/baking/OvenBar.js';
 import { TimerBar } from './parts/TimerBar.js';
 import { Textures } from './parts/texture.js';
 import { KeyList } from './parts/KeyList.js';
@@ -199,6 +200,7 @@ export function App(): ReactElement {
       <Header onKeys={showKeys} />
       <Box gridRow={2}>
         <GardenBar />
+        <OvenBar />
         <TimerBar />
         <Bars />
       </Box>

@@ -47,7 +47,7 @@ const planned = (over: Partial<PlanAnswer> = {}): PlanAnswer => ({
 
 const batch = (over: Partial<BatchAnswer> = {}): BatchAnswer => ({
   ...{ id: 'b1', version: 3, name: 'Drop earrings', note: '', dueOn: null, pieces: [], doneEntryId: null },
-  ...{ assemblies: [], plan: planned() },
+  ...{ assemblies: [], parts: [], plan: planned() },
   ...over,
 });
 const drop: PieceDto = { ...newPiece(batch(), MACHINES, ofClay(CHALK))!, name: 'Drop' };

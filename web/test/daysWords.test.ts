@@ -54,8 +54,18 @@ const rule: AllDays['rule'] = {
 };
 const job = { id: 'j', batchId: 'b', name: 'glue', unit: null, waits: 1440, after: [] } as const;
 const all = {
-  ...{ rule, batches: [{ id: 'b', name: 'Radish blossoms', dueOn: null }] },
-  jobs: [{ ...job, phases: [{ need: 'hands', minutes: 30 }], kind: 'finish', about: '', count: 12, optional: false }],
+  ...{ rule, batches: [{ id: 'b', name: 'Radish blossoms', dueOn: null }], learned: [] },
+  jobs: [
+    {
+      ...job,
+      phases: [{ need: 'hands', minutes: 30 }],
+      kind: 'finish',
+      about: '',
+      count: 12,
+      optional: false,
+      bakes: [],
+    },
+  ],
 } as AllDays;
 
 test('a job is put somewhere and let go, is done and not done after all; what is gone is tidied away', () => {

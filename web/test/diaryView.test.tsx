@@ -14,7 +14,18 @@ import { NOTHING_SHOWN, nameless, shown, typeInto, type Shown } from './screen.j
 
 const NOTHING: DiaryAnswer = {
   ...{ id: 'e1', version: 5, madeOn: '2026-11-02', title: 'Pea-pod ornaments', note: 'five peas', batchId: null },
-  ...{ pieces: [], mixes: [], blends: [], canes: [], patterns: [], sheets: [], flows: [], conditioned: [], clays: [] },
+  ...{
+    pieces: [],
+    mixes: [],
+    blends: [],
+    canes: [],
+    patterns: [],
+    bakes: [],
+    sheets: [],
+    flows: [],
+    conditioned: [],
+    clays: [],
+  },
   findings: [],
 } as unknown as DiaryAnswer;
 const FULL = {
@@ -113,9 +124,13 @@ describe('an entry of the diary', () => {
 
 describe('the end of a bench card', () => {
   const batch = {
+    pieces: [],
+    assemblies: [],
     ...{ id: 'b1', version: 3 },
     plan: {
+      steps: [],
       findings: [],
+      times: [],
       ready: [{ of: { kind: 'made', id: 'old' }, name: 'Old chalk', grams: 9.04, there: 12, short: 0 }],
       left: [
         {
@@ -147,10 +162,14 @@ describe('the end of a bench card', () => {
   function ending(): Ending {
     const done: string[] = [];
     let back = 0;
-    const page = shown(<DoneForm batch={batch} onBack={() => (back += 1)} onDone={(id) => done.push(id)} />, 'metric', [
-      [['/api/shelf'], SHELF],
-      [['/api/stock'], { things: [], tubs: [{ id: 't1', name: 'Dark scrap', grams: 20 }], balance: {} }],
-    ]);
+    const page = shown(
+      <DoneForm took={{}} batch={batch} onBack={() => (back += 1)} onDone={(id) => done.push(id)} />,
+      'metric',
+      [
+        [['/api/shelf'], SHELF],
+        [['/api/stock'], { things: [], tubs: [{ id: 't1', name: 'Dark scrap', grams: 20 }], balance: {} }],
+      ],
+    );
     return { ...page, done, back: () => back };
   }
 
@@ -178,6 +197,7 @@ describe('the end of a bench card', () => {
       madeOn: '2026-11-20',
       note: 'soft edges',
       findings: [],
+      times: [],
       used: [
         { clayId: clayId('Chalk'), grams: 20.1 },
         { clayId: clayId('Aubergine'), grams: 14 },

@@ -18,6 +18,7 @@ const ANSWER: ShoppingAnswer = {
     row('Meadow', 30, 4, { lineName: 'Meadow Soft', buyCost: null }),
     row('Chalk', 40, 158),
   ],
+  findings: [],
   plans: [{ id: 'b1', name: 'Garden hoops' }],
   cost: null,
   currency: 'shells',

@@ -92,7 +92,16 @@ const step: fc.Arbitrary<PlainStep> = fc.oneof<fc.Arbitrary<PlainStep>[]>(
     minutes: fc.integer({ min: 10, max: 120 }),
     maxC: celsius,
     compromise: fc.boolean(),
-    pieces: fc.array(fc.record({ name, count: fc.integer({ min: 1, max: 50 }) }), { minLength: 1, maxLength: 3 }),
+    low: celsius,
+    below: fc.boolean(),
+    alone: fc.constantFrom(null, 'light' as const),
+    onForm: fc.boolean(),
+    tooLarge: fc.boolean(),
+    times: fc.integer({ min: 1, max: 5 }),
+    pieces: fc.array(fc.record({ id: fc.constant('p'), name, count: fc.integer({ min: 1, max: 50 }) }), {
+      minLength: 1,
+      maxLength: 3,
+    }),
   }),
 );
 const text = (s: PlainStep, units: 'metric' | 'imperial'): string => {
@@ -165,8 +174,8 @@ test('each kind in its own words', () => {
         celsius: 130,
         minutes: 95,
         maxC: 135,
-        compromise: true,
-        pieces: [{ name: 'Drop', count: 26 }],
+        ...{ compromise: true, low: 125, below: false, alone: null, onForm: false, tooLarge: false, times: 1 },
+        pieces: [{ id: 'p', name: 'Drop', count: 26 }],
       },
       'imperial',
     ),

@@ -1,61 +1,62 @@
-import { bakedTogether, type Line } from '#core/clay';
+import { bakedTogether, minutesFor, wishedC } from '#core/clay';
 import type { Book } from '#core/mix';
-import type { Celsius, Minutes, Mm } from '#core/units';
+import { BAND } from '#core/oven';
+import type { Mm } from '#core/units';
+import { ovenLoads, type Alone, type LoadItem, type OvenLoad, type Tray } from './ovenLoads.js';
 
+/** Pieces of one kind that are to be baked. */
 export interface BakeItem {
   readonly pieceId: string;
   readonly count: number;
+  /** of clay at its thickest */
   readonly mm: Mm;
   readonly lines: readonly string[];
+  /** around one of them */
+  readonly box: LoadItem['box'];
+  /** it browns, takes colour, or sheds */
+  readonly alone: Alone | null;
   /** cores of these pieces, baked before they are covered */
   readonly cores?: boolean;
+  /** it lies on a form while it bakes */
+  readonly onForm?: boolean;
 }
 
-/** Pieces that go into the oven together. */
-export interface BakeLoad {
-  readonly lineIds: readonly string[];
-  readonly celsius: Celsius;
-  readonly minutes: Minutes;
-  /** the lowest stated maximum of the lines */
-  readonly maxC: Celsius;
-  /** lines with different packet temperatures bake together */
-  readonly compromise: boolean;
-  /** cores, that are covered afterwards */
-  readonly cores: boolean;
+/** Pieces of a batch that go into the oven together. */
+export interface BakeLoad extends Omit<OvenLoad, 'items'> {
   readonly pieces: readonly { readonly pieceId: string; readonly count: number }[];
+  /** it is larger than the tray */
+  readonly tooLarge: boolean;
 }
 
-/** The packet's minutes for a thickness; never less than for the packet's own. */
-export function minutesFor(line: Pick<Line, 'bakeMinutes' | 'bakePerMm'>, mm: Mm): Minutes {
-  return line.bakeMinutes * Math.max(1, mm / line.bakePerMm);
+/** Pieces that bake, with the temperatures that all of their lines stand; null where no line is known. */
+export function loadItem(item: BakeItem, book: Pick<Book, 'line'>): LoadItem | null {
+  const lines = [...new Set(item.lines)].flatMap((id) => book.line(id) ?? []);
+  if (lines.length === 0) return null;
+  const { celsius, maxC, below } = bakedTogether(lines);
+  const { pieceId, count, box, mm, alone, cores = false, onForm = false } = item;
+  return {
+    ...{ id: `${pieceId}${cores ? ' cores' : ''}`, pieceId, count, box, alone, cores, onForm },
+    ...{ celsius, maxC, below },
+    low: Math.min(celsius - BAND, maxC),
+    minutes: Math.max(...lines.map((line) => minutesFor(line, mm))),
+    lineIds: lines.map(({ id }) => id).sort(),
+    wished: [...new Set(lines.map(wishedC))],
+  };
 }
-
-const CORES = 'cores ';
 
 /**
- * Oven loads by line (docs/models.md §8): pieces of the same lines go
- * together. Where lines meet in one piece, the highest packet temperature
- * that none of them forbids, for the longest of their times. Cores that are baked before they
- * are covered come first, then the coolest.
+ * What goes into the oven together of a batch (docs/models.md §8): the fewest trays, by what all of their lines stand.
+ * Cores that are baked before they are covered come first, then the coolest.
+ * @param tray null: no oven was described, and any tray is large enough
  */
-export function bakeLoads(items: readonly BakeItem[], book: Book): BakeLoad[] {
-  const groups = new Map<string, BakeItem[]>();
-  for (const item of items) {
-    const key = `${item.cores === true ? CORES : ''}${[...new Set(item.lines)].sort().join()}`;
-    groups.set(key, [...(groups.get(key) ?? []), item]);
-  }
-  return [...groups]
-    .map(([key, together]) => {
-      const cores = key.startsWith(CORES);
-      const lineIds = key.slice(cores ? CORES.length : 0).split(',');
-      const lines = lineIds.flatMap((id) => book.line(id) ?? []);
-      return {
-        lineIds,
-        cores,
-        ...bakedTogether(lines),
-        minutes: Math.max(...together.flatMap(({ mm }) => lines.map((line) => minutesFor(line, mm)))),
-        pieces: together.map(({ pieceId, count }) => ({ pieceId, count })),
-      };
-    })
-    .sort((a, b) => Number(b.cores) - Number(a.cores) || a.celsius - b.celsius);
+export function bakeLoads(items: readonly LoadItem[], tray: Tray | null): BakeLoad[] {
+  const { loads, tooLarge } = ovenLoads(items, tray);
+  const alone = items
+    .filter(({ id }) => tooLarge.includes(id))
+    .flatMap((item) => ovenLoads([item], null).loads.map((load) => ({ ...load, tooLarge: true })));
+  const pieceOf = new Map(items.map(({ id, pieceId }) => [id, pieceId]));
+  return [...loads.map((load) => ({ ...load, tooLarge: false })), ...alone].map(({ items: own, ...load }) => ({
+    ...load,
+    pieces: own.map(({ id, count }) => ({ pieceId: pieceOf.get(id) ?? id, count })),
+  }));
 }

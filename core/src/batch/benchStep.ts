@@ -4,6 +4,7 @@ import type { Cutter, Layout } from '#core/cutter';
 import type { CutInBalls, FinishStep, Lies, Shape } from '#core/piece';
 import type { Rolling } from './assembly.js';
 import type { Portion } from './demand.js';
+import type { Alone } from './ovenLoads.js';
 import type { LayerOf } from './order.js';
 
 /** A sheet for another piece out of the same roll. */
@@ -130,8 +131,19 @@ export type BenchStep =
       readonly cores: boolean;
       readonly lines: readonly string[];
       readonly celsius: Celsius;
+      /** at the least */
+      readonly low: Celsius;
       readonly minutes: Minutes;
       readonly maxC: Celsius;
       readonly compromise: boolean;
-      readonly pieces: readonly { readonly name: string; readonly count: number }[];
+      /** below the packet's temperature, by the maker's own figures */
+      readonly below: boolean;
+      readonly alone: Alone | null;
+      /** it lies on forms, which are warmed through first */
+      readonly onForm: boolean;
+      /** larger than the tray */
+      readonly tooLarge: boolean;
+      /** so many trays of just this, one after the other */
+      readonly times: number;
+      readonly pieces: readonly { readonly id: string; readonly name: string; readonly count: number }[];
     };

@@ -206,10 +206,11 @@ class Steps {
   bake(cores = false): BenchStep[] {
     const { plan, book } = this.input;
     const loads = plan.loads.filter((load) => load.cores === cores);
-    return loads.map(({ celsius, minutes, maxC, compromise, lineIds, pieces: load }) => ({
-      ...{ kind: 'bake', cores, celsius, minutes, maxC, compromise },
+    return loads.map(({ lineIds, pieces, share: _, ...load }) => ({
+      kind: 'bake',
+      ...load,
       lines: lineIds.map((id) => book.line(id)?.name ?? ''),
-      pieces: load.map(({ pieceId, count }) => ({ count, name: this.called(pieceId) })),
+      pieces: pieces.map(({ pieceId, count }) => ({ id: pieceId, count, name: this.called(pieceId) })),
     }));
   }
 

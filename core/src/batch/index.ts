@@ -1,11 +1,21 @@
 export { materialsOfAssembly, partOrderId, type AssemblyOrder, type Rolling } from './assembly.js';
-export { bakeLoads, minutesFor, type BakeItem, type BakeLoad } from './bake.js';
+export { bakeLoads, loadItem, type BakeItem, type BakeLoad } from './bake.js';
 export { benchSteps, type BenchStep } from './benchSteps.js';
 export { demandOf, type Measuring, type MixDemand } from './demand.js';
 export { leftOf, type LeftOver } from './leftOver.js';
-export { timeOf, type StepTime } from './minutes.js';
+export { canBe, learnTimes, type LearnedTime, type LearnedTimes, type StepTaken } from './learnTimes.js';
+export { timeKey, timeOf, type StepTime } from './minutes.js';
 export { mostPieces, type MostPieces } from './mostPieces.js';
-export { TRAY_GAP, onTray, ovenLoads, type Alone, type LoadItem, type OvenLoad, type Tray } from './ovenLoads.js';
+export {
+  TRAY_GAP,
+  onTray,
+  ovenLoads,
+  traysIn,
+  type Alone,
+  type LoadItem,
+  type OvenLoad,
+  type Tray,
+} from './ovenLoads.js';
 export { toCut, type ForItself, type LayerOf, type PieceOrder, type Placed, type Ready } from './order.js';
 export {
   planBatch,

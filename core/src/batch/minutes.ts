@@ -1,6 +1,7 @@
 import { handMinutes } from '#core/piece';
 import type { Minutes } from '#core/units';
 import type { BenchStep } from './benchStep.js';
+import { NOTHING_LEARNED, type LearnedTimes } from './learnTimes.js';
 
 /** What a step takes: minutes of hands, minutes in the oven, and minutes it is left alone before one goes on. */
 export interface StepTime {
@@ -58,12 +59,27 @@ const TIMES: Timing = {
   shape: shaping,
   clean: () => byHand(USUAL_MINUTES.clean, 0),
   assemble: ({ count, parts }) => byHand(USUAL_MINUTES.assemble, count * parts.reduce((sum, p) => sum + p.count, 0)),
-  bake: ({ minutes }) => ({ hands: USUAL_MINUTES.bake.once, oven: USUAL_WARMING + minutes, waits: 0 }),
+  bake: ({ minutes, times }) => ({
+    hands: USUAL_MINUTES.bake.once * times,
+    oven: USUAL_WARMING + minutes * times,
+    waits: 0,
+  }),
   finish: ({ step, count }) => ({ hands: handMinutes(step, count), oven: 0, waits: step.hours * HOUR }),
 };
 
-/** What a step takes, for all pieces that it is done to. */
-export const timeOf = (step: BenchStep): StepTime => (TIMES[step.kind] as (s: BenchStep) => StepTime)(step);
+/** What kind of handwork a step is, for what the bench teaches. */
+export function timeKey(step: BenchStep): string {
+  if (step.kind === 'finish') return step.step.kind;
+  if (step.kind !== 'shape') return step.kind;
+  if (step.slices !== null) return 'lay slices';
+  return step.balls ? 'small balls' : 'shape';
+}
+
+/** What a step takes, for all pieces that it is done to; its handwork as these hands are known to take it. */
+export function timeOf(step: BenchStep, learned: LearnedTimes = NOTHING_LEARNED): StepTime {
+  const time = (TIMES[step.kind] as (s: BenchStep) => StepTime)(step);
+  return { ...time, hands: time.hands * (learned.get(timeKey(step))?.factor ?? 1) };
+}
 
 /** Ids of the kinds of pieces that a step is done for; none where it is done for all of the batch. */
 export function piecesOfStep(step: BenchStep): readonly string[] {

@@ -1,5 +1,7 @@
 import { isMixable, keyOf, type MaterialKey } from '#core/material';
 import { lookUp, type Looking, type MaterialBook } from '#core/stock';
+import { cutterBox } from '#core/cutter';
+import { extentOfAll } from '#core/piece';
 import type { PigmentSource } from '#core/colour';
 import type { Block } from '#core/clay';
 import { pigmentsWith } from '#core/mix';
@@ -12,14 +14,17 @@ import {
   type LumpOrder,
   type PartOrders,
 } from './assembly.js';
-import { bakeLoads, type BakeItem, type BakeLoad } from './bake.js';
+import { aloneOf } from './alone.js';
+import { bakeLoads, loadItem, type BakeItem, type BakeLoad } from './bake.js';
 import { planPiece, type LayerPlan, type PiecePlan } from './cutPlan.js';
 import { demandOf, type Demand, type Measuring } from './demand.js';
 import { planLump, type LumpPlan } from './lumpPlan.js';
 import { thicknessOf, toCut, type LayerOf, type PieceOrder, type Ready } from './order.js';
 import { againstShelf, type AgainstShelf } from './shelf.js';
 import { complaint } from './sentences.js';
+import type { LoadItem, Tray } from './ovenLoads.js';
 import { sumKnown } from './sumKnown.js';
+import type { Working } from './alone.js';
 
 export type { LayerPlan, PiecePlan } from './cutPlan.js';
 export type { LumpPlan } from './lumpPlan.js';
@@ -57,7 +62,7 @@ export interface BatchPlan {
   readonly demand: Demand;
   readonly clays: readonly ClayDemand[];
   /** everything that goes into the oven, kind by kind */
-  readonly bakes: readonly BakeItem[];
+  readonly bakes: readonly LoadItem[];
   readonly loads: readonly BakeLoad[];
   readonly totalGrams: Grams;
   readonly scrapGrams: Grams;
@@ -75,6 +80,8 @@ export interface PlanInput {
   /** g of each thing that lies there, in each tub, and of each patterned sheet together */
   readonly there?: ReadonlyMap<MaterialKey, Grams>;
   readonly pigments?: PigmentSource;
+  /** of the oven; null or left out: any is large enough */
+  readonly tray?: Tray | null;
 }
 
 const sum = (values: readonly number[]): number => values.reduce((a, b) => a + b, 0);
@@ -116,37 +123,43 @@ function assembled(order: AssemblyOrder): Assembled {
   );
 }
 
-/** What a plan is worked out with. */
-interface Working {
-  readonly book: MaterialBook;
-  readonly looking: Looking;
-}
-
 const linesOf = (materials: readonly LayerOf[], { book, looking }: Working): string[] =>
   materials.flatMap((of) => lookUp(of, book, looking).lines.map((line) => line.id));
 
 /** What goes into the oven for an assembled piece: it, and before that its cores. */
 function itemsOf({ order, parts }: Assembled, working: Working): BakeItem[] {
-  const count = toCut(order);
-  const whole = { pieceId: order.id, count, mm: order.thickest, lines: linesOf(materialsOfAssembly(order), working) };
+  const materials = materialsOfAssembly(order);
+  const extent = extentOfAll(order.laid) ?? { width: 1, height: 1 };
+  const whole: BakeItem = {
+    pieceId: order.id,
+    count: toCut(order),
+    mm: order.thickest,
+    lines: linesOf(materials, working),
+    box: { width: extent.width, height: extent.height },
+    alone: aloneOf(materials, working),
+    onForm: order.laid.some(({ part }) => part.shape.is === 'veneer'),
+  };
   const cores = parts.lumps.flatMap((lump): BakeItem[] => {
     const mm = coreOf(lump);
-    return mm === null
-      ? []
-      : [{ pieceId: order.id, count: lump.count, mm, lines: linesOf([lump.of], working), cores: true }];
+    if (mm === null) return [];
+    const box = { width: mm, height: mm };
+    const lines = linesOf([lump.of], working);
+    return [{ pieceId: order.id, count: lump.count, mm, lines, box, alone: null, cores: true }];
   });
   return [...cores, whole];
 }
 
-const itemOf = (piece: PieceOrder, working: Working): BakeItem => ({
-  pieceId: piece.id,
-  count: toCut(piece),
-  mm: thicknessOf(piece),
-  lines: linesOf(
-    piece.layers.map(({ of }) => of),
-    working,
-  ),
-});
+function itemOf(piece: PieceOrder, working: Working): BakeItem {
+  const materials = piece.layers.map(({ of }) => of);
+  return {
+    pieceId: piece.id,
+    count: toCut(piece),
+    mm: thicknessOf(piece),
+    lines: linesOf(materials, working),
+    box: cutterBox(piece.cutter),
+    alone: aloneOf(materials, working),
+  };
+}
 
 /** How an assembled piece came out: a part that cannot be cut spoils all of it. */
 function assemblyPlan(
@@ -230,11 +243,12 @@ export function planBatch(input: PlanInput): BatchPlan {
   const assemblies = all.map((one) => assemblyPlan(one, pieces, lumps, spoiled));
   const good = input.pieces.filter((_, i) => pieces[i]?.wrong === null);
   const whole = all.filter((_, i) => assemblies[i]?.wrong === null);
-  const items = [...good.map((p) => itemOf(p, working)), ...whole.flatMap((a) => itemsOf(a, working))];
+  const baked = [...good.map((p) => itemOf(p, working)), ...whole.flatMap((a) => itemsOf(a, working))];
+  const items = baked.flatMap((item) => loadItem(item, book) ?? []);
   return {
     ...{ pieces, lumps, assemblies, ready, demand, clays },
     bakes: items,
-    loads: bakeLoads(items, book),
+    loads: bakeLoads(items, input.tray ?? null),
     totalGrams: sum(clays.map((c) => c.grams)) + sum(ready.map((r) => r.grams)),
     scrapGrams: sum([...pieces.map((p) => (p.wrong === null ? p.scrapGrams : 0)), ...lumps.map((l) => l.scrapGrams)]),
     usedCost: sumKnown(clays.map((c) => c.usedCost)),

@@ -1,5 +1,6 @@
 import type { Grams, Minutes } from '#core/units';
 import type { BenchStep } from './benchStep.js';
+import type { LearnedTimes } from './learnTimes.js';
 import { piecesOfStep, timeOf } from './minutes.js';
 import { sumKnown } from './sumKnown.js';
 
@@ -44,6 +45,7 @@ export function minutesByKind(
   steps: readonly BenchStep[],
   kinds: readonly Pick<CostedKind, 'id' | 'grams'>[],
   ownerOf: (pieceId: string) => string,
+  learned: LearnedTimes,
 ): ReadonlyMap<string, Minutes> {
   const all = kinds.reduce((sum, k) => sum + k.grams, 0);
   const minutes = new Map(kinds.map((k) => [k.id, 0]));
@@ -51,7 +53,7 @@ export function minutesByKind(
     minutes.set(id, (minutes.get(id) ?? 0) + more);
   };
   for (const step of steps) {
-    const { hands } = timeOf(step);
+    const { hands } = timeOf(step, learned);
     const owners = piecesOfStep(step).map(ownerOf);
     if (owners.length > 0)
       owners.forEach((id) => {

@@ -20,6 +20,9 @@ export interface Line {
   readonly bakeMinutes: Minutes;
   readonly bakePerMm: Mm;
   readonly maxC: Celsius;
+  /** the maker's own figures, for baking lower and longer; null or left out: as the packet says */
+  readonly ownC?: Celsius | null | undefined;
+  readonly ownMinutes?: Minutes | null | undefined;
   /** after baking; null or left out: nobody has said */
   readonly toughness?: Toughness | null | undefined;
 }

@@ -14,7 +14,7 @@ export {
   type Line,
   type Toughness,
 } from './clay.js';
-export { bakedTogether, type BakedTogether } from './bakedTogether.js';
+export { bakedTogether, minutesFor, wishedC, type BakedTogether, type BakingLine } from './bakedTogether.js';
 export { conditioningOf, type Conditioning } from './conditioning.js';
 export { ageInMonths, readDateCode, showAge, showMonth } from './dateCode.js';
 export { toughnessOf } from './toughness.js';

@@ -1,4 +1,4 @@
-import { timeOf, type BenchStep, type StepTime } from '#core/batch';
+import { timeOf, type BenchStep, type LearnedTimes, type StepTime } from '#core/batch';
 import type { Minutes } from '#core/units';
 import type { Job } from './job.js';
 
@@ -12,6 +12,8 @@ export interface BatchJob extends Job {
   readonly about: string;
   /** how many pieces it is done to; 0 where it is done for all */
   readonly count: number;
+  /** of a load of the oven: the pieces in it, by their ids */
+  readonly bakes: readonly { readonly id: string; readonly count: number }[];
   /** it can be left out where time is short */
   readonly optional: boolean;
 }
@@ -35,6 +37,7 @@ interface Gathered {
   readonly count: number;
   readonly time: StepTime;
   readonly optional: boolean;
+  readonly bakes: BatchJob['bakes'];
 }
 
 type Ready = Extract<BenchStep, { kind: 'ready' }>;
@@ -70,7 +73,7 @@ const added = (a: StepTime, b: StepTime): StepTime => ({
   waits: Math.max(a.waits, b.waits),
 });
 
-function gathered(steps: readonly BenchStep[]): Gathered[] {
+function gathered(steps: readonly BenchStep[], learned: LearnedTimes): Gathered[] {
   const lastCores = steps.findLastIndex((s) => s.kind === 'bake' && s.cores);
   const found: Gathered[] = [];
   steps.forEach((step, i) => {
@@ -78,15 +81,19 @@ function gathered(steps: readonly BenchStep[]): Gathered[] {
     const about = aboutOf(step, kind);
     const count = 'count' in step ? step.count : 0;
     const itself = isForItself(step) ? FOR_ITSELF[step.what.of.kind] : undefined;
-    const time = itself ? { hands: itself.hands, oven: 0, waits: itself.waits } : timeOf(step);
+    const time = itself ? { hands: itself.hands, oven: 0, waits: itself.waits } : timeOf(step, learned);
     const optional = step.kind === 'finish' && OPTIONAL.has(step.step.kind);
     const at = found.findIndex((g) => g.kind === kind && g.about === about && kind !== 'bake' && kind !== 'bake cores');
     const same = found[at];
     if (same) found[at] = { ...same, count: Math.max(same.count, count), time: added(same.time, time) };
-    else found.push({ kind, about, count, time, optional });
+    else found.push({ kind, about, count, time, optional, bakes: bakedIn(step) });
   });
   return found;
 }
+
+/** Of several trays of the same all of them. */
+const bakedIn = (step: BenchStep): BatchJob['bakes'] =>
+  step.kind === 'bake' ? step.pieces.map(({ id, count }) => ({ id, count: count * step.times })) : [];
 
 /** Cleaning belongs to what is done before it, where that is work at the rollers. */
 const cleaningIn = (before: JobKind | undefined): JobKind =>
@@ -101,19 +108,22 @@ function aboutOf(step: BenchStep, kind: JobKind): string {
  * The jobs of a batch: its steps at the bench gathered to what is done in one go, one after the other; what is made
  * for itself comes first, each by itself.
  * @param nameOf what a job is called
+ * @param learned what the bench has taught of these hands
  */
 export function jobsOf(
   batchId: string,
   steps: readonly BenchStep[],
   nameOf: (job: Gathered, step: BenchStep | undefined) => string,
+  learned: LearnedTimes,
 ): readonly BatchJob[] {
-  const all = gathered(steps);
+  const all = gathered(steps, learned);
   const makes = all.filter((g) => g.kind === 'make');
   const chain = all.filter((g) => g.kind !== 'make');
   const idOf = (g: Gathered): string =>
     `${batchId} ${g.kind} ${g.about}${g.kind.startsWith('bake') ? all.indexOf(g) : ''}`;
   const toJob = (g: Gathered, after: readonly string[]): BatchJob => ({
-    ...{ id: idOf(g), batchId, kind: g.kind, about: g.about, count: g.count, optional: g.optional },
+    ...{ id: idOf(g), batchId, kind: g.kind, about: g.about, count: g.count },
+    ...{ optional: g.optional, bakes: g.bakes },
     name: nameOf(
       g,
       steps.find((s) => s.kind === 'finish' && s.step.id === g.about),

@@ -42,7 +42,7 @@ export class Assemblies {
   }
 
   /** Writes the assembled pieces of a batch. @throws ProblemException where a part is made of what is not there */
-  async write(draft: Draft, { id: batchId, assemblies: all }: BatchDto): Promise<void> {
+  async write(draft: Draft, { id: batchId, assemblies: all }: Pick<BatchDto, 'id' | 'assemblies'>): Promise<void> {
     const wanted = all ?? [];
     const before = await this.rowsOf(batchId);
     const old = await this.usesOf(before.map((a) => a.id));

@@ -2,14 +2,27 @@ import { Body, Controller, Delete, Get, HttpCode, Inject, Param, Post, Put, Quer
 import {
   BatchDto,
   DoneDto,
+  type MadeCountDto,
+  type PlanAnswer,
   type BakesAnswer,
   type BatchAnswer,
   type BatchCard,
   type MostPiecesAnswer,
 } from '#contract';
 import { ChangeId } from '../access/changeId.js';
-import { sameId } from '../access/problem.js';
+import { refused, sameId } from '../access/problem.js';
 import { BatchesService } from './batches.service.js';
+
+function madeIn(text: string): MadeCountDto[] {
+  return text
+    .split(',')
+    .filter((one) => one !== '')
+    .map((one) => {
+      const [pieceId = '', count = ''] = one.split('.');
+      if (!/^\d{1,4}$/.test(count)) throw refused('Say how many are finished.', 'made');
+      return { pieceId, count: Number(count) };
+    });
+}
 
 @Controller('api/batches')
 export class BatchesController {
@@ -28,6 +41,12 @@ export class BatchesController {
   @Get(':id/most/:pieceId')
   most(@Param('id') id: string, @Param('pieceId') pieceId: string): Promise<MostPiecesAnswer> {
     return this.service.most(id, pieceId);
+  }
+
+  /** `made`: the ids of kinds with their counts, as `id.12,id.3`; the others whole */
+  @Get(':id/part')
+  part(@Param('id') id: string, @Query('made') made = ''): Promise<PlanAnswer> {
+    return this.service.part(id, madeIn(made));
   }
 
   @Put(':id')

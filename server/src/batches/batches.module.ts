@@ -8,13 +8,27 @@ import { BatchesStore } from './batches.store.js';
 import { PiecesModule } from '../pieces/pieces.module.js';
 import { Planning } from './planning.js';
 import { Costs } from './costs.js';
+import { KindsWritten } from './kindsWritten.js';
+import { OvensModule } from '../ovens/ovens.module.js';
+import { StepTimes } from './stepTimes.js';
 import { ReservedThings } from './reserved.js';
 import { WrittenBatch } from './writtenBatch.js';
 
 @Module({
-  imports: [SheetsModule, PiecesModule],
+  imports: [SheetsModule, PiecesModule, OvensModule],
   controllers: [BatchesController, BakesController],
-  providers: [BatchesService, BatchesStore, Planning, Assemblies, AssemblyOrders, ReservedThings, WrittenBatch, Costs],
-  exports: [BatchesService],
+  providers: [
+    BatchesService,
+    BatchesStore,
+    Planning,
+    Assemblies,
+    AssemblyOrders,
+    KindsWritten,
+    ReservedThings,
+    StepTimes,
+    WrittenBatch,
+    Costs,
+  ],
+  exports: [BatchesService, StepTimes],
 })
 export class BatchesModule {}

@@ -1,21 +1,51 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { BenchStep, LoadItem, OpenPlan } from '#core/batch';
 import { isMixable } from '#core/material';
-import type { BakesAnswer, BatchAnswer, BatchCard, BatchDto, DoneDto, LayerDto, MostPiecesAnswer } from '#contract';
+import type {
+  BakesAnswer,
+  BatchAnswer,
+  BatchCard,
+  BatchDto,
+  DoneDto,
+  FindingDemand,
+  LayerDto,
+  MadeCountDto,
+  MostPiecesAnswer,
+  PlanAnswer,
+  WantedFinding,
+} from '#contract';
 import { checkVersion, inUse, notThere, refused } from '../access/problem.js';
 import { Journal, type Draft } from '../db/journal.js';
-import { columnsFor } from '../db/references.js';
 import { Studio } from '../mixes/studio.js';
 import { Accounts } from '../stock/accounts.js';
-import { cutterRow } from '../drawer/cutterRow.js';
 import { Assemblies } from './assemblies.js';
 import { BatchesStore } from './batches.store.js';
-import { Planning } from './planning.js';
+import { KindsWritten } from './kindsWritten.js';
+import { splitBatch } from './partOf.js';
+import { Planning, type KindsOfPieces } from './planning.js';
+import { StepTimes } from './stepTimes.js';
 import { ReservedThings } from './reserved.js';
 import { WrittenBatch } from './writtenBatch.js';
 
 /** Forms that a layer can be rolled of. */
 const ROLLED: ReadonlySet<string> = new Set(['sheet', 'lump']);
+
+/** A finding with one batch more that wants it. */
+function withDemand(known: WantedFinding | undefined, one: FindingDemand, batch: string): WantedFinding {
+  const count = (known?.count ?? 0) + one.count;
+  const each = one.cost === null ? null : one.cost / one.count;
+  const short = Math.max(0, count - one.there);
+  return {
+    ...{ id: one.id, name: one.name, count, there: one.there, short },
+    buyCost: each === null ? null : each * short,
+    plans: [...(known?.plans ?? []), { name: batch, count: one.count }],
+  };
+}
+
+const mutable = ({ pieces, assemblies }: KindsOfPieces): Pick<BatchAnswer, 'pieces' | 'assemblies'> => ({
+  pieces: [...pieces],
+  assemblies: [...assemblies],
+});
 
 @Injectable()
 export class BatchesService {
@@ -28,6 +58,8 @@ export class BatchesService {
     @Inject(Assemblies) private readonly assemblies: Assemblies,
     @Inject(ReservedThings) private readonly reserved: ReservedThings,
     @Inject(WrittenBatch) private readonly written: WrittenBatch,
+    @Inject(KindsWritten) private readonly kinds: KindsWritten,
+    @Inject(StepTimes) private readonly times: StepTimes,
   ) {}
 
   cards(): Promise<BatchCard[]> {
@@ -42,6 +74,16 @@ export class BatchesService {
       plans.push({ id, name, clays: await this.planning.claysFor(await this.made(id)) });
     }
     return plans;
+  }
+
+  /** How many of each finding the open batches need together. */
+  async openFindings(): Promise<readonly WantedFinding[]> {
+    const open = (await this.store.cards()).filter((card) => !card.done);
+    const sums = new Map<string, WantedFinding>();
+    for (const { id, name } of open)
+      for (const one of await this.planning.findingsFor(await this.made(id)))
+        sums.set(one.id, withDemand(sums.get(one.id), one, name));
+    return [...sums.values()];
   }
 
   /** Every batch that is not done with what is done for it at the bench. */
@@ -60,10 +102,9 @@ export class BatchesService {
     for (const { id: batchId, name: batch } of open) {
       const kinds = await this.made(batchId);
       const own = await this.planning.bakes(batchId, kinds);
-      for (const { id } of own) {
-        const [, pieceId = '', cores] = id.split(' ');
+      for (const { id, pieceId, cores } of own) {
         const piece = [...kinds.pieces, ...kinds.assemblies].find((p) => p.id === pieceId)?.name ?? '';
-        names[id] = { piece: cores === undefined ? piece : `${piece}, cores`, batch, batchId };
+        names[id] = { piece: cores ? `${piece}, cores` : piece, batch, batchId };
       }
       items.push(...own);
     }
@@ -86,7 +127,8 @@ export class BatchesService {
     if (!batch) throw notThere('This batch');
     const kinds = await this.made(id);
     const { answer } = await this.planning.plan(kinds);
-    return { ...batch, ...kinds, doneEntryId: await this.store.doneEntry(id), plan: answer };
+    const parts = (await this.store.entriesOf(id)).filter(({ part }) => part);
+    return { ...batch, ...kinds, doneEntryId: await this.store.doneEntry(id), parts, plan: answer };
   }
 
   async save(changeId: string, dto: BatchDto): Promise<BatchAnswer> {
@@ -104,38 +146,7 @@ export class BatchesService {
         dueOn: dto.dueOn,
         version: draft.version,
       });
-      const before = await this.store.piecesOf(dto.id);
-      draft.replace(
-        'piece',
-        before,
-        dto.pieces.map(({ layers: _, ...piece }, position) => ({
-          ...piece,
-          ...cutterRow(piece, `pieces.${position}.`),
-          edgeMm: piece.edgeMm ?? null,
-          pairs: piece.pairs ?? false,
-          film: piece.film ?? false,
-          lie: piece.lie ?? 'close',
-          placed: piece.placed ?? null,
-          finish: piece.finish ?? null,
-          prices: piece.prices ?? null,
-          position,
-          batchId: dto.id,
-        })),
-      );
-      draft.replace(
-        'layer',
-        await this.store.layersOf(before.map((p) => p.id)),
-        dto.pieces.flatMap((piece) =>
-          piece.layers.map(({ id, of, settingId }, position) => ({
-            id,
-            pieceId: piece.id,
-            position,
-            ...columnsFor('layer', of),
-            settingId,
-          })),
-        ),
-      );
-      await this.assemblies.write(draft, dto);
+      await this.kinds.write(draft, dto);
       draft.summary = stored ? `changed the batch ${dto.name.trim()}` : `new batch ${dto.name.trim()}`;
     });
     return this.open(dto.id);
@@ -146,7 +157,8 @@ export class BatchesService {
       const batch = await draft.find('batch', id);
       if (!batch) throw notThere('This batch');
       await checkVersion(batch.name, batch.version, version, () => batch);
-      if ((await this.store.doneEntry(id)) !== null) throw inUse(`${batch.name} stands in the diary and stays there.`);
+      if ((await this.store.entriesOf(id)).length > 0)
+        throw inUse(`${batch.name} stands in the diary and stays there.`);
       const pieces = await this.store.piecesOf(id);
       draft.remove('layer', await this.store.layersOf(pieces.map((p) => p.id)));
       draft.remove('piece', pieces);
@@ -156,21 +168,40 @@ export class BatchesService {
     });
   }
 
-  /** Takes the clay off the shelf and writes the diary, in one change. @returns the id of the entry */
+  /** What the plan is for some of its pieces. @param made so many of each kind; the others whole */
+  async part(id: string, made: readonly MadeCountDto[]): Promise<PlanAnswer> {
+    const { done } = splitBatch(await this.made(id), made);
+    return (await this.planning.plan(done)).answer;
+  }
+
+  /**
+   * Takes the clay off the shelf and writes the diary, in one change; of what is finished only in part the rest stays
+   * in the batch. @returns the id of the entry
+   */
   async done(changeId: string, id: string, dto: DoneDto): Promise<{ entryId: string }> {
     await this.journal.change(changeId, async (draft) => {
       const batch = await draft.find('batch', id);
       if (!batch) throw notThere('This batch');
       await checkVersion(batch.name, batch.version, dto.version, () => this.open(id));
       if ((await this.store.doneEntry(id)) !== null) throw inUse(`${batch.name} is done already.`);
-      await this.written.entry(draft, batch, await this.made(id), dto);
+      const kinds = await this.made(id);
+      const split = splitBatch(kinds, dto.made ?? []);
+      const part = split.count < split.all;
+      const title = part ? `${batch.name}, ${split.count} of ${split.all}` : batch.name;
+      const { steps } = await this.planning.plan(kinds);
+      await this.written.entry(draft, { id, title, part }, split.done, dto);
       await this.written.findings(draft, dto);
+      await this.times.write(draft, dto, steps);
+      if (part) {
+        await this.kinds.write(draft, { id, ...mutable(split.stays) });
+        await draft.put('batch', { ...batch, version: draft.version });
+      }
       const account = this.accounts.open(draft, dto.entryId);
       await account.offShelf(dto.used);
       await account.take(dto.taken ?? [], 'taken');
       await account.putAway(dto.left ?? [], 'left');
       await account.close('pieces');
-      draft.summary = `${batch.name} done`;
+      draft.summary = part ? `${title} done` : `${batch.name} done`;
     });
     return { entryId: dto.entryId };
   }

@@ -14,9 +14,10 @@ export class BatchesStore {
   async cards(): Promise<BatchCard[]> {
     const rows = await this.db.select().from(batches);
     const cut = await this.db.select({ batchId: pieces.batchId, count: pieces.count }).from(pieces);
-    const whole = await this.db.select({ batchId: assemblies.batchId, count: assemblies.count }).from(assemblies);
-    const all = [...cut, ...whole];
-    const done = new Set((await this.db.selectDistinct({ id: entries.batchId }).from(entries)).map((e) => e.id));
+    const assembled = await this.db.select({ batchId: assemblies.batchId, count: assemblies.count }).from(assemblies);
+    const all = [...cut, ...assembled];
+    const whole = await this.db.selectDistinct({ id: entries.batchId }).from(entries).where(eq(entries.part, false));
+    const done = new Set(whole.map((e) => e.id));
     return rows.map(({ id, name, dueOn }) => {
       const own = all.filter((p) => p.batchId === id);
       return {
@@ -59,7 +60,16 @@ export class BatchesStore {
   }
 
   async doneEntry(batchId: string): Promise<string | null> {
-    const [row] = await this.db.select({ id: entries.id }).from(entries).where(eq(entries.batchId, batchId));
-    return row?.id ?? null;
+    return (await this.entriesOf(batchId)).find(({ part }) => !part)?.entryId ?? null;
+  }
+
+  /** Everything that was written down of it: the whole of it, or some of its pieces. */
+  entriesOf(batchId: string): Promise<{ entryId: string; title: string; madeOn: string; part: boolean }[]> {
+    const { id: entryId, title, madeOn, part } = entries;
+    return this.db
+      .select({ entryId, title, madeOn, part })
+      .from(entries)
+      .where(eq(entries.batchId, batchId))
+      .orderBy(asc(madeOn));
   }
 }

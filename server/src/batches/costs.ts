@@ -19,6 +19,7 @@ import type { BenchSetupDto, FindingDemand, FindingDto, PlanAnswer } from '#cont
 import { PiecesService } from '../pieces/pieces.service.js';
 import { clayIn } from '../stock/clayIn.js';
 import type { KindsOfPieces } from './planning.js';
+import { StepTimes } from './stepTimes.js';
 
 export type Costed = Pick<PlanAnswer, 'findings' | 'costs'>;
 
@@ -37,16 +38,24 @@ interface Planned {
 /** Findings and money of a planned batch. */
 @Injectable()
 export class Costs {
-  constructor(@Inject(PiecesService) private readonly pieces: PiecesService) {}
+  constructor(
+    @Inject(PiecesService) private readonly pieces: PiecesService,
+    @Inject(StepTimes) private readonly times: StepTimes,
+  ) {}
+
+  /** How many of each finding some pieces need, against what is there. */
+  async findings(assemblies: readonly AssemblyOrder[]): Promise<FindingDemand[]> {
+    return findingsNeeded(assemblies, new Map((await this.pieces.findings()).map((f) => [f.id, f])));
+  }
 
   async of(planned: Planned): Promise<Costed> {
     const stock = new Map((await this.pieces.findings()).map((f) => [f.id, f]));
     const { hourly, overhead } = planned.input.setup;
     const rates = { hourly: hourly ?? null, overhead: overhead ?? 0 };
     const kinds = costedKinds(planned, stock);
-    const minutes = minutesByKind(planned.steps, kinds, ownerAmong(planned));
+    const minutes = minutesByKind(planned.steps, kinds, ownerAmong(planned), await this.times.learned());
     return {
-      findings: findingsNeeded(planned, stock),
+      findings: findingsNeeded(planned.input.assemblies, stock),
       costs: kinds.map((kind) => costOf(kind, minutes.get(kind.id) ?? 0, rates)),
     };
   }
@@ -114,9 +123,9 @@ const moneyForFindings = (order: AssemblyOrder, stock: ReadonlyMap<string, Findi
   );
 
 /** How many of each finding all pieces need, against what is there. */
-function findingsNeeded({ input }: Planned, stock: ReadonlyMap<string, FindingDto>): FindingDemand[] {
+function findingsNeeded(assemblies: readonly AssemblyOrder[], stock: ReadonlyMap<string, FindingDto>): FindingDemand[] {
   const counts = new Map<string, number>();
-  for (const order of input.assemblies)
+  for (const order of assemblies)
     for (const [id, each] of findingsOf(order.laid))
       if (id !== null) counts.set(id, (counts.get(id) ?? 0) + each * toCut(order));
   return [...counts].map(([id, count]) => {

@@ -19,14 +19,23 @@ import {
 } from '#core/batch';
 import { cutterOf } from '#core/cutter';
 import { discVolume, thicknesses, type SettingThickness } from '#core/sheet';
-import type { AssemblyDto, BenchSetupDto, MachineDto, MostPiecesAnswer, PieceDto, Plain, PlanAnswer } from '#contract';
+import type {
+  AssemblyDto,
+  BenchSetupDto,
+  FindingDemand,
+  MachineDto,
+  MostPiecesAnswer,
+  PieceDto,
+  Plain,
+  PlanAnswer,
+} from '#contract';
 import { Studio } from '../mixes/studio.js';
 import { SheetsStore } from '../sheets/sheets.store.js';
 import { StockLooks, type StockBook } from '../stock/looks.js';
 import { clayIn } from '../stock/clayIn.js';
 import { AssemblyOrders } from './assemblyOrders.js';
+import { OvensService } from '../ovens/ovens.service.js';
 import { Costs, type Costed } from './costs.js';
-import { loadItemsOf } from './loadItems.js';
 
 /** What has no colour, on the screen. */
 const NO_COLOUR = '999999';
@@ -73,6 +82,7 @@ export class Planning {
     @Inject(StockLooks) private readonly looks: StockLooks,
     @Inject(AssemblyOrders) private readonly assembled: AssemblyOrders,
     @Inject(Costs) private readonly costs: Costs,
+    @Inject(OvensService) private readonly ovens: OvensService,
   ) {}
 
   async plan(kinds: KindsOfPieces): Promise<PlannedBatch> {
@@ -88,9 +98,13 @@ export class Planning {
   /** What of it goes into the oven, each kind by itself. */
   async bakes(batchId: string, kinds: KindsOfPieces): Promise<LoadItem[]> {
     const { orders, ...input } = await this.inputOf(kinds);
-    const plan = planBatch({ ...input, pieces: orders });
-    const looking = { stage: 'baked', pigments: input.pigments } as const;
-    return loadItemsOf(batchId, { plan, orders, assemblies: input.assemblies }, input.book, looking);
+    const { bakes } = planBatch({ ...input, pieces: orders });
+    return bakes.map((item) => ({ ...item, id: `${batchId} ${item.id}` }));
+  }
+
+  /** How many of each finding it needs. */
+  async findingsFor({ assemblies }: KindsOfPieces): Promise<readonly FindingDemand[]> {
+    return this.costs.findings(this.assembled.of(assemblies, undefined));
   }
 
   /** g of each clay that it takes, with those of what has to be made for it at a station of its own. */
@@ -126,8 +140,9 @@ export class Planning {
     const assemblies = laid.map((order) => ({ ...order, fades }));
     const measuring = measuringOf(setup, gaps);
     const { pigments } = this.studio;
+    const tray = await this.ovens.tray(setup.ovenId ?? null);
     const known = { book, there, patterned, lies, pigments, blocks: this.studio.all('block') };
-    return { orders, assemblies, measuring, setup, ...known };
+    return { orders, assemblies, measuring, setup, tray, ...known };
   }
 
   private answer(

@@ -20,21 +20,22 @@ export class WrittenBatch {
   /** @throws ProblemException where no piece of it can be made */
   async entry(
     draft: Draft,
-    batch: { readonly id: string; readonly name: string },
+    batch: { readonly id: string; readonly title: string; readonly part: boolean },
     kinds: KindsOfPieces,
     dto: DoneDto,
   ): Promise<void> {
     const { plan, orders, assemblies, answer } = await this.planning.plan(kinds);
     const good = orders.filter((o) => plan.pieces.some((p) => p.id === o.id && p.wrong === null));
     const whole = assemblies.filter((o) => plan.assemblies.some((p) => p.id === o.id && p.wrong === null));
-    if (good.length + whole.length === 0) throw refused(`${batch.name} has no piece that can be made yet.`, 'pieces');
+    if (good.length + whole.length === 0) throw refused(`${batch.title} has no piece that can be made yet.`, 'pieces');
     const names = [...good, ...whole, ...answer.mixes, ...answer.clays].map(({ name }) => name);
     await draft.put('entry', {
       id: dto.entryId,
       version: draft.version,
       batchId: batch.id,
+      part: batch.part,
       madeOn: dto.madeOn,
-      title: batch.name,
+      title: batch.title,
       note: dto.note,
       words: names.join(' '),
     });

@@ -145,6 +145,7 @@ export class BlendsService {
         id: dto.entryId,
         version: draft.version,
         batchId: null,
+        part: false,
         madeOn: dto.madeOn,
         title: blend.name,
         note: dto.note,

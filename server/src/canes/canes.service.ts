@@ -156,6 +156,7 @@ export class CanesService {
         id: dto.entryId,
         version: draft.version,
         batchId: null,
+        part: false,
         madeOn: dto.madeOn,
         title: cane.name,
         note: dto.note,

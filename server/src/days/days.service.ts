@@ -1,12 +1,13 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { eq } from 'drizzle-orm';
 import { jobsOf, type BatchJob } from '#core/days';
-import type { DaysAnswer, DaysRuleDto } from '#contract';
+import type { BakedItemDto, DaysAnswer, DaysRuleDto } from '#contract';
 import { checkVersion } from '../access/problem.js';
 import { BatchesService } from '../batches/batches.service.js';
+import { StepTimes } from '../batches/stepTimes.js';
 import { DB } from '../db/db.module.js';
 import type { Db } from '../db/dataFile.js';
-import { Journal } from '../db/journal.js';
+import { Journal, type Draft } from '../db/journal.js';
 import { dayRules } from '../db/schema.js';
 
 /** The one row. */
@@ -36,6 +37,18 @@ const CALLED: Readonly<Record<BatchJob['kind'], string>> = {
   finish: '',
 };
 
+/** Whether all of a load was in the oven. */
+function wasBaked({ batchId, kind, bakes }: BatchJob, items: readonly BakedItemDto[]): boolean {
+  const cores = kind === 'bake cores';
+  const own = items.filter((item) => item.batchId === batchId && item.cores === cores);
+  return bakes.length > 0 && bakes.every(({ id, count }) => own.some((i) => i.pieceId === id && i.count >= count));
+}
+
+const nameOf: Parameters<typeof jobsOf>[2] = ({ kind, about }, step) => {
+  if (step?.kind === 'finish') return `${step.step.kind} ${step.step.name}`.trim();
+  return `${CALLED[kind]} ${kind === 'make' ? about : ''}`.trim();
+};
+
 /** When what is made: the free hours, and the jobs of all open batches. */
 @Injectable()
 export class DaysService {
@@ -43,6 +56,7 @@ export class DaysService {
     @Inject(DB) private readonly db: Db,
     @Inject(Journal) private readonly journal: Journal,
     @Inject(BatchesService) private readonly batches: BatchesService,
+    @Inject(StepTimes) private readonly times: StepTimes,
   ) {}
 
   async rule(): Promise<DaysRuleDto> {
@@ -54,13 +68,25 @@ export class DaysService {
 
   async all(): Promise<DaysAnswer> {
     const open = await this.batches.openSteps();
-    const jobs = open.flatMap(({ id, steps }) =>
-      jobsOf(id, steps, ({ kind, about }, step) => {
-        if (step?.kind === 'finish') return `${step.step.kind} ${step.step.name}`.trim();
-        return `${CALLED[kind]} ${kind === 'make' ? about : ''}`.trim();
-      }),
-    );
-    return { batches: open.map(({ id, name, dueOn }) => ({ id, name, dueOn })), jobs };
+    const learned = await this.times.learned();
+    const jobs = open.flatMap(({ id, steps }) => jobsOf(id, steps, nameOf, learned));
+    return {
+      batches: open.map(({ id, name, dueOn }) => ({ id, name, dueOn })),
+      jobs,
+      learned: [...learned].map(([key, { factor, from }]) => ({ key, factor, from })),
+    };
+  }
+
+  /** Marks the loads of open batches as done that some pieces in the oven were. */
+  async markBaked(draft: Draft, items: readonly BakedItemDto[], now: number): Promise<void> {
+    const batches = new Set(items.map(({ batchId }) => batchId));
+    const { jobs } = await this.all();
+    const rule = await this.rule();
+    const known = new Set(rule.done.map(({ jobId }) => jobId));
+    const baked = jobs.filter((job) => batches.has(job.batchId) && !known.has(job.id) && wasBaked(job, items));
+    if (baked.length === 0) return;
+    const done = [...rule.done, ...baked.map(({ id: jobId }) => ({ jobId, at: now }))];
+    await draft.put('dayRule', { ...rule, id: ID, done, version: draft.version });
   }
 
   async save(changeId: string, dto: DaysRuleDto): Promise<DaysRuleDto> {

@@ -5,7 +5,7 @@ import type { TrimMade } from '#core/cane';
 import type { Firmness } from '#core/clay';
 import type { Learned } from '#core/mix';
 import type { Conditioner } from '#core/sheet';
-import type { KeptPiece, MadeDto, PatternLiked, PatternStopDto } from '#contract';
+import type { BakedItemDto, KeptPiece, MadeDto, PatternLiked, PatternStopDto } from '#contract';
 import {
   batches,
   blendRevisions,
@@ -26,6 +26,8 @@ export const entries = sqliteTable(
     id: id(),
     version: version(),
     batchId: text('batch_id').references(() => batches.id),
+    /** some of its pieces: the batch goes on */
+    part: integer('part', { mode: 'boolean' }).notNull().default(false),
     madeOn: text('made_on').notNull(),
     title: text('title').notNull(),
     note: text('note').notNull(),
@@ -235,4 +237,45 @@ export const entryPatterns = sqliteTable(
     pictureId: text('picture_id').references(() => pictures.id),
   },
   (t) => [index('entry_pattern_entry').on(t.entryId), index('entry_pattern_revision').on(t.patternRevisionId)],
+);
+
+/** What was baked: how it was meant, and how warm it really was. */
+export const entryBakes = sqliteTable(
+  'entry_bake',
+  {
+    id: id(),
+    entryId: text('entry_id')
+      .notNull()
+      .references(() => entries.id),
+    ovenName: text('oven_name').notNull(),
+    dial: real('dial'),
+    celsius: real('celsius').notNull(),
+    low: real('low').notNull(),
+    high: real('high').notNull(),
+    maxC: real('max_c').notNull(),
+    minutes: real('minutes').notNull(),
+    /** by the clock */
+    lasted: real('lasted').notNull(),
+    /** null: no probe was heard */
+    inBand: real('in_band'),
+    hottest: real('hottest'),
+    curve: text('curve', { mode: 'json' }).$type<readonly (readonly [number, number])[]>().notNull(),
+    items: text('items', { mode: 'json' }).$type<readonly BakedItemDto[]>().notNull(),
+  },
+  (t) => [index('entry_bake_entry').on(t.entryId)],
+);
+
+/** Minutes that a step at the bench really took, against what is assumed of it. */
+export const entryTimes = sqliteTable(
+  'entry_time',
+  {
+    id: id(),
+    entryId: text('entry_id')
+      .notNull()
+      .references(() => entries.id),
+    key: text('key').notNull(),
+    usual: real('usual').notNull(),
+    minutes: real('minutes').notNull(),
+  },
+  (t) => [index('entry_time_entry').on(t.entryId)],
 );

@@ -41,6 +41,9 @@ export const lines = sqliteTable('line', {
   bakePerMm: real('bake_per_mm').notNull(),
   maxC: real('max_c').notNull(),
   toughness: text('toughness').$type<Toughness>(),
+  /** the maker's own figures, for baking lower and longer; null: as the packet says */
+  ownC: real('own_c'),
+  ownMinutes: real('own_minutes'),
 });
 
 export const clays = sqliteTable(
@@ -279,6 +282,8 @@ export const benchSetup = sqliteTable('bench_setup', {
   /** what an hour of one's hands is worth, and the share of everything else on top; null: nobody said */
   hourly: real('hourly'),
   overhead: real('overhead'),
+  /** the oven that batches are baked in; null: the first one */
+  ovenId: text('oven_id').references((): AnySQLiteColumn => ovens.id),
 });
 
 export const batches = sqliteTable('batch', {

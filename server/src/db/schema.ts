@@ -2,6 +2,7 @@ import { integer, index, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { KeptWrite } from './difference.js';
 import {
   entries,
+  entryBakes,
   entryBlends,
   entryCanes,
   entryConditionings,
@@ -10,6 +11,7 @@ import {
   entryPatterns,
   entryPieces,
   entryTakings,
+  entryTimes,
   sheets,
 } from './diary.schema.js';
 import {
@@ -107,6 +109,8 @@ export const TABLES = {
   entryMix: entryMixes,
   entryTaking: entryTakings,
   entryBlend: entryBlends,
+  entryBake: entryBakes,
+  entryTime: entryTimes,
   sheet: sheets,
   tub: tubs,
   tubContent: tubClays,

@@ -1,7 +1,28 @@
-import { Body, Controller, Delete, HttpCode, Inject, Param, Post, Sse, type MessageEvent } from '@nestjs/common';
+import {
+  Body,
+  Controller,
+  Delete,
+  Get,
+  HttpCode,
+  Inject,
+  Param,
+  Post,
+  Query,
+  Sse,
+  type MessageEvent,
+} from '@nestjs/common';
 import type { Observable } from 'rxjs';
-import { DEVICES, GAUGES, GaugeErrandDto, ReaderErrandDto, type Device } from '#contract';
+import {
+  DEVICES,
+  GAUGES,
+  GaugeErrandDto,
+  ProbeErrandDto,
+  ReaderErrandDto,
+  type Device,
+  type ProbeLogAnswer,
+} from '#contract';
 import { notThere } from '../access/problem.js';
+import { ProbeService } from './probe.service.js';
 import { DevicesService } from './devices.service.js';
 
 function known<T extends Device>(all: readonly T[], name: string): T {
@@ -12,7 +33,10 @@ function known<T extends Device>(all: readonly T[], name: string): T {
 
 @Controller('api/devices')
 export class DevicesController {
-  constructor(@Inject(DevicesService) private readonly service: DevicesService) {}
+  constructor(
+    @Inject(DevicesService) private readonly service: DevicesService,
+    @Inject(ProbeService) private readonly probe: ProbeService,
+  ) {}
 
   @Sse('reader/events')
   events(): Observable<MessageEvent> {
@@ -23,6 +47,22 @@ export class DevicesController {
   @HttpCode(202)
   ask(@Body() body: ReaderErrandDto): void {
     this.service.ask(body);
+  }
+
+  @Sse('probe/events')
+  probeEvents(): Observable<MessageEvent> {
+    return this.probe.events();
+  }
+
+  @Post('probe/ask')
+  @HttpCode(202)
+  askProbe(@Body() body: ProbeErrandDto): void {
+    this.probe.ask(body);
+  }
+
+  @Get('probe/log')
+  probeLog(@Query('since') since = '0'): ProbeLogAnswer {
+    return this.probe.log(Number(since) || 0);
   }
 
   @Sse(':gauge/events')

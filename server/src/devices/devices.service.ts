@@ -16,6 +16,7 @@ import { EventsService } from '../events/events.service.js';
 import { Studio } from '../mixes/studio.js';
 import { SheetsStore } from '../sheets/sheets.store.js';
 import { Line, RETRY } from './line.js';
+import { ProbeService } from './probe.service.js';
 import { StandInGauge, hiddenGap } from './standInGauge.js';
 import { StandInReader, chipOf } from './standInReader.js';
 
@@ -40,16 +41,18 @@ export class DevicesService {
     @Inject(Studio) private readonly studio: Studio,
     @Inject(SheetsStore) private readonly sheets: SheetsStore,
     @Inject(EventsService) private readonly stream: EventsService,
+    @Inject(ProbeService) private readonly probe: ProbeService,
   ) {
+    // a probe goes on listening: what is in the oven stays there when a window is shut
     stream.onAlone(() => {
-      for (const device of DEVICES) this.putAway(device);
+      for (const device of DEVICES) if (device !== 'probe') this.putAway(device);
     });
   }
 
   /** Lets a device be heard in every window. One that is connected already says its state again. */
   connect(device: Device): void {
     this.connected.get(device)?.unsubscribe();
-    const events = device === 'reader' ? this.events() : this.gaugeEvents(device);
+    const events = this.eventsOf(device);
     this.connected.set(
       device,
       events.subscribe({
@@ -61,6 +64,11 @@ export class DevicesService {
         },
       }),
     );
+  }
+
+  private eventsOf(device: Device): Observable<MessageEvent> {
+    if (device === 'probe') return this.probe.events();
+    return device === 'reader' ? this.events() : this.gaugeEvents(device);
   }
 
   /** It is looked for again by itself, unless somebody puts it away meanwhile. */

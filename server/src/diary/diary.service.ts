@@ -46,22 +46,7 @@ export class DiaryService {
         cutter: cutterOf({ ...cutter, shape: shape ?? (cutter.heightMm === null ? 'round' : 'rectangle') }),
       })),
       findings: await this.store.findingsOf(id),
-      mixes: (await this.store.mixesOf(id)).flatMap(({ revisionId, grams }) => {
-        const revision = this.studio.one('revision', revisionId);
-        const recipe = this.studio.recipe(revisionId);
-        if (!revision || !recipe) return [];
-        return [
-          {
-            revisionId,
-            grams,
-            mixId: revision.mixId,
-            number: revision.number,
-            name: this.studio.nameOf(revisionId),
-            notation: this.studio.notation(recipe),
-            hex: colourOf(flatten(recipe, this.studio), 'baked', this.studio.pigments).hex,
-          },
-        ];
-      }),
+      mixes: await this.mixesIn(id),
       blends: (
         await Promise.all(
           (await this.store.blendsOf(id)).map(async ({ blendRevisionId, passes }) => {
@@ -72,6 +57,7 @@ export class DiaryService {
       ).flat(),
       canes: await this.canes.asMade(id),
       patterns: await this.patterns.asMade(id),
+      bakes: await this.store.bakesOf(id),
       sheets: (await this.sheets.ofEntry(id)).map(
         ({ id: sheetId, name, rolledAt, mm, widthMm, lengthMm, form, count, hexes }) => ({
           sheetId,
@@ -92,6 +78,25 @@ export class DiaryService {
         return clay ? [{ clayId, grams, name: clay.name, hex: clay.bakedHex }] : [];
       }),
     };
+  }
+
+  private async mixesIn(id: string): Promise<DiaryAnswer['mixes']> {
+    return (await this.store.mixesOf(id)).flatMap(({ revisionId, grams }) => {
+      const revision = this.studio.one('revision', revisionId);
+      const recipe = this.studio.recipe(revisionId);
+      if (!revision || !recipe) return [];
+      return [
+        {
+          revisionId,
+          grams,
+          mixId: revision.mixId,
+          number: revision.number,
+          name: this.studio.nameOf(revisionId),
+          notation: this.studio.notation(recipe),
+          hex: colourOf(flatten(recipe, this.studio), 'baked', this.studio.pigments).hex,
+        },
+      ];
+    });
   }
 
   async saveNote(changeId: string, dto: DiaryNoteDto): Promise<DiaryAnswer> {

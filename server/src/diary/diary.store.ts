@@ -1,10 +1,18 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { count, eq, sql } from 'drizzle-orm';
-import { MOST_FOUND, type DiaryCard, type DiaryListAnswer, type UsedFinding } from '#contract';
+import { MOST_FOUND, type BakeTold, type DiaryCard, type DiaryListAnswer, type UsedFinding } from '#contract';
 import { DB } from '../db/db.module.js';
 import type { Row } from '../db/journal.js';
 import type { Db } from '../db/dataFile.js';
-import { entries, entryBlends, entryFindings, entryMixes, entryPieces, entryTakings } from '../db/schema.js';
+import {
+  entries,
+  entryBakes,
+  entryBlends,
+  entryFindings,
+  entryMixes,
+  entryPieces,
+  entryTakings,
+} from '../db/schema.js';
 
 /** A `DiaryCard` of the entry `e`. */
 const COLUMNS = sql.raw('e.id, e.version, e.made_on AS madeOn, e.title, e.note, e.batch_id AS batchId');
@@ -58,6 +66,11 @@ export class DiaryStore {
 
   blendsOf(id: string): Promise<Row<'entryBlend'>[]> {
     return this.db.select().from(entryBlends).where(eq(entryBlends.entryId, id));
+  }
+
+  async bakesOf(id: string): Promise<BakeTold[]> {
+    const rows = await this.db.select().from(entryBakes).where(eq(entryBakes.entryId, id));
+    return rows.map(({ id: _, entryId: __, ...bake }) => bake);
   }
 
   takingsOf(id: string): Promise<Row<'entryTaking'>[]> {

@@ -2,5 +2,5 @@ import { Module } from '@nestjs/common';
 import { OvensController } from './ovens.controller.js';
 import { OvensService } from './ovens.service.js';
 
-@Module({ controllers: [OvensController], providers: [OvensService] })
+@Module({ controllers: [OvensController], providers: [OvensService], exports: [OvensService] })
 export class OvensModule {}

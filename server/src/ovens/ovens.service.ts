@@ -1,11 +1,12 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { asc } from 'drizzle-orm';
+import { asc, eq } from 'drizzle-orm';
+import type { Tray } from '#core/batch';
 import type { OvenDto } from '#contract';
 import { checkFree, checkVersion, notThere } from '../access/problem.js';
 import { DB } from '../db/db.module.js';
 import type { Db } from '../db/dataFile.js';
 import { Journal, type Row } from '../db/journal.js';
-import { ovens } from '../db/schema.js';
+import { benchSetup, ovens } from '../db/schema.js';
 
 @Injectable()
 export class OvensService {
@@ -17,6 +18,13 @@ export class OvensService {
   /** By their names. */
   all(): Promise<Row<'oven'>[]> {
     return this.db.select().from(ovens).orderBy(asc(ovens.name));
+  }
+
+  /** The tray that batches are baked on; null: no oven was described. @param chosen null: the first oven */
+  async tray(chosen: string | null): Promise<Tray | null> {
+    const all = await this.all();
+    const oven = all.find(({ id }) => id === chosen) ?? all[0];
+    return oven ? { width: oven.trayWidthMm, length: oven.trayLengthMm } : null;
   }
 
   async save(changeId: string, dto: OvenDto): Promise<OvenDto> {
@@ -43,6 +51,8 @@ export class OvensService {
       const oven = await draft.find('oven', id);
       if (!oven) throw notThere('This oven');
       await checkVersion(oven.name, oven.version, version, () => oven);
+      const [setup] = await this.db.select().from(benchSetup).where(eq(benchSetup.ovenId, id));
+      if (setup) await draft.put('benchSetup', { ...setup, ovenId: null, version: draft.version });
       draft.remove('oven', [oven]);
       draft.summary = `took away the oven ${oven.name}`;
     });

@@ -155,7 +155,7 @@ export class PatternsService {
       const clays = dto.used.map((u) => this.studio.clay(u.clayId)?.name ?? '');
       const { entryId, madeOn, note, stops, hands } = dto;
       await draft.put('entry', {
-        ...{ id: entryId, version: draft.version, batchId: null, madeOn, title: pattern.name, note },
+        ...{ id: entryId, version: draft.version, batchId: null, part: false, madeOn, title: pattern.name, note },
         words: ['patterned sheet', ...names, ...clays].join(' '),
       });
       const account = this.accounts.open(draft, entryId);

@@ -15,6 +15,7 @@ const setupRow = (setup: BenchSetupDto): Row<'benchSetup'> => ({
   roomC: setup.roomC ?? null,
   hourly: setup.hourly ?? null,
   overhead: setup.overhead ?? null,
+  ovenId: setup.ovenId ?? null,
   guides: setup.guides ?? null,
   gauges: setup.gauges ?? null,
   conditionSettingId: setup.conditionSettingId ?? null,

@@ -26,6 +26,7 @@ const NO_SETUP: BenchSetupDto = {
   roomC: null,
   hourly: null,
   overhead: null,
+  ovenId: null,
   guides: null,
   gauges: null,
   conditionSettingId: null,

@@ -34,6 +34,20 @@ function blockChange(less: number, name: string): string {
   return less > 0 ? `took ${grams(less)} of ${name}` : `added ${grams(-less)} to ${name}`;
 }
 
+/**
+ * The maker's own figures for baking; what a window does not know of stays as it was.
+ * @throws ProblemException where one of them is missing, or it is hotter than the line stands
+ */
+function ownFigures(dto: LineDto, stored: LineDto | undefined): { ownC: number | null; ownMinutes: number | null } {
+  const ownC = dto.ownC === undefined ? (stored?.ownC ?? null) : dto.ownC;
+  const ownMinutes = dto.ownMinutes === undefined ? (stored?.ownMinutes ?? null) : dto.ownMinutes;
+  if ((ownC === null) !== (ownMinutes === null))
+    throw refused('Own figures are a temperature and minutes, both of them.', ownC === null ? 'ownC' : 'ownMinutes');
+  if (ownC !== null && ownC > dto.maxC)
+    throw refused('Your own temperature is above the maximum of this line.', 'ownC');
+  return { ownC, ownMinutes };
+}
+
 @Injectable()
 export class ShelfService {
   constructor(
@@ -63,8 +77,10 @@ export class ShelfService {
         this.studio.all('line').filter((l) => l.id !== dto.id),
       );
       if (dto.maxC < dto.bakeC) throw refused('The maximum temperature is below the baking temperature.', 'maxC');
+      const own = ownFigures(dto, stored);
       await draft.put('line', {
         ...dto,
+        ...own,
         name: dto.name.trim(),
         // what a window does not know of stays as it was
         toughness: dto.toughness === undefined ? (stored?.toughness ?? null) : dto.toughness,

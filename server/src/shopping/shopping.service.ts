@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { wantedBy, type OpenPlan, type Wanted } from '#core/batch';
+import { sumKnown, wantedBy, type OpenPlan, type Wanted } from '#core/batch';
 import { deltaE, hexOf, xyzOfLab, type Lab } from '#core/colour';
 import { isOf, ofClay } from '#core/material';
 import { ASSUMED_LAYER, areasOf, layerSetting, layersToRoll } from '#core/blend';
@@ -41,13 +41,10 @@ export class ShoppingService {
     const wanted = wantedBy(plans, this.studio.all('block'));
     const tubs = await this.tubs();
     const rows = wanted.map((w) => this.row(w, tubs));
-    const short = rows.filter((r) => r.short > 0);
-    const cost = short.reduce<number | null>(
-      (sum, r) => (sum === null || r.buyCost === null ? null : sum + r.buyCost),
-      0,
-    );
+    const findings = [...(await this.batches.openFindings())].sort((a, b) => b.short - a.short);
+    const cost = sumKnown([...rows, ...findings].filter((r) => r.short > 0).map((r) => r.buyCost));
     const { currency } = await this.sheets.setup();
-    return { rows, plans: plans.map(({ id, name }) => ({ id, name })), cost, currency };
+    return { rows, findings, plans: plans.map(({ id, name }) => ({ id, name })), cost, currency };
   }
 
   /** The clay that a cane takes as it is planned now. */

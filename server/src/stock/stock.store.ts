@@ -100,7 +100,10 @@ export class StockStore {
 
   /** Batches that are not done and have a layer, or a part, of something that lies there. */
   async countedOn(): Promise<Counting[]> {
-    const done = this.db.select({ id: entries.id }).from(entries).where(eq(entries.batchId, batches.id));
+    const done = this.db
+      .select({ id: entries.id })
+      .from(entries)
+      .where(and(eq(entries.batchId, batches.id), eq(entries.part, false)));
     const inLayers = await this.db
       .selectDistinct({ madeId: layers.madeId, id: batches.id, name: batches.name })
       .from(layers)

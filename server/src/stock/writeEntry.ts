@@ -12,6 +12,7 @@ export async function writeEntry(draft: Draft, of: EntryOf, title: string, words
     id: of.entryId,
     version: draft.version,
     batchId: null,
+    part: false,
     madeOn: of.madeOn,
     title,
     note: of.note ?? '',

@@ -1,29 +1,13 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { useEffect, useState, type ReactElement } from 'react';
+import { useEffect, type ReactElement } from 'react';
 import { ringBell } from '../state/bell.js';
 import { leftWords, useTimers, type Timer } from '../state/timers.js';
+import { useSeconds } from '../state/useSeconds.js';
 import { Word } from '../theme/pieces.js';
 
 const SECOND = 1000;
 /** ms after which a timer that nobody has looked at rings again. */
 const AGAIN = 30 * SECOND;
-
-/** The moment of now, each second, while there is something to wait for. */
-function useSeconds(waiting: boolean): number {
-  const [now, setNow] = useState(Date.now);
-  useEffect(() => {
-    if (!waiting) return;
-    const look = (): void => {
-      setNow(Date.now());
-    };
-    look();
-    const timer = setInterval(look, SECOND);
-    return () => {
-      clearInterval(timer);
-    };
-  }, [waiting]);
-  return now;
-}
 
 /** Rings when a timer is over, and again until somebody says that it was heard. */
 function useRinging(timers: readonly Timer[], now: number): void {

@@ -5,6 +5,10 @@ import { persist } from 'zustand/middleware';
 export interface BenchPlace {
   readonly at: number;
   readonly counts: readonly number[];
+  /** ms since 1970 at which its step was begun; left out: nobody looked */
+  readonly since?: number;
+  /** minutes that each step took so far, by its number */
+  readonly took?: Readonly<Record<number, number>>;
 }
 
 interface Places {
@@ -16,6 +20,7 @@ interface Places {
 /** Places at the bench that are kept: of the oldest nobody knows any more what they were. */
 const MOST = 40;
 const BEGINNING: BenchPlace = { at: 0, counts: [] };
+const MINUTE = 60_000;
 
 const usePlaces = create<Places>()(
   persist(
@@ -50,5 +55,32 @@ export function useBenchPlace(
     leave: () => {
       leave(what);
     },
+  };
+}
+
+/** Steps that something has at the bench which was begun there; null where it was not. */
+export const usePlaceOf = (what: string): number | null => usePlaces((s) => s.places[what]?.at ?? null);
+
+/** The clock of a step runs while its bench is looked at. @returns the way to stop it */
+export function runClock(what: string): () => void {
+  const { places, go } = usePlaces.getState();
+  go(what, { ...(places[what] ?? BEGINNING), since: Date.now() });
+  return () => {
+    const place = usePlaces.getState().places[what];
+    if (place) go(what, stopped(wentTo(place, place.at, Date.now())));
+  };
+}
+
+const stopped = ({ since: _, ...place }: BenchPlace): BenchPlace => place;
+
+/** Another step, begun now; the minutes of the one before are added to what it took. */
+export function wentTo(place: BenchPlace, at: number, now: number): BenchPlace {
+  const { since, took = {} } = place;
+  const spent = since === undefined ? 0 : Math.max(0, now - since) / MINUTE;
+  return {
+    at,
+    counts: place.at === at ? place.counts : [],
+    since: now,
+    took: { ...took, [place.at]: (took[place.at] ?? 0) + spent },
   };
 }

@@ -38,6 +38,7 @@ import type {
   PatternAnswer,
   PatternCard,
   PatternLookAnswer,
+  PlanAnswer,
   MadeAnswer,
   ShelfAnswer,
   ShoppingAnswer,
@@ -123,6 +124,9 @@ export const useMix = (id: string | undefined): UseQueryResult<MixAnswer> =>
 export const useBatches = (): UseQueryResult<readonly BatchCard[]> => useRead('/api/batches');
 export const useBatch = (id: string | undefined): UseQueryResult<BatchAnswer> =>
   useRead(`/api/batches/${id ?? ''}`, id !== undefined);
+/** @param counts ids of kinds with how many are finished; null: nobody asks */
+export const usePartPlan = (id: string, counts: string | null): UseQueryResult<PlanAnswer> =>
+  useRead(`/api/batches/${id}/part?made=${counts ?? ''}`, counts !== null);
 export const useEntry = (id: string | undefined): UseQueryResult<DiaryAnswer> =>
   useRead(`/api/diary/${id ?? ''}`, id !== undefined);
 export const useLearning = (): UseQueryResult<LearningAnswer> => useRead('/api/learning');

@@ -1,4 +1,4 @@
-import { bakedTogether } from '#core/clay';
+import { bakedTogether, wishedC, type BakingLine } from '#core/clay';
 import { apart, seenDifference, TOLD_APART, type Lab } from '#core/colour';
 import type { Mm } from '#core/units';
 import { mapOf } from './face.js';
@@ -28,7 +28,7 @@ export interface JudgedMaterial {
   readonly lab: Lab;
   /** mm of a wall that hides what is under it */ readonly hides: Mm;
   /** what its lines want, and must not go beyond; none: nobody knows */
-  readonly bakes: readonly { readonly bakeC: number; readonly maxC: number }[];
+  readonly bakes: readonly BakingLine[];
   readonly old: boolean;
   readonly crumbly: boolean;
 }
@@ -328,7 +328,7 @@ export function judge(
     else if (material?.old) found.push({ kind: 'old', material: index });
   }
   const bakes = used.flatMap((index) => materials[index]?.bakes ?? []);
-  const wanted = bakes.map((line) => line.bakeC);
+  const wanted = bakes.map(wishedC);
   const together = bakedTogether(bakes);
   if (together.compromise)
     found.push({ kind: 'bakes', lowest: Math.min(...wanted), highest: Math.max(...wanted), at: together.celsius });

@@ -1,7 +1,7 @@
 import { ownMachine } from '../../state/bench.js';
-import { Flex, Grid } from '@chakra-ui/react';
+import { Box, Flex, Grid } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import type { BatchAnswer, MachinesAnswer } from '#contract';
 import { TextValue, Value } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
@@ -56,6 +56,20 @@ function Head({ batch, made, refusal, save }: Parts): ReactElement {
         />
       </Second>
     </Flex>
+  );
+}
+
+/** What of it is made already; the rest is what is planned here. */
+function MadeSoFar({ batch: { parts } }: { readonly batch: BatchAnswer }): ReactElement | null {
+  if (parts.length === 0) return null;
+  return (
+    <Box as="ul" aria-label="Made so far">
+      {parts.map(({ entryId, title, madeOn }) => (
+        <li key={entryId}>
+          <Link to={`/diary/${entryId}`}>{title}</Link> <Second>made on {showDate(madeOn)}</Second>
+        </li>
+      ))}
+    </Box>
   );
 }
 
@@ -186,6 +200,7 @@ export function BatchPlan({ batch, machines, view }: BatchPlanProps): ReactEleme
       <Flex direction="column" gap={4} padding={5} overflowY="auto" minWidth={0}>
         <Head {...parts} />
         {refusal && isGeneral(refusal.problem.fields) && <Warning>{refusal.message}</Warning>}
+        <MadeSoFar batch={batch} />
         <Views batch={batch} view={view} />
         {view === 'price' ? (
           <Price

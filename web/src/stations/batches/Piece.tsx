@@ -1,20 +1,20 @@
 import { Box, Flex, Grid } from '@chakra-ui/react';
-import { useState, type ReactElement } from 'react';
+import type { ReactElement } from 'react';
 import { cutterOf, plainCutter } from '#core/cutter';
-import { sentenceOf } from '#core/units';
-import type { MostPiecesAnswer, PieceDto, PlanAnswer } from '#contract';
+import type { PieceDto, PlanAnswer } from '#contract';
 import { CutterValue } from '../../parts/cutters/CutterValue.js';
 import { CountValue, TextValue } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
-import { Second, Word } from '../../theme/pieces.js';
-import { ask } from '../../wire/ask.js';
+import { Word } from '../../theme/pieces.js';
 import type { FieldSentence, OwnSetting } from './batchMoves.js';
+import { AllThereIs } from './AllThereIs.js';
+import { FinishSteps } from './assembled/FinishSteps.js';
 import { FromDrawer } from '../../parts/cutters/FromDrawer.js';
 import { OnTheFade, OnTheSheet, WhereTheyWerePut, type FieldsProps } from './PieceSheet.js';
 import { PieceCuts } from './PieceCuts.js';
 import { InWear } from './InWear.js';
 import { Layers } from './Layers.js';
-import { hexesIn, mostWords, unsaid } from './pieceWords.js';
+import { hexesIn, unsaid } from './pieceWords.js';
 
 /** How many, and with which cutter. */
 function HowMany({ piece, disabled, says, set }: FieldsProps): ReactElement {
@@ -53,35 +53,6 @@ function HowMany({ piece, disabled, says, set }: FieldsProps): ReactElement {
   );
 }
 
-/** As many as there is clay for, with everything else of the batch as it is. */
-function AllThereIs({
-  batchId,
-  piece,
-  set,
-}: Pick<FieldsProps, 'piece' | 'set'> & { readonly batchId: string }): ReactElement {
-  const [told, setTold] = useState<string | null>(null);
-  const find = async (): Promise<void> => {
-    const { count, runsOut } = await ask<MostPiecesAnswer>('GET', `/api/batches/${batchId}/most/${piece.id}`);
-    setTold(mostWords({ count, runsOut }, piece.spare));
-    if (count > 0) set({ count });
-  };
-  return (
-    <Box fontSize="small">
-      <Word
-        fontSize="small"
-        onClick={() => {
-          find().catch((error: unknown) => {
-            setTold(sentenceOf(error));
-          });
-        }}
-      >
-        as many as there is clay for
-      </Word>
-      {told !== null && <Second role="status"> {told}</Second>}
-    </Box>
-  );
-}
-
 interface PieceProps {
   readonly batchId: string;
   readonly piece: PieceDto;
@@ -94,9 +65,32 @@ interface PieceProps {
   readonly onRemove: () => void;
 }
 
+/** What can be done with the whole kind. */
+function Ways({
+  batchId,
+  piece,
+  onRemove,
+  set,
+}: Pick<PieceProps, 'batchId' | 'piece' | 'onRemove'> & Pick<FieldsProps, 'set'>): ReactElement {
+  return (
+    <>
+      <AllThereIs
+        batchId={batchId}
+        kind={piece}
+        onCount={(count) => {
+          set({ count });
+        }}
+      />
+      <Word fontSize="small" alignSelf="flex-start" onClick={onRemove}>
+        Leave this piece out
+      </Word>
+    </>
+  );
+}
+
 /** What is said of a piece: how many of what, of which layers, on which sheet. */
 function Said({ fields, ...props }: PieceProps & { readonly fields: FieldsProps }): ReactElement {
-  const { batchId, piece, plan, materials, settings, disabled, refused, onRemove } = props;
+  const { piece, plan, materials, settings, disabled, refused } = props;
   const { says, set } = fields;
   const onLayers = (layers: PieceDto['layers']): void => {
     set({ layers });
@@ -133,14 +127,15 @@ function Said({ fields, ...props }: PieceProps & { readonly fields: FieldsProps 
       ))}
       {piece.placed ? <WhereTheyWerePut {...fields} /> : <OnTheSheet {...fields} />}
       {!piece.placed && hexesIn(materials, piece).length > 1 && <OnTheFade {...fields} />}
-      {!disabled && (
-        <>
-          <AllThereIs batchId={batchId} piece={piece} set={set} />
-          <Word fontSize="small" alignSelf="flex-start" onClick={onRemove}>
-            Leave this piece out
-          </Word>
-        </>
-      )}
+      <FinishSteps
+        of={piece.name}
+        steps={piece.finish ?? []}
+        disabled={disabled}
+        onSteps={(finish) => {
+          set({ finish });
+        }}
+      />
+      {!disabled && <Ways {...props} set={set} />}
     </Flex>
   );
 }

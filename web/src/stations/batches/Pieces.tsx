@@ -47,6 +47,7 @@ export function Pieces({ batch, machines, made, refusal, save }: Parts): ReactEl
       ))}
       {batch.assemblies.map((assembly, i) => (
         <Assembled
+          batchId={batch.id}
           key={assembly.id}
           assembly={assembly}
           plan={batch.plan}

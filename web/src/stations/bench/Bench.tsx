@@ -3,8 +3,22 @@ import type { ReactElement } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { Empty, Reading } from '../../parts/Empty.js';
 import { Caption } from '../../theme/pieces.js';
+import type { BatchCard } from '#contract';
+import { usePlaceOf } from '../../state/benchPlace.js';
 import { useBatch, useBatches } from '../../wire/queries.js';
 import { Card } from './Card.js';
+import { TodaysWork } from './TodaysWork.js';
+
+/** A batch that can be put on the bench, and whether it was begun there. */
+function OpenBatch({ batch: { id, name, pieces } }: { readonly batch: BatchCard }): ReactElement {
+  const at = usePlaceOf(`batch ${id}`);
+  return (
+    <Box fontSize="figure" fontFamily="heading">
+      <Link to={`/bench/${id}`}>{name}</Link> <Caption>{pieces} pieces</Caption>
+      {at !== null && at > 0 && <Caption>, begun: you stopped at step {at + 1}</Caption>}
+    </Box>
+  );
+}
 
 /** One step at a time, readable from a metre away. */
 export default function Bench(): ReactElement {
@@ -29,12 +43,11 @@ export default function Bench(): ReactElement {
       </Empty>
     );
   return (
-    <Flex direction="column" gap={4} padding={6}>
+    <Flex direction="column" gap={4} padding={6} overflowY="auto" height="100%">
+      <TodaysWork />
       <h1>Which batch is on the bench?</h1>
       {open.map((b) => (
-        <Box key={b.id} fontSize="figure" fontFamily="heading">
-          <Link to={`/bench/${b.id}`}>{b.name}</Link> <Caption>{b.pieces} pieces</Caption>
-        </Box>
+        <OpenBatch key={b.id} batch={b} />
       ))}
     </Flex>
   );

@@ -1,49 +1,37 @@
-import { Box, Flex, Grid, chakra } from '@chakra-ui/react';
-import type { ReactElement } from 'react';
+import { Box, Flex, Grid } from '@chakra-ui/react';
+import { useEffect, type ReactElement } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { BatchAnswer, PlainStep } from '#contract';
 import { Choice } from '../../parts/Choice.js';
 import { Empty } from '../../parts/Empty.js';
 import { Warning } from '../../parts/Warning.js';
-import { useBenchPlace } from '../../state/benchPlace.js';
+import { runClock, useBenchPlace, wentTo } from '../../state/benchPlace.js';
 import { useKeys } from '../../state/keys.js';
 import { PAPERS, useUnits, useView } from '../../state/view.js';
-import { Action, Word } from '../../theme/pieces.js';
+import { Word } from '../../theme/pieces.js';
+import { BakeHere } from './BakeHere.js';
+import { CardFigure } from './CardFigure.js';
 import { DoneForm } from './DoneForm.js';
 import { OnceCaution } from './OnceCaution.js';
 import { PaperCard } from './PaperCard.js';
 import { SetTheDial } from './SetTheDial.js';
 import { WaitFor } from './WaitFor.js';
 import { StepArt } from './StepArt.js';
-import { wordsOf, type StepWords } from './stepWords.js';
-
-const Counter = chakra('button', {
-  base: {
-    background: 'tile',
-    border: 'rule',
-    width: '100%',
-    flex: 1,
-    minHeight: '220px',
-    textAlign: 'center',
-    padding: 5,
-    display: 'flex',
-    flexDirection: 'column',
-    alignItems: 'center',
-    justifyContent: 'center',
-  },
-});
+import { wordsOf } from './stepWords.js';
 
 const printCard = (): void => {
   window.print();
 };
 
+const benchOf = ({ id }: Pick<BatchAnswer, 'id'>): string => `batch ${id}`;
+
 /** Where the maker is on a card, and the ways on. */
 function usePlace({ id, plan }: BatchAnswer) {
-  const place = useBenchPlace(`batch ${id}`);
+  const place = useBenchPlace(benchOf({ id }));
   const last = plan.steps.length;
   const here = Math.min(place.at, last);
   const go = (at: number): void => {
-    place.go({ at, counts: [] });
+    place.go(wentTo({ ...place, at: here }, at, Date.now()));
   };
   return {
     here,
@@ -55,6 +43,8 @@ function usePlace({ id, plan }: BatchAnswer) {
       go(Math.max(0, here - 1));
     },
     leave: place.leave,
+    /** minutes that the steps took, by their numbers */
+    took: place.took ?? {},
   };
 }
 
@@ -95,6 +85,8 @@ function Steps({ batch }: { readonly batch: BatchAnswer }): ReactElement {
   const place = usePlace(batch);
   const { steps } = batch.plan;
   const step = steps[place.here];
+  const bench = benchOf(batch);
+  useEffect(() => runClock(bench), [bench]);
   useKeys('Bench', [
     ...(step ? [{ key: ' ', does: 'This step is done', run: place.on }] : []),
     { key: 'Backspace', does: 'One step back', run: place.back },
@@ -122,6 +114,7 @@ function Steps({ batch }: { readonly batch: BatchAnswer }): ReactElement {
           <>
             <DoneForm
               batch={batch}
+              took={place.took}
               onBack={place.back}
               onDone={(entryId) => {
                 place.leave();
@@ -215,6 +208,7 @@ function OneStep({ batch, step, place }: OneStepProps): ReactElement {
             ))}
           </Box>
           {step.kind === 'bake' && <SetTheDial celsius={step.celsius} />}
+          {step.kind === 'bake' && <BakeHere step={step} batch={batch} />}
           <Waiting step={step} batchName={batch.name} />
           {words.caution !== null && (
             <Box fontSize="text" maxWidth="560px">
@@ -226,7 +220,7 @@ function OneStep({ batch, step, place }: OneStepProps): ReactElement {
             <StepArt step={step} batch={batch} />
           </Box>
         </Flex>
-        <Figure words={words} place={place} />
+        <CardFigure words={words} place={place} />
       </Grid>
       <Flex borderTop="rule" paddingTop={4} justifyContent="space-between" alignItems="baseline" gap={5}>
         <Box fontFamily="heading" fontWeight={700} fontSize="22px" color="ink2">
@@ -245,39 +239,3 @@ function Waiting({ step, batchName }: { readonly step: PlainStep; readonly batch
   return <WaitFor label={`${batchName}, ${step.step.kind}`} minutes={step.step.hours * HOUR} />;
 }
 const HOUR = 60;
-
-/** Figures of more letters are set smaller. */
-const LONG_FIGURE = 5;
-
-/** The one number of a step, and the ways on and back. */
-function Figure({ words, place }: { readonly words: StepWords; readonly place: Place }): ReactElement {
-  const { here, on, back } = place;
-  return (
-    <Flex direction="column" gap={4}>
-      <Counter onClick={on}>
-        <Box
-          fontWeight={700}
-          fontSize={words.figure.length > LONG_FIGURE ? '72px' : '150px'}
-          lineHeight={1}
-          whiteSpace="nowrap"
-        >
-          {words.figure}
-        </Box>
-        <Box fontSize="24px" marginTop={3}>
-          {words.of}
-        </Box>
-        <Box color="ink2" marginTop={2}>
-          tap here or press space when it is done
-        </Box>
-      </Counter>
-      <Grid templateColumns="1fr 1fr" gap={2}>
-        <Action large onClick={back} disabled={here === 0}>
-          One back
-        </Action>
-        <Action large onClick={on}>
-          Next
-        </Action>
-      </Grid>
-    </Flex>
-  );
-}

@@ -12,6 +12,7 @@ import {
   type UnitSystem,
 } from '#core/units';
 import type { PlainStep } from '#contract';
+import { ALONE_WORDS, BELOW_PACKET, ON_FORMS } from '../batches/ovens/loadWords.js';
 import { PART_WORDS } from './partStepWords.js';
 import { listed, type StepWords, type Worded } from './worded.js';
 
@@ -159,17 +160,28 @@ const cut: Worded<'cut'> = ({ pieceName, cutter, count, spare, layout, bridge, f
   caution: null,
 });
 
-const bake: Worded<'bake'> = ({ lines, celsius, minutes, maxC, compromise, pieces, cores }, units) => ({
-  title: cores ? 'Bake the cores' : `Bake ${listed(lines)}`,
+/** What else is to be known of a load. */
+type Bake = Extract<PlainStep, { kind: 'bake' }>;
+const ofLoad = ({ compromise, below, alone, onForm, tooLarge, times }: Bake): string[] => [
+  ...(times > 1 ? [`${times} trays of this, one after the other`] : []),
+  ...(compromise ? ['These lines bake differently: this is the highest temperature that all of them stand.'] : []),
+  ...(alone === null ? [] : [ALONE_WORDS[alone]]),
+  ...(onForm ? [ON_FORMS] : []),
+  ...(below ? [BELOW_PACKET] : []),
+  ...(tooLarge ? ['larger than your tray: bake it in another oven, or standing'] : []),
+];
+
+const bake: Worded<'bake'> = (step, units) => ({
+  title: step.cores ? 'Bake the cores' : `Bake ${listed(step.lines)}`,
   lines: [
-    pieces.map((p) => `${p.count} ${p.name}`).join(', '),
-    `${showMinutes(minutes)}, a separate thermometer beside the pieces`,
-    ...(compromise ? ['These lines bake differently: this is the highest temperature that all of them stand.'] : []),
+    step.pieces.map((p) => `${p.count} ${p.name}`).join(', '),
+    `${showMinutes(step.minutes)}, a separate thermometer beside the pieces`,
+    ...ofLoad(step),
   ],
-  figure: showTemperature(celsius, units),
-  of: showMinutes(minutes),
+  figure: showTemperature(step.celsius, units),
+  of: showMinutes(step.minutes),
   caution:
-    `Never above ${showTemperature(maxC, units)}: scorched clay gives off irritating fumes. Switch off, ` +
+    `Never above ${showTemperature(step.maxC, units)}: scorched clay gives off irritating fumes. Switch off, ` +
     'air the room, leave it.',
 });
 

@@ -2,6 +2,7 @@ import { swatch } from '../../parts/swatch.js';
 import { Box, Flex } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import { SHEET_FORMS } from '#contract';
+import { OneBake } from './OneBake.js';
 import { OnePattern } from './OnePattern.js';
 import { flowWords, sizeWords } from '../shelf/there/thereWords.js';
 import { Link } from 'react-router';
@@ -239,6 +240,9 @@ export function Entry({ entry }: EntryProps): ReactElement {
       ))}
       {entry.sheets.map((s) => (
         <OneSheet key={s.sheetId} sheet={s} />
+      ))}
+      {entry.bakes.map((b, i) => (
+        <OneBake key={i} bake={b} />
       ))}
       {entry.conditioned.map((c) => (
         <Box key={c.clayId}>

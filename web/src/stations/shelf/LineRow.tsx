@@ -4,9 +4,10 @@ import { FIRMNESSES, ageInMonths, inOrder, showAge } from './shelfWords.js';
 import { TOUGHNESSES, toughnessOf, type Toughness } from '#core/clay';
 import { showMass } from '#core/units';
 import type { BlockDto, ClayDto, LineDto } from '#contract';
+import { BakeWords, type LineFieldsProps } from './BakeWords.js';
 import { Block } from '../../parts/Block.js';
 import { Choice } from '../../parts/Choice.js';
-import { LengthValue, TemperatureValue, TextValue, Value, CountValue } from '../../parts/Value.js';
+import { TextValue, Value } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
 import { useUnits } from '../../state/view.js';
 import { Plus, Word } from '../../theme/pieces.js';
@@ -80,12 +81,6 @@ export function LineRow({ line, clays, blocks, chosen, onChoose, onAddColour }: 
   );
 }
 
-interface LineFieldsProps {
-  readonly line: LineDto;
-  readonly says: (field: string) => string | undefined;
-  readonly save: (part: Partial<LineDto>) => void;
-}
-
 /** A density as it is typed, with or without its unit. @throws Complaint `parts/unreadable` */
 const readDensity = (text: string): number => readNumber(text.replace(/^~/, '').replace(/\s*g.*$/, '')).valueOf();
 
@@ -126,53 +121,6 @@ function ClayWords({ line, says, save }: LineFieldsProps): ReactElement {
           save({ toughness: said === 'assumed' ? null : said });
         }}
       />
-    </>
-  );
-}
-
-/** How it is baked, as the packet says. */
-function BakeWords({ line, says, save }: LineFieldsProps): ReactElement {
-  return (
-    <>
-      <Box>
-        <TemperatureValue
-          label={`Baking temperature of ${line.name}`}
-          value={line.bakeC}
-          refusal={says('bakeC')}
-          onChange={(bakeC) => {
-            save({ bakeC });
-          }}
-        />
-        {', '}
-        <CountValue
-          label={`Baking minutes of ${line.name}`}
-          value={line.bakeMinutes}
-          refusal={says('bakeMinutes')}
-          onChange={(bakeMinutes) => {
-            save({ bakeMinutes });
-          }}
-        />{' '}
-        min for{' '}
-        <LengthValue
-          label={`Thickness for the baking time of ${line.name}`}
-          value={line.bakePerMm}
-          refusal={says('bakePerMm')}
-          onChange={(bakePerMm) => {
-            save({ bakePerMm });
-          }}
-        />
-      </Box>
-      <Box>
-        never above{' '}
-        <TemperatureValue
-          label={`Maximum temperature of ${line.name}`}
-          value={line.maxC}
-          refusal={says('maxC')}
-          onChange={(maxC) => {
-            save({ maxC });
-          }}
-        />
-      </Box>
     </>
   );
 }

@@ -8,6 +8,7 @@ import { CountValue, TextValue } from '../../../parts/Value.js';
 import { Warning } from '../../../parts/Warning.js';
 import { useUnits } from '../../../state/view.js';
 import { Caption, Second, Word } from '../../../theme/pieces.js';
+import { AllThereIs } from '../AllThereIs.js';
 import type { FieldSentence } from '../batchMoves.js';
 import { withNewPart } from './assemblyMoves.js';
 import { FinishSteps } from './FinishSteps.js';
@@ -16,6 +17,7 @@ import { Pictures } from './Pictures.js';
 import { Sizes } from './Sizes.js';
 
 interface AssembledProps {
+  readonly batchId: string;
   readonly assembly: AssemblyDto;
   readonly plan: PlanAnswer;
   readonly findings: readonly FindingDto[];
@@ -55,7 +57,12 @@ function Bakes({
 }
 
 /** How many, and what it is called. */
-function Head({ assembly, disabled, refused, onChange }: Omit<AssembledProps, 'plan' | 'findings'>): ReactElement {
+function Head({
+  assembly,
+  disabled,
+  refused,
+  onChange,
+}: Pick<AssembledProps, 'assembly' | 'disabled' | 'refused' | 'onChange'>): ReactElement {
   const says = (field: string): string | undefined => refused.find((r) => r.field === field)?.sentence;
   return (
     <Flex alignItems="baseline" gap={3} wrap="wrap">
@@ -118,28 +125,34 @@ function Sentences({
 }
 
 /** What can be done with the whole piece. */
-function Ways({
-  onMore,
-  onKeep,
-  onRemove,
-}: Pick<AssembledProps, 'onKeep' | 'onRemove'> & { readonly onMore: () => void }): ReactElement {
+function Ways(props: AssembledProps & { readonly onMore: () => void }): ReactElement {
+  const { batchId, assembly, onChange, onMore, onKeep, onRemove } = props;
   return (
-    <Flex gap={4} wrap="wrap" alignItems="baseline">
-      <Word onClick={onMore}>A part more</Word>
-      <Word fontSize="small" onClick={onKeep}>
-        Keep it for another time
-      </Word>
-      <Word fontSize="small" onClick={onRemove}>
-        Leave this piece out
-      </Word>
-      <Caption>kept pieces are offered wherever a piece is begun</Caption>
-    </Flex>
+    <>
+      <AllThereIs
+        batchId={batchId}
+        kind={assembly}
+        onCount={(count) => {
+          onChange({ ...assembly, count });
+        }}
+      />
+      <Flex gap={4} wrap="wrap" alignItems="baseline">
+        <Word onClick={onMore}>A part more</Word>
+        <Word fontSize="small" onClick={onKeep}>
+          Keep it for another time
+        </Word>
+        <Word fontSize="small" onClick={onRemove}>
+          Leave this piece out
+        </Word>
+        <Caption>kept pieces are offered wherever a piece is begun</Caption>
+      </Flex>
+    </>
   );
 }
 
 /** A kind of piece of many parts: as it will look, what it is made of, and what is done to it after the oven. */
 export function Assembled(props: AssembledProps): ReactElement {
-  const { assembly, plan, findings, disabled, onChange, onRemove, onKeep } = props;
+  const { assembly, plan, findings, disabled, onChange } = props;
   const [chosen, setChosen] = useState<string | null>(null);
   const { piece } = assembly;
   const drawn = useMemo(() => drawnPiece(piece), [piece]);
@@ -179,13 +192,12 @@ export function Assembled(props: AssembledProps): ReactElement {
       />
       {!disabled && (
         <Ways
+          {...props}
           onMore={() => {
             const { piece: next, id } = withNewPart(piece, piece.parts.at(-1)?.like ?? UNSAID);
             onPiece(next);
             setChosen(id);
           }}
-          onKeep={onKeep}
-          onRemove={onRemove}
         />
       )}
     </Flex>

@@ -13,7 +13,7 @@ import { hoursWords, readHours } from './clock.js';
 import { lookOf } from './DayRow.js';
 import type { AllDays } from './daysProblem.js';
 import { DayStrips } from './DayStrips.js';
-import { brokenWords, helpWords, outcomeWords } from './daysWords.js';
+import { brokenWords, handsWords, helpWords, outcomeWords } from './daysWords.js';
 import { NowStrip } from './NowStrip.js';
 import { withWeekday } from './ruleMoves.js';
 import { RULE, useDays, type Days as DaysOf } from './useDays.js';
@@ -145,23 +145,37 @@ function Troubles({ answer, days }: Props): ReactElement {
   );
 }
 
-function Planned({ answer }: { readonly answer: AllDays }): ReactElement {
+/** What the bench has taught of these hands. */
+function YourHands({ learned }: Pick<AllDays, 'learned'>): ReactElement {
+  return (
+    <Second aria-label="What your hands take">
+      {learned.length === 0
+        ? 'Minutes are assumed, until the bench has counted some of yours.'
+        : `Your hands, as the bench counted: ${learned.map(handsWords).join(', ')}.`}
+    </Second>
+  );
+}
+
+function NoDays(): ReactElement {
   const navigate = useNavigate();
+  return (
+    <Empty
+      title="No days to plan"
+      action="Plan a batch"
+      onAction={() => {
+        void navigate('/batches');
+      }}
+    >
+      The days follow from the batches: what is made in them, by when, and how long each step takes.
+    </Empty>
+  );
+}
+
+function Planned({ answer }: { readonly answer: AllDays }): ReactElement {
   const days = useDays(answer);
   const refusal = useRefusal(RULE);
   const [chosen, setChosen] = useState<string | null>(null);
-  if (answer.jobs.length === 0)
-    return (
-      <Empty
-        title="No days to plan"
-        action="Plan a batch"
-        onAction={() => {
-          void navigate('/batches');
-        }}
-      >
-        The days follow from the batches: what is made in them, by when, and how long each step takes.
-      </Empty>
-    );
+  if (answer.jobs.length === 0) return <NoDays />;
   const save = (): void => {
     const file = calendarOf(days.plan, (id) => answer.batches.find((b) => b.id === id)?.name ?? '');
     if (file !== null) saveFile('The days', 'ics', 'text/calendar', file);
@@ -200,6 +214,7 @@ function Planned({ answer }: { readonly answer: AllDays }): ReactElement {
         <Troubles answer={answer} days={days} />
         <DayStrips {...{ answer, days, chosen }} onChoose={setChosen} />
         <Outcomes answer={answer} days={days} />
+        <YourHands learned={answer.learned} />
       </Flex>
       <NowStrip {...{ answer, days, chosen }} />
     </Grid>

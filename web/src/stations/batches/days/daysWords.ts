@@ -1,5 +1,6 @@
 import type { Broken, HelpingChange, PlannedBatch } from '#core/days';
 import { showMinutes } from '#core/units';
+import type { DaysAnswer } from '#contract';
 import { clockWords, dayWords, longDayWords, minuteOf, momentWords } from './clock.js';
 
 const DAY = 1440;
@@ -9,6 +10,10 @@ export const spanWords = (minutes: number): string => {
   const days = Math.round(minutes / DAY);
   return minutes >= 2 * DAY ? `${days} days` : showMinutes(minutes);
 };
+
+/** What a kind of step takes these hands, against what is assumed of any. */
+export const handsWords = ({ key, factor, from }: DaysAnswer['learned'][number]): string =>
+  `${key} ${factor.toFixed(1)} times as long as assumed (${from === 1 ? 'once' : `${from} times`})`;
 
 /** How a batch comes out, in one sentence. */
 export function outcomeWords({ ready, late, latest }: PlannedBatch, due: number | null): string {

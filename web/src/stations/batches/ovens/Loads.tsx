@@ -1,23 +1,20 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useMemo, type ReactElement } from 'react';
 import { Link } from 'react-router';
-import { TRAY_GAP, ovenLoads, type LoadItem, type OvenLoad } from '#core/batch';
+import { TRAY_GAP, ovenLoads, traysIn, type LoadItem, type OvenLoad } from '#core/batch';
 import { showLength, showMinutes, showTemperature } from '#core/units';
-import type { BakesAnswer, OvenDto } from '#contract';
+import type { BakedItemDto, BakesAnswer, OvenDto } from '#contract';
+import { PutIn } from '../../../parts/baking/PutIn.js';
 import { Warning } from '../../../parts/Warning.js';
 import { useUnits } from '../../../state/view.js';
 import { grey } from '../../../theme/grey.js';
 import { Caption } from '../../../theme/pieces.js';
 import { useBakes } from '../../../wire/queries.js';
+import { ALONE_WORDS, BELOW_PACKET, ON_FORMS } from './loadWords.js';
+import { toSet } from './ovenWords.js';
 
 /** px for a mm of a tray. */
 const SCALE = 0.5;
-
-const ALONE_WORDS = {
-  light: 'light: by itself, or under paper, so that nothing browns it',
-  translucent: 'translucent: by itself, it clears and takes colour',
-  glitter: 'glitter: by itself, it sheds',
-} as const;
 
 interface Spot {
   readonly x: number;
@@ -69,6 +66,7 @@ function OneLoad({ load, at, answer, oven }: LoadProps): ReactElement {
       <Box minWidth={0}>
         <b>
           {at + 1}. {showMinutes(load.minutes)} at {showTemperature(load.celsius, units)}
+          {load.times > 1 ? `, ${load.times} trays of this` : ''}
         </b>{' '}
         <Caption>never above {showTemperature(load.maxC, units)}</Caption>
         {load.items.map(({ id, count }) => {
@@ -81,10 +79,28 @@ function OneLoad({ load, at, answer, oven }: LoadProps): ReactElement {
           );
         })}
         {load.alone !== null && <Caption display="block">{ALONE_WORDS[load.alone]}</Caption>}
+        {load.below && <Caption display="block">{BELOW_PACKET}</Caption>}
+        {load.onForm && <Caption display="block">{ON_FORMS}</Caption>}
         <Caption display="block">{Math.round(load.share * 100)} % of the tray</Caption>
+        <Box marginTop={2}>
+          <PutIn
+            {...{ oven, load }}
+            dial={toSet(oven, load.celsius).dial}
+            items={load.items.map(({ id, count }) => bakedItem(id, count, answer))}
+            label={`Put load ${at + 1} in`}
+          />
+        </Box>
       </Box>
     </Flex>
   );
+}
+
+/** As the diary keeps it. */
+function bakedItem(id: string, count: number, { items, names }: BakesAnswer): BakedItemDto {
+  const item = items.find((i) => i.id === id);
+  const named = names[id];
+  const name = (named?.piece ?? '').replace(/, cores$/, '');
+  return { batchId: named?.batchId ?? null, pieceId: item?.pieceId ?? null, name, count, cores: item?.cores ?? false };
 }
 
 const counted = (loads: number): string => (loads === 1 ? 'one load' : `${loads} loads`);
@@ -100,7 +116,7 @@ export function Loads({ oven }: { readonly oven: OvenDto }): ReactElement | null
     <Box>
       <h2>What goes in together</h2>
       <Caption>
-        all open batches in {counted(found.loads.length)}, the fewest there are, {showLength(TRAY_GAP, units)} between
+        all open batches in {counted(traysIn(found.loads))}, the fewest there are, {showLength(TRAY_GAP, units)} between
         pieces
       </Caption>
       <Box as="ol" aria-label="Loads of the oven">

@@ -9,12 +9,13 @@ import { LengthValue, TemperatureValue, TextValue } from '../../../parts/Value.j
 import { Warning } from '../../../parts/Warning.js';
 import { useUnits } from '../../../state/view.js';
 import { Caption, Rule, Second, Strip, Word } from '../../../theme/pieces.js';
-import { useOvens } from '../../../wire/queries.js';
+import { useMachines, useOvens } from '../../../wire/queries.js';
 import { change, put, useRefusal } from '../../../wire/save.js';
+import { InTheOven } from '../../../parts/baking/InTheOven.js';
 import { Loads } from './Loads.js';
 import { Readings } from './Readings.js';
 import { WarmingCurve } from './WarmingCurve.js';
-import { newOven, runsWords, sureWords, toSet, warmingWords } from './ovenWords.js';
+import { newOven, ownOven, runsWords, sureWords, toSet, warmingWords } from './ovenWords.js';
 
 /** What is asked about first, and what can be, °C. */
 const [USUAL, COLDEST, HOTTEST] = [130, 60, 180] as const;
@@ -74,6 +75,7 @@ function OneOven({ oven, all, onChoose, onAdd }: OneOvenProps): ReactElement {
           </h1>
           <Link to="/batches">to the batches</Link>
         </Flex>
+        <InTheOven />
         <Setting oven={oven} />
         <Readings oven={oven} onChange={save} />
         <Loads oven={oven} />
@@ -81,6 +83,7 @@ function OneOven({ oven, all, onChoose, onAdd }: OneOvenProps): ReactElement {
       </Flex>
       <Strip aria-label="The oven">
         <Tray oven={oven} onChange={save} />
+        <BakedIn oven={oven} all={all} />
         <Rule />
         <Others oven={oven} all={all} onChoose={onChoose} onAdd={onAdd} />
       </Strip>
@@ -118,6 +121,24 @@ function Tray({ oven, onChange }: { readonly oven: OvenDto; readonly onChange: (
   );
 }
 
+/** Which of several ovens batches are baked in: their loads are planned for its tray. */
+function BakedIn({ oven, all }: Pick<OneOvenProps, 'oven' | 'all'>): ReactElement | null {
+  const setup = useMachines().data?.setup;
+  if (!setup || all.length < 2) return null;
+  if (ownOven(all, setup)?.id === oven.id) return <Caption>Batches are baked in this one.</Caption>;
+  return (
+    <Word
+      fontSize="small"
+      textAlign="left"
+      onClick={() => {
+        void change('PUT', '/api/bench', { ...setup, ovenId: oven.id });
+      }}
+    >
+      bake batches in this one
+    </Word>
+  );
+}
+
 /** The other ovens, one more, and this one taken away. */
 function Others({ oven, all, onChoose, onAdd }: OneOvenProps): ReactElement {
   return (
@@ -149,6 +170,7 @@ function Others({ oven, all, onChoose, onAdd }: OneOvenProps): ReactElement {
 /** Ovens of one's own: what to set on the dial for a true temperature. */
 export default function Ovens(): ReactElement {
   const ovens = useOvens();
+  const setup = useMachines().data?.setup;
   const [chosen, setChosen] = useState<string | null>(null);
   if (!ovens.data) return <Reading error={ovens.error} />;
   const add = (): void => {
@@ -156,7 +178,7 @@ export default function Ovens(): ReactElement {
     void change('PUT', `/api/ovens/${oven.id}`, oven);
     setChosen(oven.id);
   };
-  const open = ovens.data.find((o) => o.id === chosen) ?? ovens.data[0];
+  const open = ovens.data.find((o) => o.id === chosen) ?? ownOven(ovens.data, setup);
   if (!open)
     return (
       <Empty title="No oven yet" action="Describe your oven" onAction={add}>

@@ -1,10 +1,10 @@
 import type { ReactElement } from 'react';
-import { steadyAt, trueAt } from '#core/oven';
+import { BAND, steadyAt, trueAt } from '#core/oven';
 import { showTemperature } from '#core/units';
 import type { OvenDto } from '#contract';
 import { useUnits } from '../../../state/view.js';
 import { grey } from '../../../theme/grey.js';
-import { BAND, degreesApart, type ToSet } from './ovenWords.js';
+import { degreesApart, type ToSet } from './ovenWords.js';
 
 interface CurveProps {
   readonly of: OvenDto;

@@ -1,9 +1,7 @@
-import { dialFor, fitOven, hottest, minutesTo, steadyAt, type FittedOven } from '#core/oven';
+import { BAND, dialFor, fitOven, hottest, minutesTo, steadyAt, type FittedOven } from '#core/oven';
 import { showMinutes, type UnitSystem } from '#core/units';
-import type { OvenDto, OvenReadingDto } from '#contract';
+import type { BenchSetupDto, OvenDto, OvenReadingDto } from '#contract';
 
-/** °C that a part may be off while it bakes: an assumption. */
-export const BAND = 5;
 /** A tray as most home ovens have it, mm. */
 const TRAY = { trayWidthMm: 300, trayLengthMm: 220 };
 
@@ -14,6 +12,12 @@ export const newOven = (name: string): OvenDto => ({
   ...TRAY,
   readings: [],
 });
+
+/** The oven that batches are baked in: the one that was chosen, or the first. */
+export const ownOven = (
+  all: readonly OvenDto[],
+  setup: Pick<BenchSetupDto, 'ovenId'> | undefined,
+): OvenDto | undefined => all.find(({ id }) => id === setup?.ovenId) ?? all[0];
 
 /** An oven with one more reading, the newest last. */
 export const withReading = (oven: OvenDto, reading: Omit<OvenReadingDto, 'id'>): OvenDto => ({

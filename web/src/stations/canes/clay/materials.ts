@@ -61,7 +61,7 @@ function judged({ labs, pigment, lines, shares }: Known, shelf: ShelfAnswer): Ju
   return {
     lab: labs[Math.floor(labs.length / 2)] ?? GREY,
     hides: hidingThickness(pigment),
-    bakes: lines.map(({ bakeC, maxC }) => ({ bakeC, maxC })),
+    bakes: lines.map(({ bakeC, maxC, ownC }) => ({ bakeC, maxC, ownC })),
     old: (oldestOf(shares, shelf) ?? 0) >= OLD_MONTHS,
     crumbly: crumblyShare(shares, shelf) >= CRUMBLES,
   };

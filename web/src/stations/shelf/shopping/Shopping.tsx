@@ -17,10 +17,12 @@ import { saveShopping } from './shoppingPdf.js';
 import {
   COLUMNS,
   blocksWords,
+  findingPlans,
   money,
   plansTogether,
   plansWords,
   shortByLine,
+  shortFindings,
   standInWords,
   tableOf,
 } from './shoppingWords.js';
@@ -86,6 +88,34 @@ function useTakenAlong(answer: ShoppingAnswer | undefined) {
   return { print, file };
 }
 
+/** Pins, wires and cords that run short. */
+function FindingsShort({ findings }: { readonly findings: ShoppingAnswer['findings'] }): ReactElement | null {
+  if (findings.length === 0) return null;
+  return (
+    <Box as="section" aria-label="Findings" marginTop={4}>
+      <h2>Findings</h2>
+      <ul>
+        {findings.map((f) => (
+          <Flex as="li" key={f.id} gap={5} borderTop="hair" paddingY={2} wrap="wrap">
+            <Box width="360px" maxWidth="100%">
+              <Flex justifyContent="space-between">
+                <span>{f.name}</span>
+                <b>{f.short}</b>
+              </Flex>
+              <Caption>
+                {f.there} there, {f.short} short
+              </Caption>
+            </Box>
+            <Box flex={1} minWidth="260px">
+              <Second>{findingPlans(f)}</Second>
+            </Box>
+          </Flex>
+        ))}
+      </ul>
+    </Box>
+  );
+}
+
 function ToBuy({ answer }: { readonly answer: ShoppingAnswer }): ReactElement {
   const units = useUnits();
   const lines = shortByLine(answer);
@@ -93,7 +123,7 @@ function ToBuy({ answer }: { readonly answer: ShoppingAnswer }): ReactElement {
   const longest = Math.max(0, ...answer.rows.map((r) => r.grams));
   return (
     <>
-      {lines.length === 0 && <Box fontSize="h2">Everything that your open batches need is on the shelf.</Box>}
+      {lines.length === 0 && <Box fontSize="h2">All the clay that your open batches need is on the shelf.</Box>}
       {lines.map(({ line, rows }) => (
         <Box key={line} as="section" aria-label={line} marginTop={4}>
           <h2>{line}</h2>
@@ -104,7 +134,8 @@ function ToBuy({ answer }: { readonly answer: ShoppingAnswer }): ReactElement {
           </ul>
         </Box>
       ))}
-      {answer.cost !== null && lines.length > 0 && (
+      <FindingsShort findings={shortFindings(answer)} />
+      {answer.cost !== null && lines.length + shortFindings(answer).length > 0 && (
         <Box marginTop={3} fontSize="h2">
           In all <b>{money(answer.cost, answer.currency)}</b>
         </Box>

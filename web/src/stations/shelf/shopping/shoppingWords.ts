@@ -1,5 +1,5 @@
 import { showMass, type UnitSystem } from '#core/units';
-import type { ShoppingAnswer, ShoppingRow, StandIn } from '#contract';
+import type { ShoppingAnswer, ShoppingRow, StandIn, WantedFinding } from '#contract';
 
 /** Rows of one line, in its order. */
 export interface OfLine {
@@ -13,6 +13,14 @@ export function shortByLine({ rows }: Pick<ShoppingAnswer, 'rows'>): OfLine[] {
   for (const row of rows) if (row.short > 0) lines.set(row.lineName, [...(lines.get(row.lineName) ?? []), row]);
   return [...lines].map(([line, own]) => ({ line, rows: own })).sort((a, b) => a.line.localeCompare(b.line));
 }
+
+/** Findings that are short. */
+export const shortFindings = ({ findings }: Pick<ShoppingAnswer, 'findings'>): readonly WantedFinding[] =>
+  findings.filter((f) => f.short > 0);
+
+/** What wants them. */
+export const findingPlans = ({ plans }: Pick<WantedFinding, 'plans'>): string =>
+  plans.map((p) => `${p.count} for ${p.name}`).join(', ');
 
 export const money = (value: number, currency: string): string => `${value.toFixed(2)} ${currency}`.trim();
 
@@ -43,13 +51,22 @@ export const standInWords = ({ kind, name, deltaE, grams }: StandIn, units: Unit
   `${showMass(grams, units)} ${kind === 'tub' ? 'there' : 'possible'}`;
 
 /** Columns of the list as a file. */
-export const COLUMNS = ['line', 'colour', 'blocks', 'block g', 'needed g', 'left g', 'short g', 'cost'] as const;
+export const COLUMNS = [
+  'line',
+  'colour',
+  'blocks or pieces',
+  'block g',
+  'needed g',
+  'left g',
+  'short g',
+  'cost',
+] as const;
 
 const tenths = (grams: number): string => String(Math.round(grams * 10) / 10);
 
 /** What is short, as rows of a table: always in grams, so that any program adds it up. */
-export const tableOf = (answer: Pick<ShoppingAnswer, 'rows'>): string[][] =>
-  shortByLine(answer).flatMap(({ line, rows }) =>
+export const tableOf = (answer: Pick<ShoppingAnswer, 'rows' | 'findings'>): string[][] => [
+  ...shortByLine(answer).flatMap(({ line, rows }) =>
     rows.map((r) => [
       line,
       r.name,
@@ -60,7 +77,12 @@ export const tableOf = (answer: Pick<ShoppingAnswer, 'rows'>): string[][] =>
       tenths(r.short),
       r.buyCost === null ? '' : r.buyCost.toFixed(2),
     ]),
-  );
+  ),
+  ...shortFindings(answer).map((f) => [
+    ...['findings', f.name, String(f.short), '', '', '', ''],
+    f.buyCost === null ? '' : f.buyCost.toFixed(2),
+  ]),
+];
 
 const many = (count: number, one: string, more: string): string => `${count} ${count === 1 ? one : more}`;
 

@@ -1,0 +1,71 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useState, type ReactElement } from 'react';
+import { useNavigate } from 'react-router';
+import type { BakedDto } from '#contract';
+import { minutesIn, useBaking, type InOven } from '../../state/baking.js';
+import { today } from '../../state/today.js';
+import { Action, Note, Word } from '../../theme/pieces.js';
+import { change, useRefusal } from '../../wire/save.js';
+import { putProbeAway } from '../../wire/probe.js';
+import { Tick } from '../Tick.js';
+import { Warning } from '../Warning.js';
+
+/** Points at most that are sent; of a longer curve every second one is let go, and again. */
+const MOST_POINTS = 3000;
+function thinned(curve: InOven['curve']): InOven['curve'] {
+  if (curve.length <= MOST_POINTS) return curve;
+  return thinned(curve.filter((_, i) => i % 2 === 0 || i === curve.length - 1));
+}
+
+function bakedDto(load: InOven, note: string, learn: boolean): BakedDto {
+  const { celsius, low, maxC, minutes, dial, items, curve } = load;
+  return {
+    ...{ entryId: load.id, madeOn: today(), note, dial, celsius, low, maxC, minutes, learn },
+    lasted: minutesIn(load, Date.now()),
+    items: [...items],
+    curve: thinned(curve).map(({ at, celsius: c }) => ({ at, celsius: c })),
+  };
+}
+
+/** Out of the oven, and into the diary. */
+export function TakeOut({ load, main }: { readonly load: InOven; readonly main: boolean }): ReactElement {
+  const [note, setNote] = useState('');
+  const [learn, setLearn] = useState(true);
+  const takeOut = useBaking((s) => s.takeOut);
+  const navigate = useNavigate();
+  const path = `/api/ovens/${load.ovenId}/baked`;
+  const refusal = useRefusal(path);
+  const write = async (): Promise<void> => {
+    const answer = await change<{ entryId: string }>('POST', path, bakedDto(load, note, learn));
+    if (!answer) return;
+    takeOut();
+    putProbeAway();
+    void navigate(`/diary/${answer.entryId}`);
+  };
+  return (
+    <Box maxWidth="560px">
+      <Note
+        aria-label="Note on this load"
+        placeholder="How did they come out?"
+        value={note}
+        onChange={(e) => {
+          setNote(e.currentTarget.value);
+        }}
+      />
+      {load.curve.length > 0 && (
+        <Tick checked={learn} onChange={setLearn}>
+          keep what the curve tells of the oven among its readings
+        </Tick>
+      )}
+      <Flex gap={4} marginTop={3} alignItems="baseline">
+        <Action main={main} onClick={() => void write()}>
+          Taken out: write it down
+        </Action>
+        <Word fontSize="small" onClick={takeOut}>
+          it was not baked: forget it
+        </Word>
+      </Flex>
+      {refusal && <Warning>{refusal.message}</Warning>}
+    </Box>
+  );
+}
