@@ -130,7 +130,6 @@ describe('the end of a bench card', () => {
     plan: {
       steps: [],
       findings: [],
-      times: [],
       ready: [{ of: { kind: 'made', id: 'old' }, name: 'Old chalk', grams: 9.04, there: 12, short: 0 }],
       left: [
         {

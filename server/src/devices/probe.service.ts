@@ -7,7 +7,7 @@ import { StandInProbe } from './standInProbe.js';
 
 const SEED = 20261128;
 /** ms between two readings. */
-const EVERY = 500;
+const EVERY = 250;
 const MINUTE = 60_000;
 /** Points that are kept; of a longer time the newest. */
 const MOST = 20_000;

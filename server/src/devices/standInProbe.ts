@@ -15,13 +15,13 @@ interface HiddenOven {
 }
 
 /** How the stand-in behaves; all of it is made up, as each real oven and probe has its own. */
-const [OPEN_KEEPS, HEATER_LAG, FELT_LAG, HYSTERESIS] = [3, 0.9, 0.4, 1.5] as const;
+const [OPEN_KEEPS, HEATER_LAG, FELT_LAG, HYSTERESIS] = [3, 0.6, 0.3, 1] as const;
 const [NOISE, DIGIT] = [0.4, 0.5] as const;
 /** At each of so many readings its plug is loose: it says a heat that no oven has, or nothing. */
 export const [LOOSE_EVERY, SILENT_EVERY, PROBE_DROPS_EVERY] = [53, 71, 97] as const;
 const LOOSE = 900;
 /** How often faster its time can run. */
-export const PACES: readonly number[] = [1, 10, 60];
+export const PACES: readonly number[] = [1, 10, 60, 240];
 const [SECOND, MINUTE] = [1000, 60_000] as const;
 /** Longer than that it does not look back after a sleep of the machine. */
 const LONGEST = 12 * 60 * MINUTE;

@@ -12,12 +12,12 @@ interface CurveProps {
 }
 
 /** px of the drawing, and of its margins. */
-const [WIDE, HIGH, LEFT, RIGHT, TOP, BELOW] = [760, 340, 74, 150, 16, 36];
+const [WIDE, HIGH, LEFT, RIGHT, TOP, BELOW] = [640, 330, 82, 92, 10, 40];
 /** Minutes beyond those that are wished, °C beyond the maximum, and lines at most. */
-const [BEYOND, ABOVE, LINES] = [20, 12, 5];
+const [BEYOND, ABOVE, LINES] = [20, 24, 5];
 const STEPS = [5, 10, 15, 20, 30, 60, 120, 240];
 const LEVELS = [0, 50, 100, 150, 200];
-const TEXT = { fontSize: 16, fill: grey.ink } as const;
+const TEXT = { fontSize: 19, fill: grey.ink } as const;
 
 /** Where minutes and temperatures lie on it. */
 function scaleOf({ load, curve }: CurveProps) {
@@ -68,7 +68,7 @@ function Bounds({ load, scale }: { readonly load: ToBake; readonly scale: Scale 
         {showTemperature(load.celsius, units)}
       </text>
       <path d={`M${LEFT} ${scale.y(maxC)}H${right}`} stroke={grey.black} strokeWidth="2" strokeDasharray="8 5" />
-      <text {...TEXT} x={right + 8} y={scale.y(maxC) + (maxC - high < ABOVE ? -6 : 6)}>
+      <text {...TEXT} x={right} y={scale.y(maxC) - 8} textAnchor="end">
         never above {showTemperature(maxC, units)}
       </text>
     </>
@@ -87,7 +87,7 @@ export function LiveCurve(props: CurveProps): ReactElement {
       width="100%"
       role="img"
       aria-label={label}
-      style={{ display: 'block', maxWidth: 900, background: grey.tile }}
+      style={{ display: 'block', maxWidth: 640, background: grey.tile }}
     >
       <Bounds load={load} scale={scale} />
       <Grid scale={scale} />

@@ -6,6 +6,7 @@ import { Choice } from '../../parts/Choice.js';
 import { Empty } from '../../parts/Empty.js';
 import { Warning } from '../../parts/Warning.js';
 import { runClock, useBenchPlace, wentTo } from '../../state/benchPlace.js';
+import { useBaking } from '../../state/baking.js';
 import { useKeys } from '../../state/keys.js';
 import { PAPERS, useUnits, useView } from '../../state/view.js';
 import { Word } from '../../theme/pieces.js';
@@ -14,7 +15,6 @@ import { CardFigure } from './CardFigure.js';
 import { DoneForm } from './DoneForm.js';
 import { OnceCaution } from './OnceCaution.js';
 import { PaperCard } from './PaperCard.js';
-import { SetTheDial } from './SetTheDial.js';
 import { WaitFor } from './WaitFor.js';
 import { StepArt } from './StepArt.js';
 import { wordsOf } from './stepWords.js';
@@ -207,7 +207,6 @@ function OneStep({ batch, step, place }: OneStepProps): ReactElement {
               <div key={line}>{line}</div>
             ))}
           </Box>
-          {step.kind === 'bake' && <SetTheDial celsius={step.celsius} />}
           {step.kind === 'bake' && <BakeHere step={step} batch={batch} />}
           <Waiting step={step} batchName={batch.name} />
           {words.caution !== null && (
@@ -234,6 +233,8 @@ function OneStep({ batch, step, place }: OneStepProps): ReactElement {
 
 /** A timer for the oven, or for what is left alone after a step. */
 function Waiting({ step, batchName }: { readonly step: PlainStep; readonly batchName: string }): ReactElement | null {
+  const watched = useBaking((s) => s.load !== null);
+  if (step.kind === 'bake' && watched) return null;
   if (step.kind === 'bake') return <WaitFor label={`${batchName}, in the oven`} minutes={Math.round(step.minutes)} />;
   if (step.kind !== 'finish' || step.step.hours === 0) return null;
   return <WaitFor label={`${batchName}, ${step.step.kind}`} minutes={step.step.hours * HOUR} />;

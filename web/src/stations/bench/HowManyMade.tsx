@@ -1,7 +1,8 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import type { BatchAnswer, MadeCountDto } from '#contract';
-import { CountValue } from '../../parts/Value.js';
+import { readCount } from '../../parts/readCount.js';
+import { Value } from '../../parts/Value.js';
 import { Caption } from '../../theme/pieces.js';
 import type { Refused } from '../../wire/ask.js';
 
@@ -34,9 +35,10 @@ export function HowManyMade({ kinds, made, part, say, refusal }: HowManyProps): 
       <Flex as="ul" aria-label="Finished" columnGap={6} rowGap={1} wrap="wrap" fontSize="h2">
         {kinds.map(({ id, name, count }, i) => (
           <li key={id}>
-            <CountValue
+            <Value
               label={`Finished of ${name}`}
-              value={made[i]?.count ?? count}
+              text={String(made[i]?.count ?? count)}
+              read={readCount(0, count, 'The number of finished pieces')}
               refusal={refusal?.sentenceFor(`made.${i}.count`)}
               onChange={(next) => {
                 say(id, next);

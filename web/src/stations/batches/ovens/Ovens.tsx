@@ -61,7 +61,7 @@ function OneOven({ oven, all, onChoose, onAdd }: OneOvenProps): ReactElement {
   };
   return (
     <Grid templateColumns="minmax(0, 1fr) 290px" height="100%" minHeight={0}>
-      <Flex direction="column" gap={4} padding={5} overflow="auto" minWidth={0}>
+      <Flex direction="column" gap={4} padding={5} overflow="auto" minWidth={0} css={{ '& > *': { flexShrink: 0 } }}>
         <Flex alignItems="baseline" gap={4} wrap="wrap">
           <h1>
             <TextValue
