@@ -103,7 +103,36 @@ const WRITES = [
         used: b.plan.clays.map(({ clayId, grams }) => ({ clayId, grams })),
         taken: g.stock.things.slice(0, 1).map(({ id, grams }) => ({ of: { kind: 'made', id }, grams: grams / 3 })),
         left: b.plan.left.map(({ parts }) => ({ parts, to: 'tub', tubId: g.stock.tubs[0]?.id ?? null })),
+        made: [...b.pieces, ...b.assemblies].map(({ id, count }) => ({ pieceId: id, count: Math.ceil(count / 2) })),
+        times: b.plan.steps.map((_, step) => ({ step, minutes: 7 })),
       })),
+  ],
+  ['PUT', '/api/ovens/:id', 'OvenDto', (g) => g.ovens],
+  [
+    'POST',
+    '/api/ovens/:id/baked',
+    'BakedDto',
+    (g) =>
+      g.ovens.map(({ id }) => ({
+        ...{ ...entry(), id, dial: 135, celsius: 130, low: 125, maxC: 150, minutes: 30, lasted: 40, learn: true },
+        items: g.batches
+          .slice(0, 2)
+          .map((b) => ({
+            ...{ batchId: b.id, pieceId: b.pieces[0]?.id ?? null, name: b.name, count: 4, cores: false },
+          })),
+        curve: Array.from({ length: 40 }, (_, i) => ({ at: i, celsius: Math.min(131, 20 + 9 * i) })),
+      })),
+  ],
+  ['PUT', '/api/days/rule', 'DaysRuleDto', (g) => [g.rule]],
+  ['PUT', '/api/pieces/findings/:id', 'FindingDto', (g) => g.findings],
+  [
+    'PUT',
+    '/api/pieces/models/:id',
+    'PieceModelDto',
+    (g) =>
+      g.batches
+        .flatMap((b) => b.assemblies)
+        .map(({ piece, finish, name }) => ({ id: crypto.randomUUID(), version: 0, name, piece, finish })),
   ],
   ['PUT', '/api/sheets/:id', 'MadeDto', (g) => g.sheets],
   [
@@ -240,6 +269,12 @@ const WRITES = [
     'GaugeErrandDto',
     () => [{ id: crypto.randomUUID(), errand: 'read', about: 12, settingId: null }],
   ],
+  [
+    'POST',
+    '/api/devices/probe/ask',
+    'ProbeErrandDto',
+    () => [{ id: crypto.randomUUID(), errand: 'on', dial: 130, oven: 'Small oven' }],
+  ],
   ['POST', '/api/archive/copies', 'KeepCopyDto', () => [{ name: `copy ${crypto.randomUUID().slice(0, 4)}` }]],
 ];
 const DELETES = [
@@ -254,6 +289,9 @@ const DELETES = [
   'canes',
   'patterns',
   'batches',
+  'ovens',
+  'pieces/findings',
+  'pieces/models',
   'palettes',
   'archive/copies',
 ];
@@ -269,6 +307,13 @@ const READS = [
   'sheets',
   'stock',
   'shopping',
+  'ovens',
+  'bakes',
+  'days',
+  'days/rule',
+  'pieces/findings',
+  'pieces/models',
+  'devices/probe/log',
   'conditioned',
   'diary',
   'palettes',
@@ -317,6 +362,9 @@ async function garden(url) {
     sheets: await get('sheets'),
     stock: await get('stock'),
     cutters: await get('cutters'),
+    ovens: await get('ovens'),
+    rule: await get('days/rule'),
+    findings: await get('pieces/findings'),
     entries: await each('diary', (await get('diary')).entries),
     palettes: await each('palettes', await get('palettes')),
     pictures: (await get('palettes')).map((p) => p.pictureId),
@@ -470,6 +518,12 @@ async function unopened(url) {
   await check('/api/stock');
   await check('/api/shopping');
   await check('/api/cutters');
+  await check('/api/ovens');
+  await check('/api/bakes');
+  await check('/api/days');
+  await check('/api/days/rule');
+  await check('/api/pieces/findings');
+  await check('/api/pieces/models');
   await check('/api/learning');
   await check('/api/conditioned');
   await check('/api/exchange/mixes');

@@ -9,6 +9,7 @@ import { checkVersion, inUse, notThere, refused, refusedAt } from '../access/pro
 import { BlendsService } from '../blends/blends.service.js';
 import { PlanMaterials } from '../blends/planMaterials.js';
 import { columnsFor, type Reference } from '../db/references.js';
+import { checkPicture } from '../db/pictureThere.js';
 import { Journal, type Draft, type Row } from '../db/journal.js';
 import { MixesService } from '../mixes/mixes.service.js';
 import { Studio } from '../mixes/studio.js';
@@ -150,6 +151,7 @@ export class CanesService {
       const cane = await draft.find('cane', id);
       if (!cane) throw notThere('This cane');
       await checkVersion(cane.name, cane.version, dto.version, () => this.open(id));
+      await checkPicture(draft, dto.pictureId);
       const names = all.filter(isMixable).map(this.studio.called);
       const clays = dto.used.map((u) => this.studio.clay(u.clayId)?.name ?? '');
       await draft.put('entry', {

@@ -6,6 +6,7 @@ import type { BlendInside, PatternAnswer, PatternCard, PatternDoneDto, PatternDt
 import { checkVersion, inUse, notThere, refused } from '../access/problem.js';
 import { BlendsService } from '../blends/blends.service.js';
 import { PlanMaterials } from '../blends/planMaterials.js';
+import { checkPicture } from '../db/pictureThere.js';
 import { Journal, type Row } from '../db/journal.js';
 import { columnsFor, type Reference } from '../db/references.js';
 import { cutterRow } from '../drawer/cutterRow.js';
@@ -151,6 +152,7 @@ export class PatternsService {
       const pattern = await draft.find('pattern', id);
       if (!pattern) throw notThere('This patterned sheet');
       await checkVersion(pattern.name, pattern.version, dto.version, () => this.open(id));
+      await checkPicture(draft, dto.pictureId);
       const names = materialsIn(program).filter(isMixable).map(this.studio.called);
       const clays = dto.used.map((u) => this.studio.clay(u.clayId)?.name ?? '');
       const { entryId, madeOn, note, stops, hands } = dto;

@@ -144,6 +144,8 @@ export class SheetsService {
       if (dto.conditionSettingId != null && !all.some((m) => m.settings.some((s) => s.id === dto.conditionSettingId))) {
         throw refused('This setting is not there any more.', 'conditionSettingId');
       }
+      if (dto.ovenId != null && !(await draft.find('oven', dto.ovenId)))
+        throw refused('This oven is not there any more.', 'ovenId');
       await draft.put('benchSetup', { ...setupRow({ ...stored, ...given(dto) }), version: draft.version });
       draft.summary = 'changed what you measure with';
     });
