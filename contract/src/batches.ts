@@ -179,7 +179,8 @@ export interface PlanAnswer {
   readonly steps: readonly PlainStep[];
   /**
    * colour and name of every clay or revision that a layer shows, by its id; `newer`: its mix has this newer
-   * revision; `lies`: this thing of what is planned lies there by now; `pattern`: the patterned sheet it is of
+   * revision; `lies`: this thing of what is planned lies there by now; `pattern`: the patterned sheet it is of;
+   * `cane`: the revision of its cane
    */
   readonly materials: Readonly<
     Record<
@@ -193,6 +194,8 @@ export interface PlanAnswer {
         readonly newer: string | null;
         readonly lies: { readonly id: string; readonly name: string } | null;
         readonly pattern: { readonly id: string; readonly revisionId: string } | null;
+        /** revision of the cane it is of */
+        readonly cane: string | null;
       }
     >
   >;

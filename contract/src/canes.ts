@@ -98,6 +98,17 @@ export interface CaneCard {
   readonly steps: number;
 }
 
+/** GET /api/canes/revisions/:revisionId: what a cane looks like, for pictures of it in other places. */
+export interface CaneLookAnswer {
+  readonly caneId: string;
+  readonly name: string;
+  readonly revisionId: string;
+  readonly program: Program;
+  readonly canes: readonly CaneInside[];
+  readonly blends: readonly BlendInside[];
+  readonly referenced: readonly RevisionAnswer[];
+}
+
 /** GET /api/canes/:id, with everything its steps rest on. */
 export interface CaneAnswer extends CaneDto {
   readonly revision: number;

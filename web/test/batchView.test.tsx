@@ -32,7 +32,7 @@ const need = (name: string, grams: number, left: number, more: Partial<Need> = {
   } as Need;
 };
 
-const PLAIN = { lies: null, pattern: null, density: 1.9 };
+const PLAIN = { lies: null, pattern: null, cane: null, density: 1.9 };
 const planned = (over: Partial<PlanAnswer> = {}): PlanAnswer => ({
   ...{ pieces: [], mixes: [], clays: [need('Chalk', 40, 158)], loads: [], totalGrams: 40, scrapGrams: 12 },
   ...{ usedCost: 1.7, buyCost: null, steps: [], ready: [], left: [] },

@@ -9,6 +9,9 @@ export function slicesOn({ core, wall, slice }: CoveredPart<number>): number | n
   return slice === undefined ? null : slicesAround(core, (Math.PI / 4) * slice ** 2, wall);
 }
 
+/** Pressed on, round slices spread until they meet: they are drawn so much wider. */
+const SPREAD = 1.2;
+
 /** Slices on the half of a bead that is seen, spread evenly (a spiral of Fibonacci's angle), each a little ellipse. */
 function slicesSeen(across: Mm, slice: Mm, count: number): Point[][] {
   const turn = Math.PI * (3 - Math.sqrt(5));
@@ -20,7 +23,7 @@ function slicesSeen(across: Mm, slice: Mm, count: number): Point[][] {
     const [cos, sin] = [Math.cos(angle), Math.sin(angle)];
     // seen from above it is as narrow, outwards, as it leans
     return [
-      ellipse(slice * z, slice, 24).map(([px, py]): Point => {
+      ellipse(SPREAD * slice * z, SPREAD * slice, 24).map(([px, py]): Point => {
         const along = out + px;
         return [along * cos - py * sin, along * sin + py * cos];
       }),

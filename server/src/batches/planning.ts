@@ -17,13 +17,11 @@ import {
   type Measuring,
   type PieceOrder,
 } from '#core/batch';
-import { cutterOf } from '#core/cutter';
-import { discVolume, thicknesses, type SettingThickness } from '#core/sheet';
+import { discVolume } from '#core/sheet';
 import type {
   AssemblyDto,
   BenchSetupDto,
   FindingDemand,
-  MachineDto,
   MostPiecesAnswer,
   PieceDto,
   Plain,
@@ -35,6 +33,7 @@ import { StockLooks, type StockBook } from '../stock/looks.js';
 import { clayIn } from '../stock/clayIn.js';
 import { AssemblyOrders } from './assemblyOrders.js';
 import { OvensService } from '../ovens/ovens.service.js';
+import { gapsOf, orderOf, type Gap } from './pieceOrder.js';
 import { Costs, type Costed } from './costs.js';
 
 /** What has no colour, on the screen. */
@@ -53,11 +52,6 @@ interface PlannedBatch {
 export interface KindsOfPieces {
   readonly pieces: readonly PieceDto[];
   readonly assemblies: readonly AssemblyDto[];
-}
-
-interface Gap {
-  readonly machine: MachineDto;
-  readonly setting: SettingThickness;
 }
 
 /** Typed arrays to lists and exact numbers to text, for the wire. */
@@ -135,13 +129,13 @@ export class Planning {
     const own = machines.find((m) => m.id === setup.machineId) ?? machines[0];
     const laid = this.assembled.of(kinds, own);
     const materials = [...pieces.flatMap((p) => p.layers.map((l) => l.of)), ...laid.flatMap(materialsOfAssembly)];
-    const { book, there, fades, patterned, lies } = await this.looks.book(materials);
+    const { book, there, fades, patterned, caned, lies } = await this.looks.book(materials);
     const orders = pieces.map((piece) => orderOf(piece, gaps, fades));
     const assemblies = laid.map((order) => ({ ...order, fades }));
     const measuring = measuringOf(setup, gaps);
     const { pigments } = this.studio;
     const tray = await this.ovens.tray(setup.ovenId ?? null);
-    const known = { book, there, patterned, lies, pigments, blocks: this.studio.all('block') };
+    const known = { book, there, patterned, caned, lies, pigments, blocks: this.studio.all('block') };
     return { orders, assemblies, measuring, setup, tray, ...known };
   }
 
@@ -149,7 +143,7 @@ export class Planning {
     plan: BatchPlan,
     orders: readonly PieceOrder[],
     steps: PlanAnswer['steps'],
-    { measuring, book, patterned, lies, assemblies }: PlannedWith,
+    { measuring, book, patterned, caned, lies, assemblies }: PlannedWith,
   ): Omit<PlanAnswer, keyof Costed> {
     const { studio } = this;
     const left = leftOf(plan).map(({ why, parts }) => ({ why, parts: parts.flatMap((part) => saidAs(part, book)) }));
@@ -189,14 +183,22 @@ export class Planning {
       materials: Object.fromEntries(
         [...shown].map(([id, of]) => [
           id,
-          { ...this.shownAs(of, book), lies: lies.get(id) ?? null, pattern: patterned.get(id) ?? null },
+          {
+            ...this.shownAs(of, book),
+            lies: lies.get(id) ?? null,
+            pattern: patterned.get(id) ?? null,
+            cane: caned.get(id) ?? null,
+          },
         ]),
       ),
     };
   }
 
   /** Of a fade the middle of it; of an empty tub no colour, since it has none. */
-  private shownAs(of: Material, book: MaterialBook): Omit<PlanAnswer['materials'][string], 'lies' | 'pattern'> {
+  private shownAs(
+    of: Material,
+    book: MaterialBook,
+  ): Omit<PlanAnswer['materials'][string], 'lies' | 'pattern' | 'cane'> {
     const newer = of.kind === 'mix' ? (this.studio.newerThan(of.id)?.id ?? null) : null;
     return attempt(
       () => {
@@ -214,17 +216,13 @@ export class Planning {
   }
 }
 
-/** Every setting of every machine, by its id. */
-const gapsOf = (machines: readonly MachineDto[]): ReadonlyMap<string, Gap> =>
-  new Map(machines.flatMap((machine) => thicknesses(machine).map((setting) => [setting.id, { machine, setting }])));
-
 function measuringOf({ discMm, discSettingId }: BenchSetupDto, gaps: ReadonlyMap<string, Gap>): Measuring {
   const gap = gaps.get(discSettingId ?? '');
   return { discVolume: gap ? discVolume(discMm, gap.setting.mm) : null };
 }
 
 /** What an answer is put into words with. */
-type PlannedWith = Pick<StockBook, 'book' | 'patterned' | 'lies'> & {
+type PlannedWith = Pick<StockBook, 'book' | 'patterned' | 'caned' | 'lies'> & {
   readonly measuring: Measuring;
   readonly assemblies: readonly AssemblyOrder[];
 };
@@ -246,46 +244,4 @@ function saidAs({ of, grams }: LeftOver['parts'][number], book: MaterialBook): {
     cane: byClay,
     blend: (blend) => [{ of: blend, grams }],
   });
-}
-
-/** How wide a sheet with a fade is; nothing of anything else. */
-function widthOf(of: LayerOf, fades: ReadonlyMap<string, number>): { fadeMm?: number } {
-  const fadeMm = fades.get(of.id);
-  return fadeMm === undefined ? {} : { fadeMm };
-}
-
-function orderOf(piece: PieceDto, gaps: ReadonlyMap<string, Gap>, fades: ReadonlyMap<string, number>): PieceOrder {
-  return {
-    id: piece.id,
-    name: piece.name,
-    count: piece.count,
-    spare: piece.spare,
-    cutter: cutterOf(piece),
-    pairs: piece.pairs ?? false,
-    film: piece.film ?? false,
-    lie: piece.lie ?? 'close',
-    bridgeMm: piece.bridgeMm,
-    edgeMm: piece.edgeMm ?? 0,
-    sheetWidthMm: piece.sheetWidthMm,
-    sheetLengthMm: piece.sheetLengthMm,
-    finish: piece.finish ?? [],
-    ...(piece.placed ? { placed: piece.placed } : {}),
-    layers: piece.layers.flatMap((layer, i) => {
-      const gap = gaps.get(layer.settingId);
-      if (!gap) return [];
-      const lies = piece.placed && i === piece.layers.length - 1 ? { mm: piece.placed.mm, asItLies: true } : {};
-      return [
-        {
-          of: layer.of,
-          machineName: gap.machine.name,
-          settingLabel: gap.setting.label,
-          mm: gap.setting.mm,
-          assumed: gap.setting.knowledge === 'assumed',
-          rollerWidthMm: gap.machine.rollerWidthMm,
-          ...widthOf(layer.of, fades),
-          ...lies,
-        },
-      ];
-    }),
-  };
 }

@@ -1,5 +1,5 @@
 import { Body, Controller, Delete, Get, HttpCode, Inject, Param, Post, Put, Query } from '@nestjs/common';
-import { CaneDoneDto, CaneDto, type CaneAnswer, type CaneCard } from '#contract';
+import { CaneDoneDto, CaneDto, type CaneAnswer, type CaneCard, type CaneLookAnswer } from '#contract';
 import { ChangeId } from '../access/changeId.js';
 import { sameId } from '../access/problem.js';
 import { CanesService } from './canes.service.js';
@@ -11,6 +11,11 @@ export class CanesController {
   @Get()
   list(): Promise<CaneCard[]> {
     return this.service.cards();
+  }
+
+  @Get('revisions/:revisionId')
+  look(@Param('revisionId') revisionId: string): Promise<CaneLookAnswer> {
+    return this.service.look(revisionId);
   }
 
   @Get(':id')

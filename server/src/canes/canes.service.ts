@@ -4,7 +4,7 @@ import { Inject, Injectable } from '@nestjs/common';
 import { randomUUID } from 'node:crypto';
 
 import { checkWork, madeIn, usedIn, type Program } from '#core/cane';
-import type { BlendInside, CaneAnswer, CaneCard, CaneDoneDto, CaneDto } from '#contract';
+import type { BlendInside, CaneAnswer, CaneCard, CaneDoneDto, CaneDto, CaneLookAnswer } from '#contract';
 import { checkVersion, inUse, notThere, refused, refusedAt } from '../access/problem.js';
 import { BlendsService } from '../blends/blends.service.js';
 import { PlanMaterials } from '../blends/planMaterials.js';
@@ -66,13 +66,6 @@ export class CanesService {
     const cane = await this.revisionRule.thing('cane', id);
     if (!cane) throw notThere('This cane');
     const { id: revisionId, number, program, slices, sliceMm, trimming, ends } = await this.told.newest(id);
-    const canes = await this.told.inside(program);
-    const materials = materialsIn([program, ...canes.map((c) => c.program)]);
-    const blends = (await Promise.all(idsOf('blend', materials).map((id) => this.blends.inside(id)))).filter(
-      (b): b is BlendInside => b !== null,
-    );
-    const mixIds = idsOf('mix', [...materials, ...blends.flatMap((b) => b.plan.colours)]);
-    const referenced = (await Promise.all(mixIds.map((m) => this.mixes.withAll(m)))).flat();
     return {
       ...cane,
       program,
@@ -83,12 +76,30 @@ export class CanesService {
       revision: number,
       revisionId,
       made: (await this.revisionRule.madeOf('cane', [revisionId])).has(revisionId),
-      canes,
-      blends,
+      ...(await this.restsOn(program)),
       outdated: await this.materials.outdated(materialsIn([program])),
-      referenced: [...new Map(referenced.map((r) => [r.id, r])).values()],
       learnedEnds: await this.told.learned(),
     };
+  }
+
+  /** What a revision looks like, for pictures of it in other places. */
+  async look(revisionId: string): Promise<CaneLookAnswer> {
+    const revision = await this.revisionRule.one('cane', revisionId);
+    const cane = revision && (await this.revisionRule.thing('cane', revision.caneId));
+    if (!cane) throw notThere('This cane');
+    const { program } = revision;
+    return { caneId: cane.id, name: cane.name, revisionId, program, ...(await this.restsOn(program)) };
+  }
+
+  /** Every cane, blend and mix that a program rests on. */
+  private async restsOn(program: Program): Promise<Pick<CaneAnswer, 'canes' | 'blends' | 'referenced'>> {
+    const canes = await this.told.inside(program);
+    const materials = materialsIn([program, ...canes.map((c) => c.program)]);
+    const inside = await Promise.all(idsOf('blend', materials).map((id) => this.blends.inside(id)));
+    const blends = inside.filter((b): b is BlendInside => b !== null);
+    const mixIds = idsOf('mix', [...materials, ...blends.flatMap((b) => b.plan.colours)]);
+    const referenced = (await Promise.all(mixIds.map((m) => this.mixes.withAll(m)))).flat();
+    return { canes, blends, referenced: [...new Map(referenced.map((r) => [r.id, r])).values()] };
   }
 
   async save(changeId: string, dto: CaneDto): Promise<CaneAnswer> {

@@ -32,6 +32,8 @@ export interface StockBook {
   readonly fades: ReadonlyMap<string, number>;
   /** which patterned sheet it is, planned or lying there, by the id of its material */
   readonly patterned: ReadonlyMap<string, PatternRevision>;
+  /** revisions of canes, planned or lying there, by the id of their material */
+  readonly caned: ReadonlyMap<string, string>;
   /** of what is planned, a thing of it that lies there by now, by the id of its revision */
   readonly lies: ReadonlyMap<string, Lies>;
 }
@@ -100,6 +102,12 @@ export class StockLooks {
     for (const row of things.values()) there.set(keyOf({ kind: 'made', id: row.id }), row.gone ? 0 : leftOf(row));
     for (const id of scrap) there.set(keyOf({ kind: 'scrap', id }), tubs.get(id)?.grams ?? 0);
     const patterned = await this.patternsAmong(idsOf('pattern', materials), [...things.values()]);
+    const caned = new Map([
+      ...idsOf('cane', materials).map((id) => [id, id] as const),
+      ...[...things.values()].flatMap(({ id, caneRevisionId }) =>
+        caneRevisionId === null ? [] : [[id, caneRevisionId] as const],
+      ),
+    ]);
     const lies = await this.lyingAmong(materials, there);
     const faded = [...things.values()].filter((row) => row.form === 'sheet' && row.blendRevisionId !== null);
     const fades = new Map(faded.map((row) => [row.id, row.widthMm]));
@@ -112,7 +120,7 @@ export class StockLooks {
       },
       composed: ({ id }) => tubs.get(id) ?? built.get(id),
     };
-    return { book, there, fades, patterned, lies };
+    return { book, there, fades, patterned, caned, lies };
   }
 
   /** What is known of patterned sheets. */

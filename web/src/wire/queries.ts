@@ -18,6 +18,7 @@ import type {
   BlendCard,
   CaneAnswer,
   CaneCard,
+  CaneLookAnswer,
   ChangesAnswer,
   ConditionedAnswer,
   DaysAnswer,
@@ -140,6 +141,8 @@ export const useBlendOf = (id: string | undefined): UseQueryResult<BlendAnswer> 
 export const useCanes = (enabled = true): UseQueryResult<readonly CaneCard[]> => useRead('/api/canes', enabled);
 export const useCaneOf = (id: string | undefined): UseQueryResult<CaneAnswer> =>
   useRead(`/api/canes/${id ?? ''}`, id !== undefined);
+export const useCaneLook = (revisionId: string | null): UseQueryResult<CaneLookAnswer> =>
+  useRead(`/api/canes/revisions/${revisionId ?? ''}`, revisionId !== null);
 export const usePatterns = (enabled = true): UseQueryResult<readonly PatternCard[]> =>
   useRead('/api/patterns', enabled);
 /** What a revision of a patterned sheet looks like. */

@@ -1,12 +1,14 @@
-import { useId, type ReactElement } from 'react';
+import { Fragment, useId, type ReactElement } from 'react';
 import type { FadeWay, Settled, SettledPiece } from '#core/piece';
 import { grey } from '../../theme/grey.js';
-import { hexesOfPart, type HexesOf } from './drawn.js';
+import { hexesOfPart, type HexesOf, type TileOf } from './drawn.js';
 import { closedPath, movedTo, openPath, pathWith } from './svgPaths.js';
 
 interface AboveProps {
   readonly piece: SettledPiece;
   readonly hexesOf: HexesOf;
+  /** faces of canes and patterned sheets; left out: their colours alone */
+  readonly tileOf?: TileOf | undefined;
   /** what it shows, for those who do not see it */
   readonly label: string;
   /** px for a mm */
@@ -56,10 +58,14 @@ function Fade({
 }
 
 const METAL = grey.hairline;
+/** Shapes that show what they are cut of as it is. */
+const FLAT: ReadonlySet<string> = new Set(['cut', 'slice', 'veneer']);
 const ROUND: ReadonlySet<string> = new Set(['ball', 'snake', 'twist', 'covered', 'veneer']);
 
 interface OneProps {
   readonly settled: Settled;
+  /** what its material shows where it is cut, as a fill; null: its colour alone */
+  readonly tile: string | null;
   readonly hexesOf: HexesOf;
   readonly fades: string;
   readonly strong: boolean;
@@ -67,7 +73,7 @@ interface OneProps {
 }
 
 /** The lines that are seen on a part: pressed in, where turns meet, or slices that lie around it. */
-function Lines({ settled, hexesOf }: Pick<OneProps, 'settled' | 'hexesOf'>): ReactElement {
+function Lines({ settled, hexesOf, tile }: Pick<OneProps, 'settled' | 'hexesOf' | 'tile'>): ReactElement {
   const { shape } = settled.part;
   const slices = shape.is === 'covered';
   const second = shape.is === 'twist' ? `#${hexesOfPart(settled.part, true, hexesOf)[0] ?? ''}` : null;
@@ -77,7 +83,7 @@ function Lines({ settled, hexesOf }: Pick<OneProps, 'settled' | 'hexesOf'>): Rea
         <path
           key={i}
           d={slices ? closedPath(line) : openPath(line)}
-          fill="none"
+          fill={slices && tile !== null ? tile : 'none'}
           stroke={second ?? grey.ink}
           strokeOpacity={second ? 1 : 0.35}
           strokeWidth={second && shape.is === 'twist' ? shape.width * 0.5 : 0.25}
@@ -88,7 +94,7 @@ function Lines({ settled, hexesOf }: Pick<OneProps, 'settled' | 'hexesOf'>): Rea
 }
 
 /** One part where it lies. */
-function OnePart({ settled, hexesOf, fades, strong, onChoose }: OneProps): ReactElement {
+function OnePart({ settled, hexesOf, tile, fades, strong, onChoose }: OneProps): ReactElement {
   const { part, solid, place } = settled;
   const hexes = hexesOfPart(part, false, hexesOf);
   const plain = part.shape.is === 'finding' ? METAL : `#${hexes[Math.floor(hexes.length / 2)] ?? ''}`;
@@ -98,7 +104,8 @@ function OnePart({ settled, hexesOf, fades, strong, onChoose }: OneProps): React
     <g transform={movedTo(place)} onClick={onChoose} style={onChoose ? { cursor: 'pointer' } : undefined}>
       <path d={d} fillRule="evenodd" fill={hexes.length > 1 ? `url(#${idFor(fades, 'fade', part.id)})` : plain} />
       <g clipPath={`url(#${clip})`}>
-        <Lines settled={settled} hexesOf={hexesOf} />
+        {tile !== null && FLAT.has(part.shape.is) && <path d={d} fillRule="evenodd" fill={tile} />}
+        <Lines settled={settled} hexesOf={hexesOf} tile={tile} />
       </g>
       {ROUND.has(part.shape.is) && <path d={d} fillRule="evenodd" fill={`url(#${fades}-round)`} />}
       <path
@@ -122,14 +129,26 @@ const Roundness = ({ id }: { readonly id: string }): ReactElement => (
   </radialGradient>
 );
 
+/** What the materials of parts show where they are cut, by the id of the part. */
+function tilesOf(kinds: readonly Settled[], tileOf: TileOf | undefined, id: string): ReadonlyMap<string, ReactElement> {
+  return new Map(
+    kinds.flatMap(({ part }) => {
+      const tile = part.of !== null && tileOf ? tileOf(part.of, idFor(id, 'tile', part.id)) : null;
+      return tile ? [[part.id, tile] as const] : [];
+    }),
+  );
+}
+
 /** A piece from above, every part where it lies, drawn from what was worked out. */
-export function PieceAbove({ piece, hexesOf, label, scale, chosen, onChoose, only }: AboveProps): ReactElement {
+export function PieceAbove(props: AboveProps): ReactElement {
+  const { piece, hexesOf, tileOf, label, scale, chosen, onChoose, only } = props;
   const id = useId();
   const { left, top, width, height } = piece.extent;
   const shown = piece.parts.filter(({ part }) => only === undefined || part.id === only);
   const kinds = [...new Map(shown.map((s) => [s.part.id, s])).values()];
   const order = [...shown].sort((a, b) => Number(b.part.under ?? false) - Number(a.part.under ?? false));
   const [wide, high] = [width + 2 * AIR, height + 2 * AIR];
+  const tiles = tilesOf(kinds, tileOf, id);
   return (
     <svg
       role="img"
@@ -141,6 +160,9 @@ export function PieceAbove({ piece, hexesOf, label, scale, chosen, onChoose, onl
     >
       <defs>
         <Roundness id={`${id}-round`} />
+        {[...tiles].map(([partId, tile]) => (
+          <Fragment key={partId}>{tile}</Fragment>
+        ))}
         {kinds.map((settled) => (
           <g key={settled.part.id}>
             <clipPath id={idFor(id, 'clip', settled.part.id)}>
@@ -161,6 +183,7 @@ export function PieceAbove({ piece, hexesOf, label, scale, chosen, onChoose, onl
           key={i}
           settled={settled}
           hexesOf={hexesOf}
+          tile={tiles.has(settled.part.id) ? `url(#${idFor(id, 'tile', settled.part.id)})` : null}
           fades={id}
           strong={settled.part.id === chosen}
           onChoose={

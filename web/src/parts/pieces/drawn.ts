@@ -12,6 +12,7 @@ import {
   type Shape,
 } from '#core/piece';
 import { attempt } from '#core/units';
+import type { ReactElement } from 'react';
 
 /** A piece as it is drawn: put together, or the sentences why some of it is not. */
 export interface DrawnPiece {
@@ -49,6 +50,9 @@ export const alone = (shape: Shape, name: string, like: string, degrees = 0): Se
 
 /** The colours of a material by its key, along a fade or one; none where they are not known. */
 export type HexesOf = (of: MaterialKey) => readonly string[];
+
+/** What a material shows where it is cut, as a `<pattern>` of a name; null: its colour alone. */
+export type TileOf = (of: MaterialKey, id: string) => ReactElement | null;
 
 /** Colours of a part, or of what is inside of it: those of its material, or those that are meant. */
 export function hexesOfPart(part: Part, inside: boolean, hexesOf: HexesOf): readonly string[] {

@@ -5,6 +5,7 @@ import type { BatchAnswer } from '#contract';
 import { alone, drawnPiece, hexesIn } from '../../parts/pieces/drawn.js';
 import { PieceAbove } from '../../parts/pieces/PieceAbove.js';
 import { PieceSide } from '../../parts/pieces/PieceSide.js';
+import { tilesIn } from '../batches/assembled/materialTiles.js';
 import { useUnits } from '../../state/view.js';
 
 /** Room for a piece at the bench, px, and the most px for a mm of a part alone. */
@@ -29,6 +30,7 @@ export function PieceArt({
       <PieceAbove
         piece={settled}
         hexesOf={hexesOf}
+        tileOf={tilesIn(batch.plan.materials)}
         label={`${assembly.name} from above`}
         scale={Math.min(PART_SCALE, ROOM / longest)}
       />

@@ -6,6 +6,7 @@ import type { PlanAnswer } from '#contract';
 import { hexesIn, type HexesOf } from '../../../parts/pieces/drawn.js';
 import { PieceAbove } from '../../../parts/pieces/PieceAbove.js';
 import { PieceSide } from '../../../parts/pieces/PieceSide.js';
+import { tilesIn } from './materialTiles.js';
 import { useUnits, useView } from '../../../state/view.js';
 import { Word } from '../../../theme/pieces.js';
 
@@ -92,6 +93,7 @@ export function Pictures({ name, settled, plan, chosen, onChoose, children }: Pi
         <PieceAbove
           piece={settled}
           hexesOf={hexesOf}
+          tileOf={tilesIn(plan.materials)}
           label={`${name} from above`}
           scale={above}
           chosen={chosen}

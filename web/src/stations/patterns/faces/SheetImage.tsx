@@ -1,6 +1,7 @@
 import { useMemo, type ReactElement } from 'react';
 import { areaWanted } from '#core/pattern';
 import type { PatternLookAnswer, ShelfAnswer } from '#contract';
+import { faceAddress } from '../../../parts/faceAddress.js';
 import { grey } from '../../../theme/grey.js';
 import { usePatternLook, useShelf } from '../../../wire/queries.js';
 import { usePatternFace, usePatternPlan } from '../../../workers/pattern.js';
@@ -35,22 +36,6 @@ export function SheetImage(props: SheetImageProps): ReactElement {
 /** Pixels for one on the screen, so that it is sharp on paper too. */
 const DENSE = 2;
 
-/** A picture as an address, cut to the shape of what it shows. */
-function addressOf(picture: ImageData, wide: number, high: number): string {
-  const whole = document.createElement('canvas');
-  [whole.width, whole.height] = [picture.width, picture.height];
-  whole.getContext('2d')?.putImageData(picture, 0, 0);
-  const largest = Math.max(wide, high);
-  const [w, h] = [(picture.width * wide) / largest, (picture.height * high) / largest].map(Math.round) as [
-    number,
-    number,
-  ];
-  const cut = document.createElement('canvas');
-  [cut.width, cut.height] = [w, h];
-  cut.getContext('2d')?.drawImage(whole, (picture.width - w) / 2, (picture.height - h) / 2, w, h, 0, 0, w, h);
-  return cut.toDataURL('image/png');
-}
-
 interface KnownProps extends SheetImageProps {
   readonly look: PatternLookAnswer;
   readonly shelf: ShelfAnswer;
@@ -68,7 +53,7 @@ function Known({ of, width, height, ownShape = false, look, shelf }: KnownProps)
   const href = useMemo(() => {
     if (!picture || !body?.there) return null;
     const [wide, high] = shapeOf(body, own.view);
-    return addressOf(picture, wide, high);
+    return faceAddress(picture, wide, high);
   }, [picture, body, own]);
   if (href === null) return <rect width={width} height={height} fill={grey.pale} />;
   return <image href={href} width={width} height={height} preserveAspectRatio={ownShape ? 'xMidYMid' : 'none'} />;
