@@ -61,20 +61,11 @@ const VIEWS = {
     await page.getByRole('link', { name: 'Cut for the stock pot' }).first().click();
     await page.locator('[data-matched=true]').waitFor();
   },
-  'mixing-sheet': async () => {
-    await page.emulateMedia({ media: 'print' });
-    await page.addStyleTag({ content: '[data-paper] { margin: 42px }' });
-    await page.setViewportSize({ width: 560, height: 794 });
-  },
   'sheet-book': async () => {
-    await page.emulateMedia({ media: null });
-    await page.setViewportSize({ width: 1280, height: 800 });
     await open('sheets/book');
     await page.getByRole('button', { name: /^Radish flesh/ }).click();
   },
   apart: async () => {
-    await page.emulateMedia({ media: null });
-    await page.setViewportSize({ width: 1280, height: 800 });
     await open('mixes/apart');
     await page
       .getByRole('list', { name: /^Stack/ })
@@ -155,6 +146,14 @@ const VIEWS = {
   diary: async () => {
     await open('diary');
     await card(/Pea-pod ornaments/);
+  },
+  oven: async () => {
+    await open('batches/ovens');
+    await page.getByRole('button', { name: 'Put load 1 in' }).click();
+    await page.getByRole('button', { name: 'Listen to the probe' }).click();
+    await page.getByRole('button', { name: 'switch it on' }).click();
+    for (const pace of [1, 10, 60]) await page.getByRole('button', { name: `Its time: ${pace} times` }).click();
+    await page.waitForTimeout(11_000);
   },
 };
 for (const [name, act] of Object.entries(VIEWS)) {
