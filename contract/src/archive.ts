@@ -1,5 +1,5 @@
 import { IsString, Matches, MaxLength } from 'class-validator';
-import { all } from './rules.js';
+import { Optional, Text, all } from './rules.js';
 
 /** A whole copy of the data, as it lies in the folder of copies. */
 export interface CopyCard {
@@ -9,6 +9,8 @@ export interface CopyCard {
   readonly at: string;
   /** kept by Sledge itself; the last ten stay */
   readonly dated: boolean;
+  /** kept by the rule: of each of 7 days, 4 weeks and 12 months the newest stays */
+  readonly ruled: boolean;
 }
 
 /** What a look into a copy found. */
@@ -21,12 +23,29 @@ export interface CopyContents {
   readonly lastEntry: string | null;
 }
 
+/** How it stands with the copies that are kept by rule. */
+export interface RuleAnswer {
+  readonly folder: string;
+  /** another folder than that of the other copies */
+  readonly chosen: boolean;
+  /** the last one that was whole */
+  readonly last: { readonly name: string; readonly at: string; readonly holds: CopyContents } | null;
+  /** the last try failed; null: it did not */
+  readonly failed: { readonly at: string; readonly why: string } | null;
+}
+
+/** PUT /api/archive/rule: the folder that copies are kept in by rule; null: with the others. */
+export class RuleFolderDto {
+  @Optional() @Text(1000) folder!: string | null;
+}
+
 /** GET /api/archive */
 export interface ArchiveAnswer {
   /** where the data lies, and its copies */
   readonly file: string;
   readonly folder: string;
   readonly copies: readonly CopyCard[];
+  readonly rule: RuleAnswer;
   /** what happened at the start that the person should know */
   readonly notices: readonly string[];
 }

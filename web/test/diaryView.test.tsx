@@ -243,13 +243,25 @@ describe('the end of a bench card', () => {
 describe('copies of the data', () => {
   const archive: ArchiveAnswer = {
     ...{ file: '/data/sledge.db', folder: 'copies', notices: [] },
+    rule: { folder: '/data/copies', chosen: false, last: null, failed: null },
     copies: [
-      { name: 'before the market', bytes: 2_400_000, at: '2026-11-20T10:00:00Z', dated: false },
-      { name: '2026-11-21 start', bytes: 812, at: '2026-11-21T10:00:00Z', dated: true },
+      { name: 'before the market', bytes: 2_400_000, at: '2026-11-20T10:00:00Z', dated: false, ruled: false },
+      { name: '2026-11-21 start', bytes: 812, at: '2026-11-21T10:00:00Z', dated: true, ruled: false },
     ],
   };
   const holds = { clays: 14, mixes: 1, batches: 6, entries: 1200, lastEntry: '2026-11-20' };
   const copies = (own = archive): Shown => shown(<Copies />, 'metric', [[['/api/archive'], own]]);
+
+  test('the daily ones say when the last whole one was made, and why one could not be kept', () => {
+    const last = { name: 'x', at: '2026-11-21T10:00:00Z', holds };
+    const rule = { folder: '/disk/copies', chosen: true, last, failed: { at: last.at, why: 'The disk is full.' } };
+    const page = copies({ ...archive, rule });
+    const region = page.getByRole('region', { name: 'Kept by rule' });
+    expect(region.textContent).toMatch(/The last one that is whole: .*2026.*with 14 clays, 1 mix/);
+    expect(region.textContent).toContain('The disk is full.');
+    expect(page.getByLabelText('Folder of the daily copies')).toHaveProperty('value', '/disk/copies');
+    expect(page.getByRole('button', { name: 'with the other copies again' })).toBeTruthy();
+  });
 
   test('stand in a list with their size, each to be saved elsewhere', () => {
     const page = copies();

@@ -1,11 +1,35 @@
-import { Body, Controller, Delete, Get, HttpCode, Inject, Param, Post, Req, Res, StreamableFile } from '@nestjs/common';
+import {
+  Body,
+  Controller,
+  Delete,
+  Get,
+  HttpCode,
+  Inject,
+  Param,
+  Post,
+  Put,
+  Req,
+  Res,
+  StreamableFile,
+} from '@nestjs/common';
 import type { Request, Response } from 'express';
-import { KeepCopyDto, TakeUpDto, type ArchiveAnswer, type CheckedCopy } from '#contract';
+import {
+  KeepCopyDto,
+  RuleFolderDto,
+  TakeUpDto,
+  type ArchiveAnswer,
+  type CheckedCopy,
+  type RuleAnswer,
+} from '#contract';
+import { RuledCopies } from './ruled.service.js';
 import { ArchiveService } from './archive.service.js';
 
 @Controller('api/archive')
 export class ArchiveController {
-  constructor(@Inject(ArchiveService) private readonly service: ArchiveService) {}
+  constructor(
+    @Inject(ArchiveService) private readonly service: ArchiveService,
+    @Inject(RuledCopies) private readonly ruled: RuledCopies,
+  ) {}
 
   @Get()
   all(): ArchiveAnswer {
@@ -16,6 +40,18 @@ export class ArchiveController {
   @HttpCode(204)
   noticesRead(): void {
     this.service.noticesRead();
+  }
+
+  @Put('rule')
+  chooseFolder(@Body() body: RuleFolderDto): Promise<RuleAnswer> {
+    return this.ruled.choose(body.folder);
+  }
+
+  /** Keeps one by the rule at once. */
+  @Post('rule/now')
+  @HttpCode(200)
+  keepByRule(): Promise<RuleAnswer> {
+    return this.ruled.now();
   }
 
   @Post('copies')

@@ -1,5 +1,6 @@
 import { Module, type DynamicModule } from '@nestjs/common';
 import { ArchiveController } from './archive.controller.js';
+import { RuledCopies } from './ruled.service.js';
 import { ArchiveService, START_ANEW, type StartAnew } from './archive.service.js';
 
 @Module({})
@@ -8,7 +9,7 @@ export class ArchiveModule {
     return {
       module: ArchiveModule,
       controllers: [ArchiveController],
-      providers: [ArchiveService, { provide: START_ANEW, useValue: startAnew }],
+      providers: [ArchiveService, RuledCopies, { provide: START_ANEW, useValue: startAnew }],
     };
   }
 }

@@ -4,13 +4,15 @@ import { copyFile, mkdir, rename, rm } from 'node:fs/promises';
 import { basename, join } from 'node:path';
 import type { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
-import type { ArchiveAnswer, CheckedCopy, CopyContents } from '#contract';
+import type { ArchiveAnswer, CheckedCopy } from '#contract';
 import { inUse, notThere, refused } from '../access/problem.js';
-import { aside } from '../aside/aside.js';
+import type { CopyShelf } from '../db/copyShelf.js';
 import { DataFile } from '../db/dataFile.js';
 import { SUCCESSOR, type Successor } from '../db/db.module.js';
 import { Journal } from '../db/journal.js';
 import { UnusableDatabase } from '../db/unusable.js';
+import { lookAside } from './lookAside.js';
+import { RuledCopies } from './ruled.service.js';
 
 /** Token of the function that ends the application and starts it anew on the same address. */
 export const START_ANEW = Symbol('start anew');
@@ -18,17 +20,6 @@ export type StartAnew = () => Promise<void>;
 
 /** Bytes of a file that can be handed in as a copy. */
 const MOST_BYTES = 2_000_000_000;
-
-/** ms that looking through a copy may take. */
-const MOST_LOOKING = 120_000;
-type Told = { readonly holds: CopyContents } | { readonly wrong: string };
-
-/** Looks through a whole database beside the thread that answers. @throws UnusableDatabase */
-async function lookAside(file: string): Promise<CopyContents> {
-  const told = await aside<Told>('archive/look.worker.js', { file }, MOST_LOOKING);
-  if ('wrong' in told) throw new UnusableDatabase(told.wrong);
-  return told.holds;
-}
 
 /** Whole copies of the data: kept, handed out, and taken up in place of it. */
 @Injectable()
@@ -42,11 +33,17 @@ export class ArchiveService {
     @Inject(Journal) private readonly journal: Journal,
     @Inject(SUCCESSOR) private readonly successor: Successor,
     @Inject(START_ANEW) private readonly startAnew: StartAnew,
+    @Inject(RuledCopies) private readonly ruled: RuledCopies,
   ) {}
 
   all(): ArchiveAnswer {
     const { file, copies, notices } = this.data;
-    return { file, folder: copies.folder, copies: copies.list(), notices: this.read ? [] : notices };
+    const elsewhere = this.ruled.shelf();
+    const all = elsewhere === copies ? copies.list() : [...copies.list(), ...elsewhere.list().filter((c) => c.ruled)];
+    return {
+      ...{ file, folder: copies.folder, rule: this.ruled.told(), notices: this.read ? [] : notices },
+      copies: all.sort((a, b) => (a.at < b.at ? 1 : -1)),
+    };
   }
 
   noticesRead(): void {
@@ -70,9 +67,14 @@ export class ArchiveService {
 
   /** @throws ProblemException 404 */
   path(name: string): string {
-    const { copies } = this.data;
-    if (basename(name) !== name || !copies.has(name)) throw notThere('This copy');
-    return copies.path(name);
+    return this.shelfOf(name).path(name);
+  }
+
+  /** Where a copy lies. @throws ProblemException 404 */
+  private shelfOf(name: string): CopyShelf {
+    const shelf = [this.data.copies, this.ruled.shelf()].find((s) => s.has(name));
+    if (basename(name) !== name || !shelf) throw notThere('This copy');
+    return shelf;
   }
 
   open(name: string): { readonly stream: Readable; readonly bytes: number } {
@@ -81,8 +83,7 @@ export class ArchiveService {
   }
 
   letGo(name: string): void {
-    this.path(name);
-    this.data.copies.letGo(name);
+    this.shelfOf(name).letGo(name);
   }
 
   /** Looks through a copy of the folder. */

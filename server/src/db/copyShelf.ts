@@ -3,7 +3,7 @@ import { copyFile, rename } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 
 /** Why Sledge itself keeps a copy. */
-export const OCCASIONS = ['at start', 'before an update', 'before taking up a copy'] as const;
+export const OCCASIONS = ['at start', 'before an update', 'before taking up a copy', 'by rule'] as const;
 export type Occasion = (typeof OCCASIONS)[number];
 
 /** Of the copies that Sledge keeps by itself, the last ones stay. */
@@ -18,14 +18,16 @@ export interface KeptCopy {
   readonly at: string;
   /** kept by Sledge itself, and let go after ten others */
   readonly dated: boolean;
+  /** kept by the rule of days, weeks and months */
+  readonly ruled: boolean;
 }
 
-/** The folder of copies beside a database. */
+/** A folder of copies: the one beside a database, or another one. */
 export class CopyShelf {
   readonly folder: string;
 
-  constructor(file: string) {
-    this.folder = join(dirname(file), 'copies');
+  constructor(file: string, folder = join(dirname(file), 'copies')) {
+    this.folder = folder;
   }
 
   path(name: string): string {
@@ -41,7 +43,9 @@ export class CopyShelf {
     return names
       .map((name): KeptCopy => {
         const { size, mtime } = statSync(this.path(name));
-        return { name, bytes: size, at: mtime.toISOString(), dated: DATED.test(name) };
+        const occasion = DATED.exec(name)?.[1];
+        const ruled = occasion === 'by rule';
+        return { name, bytes: size, at: mtime.toISOString(), dated: occasion !== undefined && !ruled, ruled };
       })
       .sort((a, b) => (a.at < b.at ? 1 : -1));
   }

@@ -1,5 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
+import { Link, useLocation } from 'react-router';
 import { Action } from '../theme/pieces.js';
 import { ask } from '../wire/ask.js';
 import { client, useArchive } from '../wire/queries.js';
@@ -102,6 +103,18 @@ function NoticeBar(): ReactElement | null {
   );
 }
 
+/** No copy could be kept by rule: what would help if this disk breaks is missing. */
+function NoCopyBar(): ReactElement | null {
+  const { pathname } = useLocation();
+  const failed = useArchive().data?.rule.failed ?? null;
+  if (failed === null || pathname === '/copies') return null;
+  return (
+    <Bar label="No copy was kept" actions={<Link to="/copies">look</Link>}>
+      <Warning>The daily copy could not be kept. {failed.why}</Warning>
+    </Bar>
+  );
+}
+
 /** A file that takes its time. */
 function ReadingBar(): ReactElement | null {
   const name = useReading((s) => s.name);
@@ -119,6 +132,7 @@ export function Bars(): ReactElement {
     <Box gridRow={2} css={{ '@media print': { display: 'none' } }}>
       <FaultBar />
       <NoticeBar />
+      <NoCopyBar />
       <QuestionBar />
       <ReadingBar />
       <RefusalBar />

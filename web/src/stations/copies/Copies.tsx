@@ -1,28 +1,13 @@
 import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useRef, useState, type ReactElement } from 'react';
-import type { CheckedCopy, CopyCard } from '#contract';
+import type { CopyCard } from '#contract';
 import { FileWord } from '../../parts/FileWord.js';
 import { Warning } from '../../parts/Warning.js';
 import { useKeys } from '../../state/keys.js';
-import { showDate } from '../../state/today.js';
 import { Action, Caption, Field, Key, Second, Word } from '../../theme/pieces.js';
+import { ByRule } from './ByRule.js';
+import { holdsWords, sizeOf, timeOf } from './copyWords.js';
 import { useCopies, type Copies as Shelf } from './useCopies.js';
-
-const sizeOf = (bytes: number): string =>
-  bytes < 1e6 ? `${Math.ceil(bytes / 1000)} kB` : `${(bytes / 1e6).toFixed(1)} MB`;
-const timeOf = (at: string): string =>
-  new Date(at).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' });
-const many = (n: number, one: string, more: string): string => `${n.toLocaleString('en')} ${n === 1 ? one : more}`;
-
-function holdsWords({ clays, mixes, batches, entries, lastEntry }: CheckedCopy['holds']): string {
-  const counts = [
-    many(clays, 'clay', 'clays'),
-    many(mixes, 'mix', 'mixes'),
-    many(batches, 'batch', 'batches'),
-    many(entries, 'diary entry', 'diary entries'),
-  ];
-  return `${counts.join(', ')}${lastEntry === null ? '' : `, the last one of ${showDate(lastEntry)}`}`;
-}
 
 /** `before the market` for today: a name to begin with. */
 const usualName = (): string =>
@@ -132,7 +117,7 @@ function CopyRow({ copy, shelf }: { readonly copy: CopyCard; readonly shelf: She
       paddingY={2}
       alignItems="baseline"
     >
-      <Box minWidth={0} overflowWrap="anywhere" fontWeight={copy.dated ? 400 : 600}>
+      <Box minWidth={0} overflowWrap="anywhere" fontWeight={copy.dated || copy.ruled ? 400 : 600}>
         {copy.name}
       </Box>
       <Second>{timeOf(copy.at)}</Second>
@@ -178,6 +163,7 @@ export default function Copies(): ReactElement {
           one breaks.
         </Second>
       </Box>
+      {archive && <ByRule rule={archive.rule} shelf={shelf} />}
       <KeepOne shelf={shelf} />
       {busy !== null && (
         <Box role="status" fontWeight={600}>
@@ -190,8 +176,8 @@ export default function Copies(): ReactElement {
         <Flex alignItems="baseline" gap={4} marginBottom={2}>
           <h2>Kept here</h2>
           <Second>
-            those with a date in front Sledge keeps by itself, at each start and before anything risky; the last ten
-            stay
+            those with a date in front Sledge keeps by itself: by rule; and the last ten at a start or before anything
+            risky
           </Second>
         </Flex>
         {archive?.copies.length === 0 && (

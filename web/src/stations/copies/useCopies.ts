@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { sentenceOf } from '#core/units';
 import type { ArchiveAnswer, CheckedCopy } from '#contract';
-import { NoAnswer, ask } from '../../wire/ask.js';
+import { NoAnswer, Refused, ask } from '../../wire/ask.js';
 import { allSaved } from '../../wire/outbox.js';
 import { client, useArchive } from '../../wire/queries.js';
 
@@ -42,6 +42,11 @@ export interface Copies {
   readonly leave: () => void;
   readonly takeUp: () => Promise<void>;
   readonly letGo: (name: string) => Promise<void>;
+  /** why the folder that was said cannot be used */
+  readonly wrongFolder: string | null;
+  /** @param folder null: with the other copies */
+  readonly chooseFolder: (folder: string | null) => Promise<void>;
+  readonly keepByRule: () => Promise<void>;
 }
 
 /** Copies of the data: keeping one, looking into one, taking one up. */
@@ -51,6 +56,7 @@ export function useCopies(): Copies {
   const [wrong, setWrong] = useState<string | null>(null);
   const [kept, setKept] = useState<CheckedCopy | null>(null);
   const [meant, setMeant] = useState<Meant | null>(null);
+  const [wrongFolder, setWrongFolder] = useState<string | null>(null);
   const during = async (words: string, work: () => Promise<void>): Promise<void> => {
     setBusy(words);
     setWrong(null);
@@ -85,6 +91,19 @@ export function useCopies(): Copies {
     leave: () => {
       setMeant(null);
     },
+    wrongFolder,
+    chooseFolder: async (folder) => {
+      setWrongFolder(null);
+      await during('Keeping the first one there …', async () => {
+        try {
+          await ask('PUT', `${ARCHIVE}/rule`, { folder });
+        } catch (error) {
+          if (!(error instanceof Refused) || error.sentenceFor('folder') === undefined) throw error;
+          setWrongFolder(error.message);
+        }
+      });
+    },
+    keepByRule: () => during('Copying and checking …', () => ask('POST', `${ARCHIVE}/rule/now`)),
     letGo: (name) => during('Throwing it away …', () => ask('DELETE', `${ARCHIVE}/copies/${encodeURIComponent(name)}`)),
     takeUp: () =>
       during('Taking it up; what is there now is kept first …', async () => {
