@@ -1,10 +1,12 @@
 import fc from 'fast-check';
+import { randomUUID } from 'node:crypto';
 import {
   chmodSync,
   existsSync,
   mkdirSync,
   mkdtempSync,
   readFileSync,
+  readdirSync,
   rmSync,
   utimesSync,
   writeFileSync,
@@ -12,10 +14,11 @@ import {
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { addHours, differenceInCalendarDays, format, subDays } from 'date-fns';
-import type { ArchiveAnswer, Problem, RuleAnswer } from '#contract';
+import { CHANGE_HEADER, type ArchiveAnswer, type Problem, type RuleAnswer, type ShelfAnswer } from '#contract';
 import { RULE, staysByRule } from '../src/archive/rule.js';
 import { readRule, writeRule } from '../src/archive/ruleState.js';
-import { Api, smallShelf } from './api.js';
+import { Api, line, smallShelf } from './api.js';
+import { ended, said, started } from './processes.js';
 
 const NOW = new Date(2026, 10, 28, 20, 0);
 const copy = (at: Date) => ({ name: format(at, 'yyyy-MM-dd HH:mm:ss'), at: at.toISOString() });
@@ -149,5 +152,51 @@ describe('copies that are kept by it', () => {
     writeFileSync(join(api.folder, 'copies.json'), '{ half');
     expect(readRule(data)).toEqual({ folder: null, last: null, failed: null });
     chmodSync(join(api.folder, 'copies.json'), 0o600);
+  });
+});
+
+describe('by a command', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'sledge-commands-'));
+  const data = join(folder, 'data');
+  const environment = { SLEDGE_DATA: data, SLEDGE_PORT: '0' };
+  afterAll(() => {
+    rmSync(folder, { recursive: true });
+  });
+
+  test('a backup and the way back, while Sledge runs and while it does not', async () => {
+    mkdirSync(data);
+    const { child, url } = await started(data);
+    const put = async (name: string): Promise<void> => {
+      const own = line(name);
+      const headers = { 'content-type': 'application/json', [CHANGE_HEADER]: randomUUID() };
+      const response = await fetch(`${url}/api/lines/${own.id}`, { method: 'PUT', headers, body: JSON.stringify(own) });
+      expect(response.status).toBe(200);
+    };
+    await put('Hearth Firm');
+    const other = join(folder, 'other disk');
+    const kept = await said(environment, 'backup.mjs', [other]);
+    expect(kept).toMatchObject({ code: 0, error: '' });
+    expect(kept.out).toMatch(/Kept .*by rule.*: whole, with 0 clays, 0 mixes/);
+    const [file] = readdirSync(other);
+    await put('Brook Soft');
+    await ended(child, 'SIGTERM');
+    const back = await said(environment, 'restore.mjs', [join(other, file!)]);
+    expect(back.out).toMatch(/is taken up\. What was there before is kept/);
+    const again = await started(data);
+    const { lines } = (await (await fetch(`${again.url}/api/shelf`)).json()) as ShelfAnswer;
+    expect(lines.map((l) => l.name)).toEqual(['Hearth Firm']);
+    await ended(again.child, 'SIGTERM');
+    expect((await said(environment, 'backup.mjs')).out).toMatch(/^(Building …\s*)?Kept .*copies/);
+  });
+
+  test('what is no copy is refused in a sentence, and nothing is changed', async () => {
+    const none = await said(environment, 'restore.mjs', [join(folder, 'none.db')]);
+    expect([none.code, none.error]).toEqual([1, `There is no file ${join(folder, 'none.db')}.`]);
+    const wrong = join(folder, 'wrong.db');
+    writeFileSync(wrong, 'no database');
+    const told = await said(environment, 'restore.mjs', [wrong]);
+    expect(told.code).toBe(1);
+    expect(told.error).toMatch(/not a database|no database|damaged/i);
+    expect((await said(environment, 'restore.mjs')).error).toMatch(/Say which copy/);
   });
 });

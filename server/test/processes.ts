@@ -7,8 +7,8 @@ export interface Started {
   readonly url: string;
 }
 
-const run = (script: string, environment: Record<string, string>): ChildProcess =>
-  spawn(process.execPath, [join(projectRoot(), 'scripts', script)], {
+const run = (script: string, environment: Record<string, string>, args: readonly string[] = []): ChildProcess =>
+  spawn(process.execPath, [join(projectRoot(), 'scripts', script), ...args], {
     env: { ...process.env, NODE_OPTIONS: '', ...environment },
   });
 
@@ -44,8 +44,9 @@ export const ended = (child: ChildProcess, signal: NodeJS.Signals): Promise<void
 export function said(
   environment: Record<string, string>,
   script = 'start.mjs',
+  args: readonly string[] = [],
 ): Promise<{ code: number | null; out: string; error: string }> {
-  const child = run(script, environment);
+  const child = run(script, environment, args);
   let [out, error] = ['', ''];
   child.stdout?.on('data', (chunk: Buffer) => {
     out += chunk.toString();
