@@ -1,5 +1,5 @@
-import { IsString, Matches, MaxLength } from 'class-validator';
-import { Optional, Text, all } from './rules.js';
+import { IsBoolean, IsIn, IsString, Matches, MaxLength } from 'class-validator';
+import { Id, Optional, Text, all } from './rules.js';
 
 /** A whole copy of the data, as it lies in the folder of copies. */
 export interface CopyCard {
@@ -74,4 +74,24 @@ export class KeepCopyDto {
 /** POST /api/archive/take-up: a copy of the folder. DELETE takes the name in the address. */
 export class TakeUpDto {
   @CopyName() name!: string;
+}
+
+export const CARRIED_KINDS = ['mix', 'blend', 'cane', 'pattern', 'batch', 'palette'] as const;
+export type CarriedKind = (typeof CARRIED_KINDS)[number];
+
+/** POST /api/archive/carry: one thing out of a copy into the data of now, with everything that it needs. */
+export class CarryDto {
+  @CopyName() name!: string;
+  @IsIn(CARRIED_KINDS, {
+    message: 'A mix, a blend, a cane, a patterned sheet, a batch or a palette can be carried over.',
+  })
+  kind!: CarriedKind;
+  @Id() id!: string;
+  /** false: only say what would come */
+  @IsBoolean({ message: 'Say whether it is to be done.' }) sure!: boolean;
+}
+
+/** What comes, or would come; nothing: all of it is here already, just so. */
+export interface CarryAnswer {
+  readonly things: readonly { readonly kind: CarriedKind; readonly name: string; readonly as: string }[];
 }

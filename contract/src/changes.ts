@@ -43,4 +43,6 @@ export interface GardenAnswer {
   readonly back: string | null;
   /** where the garden is, once it was asked for */
   readonly address: string | null;
+  /** the copy that is looked into there; null: it is the kitchen garden */
+  readonly copy: string | null;
 }

@@ -3,6 +3,7 @@ import {
   Controller,
   Delete,
   Get,
+  Headers,
   HttpCode,
   Inject,
   Param,
@@ -14,13 +15,19 @@ import {
 } from '@nestjs/common';
 import type { Request, Response } from 'express';
 import {
+  CarryDto,
   KeepCopyDto,
   RuleFolderDto,
   TakeUpDto,
   type ArchiveAnswer,
+  type CarryAnswer,
   type CheckedCopy,
+  type GardenAnswer,
   type RuleAnswer,
 } from '#contract';
+import { ChangeId } from '../access/changeId.js';
+import { LookRoundService } from '../lookRound/lookRound.service.js';
+import { CarryService } from './carry.service.js';
 import { RuledCopies } from './ruled.service.js';
 import { ArchiveService } from './archive.service.js';
 
@@ -29,6 +36,8 @@ export class ArchiveController {
   constructor(
     @Inject(ArchiveService) private readonly service: ArchiveService,
     @Inject(RuledCopies) private readonly ruled: RuledCopies,
+    @Inject(CarryService) private readonly carrying: CarryService,
+    @Inject(LookRoundService) private readonly lookRound: LookRoundService,
   ) {}
 
   @Get()
@@ -81,6 +90,21 @@ export class ArchiveController {
   @HttpCode(200)
   look(@Body() body: TakeUpDto): Promise<CheckedCopy> {
     return this.service.look(body.name);
+  }
+
+  /** One thing out of a copy, with everything that it needs. */
+  @Post('carry')
+  @HttpCode(200)
+  carry(@ChangeId() change: string, @Body() body: CarryDto): Promise<CarryAnswer> {
+    return this.carrying.carry(change, body);
+  }
+
+  /** Another Sledge on a copy of this copy, to look into it. */
+  @Post('copies/:name/beside')
+  @HttpCode(200)
+  async beside(@Param('name') name: string, @Headers('host') host: string): Promise<GardenAnswer> {
+    const address = await this.lookRound.open(`http://${host}`, { name, path: this.service.path(name) });
+    return { back: null, address, copy: name };
   }
 
   @Post('take-up')

@@ -1,5 +1,7 @@
 import { Module, type DynamicModule } from '@nestjs/common';
 import { ArchiveController } from './archive.controller.js';
+import { LookRoundModule } from '../lookRound/lookRound.module.js';
+import { CarryService } from './carry.service.js';
 import { RuledCopies } from './ruled.service.js';
 import { ArchiveService, START_ANEW, type StartAnew } from './archive.service.js';
 
@@ -8,8 +10,9 @@ export class ArchiveModule {
   static with(startAnew: StartAnew): DynamicModule {
     return {
       module: ArchiveModule,
+      imports: [LookRoundModule],
       controllers: [ArchiveController],
-      providers: [ArchiveService, RuledCopies, { provide: START_ANEW, useValue: startAnew }],
+      providers: [ArchiveService, RuledCopies, CarryService, { provide: START_ANEW, useValue: startAnew }],
     };
   }
 }

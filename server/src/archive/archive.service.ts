@@ -96,6 +96,21 @@ export class ArchiveService {
     return { name, bytes: statSync(path).size, holds: own };
   }
 
+  /** Works with a copy of a copy, looked through and brought up to date; what is done to it is thrown away. */
+  withCopy<T>(name: string, work: (copy: DataFile) => Promise<T>): Promise<T> {
+    const path = this.path(name);
+    return this.borrowed(async (incoming) => {
+      await copyFile(path, incoming);
+      await this.checked(incoming);
+      const copy = await DataFile.open(incoming, { copies: false });
+      try {
+        return await work(copy);
+      } finally {
+        await copy.close();
+      }
+    });
+  }
+
   /** Takes up a copy of the folder in place of the data, which is kept first. */
   takeUp(name: string): Promise<void> {
     const path = this.path(name);

@@ -9,13 +9,13 @@ export class LookRoundController {
   /** Whether this is a garden to look round in. */
   @Get()
   here(): GardenAnswer {
-    return { back: this.garden.back, address: null };
+    return { back: this.garden.back, address: null, copy: this.garden.copy };
   }
 
   /** Lays one out. */
   @Post()
   @HttpCode(200)
   async open(@Headers('host') host: string): Promise<GardenAnswer> {
-    return { back: this.garden.back, address: await this.garden.open(`http://${host}`) };
+    return { back: this.garden.back, address: await this.garden.open(`http://${host}`), copy: this.garden.copy };
   }
 }

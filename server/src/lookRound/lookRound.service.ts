@@ -6,43 +6,62 @@ import { projectRoot } from '../db/root.js';
 
 /** Where the way back is told to a garden that is looked round in. */
 export const BACK = 'SLEDGE_GARDEN_BACK';
+/** Which copy is looked into, and where it lies; nothing: the garden. */
+export const [COPY_NAME, COPY_PATH] = ['SLEDGE_COPY_NAME', 'SLEDGE_COPY_PATH'] as const;
 const SCRIPT = join(projectRoot(), 'dist', 'server', 'src', 'garden.js');
 /** ms that laying out a garden may take. */
 const PATIENCE = 60_000;
 
-/** A kitchen garden to look round in: another Sledge, on a folder that is thrown away with it. */
+/** The copy that is looked into: its name, and where it lies. */
+export interface LookedInto {
+  readonly name: string;
+  readonly path: string;
+}
+
+interface Beside {
+  readonly child: ChildProcess;
+  readonly address: Promise<string>;
+}
+
+/** Other Sledges beside this one: a kitchen garden to look round in, copies to look into; each is thrown away. */
 @Injectable()
 export class LookRoundService implements OnApplicationShutdown {
-  private garden: { readonly child: ChildProcess; readonly address: Promise<string> } | null = null;
+  /** by the name of the copy; the garden by none */
+  private readonly beside = new Map<string, Beside>();
 
-  /** Where this Sledge goes back to, where it is such a garden itself. */
+  /** Where this Sledge goes back to, where it is such a one itself, and of which copy it is. */
   readonly back = process.env[BACK] ?? null;
+  readonly copy = process.env[COPY_NAME] ?? null;
 
   /**
-   * The address of the garden; it is laid out when it is first asked for.
+   * The address of the garden, or of a copy; it is laid out when it is first asked for.
    * @param back the address to come back to
    * @throws ProblemException
    */
-  open(back: string): Promise<string> {
-    this.garden ??= this.layOut(back);
-    return this.garden.address;
+  open(back: string, copy: LookedInto | null = null): Promise<string> {
+    const key = copy?.name ?? '';
+    const known = this.beside.get(key) ?? this.layOut(back, copy);
+    this.beside.set(key, known);
+    return known.address;
   }
 
   onApplicationShutdown(): void {
-    this.garden?.child.kill();
-    this.garden = null;
+    for (const { child } of this.beside.values()) child.kill();
+    this.beside.clear();
   }
 
-  private layOut(back: string): { readonly child: ChildProcess; readonly address: Promise<string> } {
+  private layOut(back: string, copy: LookedInto | null): Beside {
+    const own = copy ? { [COPY_NAME]: copy.name, [COPY_PATH]: copy.path } : {};
     const child = fork(SCRIPT, [], {
-      env: { ...process.env, [BACK]: back },
+      env: { ...process.env, [BACK]: back, ...own },
       execArgv: [],
       stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
     });
+    const what = copy ? 'The copy could not be opened.' : 'The kitchen garden could not be laid out.';
     const address = new Promise<string>((resolve, reject) => {
       const failed = (): void => {
-        this.garden = null;
-        reject(refused('The kitchen garden could not be laid out. Try it again.'));
+        this.beside.delete(copy?.name ?? '');
+        reject(refused(`${what} Try it again.`));
       };
       const timer = setTimeout(() => {
         child.kill();

@@ -1,17 +1,27 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import { sentenceOf } from '#core/units';
+import { useLocation } from 'react-router';
 import type { GardenAnswer } from '#contract';
 import { Word } from '../theme/pieces.js';
 import { ask } from '../wire/ask.js';
 import { useGarden } from '../wire/queries.js';
+import { thingAt } from './carried.js';
 import { Warning } from './Warning.js';
+
+const ROUND =
+  'You are looking round in the kitchen garden. Try everything: nothing of it is kept, and your own data is not ' +
+  'touched.';
+const INTO = 'Nothing that you change here is kept. Open what you want back.';
 
 /** Above all stations of a garden that is only looked round in: whose it is not, and the way back. */
 export function GardenBar(): ReactElement | null {
   const garden = useGarden();
+  const { pathname } = useLocation();
   const back = garden.data?.back ?? null;
+  const copy = garden.data?.copy ?? null;
   if (back === null) return null;
+  const thing = copy === null ? null : thingAt(pathname);
   return (
     <Flex
       role="note"
@@ -24,12 +34,17 @@ export function GardenBar(): ReactElement | null {
       alignItems="center"
       css={{ '@media print': { display: 'none' } }}
     >
-      <Box flex={1}>
-        You are looking round in the kitchen garden. Try everything: nothing of it is kept, and your own data is not
-        touched.
-      </Box>
+      <Box flex={1}>{copy === null ? ROUND : `You look into the copy “${copy}”, as it was. ${INTO}`}</Box>
+      {copy !== null && thing !== null && (
+        <a
+          href={`${back}/copies?${new URLSearchParams({ from: copy, ...thing }).toString()}`}
+          style={{ color: 'inherit', fontWeight: 700 }}
+        >
+          Carry this one over
+        </a>
+      )}
       <a href={back} style={{ color: 'inherit', fontWeight: 700 }}>
-        Back to your own shelf
+        {copy === null ? 'Back to your own shelf' : 'Back to your own data'}
       </a>
     </Flex>
   );

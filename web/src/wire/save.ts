@@ -36,7 +36,10 @@ function setRefused(path: string, refused: Refused | null): void {
 }
 
 /** Answers that hold many things; each of those is changed at an address of its own. */
-const LISTS = ['/api/shelf', '/api/machines', '/api/sheets', '/api/cutters'];
+const LISTS = [
+  ...['/api/shelf', '/api/machines', '/api/sheets', '/api/cutters', '/api/ovens'],
+  ...['/api/pieces/findings', '/api/pieces/models'],
+];
 
 /**
  * The answer with a thing of it as it is after a change, known by its id; the bench has none and is told by its

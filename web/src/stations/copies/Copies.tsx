@@ -5,6 +5,7 @@ import { FileWord } from '../../parts/FileWord.js';
 import { Warning } from '../../parts/Warning.js';
 import { useKeys } from '../../state/keys.js';
 import { Action, Caption, Field, Key, Second, Word } from '../../theme/pieces.js';
+import { CarryOver } from './CarryOver.js';
 import { ByRule } from './ByRule.js';
 import { holdsWords, sizeOf, timeOf } from './copyWords.js';
 import { useCopies, type Copies as Shelf } from './useCopies.js';
@@ -128,6 +129,15 @@ function CopyRow({ copy, shelf }: { readonly copy: CopyCard; readonly shelf: She
         </a>
         <Word
           disabled={disabled}
+          aria-label={`Look into ${copy.name}`}
+          onClick={() => {
+            void shelf.lookInto(copy.name);
+          }}
+        >
+          look into it
+        </Word>
+        <Word
+          disabled={disabled}
           aria-label={`Take up ${copy.name}`}
           onClick={() => {
             void shelf.look(copy.name);
@@ -172,6 +182,7 @@ export default function Copies(): ReactElement {
       )}
       {wrong !== null && <Warning>{wrong}</Warning>}
       <Meant shelf={shelf} />
+      <CarryOver />
       <Box as="section" aria-label="Copies that are kept">
         <Flex alignItems="baseline" gap={4} marginBottom={2}>
           <h2>Kept here</h2>

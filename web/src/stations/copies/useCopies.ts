@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { sentenceOf } from '#core/units';
-import type { ArchiveAnswer, CheckedCopy } from '#contract';
+import type { ArchiveAnswer, CheckedCopy, GardenAnswer } from '#contract';
 import { NoAnswer, Refused, ask } from '../../wire/ask.js';
 import { allSaved } from '../../wire/outbox.js';
 import { client, useArchive } from '../../wire/queries.js';
@@ -42,6 +42,8 @@ export interface Copies {
   readonly leave: () => void;
   readonly takeUp: () => Promise<void>;
   readonly letGo: (name: string) => Promise<void>;
+  /** opens it beside one’s own data, to look round in */
+  readonly lookInto: (name: string) => Promise<void>;
   /** why the folder that was said cannot be used */
   readonly wrongFolder: string | null;
   /** @param folder null: with the other copies */
@@ -49,15 +51,13 @@ export interface Copies {
   readonly keepByRule: () => Promise<void>;
 }
 
-/** Copies of the data: keeping one, looking into one, taking one up. */
-export function useCopies(): Copies {
-  const { data: archive } = useArchive();
+type During = (words: string, work: () => Promise<void>) => Promise<void>;
+
+/** One thing after the other, with what is being done in words. */
+function useDuring() {
   const [busy, setBusy] = useState<string | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
-  const [kept, setKept] = useState<CheckedCopy | null>(null);
-  const [meant, setMeant] = useState<Meant | null>(null);
-  const [wrongFolder, setWrongFolder] = useState<string | null>(null);
-  const during = async (words: string, work: () => Promise<void>): Promise<void> => {
+  const during: During = async (words, work) => {
     setBusy(words);
     setWrong(null);
     try {
@@ -70,6 +70,36 @@ export function useCopies(): Copies {
     setBusy(null);
     await client.invalidateQueries({ queryKey: [ARCHIVE] });
   };
+  return { busy, wrong, setWrong, during };
+}
+
+/** Copies that are kept by rule: where, and one at once. */
+function useRule(during: During): Pick<Copies, 'wrongFolder' | 'chooseFolder' | 'keepByRule'> {
+  const [wrongFolder, setWrongFolder] = useState<string | null>(null);
+  return {
+    wrongFolder,
+    chooseFolder: async (folder) => {
+      setWrongFolder(null);
+      await during('Keeping the first one there …', async () => {
+        try {
+          await ask('PUT', `${ARCHIVE}/rule`, { folder });
+        } catch (error) {
+          if (!(error instanceof Refused) || error.sentenceFor('folder') === undefined) throw error;
+          setWrongFolder(error.message);
+        }
+      });
+    },
+    keepByRule: () => during('Copying and checking …', () => ask('POST', `${ARCHIVE}/rule/now`)),
+  };
+}
+
+/** Copies of the data: keeping one, looking into one, taking one up. */
+export function useCopies(): Copies {
+  const { data: archive } = useArchive();
+  const { busy, wrong, setWrong, during } = useDuring();
+  const [kept, setKept] = useState<CheckedCopy | null>(null);
+  const [meant, setMeant] = useState<Meant | null>(null);
+  const rule = useRule(during);
   return {
     archive,
     busy,
@@ -91,19 +121,12 @@ export function useCopies(): Copies {
     leave: () => {
       setMeant(null);
     },
-    wrongFolder,
-    chooseFolder: async (folder) => {
-      setWrongFolder(null);
-      await during('Keeping the first one there …', async () => {
-        try {
-          await ask('PUT', `${ARCHIVE}/rule`, { folder });
-        } catch (error) {
-          if (!(error instanceof Refused) || error.sentenceFor('folder') === undefined) throw error;
-          setWrongFolder(error.message);
-        }
-      });
-    },
-    keepByRule: () => during('Copying and checking …', () => ask('POST', `${ARCHIVE}/rule/now`)),
+    lookInto: (name) =>
+      during('Opening the copy …', async () => {
+        const { address } = await ask<GardenAnswer>('POST', `${ARCHIVE}/copies/${encodeURIComponent(name)}/beside`);
+        if (address !== null) window.location.assign(address);
+      }),
+    ...rule,
     letGo: (name) => during('Throwing it away …', () => ask('DELETE', `${ARCHIVE}/copies/${encodeURIComponent(name)}`)),
     takeUp: () =>
       during('Taking it up; what is there now is kept first …', async () => {

@@ -1,0 +1,140 @@
+import { eq } from 'drizzle-orm';
+import { getTableConfig, type SQLiteTable } from 'drizzle-orm/sqlite-core';
+import type { Db } from '../db/dataFile.js';
+import { TABLES, type TableName } from '../db/schema.js';
+
+/** A row as it stands in the file, by the names of its columns in the program. */
+export type PlainRow = Readonly<Record<string, unknown>> & { readonly id: string };
+/** Rows of tables, those that others rest on before those that rest on them. */
+export type Bundle = readonly { readonly table: TableName; readonly row: PlainRow }[];
+
+/** Rows that belong to another one and go wherever it goes. */
+const OWNED: Readonly<Partial<Record<TableName, readonly TableName[]>>> = {
+  mix: ['revision'],
+  revision: ['ingredient', 'chip'],
+  blend: ['blendRevision'],
+  blendRevision: ['blendColour'],
+  cane: ['caneRevision'],
+  caneRevision: ['caneUse'],
+  pattern: ['patternRevision'],
+  patternRevision: ['patternUse'],
+  batch: ['piece', 'assembly'],
+  piece: ['layer'],
+  assembly: ['assemblyUse'],
+  machine: ['setting'],
+  setting: ['reading'],
+  palette: ['swatch'],
+};
+
+/** What does not travel: it lies on one table, or tells of what was done there. */
+const STAYS: ReadonlySet<TableName> = new Set(['sheet', 'tub', 'entry', 'block'] as const);
+
+/** A column that names a row of another table. */
+interface Reference {
+  readonly column: string;
+  readonly table: TableName;
+}
+
+const nameOf = new Map<SQLiteTable, TableName>(
+  Object.entries(TABLES).map(([name, table]) => [table as SQLiteTable, name as TableName]),
+);
+
+/** The columns of a table that name rows of others, by the names of the program. */
+function referencesOf(name: TableName): readonly Reference[] {
+  const table = TABLES[name] as SQLiteTable;
+  return getTableConfig(table).foreignKeys.flatMap((key): Reference[] => {
+    const { columns, foreignTable } = key.reference();
+    const own = Object.entries(table).find(([, column]) => column === columns[0])?.[0];
+    const to = nameOf.get(foreignTable as SQLiteTable);
+    return own !== undefined && to !== undefined ? [{ column: own, table: to }] : [];
+  });
+}
+
+const REFERENCES = new Map<TableName, readonly Reference[]>(
+  Object.keys(TABLES).map((name) => [name as TableName, referencesOf(name as TableName)]),
+);
+export const referencesIn = (table: TableName): readonly Reference[] => REFERENCES.get(table) ?? [];
+
+/** The column that says whose a row is: the first that names that table; others name what it rests on. */
+const ownerColumn = (child: TableName, parent: TableName): string | undefined =>
+  referencesIn(child).find((r) => r.table === parent)?.column;
+
+/** It rests on something that lies on the other table, and cannot travel. */
+export class RestsOnMade extends Error {}
+
+async function rowOf(db: Db, table: TableName, id: string): Promise<PlainRow | undefined> {
+  const from = TABLES[table];
+  const [row] = await db.select().from(from).where(eq(from.id, id));
+  return row as PlainRow | undefined;
+}
+
+async function ownedBy(db: Db, child: TableName, parent: TableName, id: string): Promise<readonly PlainRow[]> {
+  const column = ownerColumn(child, parent);
+  if (column === undefined) return [];
+  const from = TABLES[child];
+  const columns = from as unknown as Record<string, (typeof from)['id']>;
+  return (await db
+    .select()
+    .from(from)
+    .where(eq(columns[column] as (typeof from)['id'], id))) as readonly PlainRow[];
+}
+
+/**
+ * A thing with everything that it rests on and all that belongs to it: a mix with the mixes in it, a batch with its
+ * canes, blends, clays and settings.
+ * @throws RestsOnMade where it is made of something that lies there
+ */
+export async function gather(db: Db, table: TableName, id: string): Promise<Bundle> {
+  const found = new Map<string, { readonly table: TableName; readonly row: PlainRow }>();
+  const visit = async (name: TableName, rowId: string): Promise<void> => {
+    const key = `${name} ${rowId}`;
+    if (found.has(key)) return;
+    if (STAYS.has(name)) throw new RestsOnMade(name);
+    const row = await rowOf(db, name, rowId);
+    if (!row) return;
+    // a place is kept first: what rests on itself in a circle is met once
+    found.set(key, { table: name, row });
+    for (const { column, table: to } of referencesIn(name)) {
+      const other = row[column];
+      if (typeof other === 'string') await visit(to, other);
+    }
+    // what it rests on stands before it
+    found.delete(key);
+    found.set(key, { table: name, row });
+    for (const child of OWNED[name] ?? [])
+      for (const own of await ownedBy(db, child, name, rowId)) await visit(child, own.id);
+  };
+  await visit(table, id);
+  return inOrder([...found.values()]);
+}
+
+/** Rows that others name before those that name them. */
+function inOrder(rows: Bundle): Bundle {
+  const byKey = new Map(rows.map((one) => [`${one.table} ${one.row.id}`, one]));
+  const done = new Set<string>();
+  const ordered: { readonly table: TableName; readonly row: PlainRow }[] = [];
+  const put = (key: string): void => {
+    const one = byKey.get(key);
+    if (!one || done.has(key)) return;
+    done.add(key);
+    for (const { column, table } of referencesIn(one.table)) {
+      const other = one.row[column];
+      if (typeof other === 'string') put(`${table} ${other}`);
+    }
+    ordered.push(one);
+  };
+  for (const key of byKey.keys()) put(key);
+  return ordered;
+}
+
+/** Rows that belong to a thing, itself among them, by their keys. */
+export function belongingTo(rows: Bundle, table: TableName, id: string): ReadonlySet<string> {
+  const own = new Set([`${table} ${id}`]);
+  // parents stand before what belongs to them
+  for (const { table: name, row } of rows)
+    for (const [to, children] of Object.entries(OWNED) as [TableName, readonly TableName[]][]) {
+      const column = children.includes(name) ? ownerColumn(name, to) : undefined;
+      if (column !== undefined && own.has(`${to} ${String(row[column])}`)) own.add(`${name} ${row.id}`);
+    }
+  return own;
+}
