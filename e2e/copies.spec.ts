@@ -75,3 +75,52 @@ test('what is no copy of Sledge is refused in a sentence, and nothing changes', 
   await station(page, 'Shelf');
   await expect(page.getByRole('heading', { name: 'On the shelf' })).toBeVisible();
 });
+
+test('a mix that was thrown away is fetched out of a copy, and one that was changed comes beside it', async ({
+  page,
+  sledge,
+}) => {
+  test.setTimeout(120_000);
+  const chips = page.getByRole('list', { name: 'Chips' });
+  await page.goto(`${sledge.url}/copies`);
+  await test.step('a daily copy is kept, and says what is in it', async () => {
+    await page.getByRole('button', { name: 'keep one now' }).press('Enter');
+    await expect(page.getByRole('region', { name: 'Kept by rule' })).toContainText('14 clays, 25 mixes');
+    await edit(page, 'Folder of the daily copies', 'not a whole path');
+    await expect(page.getByRole('region', { name: 'Kept by rule' })).toContainText('with its whole path');
+  });
+  await test.step('a mix is changed and another one goes', async () => {
+    await station(page, 'Mixes');
+    await chips.getByRole('link', { name: 'Swede' }).click();
+    const written = page.waitForResponse((r) => r.request().method() === 'PUT' && r.url().includes('/api/mixes/'));
+    await edit(page, 'Recipe in notation', '9 Chalk + 1 Carrot');
+    await written;
+    await saved(page);
+  });
+  await test.step('the copy is looked into; it has the old recipe', async () => {
+    await page.goto(`${sledge.url}/copies`);
+    await page
+      .getByRole('button', { name: /^Look into .* by rule/ })
+      .first()
+      .press('Enter');
+    const note = page.getByRole('note', { name: 'Looking round' });
+    await expect(note).toContainText('You look into the copy', { timeout: 60_000 });
+    await station(page, 'Mixes');
+    await chips.getByRole('link', { name: 'Swede' }).click();
+    await expect(page.getByLabel('Recipe in notation')).toHaveValue('3 Chalk + 1 Carrot');
+    await note.getByRole('link', { name: 'Carry this one over' }).press('Enter');
+  });
+  await test.step('it comes beside the one of now, and undo takes it away', async () => {
+    const carry = page.getByRole('region', { name: 'Carry over' });
+    await expect(carry.getByRole('list', { name: 'What comes' })).toContainText('Swede, from a copy');
+    await carry.getByRole('button', { name: 'Carry it over' }).press('Enter');
+    await expect(carry).toContainText('Carried over');
+    await carry.getByRole('link', { name: 'look at it' }).press('Enter');
+    await chips.getByRole('link', { name: 'Swede, from a copy' }).click();
+    await expect(page.getByLabel('Recipe in notation')).toHaveValue('3 Chalk + 1 Carrot');
+    await station(page, 'Shelf');
+    await page.keyboard.press('z');
+    await station(page, 'Mixes');
+    await expect(chips.getByRole('link', { name: 'Swede, from a copy' })).toHaveCount(0);
+  });
+});

@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useState } from 'react';
 import { sentenceOf } from '#core/units';
 import type { CarryAnswer, CarryDto } from '#contract';
+import { CHANGE_HEADER } from '#contract/changes';
 import { change } from '../../wire/save.js';
 import { ask } from '../../wire/ask.js';
 
@@ -18,7 +19,9 @@ export function useCarry(asked: Asked) {
   const [done, setDone] = useState(false);
   useEffect(() => {
     let gone = false;
-    ask<CarryAnswer>('POST', CARRY, { name, kind, id, sure: false })
+    // it only looks: its id is of no change
+    const looking = { [CHANGE_HEADER]: crypto.randomUUID() };
+    ask<CarryAnswer>('POST', CARRY, { name, kind, id, sure: false }, looking)
       .then((answer) => {
         if (!gone) setThings(answer.things);
       })
