@@ -68,6 +68,24 @@ test('twelve blossoms from the model to the price, the days and the diary, by ke
     await expect(page.getByRole('region', { name: 'Clay needed' })).not.toContainText('To be made first');
     await saved(page);
   });
+  await test.step('with two hours of an evening it takes three evenings, and a lost one moves it on', async () => {
+    await saved(page);
+    const batch = page.url();
+    await page.goto(`${sledge.url}/batches/days`);
+    await edit(page, 'Free on Sat to Sun', 'not');
+    await edit(page, 'Free on Mon to Fri', '19 to 21');
+    const evenings = page
+      .getByRole('list', { name: 'Days' })
+      .getByRole('listitem')
+      .filter({ has: page.getByRole('button', { name: /^Blossoms for the fair:/ }) });
+    await expect.poll(() => evenings.count()).toBeGreaterThanOrEqual(3);
+    const ready = page.getByRole('listitem').filter({ hasText: /^Blossoms for the fair/ });
+    const before = await ready.innerText();
+    await edit(page, 'Free on Mon to Fri', '19 to 20');
+    await expect(ready).not.toHaveText(before);
+    await saved(page);
+    await page.goto(batch);
+  });
   await test.step('its build card, labels and prices on paper', async () => {
     for (const name of ['build card', 'labels', 'price list']) {
       const download = page.waitForEvent('download');

@@ -275,6 +275,12 @@ const WRITES = [
     'ProbeErrandDto',
     () => [{ id: crypto.randomUUID(), errand: 'on', dial: 130, oven: 'Small oven' }],
   ],
+  [
+    'POST',
+    '/api/archive/carry',
+    'CarryDto',
+    (g) => g.mixes.map(({ id }) => ({ name: g.archive.copies[0]?.name ?? 'none', kind: 'mix', id, sure: id < '8' })),
+  ],
   ['POST', '/api/archive/copies', 'KeepCopyDto', () => [{ name: `copy ${crypto.randomUUID().slice(0, 4)}` }]],
 ];
 const DELETES = [
@@ -362,6 +368,7 @@ async function garden(url) {
     sheets: await get('sheets'),
     stock: await get('stock'),
     cutters: await get('cutters'),
+    archive: await get('archive'),
     ovens: await get('ovens'),
     rule: await get('days/rule'),
     findings: await get('pieces/findings'),

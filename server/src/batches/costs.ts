@@ -18,7 +18,7 @@ import type { MaterialBook } from '#core/stock';
 import type { BenchSetupDto, FindingDemand, FindingDto, PlanAnswer } from '#contract';
 import { PiecesService } from '../pieces/pieces.service.js';
 import { clayIn } from '../stock/clayIn.js';
-import type { KindsOfPieces } from './planning.js';
+import type { KindsOfPieces } from './kindsOfPieces.js';
 import { StepTimes } from './stepTimes.js';
 
 export type Costed = Pick<PlanAnswer, 'findings' | 'costs'>;

@@ -1,6 +1,6 @@
 import type { MadeCountDto } from '#contract';
 import { refused } from '../access/problem.js';
-import type { KindsOfPieces } from './planning.js';
+import type { KindsOfPieces } from './kindsOfPieces.js';
 
 interface Counted {
   readonly id: string;

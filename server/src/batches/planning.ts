@@ -18,15 +18,7 @@ import {
   type PieceOrder,
 } from '#core/batch';
 import { discVolume } from '#core/sheet';
-import type {
-  AssemblyDto,
-  BenchSetupDto,
-  FindingDemand,
-  MostPiecesAnswer,
-  PieceDto,
-  Plain,
-  PlanAnswer,
-} from '#contract';
+import type { BenchSetupDto, FindingDemand, MostPiecesAnswer, Plain, PlanAnswer } from '#contract';
 import { Studio } from '../mixes/studio.js';
 import { SheetsStore } from '../sheets/sheets.store.js';
 import { StockLooks, type StockBook } from '../stock/looks.js';
@@ -34,6 +26,7 @@ import { clayIn } from '../stock/clayIn.js';
 import { AssemblyOrders } from './assemblyOrders.js';
 import { OvensService } from '../ovens/ovens.service.js';
 import { gapsOf, orderOf, type Gap } from './pieceOrder.js';
+import type { KindsOfPieces } from './kindsOfPieces.js';
 import { Costs, type Costed } from './costs.js';
 
 /** What has no colour, on the screen. */
@@ -46,12 +39,6 @@ interface PlannedBatch {
   readonly assemblies: readonly AssemblyOrder[];
   readonly steps: readonly BenchStep[];
   readonly answer: PlanAnswer;
-}
-
-/** Everything that a batch makes. */
-export interface KindsOfPieces {
-  readonly pieces: readonly PieceDto[];
-  readonly assemblies: readonly AssemblyDto[];
 }
 
 /** Typed arrays to lists and exact numbers to text, for the wire. */

@@ -8,7 +8,8 @@ import type { DoneDto, KeptPiece, PlanAnswer } from '#contract';
 import { refused } from '../access/problem.js';
 import type { Draft, Row } from '../db/journal.js';
 import { cutterRow } from '../drawer/cutterRow.js';
-import { Planning, type KindsOfPieces } from './planning.js';
+import type { KindsOfPieces } from './kindsOfPieces.js';
+import { Planning } from './planning.js';
 
 type EntryPiece = Row<'entryPiece'>;
 
