@@ -1,6 +1,7 @@
 import { FIRMNESSES, KINDS, type Firmness, type Kind, TOUGHNESSES, type Toughness } from '#core/clay';
-import { IsBoolean, IsIn } from 'class-validator';
-import { Between, Hex, Id, IsoDate, Name, Optional, Text, Version, Omittable } from './rules.js';
+import type { FileFault } from '#core/formats';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn } from 'class-validator';
+import { Between, Hex, Id, IsoDate, Name, Omittable, Optional, Text, Things, Version, Whole } from './rules.js';
 
 export class LineDto {
   @Id() id!: string;
@@ -61,4 +62,40 @@ export interface MixName {
 export interface UsedInAnswer {
   readonly total: number;
   readonly mixes: readonly MixName[];
+}
+
+/** A clay of a list with its blocks, as it was read. */
+export class ShelfRowDto {
+  @Whole('The row', 1, 1_000_000) row!: number;
+  @Name('A clay line') line!: string;
+  @Name('A clay') name!: string;
+  @IsIn(KINDS, { message: 'The kind is opaque, translucent, mica or glitter.' }) kind!: Kind;
+  /** as baked; null: nobody has said */
+  @Optional() @Hex() hex!: string | null;
+  @Whole('The number of blocks', 1, 40) blocks!: number;
+  @Between('The weight of a block', 0.1, 5000, 'g') grams!: number;
+  @Optional() @Between('The price', 0, 100000, '') price!: number | null;
+}
+
+/** POST /api/shelf/list: looks at clays of a list, and puts them on the shelf where `sure`. All of them or none. */
+export class ShelfListDto {
+  @IsArray({ message: 'Clays come as a list.' })
+  @ArrayMinSize(1, { message: 'There is no clay in it.' })
+  @ArrayMaxSize(1000, { message: '1,000 clays at a time are the most.' })
+  @Things(() => ShelfRowDto)
+  rows!: ShelfRowDto[];
+  @IsBoolean({ message: 'Say whether to put them on the shelf.' }) sure!: boolean;
+}
+
+/** What comes of a list, or would come. */
+export interface ShelfListAnswer {
+  /** lines that are not on the shelf yet: their packets have to be said */
+  readonly lines: readonly string[];
+  /** clays that are not there yet */
+  readonly clays: number;
+  readonly blocks: number;
+  readonly grams: number;
+  /** clays of which nobody said the colour */
+  readonly colourless: number;
+  readonly faults: readonly FileFault[];
 }

@@ -21,6 +21,22 @@ const WRITES = [
   ['PUT', '/api/lines/:id', 'LineDto', (g) => g.shelf.lines],
   ['PUT', '/api/clays/:id', 'ClayDto', (g) => g.shelf.clays],
   ['PUT', '/api/blocks/:id', 'BlockDto', (g) => g.shelf.blocks],
+  [
+    'POST',
+    '/api/shelf/list',
+    'ShelfListDto',
+    (g) => [
+      {
+        rows: g.shelf.clays
+          .slice(0, 6)
+          .map((c, i) => ({
+            ...{ row: i + 1, line: 'Cellar Soft', name: `${c.name} ${i}`, kind: c.kind, hex: c.bakedHex },
+            ...{ blocks: 2, grams: 57, price: null },
+          })),
+        sure: true,
+      },
+    ],
+  ],
   ['PUT', '/api/mixes/:id', 'MixDto', (g) => g.mixes],
   ['PUT', '/api/chips/:id', 'ChipDto', (g) => g.chips],
   ['POST', '/api/notation', 'NotationDto', () => [{ text: '2 Beetroot + 1 (1 Chalk + ½ Leek)' }]],

@@ -6,5 +6,6 @@ export { fewFaults, type ColourFile, type FileFault, type FileContent, type MixL
 export { writeGpl } from './gpl.js';
 export { writeColourJson, writeMixJson } from './json.js';
 export { readFile } from './readFile.js';
+export { readShelfList, type ShelfLine, type ShelfList } from './shelfList.js';
 export { readSvg } from './svg.js';
 export { patternWith, readPatternFile, writePattern, type PatternFile } from './pattern.js';

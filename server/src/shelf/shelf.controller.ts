@@ -1,5 +1,13 @@
-import { Body, Controller, Delete, Get, HttpCode, Inject, Param, Put, Query } from '@nestjs/common';
-import { BlockDto, ClayDto, LineDto, type ShelfAnswer, type UsedInAnswer } from '#contract';
+import { Body, Controller, Delete, Get, HttpCode, Inject, Param, Post, Put, Query } from '@nestjs/common';
+import {
+  BlockDto,
+  ClayDto,
+  LineDto,
+  ShelfListDto,
+  type ShelfAnswer,
+  type ShelfListAnswer,
+  type UsedInAnswer,
+} from '#contract';
 import { ChangeId } from '../access/changeId.js';
 import { sameId } from '../access/problem.js';
 import { ShelfService } from './shelf.service.js';
@@ -11,6 +19,12 @@ export class ShelfController {
   @Get('shelf')
   all(): ShelfAnswer {
     return this.service.all();
+  }
+
+  @Post('shelf/list')
+  @HttpCode(200)
+  list(@ChangeId() change: string, @Body() body: ShelfListDto): Promise<ShelfListAnswer> {
+    return this.service.list(change, body);
   }
 
   @Get('clays/:id/used-in')

@@ -1,10 +1,20 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { showMonth } from '#core/clay';
 import { inBoth, showMass } from '#core/units';
-import type { BlockDto, ClayDto, LineDto, MixName, ShelfAnswer, UsedInAnswer } from '#contract';
+import type {
+  BlockDto,
+  ClayDto,
+  LineDto,
+  MixName,
+  ShelfAnswer,
+  ShelfListAnswer,
+  ShelfListDto,
+  UsedInAnswer,
+} from '#contract';
 import { checkFree, checkVersion, inUse, notThere, refused } from '../access/problem.js';
 import { Journal } from '../db/journal.js';
 import { Studio } from '../mixes/studio.js';
+import { bringIn, toldOf, writeBrought } from './shelfList.js';
 import { ShelfStore } from './shelf.store.js';
 
 const same = (a: string, b: string): boolean => a.trim().toLowerCase() === b.trim().toLowerCase();
@@ -132,6 +142,18 @@ export class ShelfService {
       draft.summary = stored ? blockChange(less, name) : `new block of ${name}`;
     });
     return this.studio.one('block', dto.id) ?? dto;
+  }
+
+  /** A list of clays: what would come of it, or, where somebody is sure, all of it in one change. */
+  async list(changeId: string, { rows, sure }: ShelfListDto): Promise<ShelfListAnswer> {
+    const looked = bringIn(rows, this.studio, 0);
+    if (!sure || looked.faults.length > 0) return toldOf(looked);
+    await this.journal.change(changeId, async (draft) => {
+      const brought = bringIn(rows, this.studio, draft.version);
+      await writeBrought(draft, brought);
+      draft.summary = `put ${brought.blocks.length} blocks of a list on the shelf`;
+    });
+    return toldOf(looked);
   }
 
   async removeLine(changeId: string, id: string, version: number): Promise<void> {

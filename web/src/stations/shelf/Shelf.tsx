@@ -208,6 +208,7 @@ function Rows({ data, chosen, onChoose, onAdd }: RowsProps): ReactElement {
           in {there.length} {there.length === 1 ? 'block' : 'blocks'} · the dotted outline is the block as bought
         </Second>
         <Flex marginLeft="auto" gap={4} fontSize="small">
+          <Link to="/shelf/list">bring in a list</Link>
           <Link to="/shelf/there">what lies there</Link>
           <Link to="/shelf/shopping">clay to buy</Link>
         </Flex>
