@@ -141,6 +141,7 @@ function NothingYet({ onAdd }: { readonly onAdd: (adding: Adding) => void }): Re
       }}
     >
       Begin with the clay you use most: its line and what the packet says, then its colours, then the blocks you have.
+      Or all of it at once: <Link to="/shelf/list">bring in a list</Link>.
       <LookRound />
     </Empty>
   );
