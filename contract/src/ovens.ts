@@ -50,6 +50,8 @@ export class BakedDto {
   @Text(8000) note!: string;
   /** null: nobody looked */
   @Optional() @Between('The dial', 30, 300, '°C') dial!: number | null;
+  /** minutes after which it stood there: what was heard before tells nothing of it */
+  @Between('The minutes', 0, 3000, 'minutes') dialFrom!: number;
   @Between('The temperature', 30, 300, '°C') celsius!: number;
   @Between('The lowest temperature', 20, 300, '°C') low!: number;
   @Between('The maximum', 30, 350, '°C') maxC!: number;

@@ -130,7 +130,18 @@ const WRITES = [
     'BakedDto',
     (g) =>
       g.ovens.map(({ id }) => ({
-        ...{ ...entry(), id, dial: 135, celsius: 130, low: 125, maxC: 150, minutes: 30, lasted: 40, learn: true },
+        ...{
+          ...entry(),
+          id,
+          dial: 135,
+          dialFrom: 0,
+          celsius: 130,
+          low: 125,
+          maxC: 150,
+          minutes: 30,
+          lasted: 40,
+          learn: true,
+        },
         items: g.batches
           .slice(0, 2)
           .map((b) => ({

@@ -200,6 +200,7 @@ describe('a load that was baked', () => {
         madeOn: '2026-11-28',
         note: 'the back was browner',
         dial: 135,
+        dialFrom: 0,
         celsius: 130,
         low: 125,
       },
@@ -227,6 +228,10 @@ describe('a load that was baked', () => {
     expect((await rule()).some(({ jobId }) => jobId.startsWith(`${saved.id} bake`))).toBe(true);
     await undo();
     expect(await readings()).toEqual([]);
+    // set anew while it was hot already: only what it holds is known of that
+    await baked(own.id, { items: [item], dialFrom: 12 });
+    expect((await readings()).map((r) => r.minutes)).toEqual([null]);
+    await undo();
     expect((await rule()).some(({ jobId }) => jobId.startsWith(saved.id))).toBe(false);
     expect((await api.get(`/api/diary/${body.entryId}`)).status).toBe(404);
   });

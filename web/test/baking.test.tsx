@@ -23,7 +23,7 @@ const TO_PUT_IN = {
   items: [{ batchId: 'b', pieceId: 'p', name: 'Basket bead', count: 22, cores: true }],
 };
 const load = (more: Partial<InOven> = {}): InOven => ({
-  ...{ id: 'l', startedAt: NOW, probeAhead: null, curve: [] },
+  ...{ id: 'l', startedAt: NOW, probeAhead: null, dialFrom: 0, curve: [] },
   ...TO_PUT_IN,
   ...more,
 });
@@ -87,6 +87,8 @@ test('a load is kept for the next visit; the clock of the probe may be another o
   ]);
   const kept = JSON.parse(localStorage.getItem('sledge-oven') ?? '') as { state: { load: InOven } };
   expect(kept.state.load.curve).toHaveLength(2);
+  useBaking.getState().setDial(150);
+  expect(useBaking.getState().load).toMatchObject({ dial: 150, dialFrom: 3 });
   takeOut();
   hear(NOW, 50, NOW);
   expect(useBaking.getState().load).toBeNull();

@@ -75,9 +75,14 @@ function rowOf(dto: BakedDto, ovenName: string): Row<'entryBake'> {
 }
 
 /** What the curve tells of the oven goes among its readings. */
-async function learn(draft: Draft, oven: Row<'oven'>, { dial, curve, madeOn, learn: wanted }: BakedDto): Promise<void> {
+async function learn(
+  draft: Draft,
+  oven: Row<'oven'>,
+  { dial, dialFrom, curve, madeOn, learn: wanted }: BakedDto,
+): Promise<void> {
   if (!wanted || dial === null) return;
-  const told = readingsOf(curve, dial).map((r): OvenReadingDto => ({ id: randomUUID(), readOn: madeOn, ...r }));
+  const since = curve.filter(({ at }) => at >= dialFrom);
+  const told = readingsOf(since, dial).map((r): OvenReadingDto => ({ id: randomUUID(), readOn: madeOn, ...r }));
   if (told.length === 0) return;
   const readings = [...oven.readings, ...told].slice(-MOST_READINGS);
   await draft.put('oven', { ...oven, readings, version: draft.version });

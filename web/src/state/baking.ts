@@ -19,6 +19,8 @@ export interface InOven extends ToBake {
   readonly ovenName: string;
   /** where the dial is set; null: nobody said */
   readonly dial: number | null;
+  /** minutes after which it stood there */
+  readonly dialFrom: number;
   readonly items: readonly BakedItemDto[];
   /** ms since 1970 */
   readonly startedAt: number;
@@ -30,7 +32,7 @@ export interface InOven extends ToBake {
 interface Baking {
   /** null: the oven is empty */
   readonly load: InOven | null;
-  readonly putIn: (load: Omit<InOven, 'id' | 'startedAt' | 'probeAhead' | 'curve'>, now: number) => void;
+  readonly putIn: (load: Omit<InOven, 'id' | 'startedAt' | 'probeAhead' | 'curve' | 'dialFrom'>, now: number) => void;
   readonly setDial: (dial: number) => void;
   /** a reading that can be true; `at` and `now`: ms since 1970, by the probe's clock and by this one */
   readonly hear: (at: number, celsius: number, now: number) => void;
@@ -52,10 +54,10 @@ export const useBaking = create<Baking>()(
     (set) => ({
       load: null,
       putIn: (load, now) => {
-        set({ load: { ...load, id: crypto.randomUUID(), startedAt: now, probeAhead: null, curve: [] } });
+        set({ load: { ...load, id: crypto.randomUUID(), startedAt: now, probeAhead: null, curve: [], dialFrom: 0 } });
       },
       setDial: (dial) => {
-        set(({ load }) => ({ load: load && { ...load, dial } }));
+        set(({ load }) => ({ load: load && { ...load, dial, dialFrom: load.curve.at(-1)?.at ?? 0 } }));
       },
       hear: (at, celsius, now) => {
         set(({ load }) => (load ? { load: heard(load, at, celsius, now) } : {}));

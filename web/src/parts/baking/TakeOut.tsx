@@ -18,9 +18,9 @@ function thinned(curve: InOven['curve']): InOven['curve'] {
 }
 
 function bakedDto(load: InOven, note: string, learn: boolean): BakedDto {
-  const { celsius, low, maxC, minutes, dial, items, curve } = load;
+  const { celsius, low, maxC, minutes, dial, dialFrom, items, curve } = load;
   return {
-    ...{ entryId: load.id, madeOn: today(), note, dial, celsius, low, maxC, minutes, learn },
+    ...{ entryId: load.id, madeOn: today(), note, dial, dialFrom, celsius, low, maxC, minutes, learn },
     lasted: minutesIn(load, Date.now()),
     items: [...items],
     curve: thinned(curve).map(({ at, celsius: c }) => ({ at, celsius: c })),

@@ -28,9 +28,13 @@ const timesOf = (took: DoneProps['took'], steps: number): StepMinutesDto[] =>
 const MOST_MINUTES = 3000;
 
 /** What a plan is for those that are finished; the whole one until it is known. */
-function usePlanOf(batch: BatchAnswer, { made, part }: Pick<ReturnType<typeof useMade>, 'made' | 'part'>): PlanAnswer {
+function usePlanOf(
+  batch: BatchAnswer,
+  { made, part }: Pick<ReturnType<typeof useMade>, 'made' | 'part'>,
+): { readonly plan: PlanAnswer; readonly known: boolean } {
   const counts = made.map(({ pieceId, count }) => `${pieceId}.${count}`).join(',');
-  return usePartPlan(batch.id, part ? counts : null).data ?? batch.plan;
+  const { data } = usePartPlan(batch.id, part ? counts : null);
+  return { plan: (part ? data : undefined) ?? batch.plan, known: !part || data !== undefined };
 }
 
 /** What really went in, a note, and then the clay comes off the shelf and the diary has it. */
@@ -39,7 +43,7 @@ export function DoneForm({ batch, took, onBack, onDone }: DoneProps): ReactEleme
   const path = `/api/batches/${batch.id}/done`;
   const refusal = useRefusal(path);
   const finished = useMade(batch);
-  const plan = usePlanOf(batch, finished);
+  const { plan, known } = usePlanOf(batch, finished);
   const { used, say } = useClayUsed(plan.clays);
   const ready = useReadyTaken(plan.ready);
   const findings = useFindingsTaken(plan.findings);
@@ -68,6 +72,7 @@ export function DoneForm({ batch, took, onBack, onDone }: DoneProps): ReactEleme
   return (
     <WriteDown
       refusal={refusal}
+      disabled={!known}
       onBack={onBack}
       onWrite={(madeOn, note) => {
         void done(madeOn, note);

@@ -40,7 +40,9 @@ function Bakes({
   readonly thickest: number;
 }): ReactElement | null {
   const units = useUnits();
-  const loads = plan.loads.filter((load) => load.pieces.some((p) => p.pieceId === assembly.id));
+  const all = plan.loads.filter((load) => load.pieces.some((p) => p.pieceId === assembly.id));
+  // however many trays there are, each piece bakes once, or its core before it
+  const loads = [true, false].flatMap((cores) => all.find((load) => load.cores === cores) ?? []);
   if (loads.length === 0) return null;
   return (
     <div>
