@@ -10,6 +10,7 @@ import type {
   DiaryAnswer,
   DoneDto,
   MachineDto,
+  MachinesAnswer,
   OvenDto,
   OvensAnswer,
   PlanAnswer,
@@ -234,6 +235,28 @@ describe('a load that was baked', () => {
     await undo();
     expect((await rule()).some(({ jobId }) => jobId.startsWith(saved.id))).toBe(false);
     expect((await api.get(`/api/diary/${body.entryId}`)).status).toBe(404);
+  });
+
+  test('of several trays of the same each stands for one job of the days', async () => {
+    const small = { ...(await oven()), trayWidthMm: 60, trayLengthMm: 60 };
+    const own = (await api.ask<OvenDto>('PUT', `/api/ovens/${small.id}`, small)).body;
+    const { setup } = (await api.get<MachinesAnswer>('/api/machines')).body;
+    await api.ask('PUT', '/api/bench', { ...setup, ovenId: own.id });
+    // 18 mm with 5 between: four on a tray, five trays of 22, and two pieces more
+    const { saved, piece } = await planned();
+    expect(saved.plan.loads.map((l) => [l.times, l.pieces[0]!.count])).toEqual([
+      [5, 4],
+      [1, 2],
+    ]);
+    const item = { batchId: saved.id, pieceId: piece.id, name: 'Disc', count: 4, cores: false };
+    const isDone = async () =>
+      (await api.get<DaysRuleDto>('/api/days/rule')).body.done.filter(({ jobId }) => jobId.startsWith(saved.id));
+    await baked(own.id, { items: [item] });
+    expect(await isDone()).toHaveLength(1);
+    await baked(own.id, { items: [item] });
+    expect(await isDone()).toHaveLength(2);
+    const again = (await api.get<MachinesAnswer>('/api/machines')).body.setup;
+    await api.ask('PUT', '/api/bench', { ...again, ovenId: null });
   });
 
   test('without a probe it is told by the clock; half of the pieces are not the load', async () => {

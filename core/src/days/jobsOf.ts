@@ -73,7 +73,17 @@ const added = (a: StepTime, b: StepTime): StepTime => ({
   waits: Math.max(a.waits, b.waits),
 });
 
-function gathered(steps: readonly BenchStep[], learned: LearnedTimes): Gathered[] {
+/** Trays of the same are baked one after the other, on several evenings where that has to be: each is a job. */
+const MOST_TRAYS = 40;
+function byTray(step: BenchStep): readonly BenchStep[] {
+  if (step.kind !== 'bake' || step.times <= 1) return [step];
+  const jobs = Math.min(MOST_TRAYS, step.times);
+  const trays = (i: number): number => Math.floor(((i + 1) * step.times) / jobs) - Math.floor((i * step.times) / jobs);
+  return Array.from({ length: jobs }, (_, i) => ({ ...step, times: trays(i) }));
+}
+
+function gathered(all: readonly BenchStep[], learned: LearnedTimes): Gathered[] {
+  const steps = all.flatMap(byTray);
   const lastCores = steps.findLastIndex((s) => s.kind === 'bake' && s.cores);
   const found: Gathered[] = [];
   steps.forEach((step, i) => {

@@ -37,11 +37,16 @@ const CALLED: Readonly<Record<BatchJob['kind'], string>> = {
   finish: '',
 };
 
-/** Whether all of a load was in the oven. */
-function wasBaked({ batchId, kind, bakes }: BatchJob, items: readonly BakedItemDto[]): boolean {
+/** Whether all of a load was in the oven; its pieces are taken off those that were, so that they stand for one. */
+function taken({ batchId, kind, bakes }: BatchJob, left: BakedItemDto[]): boolean {
   const cores = kind === 'bake cores';
-  const own = items.filter((item) => item.batchId === batchId && item.cores === cores);
-  return bakes.length > 0 && bakes.every(({ id, count }) => own.some((i) => i.pieceId === id && i.count >= count));
+  const own = bakes.map(({ id, count }) => ({
+    count,
+    item: left.find((i) => i.batchId === batchId && i.cores === cores && i.pieceId === id && i.count >= count),
+  }));
+  if (own.length === 0 || own.some(({ item }) => item === undefined)) return false;
+  for (const { item, count } of own) if (item) item.count -= count;
+  return true;
 }
 
 const nameOf: Parameters<typeof jobsOf>[2] = ({ kind, about }, step) => {
@@ -83,7 +88,8 @@ export class DaysService {
     const { jobs } = await this.all();
     const rule = await this.rule();
     const known = new Set(rule.done.map(({ jobId }) => jobId));
-    const baked = jobs.filter((job) => batches.has(job.batchId) && !known.has(job.id) && wasBaked(job, items));
+    const left = items.map((item) => ({ ...item }));
+    const baked = jobs.filter((job) => batches.has(job.batchId) && !known.has(job.id) && taken(job, left));
     if (baked.length === 0) return;
     const done = [...rule.done, ...baked.map(({ id: jobId }) => ({ jobId, at: now }))];
     await draft.put('dayRule', { ...rule, id: ID, done, version: draft.version });
