@@ -238,7 +238,8 @@ describe('a load that was baked', () => {
   });
 
   test('of several trays of the same each stands for one job of the days', async () => {
-    const small = { ...(await oven()), trayWidthMm: 60, trayLengthMm: 60 };
+    // by its name the last: without a choice the first one is baked in
+    const small = { ...(await oven()), name: 'Tiny oven', trayWidthMm: 60, trayLengthMm: 60 };
     const own = (await api.ask<OvenDto>('PUT', `/api/ovens/${small.id}`, small)).body;
     const { setup } = (await api.get<MachinesAnswer>('/api/machines')).body;
     await api.ask('PUT', '/api/bench', { ...setup, ovenId: own.id });
