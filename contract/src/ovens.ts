@@ -1,4 +1,5 @@
 import type { LoadItem } from '#core/batch';
+import { COLDEST, HOTTEST } from '#core/oven';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean } from 'class-validator';
 import { Between, Id, IsoDate, Name, Optional, Text, Things, Version, Whole } from './rules.js';
 
@@ -37,7 +38,7 @@ export class BakedItemDto {
 /** What a probe said: minutes since the load went in, and °C. */
 export class CurvePointDto {
   @Between('The minutes', 0, 3000, 'minutes') at!: number;
-  @Between('The probe', -30, 350, '°C') celsius!: number;
+  @Between('The probe', COLDEST, HOTTEST, '°C') celsius!: number;
 }
 
 /** A curve longer than that is thinned by whoever sends it. */

@@ -2,6 +2,8 @@ export { dialFor, fitOven, runsOff, type FittedOven, type OvenReading } from './
 export { ROOM, hottest, minutesTo, steadyAt, trueAt, type Warming } from './model.js';
 export {
   BAND,
+  COLDEST,
+  HOTTEST,
   isTemperature,
   readingsOf,
   trackBake,

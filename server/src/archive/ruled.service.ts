@@ -1,6 +1,6 @@
 import { Inject, Injectable, Logger, type OnApplicationShutdown, type OnModuleInit } from '@nestjs/common';
-import { accessSync, constants, existsSync, mkdirSync } from 'node:fs';
-import { isAbsolute, join, resolve } from 'node:path';
+import { accessSync, constants, mkdirSync } from 'node:fs';
+import { isAbsolute, resolve } from 'node:path';
 import type { RuleAnswer } from '#contract';
 import { refused } from '../access/problem.js';
 import { CopyShelf } from '../db/copyShelf.js';
@@ -125,12 +125,6 @@ export class RuledCopies implements OnModuleInit, OnApplicationShutdown {
     const ruled = shelf.list().filter((copy) => copy.ruled);
     const stays = staysByRule(ruled, now);
     for (const copy of ruled) if (!stays.has(copy.name)) shelf.letGo(copy.name);
-  }
-
-  /** Whether a copy of a name lies in the folder of the rule. */
-  has(name: string): boolean {
-    const shelf = this.shelf();
-    return existsSync(join(shelf.folder)) && shelf.has(name);
   }
 }
 

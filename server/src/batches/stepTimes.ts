@@ -5,15 +5,33 @@ import type { DoneDto } from '#contract';
 import { refused } from '../access/problem.js';
 import { DB } from '../db/db.module.js';
 import type { Db } from '../db/dataFile.js';
-import type { Draft } from '../db/journal.js';
+import { Journal, type Draft } from '../db/journal.js';
 import { entryTimes } from '../db/schema.js';
 
 /** What the bench has taught of the maker's hands. */
 @Injectable()
 export class StepTimes {
-  constructor(@Inject(DB) private readonly db: Db) {}
+  /** learned once, until a bench sends more; every plan and price asks for it */
+  private known: Promise<LearnedTimes> | null = null;
 
-  async learned(): Promise<LearnedTimes> {
+  constructor(
+    @Inject(DB) private readonly db: Db,
+    @Inject(Journal) journal: Journal,
+  ) {
+    journal.onChange((writes) => {
+      if (writes.some(({ table }) => table === 'entryTime')) this.known = null;
+    });
+  }
+
+  learned(): Promise<LearnedTimes> {
+    this.known ??= this.learn().catch((error: unknown) => {
+      this.known = null;
+      throw error;
+    });
+    return this.known;
+  }
+
+  private async learn(): Promise<LearnedTimes> {
     return learnTimes(await this.db.select().from(entryTimes));
   }
 

@@ -1,6 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { PaletteCard, PaletteDto, PictureDto } from '#contract';
 import { checkVersion, notThere, refused } from '../access/problem.js';
+import { checkPicture } from '../db/pictureThere.js';
 import { Journal, type Row } from '../db/journal.js';
 import { PalettesStore } from './palettes.store.js';
 
@@ -35,8 +36,7 @@ export class PalettesService {
     await this.journal.change(changeId, async (draft) => {
       const stored = await draft.find('palette', dto.id);
       await checkVersion(stored?.name ?? 'This palette', stored?.version, dto.version, () => this.open(dto.id));
-      if (dto.pictureId !== null && !(await draft.find('picture', dto.pictureId)))
-        throw refused('The picture of this palette is not there.', 'pictureId');
+      await checkPicture(draft, dto.pictureId, 'The picture of this palette is not there.');
       const { swatches, ...row } = dto;
       await draft.put('palette', { ...row, name: dto.name.trim(), version: draft.version });
       const wanted = swatches.map((s, position): Row<'swatch'> => ({ ...s, paletteId: dto.id, position }));

@@ -1,5 +1,5 @@
 import { Complaint, Fault } from '#core/units';
-import type { Problem } from '#contract/changes';
+import { CHANGE_HEADER, type Problem } from '#contract/changes';
 
 /** The server answered with a reason why not. */
 export class Refused extends Complaint {
@@ -74,3 +74,10 @@ const unsaid = (status: number): Problem => ({
 function isProblem(value: unknown): value is Problem {
   return typeof value === 'object' && value !== null && 'detail' in value && typeof value.detail === 'string';
 }
+
+/**
+ * Asks what would come of something that is done only where somebody is sure. It only looks: its id is of no change.
+ * @throws as {@link ask}
+ */
+export const askFirst = <T>(path: string, body: object): Promise<T> =>
+  ask('POST', path, { ...body, sure: false }, { [CHANGE_HEADER]: crypto.randomUUID() });

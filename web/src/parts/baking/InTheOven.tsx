@@ -23,11 +23,9 @@ export function InTheOven(): ReactElement | null {
   const { hottest } = stands.told;
   return (
     <Box as="section" aria-label="In the oven now" borderY="rule" paddingY={4}>
-      <Flex gap={5} alignItems="baseline" wrap="wrap">
-        <Box as="h2" fontSize="h1">
-          In {load.ovenName}: {itemsWords(load)}
-        </Box>
-      </Flex>
+      <Box as="h2" fontSize="h1">
+        In {load.ovenName}: {itemsWords(load)}
+      </Box>
       <Flex gap={6} wrap="wrap" alignItems="flex-start" marginTop={2}>
         <Box flex="1 1 480px" minWidth={0}>
           <LiveCurve load={load} curve={load.curve} label={`How warm it is in ${load.ovenName}`} />

@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import { useNavigate } from 'react-router';
-import type { BakedDto } from '#contract';
+import { MOST_POINTS, type BakedDto } from '#contract';
 import { minutesIn, useBaking, type InOven } from '../../state/baking.js';
 import { today } from '../../state/today.js';
 import { Action, Note, Word } from '../../theme/pieces.js';
@@ -10,8 +10,7 @@ import { putProbeAway } from '../../wire/probe.js';
 import { Tick } from '../Tick.js';
 import { Warning } from '../Warning.js';
 
-/** Points at most that are sent; of a longer curve every second one is let go, and again. */
-const MOST_POINTS = 3000;
+/** Of a curve with more points than are kept every second one is let go, and again. */
 function thinned(curve: InOven['curve']): InOven['curve'] {
   if (curve.length <= MOST_POINTS) return curve;
   return thinned(curve.filter((_, i) => i % 2 === 0 || i === curve.length - 1));

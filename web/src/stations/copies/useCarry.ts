@@ -1,9 +1,8 @@
 import { useCallback, useEffect, useState } from 'react';
 import { sentenceOf } from '#core/units';
 import type { CarryAnswer, CarryDto } from '#contract';
-import { CHANGE_HEADER } from '#contract/changes';
 import { change } from '../../wire/save.js';
-import { ask } from '../../wire/ask.js';
+import { askFirst } from '../../wire/ask.js';
 
 const CARRY = '/api/archive/carry';
 
@@ -19,9 +18,7 @@ export function useCarry(asked: Asked) {
   const [done, setDone] = useState(false);
   useEffect(() => {
     let gone = false;
-    // it only looks: its id is of no change
-    const looking = { [CHANGE_HEADER]: crypto.randomUUID() };
-    ask<CarryAnswer>('POST', CARRY, { name, kind, id, sure: false }, looking)
+    askFirst<CarryAnswer>(CARRY, { name, kind, id })
       .then((answer) => {
         if (!gone) setThings(answer.things);
       })

@@ -1,7 +1,7 @@
 import { asName } from '../../../parts/names.js';
 import type { ColourFile, FileContent, MixLine } from '#core/formats';
 import type { PaletteDto, TakeInAnswer } from '#contract';
-import { NoAnswer, ask } from '../../../wire/ask.js';
+import { NoAnswer, askFirst } from '../../../wire/ask.js';
 import { change } from '../../../wire/save.js';
 import { readAside } from '../../../workers/reading.js';
 
@@ -16,7 +16,7 @@ const PATH = '/api/exchange/mixes';
 
 /** Mixes looked at by the server, or taken in where one is sure. @throws Refused, NoAnswer */
 export async function takeIn(mixes: readonly MixLine[], sure: boolean): Promise<TakeInAnswer> {
-  if (!sure) return ask('POST', PATH, { mixes, sure }, { 'x-sledge-change': crypto.randomUUID() });
+  if (!sure) return askFirst(PATH, { mixes });
   const answer = await change<TakeInAnswer>('POST', PATH, { mixes, sure });
   if (!answer) throw new NoAnswer('The mixes were not taken in.');
   return answer;

@@ -1,7 +1,6 @@
 import { showMass, type UnitSystem } from '#core/units';
 import type { ShelfListAnswer } from '#contract';
-
-const many = (n: number, one: string, more: string): string => `${n} ${n === 1 ? one : more}`;
+import { many } from '../shopping/shoppingWords.js';
 
 /** What comes of a list, and what is still to be said then. */
 export function comesWords({ lines, clays, blocks, grams, colourless }: ShelfListAnswer, units: UnitSystem): string[] {

@@ -2,8 +2,7 @@ import { useState } from 'react';
 import { readShelfList, type ShelfLine } from '#core/formats';
 import { sentenceOf } from '#core/units';
 import type { ShelfListAnswer } from '#contract';
-import { CHANGE_HEADER } from '#contract/changes';
-import { ask } from '../../../wire/ask.js';
+import { askFirst } from '../../../wire/ask.js';
 import { change } from '../../../wire/save.js';
 
 const LIST = '/api/shelf/list';
@@ -31,9 +30,7 @@ export function useShelfList() {
     }
     setBusy(true);
     try {
-      // it only looks: its id is of no change
-      const looking = { [CHANGE_HEADER]: crypto.randomUUID() };
-      setLooked({ lines, answer: await ask<ShelfListAnswer>('POST', LIST, { rows: lines, sure: false }, looking) });
+      setLooked({ lines, answer: await askFirst<ShelfListAnswer>(LIST, { rows: lines }) });
     } catch (error) {
       setWrong(sentenceOf(error));
     }

@@ -84,7 +84,7 @@ export const tableOf = (answer: Pick<ShoppingAnswer, 'rows' | 'findings'>): stri
   ]),
 ];
 
-const many = (count: number, one: string, more: string): string => `${count} ${count === 1 ? one : more}`;
+export const many = (count: number, one: string, more: string): string => `${count} ${count === 1 ? one : more}`;
 
 /** What the list is for: so many batches, and so many canes and blends beside them. */
 export function plansTogether(batches: number, others: number): string {
