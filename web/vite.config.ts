@@ -13,6 +13,19 @@ export default defineConfig({
       { find: /^#contract\/(.*)$/, replacement: `${from('../contract/src')}/$1.ts` },
     ],
   },
-  build: { outDir: from('../dist/web'), emptyOutDir: true, target: 'es2022', manifest: true },
+  build: {
+    outDir: from('../dist/web'),
+    emptyOutDir: true,
+    target: 'es2022',
+    manifest: true,
+    modulePreload: { polyfill: false },
+    rolldownOptions: {
+      input: { main: from('./index.html'), door: from('./door.html') },
+      output: {
+        // what a device that was not let in may load lies by itself
+        entryFileNames: ({ name }) => (name === 'door' ? 'door/[name]-[hash].js' : 'assets/[name]-[hash].js'),
+      },
+    },
+  },
   server: { proxy: { '/api': 'http://127.0.0.1:5417' } },
 });

@@ -12,6 +12,7 @@ export * from './exchange.js';
 export * from './learning.js';
 export * from './material.js';
 export * from './mixes.js';
+export * from './network.js';
 export * from './ovens.js';
 export * from './palettes.js';
 export * from './patterns.js';

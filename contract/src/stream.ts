@@ -20,5 +20,10 @@ export interface HelloSays {
   readonly start: string;
 }
 
+/** Tablets and phones: one was let in or shut out, or a code was used. */
+export interface NetworkSays {
+  readonly of: 'network';
+}
+
 /** What GET /api/events says, each as one server-sent event. */
-export type StreamSays = HelloSays | ChangeSays | DeviceSays;
+export type StreamSays = HelloSays | ChangeSays | NetworkSays | DeviceSays;

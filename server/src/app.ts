@@ -3,6 +3,7 @@ import { Controller, Get, Logger, Module, type DynamicModule } from '@nestjs/com
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import express, { type NextFunction, type Request, type Response } from 'express';
+import staticFiles from 'express-static-gzip';
 import helmet from 'helmet';
 import { existsSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
@@ -32,6 +33,9 @@ import { EventsModule } from './events/events.module.js';
 import { ExchangeModule } from './exchange/exchange.module.js';
 import { LearningModule } from './learning/learning.module.js';
 import { LookRoundModule } from './lookRound/lookRound.module.js';
+import { door, ownSteps } from './network/door.js';
+import { NetworkModule } from './network/network.module.js';
+import { NetworkService, type OnNetwork } from './network/network.service.js';
 import { MixesModule } from './mixes/mixes.module.js';
 import { RevisionsModule } from './revisions/revisions.module.js';
 import { DrawerModule } from './drawer/drawer.module.js';
@@ -56,12 +60,13 @@ class HealthController {
 
 @Module({})
 class AppModule {
-  static at(file: string, startAnew: StartAnew): DynamicModule {
+  static at(file: string, startAnew: StartAnew, network: OnNetwork | null): DynamicModule {
     return {
       module: AppModule,
       imports: [
         DbModule.at(file),
         EventsModule,
+        NetworkModule.with(network),
         ArchiveModule.with(startAnew),
         RevisionsModule,
         MixesModule,
@@ -97,7 +102,11 @@ class AppModule {
 function webPages(app: NestExpressApplication): void {
   const pages = join(projectRoot(), 'dist', 'web');
   if (!existsSync(join(pages, 'index.html'))) return;
-  const files = express.static(pages, { index: false, maxAge: '1y', immutable: true });
+  const files = staticFiles(pages, {
+    enableBrotli: true,
+    index: false,
+    serveStatic: { maxAge: '1y', immutable: true },
+  });
   app.use((request: Request, response: Response, next: NextFunction) => {
     if (request.method !== 'GET' || request.path.startsWith('/api/')) {
       next();
@@ -128,8 +137,9 @@ async function create(
   log: FileLog,
   port: () => number,
   startAnew: StartAnew,
+  onNetwork: OnNetwork | null,
 ): Promise<NestExpressApplication> {
-  const app = await NestFactory.create<NestExpressApplication>(AppModule.at(file, startAnew), {
+  const app = await NestFactory.create<NestExpressApplication>(AppModule.at(file, startAnew, onNetwork), {
     // until it answers, whoever starts it says in a sentence what is wrong
     logger: false,
     abortOnError: false,
@@ -140,6 +150,7 @@ async function create(
   app.disable('x-powered-by');
   // each parameter once, as text
   app.set('query parser', firstOfEach);
+  const network = (): NetworkService => app.get(NetworkService);
   app.use(sameMachine(port));
   app.use(
     helmet({
@@ -149,8 +160,10 @@ async function create(
       strictTransportSecurity: false,
     }),
   );
+  app.use(door(network));
   webPages(app);
   app.use(express.json({ limit: BODY_LIMIT, verify: refuseDeep }));
+  app.use(ownSteps(network));
   app.useGlobalPipes(validation());
   app.useGlobalFilters(new ProblemFilter(log));
   app.get(Journal).onFailure((error) => {
@@ -178,12 +191,13 @@ async function listen(app: NestExpressApplication, log: FileLog, port: number): 
  * Opens the database and answers on 127.0.0.1.
  * @param file path of the database file
  * @param port 0 for any free one
+ * @param network how tablets and phones may be answered; null: not at all
  * @throws UnusableDatabase, RunningAlready
  */
-export async function serve(file: string, port: number): Promise<Running> {
+export async function serve(file: string, port: number, network: OnNetwork | null = null): Promise<Running> {
   let listening = port;
   const log = new FileLog(file);
-  const start = (): Promise<NestExpressApplication> => create(file, log, () => listening, startAnew);
+  const start = (): Promise<NestExpressApplication> => create(file, log, () => listening, startAnew, network);
   const startAnew = async (): Promise<void> => {
     try {
       await app.close();

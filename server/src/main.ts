@@ -1,9 +1,10 @@
 import { homedir } from 'node:os';
 import { join } from 'node:path';
 import { setFlagsFromString } from 'node:v8';
-import { DEFAULT_PORT } from '#contract';
+import { DEFAULT_PORT, NETWORK_PORT } from '#contract';
 import { serve } from './app.js';
 import { DataFile } from './db/dataFile.js';
+import type { OnNetwork } from './network/network.service.js';
 import { RunningAlready, UnusableDatabase } from './db/unusable.js';
 
 // Sledge runs beside other things on one small machine: tidy up after 30 % of growth instead of waiting for memory
@@ -17,6 +18,25 @@ export function dataFolder(): string {
   if (process.platform === 'win32') return join(APPDATA ?? join(homedir(), 'AppData', 'Roaming'), 'Sledge');
   if (process.platform === 'darwin') return join(homedir(), 'Library', 'Application Support', 'Sledge');
   return join(XDG_DATA_HOME ?? join(homedir(), '.local', 'share'), 'sledge');
+}
+
+/** How tablets and phones are answered, as `SLEDGE_LAN`, `SLEDGE_LAN_HOST` and `SLEDGE_LAN_PORT` say. */
+function onNetwork(): OnNetwork {
+  const { SLEDGE_LAN, SLEDGE_LAN_HOST, SLEDGE_LAN_PORT } = process.env;
+  return {
+    host: SLEDGE_LAN_HOST ?? null,
+    port: portIn('SLEDGE_LAN_PORT', SLEDGE_LAN_PORT, NETWORK_PORT),
+    fixed: SLEDGE_LAN === '1',
+  };
+}
+
+/** @throws UnusableDatabase where it is none */
+function portIn(name: string, text: string | undefined, fallback: number): number {
+  const port = Number(text ?? fallback);
+  if (!Number.isInteger(port) || port < 0 || port > 65535) {
+    throw new UnusableDatabase(`${name} is “${text ?? ''}”. Give a number from 1 to 65535.`);
+  }
+  return port;
 }
 
 /** What is said where Sledge cannot start; null for what only we can mend. */
@@ -38,11 +58,10 @@ export async function start(prepare?: (file: string) => Promise<void>): Promise<
   const port = Number(process.env.SLEDGE_PORT ?? DEFAULT_PORT);
   const file = join(dataFolder(), 'sledge.db');
   try {
-    if (!Number.isInteger(port) || port < 0 || port > 65535) {
-      throw new UnusableDatabase(`SLEDGE_PORT is “${process.env.SLEDGE_PORT ?? ''}”. Give a number from 1 to 65535.`);
-    }
+    portIn('SLEDGE_PORT', process.env.SLEDGE_PORT, DEFAULT_PORT);
+    const network = onNetwork();
     await prepare?.(file);
-    const running = await serve(file, port);
+    const running = await serve(file, port, network);
     for (const notice of running.app.get(DataFile).notices) console.warn(notice);
     console.log(`Sledge is at http://127.0.0.1:${running.port}  (data: ${file})`);
   } catch (error) {

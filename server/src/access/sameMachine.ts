@@ -1,4 +1,5 @@
 import type { NextFunction, Request, Response } from 'express';
+import { TLSSocket } from 'node:tls';
 
 /**
  * A page that is gone to, as from the garden that one looks round in: it shows itself and tells the other page
@@ -16,6 +17,11 @@ const isPage = ({ method, path, headers }: Request): boolean =>
  */
 export function sameMachine(port: () => number) {
   return (request: Request, response: Response, next: NextFunction): void => {
+    // what comes over the network has a door of its own
+    if (request.socket instanceof TLSSocket) {
+      next();
+      return;
+    }
     const own = ['127.0.0.1', 'localhost', '[::1]'].map((name) => `${name}:${port()}`);
     const { host, origin } = request.headers;
     const hostGood = host !== undefined && own.includes(host.toLowerCase());
@@ -27,17 +33,15 @@ export function sameMachine(port: () => number) {
       next();
       return;
     }
-    response
-      .status(403)
-      .set('X-Content-Type-Options', 'nosniff')
-      .type('application/problem+json')
-      .send(
-        JSON.stringify({
-          type: 'about:blank',
-          title: 'Refused',
-          status: 403,
-          detail: `Sledge answers only at http://127.0.0.1:${port()}, and only to its own pages.`,
-        }),
-      );
+    sendRefusal(response, 403, 'Refused', `Sledge answers only at http://127.0.0.1:${port()}, and only to its own pages.`);
   };
+}
+
+/** A refusal before anything was looked at, as problem+json. */
+export function sendRefusal(response: Response, status: number, title: string, detail: string): void {
+  response
+    .status(status)
+    .set('X-Content-Type-Options', 'nosniff')
+    .type('application/problem+json')
+    .send(JSON.stringify({ type: 'about:blank', title, status, detail }));
 }

@@ -1,6 +1,7 @@
-import { existsSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import type { CheckedCopy } from '#contract';
+import { writeWhole } from '../db/wholeFile.js';
 
 /** What is remembered of the copies that are kept by rule. It lies beside the data, and not in it. */
 export interface RuleState {
@@ -27,7 +28,5 @@ export function readRule(data: string): RuleState {
 }
 
 export function writeRule(data: string, state: RuleState): void {
-  const half = `${fileFor(data)}.half`;
-  writeFileSync(half, JSON.stringify(state));
-  renameSync(half, fileFor(data));
+  writeWhole(fileFor(data), JSON.stringify(state));
 }
