@@ -1,16 +1,31 @@
 import type { Cutter } from '#core/cutter';
+import { ArrayMaxSize, IsArray } from 'class-validator';
 import type { KeptPiece, UsedFinding } from './pieces.js';
 import type { BakedItemDto } from './ovens.js';
 import type { PatternLiked, PatternStopDto } from './patterns.js';
-import { Id, Text, Version } from './rules.js';
+import { Id, Omittable, Text, Things, Version } from './rules.js';
 import type { MadeForm } from './sheetBook.js';
 import type { FlowKind } from './stock.js';
 
-/** PUT /api/diary/:id: only the note is a person's to change. */
+/** A photograph, by the id it is kept under. */
+export class EntryPictureDto {
+  @Id() id!: string;
+}
+
+/** Photographs of one entry at the most. */
+export const MOST_PICTURES = 24;
+
+/** PUT /api/diary/:id: the note and the photographs are a person's to change. */
 export class DiaryNoteDto {
   @Id() id!: string;
   @Version() version!: number;
   @Text(8000) note!: string;
+  /** in their order; left out: as they are */
+  @Omittable()
+  @IsArray({ message: 'Photographs are a list.' })
+  @ArrayMaxSize(MOST_PICTURES, { message: `At most ${MOST_PICTURES} photographs of one entry are kept.` })
+  @Things(() => EntryPictureDto)
+  pictures?: EntryPictureDto[] | null;
 }
 
 export interface DiaryCard {
@@ -51,6 +66,8 @@ export interface BakeTold {
 
 /** GET /api/diary/:id */
 export interface DiaryAnswer extends DiaryCard {
+  /** photographs, in their order */
+  readonly pictures: readonly EntryPictureDto[];
   readonly pieces: readonly {
     readonly name: string;
     readonly count: number;

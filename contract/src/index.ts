@@ -1,6 +1,7 @@
 import 'reflect-metadata';
 export * from './amounts.js';
 export * from './batches.js';
+export * from './benchNow.js';
 export * from './blends.js';
 export * from './canes.js';
 export * from './changes.js';

@@ -25,5 +25,11 @@ export interface NetworkSays {
   readonly of: 'network';
 }
 
+/** Something at the bench was said by a window. */
+export interface BenchSays {
+  readonly of: 'bench';
+  readonly by: string;
+}
+
 /** What GET /api/events says, each as one server-sent event. */
-export type StreamSays = HelloSays | ChangeSays | NetworkSays | DeviceSays;
+export type StreamSays = HelloSays | ChangeSays | NetworkSays | BenchSays | DeviceSays;

@@ -16,6 +16,7 @@ import { validation } from './access/validation.js';
 import { ArchiveModule } from './archive/archive.module.js';
 import type { StartAnew } from './archive/archive.service.js';
 import { BatchesModule } from './batches/batches.module.js';
+import { BenchNowModule } from './benchNow/benchNow.module.js';
 import { BlendsModule } from './blends/blends.module.js';
 import { CanesModule } from './canes/canes.module.js';
 import { PiecesModule } from './pieces/pieces.module.js';
@@ -85,6 +86,7 @@ class AppModule {
         SheetBookModule,
         BatchesModule,
         DaysModule,
+        BenchNowModule,
         BakedModule,
         DiaryModule,
         LearningModule,
@@ -155,7 +157,11 @@ async function create(
   app.use(
     helmet({
       contentSecurityPolicy: {
-        directives: { 'style-src': ["'self'", "'unsafe-inline'"], 'upgrade-insecure-requests': null },
+        directives: {
+          'style-src': ["'self'", "'unsafe-inline'"],
+          'img-src': ["'self'", 'data:', 'blob:'],
+          'upgrade-insecure-requests': null,
+        },
       },
       strictTransportSecurity: false,
     }),

@@ -8,6 +8,7 @@ import { Fault } from '#core/units';
 import { App } from './App.js';
 import { system } from './theme/system.js';
 import { guardLeaving } from './wire/leaving.js';
+import { shareBench } from './wire/benchNow.js';
 import { client, followChanges } from './wire/queries.js';
 import { ErrorPage } from './parts/ErrorPage.js';
 import { tellUncaught } from './state/faults.js';
@@ -44,6 +45,7 @@ const router = createBrowserRouter([
           { path: 'batches/days', ...station(() => import('./stations/batches/days/Days.js')) },
           { path: 'batches/findings', ...station(() => import('./stations/batches/findings/Findings.js')) },
           { path: 'batches/:batchId?/:view?', ...station(() => import('./stations/batches/Batches.js')) },
+          { path: 'bench/others', ...station(() => import('./stations/bench/others/Others.js')) },
           { path: 'bench/:batchId?', ...station(() => import('./stations/bench/Bench.js')) },
           { path: 'diary/:entryId?', ...station(() => import('./stations/diary/Diary.js')) },
           { path: 'copies', ...station(() => import('./stations/copies/Copies.js')) },
@@ -56,6 +58,7 @@ const router = createBrowserRouter([
 
 tellUncaught();
 followChanges();
+shareBench();
 guardLeaving();
 
 const root = document.getElementById('root');

@@ -20,6 +20,7 @@ const NOTHING: DiaryAnswer = {
     blends: [],
     canes: [],
     patterns: [],
+    pictures: [],
     bakes: [],
     sheets: [],
     flows: [],

@@ -5,7 +5,7 @@ import type { TrimMade } from '#core/cane';
 import type { Firmness } from '#core/clay';
 import type { Learned } from '#core/mix';
 import type { Conditioner } from '#core/sheet';
-import type { BakedItemDto, KeptPiece, MadeDto, PatternLiked, PatternStopDto } from '#contract';
+import type { BakedItemDto, BenchKind, BenchThing, KeptPiece, MadeDto, PatternLiked, PatternStopDto } from '#contract';
 import {
   batches,
   blendRevisions,
@@ -110,6 +110,34 @@ export const learning = sqliteTable('learning', {
   use: integer('use', { mode: 'boolean' }).notNull(),
   learned: text('learned', { mode: 'json' }).$type<Learned>().notNull(),
 });
+
+/**
+ * What lies at the bench just now: how far a card has come, timers, the load of the oven. No change of a person, so it
+ * is not written by one. Its id is its kind and what it is of.
+ */
+export const benchNow = sqliteTable('bench_now', {
+  id: id(),
+  kind: text('kind').$type<BenchKind>().notNull(),
+  /** what was said later has a higher one */
+  place: integer('place').notNull(),
+  value: text('value', { mode: 'json' }).$type<BenchThing['value']>().notNull(),
+});
+
+/** Photographs of what was made, beside its words. */
+export const entryPictures = sqliteTable(
+  'entry_picture',
+  {
+    id: id(),
+    entryId: text('entry_id')
+      .notNull()
+      .references(() => entries.id),
+    pictureId: text('picture_id')
+      .notNull()
+      .references(() => pictures.id),
+    position: integer('position').notNull(),
+  },
+  (t) => [index('entry_picture_entry').on(t.entryId), index('entry_picture_picture').on(t.pictureId)],
+);
 
 /** A blend that was made: which revision, and the passes after which its streaks were gone. */
 export const entryBlends = sqliteTable(

@@ -1,12 +1,13 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { cutterOf } from '#core/cutter';
 import { colourOf, flatten } from '#core/mix';
-import type { DiaryAnswer, DiaryListAnswer, DiaryNoteDto } from '#contract';
+import type { DiaryAnswer, DiaryListAnswer, DiaryNoteDto, EntryPictureDto } from '#contract';
 import { checkVersion, notThere } from '../access/problem.js';
 import { CanesTold } from '../canes/canes.told.js';
 import { PatternsTold } from '../patterns/patterns.told.js';
 import { BlendsService } from '../blends/blends.service.js';
-import { Journal } from '../db/journal.js';
+import { Journal, type Draft, type Row } from '../db/journal.js';
+import { checkPicture } from '../db/pictureThere.js';
 import { Studio } from '../mixes/studio.js';
 import { SheetBookService } from '../sheetBook/sheetBook.service.js';
 import { StockStore } from '../stock/stock.store.js';
@@ -39,6 +40,7 @@ export class DiaryService {
     const { words: _, ...card } = entry;
     return {
       ...card,
+      pictures: (await this.store.picturesOf(id)).map(({ pictureId }) => ({ id: pictureId })),
       pieces: (await this.store.piecesOf(id)).map(({ name, count, shape, piece, ...cutter }) => ({
         name,
         count,
@@ -106,7 +108,29 @@ export class DiaryService {
       await checkVersion(stored.title, stored.version, dto.version, () => this.open(dto.id));
       await draft.put('entry', { ...stored, note: dto.note, version: draft.version });
       draft.summary = `changed the note on ${stored.title}`;
+      if (dto.pictures) await this.savePictures(draft, dto.id, dto.pictures, stored.title);
     });
     return this.open(dto.id);
   }
+
+  /** Photographs of an entry; those that are let go stay in the file, so that undo finds them. */
+  private async savePictures(
+    draft: Draft,
+    entryId: string,
+    pictures: readonly EntryPictureDto[],
+    title: string,
+  ): Promise<void> {
+    const before = await this.store.picturesOf(entryId);
+    if (sameOrder(before, pictures)) return;
+    for (const { id } of pictures) await checkPicture(draft, id);
+    const once = [...new Set(pictures.map(({ id }) => id))];
+    const wanted = once.map((pictureId, position): Row<'entryPicture'> => ({
+      ...{ id: `${entryId} ${pictureId}`, entryId, pictureId, position },
+    }));
+    draft.replace('entryPicture', before, wanted);
+    draft.summary = wanted.length > before.length ? `photograph of ${title}` : `changed the photographs of ${title}`;
+  }
 }
+
+const sameOrder = (before: readonly Row<'entryPicture'>[], pictures: readonly EntryPictureDto[]): boolean =>
+  before.map(({ pictureId }) => pictureId).join() === pictures.map(({ id }) => id).join();

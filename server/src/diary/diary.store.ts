@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { count, eq, sql } from 'drizzle-orm';
+import { asc, count, eq, sql } from 'drizzle-orm';
 import { MOST_FOUND, type BakeTold, type DiaryCard, type DiaryListAnswer, type UsedFinding } from '#contract';
 import { DB } from '../db/db.module.js';
 import type { Row } from '../db/journal.js';
@@ -10,6 +10,7 @@ import {
   entryBlends,
   entryFindings,
   entryMixes,
+  entryPictures,
   entryPieces,
   entryTakings,
 } from '../db/schema.js';
@@ -71,6 +72,14 @@ export class DiaryStore {
   async bakesOf(id: string): Promise<BakeTold[]> {
     const rows = await this.db.select().from(entryBakes).where(eq(entryBakes.entryId, id));
     return rows.map(({ id: _, entryId: __, ...bake }) => bake);
+  }
+
+  picturesOf(id: string): Promise<Row<'entryPicture'>[]> {
+    return this.db
+      .select()
+      .from(entryPictures)
+      .where(eq(entryPictures.entryId, id))
+      .orderBy(asc(entryPictures.position));
   }
 
   takingsOf(id: string): Promise<Row<'entryTaking'>[]> {

@@ -3,7 +3,7 @@ import { and, asc, desc, eq, ne } from 'drizzle-orm';
 import { DB } from '../db/db.module.js';
 import type { Row } from '../db/journal.js';
 import type { Db } from '../db/dataFile.js';
-import { entryCanes, palettes, pictures, swatches } from '../db/schema.js';
+import { entryCanes, entryPatterns, entryPictures, palettes, pictures, swatches } from '../db/schema.js';
 
 @Injectable()
 export class PalettesStore {
@@ -44,11 +44,11 @@ export class PalettesStore {
       .where(and(eq(palettes.pictureId, pictureId), ne(palettes.id, paletteId)))
       .limit(1);
     if (others.length > 0) return true;
-    const told = await this.db
-      .select({ id: entryCanes.id })
-      .from(entryCanes)
-      .where(eq(entryCanes.pictureId, pictureId))
-      .limit(1);
-    return told.length > 0;
+    const told = await Promise.all(
+      [entryCanes, entryPatterns, entryPictures].map((table) =>
+        this.db.select({ id: table.id }).from(table).where(eq(table.pictureId, pictureId)).limit(1),
+      ),
+    );
+    return told.some((rows) => rows.length > 0);
   }
 }

@@ -25,21 +25,39 @@ const nameOf = (file: string): string =>
       .trim() || 'Photograph'
   ).slice(0, 80);
 
-/** Opens a photograph in the worker and keeps it, scaled down, on the server. @throws Complaint */
-export async function keepPhotograph(file: File): Promise<PictureDto> {
+/** Photographs that this window has opened: shown from here, so that nobody waits for them to come back. */
+const atHand = new Map<string, string>();
+
+/** Opens a photograph in the worker, scaled down. @throws Complaint */
+async function scaledDown(file: File): Promise<PictureDto> {
   if (file.size === 0) throw complaint('picture/empty', { name: file.name });
   if (file.size > MOST_BYTES) throw complaint('picture/heavy', { name: file.name });
   const opened = await openPicture(file);
-  const picture: PictureDto = {
-    id: crypto.randomUUID(),
-    type: opened.type,
-    width: opened.width,
-    height: opened.height,
-    data: base64(opened.bytes),
-  };
+  const { type, width, height, bytes } = opened;
+  const picture: PictureDto = { id: crypto.randomUUID(), type, width, height, data: base64(bytes) };
+  atHand.set(picture.id, URL.createObjectURL(new Blob([new Uint8Array(bytes)], { type })));
+  return picture;
+}
+
+/** Opens a photograph and keeps it, scaled down, on the server. @throws Complaint */
+export async function keepPhotograph(file: File): Promise<PictureDto> {
+  const picture = await scaledDown(file);
   await ask('PUT', `/api/pictures/${picture.id}`, picture);
   return picture;
 }
+
+/**
+ * Opens a photograph and sends it with the changes, in its turn: also where Sledge cannot be reached just now.
+ * @returns its id @throws Complaint where it is none
+ */
+export async function keepPhotographLater(file: File): Promise<string> {
+  const picture = await scaledDown(file);
+  void change('PUT', `/api/pictures/${picture.id}`, picture);
+  return picture.id;
+}
+
+/** Where a photograph is shown from. */
+export const sourceOf = (id: string): string => atHand.get(id) ?? `/api/pictures/${id}`;
 
 /**
  * Opens a photograph, takes a first palette from it and keeps both.

@@ -2,6 +2,7 @@ import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 import { withPoint, type CurvePoint } from '#core/oven';
 import type { BakedItemDto } from '#contract/ovens';
+import { followWindows } from './quietly.js';
 
 /** How pieces are to be baked together. */
 export interface ToBake {
@@ -70,10 +71,7 @@ export const useBaking = create<Baking>()(
   ),
 );
 
-if (typeof window !== 'undefined')
-  window.addEventListener('storage', ({ key }) => {
-    if (key === 'sledge-oven') void useBaking.persist.rehydrate();
-  });
+followWindows(useBaking, 'sledge-oven');
 
 /** Minutes that it has been in the oven: by the probe's clock where one is heard. */
 export function minutesIn({ startedAt, curve }: Pick<InOven, 'startedAt' | 'curve'>, now: number): number {

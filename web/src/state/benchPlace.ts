@@ -1,5 +1,6 @@
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
+import { followWindows } from './quietly.js';
 
 /** How far something has come at the bench, and what was counted in each of its steps. */
 export interface BenchPlace {
@@ -22,7 +23,8 @@ const MOST = 40;
 const BEGINNING: BenchPlace = { at: 0, counts: [] };
 const MINUTE = 60_000;
 
-const usePlaces = create<Places>()(
+/** Places of this window's maker, by what is made; other devices hear of them. */
+export const useBenchPlaces = create<Places>()(
   persist(
     (set) => ({
       places: {},
@@ -41,12 +43,14 @@ const usePlaces = create<Places>()(
   ),
 );
 
-/** The place of one thing at the bench of this machine: it stays through a reload, until it is left. */
+followWindows(useBenchPlaces, 'sledge-bench-places');
+
+/** The place of one thing at the bench: it stays through a reload, until it is left. */
 export function useBenchPlace(
   what: string,
 ): BenchPlace & { readonly go: (to: BenchPlace) => void; readonly leave: () => void } {
-  const place = usePlaces((s) => s.places[what]) ?? BEGINNING;
-  const { go, leave } = usePlaces();
+  const place = useBenchPlaces((s) => s.places[what]) ?? BEGINNING;
+  const { go, leave } = useBenchPlaces();
   return {
     ...place,
     go: (to) => {
@@ -59,14 +63,14 @@ export function useBenchPlace(
 }
 
 /** Steps that something has at the bench which was begun there; null where it was not. */
-export const usePlaceOf = (what: string): number | null => usePlaces((s) => s.places[what]?.at ?? null);
+export const usePlaceOf = (what: string): number | null => useBenchPlaces((s) => s.places[what]?.at ?? null);
 
 /** The clock of a step runs while its bench is looked at. @returns the way to stop it */
 export function runClock(what: string): () => void {
-  const { places, go } = usePlaces.getState();
+  const { places, go } = useBenchPlaces.getState();
   go(what, { ...(places[what] ?? BEGINNING), since: Date.now() });
   return () => {
-    const place = usePlaces.getState().places[what];
+    const place = useBenchPlaces.getState().places[what];
     if (place) go(what, stopped(wentTo(place, place.at, Date.now())));
   };
 }

@@ -1,5 +1,6 @@
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
+import { followWindows } from './quietly.js';
 
 /** Something that is waited for: what, and when it is over. */
 export interface Timer {
@@ -42,10 +43,7 @@ export const useTimers = create<Timers>()(
   ),
 );
 
-if (typeof window !== 'undefined')
-  window.addEventListener('storage', ({ key }) => {
-    if (key === 'sledge-timers') void useTimers.persist.rehydrate();
-  });
+followWindows(useTimers, 'sledge-timers');
 
 const SECOND = 1000;
 

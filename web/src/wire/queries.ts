@@ -29,6 +29,8 @@ import type {
   PieceModelsAnswer,
   LearningAnswer,
   MachinesAnswer,
+  MeAnswer,
+  NetworkAnswer,
   MixAnswer,
   MixListAnswer,
   NearMixAnswer,
@@ -100,6 +102,7 @@ export function followChanges(): void {
   let start: string | null = null;
   listen((says) => {
     if (says.of === 'change' && !own.has(says.change)) readAnew();
+    if (says.of === 'network') void client.invalidateQueries({ queryKey: ['/api/network'] });
     if (says.of !== 'sledge') return;
     if (start !== null) readAnew();
     start = says.start;
@@ -187,6 +190,9 @@ export const useAllMixes = (): UseQueryResult<TakeOutAnswer> => useRead('/api/ex
 export const useGlass = (): UseQueryResult<GlassAnswer> => useRead('/api/glass');
 export const useConditioned = (): UseQueryResult<ConditionedAnswer> => useRead('/api/conditioned');
 export const useArchive = (): UseQueryResult<ArchiveAnswer> => useRead('/api/archive');
+/** Who asks: the computer itself, or a device that was let in. */
+export const useMe = (): UseQueryResult<MeAnswer> => useRead('/api/network/me');
+export const useNetworkAnswer = (): UseQueryResult<NetworkAnswer> => useRead('/api/network');
 export const useChanges = (): UseQueryResult<ChangesAnswer> => useRead('/api/changes');
 
 const PAGE = 60;

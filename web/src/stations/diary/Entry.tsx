@@ -4,6 +4,7 @@ import { useState, type ReactElement } from 'react';
 import { SHEET_FORMS } from '#contract';
 import { OneBake } from './OneBake.js';
 import { OnePattern } from './OnePattern.js';
+import { Photographs } from './Photographs.js';
 import { flowWords, sizeWords } from '../shelf/there/thereWords.js';
 import { Link } from 'react-router';
 import { showCutter } from '#core/cutter';
@@ -199,7 +200,7 @@ function Words({ entry }: EntryProps): ReactElement {
   const [text, setText] = useState<string | null>(null);
   const keep = (): void => {
     if (text !== null && text !== entry.note) {
-      const dto = { id: entry.id, version: entry.version, note: text };
+      const dto = { id: entry.id, version: entry.version, note: text, pictures: [...entry.pictures] };
       void put(`/api/diary/${entry.id}`, dto, { ...entry, note: text });
     }
     setText(null);
@@ -228,6 +229,7 @@ export function Entry({ entry }: EntryProps): ReactElement {
   return (
     <Flex direction="column" gap={5} padding={5} overflowY="auto" minWidth={0}>
       <Head entry={entry} />
+      <Photographs entry={entry} />
       <Mixes entry={entry} />
       {entry.blends.map((b) => (
         <OneBlend key={b.blendId} blend={b} />
