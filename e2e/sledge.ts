@@ -9,6 +9,9 @@ const SCRIPTS = { empty: 'start.mjs', garden: 'demo.mjs' } as const;
 /** Where the garden that every errand begins with was planted once, for the workers of the run. */
 export const PLANTED = 'SLEDGE_E2E_GARDEN';
 
+/** The address of the network that tablets and phones of the tests are on. */
+export const NETWORK_HOST = '127.0.0.2';
+
 /** A Sledge in a process and a folder of its own. */
 export class Sledge {
   private child: ChildProcess | null = null;
@@ -30,7 +33,14 @@ export class Sledge {
   /** Starts; after the first time at the same address. */
   async start(): Promise<void> {
     const child = spawn(process.execPath, [join('scripts', SCRIPTS[this.data])], {
-      env: { ...process.env, SLEDGE_DATA: this.folder, SLEDGE_PORT: String(this.port) },
+      env: {
+        ...process.env,
+        SLEDGE_DATA: this.folder,
+        SLEDGE_PORT: String(this.port),
+        // where tablets and phones are answered, once that is switched on: another address of this machine
+        SLEDGE_LAN_HOST: NETWORK_HOST,
+        SLEDGE_LAN_PORT: '0',
+      },
     });
     this.child = child;
     this.port = await new Promise<number>((resolve, reject) => {

@@ -61,7 +61,8 @@ async function here<T = NetworkAnswer>(method: string, path: string, body?: unkn
   return (await answer.json()) as T;
 }
 
-const portOf = async (): Promise<number> => Number(new URL((await here('GET', '/api/network')).addresses[0] ?? '').port);
+const portOf = async (): Promise<number> =>
+  Number(new URL((await here('GET', '/api/network')).addresses[0] ?? '').port);
 
 /** Somebody on the network; `cookie`: its session. */
 async function there(
@@ -198,8 +199,7 @@ test('a device does what it may, and nothing that is done at the computer only',
     { here: true, name: null, rights: 'all' },
   ]);
   const dto = line('Kitchen line');
-  const put = (cookie: string, body: object): Promise<Heard> =>
-    there('PUT', `/api/lines/${dto.id}`, { cookie, body });
+  const put = (cookie: string, body: object): Promise<Heard> => there('PUT', `/api/lines/${dto.id}`, { cookie, body });
   expect((await put(bench, dto)).status).toBe(403);
   expect((await put(all, dto)).status).toBe(200);
   for (const cookie of [all, bench]) {
@@ -301,7 +301,7 @@ describe('codes', () => {
     expect(codes.try(second.words, 'c', now + 299_999)).toEqual({ in: 'bench' });
   });
 
-  test('each wrong one after the fifth doubles the wait, never beyond a minute; tries meanwhile make it no longer', () => {
+  test('each wrong one after the fifth doubles the wait, up to a minute; tries meanwhile make it no longer', () => {
     const codes = new Codes();
     codes.make('all', now);
     const waits: number[] = [];

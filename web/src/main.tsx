@@ -6,6 +6,7 @@ import { createRoot } from 'react-dom/client';
 import { Navigate, RouterProvider, createBrowserRouter } from 'react-router';
 import { Fault } from '#core/units';
 import { App } from './App.js';
+import { NARROW_QUERY } from './theme/narrow.js';
 import { system } from './theme/system.js';
 import { guardLeaving } from './wire/leaving.js';
 import { shareBench } from './wire/benchNow.js';
@@ -56,10 +57,30 @@ const router = createBrowserRouter([
   },
 ]);
 
+/** ms after the start when there is time for it. */
+const QUIET = 3000;
+
+/** A screen that is held may lose the network: what its stations need is there before that. */
+function loadForHands(): void {
+  if (!window.matchMedia(NARROW_QUERY).matches) return;
+  setTimeout(() => {
+    const stations = [
+      import('./stations/bench/Bench.js'),
+      import('./stations/batches/days/Days.js'),
+      import('./stations/shelf/Shelf.js'),
+      import('./stations/diary/Diary.js'),
+      import('./workers/picture.js').then(({ wakePictures }) => wakePictures()),
+    ];
+    // what cannot be loaded now is loaded when it is gone to
+    void Promise.allSettled(stations);
+  }, QUIET);
+}
+
 tellUncaught();
 followChanges();
 shareBench();
 guardLeaving();
+loadForHands();
 
 const root = document.getElementById('root');
 if (!root) throw new Fault('the page was begun', 'it has no root');

@@ -35,12 +35,17 @@ const NOTHING: AtBench = { places: {}, timers: [], load: null };
 
 test('another device holds what was said, whatever both clocks say', () => {
   fc.assert(
-    fc.property(bench, fc.integer({ min: -5e6, max: 5e6 }), fc.integer({ min: -5e6, max: 5e6 }), (all, mine, theirs) => {
-      const told = answerOf(all, mine);
-      const other = heard(told, NOTHING, new Set(), theirs, NOW);
-      // and says the same of it
-      expect(answerOf(other, theirs).things).toEqual(told.things);
-    }),
+    fc.property(
+      bench,
+      fc.integer({ min: -5e6, max: 5e6 }),
+      fc.integer({ min: -5e6, max: 5e6 }),
+      (all, mine, theirs) => {
+        const told = answerOf(all, mine);
+        const other = heard(told, NOTHING, new Set(), theirs, NOW);
+        // and says the same of it
+        expect(answerOf(other, theirs).things).toEqual(told.things);
+      },
+    ),
   );
 });
 
@@ -74,7 +79,10 @@ test('of what waits to be said this window knows better', () => {
     places: { 'batch a': { at: 7, counts: [] } },
     timers: [{ id: 't', label: 'varnish', endsAt: NOW, rung: false }],
   };
-  const told = answerOf({ ...NOTHING, places: { 'batch a': { at: 2, counts: [] }, 'batch b': { at: 1, counts: [] } } }, 0);
+  const told = answerOf(
+    { ...NOTHING, places: { 'batch a': { at: 2, counts: [] }, 'batch b': { at: 1, counts: [] } } },
+    0,
+  );
   const waiting = new Set(['place batch a', 'timer t']);
   const next = heard(told, own, waiting, 0, NOW);
   expect([next.places['batch a']?.at, next.places['batch b']?.at, next.timers.length]).toEqual([7, 1, 1]);
@@ -88,7 +96,10 @@ test('the clock of a step begins anew where other hands went on, and a load keep
     places: { a: { at: 3, counts: [], since: NOW - 9e6 }, b: { at: 3, counts: [], since: NOW - 9e6 } },
     load: { ...LOAD, curve: [{ at: 1, celsius: 60 }] },
   };
-  const told = answerOf({ places: { a: { at: 4, counts: [] }, b: { at: 3, counts: [] } }, timers: [], load: { ...LOAD, dial: 140 } }, 0);
+  const told = answerOf(
+    { places: { a: { at: 4, counts: [] }, b: { at: 3, counts: [] } }, timers: [], load: { ...LOAD, dial: 140 } },
+    0,
+  );
   const next = heard(told, own, new Set(), 0, NOW);
   expect([next.places.a?.since, next.places.b?.since]).toEqual([NOW, NOW - 9e6]);
   expect(next.load).toMatchObject({ dial: 140, curve: [{ at: 1, celsius: 60 }] });

@@ -33,7 +33,12 @@ export function sameMachine(port: () => number) {
       next();
       return;
     }
-    sendRefusal(response, 403, 'Refused', `Sledge answers only at http://127.0.0.1:${port()}, and only to its own pages.`);
+    sendRefusal(
+      response,
+      403,
+      'Refused',
+      `Sledge answers only at http://127.0.0.1:${port()}, and only to its own pages.`,
+    );
   };
 }
 

@@ -31,7 +31,9 @@ export class BenchNowService implements OnModuleInit {
   }
 
   now(now = Date.now()): BenchNowAnswer {
-    const things = this.kept.map(({ id, kind, value }) => ({ kind, id: id.slice(kind.length + 1), value }) as BenchThing);
+    const things = this.kept.map(
+      ({ id, kind, value }) => ({ kind, id: id.slice(kind.length + 1), value }) as BenchThing,
+    );
     return { now, things: things.filter((thing) => !isLongOver(thing, now)) };
   }
 

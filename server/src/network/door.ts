@@ -28,7 +28,9 @@ function isOwn({ headers }: Request, network: NetworkService): boolean {
   const site = headers['sec-fetch-site'];
   const hostGood = network.isOwnHost(host);
   const originGood = origin === undefined || origin.toLowerCase() === `https://${host.toLowerCase()}`;
-  return hostGood && originGood && (site === undefined || site === 'same-origin' || site === 'none' || site === 'same-site');
+  return (
+    hostGood && originGood && (site === undefined || site === 'same-origin' || site === 'none' || site === 'same-site')
+  );
 }
 
 /** Somebody who was not let in: the door, and nothing about whose it is. */

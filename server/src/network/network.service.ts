@@ -213,7 +213,11 @@ export class NetworkService implements OnApplicationBootstrap, OnApplicationShut
     this.sockets.set(device.id, own);
     if (own.has(socket)) return device;
     own.add(socket);
-    socket.once('close', () => own.delete(socket));
+    if (own.size === 1) this.tell();
+    socket.once('close', () => {
+      own.delete(socket);
+      if (own.size === 0) this.tell();
+    });
     return device;
   }
 
@@ -233,7 +237,8 @@ const waiting = (seconds: number): ProblemException =>
   new ProblemException(
     HTTP_WAIT,
     'Wait',
-    `Too many wrong words came from here. The next ones are looked at in ${seconds} ${seconds === 1 ? 'second' : 'seconds'}.`,
+    'Too many wrong words came from here. The next ones are looked at in ' +
+      `${seconds} ${seconds === 1 ? 'second' : 'seconds'}.`,
   );
 
 function whyNot(error: unknown, port: number): string {

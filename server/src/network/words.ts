@@ -9,7 +9,8 @@ const TELLING = 4;
 
 const BY_START = new Map(wordlist.map((word) => [word.slice(0, TELLING), word]));
 
-export const sixWords = (): string[] => Array.from({ length: HOW_MANY }, () => wordlist[randomInt(wordlist.length)] ?? '');
+export const sixWords = (): string[] =>
+  Array.from({ length: HOW_MANY }, () => wordlist[randomInt(wordlist.length)] ?? '');
 
 /**
  * The words that somebody typed: capitals and what stands between them do not matter, the first four letters are
@@ -24,8 +25,7 @@ export function readWords(text: string): string[] {
       throw new Complaint('words', `“${one.slice(0, 20)}” is none of the words. Look at it again.`);
     return word;
   });
-  if (words.length !== HOW_MANY)
-    throw new Complaint('words', `A code has six words; here are ${words.length}.`);
+  if (words.length !== HOW_MANY) throw new Complaint('words', `A code has six words; here are ${words.length}.`);
   return words;
 }
 

@@ -3,13 +3,14 @@ import type { ReactElement } from 'react';
 import { Link, useLocation } from 'react-router';
 import { Action } from '../theme/pieces.js';
 import { ask } from '../wire/ask.js';
-import { client, useArchive } from '../wire/queries.js';
+import { client, useArchive, useMe } from '../wire/queries.js';
 import { stopReading, useReading } from '../workers/reading.js';
 import { answerQuestion, putAside, useElsewhere, useSaid } from '../wire/save.js';
 import { ClashBar } from './ClashBar.js';
 import { Warning } from './Warning.js';
 import { Bar } from './Bar.js';
 import { FaultBar } from './FaultBar.js';
+import { ShutOutBar } from './ShutOutBar.js';
 
 const timeOf = (at: string): string =>
   new Date(at).toLocaleString(undefined, { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
@@ -128,11 +129,17 @@ function ReadingBar(): ReactElement | null {
 
 /** All that is said between the stations and the one that is open. */
 export function Bars(): ReactElement {
+  const here = useMe().data?.here === true;
   return (
     <Box gridRow={2} css={{ '@media print': { display: 'none' } }}>
+      <ShutOutBar />
       <FaultBar />
-      <NoticeBar />
-      <NoCopyBar />
+      {here && (
+        <>
+          <NoticeBar />
+          <NoCopyBar />
+        </>
+      )}
       <QuestionBar />
       <ReadingBar />
       <RefusalBar />

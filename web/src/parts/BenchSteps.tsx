@@ -2,7 +2,9 @@ import { Box, Flex, Grid, chakra } from '@chakra-ui/react';
 import type { ReactElement, ReactNode } from 'react';
 import { ringBell } from '../state/bell.js';
 import { useBenchPlace } from '../state/benchPlace.js';
+import { useAwake } from '../state/useAwake.js';
 import { useKeys } from '../state/keys.js';
+import { AT_THUMB, NARROW, STACKED } from '../theme/narrow.js';
 import { Action } from '../theme/pieces.js';
 import { Warning } from './Warning.js';
 
@@ -115,9 +117,10 @@ function Figure({ place, step, all }: FigureProps): ReactElement {
   const figure = counting ? String(count) : (step.figure ?? String(at + 1));
   const of = counting ? `of about ${step.about} passes` : (step.of ?? `of ${all} steps`);
   return (
-    <Flex direction="column" gap={3}>
+    <Flex direction="column" gap={3} css={{ [NARROW]: AT_THUMB }}>
       <Counter onClick={on}>
         <Box
+          data-figure=""
           fontWeight={700}
           fontSize={figureSize(figure)}
           lineHeight={1}
@@ -126,7 +129,7 @@ function Figure({ place, step, all }: FigureProps): ReactElement {
         >
           {figure}
         </Box>
-        <Box fontSize="24px" marginTop={3}>
+        <Box data-of="" fontSize="24px" marginTop={3}>
           {of}
         </Box>
         {counting && step.rings && (
@@ -134,7 +137,7 @@ function Figure({ place, step, all }: FigureProps): ReactElement {
             {count >= step.rings.at ? step.rings.says : ''}
           </Box>
         )}
-        <Box color="ink2" marginTop={2}>
+        <Box data-hint="" color="ink2" marginTop={2}>
           tap here or press space {counting ? 'at each pass' : 'when it is done'}
         </Box>
       </Counter>
@@ -154,7 +157,7 @@ function Figure({ place, step, all }: FigureProps): ReactElement {
 function Words({ step, children }: { readonly step: BenchWords; readonly children: ReactNode }): ReactElement {
   return (
     <Flex direction="column" gap={4} minWidth={0}>
-      <Box as="h1" fontSize="54px" lineHeight={1.08} data-step="">
+      <Box as="h1" fontSize="54px" lineHeight={1.08} data-step="" css={{ [NARROW]: { fontSize: '36px' } }}>
         {step.title}
       </Box>
       <Box fontSize="22px" lineHeight={1.4}>
@@ -174,6 +177,7 @@ function Words({ step, children }: { readonly step: BenchWords; readonly childre
 export function BenchSteps({ what, steps, art, finish, foot }: BenchStepsProps): ReactElement {
   const place = useSteps(what, steps);
   const { at, step, count, counts, counting, on, back, next } = place;
+  useAwake();
   useKeys('At the bench', [
     { key: ' ', does: 'Done: the next step, or count a pass', run: on },
     { key: 'Backspace', does: 'One back', run: back },
@@ -190,7 +194,7 @@ export function BenchSteps({ what, steps, art, finish, foot }: BenchStepsProps):
   return (
     <Flex direction="column" gap={5} minWidth={0}>
       <Strokes at={at} steps={steps} />
-      <Grid templateColumns="minmax(0, 1fr) 380px" gap={6}>
+      <Grid templateColumns="minmax(0, 1fr) 380px" gap={6} css={{ [NARROW]: STACKED }}>
         <Words step={step}>{art?.(at)}</Words>
         <Figure place={place} step={step} all={steps.length} />
       </Grid>

@@ -5,6 +5,7 @@ import { useState, type ReactElement } from 'react';
 import { showMass } from '#core/units';
 import type { ShelfAnswer, UsedDto } from '#contract';
 import { useUnits } from '../state/view.js';
+import { NARROW, STACKED } from '../theme/narrow.js';
 import { Caption } from '../theme/pieces.js';
 import type { Refused } from '../wire/ask.js';
 import { MassValue } from './Value.js';
@@ -42,7 +43,15 @@ interface ClayUsedProps {
 export function ClayUsed({ used, say, shelf, refusal }: ClayUsedProps): ReactElement {
   const units = useUnits();
   return (
-    <Grid as="ul" templateColumns="1fr 1fr" columnGap={6} rowGap={2} aria-label="Clay used" fontSize="h2">
+    <Grid
+      as="ul"
+      templateColumns="1fr 1fr"
+      columnGap={6}
+      rowGap={2}
+      aria-label="Clay used"
+      fontSize="h2"
+      css={{ [NARROW]: STACKED }}
+    >
       {used.map(({ clayId, grams }, i) => {
         const clay = shelf.clays.find((c) => c.id === clayId);
         const left = leftOf(shelf, clayId);

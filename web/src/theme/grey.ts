@@ -5,6 +5,8 @@
 export const grey = {
   ink: '#141414',
   ink2: '#444444',
+  /** words of lesser weight in bright light */
+  dark: '#2e2e2e',
   /** words of lesser weight on a drawing */
   soft: '#5e5e5e',
   /** outlines of what is not there */

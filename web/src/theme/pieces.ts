@@ -1,6 +1,7 @@
 import { chakra } from '@chakra-ui/react';
 import { Link } from 'react-router';
 import { grey } from './grey.js';
+import { TOUCHED } from './narrow.js';
 
 /** The few pieces of furniture that every station is made of. */
 
@@ -20,6 +21,7 @@ export const Action = chakra('button', {
     gap: 2,
     _hover: { background: 'tile' },
     _disabled: { color: 'hairline', borderColor: 'hairline', background: 'transparent' },
+    [TOUCHED]: { minHeight: '52px', fontSize: 'text' },
   },
   variants: {
     main: {
@@ -39,6 +41,8 @@ export const Word = chakra('button', {
   base: {
     textDecoration: 'underline',
     textUnderlineOffset: '3px',
+    // a finger is wider than a word is high
+    [TOUCHED]: { position: 'relative', _after: { content: '""', position: 'absolute', inset: '-10px -6px' } },
     _hover: { background: 'tile' },
     _disabled: { color: 'hairline', textDecoration: 'none' },
   },
@@ -59,6 +63,7 @@ export const Field = chakra('input', {
     border: 'rule',
     background: 'tile',
     minHeight: '38px',
+    [TOUCHED]: { minHeight: '52px' },
     paddingX: 3,
     width: '100%',
     minWidth: 0,
@@ -145,6 +150,7 @@ export const Key = chakra('kbd', {
     lineHeight: '17px',
     minWidth: '19px',
     display: 'inline-block',
+    [TOUCHED]: { display: 'none' },
     textAlign: 'center',
   },
 });

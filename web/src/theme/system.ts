@@ -1,5 +1,6 @@
 import { createSystem, defaultBaseConfig, defineConfig } from '@chakra-ui/react';
 import { grey } from './grey.js';
+import { NARROW } from './narrow.js';
 
 /**
  * The look of the house, once. No colour but greys: the only colour on the
@@ -13,31 +14,32 @@ const size = (px: number): { value: string } => ({ value: `${px}px` });
 export const system = createSystem(
   defaultBaseConfig,
   defineConfig({
+    conditions: { held: NARROW },
     theme: {
+      // on a screen that is held: larger words, and darker ones, since it is looked at in bright light
+      semanticTokens: {
+        colors: {
+          ink2: { value: { base: grey.ink2, _held: grey.dark } },
+          hairline: { value: { base: grey.hairline, _held: grey.ghost } },
+        },
+        fontSizes: {
+          caption: { value: { base: '12px', _held: '14.5px' } },
+          small: { value: { base: '13.5px', _held: '16px' } },
+          text: { value: { base: '15px', _held: '17.5px' } },
+        },
+      },
       tokens: {
         colors: {
           bench: { value: grey.bench },
           paper: { value: grey.paper },
           tile: { value: grey.tile },
           ink: { value: grey.ink },
-          ink2: { value: grey.ink2 },
-          hairline: { value: grey.hairline },
         },
         fonts: {
           heading: { value: '"Bricolage Grotesque Variable", sans-serif' },
           body: { value: '"Atkinson Hyperlegible Next", sans-serif' },
         },
-        fontSizes: {
-          caption: size(12),
-          small: size(13.5),
-          text: size(15),
-          h3: size(16),
-          h2: size(18),
-          h1: size(25),
-          figure: size(26),
-          large: size(40),
-          huge: size(54),
-        },
+        fontSizes: { h3: size(16), h2: size(18), h1: size(25), figure: size(26), large: size(40), huge: size(54) },
         spacing: steps,
         sizes: steps,
         borders: {

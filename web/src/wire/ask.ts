@@ -1,5 +1,6 @@
 import { Complaint, Fault } from '#core/units';
 import { CHANGE_HEADER, type Problem } from '#contract/changes';
+import { tellShutOut } from '../state/shutOut.js';
 
 /** The server answered with a reason why not. */
 export class Refused extends Complaint {
@@ -22,10 +23,13 @@ export class NoAnswer extends Complaint {
   }
 }
 
+/** This device is let in no more; what was sent is kept here, in case it is let in again. */
+export class ShutOut extends NoAnswer {}
+
 /** The server cannot write now (the disk is full, or read-only): what was sent is kept here and tried again. */
 export class NotWritten extends NoAnswer {}
 
-const NOT_WRITTEN = 507;
+const [NOT_WRITTEN, NOT_LET_IN] = [507, 401];
 /** Answers from here on are no refusals: only we can mend what they tell of. */
 const FIRST_OF_OURS = 500;
 const GONE = new Set([502, 503, 504]);
@@ -54,6 +58,10 @@ export async function ask<T>(
     throw new NoAnswer();
   }
   if (GONE.has(response.status)) throw new NoAnswer();
+  if (response.status === NOT_LET_IN) {
+    tellShutOut();
+    throw new ShutOut('This device is not let in.');
+  }
   if (response.status === 204) return undefined as T;
   const answer: unknown = await response.json().catch(() => null);
   if (response.ok) return answer as T;

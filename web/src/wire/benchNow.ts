@@ -57,8 +57,11 @@ function look(): void {
 const dtoOf = ({ kind, id, value }: Said): BenchNowDto =>
   ({ kind, id, by: me, ...(value === null ? {} : { [kind]: value }) }) as BenchNowDto;
 
+let wake: () => void = () => undefined;
+/** A while, or until the way to Sledge is there again. */
 const pause = (ms: number): Promise<void> =>
   new Promise((resolve) => {
+    wake = resolve;
     setTimeout(resolve, ms);
   });
 
@@ -124,6 +127,7 @@ export function shareBench(): void {
   useTimers.subscribe(look);
   useBaking.subscribe(look);
   listen((says) => {
+    if (says.of === 'sledge') wake();
     if (says.of === 'sledge' || (says.of === 'bench' && says.by !== me)) void hearAll();
   });
   void sayAll();

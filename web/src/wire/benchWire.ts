@@ -11,7 +11,11 @@ export interface AtBench {
 }
 
 /** One thing at the bench by its kind and id; null: it is gone. */
-export type Said = { readonly kind: BenchThing['kind']; readonly id: string; readonly value: BenchThing['value'] | null };
+export type Said = {
+  readonly kind: BenchThing['kind'];
+  readonly id: string;
+  readonly value: BenchThing['value'] | null;
+};
 export type SaidBy = ReadonlyMap<string, Said>;
 
 export const keyOf = ({ kind, id }: Pick<Said, 'kind' | 'id'>): string => `${kind} ${id}`;
@@ -29,7 +33,11 @@ const placeSaid = ({ at, counts, took = {} }: BenchPlace): PlaceDto => ({
   took: Object.entries(took).map(([step, minutes]) => ({ step: Number(step), minutes })),
 });
 
-const timerSaid = ({ label, endsAt, rung }: Timer, ahead: number): TimerDto => ({ label, rung, endsAt: endsAt + ahead });
+const timerSaid = ({ label, endsAt, rung }: Timer, ahead: number): TimerDto => ({
+  label,
+  rung,
+  endsAt: endsAt + ahead,
+});
 
 /** Without its curve: each window hears that itself. */
 function loadSaid({ curve: _, ...load }: InOven, ahead: number): LoadDto {
@@ -98,7 +106,9 @@ export function heard(
   const loadNow = load ? loadHeard(load.value, own.load, ahead) : null;
   return {
     places: Object.fromEntries([
-      ...news.flatMap((one) => (one.kind === 'place' ? [[one.id, placeHeard(one.value, own.places[one.id], now)]] : [])),
+      ...news.flatMap((one) =>
+        one.kind === 'place' ? [[one.id, placeHeard(one.value, own.places[one.id], now)]] : [],
+      ),
       ...Object.entries(own.places).filter(([id]) => kept('place', id)),
     ]) as AtBench['places'],
     timers: [

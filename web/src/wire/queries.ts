@@ -50,8 +50,8 @@ import type {
   GlassAnswer,
   TakeOutAnswer,
 } from '#contract';
-import { NoAnswer, ask } from './ask.js';
-import { changesMade, isQuiet, resume, whenSettled } from './outbox.js';
+import { NoAnswer, ShutOut, ask } from './ask.js';
+import { changesMade, isQuiet, resume, tryNow, whenSettled } from './outbox.js';
 import { own } from './own.js';
 import { listen } from './stream.js';
 import { tellFault } from '../state/faults.js';
@@ -68,7 +68,7 @@ export const client = new QueryClient({
   }),
   defaultOptions: {
     queries: {
-      retry: (count, error) => error instanceof NoAnswer && count < 1000,
+      retry: (count, error) => error instanceof NoAnswer && !(error instanceof ShutOut) && count < 1000,
       retryDelay: (count) => Math.min(10_000, 500 * 2 ** count),
       refetchOnWindowFocus: () => isQuiet(),
       networkMode: 'always',
@@ -97,13 +97,21 @@ function readAnew(): void {
   }, GATHER);
 }
 
+/** Reads anew who was let in, and whether this is still one of them. */
+function askWho(): void {
+  for (const path of ['/api/network', '/api/network/me']) void client.invalidateQueries({ queryKey: [path] });
+}
+
 /** Follows what other windows change, and what was changed while the way to Sledge was lost. */
 export function followChanges(): void {
   let start: string | null = null;
   listen((says) => {
     if (says.of === 'change' && !own.has(says.change)) readAnew();
-    if (says.of === 'network') void client.invalidateQueries({ queryKey: ['/api/network'] });
+    if (says.of === 'network') askWho();
+    // a stream that ends may be one that was shut out
+    if (says.of === 'way' && !says.open) askWho();
     if (says.of !== 'sledge') return;
+    tryNow();
     if (start !== null) readAnew();
     start = says.start;
   });

@@ -19,6 +19,9 @@ const bridge = bridgeTo<PictureWorker>(
 export const askPicture = <T>(question: (worker: Remote<PictureWorker>) => Promise<T>): Promise<T> =>
   bridge.ask(question);
 
+/** Begins the worker, so that a photograph can be opened also where the network is gone by then. */
+export const wakePictures = (): Promise<boolean> => askPicture((worker) => worker.ready());
+
 /** Opens a file as the picture at hand. @throws Complaint where it is none, or too large */
 export async function openPicture(file: File): Promise<Opened> {
   const opened = await askPicture<Opened | 'too large' | null>((worker) => worker.open(file));

@@ -67,6 +67,9 @@ const worker = {
    * @returns null where it is no picture that this browser can read; `too large` where unpacking it would take
    * more than there is
    */
+  /** It is there, before the first photograph is. */
+  ready: (): boolean => true,
+
   async open(file: Blob): Promise<Opened | 'too large' | null> {
     if (await isTooLarge(file)) return 'too large';
     let bitmap: ImageBitmap;

@@ -2,10 +2,11 @@ import { Box, Flex } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { Empty, Reading } from '../../parts/Empty.js';
+import { NARROW } from '../../theme/narrow.js';
 import { Caption } from '../../theme/pieces.js';
 import type { BatchCard } from '#contract';
 import { usePlaceOf } from '../../state/benchPlace.js';
-import { useBatch, useBatches } from '../../wire/queries.js';
+import { useBatch, useBatches, useMe } from '../../wire/queries.js';
 import { Card } from './Card.js';
 import { TodaysWork } from './TodaysWork.js';
 
@@ -25,6 +26,7 @@ export default function Bench(): ReactElement {
   const { batchId } = useParams();
   const batch = useBatch(batchId);
   const batches = useBatches();
+  const here = useMe().data?.here === true;
   const navigate = useNavigate();
   if (batchId !== undefined)
     return batch.data ? <Card key={batch.data.id} batch={batch.data} /> : <Reading error={batch.error} />;
@@ -43,12 +45,17 @@ export default function Bench(): ReactElement {
       </Empty>
     );
   return (
-    <Flex direction="column" gap={4} padding={6} overflowY="auto" height="100%">
+    <Flex direction="column" gap={4} padding={6} overflowY="auto" height="100%" css={{ [NARROW]: { padding: '16px' } }}>
       <TodaysWork />
       <h1>Which batch is on the bench?</h1>
       {open.map((b) => (
         <OpenBatch key={b.id} batch={b} />
       ))}
+      {here && (
+        <Box marginTop={4}>
+          <Link to="/bench/others">Tablet and phone at the bench</Link>
+        </Box>
+      )}
     </Flex>
   );
 }

@@ -7,8 +7,10 @@ import { Empty } from '../../parts/Empty.js';
 import { Warning } from '../../parts/Warning.js';
 import { runClock, useBenchPlace, wentTo } from '../../state/benchPlace.js';
 import { useBaking } from '../../state/baking.js';
+import { useAwake } from '../../state/useAwake.js';
 import { useKeys } from '../../state/keys.js';
 import { PAPERS, useUnits, useView } from '../../state/view.js';
+import { NARROW, STACKED } from '../../theme/narrow.js';
 import { Word } from '../../theme/pieces.js';
 import { BakeHere } from './BakeHere.js';
 import { CardFigure } from './CardFigure.js';
@@ -87,6 +89,7 @@ function Steps({ batch }: { readonly batch: BatchAnswer }): ReactElement {
   const step = steps[place.here];
   const bench = benchOf(batch);
   useEffect(() => runClock(bench), [bench]);
+  useAwake();
   useKeys('Bench', [
     ...(step ? [{ key: ' ', does: 'This step is done', run: place.on }] : []),
     { key: 'Backspace', does: 'One step back', run: place.back },
@@ -101,7 +104,7 @@ function Steps({ batch }: { readonly batch: BatchAnswer }): ReactElement {
         gap={4}
         minHeight={0}
         overflowY="auto"
-        css={{ '@media print': { display: 'none' } }}
+        css={{ [NARROW]: { padding: '16px', paddingBottom: 0 }, '@media print': { display: 'none' } }}
       >
         <AllSteps steps={steps} place={place} />
         <Flex justifyContent="space-between" alignItems="baseline">
@@ -197,9 +200,9 @@ function OneStep({ batch, step, place }: OneStepProps): ReactElement {
   const next = batch.plan.steps[place.here + 1];
   return (
     <>
-      <Grid templateColumns="minmax(0, 1fr) 408px" gap={6} flex="1 0 auto">
+      <Grid templateColumns="minmax(0, 1fr) 408px" gap={6} flex="1 0 auto" css={{ [NARROW]: STACKED }}>
         <Flex direction="column" gap={4} minWidth={0}>
-          <Box as="h1" fontSize="54px" lineHeight={1.08} data-step="">
+          <Box as="h1" fontSize="54px" lineHeight={1.08} data-step="" css={{ [NARROW]: { fontSize: '36px' } }}>
             {words.title}
           </Box>
           <Box fontSize="22px" lineHeight={1.4}>

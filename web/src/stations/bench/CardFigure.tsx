@@ -1,5 +1,6 @@
 import { Box, Flex, Grid, chakra } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
+import { AT_THUMB, NARROW } from '../../theme/narrow.js';
 import { Action } from '../../theme/pieces.js';
 import type { StepWords } from './worded.js';
 
@@ -31,9 +32,10 @@ interface FigureProps {
 export function CardFigure({ words, place }: FigureProps): ReactElement {
   const { here, on, back } = place;
   return (
-    <Flex direction="column" gap={4}>
+    <Flex direction="column" gap={4} css={{ [NARROW]: AT_THUMB }}>
       <Counter onClick={on}>
         <Box
+          data-figure=""
           fontWeight={700}
           fontSize={words.figure.length > LONG_FIGURE ? '72px' : '150px'}
           lineHeight={1}
@@ -41,10 +43,10 @@ export function CardFigure({ words, place }: FigureProps): ReactElement {
         >
           {words.figure}
         </Box>
-        <Box fontSize="24px" marginTop={3}>
+        <Box data-of="" fontSize="24px" marginTop={3}>
           {words.of}
         </Box>
-        <Box color="ink2" marginTop={2}>
+        <Box data-hint="" color="ink2" marginTop={2}>
           tap here or press space when it is done
         </Box>
       </Counter>

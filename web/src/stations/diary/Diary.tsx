@@ -7,6 +7,7 @@ import { MOST_FOUND, type DiaryListAnswer } from '#contract/diary';
 import { Empty, Reading } from '../../parts/Empty.js';
 import { LongList } from '../../parts/LongList.js';
 import { showDate } from '../../state/today.js';
+import { useNarrow } from '../../state/useNarrow.js';
 import { Caption, Field } from '../../theme/pieces.js';
 import { RowLink } from '../../parts/RowLink.js';
 import { useLongDiary } from '../../wire/long.js';
@@ -65,6 +66,7 @@ function Search({ search, onSearch, total }: SearchProps): ReactElement {
 /** What was made when, and from which recipe. */
 export default function Diary(): ReactElement {
   const { entryId } = useParams();
+  const narrow = useNarrow();
   const [search, setSearch] = useState('');
   const asked = useDeferredValue(search);
   const { seen, onSeen } = useSeen();
@@ -78,9 +80,17 @@ export default function Diary(): ReactElement {
     return <NothingYet />;
   }
   const nothing = entryId === undefined && newest === undefined;
+  // on a screen that is held: the list, or the entry that was chosen
+  const [list, open] = narrow ? [entryId === undefined, entryId !== undefined] : [true, true];
   return (
-    <Grid templateColumns="300px 1fr" height="100%" minHeight={0}>
-      <Grid templateRows="auto 1fr" background="paper" borderRight="rule" minHeight={0}>
+    <Grid templateColumns={list && open ? '300px 1fr' : 'minmax(0, 1fr)'} height="100%" minHeight={0}>
+      <Grid
+        templateRows="auto 1fr"
+        background="paper"
+        borderRight="rule"
+        minHeight={0}
+        display={list ? 'grid' : 'none'}
+      >
         <Search search={search} onSearch={setSearch} total={total} />
         <LongList
           label="Entries"
@@ -92,7 +102,7 @@ export default function Diary(): ReactElement {
           keyOf={(place) => found.at(place)?.id}
           row={(place) => {
             const e = found.at(place);
-            return e ? <EntryRow entry={e} chosen={e.id === (entryId ?? newest)} /> : null;
+            return e ? <EntryRow entry={e} chosen={open && e.id === (entryId ?? newest)} /> : null;
           }}
         >
           {total === 0 && (
@@ -102,9 +112,11 @@ export default function Diary(): ReactElement {
           )}
         </LongList>
       </Grid>
-      {nothing && <Empty title="Nothing like that">Nothing in the diary is like what you are looking for.</Empty>}
-      {!nothing && entry.data && <Entry key={entry.data.id} entry={entry.data} />}
-      {!nothing && !entry.data && <Reading error={entry.error} />}
+      {open && nothing && (
+        <Empty title="Nothing like that">Nothing in the diary is like what you are looking for.</Empty>
+      )}
+      {open && !nothing && entry.data && <Entry key={entry.data.id} entry={entry.data} />}
+      {open && !nothing && !entry.data && <Reading error={entry.error} />}
     </Grid>
   );
 }

@@ -15,6 +15,7 @@ import { AmountBar } from '../../parts/AmountBar.js';
 import { Chip } from '../../parts/Chip.js';
 import { showDate } from '../../state/today.js';
 import { useUnits } from '../../state/view.js';
+import { NARROW } from '../../theme/narrow.js';
 import { Caption, Note, Second } from '../../theme/pieces.js';
 import { put } from '../../wire/save.js';
 
@@ -29,6 +30,9 @@ function Head({ entry }: EntryProps): ReactElement {
   const units = useUnits();
   return (
     <div>
+      <Box display="none" css={{ [NARROW]: { display: 'block', marginBottom: 2 } }}>
+        <Link to="/diary">all of the diary</Link>
+      </Box>
       <Second>{showDate(entry.madeOn)}</Second>
       <h1>{entry.title}</h1>
       <Box marginTop={2}>

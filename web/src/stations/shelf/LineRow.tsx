@@ -10,6 +10,7 @@ import { Choice } from '../../parts/Choice.js';
 import { TextValue, Value } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
 import { useUnits } from '../../state/view.js';
+import { NARROW, STACKED } from '../../theme/narrow.js';
 import { Plus, Word } from '../../theme/pieces.js';
 import { readNumber } from '#core/units';
 import { change, useRefusal } from '../../wire/save.js';
@@ -47,6 +48,7 @@ export function LineRow({ line, clays, blocks, chosen, onChoose, onAddColour }: 
       borderColor={grey.ghost}
       as="section"
       aria-label={line.name}
+      css={{ [NARROW]: STACKED }}
     >
       <LineWords line={line} empty={clays.length === 0} />
       <Flex wrap="wrap" columnGap={3} rowGap={3} alignItems="flex-start">

@@ -1,13 +1,14 @@
-import { Box, Flex, Grid } from '@chakra-ui/react';
+import { Flex } from '@chakra-ui/react';
 import { Suspense, lazy, useState, type ReactElement } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { showMass } from '#core/units';
 import type { ClayDto, ShelfAnswer } from '#contract';
 import { Empty, Reading } from '../../parts/Empty.js';
+import { WithStrip } from '../../parts/WithStrip.js';
 import { LookRound } from '../../parts/GardenBar.js';
 import { useKeys } from '../../state/keys.js';
 import { useUnits } from '../../state/view.js';
-import { Second, Strip, Word } from '../../theme/pieces.js';
+import { Second, Word } from '../../theme/pieces.js';
 import { useShelf } from '../../wire/queries.js';
 import { ClayStrip } from './ClayStrip.js';
 import { LineRow } from './LineRow.js';
@@ -162,26 +163,26 @@ export default function Shelf(): ReactElement {
     void navigate(`/shelf/${id}`);
   };
   const empty = data.lines.length === 0;
-  const beside = !empty || adding !== null;
   return (
-    <Grid templateColumns={beside ? '1fr 300px' : '1fr'} height="100%" minHeight={0}>
-      <Box overflowY="auto" padding={5} minWidth={0}>
-        {empty ? (
-          <NothingYet onAdd={setAdding} />
+    <WithStrip
+      label="Chosen clay"
+      chosen={chosen !== undefined || adding !== null}
+      alone={empty && adding === null}
+      back={!adding && <Link to="/shelf">the whole shelf</Link>}
+      strip={
+        adding ? (
+          <AddingForm adding={adding} data={data} onAdding={setAdding} />
         ) : (
-          <Rows data={data} chosen={clayId} onChoose={choose} onAdd={setAdding} />
-        )}
-      </Box>
-      {beside && (
-        <Strip aria-label="Chosen clay">
-          {adding ? (
-            <AddingForm adding={adding} data={data} onAdding={setAdding} />
-          ) : (
-            <Chosen data={data} chosen={chosen} onAdd={setAdding} />
-          )}
-        </Strip>
+          <Chosen data={data} chosen={chosen} onAdd={setAdding} />
+        )
+      }
+    >
+      {empty ? (
+        <NothingYet onAdd={setAdding} />
+      ) : (
+        <Rows data={data} chosen={clayId} onChoose={choose} onAdd={setAdding} />
       )}
-    </Grid>
+    </WithStrip>
   );
 }
 

@@ -5,6 +5,7 @@ import { Empty, Reading } from '../../../parts/Empty.js';
 import { saveFile } from '../../../parts/saveFile.js';
 import { Value } from '../../../parts/Value.js';
 import { Warning } from '../../../parts/Warning.js';
+import { useNarrow } from '../../../state/useNarrow.js';
 import { Second, Word } from '../../../theme/pieces.js';
 import { useDaysAnswer, useDaysRule } from '../../../wire/queries.js';
 import { useRefusal } from '../../../wire/save.js';
@@ -12,6 +13,7 @@ import { calendarOf } from './calendarFile.js';
 import { hoursWords, readHours } from './clock.js';
 import { lookOf } from './DayRow.js';
 import type { AllDays } from './daysProblem.js';
+import { DayList } from './DayList.js';
 import { DayStrips } from './DayStrips.js';
 import { brokenWords, handsWords, helpWords, outcomeWords } from './daysWords.js';
 import { NowStrip } from './NowStrip.js';
@@ -174,8 +176,10 @@ function NoDays(): ReactElement {
 function Planned({ answer }: { readonly answer: AllDays }): ReactElement {
   const days = useDays(answer);
   const refusal = useRefusal(RULE);
+  const narrow = useNarrow();
   const [chosen, setChosen] = useState<string | null>(null);
   if (answer.jobs.length === 0) return <NoDays />;
+  if (narrow) return <HeldDays answer={answer} days={days} />;
   const save = (): void => {
     const file = calendarOf(days.plan, (id) => answer.batches.find((b) => b.id === id)?.name ?? '');
     if (file !== null) saveFile('The days', 'ics', 'text/calendar', file);
@@ -218,6 +222,17 @@ function Planned({ answer }: { readonly answer: AllDays }): ReactElement {
       </Flex>
       <NowStrip {...{ answer, days, chosen }} />
     </Grid>
+  );
+}
+
+/** The days as they are held: now, what is wrong, and what is to be done when. */
+function HeldDays({ answer, days }: Props): ReactElement {
+  return (
+    <Flex direction="column" gap={4} overflowY="auto" height="100%" padding={4}>
+      <Troubles answer={answer} days={days} />
+      <DayList answer={answer} days={days} />
+      <Outcomes answer={answer} days={days} />
+    </Flex>
   );
 }
 

@@ -59,9 +59,9 @@ function OneDevice({ device, network }: OneProps): ReactElement {
 export function LetIn({ network }: Pick<OneProps, 'network'>): ReactElement {
   const devices = network.data?.devices ?? [];
   return (
-    <Box as="section" aria-label="Let in" maxWidth="900px">
+    <Box as="section" aria-label="Who is let in" maxWidth="900px">
       <Box as="h2" marginBottom={2}>
-        Let in
+        Who is let in
       </Box>
       {devices.length === 0 && <Second>No tablet and no phone yet.</Second>}
       <ul>

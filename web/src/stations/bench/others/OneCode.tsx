@@ -36,7 +36,13 @@ function Fingerprint({ fingerprint }: Pick<NetworkAnswer, 'fingerprint'>): React
     <Box maxWidth="520px" fontSize="small">
       The browser there will warn that it does not know this address: nobody else vouches for it. What it shows as the
       fingerprint (SHA-256) of its certificate has to be
-      <Flex wrap="wrap" columnGap={3} marginTop={1} aria-label="Fingerprint" css={{ fontVariantNumeric: 'tabular-nums' }}>
+      <Flex
+        wrap="wrap"
+        columnGap={3}
+        marginTop={1}
+        aria-label="Fingerprint"
+        css={{ fontVariantNumeric: 'tabular-nums' }}
+      >
         {inGroups(fingerprint).map((group, i) => (
           <span key={i}>{group}</span>
         ))}

@@ -52,8 +52,7 @@ function LetOneIn({ network, answer }: OnProps): ReactElement {
           Let one in <Key>N</Key>
         </Action>
         <span>
-          that may do{' '}
-          <Choice label="What it may do" value={rights} options={RIGHTS_WORDS} onChange={setRights} />
+          that may do <Choice label="What it may do" value={rights} options={RIGHTS_WORDS} onChange={setRights} />
         </span>
       </Flex>
       {answer.code && (
@@ -101,12 +100,15 @@ function On({ network, answer }: OnProps): ReactElement {
 }
 
 function HowItStands({ network, answer }: OnProps): ReactElement {
-  if (!answer.possible) return <Second>Tablets and phones are let in at your own Sledge, not at one to look round in.</Second>;
+  if (!answer.possible)
+    return <Second>Tablets and phones are let in at your own Sledge, not at one to look round in.</Second>;
   if (!answer.on) return <Off network={network} />;
   if (answer.addresses.length > 0) return <On network={network} answer={answer} />;
   return (
     <>
-      <Warning>{answer.failed ?? 'This computer is on no network now. Connect it, then switch this off and on.'}</Warning>
+      <Warning>
+        {answer.failed ?? 'This computer is on no network now. Connect it, then switch this off and on.'}
+      </Warning>
       <Off network={network} />
     </>
   );

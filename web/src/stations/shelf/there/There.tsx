@@ -6,9 +6,11 @@ import type { StockAnswer, ThereAnswer } from '#contract';
 import { Empty, Reading } from '../../../parts/Empty.js';
 import { useKeys } from '../../../state/keys.js';
 import { useUnits } from '../../../state/view.js';
-import { Caption, Field, Second, Strip, Word } from '../../../theme/pieces.js';
+import { NARROW, STACKED } from '../../../theme/narrow.js';
+import { Caption, Field, Second, Word } from '../../../theme/pieces.js';
 import { useStock } from '../../../wire/queries.js';
 import { Balance } from './Balance.js';
+import { WithStrip } from '../../../parts/WithStrip.js';
 import { HaveThis } from './HaveThis.js';
 import { OneThing } from './OneThing.js';
 import { Thing } from './Thing.js';
@@ -93,12 +95,20 @@ function All({ stock, chosen, onChoose, onHave }: AllProps): ReactElement {
         </Box>
       </Flex>
       {rowsOf(found).map((row) => (
-        <Grid key={row.title} as="section" aria-label={row.title} templateColumns="96px 1fr" gap={4} paddingY={3}>
+        <Grid
+          key={row.title}
+          as="section"
+          aria-label={row.title}
+          templateColumns="96px 1fr"
+          gap={4}
+          paddingY={3}
+          css={{ [NARROW]: STACKED }}
+        >
           <h2>{row.title}</h2>
           <RowOfThings things={row.things} chosen={chosen} onChoose={onChoose} />
         </Grid>
       ))}
-      <Grid as="section" aria-label="Tubs" templateColumns="96px 1fr" gap={4} paddingY={3}>
+      <Grid as="section" aria-label="Tubs" templateColumns="96px 1fr" gap={4} paddingY={3} css={{ [NARROW]: STACKED }}>
         <h2>Tubs</h2>
         {stock.tubs.length === 0 ? (
           <Caption>What is left over at the end of a plan falls into tubs, sorted: none yet.</Caption>
@@ -142,19 +152,13 @@ export default function There(): ReactElement {
   };
   const nothing = data.things.length === 0 && data.tubs.length === 0;
   return (
-    <Grid templateColumns="minmax(0, 1fr) 300px" height="100%" minHeight={0}>
-      <Box overflowY="auto" padding={5} minWidth={0} tabIndex={0} role="region" aria-label="What lies there">
-        {nothing ? (
-          <Empty title="Nothing lies there yet" action="I have this" onAction={have}>
-            What you make at the bench lands here: sheets, plugs, canes, slices and lumps, with what is left of them,
-            and scrap in its tubs. From here it goes into the next thing.
-          </Empty>
-        ) : (
-          <All stock={data} chosen={thingId} onChoose={choose} onHave={have} />
-        )}
-      </Box>
-      <Strip aria-label="Chosen thing">
-        {having ? (
+    <WithStrip
+      label="Chosen thing"
+      region="What lies there"
+      chosen={thingId !== undefined || having}
+      back={!having && <Link to="/shelf/there">all that lies there</Link>}
+      strip={
+        having ? (
           <HaveThis
             onSaved={choose}
             onCancel={() => {
@@ -163,8 +167,17 @@ export default function There(): ReactElement {
           />
         ) : (
           <Chosen stock={data} chosen={thingId} />
-        )}
-      </Strip>
-    </Grid>
+        )
+      }
+    >
+      {nothing ? (
+        <Empty title="Nothing lies there yet" action="I have this" onAction={have}>
+          What you make at the bench lands here: sheets, plugs, canes, slices and lumps, with what is left of them, and
+          scrap in its tubs. From here it goes into the next thing.
+        </Empty>
+      ) : (
+        <All stock={data} chosen={thingId} onChoose={choose} onHave={have} />
+      )}
+    </WithStrip>
   );
 }
