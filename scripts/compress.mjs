@@ -1,20 +1,23 @@
 // Lays each file of the web application beside itself once more, compressed, so that a phone loads less.
-import { readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
-import { extname, join } from 'node:path';
-import { brotliCompressSync, constants } from 'node:zlib';
+import { readFileSync, readdirSync, writeFileSync } from 'node:fs';
+import { dirname, extname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { promisify } from 'node:util';
+import { brotliCompress } from 'node:zlib';
 
 const SHRINK = new Set(['.js', '.css', '.html', '.svg']);
-const QUALITY = 9;
+const shrink = promisify(brotliCompress);
 
-/** @param folder of the built web application */
-export function compress(folder) {
-  for (const name of readdirSync(folder)) {
-    const path = join(folder, name);
-    if (statSync(path).isDirectory()) compress(path);
-    else if (SHRINK.has(extname(name)))
-      writeFileSync(
-        `${path}.br`,
-        brotliCompressSync(readFileSync(path), { params: { [constants.BROTLI_PARAM_QUALITY]: QUALITY } }),
-      );
-  }
+const folder = join(dirname(fileURLToPath(import.meta.url)), '..', 'dist', 'web');
+
+async function compress() {
+  const names = readdirSync(folder, { recursive: true }).filter((name) => SHRINK.has(extname(name)));
+  await Promise.all(
+    names.map(async (name) => {
+      const path = join(folder, name);
+      writeFileSync(`${path}.br`, await shrink(readFileSync(path)));
+    }),
+  );
 }
+
+await compress();

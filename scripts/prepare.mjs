@@ -3,7 +3,6 @@ import { spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { compress } from './compress.mjs';
 
 export const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 const npm = process.platform === 'win32' ? 'npm.cmd' : 'npm';
@@ -54,7 +53,7 @@ export function build({ force = false } = {}) {
   console.log('Building …');
   run(process.execPath, [tool('typescript/bin/tsc'), '-p', 'tsconfig.server.json']);
   run(process.execPath, [tool('vite/bin/vite.js'), 'build', 'web', '--logLevel', 'warn']);
-  compress(join(root, 'dist', 'web'));
+  run(process.execPath, ['scripts/compress.mjs']);
   mkdirSync(dirname(stamp), { recursive: true });
   writeFileSync(stamp, String(latest));
 }

@@ -1,5 +1,6 @@
 import type { Cutter } from '#core/cutter';
 import { ArrayMaxSize, IsArray } from 'class-validator';
+import { MOST_PICTURES } from './limits.js';
 import type { KeptPiece, UsedFinding } from './pieces.js';
 import type { BakedItemDto } from './ovens.js';
 import type { PatternLiked, PatternStopDto } from './patterns.js';
@@ -11,9 +12,6 @@ import type { FlowKind } from './stock.js';
 export class EntryPictureDto {
   @Id() id!: string;
 }
-
-/** Photographs of one entry at the most. */
-export const MOST_PICTURES = 24;
 
 /** PUT /api/diary/:id: the note and the photographs are a person's to change. */
 export class DiaryNoteDto {
@@ -36,9 +34,6 @@ export interface DiaryCard {
   readonly note: string;
   readonly batchId: string | null;
 }
-
-/** A search gives at most so many entries, the newest. */
-export const MOST_FOUND = 120;
 
 /** GET /api/diary?search=&offset=&limit= */
 export interface DiaryListAnswer {

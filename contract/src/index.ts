@@ -11,6 +11,7 @@ export * from './devices.js';
 export * from './diary.js';
 export * from './exchange.js';
 export * from './learning.js';
+export * from './limits.js';
 export * from './material.js';
 export * from './mixes.js';
 export * from './network.js';

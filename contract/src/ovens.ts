@@ -1,6 +1,7 @@
 import type { LoadItem } from '#core/batch';
 import { COLDEST, HOTTEST } from '#core/oven';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean } from 'class-validator';
+import { MOST_POINTS } from './limits.js';
 import { Between, Id, IsoDate, Name, Optional, Text, Things, Version, Whole } from './rules.js';
 
 /** What was read in an oven: its dial, a separate thermometer, and how long it had been on. */
@@ -40,9 +41,6 @@ export class CurvePointDto {
   @Between('The minutes', 0, 3000, 'minutes') at!: number;
   @Between('The probe', COLDEST, HOTTEST, '°C') celsius!: number;
 }
-
-/** A curve longer than that is thinned by whoever sends it. */
-export const MOST_POINTS = 3000;
 
 /** POST /api/ovens/:id/baked: a load was taken out. */
 export class BakedDto {

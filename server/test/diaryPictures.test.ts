@@ -1,6 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { DiaryAnswer, PictureDto, Problem } from '#contract';
-import { MOST_PICTURES } from '#contract/diary';
+import { MOST_PICTURES, type DiaryAnswer, type PictureDto, type Problem } from '#contract';
 import { Api } from './api.js';
 
 /** The smallest JPEG that says it is one. */

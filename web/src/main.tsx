@@ -69,6 +69,8 @@ function loadForHands(): void {
       import('./stations/batches/days/Days.js'),
       import('./stations/shelf/Shelf.js'),
       import('./stations/diary/Diary.js'),
+      import('./stations/bench/PieceArt.js'),
+      import('./stations/patterns/faces/SheetImage.js'),
       import('./workers/picture.js').then(({ wakePictures }) => wakePictures()),
     ];
     // what cannot be loaded now is loaded when it is gone to

@@ -1,7 +1,8 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import { useNavigate } from 'react-router';
-import { MOST_POINTS, type BakedDto } from '#contract';
+import type { BakedDto } from '#contract';
+import { MOST_POINTS } from '#contract/limits';
 import { minutesIn, useBaking, type InOven } from '../../state/baking.js';
 import { today } from '../../state/today.js';
 import { Action, Note, Word } from '../../theme/pieces.js';

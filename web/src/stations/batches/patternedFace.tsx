@@ -1,6 +1,9 @@
-import type { ReactElement } from 'react';
+import { Suspense, lazy, type ReactElement } from 'react';
 import type { PieceDto, PlanAnswer } from '#contract';
-import { SheetImage, type SheetSeen } from '../patterns/faces/SheetImage.js';
+import type { SheetSeen } from '../patterns/faces/SheetImage.js';
+
+// patterns are large, and few cards need them: a phone loads them when one does
+const SheetImage = lazy(async () => ({ default: (await import('../patterns/faces/SheetImage.js')).SheetImage }));
 
 type Placed = Pick<PieceDto, 'layers' | 'placed' | 'sheetWidthMm' | 'sheetLengthMm'>;
 
@@ -24,7 +27,9 @@ export function patternedFace(
       return (
         <svg width={width} height={length} style={{ overflow: 'hidden' }}>
           <g transform={`translate(0 ${length - whole})`}>
-            <SheetImage of={of} width={width} height={whole} />
+            <Suspense fallback={null}>
+              <SheetImage of={of} width={width} height={whole} />
+            </Suspense>
           </g>
         </svg>
       );

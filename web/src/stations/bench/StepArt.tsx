@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import type { ReactElement } from 'react';
+import { Suspense, lazy, type ReactElement } from 'react';
 import { Fraction, showNumber } from '#core/units';
 import type { BatchAnswer, PlainStep, PlanAnswer } from '#contract';
 import { Block } from '../../parts/Block.js';
@@ -7,8 +7,12 @@ import { CutLayout } from '../../parts/CutLayout.js';
 import { DiscStack } from '../../parts/DiscStack.js';
 import { ofKind, type ByKind } from '../../parts/ofKind.js';
 import { Caption } from '../../theme/pieces.js';
-import { PartArt, PieceArt } from './PieceArt.js';
 import { patternedFace } from '../batches/patternedFace.js';
+
+// pieces of many parts are drawn by much that no other card needs
+const pieceArt = () => import('./PieceArt.js');
+const PartArt = lazy(async () => ({ default: (await pieceArt()).PartArt }));
+const PieceArt = lazy(async () => ({ default: (await pieceArt()).PieceArt }));
 
 const slab = (hex: string, width: number, height: number): ReactElement => (
   <svg width={width} height={height} aria-hidden style={{ display: 'block', maxWidth: '100%' }}>
@@ -138,6 +142,6 @@ interface StepArtProps {
 }
 
 /** The clay of a step, raw as it lies on the bench. */
-export function StepArt({ step, batch }: StepArtProps): ReactElement | null {
-  return ofKind(ART, step, batch);
+export function StepArt({ step, batch }: StepArtProps): ReactElement {
+  return <Suspense fallback={null}>{ofKind(ART, step, batch)}</Suspense>;
 }

@@ -1,7 +1,8 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import { sentenceOf } from '#core/units';
-import { MOST_PICTURES, type DiaryAnswer, type EntryPictureDto } from '#contract/diary';
+import type { DiaryAnswer, EntryPictureDto } from '#contract/diary';
+import { MOST_PICTURES } from '#contract/limits';
 import { FileWord } from '../../parts/FileWord.js';
 import { Warning } from '../../parts/Warning.js';
 import { keepPhotographLater, sourceOf } from '../../parts/openPhotograph.js';
