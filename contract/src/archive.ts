@@ -95,3 +95,42 @@ export class CarryDto {
 export interface CarryAnswer {
   readonly things: readonly { readonly kind: CarriedKind; readonly name: string; readonly as: string }[];
 }
+
+/** GET /api/archive/whole: everything as one ZIP, on its way out or in. */
+export interface WholeAnswer {
+  readonly way: 'out' | 'in' | null;
+  readonly state: 'none' | 'running' | 'ready' | 'failed';
+  /** rows and pictures */
+  readonly done: number;
+  readonly total: number;
+  readonly why: string | null;
+  /** read in: the copy that it is now */
+  readonly copy: CheckedCopy | null;
+  /** of the file that is ready to be saved */
+  readonly bytes: number;
+}
+
+/** POST /api/archive/carry-all: all of a copy that is not here. */
+export class CarryAllDto {
+  @CopyName() name!: string;
+  /** false: only say what would come */
+  @IsBoolean({ message: 'Say whether it is to be done.' }) sure!: boolean;
+}
+
+/** What comes, or would come, beside what is here. */
+export interface CarryAllAnswer extends CarryAnswer {
+  /** what else comes, by what it is called, as `blocks` */
+  readonly more: readonly { readonly what: string; readonly count: number }[];
+}
+
+/** POST /api/archive/thing/take: a thing that was sent as a file, looked at before. */
+export class TakeThingDto {
+  @Id() token!: string;
+}
+
+/** POST /api/archive/thing: what is in a file that somebody sent. */
+export interface SentThingAnswer extends CarryAnswer {
+  readonly token: string;
+  readonly kind: CarriedKind;
+  readonly name: string;
+}

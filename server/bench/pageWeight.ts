@@ -1,6 +1,5 @@
-import { readFileSync } from 'node:fs';
+import { readFileSync, statSync } from 'node:fs';
 import { join } from 'node:path';
-import { gzipSync } from 'node:zlib';
 import { projectRoot } from '../src/db/root.js';
 
 interface Chunk {
@@ -8,8 +7,8 @@ interface Chunk {
   readonly imports?: readonly string[];
 }
 
-/** Bytes of script, gzipped, that the browser has to load to show a station of the built web application. */
-export function pageWeight(station: string): number {
+/** Bytes of script, compressed as it is sent, that the browser has to load to show stations of the web application. */
+export function pageWeight(...stations: readonly string[]): number {
   const web = join(projectRoot(), 'dist', 'web');
   const manifest = JSON.parse(readFileSync(join(web, '.vite', 'manifest.json'), 'utf8')) as Record<string, Chunk>;
   const seen = new Set<string>();
@@ -20,8 +19,8 @@ export function pageWeight(station: string): number {
     for (const inner of chunk.imports ?? []) visit(inner);
   };
   visit('index.html');
-  visit(`src/stations/${station}.tsx`);
+  for (const station of stations) visit(`src/stations/${station}.tsx`);
   return [...seen]
     .filter((file) => file.endsWith('.js'))
-    .reduce((sum, file) => sum + gzipSync(readFileSync(join(web, file))).length, 0);
+    .reduce((sum, file) => sum + statSync(join(web, `${file}.br`)).size, 0);
 }

@@ -15,11 +15,13 @@ import {
 } from '@nestjs/common';
 import type { Request, Response } from 'express';
 import {
+  CarryAllDto,
   CarryDto,
   KeepCopyDto,
   RuleFolderDto,
   TakeUpDto,
   type ArchiveAnswer,
+  type CarryAllAnswer,
   type CarryAnswer,
   type CheckedCopy,
   type GardenAnswer,
@@ -97,6 +99,13 @@ export class ArchiveController {
   @HttpCode(200)
   carry(@ChangeId() change: string, @Body() body: CarryDto): Promise<CarryAnswer> {
     return this.carrying.carry(change, body);
+  }
+
+  /** All of a copy that is not here. */
+  @Post('carry-all')
+  @HttpCode(200)
+  carryAll(@ChangeId() change: string, @Body() body: CarryAllDto): Promise<CarryAllAnswer> {
+    return this.carrying.carryAll(change, body);
   }
 
   /** Another Sledge on a copy of this copy, to look into it. */

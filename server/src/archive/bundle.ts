@@ -1,7 +1,7 @@
 import { eq } from 'drizzle-orm';
 import { getTableConfig, type SQLiteTable } from 'drizzle-orm/sqlite-core';
 import type { Db } from '../db/dataFile.js';
-import { TABLES, type TableName } from '../db/schema.js';
+import { TABLES, pictures, type TableName } from '../db/schema.js';
 
 /** A row as it stands in the file, by the names of its columns in the program. */
 export type PlainRow = Readonly<Record<string, unknown>> & { readonly id: string };
@@ -56,7 +56,7 @@ const REFERENCES = new Map<TableName, readonly Reference[]>(
 export const referencesIn = (table: TableName): readonly Reference[] => REFERENCES.get(table) ?? [];
 
 /** The column that says whose a row is: the first that names that table; others name what it rests on. */
-const ownerColumn = (child: TableName, parent: TableName): string | undefined =>
+export const ownerColumn = (child: TableName, parent: TableName): string | undefined =>
   referencesIn(child).find((r) => r.table === parent)?.column;
 
 /** It rests on something that lies on the other table, and cannot travel. */
@@ -127,14 +127,46 @@ function inOrder(rows: Bundle): Bundle {
   return ordered;
 }
 
-/** Rows that belong to a thing, itself among them, by their keys. */
-export function belongingTo(rows: Bundle, table: TableName, id: string): ReadonlySet<string> {
-  const own = new Set([`${table} ${id}`]);
+/**
+ * Everything there is. Of photographs only what they are: their bytes are brought one by one.
+ */
+export async function gatherAll(db: Db): Promise<Bundle> {
+  const all: { readonly table: TableName; readonly row: PlainRow }[] = [];
+  for (const table of Object.keys(TABLES) as TableName[])
+    for (const row of await rowsOf(db, table)) all.push({ table, row });
+  return inOrder(all);
+}
+
+const PICTURE_WITHOUT_BYTES = { id: pictures.id, type: pictures.type, width: pictures.width, height: pictures.height };
+
+/** All rows of a table; of photographs without their bytes. */
+export async function rowsOf(db: Db, table: TableName): Promise<readonly PlainRow[]> {
+  const rows = table === 'picture' ? db.select(PICTURE_WITHOUT_BYTES).from(pictures) : db.select().from(TABLES[table]);
+  return (await rows) as readonly PlainRow[];
+}
+
+/** A row that another one belongs to. */
+function ownerOf(table: TableName, row: PlainRow): string | null {
+  for (const [to, children] of Object.entries(OWNED) as [TableName, readonly TableName[]][]) {
+    const column = children.includes(table) ? ownerColumn(table, to) : undefined;
+    const owner = column === undefined ? undefined : row[column];
+    if (typeof owner === 'string') return `${to} ${owner}`;
+  }
+  return null;
+}
+
+/**
+ * Which thing each row belongs to, by their keys; a thing belongs to itself.
+ * @param things tables of things that are carried with all that belongs to them
+ */
+export function belongings(rows: Bundle, things: ReadonlySet<TableName>): ReadonlyMap<string, string> {
+  const belongs = new Map<string, string>();
   // parents stand before what belongs to them
-  for (const { table: name, row } of rows)
-    for (const [to, children] of Object.entries(OWNED) as [TableName, readonly TableName[]][]) {
-      const column = children.includes(name) ? ownerColumn(name, to) : undefined;
-      if (column !== undefined && own.has(`${to} ${String(row[column])}`)) own.add(`${name} ${row.id}`);
-    }
-  return own;
+  for (const { table, row } of rows) {
+    const key = `${table} ${row.id}`;
+    const owner = ownerOf(table, row);
+    const own = things.has(table) ? key : belongs.get(owner ?? '');
+    if (own !== undefined) belongs.set(key, own);
+  }
+  return belongs;
 }

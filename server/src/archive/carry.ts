@@ -1,8 +1,17 @@
 import { randomUUID } from 'node:crypto';
 import type { Db } from '../db/dataFile.js';
 import type { Draft, Row } from '../db/journal.js';
-import { TABLES, type TableName } from '../db/schema.js';
-import { belongingTo, gather, referencesIn, type Bundle, type PlainRow } from './bundle.js';
+import type { TableName } from '../db/schema.js';
+import {
+  belongings,
+  gather,
+  gatherAll,
+  ownerColumn,
+  referencesIn,
+  rowsOf,
+  type Bundle,
+  type PlainRow,
+} from './bundle.js';
 
 /** Things with a name of their own that are carried over with all that belongs to them. */
 const THINGS: ReadonlySet<TableName> = new Set(['mix', 'blend', 'cane', 'pattern', 'batch', 'palette'] as const);
@@ -12,7 +21,19 @@ const BY_NAME: Readonly<Partial<Record<TableName, readonly string[]>>> = {
   clay: ['name', 'lineId'],
   machine: ['name'],
   setting: ['label', 'machineId'],
+  oven: ['name'],
+  cutter: ['name'],
+  finding: ['name'],
 };
+/** What comes only with the row that it tells of: where that is here, it has its own. */
+const WITH: Readonly<Partial<Record<TableName, TableName>>> = {
+  reading: 'setting',
+  tubContent: 'tub',
+  ...{ entryPiece: 'entry', entryFinding: 'entry', entryMix: 'entry', entryTaking: 'entry', entryBlend: 'entry' },
+  ...{ entryBake: 'entry', entryPicture: 'entry', entryTime: 'entry', entryConditioning: 'entry' },
+  ...{ entryCane: 'entry', entryPattern: 'entry', flow: 'entry' },
+};
+const ID = /[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}/g;
 
 /** What becomes of a carried thing. */
 export interface Carried {
@@ -25,18 +46,18 @@ export interface Carried {
 
 const keyOf = (table: TableName, id: string): string => `${table} ${id}`;
 const nameIn = (row: PlainRow): string => (typeof row.name === 'string' ? row.name : '');
-const alike = (a: string, b: string): boolean => a.trim().toLowerCase() === b.trim().toLowerCase();
+const plain = (name: string): string => name.trim().toLowerCase();
 
 /** A row without what counts its changes. */
 const content = ({ version: _, ...row }: PlainRow): string => JSON.stringify(row);
 
-/** A name that nothing in a table has yet. */
-function freeName(name: string, taken: readonly string[], from: string): string {
-  if (!taken.some((t) => alike(t, name))) return name;
+/** A name that is not among those that are taken. */
+function freeName(name: string, taken: ReadonlySet<string>, from: string): string {
+  if (!taken.has(plain(name))) return name;
   const own = `${name}, ${from}`;
   for (let n = 1; ; n++) {
     const next = n === 1 ? own : `${own} (${n})`;
-    if (!taken.some((t) => alike(t, next))) return next;
+    if (!taken.has(plain(next))) return next;
   }
 }
 
@@ -62,6 +83,38 @@ function thingsInOrder(bundle: Bundle, belongs: ReadonlyMap<string, string>): Bu
   return [...ordered].flatMap((key) => things.get(key) ?? []);
 }
 
+/** What there is in the data of now, table by table, read when it is first asked for. */
+class Here {
+  private readonly tables = new Map<TableName, ReadonlyMap<string, PlainRow>>();
+  private readonly twins = new Map<TableName, ReadonlyMap<string, string>>();
+  private readonly names = new Map<TableName, Set<string>>();
+
+  constructor(private readonly db: Db) {}
+
+  async table(table: TableName): Promise<ReadonlyMap<string, PlainRow>> {
+    const known = this.tables.get(table) ?? new Map((await rowsOf(this.db, table)).map((row) => [row.id, row]));
+    this.tables.set(table, known);
+    return known;
+  }
+
+  /** Names that things of a table have; those that come are added to them. */
+  async taken(table: TableName): Promise<Set<string>> {
+    const known =
+      this.names.get(table) ?? new Set([...(await this.table(table)).values()].map((r) => plain(nameIn(r))));
+    this.names.set(table, known);
+    return known;
+  }
+
+  /** The id of what is called the same. */
+  async twinOf(table: TableName, row: PlainRow, columns: readonly string[]): Promise<string | undefined> {
+    const called = (one: PlainRow): string => JSON.stringify(columns.map((c) => plain(String(one[c]))));
+    const known =
+      this.twins.get(table) ?? new Map([...(await this.table(table)).values()].map((one) => [called(one), one.id]));
+    this.twins.set(table, known);
+    return known.get(called(row));
+  }
+}
+
 /** Carries the rows of a bundle over into the data that a draft writes to. */
 class Carrying {
   /** old ids and the new ones that take their places */
@@ -70,6 +123,9 @@ class Carrying {
   readonly carried: Carried[] = [];
   /** keys of rows that belong to a thing, with the key of that thing */
   private readonly belongs: ReadonlyMap<string, string>;
+  /** rows by the key of their thing */
+  private readonly members = new Map<string, Bundle[number][]>();
+  private readonly here: Here;
 
   constructor(
     private readonly draft: Draft,
@@ -77,43 +133,26 @@ class Carrying {
     /** where it comes from, for a name that is taken */
     private readonly from: string,
   ) {
-    const things = bundle.filter(({ table }) => THINGS.has(table));
-    this.belongs = new Map(
-      things.flatMap(({ table, row }) =>
-        [...belongingTo(bundle, table, row.id)].map((key) => [key, keyOf(table, row.id)] as const),
-      ),
-    );
-  }
-
-  private async there(table: TableName, id: string): Promise<PlainRow | undefined> {
-    return (await this.draft.find(table, id)) as PlainRow | undefined;
-  }
-
-  private async all(table: TableName): Promise<readonly PlainRow[]> {
-    return (await this.draft.db.select().from(TABLES[table])) as readonly PlainRow[];
+    this.here = new Here(draft.db);
+    this.belongs = belongings(bundle, THINGS);
+    for (const one of bundle) {
+      const thing = this.belongs.get(keyOf(one.table, one.row.id));
+      if (thing !== undefined) this.members.set(thing, [...(this.members.get(thing) ?? []), one]);
+    }
   }
 
   /** A row with the new ids in the places of the old ones, also inside of documents. */
   private renewed(row: PlainRow): PlainRow {
-    let text = JSON.stringify(row);
-    for (const [old, id] of this.ids) text = text.replaceAll(old, id);
-    return JSON.parse(text) as PlainRow;
-  }
-
-  /** What there is by another id but by the same name takes its place. */
-  private async byName(table: TableName, row: PlainRow, columns: readonly string[]): Promise<boolean> {
-    const own = this.renewed(row);
-    const same = (other: PlainRow): boolean => columns.every((c) => alike(String(other[c]), String(own[c])));
-    const twin = (await this.all(table)).find(same);
-    if (twin) this.ids.set(row.id, twin.id);
-    return twin !== undefined;
+    if (this.ids.size === 0) return row;
+    const text = JSON.stringify(row);
+    const next = text.replace(ID, (id) => this.ids.get(id) ?? id);
+    return next === text ? row : (JSON.parse(next) as PlainRow);
   }
 
   /** Whether a thing is here already, just as it is carried. */
-  private async isHere(belongs: ReadonlySet<string>): Promise<boolean> {
-    for (const { table, row } of this.bundle) {
-      if (!belongs.has(keyOf(table, row.id))) continue;
-      const here = await this.there(table, row.id);
+  private async isHere(members: Bundle): Promise<boolean> {
+    for (const { table, row } of members) {
+      const here = (await this.here.table(table)).get(row.id);
       if (!here || content(here) !== content(this.renewed(row))) return false;
     }
     return true;
@@ -121,50 +160,53 @@ class Carrying {
 
   /** Decides what becomes of a thing: it is here, it comes as it is, or beside the one that is here. */
   private async thing(table: TableName, row: PlainRow): Promise<void> {
-    const belongs = belongingTo(this.bundle, table, row.id);
-    if (await this.isHere(belongs)) {
-      for (const key of belongs) this.kept.add(key);
+    const members = this.members.get(keyOf(table, row.id)) ?? [];
+    if (await this.isHere(members)) {
+      for (const one of members) this.kept.add(keyOf(one.table, one.row.id));
       return;
     }
-    if (await this.there(table, row.id))
-      for (const one of this.bundle)
-        if (belongs.has(keyOf(one.table, one.row.id))) this.ids.set(one.row.id, randomUUID());
-    const taken = (await this.all(table)).map(nameIn);
-    this.carried.push({ table, id: row.id, name: nameIn(row), as: freeName(nameIn(row), taken, this.from) });
+    if ((await this.here.table(table)).has(row.id)) for (const one of members) this.ids.set(one.row.id, randomUUID());
+    const taken = await this.here.taken(table);
+    const as = freeName(nameIn(row), taken, this.from);
+    taken.add(plain(as));
+    this.carried.push({ table, id: row.id, name: nameIn(row), as });
   }
 
   /** Whether there is one already that is good for it. */
   private async stays(table: TableName, row: PlainRow): Promise<boolean> {
-    if (await this.there(table, row.id)) return true;
-    // a machine that is here has readings of its own
-    if (table === 'reading') return this.kept.has(keyOf('setting', String(row.settingId)));
+    if ((await this.here.table(table)).has(row.id)) return true;
+    const parent = WITH[table];
+    const column = parent && ownerColumn(table, parent);
+    if (parent && column !== undefined && this.kept.has(keyOf(parent, String(row[column])))) return true;
     const columns = BY_NAME[table];
-    return columns !== undefined && this.byName(table, row, columns);
+    const twin = columns && (await this.here.twinOf(table, this.renewed(row), columns));
+    if (twin !== undefined) this.ids.set(row.id, twin);
+    return twin !== undefined;
   }
 
-  /** @returns whether anything is to be written */
-  async decide(): Promise<boolean> {
+  async decide(): Promise<void> {
     for (const { table, row } of this.bundle)
-      if (!THINGS.has(table) && !this.belongs.has(keyOf(table, row.id)) && (await this.stays(table, row)))
+      if (!this.belongs.has(keyOf(table, row.id)) && (await this.stays(table, row)))
         this.kept.add(keyOf(table, row.id));
     for (const { table, row } of thingsInOrder(this.bundle, this.belongs)) await this.thing(table, row);
-    return this.carried.length > 0;
   }
 
-  async write(): Promise<void> {
+  /** Rows that come, as they are written. */
+  coming(): Bundle {
     const names = new Map(this.carried.map(({ table, id, as }) => [keyOf(table, id), as]));
-    for (const { table, row } of this.bundle) {
-      if (this.kept.has(keyOf(table, row.id))) continue;
-      const own = this.renewed(row);
-      const name = names.get(keyOf(table, row.id));
-      const next = {
-        ...own,
-        ...('version' in own ? { version: this.draft.version } : {}),
-        ...(THINGS.has(table) && name !== undefined ? { name } : {}),
-      };
-      await this.draft.put(table, next as unknown as Row<typeof table>);
-    }
+    return this.bundle
+      .filter(({ table, row }) => !this.kept.has(keyOf(table, row.id)))
+      .map(({ table, row }) => {
+        const name = THINGS.has(table) ? names.get(keyOf(table, row.id)) : undefined;
+        const own = { ...this.renewed(row), ...(name === undefined ? {} : { name }) };
+        return { table, row: 'version' in own ? { ...own, version: this.draft.version } : own };
+      });
   }
+}
+
+/** @param rows new ones, parents before children */
+function write(draft: Draft, rows: Bundle): void {
+  for (const { table, row } of rows) draft.replace(table, [], [row as unknown as Row<typeof table>]);
 }
 
 /**
@@ -180,6 +222,31 @@ export async function carryOver(
   from: string,
 ): Promise<readonly Carried[]> {
   const carrying = new Carrying(draft, await gather(source, root.table, root.id), from);
-  if (await carrying.decide()) await carrying.write();
+  await carrying.decide();
+  if (carrying.carried.length > 0) write(draft, carrying.coming());
   return carrying.carried;
+}
+
+/** What comes of everything. */
+export interface CarriedAll {
+  readonly carried: readonly Carried[];
+  /** rows that come, by table */
+  readonly rows: ReadonlyMap<TableName, number>;
+  /** photographs whose bytes have to be there before the rows that show them */
+  readonly pictureIds: readonly string[];
+}
+
+/** Carries all that is not here over; what is here and differs stays, and the other one comes beside it. */
+export async function carryAllOver(draft: Draft, source: Db, from: string): Promise<CarriedAll> {
+  const carrying = new Carrying(draft, await gatherAll(source), from);
+  await carrying.decide();
+  const coming = carrying.coming();
+  const rows = new Map<TableName, number>();
+  for (const { table } of coming) rows.set(table, (rows.get(table) ?? 0) + 1);
+  write(
+    draft,
+    coming.filter(({ table }) => table !== 'picture'),
+  );
+  const pictureIds = coming.filter(({ table }) => table === 'picture').map(({ row }) => row.id);
+  return { carried: carrying.carried, rows, pictureIds };
 }

@@ -37,3 +37,44 @@ export function aside<T>(script: string, data: unknown, most: number): Promise<T
     });
   });
 }
+
+/** How far a long piece of work is. */
+export interface HowFar {
+  readonly done: number;
+  readonly total: number;
+}
+
+/** A long piece of work in a thread of its own: what comes of it, and the way to end it before that. */
+export interface LongWork<T> {
+  readonly result: Promise<T>;
+  /** after it nothing comes of it */
+  readonly stop: () => void;
+}
+
+/** It was ended by whoever had asked for it. */
+export class Stopped extends Error {}
+
+/**
+ * Does work that takes long in a thread of its own.
+ * @param script it posts `{ howFar }` now and then, and at last one message with what it found
+ * @param tell called with how far it is
+ */
+export function longAside<T>(script: string, data: unknown, tell: (howFar: HowFar) => void): LongWork<T> {
+  const path = join(projectRoot(), 'dist', 'server', 'src', script);
+  const worker = new Worker(path, { workerData: data, execArgv: [] });
+  const result = new Promise<T>((resolve, reject) => {
+    worker.on('message', (said: { readonly howFar?: HowFar }) => {
+      if (said.howFar) {
+        tell(said.howFar);
+        return;
+      }
+      resolve(said as T);
+      void worker.terminate();
+    });
+    worker.once('error', reject);
+    worker.once('exit', () => {
+      reject(new Stopped(`${script} was ended.`));
+    });
+  });
+  return { result, stop: () => void worker.terminate() };
+}

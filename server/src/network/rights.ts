@@ -5,8 +5,8 @@ type Rule = RegExp;
 
 /** What only the computer itself is answered: copies, who is let in, another Sledge beside this one. */
 const HERE_ONLY: readonly Rule[] = [
-  /^(POST|PUT|DELETE|PATCH) \/api\/archive\b/,
-  /^GET \/api\/archive\/copies\b/,
+  /^(POST|PUT|DELETE|PATCH) \/api\/archive(?!\/thing\b)/,
+  /^GET \/api\/archive\/(copies|whole)\b/,
   /^\w+ \/api\/network(?!\/me$)/,
   /^POST \/api\/garden\b/,
   /^PUT \/api\/learning\b/,

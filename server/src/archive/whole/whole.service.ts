@@ -1,0 +1,185 @@
+import { Inject, Injectable, type OnApplicationShutdown } from '@nestjs/common';
+import { createReadStream, createWriteStream, mkdirSync, renameSync, rmSync, statSync } from 'node:fs';
+import { copyFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import type { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import type { CheckedCopy, WholeAnswer } from '#contract';
+import { inUse, notThere } from '../../access/problem.js';
+import { Stopped, longAside, type HowFar, type LongWork } from '../../aside/aside.js';
+import { DataFile } from '../../db/dataFile.js';
+import { Journal } from '../../db/journal.js';
+import { UnusableDatabase, asUnusable } from '../../db/unusable.js';
+import type { Manifest } from './manifest.js';
+import type { Chosen } from './writeZip.js';
+
+/** Bytes of an archive that is handed in. */
+const MOST_BYTES = 4_000_000_000;
+const NOTHING: WholeAnswer = { way: null, state: 'none', done: 0, total: 0, why: null, copy: null, bytes: 0 };
+
+export type ReadIn = { readonly manifest: Manifest; readonly holds: CheckedCopy['holds'] } | { readonly wrong: string };
+
+/** Everything as one ZIP, out and in again: one at a time, with how far it is, and the way to stop it. */
+@Injectable()
+export class WholeArchive implements OnApplicationShutdown {
+  private now: WholeAnswer = NOTHING;
+  private work: LongWork<unknown> | null = null;
+
+  constructor(
+    @Inject(DataFile) private readonly data: DataFile,
+    @Inject(Journal) private readonly journal: Journal,
+  ) {}
+
+  onApplicationShutdown(): void {
+    this.stop();
+  }
+
+  told(): WholeAnswer {
+    return this.now;
+  }
+
+  /** A path in the folder of copies: what is half done there is swept away at the next start. */
+  private half(name: string): string {
+    mkdirSync(this.data.copies.folder, { recursive: true });
+    return join(this.data.copies.folder, `${name}.half`);
+  }
+
+  private get zip(): string {
+    return this.half('archive.zip');
+  }
+
+  private begin(way: 'out' | 'in'): void {
+    if (this.now.state === 'running') throw inUse('An archive is being written or read already. Wait, or stop it.');
+    this.sweep();
+    this.now = { ...NOTHING, way, state: 'running' };
+  }
+
+  private tell = (howFar: HowFar): void => {
+    this.now = { ...this.now, ...howFar };
+  };
+
+  private failed(error: unknown): void {
+    if (error instanceof Stopped) {
+      this.now = NOTHING;
+      return;
+    }
+    const known = asUnusable(error, 'the folder of copies');
+    if (!(known instanceof UnusableDatabase)) throw error;
+    this.now = { ...this.now, state: 'failed', why: known.message };
+  }
+
+  private run<T>(script: string, data: object): Promise<T> {
+    const work = longAside<T>(script, data, this.tell);
+    this.work = work;
+    return work.result;
+  }
+
+  /** Copies the data of this moment, so that nobody waits while it is read. */
+  private async copied(file: string): Promise<void> {
+    await this.journal.beside(() => this.data.copy((from) => copyFile(from, file)));
+  }
+
+  /** Begins to write everything. */
+  out(): WholeAnswer {
+    this.begin('out');
+    void this.write(this.zip, null).then(
+      () => {
+        this.now = { ...this.now, state: 'ready', bytes: statSync(this.zip).size };
+      },
+      (error: unknown) => {
+        this.failed(error);
+      },
+    );
+    return this.now;
+  }
+
+  /** Writes an archive of the data of this moment. @throws Stopped, and what the system says */
+  async write(out: string, chosen: Chosen | null): Promise<void> {
+    const file = this.half(`archive-${chosen?.thing.id ?? 'whole'}`);
+    try {
+      await this.copied(file);
+      const data = { file, out, chosen };
+      if (chosen) await longAside('archive/whole/out.worker.js', data, () => undefined).result;
+      else await this.run('archive/whole/out.worker.js', data);
+    } finally {
+      for (const ending of ['', '-wal', '-shm']) rmSync(`${file}${ending}`, { force: true });
+    }
+  }
+
+  /** @throws ProblemException 404 where none is ready */
+  file(): { readonly stream: Readable; readonly bytes: number } {
+    if (this.now.way !== 'out' || this.now.state !== 'ready') throw notThere('This archive');
+    return { stream: createReadStream(this.zip), bytes: this.now.bytes };
+  }
+
+  /** Takes an archive in as one more copy. @param name of the file */
+  async in(stream: Readable, name: string): Promise<WholeAnswer> {
+    this.begin('in');
+    try {
+      await this.receive(stream, this.zip);
+    } catch (error) {
+      this.failed(error);
+      return this.now;
+    }
+    void this.readIn(this.copyName(name)).catch((error: unknown) => {
+      this.failed(error);
+    });
+    return this.now;
+  }
+
+  private async receive(stream: Readable, path: string): Promise<void> {
+    let bytes = 0;
+    stream.on('data', (chunk: Buffer) => {
+      bytes += chunk.length;
+      if (bytes > MOST_BYTES) stream.destroy(new UnusableDatabase('This file is larger than any archive of Sledge.'));
+    });
+    await pipeline(stream, createWriteStream(path));
+    if (bytes === 0) throw new UnusableDatabase('This file is empty.');
+  }
+
+  /** `from garden (2)`: a name that no copy has yet. */
+  private copyName(file: string): string {
+    const plain = file
+      .replace(/\.[^.]*$/, '')
+      .replace(/[^\p{L}\p{N} ,_()-]+/gu, ' ')
+      .trim()
+      .slice(0, 60);
+    const name = `from ${plain === '' ? 'an archive' : plain}`;
+    const { copies } = this.data;
+    for (let n = 1; ; n += 1) {
+      const own = n === 1 ? name : `${name} (${n})`;
+      if (!copies.has(own)) return own;
+    }
+  }
+
+  private async readIn(copy: string): Promise<void> {
+    const file = this.half('archive-in');
+    try {
+      const read = await this.run<ReadIn>('archive/whole/in.worker.js', { zip: this.zip, file });
+      if ('wrong' in read) throw new UnusableDatabase(read.wrong);
+      renameSync(file, this.data.copies.path(copy));
+      this.now = {
+        ...this.now,
+        state: 'ready',
+        copy: { name: copy, bytes: statSync(this.data.copies.path(copy)).size, holds: read.holds },
+      };
+    } finally {
+      for (const path of [file, this.zip])
+        for (const ending of ['', '-wal', '-shm', '.lock', '.lock-journal', '.address'])
+          rmSync(`${path}${ending}`, { force: true });
+    }
+  }
+
+  /** Ends what runs, and throws away what is ready and was not saved. */
+  stop(): WholeAnswer {
+    this.work?.stop();
+    this.work = null;
+    this.sweep();
+    this.now = NOTHING;
+    return this.now;
+  }
+
+  private sweep(): void {
+    rmSync(join(this.data.copies.folder, 'archive.zip.half'), { force: true });
+  }
+}
