@@ -13,11 +13,20 @@ import { carryAllOver, carryOver, type Carried, type CarriedAll } from './carry.
 export const KIND_WORDS: Readonly<Record<CarriedKind, string>> = {
   ...{ mix: 'mix', blend: 'blend', cane: 'cane', pattern: 'patterned sheet', batch: 'batch', palette: 'palette' },
 };
-/** What else a maker would count. */
-const MORE: Readonly<Partial<Record<TableName, string>>> = {
-  ...{ line: 'lines of clay', clay: 'clays', block: 'blocks', machine: 'machines', oven: 'ovens' },
-  ...{ cutter: 'cutters', finding: 'findings', pieceModel: 'pieces kept for another time' },
-  ...{ entry: 'entries of the diary', sheet: 'things that lie there', tub: 'tubs', picture: 'photographs' },
+/** What else a maker would count: what one of them is called, and several. */
+const MORE: Readonly<Partial<Record<TableName, readonly [string, string]>>> = {
+  line: ['line of clay', 'lines of clay'],
+  clay: ['clay', 'clays'],
+  block: ['block', 'blocks'],
+  machine: ['machine', 'machines'],
+  oven: ['oven', 'ovens'],
+  cutter: ['cutter', 'cutters'],
+  finding: ['finding', 'findings'],
+  pieceModel: ['piece kept for another time', 'pieces kept for another time'],
+  entry: ['entry of the diary', 'entries of the diary'],
+  sheet: ['thing that lies there', 'things that lie there'],
+  tub: ['tub', 'tubs'],
+  picture: ['photograph', 'photographs'],
 };
 
 /** A draft that nothing is written from. */
@@ -126,9 +135,9 @@ const told = (carried: readonly Carried[]): CarryAnswer => ({
 
 const toldAll = ({ carried, rows }: CarriedAll): CarryAllAnswer => ({
   ...told(carried),
-  more: (Object.entries(MORE) as [TableName, string][]).flatMap(([table, what]) => {
+  more: (Object.entries(MORE) as [TableName, readonly [string, string]][]).flatMap(([table, [one, many]]) => {
     const count = rows.get(table) ?? 0;
-    return count > 0 ? [{ what, count }] : [];
+    return count > 0 ? [{ what: count === 1 ? one : many, count }] : [];
   }),
 });
 

@@ -49,6 +49,7 @@ import type {
   GardenAnswer,
   GlassAnswer,
   TakeOutAnswer,
+  WholeAnswer,
 } from '#contract';
 import { NoAnswer, ShutOut, ask } from './ask.js';
 import { changesMade, isQuiet, resume, tryNow, whenSettled } from './outbox.js';
@@ -201,6 +202,16 @@ export const useArchive = (): UseQueryResult<ArchiveAnswer> => useRead('/api/arc
 /** Who asks: the computer itself, or a device that was let in. */
 export const useMe = (): UseQueryResult<MeAnswer> => useRead('/api/network/me');
 export const useNetworkAnswer = (): UseQueryResult<NetworkAnswer> => useRead('/api/network');
+/** Everything as one ZIP, on its way out or in; asked for again and again while it is. */
+export const useWholeAnswer = (): UseQueryResult<WholeAnswer> =>
+  useQuery({
+    queryKey: [WHOLE],
+    queryFn: () => ask<WholeAnswer>('GET', WHOLE),
+    refetchInterval: ({ state }) => (state.data?.state === 'running' ? LOOK_EVERY : false),
+  });
+const WHOLE = '/api/archive/whole';
+/** ms after which it is asked how far it is. */
+const LOOK_EVERY = 400;
 export const useChanges = (): UseQueryResult<ChangesAnswer> => useRead('/api/changes');
 
 const PAGE = 60;

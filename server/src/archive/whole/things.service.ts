@@ -92,8 +92,8 @@ export class SentThings implements OnApplicationShutdown {
     } catch (error) {
       if (!(error instanceof RestsOnMade)) throw error;
       throw refused(
-        'It is made of something that lies there, and that cannot be sent. Choose a clay for it in a copy of the plan ' +
-          'first.',
+        'It is made of something that lies there, and that cannot be sent. Choose a clay for it in a copy of the ' +
+          'plan first.',
       );
     }
   }

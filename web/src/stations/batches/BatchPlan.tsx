@@ -7,6 +7,7 @@ import { TextValue, Value } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
 import { readDay } from '../../state/readDay.js';
 import { showDate, today } from '../../state/today.js';
+import { SendIt } from '../../parts/SendIt.js';
 import { Action, Second, ViewLink, Word } from '../../theme/pieces.js';
 import { change, put, useRefusal } from '../../wire/save.js';
 import { copyOf, dtoOf, isGeneral, newPiece } from './batchMoves.js';
@@ -133,17 +134,18 @@ function BeforeMaking({ batch, path }: NextProps): ReactElement {
         </Action>
         <Again batch={batch}>Copy</Again>
       </Flex>
-      <Word
-        fontSize="small"
-        alignSelf="flex-start"
-        onClick={() => {
-          void change('DELETE', `${path}?version=${batch.version}`).then((gone) => {
-            if (gone !== null) void navigate('/batches');
-          });
-        }}
-      >
-        Take this batch away
-      </Word>
+      <Flex gap={4} fontSize="small">
+        <Word
+          onClick={() => {
+            void change('DELETE', `${path}?version=${batch.version}`).then((gone) => {
+              if (gone !== null) void navigate('/batches');
+            });
+          }}
+        >
+          Take this batch away
+        </Word>
+        <SendIt kind="batch" id={batch.id} name={batch.name} />
+      </Flex>
       {late && <Warning>The day it was for has passed.</Warning>}
     </>
   );

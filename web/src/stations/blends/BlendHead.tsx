@@ -2,6 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
 import { useNavigate } from 'react-router';
 import { TextValue } from '../../parts/Value.js';
+import { SendIt } from '../../parts/SendIt.js';
 import { Key, Second, Word } from '../../theme/pieces.js';
 import { change } from '../../wire/save.js';
 import { MOST_COLOURS } from './planMoves.js';
@@ -88,7 +89,8 @@ function BlendWords({ editing }: BlendHeadProps): ReactElement {
         }}
       >
         Take away
-      </Word>
+      </Word>{' '}
+      · <SendIt kind="blend" id={blend.id} name={blend.name} />
     </Box>
   );
 }

@@ -4,11 +4,8 @@ import { Link, useNavigate, useSearchParams } from 'react-router';
 import { Warning } from '../../parts/Warning.js';
 import { carriedPath } from '../../parts/carried.js';
 import { Action } from '../../theme/pieces.js';
+import { ComingThings, KINDS } from './ComingThings.js';
 import { useCarry, type Asked } from './useCarry.js';
-
-const KINDS = {
-  ...{ mix: 'mix', blend: 'blend', cane: 'cane', pattern: 'patterned sheet', batch: 'batch', palette: 'palette' },
-} as const;
 
 /** What somebody wants to carry over, as the address says it. */
 function askedIn(search: URLSearchParams): Asked | null {
@@ -46,16 +43,7 @@ function Carry({ asked }: { readonly asked: Asked }): ReactElement {
       {wrong !== null && <Warning>{wrong}</Warning>}
       {things === null && wrong === null && <Box>Looking through the copy …</Box>}
       {things?.length === 0 && <Box>All of it is here already, just as it was in “{asked.name}”.</Box>}
-      {things !== null && things.length > 0 && (
-        <Box as="ul" aria-label="What comes" marginBottom={2}>
-          {things.map(({ kind, name, as }) => (
-            <li key={`${kind} ${name}`}>
-              the {KINDS[kind]} <b>{name}</b>
-              {as === name ? '' : `, as “${as}”: what is called ${name} here is another one by now`}
-            </li>
-          ))}
-        </Box>
-      )}
+      {things !== null && <ComingThings things={things} />}
       <Flex gap={3} alignItems="baseline">
         {things !== null && things.length > 0 && !done && (
           <Action

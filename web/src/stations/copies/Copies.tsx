@@ -5,7 +5,10 @@ import { FileWord } from '../../parts/FileWord.js';
 import { Warning } from '../../parts/Warning.js';
 import { useKeys } from '../../state/keys.js';
 import { Action, Caption, Field, Key, Second, Word } from '../../theme/pieces.js';
+import { CarryAll } from './CarryAll.js';
 import { CarryOver } from './CarryOver.js';
+import { Everything } from './Everything.js';
+import { Sent } from './Sent.js';
 import { ByRule } from './ByRule.js';
 import { holdsWords, sizeOf, timeOf } from './copyWords.js';
 import { useCopies, type Copies as Shelf } from './useCopies.js';
@@ -107,7 +110,13 @@ function Meant({ shelf }: { readonly shelf: Shelf }): ReactElement | null {
   );
 }
 
-function CopyRow({ copy, shelf }: { readonly copy: CopyCard; readonly shelf: Shelf }): ReactElement {
+interface RowProps {
+  readonly copy: CopyCard;
+  readonly shelf: Shelf;
+  readonly onCarryAll: (name: string) => void;
+}
+
+function CopyRow({ copy, shelf, onCarryAll }: RowProps): ReactElement {
   const disabled = shelf.busy !== null;
   return (
     <Grid
@@ -138,6 +147,15 @@ function CopyRow({ copy, shelf }: { readonly copy: CopyCard; readonly shelf: She
         </Word>
         <Word
           disabled={disabled}
+          aria-label={`Carry over all of ${copy.name}`}
+          onClick={() => {
+            onCarryAll(copy.name);
+          }}
+        >
+          carry over
+        </Word>
+        <Word
+          disabled={disabled}
           aria-label={`Take up ${copy.name}`}
           onClick={() => {
             void shelf.look(copy.name);
@@ -163,6 +181,7 @@ function CopyRow({ copy, shelf }: { readonly copy: CopyCard; readonly shelf: She
 export default function Copies(): ReactElement {
   const shelf = useCopies();
   const { archive, busy, wrong } = shelf;
+  const [carried, setCarried] = useState<string | null>(null);
   return (
     <Flex direction="column" gap={5} padding={5} height="100%" overflowY="auto" maxWidth="1080px">
       <Box>
@@ -183,6 +202,15 @@ export default function Copies(): ReactElement {
       {wrong !== null && <Warning>{wrong}</Warning>}
       <Meant shelf={shelf} />
       <CarryOver />
+      {carried !== null && (
+        <CarryAll
+          key={carried}
+          name={carried}
+          onLeave={() => {
+            setCarried(null);
+          }}
+        />
+      )}
       <Box as="section" aria-label="Copies that are kept">
         <Flex alignItems="baseline" gap={4} marginBottom={2}>
           <h2>Kept here</h2>
@@ -196,10 +224,12 @@ export default function Copies(): ReactElement {
         )}
         <Box as="ul" borderBottom="hair" aria-label="Copies">
           {archive?.copies.map((copy) => (
-            <CopyRow key={copy.name} copy={copy} shelf={shelf} />
+            <CopyRow key={copy.name} copy={copy} shelf={shelf} onCarryAll={setCarried} />
           ))}
         </Box>
       </Box>
+      <Everything shelf={shelf} onCarryAll={setCarried} />
+      <Sent />
       <Box>
         <FileWord label="Copy to take up" accept=".db" onFile={shelf.open}>
           Take up a copy from somewhere else

@@ -2,6 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { readColour } from '#core/colour';
+import { SendIt } from '../../parts/SendIt.js';
 import { Note, Second, Word } from '../../theme/pieces.js';
 import { change } from '../../wire/save.js';
 import { Chips } from './Chips.js';
@@ -91,6 +92,7 @@ function MixWords({ editing }: MixNotesProps): ReactElement {
       >
         {mix.retired ? 'Bring it back' : 'Retire'}
       </Word>
+      <SendIt kind="mix" id={mix.id} name={mix.name} />
       <Word
         onClick={() => {
           void takeOff();

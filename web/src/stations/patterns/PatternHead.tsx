@@ -5,6 +5,7 @@ import type { PatternAnswer } from '#contract';
 import { Choice } from '../../parts/Choice.js';
 import { asName } from '../../parts/names.js';
 import { TextValue } from '../../parts/Value.js';
+import { SendIt } from '../../parts/SendIt.js';
 import { Second, Word } from '../../theme/pieces.js';
 import { change, useRefusal } from '../../wire/save.js';
 import { sentPattern } from './beginnings.js';
@@ -53,6 +54,7 @@ function Whole({ pattern, editing }: Pick<HeadProps, 'pattern' | 'editing'>): Re
         {pattern.retired ? 'Bring it back' : 'Retire'}
       </Word>
       <Word onClick={() => void away()}>Take away</Word>
+      <SendIt kind="pattern" id={pattern.id} name={pattern.name} />
       <Word onClick={() => void navigate('/patterns')}>all patterned sheets</Word>
     </>
   );

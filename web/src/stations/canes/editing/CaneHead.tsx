@@ -5,6 +5,7 @@ import { EYE, partsOf, type Step } from '#core/cane';
 import type { CaneAnswer } from '#contract';
 import { Choice } from '../../../parts/Choice.js';
 import { TextValue } from '../../../parts/Value.js';
+import { SendIt } from '../../../parts/SendIt.js';
 import { Second, Word } from '../../../theme/pieces.js';
 import { change } from '../../../wire/save.js';
 import type { Path } from './parts.js';
@@ -108,6 +109,7 @@ function Whole({ cane, editing }: Pick<HeadProps, 'cane' | 'editing'>): ReactEle
       >
         Take away
       </Word>
+      <SendIt kind="cane" id={cane.id} name={cane.name} />
       <Word
         onClick={() => {
           void navigate('/canes');
