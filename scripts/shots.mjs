@@ -1,4 +1,5 @@
-// npm run shots: takes the pictures of docs/screenshots from the demo data, each main view once.
+// npm run shots: takes the pictures of docs/screenshots from the demo data, each main view once. Words pick views:
+// npm run shots -- held
 import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -31,6 +32,9 @@ const page = await context.newPage();
 const shots = join(root, 'docs', 'screenshots');
 mkdirSync(shots, { recursive: true });
 
+const wanted = process.argv.slice(2);
+const isWanted = (name) => wanted.length === 0 || wanted.includes(name);
+
 const open = async (path) => {
   await page.goto(`http://127.0.0.1:${port}/${path}`);
   await page.getByRole('main').waitFor();
@@ -60,10 +64,6 @@ const VIEWS = {
     await open('mixes/photograph');
     await page.getByRole('link', { name: 'Cut for the stock pot' }).first().click();
     await page.locator('[data-matched=true]').waitFor();
-  },
-  'sheet-book': async () => {
-    await open('sheets/book');
-    await page.getByRole('button', { name: /^Radish flesh/ }).click();
   },
   apart: async () => {
     await open('mixes/apart');
@@ -157,6 +157,7 @@ const VIEWS = {
   },
 };
 for (const [name, act] of Object.entries(VIEWS)) {
+  if (!isWanted(name)) continue;
   await act();
   await page.mouse.move(700, 780);
   await page.waitForTimeout(700);
@@ -176,7 +177,43 @@ async function startingPoints(path, count, file) {
   await list.screenshot({ path: join(shots, file) });
   console.log(`docs/screenshots/${file}`);
 }
-await startingPoints('canes', 12, 'starting-points.png');
+if (isWanted('starting-points')) await startingPoints('canes', 12, 'starting-points.png');
+
+/** Bench, shelf and diary as they are held, side by side. */
+async function held(file) {
+  const phone = await browser.newPage({
+    viewport: { width: 390, height: 844 },
+    ...{ locale: 'en-GB', hasTouch: true, isMobile: true, reducedMotion: 'reduce' },
+  });
+  const pictures = [];
+  const take = async () => {
+    await phone.waitForTimeout(700);
+    pictures.push((await phone.screenshot()).toString('base64'));
+  };
+  await phone.goto(`http://127.0.0.1:${port}/bench`);
+  await phone.getByRole('link', { name: 'Beetroot-ring drop earrings' }).last().tap();
+  await phone.locator('h1[data-step]').waitFor();
+  await take();
+  await phone.goto(`http://127.0.0.1:${port}/shelf`);
+  await phone.getByRole('button', { name: /^Beetroot/ }).waitFor();
+  await take();
+  await phone.goto(`http://127.0.0.1:${port}/diary`);
+  await phone
+    .getByRole('link', { name: /Pea-pod ornaments/ })
+    .first()
+    .tap();
+  await phone.getByRole('heading', { name: /Pea-pod/ }).waitFor();
+  await take();
+  await phone.close();
+  const wall = await browser.newPage({ viewport: { width: 390 * 3 + 40, height: 844 } });
+  const images = pictures.map((data) => `<img src="data:image/png;base64,${data}">`).join('');
+  await wall.setContent(`<body style="margin:0;display:flex;gap:20px;background:#6d6d6d">${images}`);
+  await wall.waitForTimeout(300);
+  await wall.screenshot({ path: join(shots, file) });
+  await wall.close();
+  console.log(`docs/screenshots/${file}`);
+}
+if (isWanted('held')) await held('held.png');
 await browser.close();
 await app.close();
 rmSync(folder, { recursive: true });

@@ -192,7 +192,7 @@ test('everything of the garden comes into an empty Sledge one by one, and is the
     for (const { id } of (answer.cards ?? answer).slice(0, 8)) {
       const { status, body: told } = await carry(kind, id);
       if (status === 422) {
-        expect(told.detail).toMatch(/something that lay there/);
+        expect(told.detail).toMatch(/something that lies there/);
         continue;
       }
       expect([kind, status]).toEqual([kind, 200]);

@@ -1,15 +1,10 @@
 import type { Client } from '@libsql/client';
-import Papa from 'papaparse';
+import { writeTable } from '#core/formats';
 
-type Cells = readonly (string | number | null)[];
-
-async function cellsOf(client: Client, sql: string): Promise<Cells[]> {
+async function cellsOf(client: Client, sql: string): Promise<string[][]> {
   const { rows, columns } = await client.execute(sql);
-  return rows.map((row) => columns.map((name) => row[name] as string | number | null));
+  return rows.map((row) => columns.map((name) => String(row[name] ?? '')));
 }
-
-const table = (headings: readonly string[], rows: readonly Cells[]): string =>
-  `\uFEFF${Papa.unparse({ fields: [...headings], data: rows as (string | number | null)[][] })}\r\n`;
 
 /** Each mix with its newest recipe in parts, as it is said. */
 const RECIPES = `
@@ -38,12 +33,15 @@ export async function tablesForPeople(client: Client): Promise<{ readonly name: 
   return [
     {
       name: 'for people/recipes.csv',
-      text: table(['name', 'revision', 'recipe', 'note'], await cellsOf(client, RECIPES)),
+      text: writeTable(['name', 'revision', 'recipe', 'note'], await cellsOf(client, RECIPES)),
     },
     {
       name: 'for people/shelf.csv',
-      text: table(['line', 'name', 'kind', 'raw', 'baked', 'grams', 'code', 'price'], await cellsOf(client, SHELF)),
+      text: writeTable(
+        ['line', 'name', 'kind', 'raw', 'baked', 'grams', 'code', 'price'],
+        await cellsOf(client, SHELF),
+      ),
     },
-    { name: 'for people/diary.csv', text: table(['made on', 'title', 'note'], await cellsOf(client, DIARY)) },
+    { name: 'for people/diary.csv', text: writeTable(['made on', 'title', 'note'], await cellsOf(client, DIARY)) },
   ];
 }

@@ -6,6 +6,7 @@ import { useBaking, type InOven } from '../../state/baking.js';
 import { ringBell } from '../../state/bell.js';
 import { useSeconds } from '../../state/useSeconds.js';
 import { useUnits } from '../../state/view.js';
+import { NARROW } from '../../theme/narrow.js';
 import { connectProbe } from '../../wire/probe.js';
 import { alarmWords, countedWords, itemsWords, standsAt } from './bakeWords.js';
 
@@ -54,7 +55,9 @@ function Bar({ load }: { readonly load: InOven }): ReactElement {
         <Box fontWeight={700} fontSize="h1" css={{ fontVariantNumeric: 'tabular-nums' }}>
           {now === null ? countedWords(stands, load) : `${showTemperature(now, units)}, ${countedWords(stands, load)}`}
         </Box>
-        <Box flex={1}>{alarm ?? `${stands.enough ? 'Take it out' : 'In the oven'}: ${itemsWords(load)}`}</Box>
+        <Box flex={1} css={{ [NARROW]: { flex: '1 1 100%', order: 1, lineHeight: 1.25 } }}>
+          {alarm ?? `${stands.enough ? 'Take it out' : 'In the oven'}: ${itemsWords(load)}`}
+        </Box>
         <Link to="/batches/ovens" style={{ color: 'inherit' }}>
           look
         </Link>
