@@ -308,6 +308,52 @@ const WRITES = [
     'CarryDto',
     (g) => g.mixes.map(({ id }) => ({ name: g.archive.copies[0]?.name ?? 'none', kind: 'mix', id, sure: id < '8' })),
   ],
+  ['POST', '/api/archive/carry-all', 'CarryAllDto', (g) => [{ name: g.archive.copies[0]?.name ?? 'none', sure: true }]],
+  ['POST', '/api/archive/thing/take', 'TakeThingDto', () => [{ token: crypto.randomUUID() }]],
+  [
+    'PUT',
+    '/api/bench/now/place',
+    'BenchNowDto',
+    (g) =>
+      g.batches.map(({ id }) => ({
+        ...{ kind: 'place', id: `batch ${id}`, by: crypto.randomUUID() },
+        place: { at: 3, counts: [0, 2], took: [{ step: 0, minutes: 4.5 }] },
+      })),
+  ],
+  [
+    'PUT',
+    '/api/bench/now/timer',
+    'BenchNowDto',
+    () => [
+      {
+        ...{ kind: 'timer', id: crypto.randomUUID(), by: crypto.randomUUID() },
+        timer: { label: 'in the oven', endsAt: Date.now() + 60_000, rung: false },
+      },
+    ],
+  ],
+  [
+    'PUT',
+    '/api/bench/now/load',
+    'BenchNowDto',
+    (g) =>
+      g.ovens.map(({ id, name }) => ({
+        ...{ kind: 'load', id: 'oven', by: crypto.randomUUID() },
+        load: {
+          ...{ id: crypto.randomUUID(), ovenId: id, ovenName: name, celsius: 130, low: 125, maxC: 150, minutes: 30 },
+          ...{ dial: 137, dialFrom: 0, startedAt: Date.now(), probeAhead: null },
+          items: [{ batchId: null, pieceId: null, name: 'Radish ring', count: 4, cores: false }],
+        },
+      })),
+  ],
+  ['PUT', '/api/network', 'NetworkDto', () => [{ on: true }]],
+  ['POST', '/api/network/code', 'CodeDto', () => [{ rights: 'bench' }]],
+  ['POST', '/api/network/in', 'LetInDto', () => [{ words: 'beet root carrot leek pea corn', name: 'Tablet' }]],
+  [
+    'PUT',
+    '/api/network/devices/:id',
+    'LetInCardDto',
+    () => [{ id: crypto.randomUUID(), name: 'Tablet', rights: 'all' }],
+  ],
   ['POST', '/api/archive/copies', 'KeepCopyDto', () => [{ name: `copy ${crypto.randomUUID().slice(0, 4)}` }]],
 ];
 const DELETES = [
@@ -344,6 +390,10 @@ const READS = [
   'bakes',
   'days',
   'days/rule',
+  'bench/now',
+  'network',
+  'network/me',
+  'archive/whole',
   'pieces/findings',
   'pieces/models',
   'devices/probe/log',
@@ -558,6 +608,9 @@ async function unopened(url) {
   await check('/api/days/rule');
   await check('/api/pieces/findings');
   await check('/api/pieces/models');
+  await check('/api/bench/now');
+  await check('/api/network');
+  await check('/api/archive/whole');
   await check('/api/learning');
   await check('/api/conditioned');
   await check('/api/exchange/mixes');
