@@ -73,7 +73,7 @@ test('a cane goes from one maker to another as a file, with the clays and mixes 
   await page.goto(`${sledge.url}/canes`);
   await page.getByRole('link', { name: 'Savoy leaf' }).first().click();
   const saving = page.waitForEvent('download');
-  await page.getByRole('link', { name: 'Savoy leaf as a file, with all that it needs' }).click();
+  await page.getByRole('link', { name: 'Send it as a file, with all that it needs' }).click();
   const sent = await saving;
   expect(sent.suggestedFilename()).toBe('Savoy leaf.sledge.zip');
   const buffer = readFileSync(await sent.path());

@@ -3,6 +3,7 @@
 import { writeFileSync } from 'node:fs';
 import { cpus } from 'node:os';
 import { join } from 'node:path';
+import { archiveFigures } from './benchArchive.mjs';
 import { build, install, root } from './prepare.mjs';
 
 install();
@@ -91,6 +92,20 @@ async function ofStock() {
   };
 }
 
+async function ofArchive() {
+  const { out, taken, rows, megabytes, peakOut, peakIn } = await archiveFigures({ fill, started, ended, seeded });
+  return {
+    title: `The archive: ${rows.toLocaleString('en')} rows and photographs`,
+    figures: [
+      below('out', out, 's', 20),
+      below('in, with every document read', taken, 's', 60),
+      below('memory of the server that writes it, at the most', peakOut, 'MB', 400),
+      below('memory of the server that reads it, at the most', peakIn, 'MB', 400),
+      { what: 'the file', value: megabytes, unit: 'MB' },
+    ],
+  };
+}
+
 const spectral = await import('spectral.js');
 /** Mixes sRGB colours as the package spectral.js does. */
 const bySpectral = (hexes, parts) =>
@@ -121,6 +136,7 @@ const TABLES = {
   api: ofApi,
   board: ofBoard,
   stock: ofStock,
+  archive: ofArchive,
 };
 const wanted = process.argv.slice(2);
 const shown = (value) => (value >= 1000 ? Math.round(value).toLocaleString('en') : value.toPrecision(3));

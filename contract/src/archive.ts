@@ -41,6 +41,8 @@ export class RuleFolderDto {
 
 /** GET /api/archive */
 export interface ArchiveAnswer {
+  /** of this Sledge */
+  readonly version: string;
   /** where the data lies, and its copies */
   readonly file: string;
   readonly folder: string;

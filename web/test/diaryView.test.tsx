@@ -243,6 +243,7 @@ describe('the end of a bench card', () => {
 
 describe('copies of the data', () => {
   const archive: ArchiveAnswer = {
+    version: '0.2.0',
     ...{ file: '/data/sledge.db', folder: 'copies', notices: [] },
     rule: { folder: '/data/copies', chosen: false, last: null, failed: null },
     copies: [

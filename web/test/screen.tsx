@@ -9,7 +9,8 @@ import { useView } from '../src/state/view.js';
 import { system } from '../src/theme/system.js';
 
 // a sentence says what was looked for; the whole page beside it says nothing
-configure({ getElementError: (sentence) => new Error(sentence ?? 'Not on the page.') });
+// a machine that is busy is no failure
+configure({ asyncUtilTimeout: 10_000, getElementError: (sentence) => new Error(sentence ?? 'Not on the page.') });
 
 afterEach(() => {
   cleanup();

@@ -11,6 +11,7 @@ import { DataFile } from '../db/dataFile.js';
 import { SUCCESSOR, type Successor } from '../db/db.module.js';
 import { Journal } from '../db/journal.js';
 import { UnusableDatabase } from '../db/unusable.js';
+import { ownVersion } from '../db/version.js';
 import { lookAside } from './lookAside.js';
 import { RuledCopies } from './ruled.service.js';
 
@@ -41,6 +42,7 @@ export class ArchiveService {
     const elsewhere = this.ruled.shelf();
     const all = elsewhere === copies ? copies.list() : [...copies.list(), ...elsewhere.list().filter((c) => c.ruled)];
     return {
+      version: ownVersion(),
       ...{ file, folder: copies.folder, rule: this.ruled.told(), notices: this.read ? [] : notices },
       copies: all.sort((a, b) => (a.at < b.at ? 1 : -1)),
     };

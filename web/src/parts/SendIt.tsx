@@ -4,13 +4,12 @@ import type { CarriedKind } from '#contract/archive';
 interface SendItProps {
   readonly kind: CarriedKind;
   readonly id: string;
-  readonly name: string;
 }
 
 /** One thing as a small file, with all that it needs, for another maker. */
-export function SendIt({ kind, id, name }: SendItProps): ReactElement {
+export function SendIt({ kind, id }: SendItProps): ReactElement {
   return (
-    <a href={`/api/archive/thing/${kind}/${id}`} download aria-label={`${name} as a file, with all that it needs`}>
+    <a href={`/api/archive/thing/${kind}/${id}`} download aria-label="Send it as a file, with all that it needs">
       send it
     </a>
   );

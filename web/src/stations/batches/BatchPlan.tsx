@@ -144,7 +144,7 @@ function BeforeMaking({ batch, path }: NextProps): ReactElement {
         >
           Take this batch away
         </Word>
-        <SendIt kind="batch" id={batch.id} name={batch.name} />
+        <SendIt kind="batch" id={batch.id} />
       </Flex>
       {late && <Warning>The day it was for has passed.</Warning>}
     </>

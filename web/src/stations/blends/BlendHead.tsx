@@ -90,7 +90,7 @@ function BlendWords({ editing }: BlendHeadProps): ReactElement {
       >
         Take away
       </Word>{' '}
-      · <SendIt kind="blend" id={blend.id} name={blend.name} />
+      · <SendIt kind="blend" id={blend.id} />
     </Box>
   );
 }

@@ -235,6 +235,7 @@ export default function Copies(): ReactElement {
           Take up a copy from somewhere else
         </FileWord>
       </Box>
+      {archive && <Second>Sledge {archive.version}</Second>}
     </Flex>
   );
 }

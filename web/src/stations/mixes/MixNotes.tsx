@@ -92,7 +92,7 @@ function MixWords({ editing }: MixNotesProps): ReactElement {
       >
         {mix.retired ? 'Bring it back' : 'Retire'}
       </Word>
-      <SendIt kind="mix" id={mix.id} name={mix.name} />
+      <SendIt kind="mix" id={mix.id} />
       <Word
         onClick={() => {
           void takeOff();

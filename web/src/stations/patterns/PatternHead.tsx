@@ -54,7 +54,7 @@ function Whole({ pattern, editing }: Pick<HeadProps, 'pattern' | 'editing'>): Re
         {pattern.retired ? 'Bring it back' : 'Retire'}
       </Word>
       <Word onClick={() => void away()}>Take away</Word>
-      <SendIt kind="pattern" id={pattern.id} name={pattern.name} />
+      <SendIt kind="pattern" id={pattern.id} />
       <Word onClick={() => void navigate('/patterns')}>all patterned sheets</Word>
     </>
   );

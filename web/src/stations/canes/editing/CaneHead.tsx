@@ -109,7 +109,7 @@ function Whole({ cane, editing }: Pick<HeadProps, 'cane' | 'editing'>): ReactEle
       >
         Take away
       </Word>
-      <SendIt kind="cane" id={cane.id} name={cane.name} />
+      <SendIt kind="cane" id={cane.id} />
       <Word
         onClick={() => {
           void navigate('/canes');
