@@ -124,6 +124,7 @@ describe('everything as one file', () => {
     const few = shown(<ComingThings things={[thing(0), thing(1, 'Leek 1, from garden')]} />);
     expect(few.words()).toContain('the mix Leek 0');
     expect(few.words()).toContain('as “Leek 1, from garden”');
+    few.unmount();
     const many = [...Array.from({ length: 40 }, (_, i) => thing(i)), thing(40, 'Leek 40, from garden')];
     expect(countsWords(many)).toBe('21 mixes, 20 canes');
     const page = shown(<ComingThings things={many} />);

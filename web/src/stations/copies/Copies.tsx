@@ -177,6 +177,20 @@ function CopyRow({ copy, shelf, onCarryAll }: RowProps): ReactElement {
   );
 }
 
+/** Where the data lies, and its copies. */
+function Heading({ archive }: Pick<Shelf, 'archive'>): ReactElement {
+  return (
+    <Box>
+      <h1>Copies of your data</h1>
+      <Second>
+        All you have entered lies in one file{archive ? `: ${archive.file}` : ''}. Its copies lie in the{' '}
+        {`folder ${archive?.folder ?? 'copies'} beside it.`} A copy on another disk is the one that helps when this one
+        breaks.
+      </Second>
+    </Box>
+  );
+}
+
 /** Whole copies of the data: kept, saved elsewhere, taken up again. */
 export default function Copies(): ReactElement {
   const shelf = useCopies();
@@ -184,14 +198,7 @@ export default function Copies(): ReactElement {
   const [carried, setCarried] = useState<string | null>(null);
   return (
     <Flex direction="column" gap={5} padding={5} height="100%" overflowY="auto" maxWidth="1080px">
-      <Box>
-        <h1>Copies of your data</h1>
-        <Second>
-          All you have entered lies in one file{archive ? `: ${archive.file}` : ''}. Its copies lie in the{' '}
-          {`folder ${archive?.folder ?? 'copies'} beside it.`} A copy on another disk is the one that helps when this
-          one breaks.
-        </Second>
-      </Box>
+      <Heading archive={archive} />
       {archive && <ByRule rule={archive.rule} shelf={shelf} />}
       <KeepOne shelf={shelf} />
       {busy !== null && (
