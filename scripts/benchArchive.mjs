@@ -1,4 +1,5 @@
 // Everything as one ZIP, out of a long life and into an empty Sledge: how long, and how much memory.
+import { randomBytes } from 'node:crypto';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -20,8 +21,7 @@ async function settled(url) {
 /** Photographs of 60 to 140 kB that are no two the same. */
 async function photographs(url, random) {
   for (let i = 0; i < PICTURES; i++) {
-    const bytes = Buffer.alloc(60_000 + Math.floor(random() * 80_000));
-    for (let at = 0; at < bytes.length; at += 4) bytes.writeUInt32LE(Math.floor(random() * 0xffffffff), at & ~3);
+    const bytes = randomBytes(60_000 + Math.floor(random() * 80_000));
     bytes.set([0xff, 0xd8]);
     const id = crypto.randomUUID();
     const body = JSON.stringify({ id, type: 'image/jpeg', width: 800, height: 600, data: bytes.toString('base64') });
