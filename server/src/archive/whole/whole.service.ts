@@ -1,4 +1,4 @@
-import { Inject, Injectable, type OnApplicationShutdown } from '@nestjs/common';
+import { Inject, Injectable, Logger, type OnApplicationShutdown } from '@nestjs/common';
 import { createReadStream, createWriteStream, mkdirSync, renameSync, rmSync, statSync } from 'node:fs';
 import { copyFile } from 'node:fs/promises';
 import { join } from 'node:path';
@@ -11,7 +11,6 @@ import { DataFile } from '../../db/dataFile.js';
 import { Journal } from '../../db/journal.js';
 import { UnusableDatabase, asUnusable } from '../../db/unusable.js';
 import type { Manifest } from './manifest.js';
-import type { Chosen } from './writeZip.js';
 
 /** Bytes of an archive that is handed in. */
 const MOST_BYTES = 4_000_000_000;
@@ -22,6 +21,7 @@ export type ReadIn = { readonly manifest: Manifest; readonly holds: CheckedCopy[
 /** Everything as one ZIP, out and in again: one at a time, with how far it is, and the way to stop it. */
 @Injectable()
 export class WholeArchive implements OnApplicationShutdown {
+  private readonly log = new Logger('Archive');
   private now: WholeAnswer = NOTHING;
   private work: LongWork<unknown> | null = null;
 
@@ -64,8 +64,10 @@ export class WholeArchive implements OnApplicationShutdown {
       return;
     }
     const known = asUnusable(error, 'the folder of copies');
-    if (!(known instanceof UnusableDatabase)) throw error;
-    this.now = { ...this.now, state: 'failed', why: known.message };
+    // nobody waits for it any more: thrown from here it would end Sledge
+    if (!(known instanceof UnusableDatabase)) this.log.error(error);
+    const why = known instanceof UnusableDatabase ? known.message : 'Something went wrong inside Sledge. Try it again.';
+    this.now = { ...this.now, state: 'failed', why };
   }
 
   private run<T>(script: string, data: object): Promise<T> {
@@ -82,7 +84,7 @@ export class WholeArchive implements OnApplicationShutdown {
   /** Begins to write everything. */
   out(): WholeAnswer {
     this.begin('out');
-    void this.write(this.zip, null).then(
+    void this.write(this.zip).then(
       () => {
         this.now = { ...this.now, state: 'ready', bytes: statSync(this.zip).size };
       },
@@ -94,13 +96,11 @@ export class WholeArchive implements OnApplicationShutdown {
   }
 
   /** Writes an archive of the data of this moment. @throws Stopped, and what the system says */
-  async write(out: string, chosen: Chosen | null): Promise<void> {
-    const file = this.half(`archive-${chosen?.thing.id ?? 'whole'}`);
+  private async write(out: string): Promise<void> {
+    const file = this.half('archive-whole');
     try {
       await this.copied(file);
-      const data = { file, out, chosen };
-      if (chosen) await longAside('archive/whole/out.worker.js', data, () => undefined).result;
-      else await this.run('archive/whole/out.worker.js', data);
+      await this.run('archive/whole/out.worker.js', { file, out });
     } finally {
       for (const ending of ['', '-wal', '-shm']) rmSync(`${file}${ending}`, { force: true });
     }
