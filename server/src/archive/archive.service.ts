@@ -1,9 +1,8 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { createReadStream, createWriteStream, statSync } from 'node:fs';
-import { copyFile, mkdir, rename, rm } from 'node:fs/promises';
+import { createReadStream, statSync } from 'node:fs';
+import { copyFile, mkdir, rename } from 'node:fs/promises';
 import { basename, join } from 'node:path';
 import type { Readable } from 'node:stream';
-import { pipeline } from 'node:stream/promises';
 import type { ArchiveAnswer, CheckedCopy } from '#contract';
 import { inUse, notThere, refused } from '../access/problem.js';
 import type { CopyShelf } from '../db/copyShelf.js';
@@ -12,6 +11,7 @@ import { SUCCESSOR, type Successor } from '../db/db.module.js';
 import { Journal } from '../db/journal.js';
 import { UnusableDatabase } from '../db/unusable.js';
 import { ownVersion } from '../db/version.js';
+import { receive, removeDatabase } from './incoming.js';
 import { lookAside } from './lookAside.js';
 import { RuledCopies } from './ruled.service.js';
 
@@ -122,13 +122,8 @@ export class ArchiveService {
   /** Takes up a database that is handed in, in place of the data, which is kept first. */
   takeUpFile(stream: Readable): Promise<void> {
     return this.replace(async (incoming) => {
-      let bytes = 0;
-      stream.on('data', (chunk: Buffer) => {
-        bytes += chunk.length;
-        if (bytes > MOST_BYTES)
-          stream.destroy(new UnusableDatabase('This file is larger than any data of Sledge. Nothing was changed.'));
-      });
-      await pipeline(stream, createWriteStream(incoming));
+      const tooLarge = 'This file is larger than any data of Sledge. Nothing was changed.';
+      const bytes = await receive(stream, incoming, MOST_BYTES, tooLarge);
       if (bytes === 0) throw refused('This file is empty. Nothing was changed.', 'file');
     });
   }
@@ -152,8 +147,7 @@ export class ArchiveService {
       return await work(incoming);
     } finally {
       this.taking = false;
-      for (const ending of ['', '-wal', '-shm', '.lock', '.lock-journal', '.address'])
-        await rm(`${incoming}${ending}`, { force: true });
+      removeDatabase(incoming);
     }
   }
 

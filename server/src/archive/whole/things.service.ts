@@ -1,10 +1,9 @@
 import { Inject, Injectable, type OnApplicationShutdown } from '@nestjs/common';
 import { getTableConfig, type SQLiteTable } from 'drizzle-orm/sqlite-core';
 import { randomUUID } from 'node:crypto';
-import { createReadStream, createWriteStream, mkdirSync, rmSync, statSync } from 'node:fs';
+import { createReadStream, mkdirSync, rmSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Readable } from 'node:stream';
-import { pipeline } from 'node:stream/promises';
 import { CARRIED_KINDS, type CarriedKind, type CarryAnswer, type SentThingAnswer } from '#contract';
 import { notThere, refused } from '../../access/problem.js';
 import { longAside } from '../../aside/aside.js';
@@ -14,6 +13,7 @@ import { TABLES } from '../../db/schema.js';
 import { UnusableDatabase } from '../../db/unusable.js';
 import { RestsOnMade, gather, type Bundle } from '../bundle.js';
 import { CarryService, KIND_WORDS } from '../carry.service.js';
+import { receive, removeDatabase } from '../incoming.js';
 import type { ReadIn } from './whole.service.js';
 import { writeArchive } from './writeZip.js';
 
@@ -22,7 +22,6 @@ const MOST_BYTES = 60_000_000;
 /** Files that are looked at and not taken in yet; the oldest are let go. */
 const MOST_LOOKED_AT = 5;
 const FROM = 'from a file';
-const ENDINGS = ['', '-wal', '-shm', '.lock', '.lock-journal', '.address'];
 
 interface LookedAt {
   readonly file: string;
@@ -103,7 +102,7 @@ export class SentThings implements OnApplicationShutdown {
     const token = randomUUID();
     const [zip, file] = [this.half(`sent-${token}-zip`), this.half(`sent-${token}`)];
     try {
-      await receive(stream, zip);
+      await receiveThing(stream, zip);
       const { result } = longAside<ReadIn>('archive/whole/in.worker.js', { zip, file }, () => undefined);
       const read = await result;
       if ('wrong' in read) throw refused(read.wrong, 'file');
@@ -116,7 +115,7 @@ export class SentThings implements OnApplicationShutdown {
       );
       return { token, kind: thing.table, name: thing.name, things };
     } catch (error) {
-      for (const ending of ENDINGS) rmSync(`${file}${ending}`, { force: true });
+      removeDatabase(file);
       throw error;
     } finally {
       rmSync(zip, { force: true });
@@ -154,21 +153,16 @@ export class SentThings implements OnApplicationShutdown {
   letGo(token: string): void {
     const looked = this.lookedAt.get(token);
     this.lookedAt.delete(token);
-    if (looked) for (const ending of ENDINGS) rmSync(`${looked.file}${ending}`, { force: true });
+    if (looked) removeDatabase(looked.file);
   }
 }
 
-async function receive(stream: Readable, path: string): Promise<void> {
-  let bytes = 0;
-  stream.on('data', (chunk: Buffer) => {
-    bytes += chunk.length;
-    if (bytes > MOST_BYTES) stream.destroy(new UnusableDatabase('This file is larger than any single thing.'));
-  });
+async function receiveThing(stream: Readable, path: string): Promise<void> {
   try {
-    await pipeline(stream, createWriteStream(path));
+    const bytes = await receive(stream, path, MOST_BYTES, 'This file is larger than any single thing.');
+    if (bytes === 0) throw refused('This file is empty.', 'file');
   } catch (error) {
     if (error instanceof UnusableDatabase) throw refused(error.message, 'file');
     throw error;
   }
-  if (bytes === 0) throw refused('This file is empty.', 'file');
 }

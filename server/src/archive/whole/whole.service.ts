@@ -1,15 +1,15 @@
 import { Inject, Injectable, Logger, type OnApplicationShutdown } from '@nestjs/common';
-import { createReadStream, createWriteStream, mkdirSync, renameSync, rmSync, statSync } from 'node:fs';
+import { createReadStream, mkdirSync, renameSync, rmSync, statSync } from 'node:fs';
 import { copyFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Readable } from 'node:stream';
-import { pipeline } from 'node:stream/promises';
 import type { CheckedCopy, WholeAnswer } from '#contract';
 import { inUse, notThere } from '../../access/problem.js';
 import { Stopped, longAside, type HowFar, type LongWork } from '../../aside/aside.js';
 import { DataFile } from '../../db/dataFile.js';
 import { Journal } from '../../db/journal.js';
 import { UnusableDatabase, asUnusable } from '../../db/unusable.js';
+import { receive, removeDatabase } from '../incoming.js';
 import type { Manifest } from './manifest.js';
 
 /** Bytes of an archive that is handed in. */
@@ -102,7 +102,7 @@ export class WholeArchive implements OnApplicationShutdown {
       await this.copied(file);
       await this.run('archive/whole/out.worker.js', { file, out });
     } finally {
-      for (const ending of ['', '-wal', '-shm']) rmSync(`${file}${ending}`, { force: true });
+      removeDatabase(file);
     }
   }
 
@@ -128,12 +128,7 @@ export class WholeArchive implements OnApplicationShutdown {
   }
 
   private async receive(stream: Readable, path: string): Promise<void> {
-    let bytes = 0;
-    stream.on('data', (chunk: Buffer) => {
-      bytes += chunk.length;
-      if (bytes > MOST_BYTES) stream.destroy(new UnusableDatabase('This file is larger than any archive of Sledge.'));
-    });
-    await pipeline(stream, createWriteStream(path));
+    const bytes = await receive(stream, path, MOST_BYTES, 'This file is larger than any archive of Sledge.');
     if (bytes === 0) throw new UnusableDatabase('This file is empty.');
   }
 
@@ -164,9 +159,7 @@ export class WholeArchive implements OnApplicationShutdown {
         copy: { name: copy, bytes: statSync(this.data.copies.path(copy)).size, holds: read.holds },
       };
     } finally {
-      for (const path of [file, this.zip])
-        for (const ending of ['', '-wal', '-shm', '.lock', '.lock-journal', '.address'])
-          rmSync(`${path}${ending}`, { force: true });
+      for (const path of [file, this.zip]) removeDatabase(path);
     }
   }
 
