@@ -114,6 +114,11 @@ export default tseslint.config(
     },
   },
   {
+    // what runs at a maker's has its packages there: those that only build and test are not packed
+    files: ['core/src/**', 'contract/src/**', 'demo/src/**', 'server/src/**'],
+    rules: { 'import-x/no-extraneous-dependencies': ['error', { devDependencies: false, includeTypes: false }] },
+  },
+  {
     files: ['**/*.mjs', '**/*.config.js'],
     languageOptions: {
       globals: {

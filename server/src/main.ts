@@ -39,14 +39,40 @@ function portIn(name: string, text: string | undefined, fallback: number): numbe
   return port;
 }
 
+/** The port that is asked for. @throws UnusableDatabase where it is none */
+const usualPort = (): number => portIn('SLEDGE_PORT', process.env.SLEDGE_PORT, DEFAULT_PORT);
+
 /** What is said where Sledge cannot start; null for what only we can mend. */
-function sentenceOf(error: unknown, port: number): string | null {
+function sentenceOf(error: unknown): string | null {
   if (error instanceof UnusableDatabase) return error.message;
+  const port = Number(process.env.SLEDGE_PORT ?? DEFAULT_PORT);
   const { code } = error as NodeJS.ErrnoException;
   if (code === 'EADDRINUSE')
     return `Port ${port} is taken, by another program or by a Sledge with other data. Set SLEDGE_PORT to another one.`;
   if (code === 'EACCES') return `Port ${port} cannot be used without more rights. Set SLEDGE_PORT to another one.`;
   return null;
+}
+
+/** @throws UnusableDatabase, RunningAlready, or as the system said it */
+async function begin(port: number, prepare?: (file: string) => Promise<void>): Promise<string> {
+  const file = join(dataFolder(), 'sledge.db');
+  const network = onNetwork();
+  await prepare?.(file);
+  const running = await serve(file, port, network);
+  for (const notice of running.app.get(DataFile).notices) console.warn(notice);
+  const address = `http://127.0.0.1:${running.port}`;
+  console.log(`Sledge is at ${address}  (data: ${file})`);
+  return address;
+}
+
+/** Says in a sentence why Sledge could not start, and ends it. */
+function giveUp(error: unknown): void {
+  const sentence = sentenceOf(error);
+  if (sentence === null) throw error;
+  console.error(sentence);
+  process.exitCode = 1;
+  // Nest keeps the process alive when its start was interrupted
+  setTimeout(() => process.exit(1), 100).unref();
 }
 
 /**
@@ -55,25 +81,32 @@ function sentenceOf(error: unknown, port: number): string | null {
  * @param prepare makes the database before it is opened
  */
 export async function start(prepare?: (file: string) => Promise<void>): Promise<void> {
-  const port = Number(process.env.SLEDGE_PORT ?? DEFAULT_PORT);
-  const file = join(dataFolder(), 'sledge.db');
   try {
-    portIn('SLEDGE_PORT', process.env.SLEDGE_PORT, DEFAULT_PORT);
-    const network = onNetwork();
-    await prepare?.(file);
-    const running = await serve(file, port, network);
-    for (const notice of running.app.get(DataFile).notices) console.warn(notice);
-    console.log(`Sledge is at http://127.0.0.1:${running.port}  (data: ${file})`);
+    await begin(usualPort(), prepare);
   } catch (error) {
-    if (error instanceof RunningAlready) {
-      console.log(error.message);
+    if (error instanceof RunningAlready) console.log(error.message);
+    else giveUp(error);
+  }
+}
+
+/**
+ * As a double click does it: starts on the person's data, at another address where another program has the usual
+ * one, and shows it in the browser; where Sledge runs already, it shows that one.
+ */
+export async function startAndShow(): Promise<void> {
+  const { default: open } = await import('open');
+  try {
+    const address = await begin(usualPort()).catch((error: unknown) => {
+      if ((error as NodeJS.ErrnoException).code !== 'EADDRINUSE') throw error;
+      return begin(0);
+    });
+    await open(address);
+  } catch (error) {
+    if (!(error instanceof RunningAlready)) {
+      giveUp(error);
       return;
     }
-    const sentence = sentenceOf(error, port);
-    if (sentence === null) throw error;
-    console.error(sentence);
-    process.exitCode = 1;
-    // Nest keeps the process alive when its start was interrupted
-    setTimeout(() => process.exit(1), 100).unref();
+    console.log(error.message);
+    if (error.address !== null) await open(error.address);
   }
 }

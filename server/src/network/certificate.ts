@@ -2,7 +2,6 @@ import { X509Certificate } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync } from 'node:fs';
 import { hostname } from 'node:os';
 import { join } from 'node:path';
-import { generate } from 'selfsigned';
 import { writeWhole } from '../db/wholeFile.js';
 
 const DAY = 86_400_000;
@@ -26,6 +25,8 @@ export function ownNames(): string[] {
 }
 
 async function make(addresses: readonly string[], now: Date): Promise<{ key: string; cert: string }> {
+  // loaded for the one time that a certificate is made
+  const { generate } = await import('selfsigned');
   const made = await generate([{ name: 'commonName', value: 'Sledge' }], {
     keyType: 'ec',
     algorithm: 'sha256',
