@@ -1,6 +1,19 @@
 import fc from 'fast-check';
 import { differenceCiede2000 } from 'culori';
-import { BANDS, ciede2000, labBoxOf, labOf, leastDeltaE, reflectanceOf, WEIGHTS, type Lab } from '#core/colour';
+import {
+  BANDS,
+  ciede2000,
+  formsOf,
+  labBoxOf,
+  labOf,
+  leastDeltaE,
+  reflectanceOf,
+  regionAround,
+  WEIGHTS,
+  WHITE,
+  xyzOfLab,
+  type Lab,
+} from '#core/colour';
 
 const lab = fc.record({
   l: fc.double({ min: 0, max: 100, noNaN: true }),
@@ -67,6 +80,46 @@ describe('bounds', () => {
         },
       ),
       { numRuns: 2000 },
+    );
+  });
+
+  test('every colour nearer than a limit lies in the region about the target', () => {
+    fc.assert(
+      fc.property(
+        lab,
+        fc.double({ min: 0.01, max: 30, noNaN: true }),
+        fc.array(fc.tuple(share, share, share), { minLength: 20, maxLength: 20 }),
+        (target, limit, directions) => {
+          const forms = formsOf(target);
+          const region = regionAround(forms, limit);
+          for (const direction of directions) {
+            const [dl, da, db] = direction.map((t) => t - 0.5) as [number, number, number];
+            // as far as one gets in that direction: colours just inside the limit are the ones that could be lost
+            let [near, far] = [0, 400];
+            for (let i = 0; i < 40; i++) {
+              const t = (near + far) / 2;
+              const d = ciede2000(
+                target.l,
+                target.a,
+                target.b,
+                target.l + t * dl,
+                target.a + t * da,
+                target.b + t * db,
+              );
+              if (d < limit) near = t;
+              else far = t;
+            }
+            const colour = { l: target.l + near * dl, a: target.a + near * da, b: target.b + near * db };
+            const { x, y, z } = xyzOfLab(colour);
+            const values = [y, x / WHITE.x - forms.slopes[0] * y, z / WHITE.z - forms.slopes[1] * y];
+            values.forEach((value, form) => {
+              expect(value).toBeGreaterThanOrEqual((region[form]?.[0] ?? 0) - 1e-9);
+              expect(value).toBeLessThanOrEqual((region[form]?.[1] ?? 0) + 1e-9);
+            });
+          }
+        },
+      ),
+      { numRuns: 300 },
     );
   });
 

@@ -18,8 +18,8 @@ const shelf = (most: number): fc.Arbitrary<Candidate[]> =>
     );
 const target: fc.Arbitrary<Lab> = hex.map((h) => labOf(mixPigments([pigmentOf(h, 1)], [1])));
 
-const last = (input: FindInput): readonly Found[] => {
-  const search = find(input);
+const last = (input: FindInput, byNumbers = false): readonly Found[] => {
+  const search = find(input, byNumbers);
   for (let step = search.next(); ; step = search.next()) if (step.done) return step.value;
 };
 
@@ -62,10 +62,11 @@ describe('finding a mix', () => {
         fc.constantFrom(0, 0, 20),
         fc.nat(11),
         fc.constantFrom(1 as const, 2 as const, 3 as const, 3 as const),
-        (clays, t, grams, lock, mostClays) => {
+        fc.boolean(),
+        (clays, t, grams, lock, mostClays, byNumbers) => {
           const locked = lock < clays.length && lock % 3 === 0 ? [`clay${lock}`] : [];
           const input = { target: t, clays, grams, locked, mostClays };
-          const found = last(input);
+          const found = last(input, byNumbers);
           const best = plainly(input);
           const all = [...best.values()];
           expect(found.length === 0).toBe(all.length === 0);
@@ -81,7 +82,34 @@ describe('finding a mix', () => {
           }
         },
       ),
-      { numRuns: 14 },
+      { numRuns: 20 },
+    );
+  });
+
+  test('vector instructions find the same as plain numbers, among many clays and for colours out of reach', () => {
+    fc.assert(
+      fc.property(
+        fc.array(candidate, { minLength: 20, maxLength: 30 }),
+        fc.tuple(fc.integer({ min: 5, max: 95 }), fc.integer({ min: -90, max: 90 }), fc.integer({ min: -90, max: 90 })),
+        fc.constantFrom(0, 50),
+        (rows, [l, a, b], grams) => {
+          const clays = rows.map(([h, s, density, left], i) => ({
+            id: `clay${i}`,
+            pigment: pigmentOf(h, s),
+            density,
+            left,
+          }));
+          const input = { target: { l, a, b }, clays, grams, locked: [], mostClays: 3 as const };
+          const deltas = (byNumbers: boolean): number[] => last(input, byNumbers).map((f) => f.deltaE);
+          const plain = deltas(true);
+          const vectors = deltas(false);
+          expect(vectors).toHaveLength(plain.length);
+          vectors.forEach((deltaE, i) => {
+            expect(deltaE).toBeCloseTo(plain[i] ?? NaN, 9);
+          });
+        },
+      ),
+      { numRuns: 12 },
     );
   });
 

@@ -158,6 +158,8 @@ async function create(
     helmet({
       contentSecurityPolicy: {
         directives: {
+          // the search for a mix has vector instructions
+          'script-src': ["'self'", "'wasm-unsafe-eval'"],
           'style-src': ["'self'", "'unsafe-inline'"],
           'img-src': ["'self'", 'data:', 'blob:'],
           'upgrade-insecure-requests': null,

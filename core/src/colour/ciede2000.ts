@@ -19,6 +19,9 @@ export function lightnessScale(meanL: number): number {
   return 1 + (0.015 * d) / Math.sqrt(20 + d);
 }
 
+/** S_L is at most this, so that L* differs by more than this many times ΔE00 nowhere. */
+export const MOST_LIGHTNESS_SCALE = 1.75;
+
 /** Half the rotation angle of CIEDE2000, degrees. */
 export const rotationAngle = (fromBlue: number): number => 30 * Math.exp(-((fromBlue / 25) ** 2));
 

@@ -15,22 +15,24 @@ export interface Xyz {
 
 export const EPSILON = 216 / 24389;
 export const KAPPA = 24389 / 27;
-const f = (t: number): number => (t > EPSILON ? Math.cbrt(t) : (KAPPA * t + 16) / 116);
+/** f of CIELAB: the cube root of a share of the white, and a line where that is small. */
+export const rootOf = (t: number): number => (t > EPSILON ? Math.cbrt(t) : (KAPPA * t + 16) / 116);
 
 /** XYZ to CIELAB (CIE 015:2018). */
 export function labOf({ x, y, z }: Xyz): Lab {
-  const fx = f(x / WHITE.x);
-  const fy = f(y / WHITE.y);
-  const fz = f(z / WHITE.z);
+  const fx = rootOf(x / WHITE.x);
+  const fy = rootOf(y / WHITE.y);
+  const fz = rootOf(z / WHITE.z);
   return { l: 116 * fy - 16, a: 500 * (fx - fy), b: 200 * (fy - fz) };
 }
 
-const inverse = (t: number): number => (t ** 3 > EPSILON ? t ** 3 : (116 * t - 16) / KAPPA);
+/** The inverse of {@link rootOf}. */
+export const shareOf = (t: number): number => (t ** 3 > EPSILON ? t ** 3 : (116 * t - 16) / KAPPA);
 
 /** CIELAB to XYZ, the inverse of {@link labOf}. */
 export function xyzOfLab({ l, a, b }: Lab): Xyz {
   const fy = (l + 16) / 116;
-  return { x: WHITE.x * inverse(fy + a / 500), y: inverse(fy), z: WHITE.z * inverse(fy - b / 200) };
+  return { x: WHITE.x * shareOf(fy + a / 500), y: shareOf(fy), z: WHITE.z * shareOf(fy - b / 200) };
 }
 
 /** Chroma and hue angle (degrees, 0..360) of a Lab colour. */

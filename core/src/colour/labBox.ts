@@ -1,6 +1,6 @@
 import { BANDS, WEIGHTS, WHITE } from './bands.js';
 import { lightnessScale, rotationAngle, rotationChroma, stretchOf } from './ciede2000.js';
-import { EPSILON, KAPPA, type Lab } from './lab.js';
+import { rootOf, type Lab } from './lab.js';
 
 /** All colours whose L*, a* and b* lie between two values each. */
 export interface LabBox {
@@ -8,9 +8,8 @@ export interface LabBox {
   readonly high: Lab;
 }
 
-const f = (t: number): number => (t > EPSILON ? Math.cbrt(t) : (KAPPA * t + 16) / 116);
 /** f(ρy) − f(y). It rises with ρ; with y it moves away from 0, so its extremes are at the ends. */
-const opponent = (ratio: number, y: number): number => f(ratio * y) - f(y);
+const opponent = (ratio: number, y: number): number => rootOf(ratio * y) - rootOf(y);
 
 const X = WEIGHTS.slice(0, BANDS);
 const Y = WEIGHTS.slice(BANDS, 2 * BANDS);
@@ -56,12 +55,12 @@ export function labBoxOf(low: Float64Array, high: Float64Array): LabBox {
   const [azl, azh] = [lowest(rz, zl, WHITE.z), highest(rz, zh, WHITE.z)];
   return {
     low: {
-      l: 116 * f(yl) - 16,
+      l: 116 * rootOf(yl) - 16,
       a: 500 * Math.min(opponent(axl, yl), opponent(axl, yh)),
       b: -200 * Math.max(opponent(azh, yl), opponent(azh, yh)),
     },
     high: {
-      l: 116 * f(yh) - 16,
+      l: 116 * rootOf(yh) - 16,
       a: 500 * Math.max(opponent(axh, yl), opponent(axh, yh)),
       b: -200 * Math.min(opponent(azl, yl), opponent(azl, yh)),
     },

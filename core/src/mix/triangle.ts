@@ -1,4 +1,4 @@
-import { hexOf, labOf, mixPigments, type Lab, type Pigment } from '#core/colour';
+import { hexOf, labOf, mixerOf, mixPigments, type Lab, type Pigment } from '#core/colour';
 import { ratios, unitsOf, type Ratio } from './find/index.js';
 
 /**
@@ -51,15 +51,28 @@ const OVER = 2;
 export function trianglePicture(corners: Corners, width: number): Uint8ClampedArray {
   const height = triangleHeight(width);
   const out = new Uint8ClampedArray(4 * width * height);
-  for (let row = 0; row < height; row++)
+  const mixer = mixerOf(corners, width);
+  for (let column = 0; column < width; column++) mixer.pigments.set([0, 1, 2], 3 * column);
+  for (let row = 0; row < height; row++) {
+    const a = 1 - (row + 0.5) / height;
+    const inside: number[] = [];
     for (let column = 0; column < width; column++) {
-      const a = 1 - (row + 0.5) / height;
       const c = (column + 0.5) / width - a / 2;
       const b = 1 - a - c;
       if (b < -OVER / width || c < -OVER / width) continue;
-      const hex = parseInt(hexOf(mixPigments(corners, [a, Math.max(0, b), Math.max(0, c)])), 16);
-      out.set([hex >> 16, (hex >> 8) & 255, hex & 255, 255], 4 * (row * width + column));
+      const at = 3 * inside.length;
+      mixer.volumes[at] = a;
+      mixer.volumes[at + 1] = Math.max(0, b);
+      mixer.volumes[at + 2] = Math.max(0, c);
+      inside.push(column);
     }
+    mixer.run(inside.length);
+    inside.forEach((column, mix) => {
+      const [x = 0, y = 0, z = 0] = mixer.colours.subarray(6 * mix);
+      const hex = parseInt(hexOf({ x, y, z }), 16);
+      out.set([hex >> 16, (hex >> 8) & 255, hex & 255, 255], 4 * (row * width + column));
+    });
+  }
   return out;
 }
 

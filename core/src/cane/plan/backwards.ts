@@ -76,6 +76,8 @@ export interface PartPlan {
 }
 
 export interface BackwardsPlan {
+  /** what it was worked out for */
+  readonly wanted: Wanted;
   readonly starts: readonly StartNeed[];
   readonly wraps: readonly WrapNeed[];
   /** mm³ of each material that goes in */
@@ -301,6 +303,7 @@ export function planFrom(results: readonly StepResult[], wanted: Wanted, context
   const named = (sums: ReadonlyMap<number, number>): Map<MaterialKey, number> =>
     new Map([...sums].filter(([, v]) => Math.abs(v) > 1e-9).map(([index, v]) => [context.materials[index] ?? '', v]));
   return {
+    wanted,
     starts: together(inOrder(out.starts)),
     wraps: together(inOrder(out.wraps)),
     volumes: named(out.volumes),

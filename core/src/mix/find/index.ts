@@ -1,2 +1,3 @@
-export { find, type Candidate, type FindInput, type Found } from './find.js';
+export { find } from './find.js';
 export { partsOf, ratios, unitsOf, type Ratio } from './ratios.js';
+export { type Candidate, type FindInput, type Found } from './search.js';

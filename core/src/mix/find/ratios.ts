@@ -94,3 +94,16 @@ export const WHOLE: Cell = cellOf(
   ratios(3),
   GRID,
 );
+
+/** A stretch of the edge between two clays, with all below it: a triangle two of whose corners are one. */
+function edgeOf(from: Corner, to: Corner, own: readonly Ratio[], size: number): Cell {
+  const corners = [placeOf(from), placeOf(to), placeOf(to)] as const;
+  if (size === 1) return { corners, children: [], ratios: own };
+  const middle = halfWay(from, to);
+  const near = own.filter((ratio) => holds([from, middle], ratio));
+  const far = own.filter((ratio) => !near.includes(ratio));
+  return { corners, children: [edgeOf(from, middle, near, size / 2), edgeOf(middle, to, far, size / 2)], ratios: [] };
+}
+
+/** The edge between two clays, halved three times. */
+export const EDGE: Cell = edgeOf([GRID, 0, 0], [0, GRID, 0], ratios(2), GRID);

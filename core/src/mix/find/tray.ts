@@ -1,21 +1,8 @@
-import {
-  BANDS,
-  ciede2000,
-  labBoxOf,
-  labOf,
-  leastDeltaE,
-  mixThree,
-  reflectance,
-  type Lab,
-  type Pigment,
-} from '#core/colour';
+import { BANDS, labBoxOf, leastDeltaE, reflectance, type Lab, type Pigment } from '#core/colour';
 import { CORNERS, type Cell } from './ratios.js';
 
-/** L* differs by more than this many times ΔE00 nowhere: S_L is at most 1.75. */
-const MOST_LIGHTNESS_SCALE = 1.75;
-
 /**
- * Pigments laid out for a search: predictions and bounds against one target,
+ * Pigments laid out for a search: bounds against one target,
  * on typed arrays that are used again and again.
  */
 export class Tray {
@@ -29,7 +16,7 @@ export class Tray {
   private of: readonly [number, number, number] = [0, 0, 0];
 
   constructor(
-    private readonly pigments: readonly Pigment[],
+    pigments: readonly Pigment[],
     private readonly target: Lab,
   ) {
     this.scattering = Float64Array.from(pigments, (p) => p.scattering);
@@ -37,18 +24,6 @@ export class Tray {
     pigments.forEach((p, i) => {
       this.absorption.set(p.absorption, i * BANDS);
     });
-  }
-
-  /**
-   * ΔE00 of a mix of up to three clays, or Infinity where its lightness alone
-   * is farther from the target than `limit`.
-   * @param i @param j @param k clays; a clay with no units may be any
-   */
-  deltaE(i: number, j: number, k: number, a: number, b: number, c: number, limit: number): number {
-    const { pigments, target } = this;
-    const lab = labOf(mixThree(pigments[i] as Pigment, a, pigments[j] as Pigment, b, pigments[k] as Pigment, c));
-    if (Math.abs(lab.l - target.l) > MOST_LIGHTNESS_SCALE * limit) return Infinity;
-    return ciede2000(target.l, target.a, target.b, lab.l, lab.a, lab.b);
   }
 
   /** Goes on to another three clays. */
