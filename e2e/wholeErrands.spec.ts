@@ -136,11 +136,11 @@ test('a whole evening in inches and ounces, with decimal commas', async ({ page,
 test.describe('with nothing of one’s own yet', () => {
   test.use({ data: 'empty' });
   test('the kitchen garden can be looked round in, and one click leads back', async ({ page, sledge }) => {
-    test.setTimeout(120_000);
+    test.setTimeout(240_000);
     await page.goto(sledge.url);
     await page.getByRole('button', { name: 'Look round in the kitchen garden first' }).click();
     await expect(page.getByRole('note', { name: 'Looking round' })).toContainText('nothing of it is kept', {
-      timeout: 60_000,
+      timeout: 180_000,
     });
     await expect(page.getByRole('heading', { name: 'On the shelf' })).toBeVisible();
     expect(new URL(page.url()).origin).not.toBe(new URL(sledge.url).origin);

@@ -17,6 +17,7 @@ import {
   type StepResult,
   type Taken,
   type Tapered,
+  type Wanted,
   type Warning,
   type WrapNeed,
 } from '#core/cane';
@@ -76,6 +77,8 @@ export interface PlainPart {
 }
 
 export interface PlainPlan {
+  /** what it was worked out for: while another one is on its way, not what the cane says by now */
+  readonly wanted: Wanted;
   readonly starts: readonly {
     readonly step: Step;
     readonly path: readonly string[];

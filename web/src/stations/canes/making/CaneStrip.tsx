@@ -82,13 +82,14 @@ export function CaneStrip({ plan, ...own }: CaneStripProps): ReactElement {
 }
 
 /** What the plan is for. */
-function slicesFor(cane: CaneAnswer, plan: PlainPlan, units: UnitSystem): string {
-  const from = plan.pieces > 1 ? `: ${slicesWords(plan, cane.slices)}` : '';
-  return `for ${cane.slices} slices of ${showLength(cane.sliceMm, units)}, ends lost${from}`;
+function slicesFor(plan: PlainPlan, units: UnitSystem): string {
+  const { slices, thickness } = plan.wanted;
+  const from = plan.pieces > 1 ? `: ${slicesWords(plan, slices)}` : '';
+  return `for ${slices} slices of ${showLength(thickness, units)}, ends lost${from}`;
 }
 
 /** Grams of each clay, most first, and of what is mixed of them first. */
-function ClayToRoll({ cane, plan, ofPart, materials, shelf }: Own): ReactElement {
+function ClayToRoll({ plan, ofPart, materials, shelf }: Own): ReactElement {
   const units = useUnits();
   const { perClay, mixed, total } = gramsOf(volumesToRoll(plan, useThere()), materials);
   const rows = [...perClay].sort((a, b) => b[1] - a[1]);
@@ -98,7 +99,7 @@ function ClayToRoll({ cane, plan, ofPart, materials, shelf }: Own): ReactElement
       <Box as="h2" marginBottom={1}>
         Clay to roll
       </Box>
-      <Second>{ofPart ? 'for this part by itself, as long as its steps make it' : slicesFor(cane, plan, units)}</Second>
+      <Second>{ofPart ? 'for this part by itself, as long as its steps make it' : slicesFor(plan, units)}</Second>
       <Box as="ul" marginTop={3}>
         {rows.map(([clayId, grams]) => (
           <OneClay key={clayId} clayId={clayId} grams={grams} longest={longest} shelf={shelf} />
