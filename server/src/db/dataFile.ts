@@ -6,6 +6,7 @@ import { migrate } from 'drizzle-orm/libsql/migrator';
 import { Fault } from '#core/units';
 import { CopyShelf } from './copyShelf.js';
 import { mendFirstVersion } from './firstVersion.js';
+import { AheadFile, Flush } from './flush.js';
 import { APPLICATION_ID, MIGRATIONS, knownMigrations, readHeader, refuseVersion } from './header.js';
 import { takeLock, type Lock } from './lock.js';
 import * as schema from './schema.js';
@@ -93,6 +94,8 @@ function tidy(folder: string): void {
  */
 export class DataFile {
   private closed = false;
+  private readonly aheadFile: AheadFile;
+  private readonly flush: Flush;
 
   private constructor(
     readonly file: string,
@@ -101,7 +104,10 @@ export class DataFile {
     /** what happened at opening that the person should know */
     readonly notices: readonly string[],
     private readonly lock: Lock,
-  ) {}
+  ) {
+    this.aheadFile = new AheadFile(`${file}-wal`);
+    this.flush = new Flush(() => this.aheadFile.flush());
+  }
 
   /**
    * Opens a database file, makes it where there is none and brings an older
@@ -138,8 +144,8 @@ export class DataFile {
       await refuseStranger(client, file);
       await refuseDamaged(client, file);
       await client.execute('PRAGMA journal_mode = WAL');
-      // FULL: an answer is given only when the change is on the disk, also when the power goes
-      await client.execute('PRAGMA synchronous = FULL');
+      // what is written is flushed by `onDisk`, before it is answered, so that changes at the same time share a flush
+      await client.execute('PRAGMA synchronous = NORMAL');
       await client.execute('PRAGMA foreign_keys = ON');
       await client.execute('PRAGMA wal_autocheckpoint = 0');
       const db = drizzle(client, { schema });
@@ -157,6 +163,14 @@ export class DataFile {
   /** Tells a second Sledge on the same data where this one answers. */
   announce(address: string): void {
     this.lock.announce(address);
+  }
+
+  /**
+   * Resolves when everything that was written before is on the disk, also when the power goes.
+   * @throws Error as the disk said it
+   */
+  onDisk(): Promise<void> {
+    return this.flush.onDisk();
   }
 
   /** Bytes of the write-ahead file. */
@@ -212,6 +226,8 @@ export class DataFile {
     try {
       // on a full disk this fails; the write-ahead file then stays and has it all
       const whole = await workInLast(this.db.$client).catch(() => false);
+      await this.flush.settled();
+      await this.aheadFile.close();
       this.db.$client.close();
       if (whole) for (const ending of ['-wal', '-shm']) rmSync(`${this.file}${ending}`, { force: true });
       if (replaceBy !== undefined) renameSync(replaceBy, this.file);

@@ -23,17 +23,21 @@ const sizeOf = (writes: readonly KeptWrite[]): number => JSON.stringify(writes).
 /** Sledge is about to end and writes no more. */
 export class Stopping extends Error {}
 
-/** What is told of each change that was written: its rows, and the id that the request for it had. */
-type Listener = (writes: readonly Write[], changeId: string) => void;
+/** What is told of each change that was written: its rows. */
+type Listener = (writes: readonly Write[]) => void;
 
 /**
  * The only way to write. Changes run one after the other; each is one
  * transaction that holds its rows, its entry in the list of changes, and
- * the version counter, so that all of it can be taken back.
+ * the version counter, so that all of it can be taken back. It is answered
+ * when it is on the disk; those that wait together share one flush.
  */
 export class Journal {
   private queue: Promise<unknown> = Promise.resolve();
   private readonly listeners: Listener[] = [];
+  private readonly tellers: ((changeId: string) => void)[] = [];
+  /** ids of the changes that were written and not told yet */
+  private readonly written: string[] = [];
   private stopping = false;
 
   /** ids of the changes that were carried out */
@@ -75,9 +79,23 @@ export class Journal {
     this.held = held;
   }
 
-  /** Calls `listener` with the rows of every change, also when it is taken back or done again. */
+  /** Calls `tell` with the id of every change that is on the disk, also when it is taken back or done again. */
+  onWritten(tell: (changeId: string) => void): void {
+    this.tellers.push(tell);
+  }
+
+  /** Calls `listener` with the rows of every change before the next begins, for what is held in memory. */
   onChange(listener: Listener): void {
     this.listeners.push(listener);
+  }
+
+  /** An answer: when the turn is over and all that it wrote is on the disk. Others have their turn meanwhile. */
+  private async onDisk<T>(turn: Promise<T>): Promise<T> {
+    const done = await turn;
+    const written = this.written.splice(0);
+    await this.file.onDisk();
+    for (const changeId of written) for (const tell of this.tellers) tell(changeId);
+    return done;
   }
 
   private inTurn<T>(work: () => Promise<T>): Promise<T> {
@@ -100,17 +118,19 @@ export class Journal {
    * what was learned), or reads the file while nothing is written.
    */
   beside<T>(work: () => Promise<T>): Promise<T> {
-    return this.inTurn(async () => {
+    const turn = this.inTurn(async () => {
       const done = await work();
       await this.afterWriting();
       return done;
     });
+    return this.onDisk(turn);
   }
 
   /** Lets what has begun come to its end and takes nothing more on. */
   async stop(): Promise<void> {
     this.stopping = true;
     await this.queue;
+    await this.file.onDisk().catch(this.failed);
   }
 
   /**
@@ -119,7 +139,7 @@ export class Journal {
    * @returns false where the change had been carried out before
    */
   change(id: string, work: (draft: Draft) => Promise<void>): Promise<boolean> {
-    return this.inTurn(async () => {
+    const turn = this.inTurn(async () => {
       if (this.known.has(id)) return false;
       const draft = new Draft(this.db, this.version + 1, this.held);
       await work(draft);
@@ -138,6 +158,7 @@ export class Journal {
       await this.afterWriting();
       return true;
     });
+    return this.onDisk(turn);
   }
 
   /**
@@ -160,7 +181,7 @@ export class Journal {
   }
 
   private step(way: 'undo' | 'redo', expects: string | undefined, changeId: string): Promise<ChangesAnswer> {
-    return this.inTurn(async () => {
+    const turn = this.inTurn(async () => {
       const entry = await this.next(way);
       if (!entry || (expects !== undefined && entry.id !== expects)) return this.state(null);
       const back = way === 'undo';
@@ -173,6 +194,7 @@ export class Journal {
       await this.afterWriting();
       return this.state(`${back ? 'Taken back' : 'Done again'}: ${entry.summary}`);
     });
+    return this.onDisk(turn);
   }
 
   private async turned(write: KeptWrite, back: boolean): Promise<Write> {
@@ -255,7 +277,8 @@ export class Journal {
       ...more,
     ]);
     this.version = version;
-    for (const listener of this.listeners) listener(inOrder, changeId);
+    for (const listener of this.listeners) listener(inOrder);
+    this.written.push(changeId);
   }
 
   private erase({ table, before }: Write): Statement {

@@ -18,7 +18,7 @@ export class EventsService implements OnModuleInit {
   constructor(@Inject(Journal) private readonly journal: Journal) {}
 
   onModuleInit(): void {
-    this.journal.onChange((_, change) => {
+    this.journal.onWritten((change) => {
       this.say({ of: 'change', change });
     });
   }
