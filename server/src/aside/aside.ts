@@ -63,17 +63,20 @@ export function longAside<T>(script: string, data: unknown, tell: (howFar: HowFa
   const path = join(projectRoot(), 'dist', 'server', 'src', script);
   const worker = new Worker(path, { workerData: data, execArgv: [] });
   const result = new Promise<T>((resolve, reject) => {
+    let found: { readonly what: T } | null = null;
     worker.on('message', (said: { readonly howFar?: HowFar }) => {
       if (said.howFar) {
         tell(said.howFar);
         return;
       }
-      resolve(said as T);
+      found = { what: said as T };
       void worker.terminate();
     });
     worker.once('error', reject);
+    // only when the thread has gone are the files that it had open free
     worker.once('exit', () => {
-      reject(new Stopped(`${script} was ended.`));
+      if (found) resolve(found.what);
+      else reject(new Stopped(`${script} was ended.`));
     });
   });
   return { result, stop: () => void worker.terminate() };
