@@ -110,9 +110,9 @@ export interface PatternCard {
   readonly name: string;
   readonly retired: boolean;
   readonly revisionId: string;
-  readonly program: PatternProgram;
-  /** as it lies there, by the key of each material: for a small picture */
-  readonly hexes: Readonly<Record<string, string>>;
+  readonly steps: number;
+  /** of its materials */
+  readonly hexes: readonly string[];
 }
 
 /** GET /api/patterns/revisions/:revisionId: what a sheet that was made, or is planned, looks like. */

@@ -54,12 +54,11 @@ export class CanesService {
   ) {}
 
   async cards(): Promise<CaneCard[]> {
-    return Promise.all(
-      (await this.revisionRule.all('cane')).map(async ({ id, name, retired }) => {
-        const revision = await this.told.newest(id);
-        return { id, name, retired, revisionId: revision.id, steps: revision.program.steps.length };
-      }),
-    );
+    const newest = await this.revisionRule.stepsOfAll('cane');
+    return (await this.revisionRule.all('cane')).flatMap(({ id, name, retired }) => {
+      const revision = newest.get(id);
+      return revision ? [{ id, name, retired, ...revision }] : [];
+    });
   }
 
   async open(id: string): Promise<CaneAnswer> {

@@ -79,9 +79,13 @@ export class CanesTold {
   /** Canes of which the newest plan begins with something that lies there. */
   async countedOn(): Promise<{ readonly madeId: string; readonly id: string; readonly name: string }[]> {
     const counting: { readonly madeId: string; readonly id: string; readonly name: string }[] = [];
-    for (const { id, name, version, retired } of await this.revisionRule.all('cane')) {
-      if (retired) continue;
-      const { revisionId, made } = await this.begunWith(id, version);
+    const canes = (await this.revisionRule.all('cane')).filter((cane) => !cane.retired);
+    const changed = canes.filter(({ id, version }) => this.begun.get(id)?.version !== version);
+    if (changed.length > 0) await this.readBegun(changed);
+    for (const { id, name } of canes) {
+      const begun = this.begun.get(id);
+      if (!begun) continue;
+      const { revisionId, made } = begun;
       // what was made has taken it
       if (made.length === 0 || (await this.revisionRule.madeOf('cane', [revisionId])).has(revisionId)) continue;
       counting.push(...made.map((madeId) => ({ madeId, id, name })));
@@ -89,14 +93,16 @@ export class CanesTold {
     return counting;
   }
 
-  /** What a cane begins with that lies there; read once for each version of it. */
-  private async begunWith(id: string, version: number): Promise<Begun> {
-    const known = this.begun.get(id);
-    if (known?.version === version) return known;
-    const { program, id: revisionId } = await this.newest(id);
-    const found = { version, revisionId, made: madeIn(program.steps) };
-    this.begun.set(id, found);
-    return found;
+  /** What canes begin with that lies there; read once for each version of them. */
+  private async readBegun(canes: readonly Row<'cane'>[]): Promise<void> {
+    const newest = await this.revisionRule.newestOfMany(
+      'cane',
+      canes.map((cane) => cane.id),
+    );
+    for (const { id, version } of canes) {
+      const revision = newest.get(id);
+      if (revision) this.begun.set(id, { version, revisionId: revision.id, made: madeIn(revision.program.steps) });
+    }
   }
 
   async called(revisionId: string): Promise<string | undefined> {
@@ -144,7 +150,6 @@ export class CanesTold {
 
   /** All canes that a program takes in, and those that they take in. */
   async inside(program: Program, known = new Map<string, CaneInside>()): Promise<CaneInside[]> {
-    const names = new Map((await this.revisionRule.all('cane')).map((c) => [c.id, c.name]));
     for (const ref of usedIn(program.steps).canes) {
       if (known.has(ref)) continue;
       const revision = await this.revisionRule.one('cane', ref);
@@ -152,7 +157,7 @@ export class CanesTold {
       known.set(ref, {
         revisionId: ref,
         caneId: revision.caneId,
-        name: names.get(revision.caneId) ?? '',
+        name: (await this.revisionRule.thing('cane', revision.caneId))?.name ?? '',
         program: revision.program,
         newest: await this.revisionRule.isNewest('cane', revision, revision.caneId),
       });

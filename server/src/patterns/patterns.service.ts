@@ -45,15 +45,16 @@ export class PatternsService {
   ) {}
 
   async cards(): Promise<PatternCard[]> {
-    return Promise.all(
-      (await this.revisionRule.all('pattern')).map(async ({ id, name, retired }) => {
-        const { id: revisionId, program } = await this.told.newest(id);
-        const hexes = await Promise.all(
-          materialsIn(program).map(async (of) => [keyOf(of), (await this.looks.of(of)).hexes[0] ?? '#808080'] as const),
-        );
-        return { id, name, retired, revisionId, program, hexes: Object.fromEntries(hexes) };
-      }),
-    );
+    const newest = await this.revisionRule.newestOfMany('pattern');
+    const used = new Map([...newest].map(([id, { program }]) => [id, materialsIn(program)]));
+    const materials = new Map([...used.values()].flat().map((of) => [keyOf(of), of]));
+    const colours = await this.looks.coloursOf([...materials.values()]);
+    return (await this.revisionRule.all('pattern')).flatMap(({ id, name, retired }) => {
+      const revision = newest.get(id);
+      if (!revision) return [];
+      const hexes = (used.get(id) ?? []).flatMap((of) => colours.get(keyOf(of)) ?? []);
+      return [{ id, name, retired, revisionId: revision.id, steps: revision.program.steps.length, hexes }];
+    });
   }
 
   async open(id: string): Promise<PatternAnswer> {

@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { asc, desc, eq, getTableColumns, inArray } from 'drizzle-orm';
+import { and, asc, desc, eq, getTableColumns, getTableName, sql, type SQL } from 'drizzle-orm';
 import type { SQLiteColumn, SQLiteTable } from 'drizzle-orm/sqlite-core';
 import { randomUUID } from 'node:crypto';
 import { Fault } from '#core/units';
@@ -26,6 +26,30 @@ function columnOf(name: TableName, column: string): SQLiteColumn {
   return found;
 }
 
+/** A row that names a revision: `user` is the kind of plan that it belongs to, or says that it was made. */
+interface Named {
+  readonly id: string;
+  readonly by: string;
+  readonly user: string;
+}
+const MADE = 'made';
+
+/** Which rows name revisions of a kind, whose ids come as a JSON array. */
+function namingQuestion(kind: PlanName): string {
+  const { made, usedBy } = planOf(kind);
+  const asked = [
+    ...made.map(({ table, column }) => ({ table, column, by: column, user: MADE })),
+    ...usedBy.map(({ table, column, of, kind: user }) => ({ table, column, by: of, user })),
+  ];
+  return asked
+    .map(({ table, column, by, user }) => {
+      const [id, whose] = [column, by].map((name) => `"${columnOf(table, name).name}"`);
+      const from = `FROM "${getTableName(tableOf(table))}" WHERE ${id} IN (SELECT value FROM json_each(?1))`;
+      return `SELECT DISTINCT ${id} AS id, ${whose} AS whose, '${user}' AS user ${from}`;
+    })
+    .join(' UNION ALL ');
+}
+
 /**
  * The one rule for revisions: a revision that something was made of, or of
  * anything that rests on it, is never written again; a change of what it was
@@ -34,6 +58,8 @@ function columnOf(name: TableName, column: string): SQLiteColumn {
  */
 @Injectable()
 export class Revisions {
+  private readonly questions = new Map<PlanName, string>();
+
   constructor(@Inject(DB) private readonly db: Db) {}
 
   /** All things of a kind, newest first. */
@@ -70,6 +96,45 @@ export class Revisions {
     return (await this.of(kind, thingId)).at(-1);
   }
 
+  /**
+   * The newest revision of things of a kind, by the id of the thing, read in one go.
+   * @param ids of the things; left out: of all
+   */
+  async newestOfMany<K extends PlanName>(
+    kind: K,
+    ids?: readonly string[],
+  ): Promise<ReadonlyMap<string, Row<RevisionTable<K>>>> {
+    const { revision, owner } = planOf(kind);
+    const among = ids && sql`${columnOf(revision, owner)} in (select value from json_each(${JSON.stringify(ids)}))`;
+    const rows = await this.db
+      .select()
+      .from(tableOf(revision))
+      .where(and(among, this.isTheNewest(kind)));
+    return new Map(rows.map((row) => [String(row[owner]), row as Row<RevisionTable<K>>]));
+  }
+
+  /** The same of plans that have steps, with nothing but how many those are: a document is read for nobody. */
+  async stepsOfAll(
+    kind: 'cane',
+  ): Promise<ReadonlyMap<string, { readonly revisionId: string; readonly steps: number }>> {
+    const { revision, owner } = planOf(kind);
+    const of = columnOf(revision, owner);
+    const steps = sql<number>`json_array_length(${columnOf(revision, 'program')}, '$.steps')`;
+    const rows = await this.db
+      .select({ of, id: columnOf(revision, 'id'), steps })
+      .from(tableOf(revision))
+      .where(this.isTheNewest(kind));
+    return new Map(rows.map((row) => [String(row.of), { revisionId: String(row.id), steps: row.steps }]));
+  }
+
+  private isTheNewest(kind: PlanName): SQL {
+    const { revision, owner } = planOf(kind);
+    const of = columnOf(revision, owner);
+    const sameThing = sql`other.${sql.identifier(of.name)} = ${of}`;
+    return sql`${columnOf(revision, 'number')} =
+      (select max(other.number) from ${tableOf(revision)} as other where ${sameThing})`;
+  }
+
   async one<K extends PlanName>(kind: K, id: string): Promise<Row<RevisionTable<K>> | undefined> {
     const { revision } = planOf(kind);
     const [row] = await this.db
@@ -94,16 +159,12 @@ export class Revisions {
   /** Those of some revisions that something was made of, or of anything that rests on them. */
   async madeOf(kind: PlanName, ids: readonly string[]): Promise<Set<string>> {
     if (ids.length === 0) return new Set();
-    const { made, usedBy } = planOf(kind);
-    const found = new Set<string>();
-    for (const { table, column } of made)
-      for (const { id } of await this.naming(table, column, column, ids)) found.add(id);
-    for (const use of usedBy) {
-      const left = ids.filter((id) => !found.has(id));
-      if (left.length === 0) break;
-      const users = await this.naming(use.table, use.column, use.of, left);
+    const named = await this.naming(kind, ids);
+    const found = new Set(named.filter((row) => row.user === MADE).map((row) => row.id));
+    for (const { kind: user } of planOf(kind).usedBy) {
+      const users = named.filter((row) => row.user === user && !found.has(row.id));
       const madeUsers = await this.madeOf(
-        use.kind,
+        user,
         users.map((u) => u.by),
       );
       for (const { id, by } of users) if (madeUsers.has(by)) found.add(id);
@@ -111,18 +172,15 @@ export class Revisions {
     return found;
   }
 
-  /** Rows whose column names one of some ids: which, and what another column of them says. */
-  private async naming(
-    table: TableName,
-    column: string,
-    by: string,
-    ids: readonly string[],
-  ): Promise<{ readonly id: string; readonly by: string }[]> {
-    const rows = await this.db
-      .selectDistinct({ id: columnOf(table, column), by: columnOf(table, by) })
-      .from(tableOf(table))
-      .where(inArray(columnOf(table, column), [...ids]));
-    return rows as { id: string; by: string }[];
+  /** All rows that name some revisions of a kind, in one question that is put together once. */
+  private async naming(kind: PlanName, ids: readonly string[]): Promise<readonly Named[]> {
+    let question = this.questions.get(kind);
+    if (question === undefined) {
+      question = namingQuestion(kind);
+      this.questions.set(kind, question);
+    }
+    const { rows } = await this.db.$client.execute({ sql: question, args: [JSON.stringify(ids)] });
+    return rows.map((row) => ({ id: String(row.id), by: String(row.whose), user: String(row.user) }));
   }
 
   /**

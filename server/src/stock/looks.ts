@@ -83,6 +83,17 @@ export class StockLooks {
     return lookUp(material, book, { stage, pigments: this.studio.pigments });
   }
 
+  /** The first colour of each of some materials, baked, as hex digits. @throws Complaint `material/missing` */
+  async coloursOf(materials: readonly Material[]): Promise<ReadonlyMap<MaterialKey, string>> {
+    const { book } = await this.book(materials);
+    return new Map(
+      materials.flatMap((of) => {
+        const [first] = lookUp(of, book, { stage: 'baked', pigments: this.studio.pigments }).hexes;
+        return first === undefined ? [] : [[keyOf(of), first.replace('#', '')] as const];
+      }),
+    );
+  }
+
   /** Reads all that is needed to look some materials up. */
   async book(materials: readonly Material[]): Promise<StockBook> {
     const things = new Map((await this.store.madeOf(idsOf('made', materials))).map((row) => [row.id, row]));

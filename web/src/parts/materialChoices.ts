@@ -92,7 +92,7 @@ const amongPatterns = (patterns: readonly PatternCard[]): MaterialChoice[] =>
       key: id,
       of: { kind: 'pattern', id: revisionId },
       name,
-      hexes: Object.values(hexes).map((hex) => hex.replace('#', '')),
+      hexes,
       hint: 'a patterned sheet, to be made',
     }));
 

@@ -35,6 +35,9 @@ export function thereAt(worked: WorkedCane | null, at: number): PlainStep | null
   return step?.there ? step : null;
 }
 
+/** Of many canes at once the first is there early, and none is worked out that has gone off the screen meanwhile. */
+const loads = new PQueue({ concurrency: 1 });
+
 async function load(id: string, cane: PlainCane): Promise<WorkedCane> {
   sent.set(id, cane);
   return { id, steps: await askCanes((worker) => worker.load(id, cane)) };
@@ -45,7 +48,10 @@ async function load(id: string, cane: PlainCane): Promise<WorkedCane> {
  * until the newer is there.
  */
 export function useWorkedCane(id: string, cane: PlainCane | null): WorkedCane | null {
-  const { value } = useAnswer(['cane', id, JSON.stringify(cane)], cane && (() => load(id, cane)));
+  const { value } = useAnswer(
+    ['cane', id, JSON.stringify(cane)],
+    cane && ((signal) => inLine(loads, signal, () => load(id, cane))),
+  );
   return cane ? (value ?? null) : null;
 }
 

@@ -22,9 +22,14 @@ const ask = <T>(question: (worker: Remote<PatternWorker>) => Promise<T>): Promis
 /** All that the look of a pattern depends on, as one text. */
 const keyOf = ({ steps, wobble, seed }: PlainPattern): string => JSON.stringify([steps, wobble, seed]);
 
+/** Of many at once the first is there early, and none is worked out that has gone off the screen meanwhile. */
+const loads = new PQueue({ concurrency: 1 });
+
 /** A body after each step; null until they are worked out. What is older stays until the newer is there. */
 export function useBodies(pattern: PlainPattern): readonly PlainBody[] | null {
-  const { value } = useAnswer(['pattern', keyOf(pattern)], () => ask((worker) => worker.load(pattern)));
+  const { value } = useAnswer(['pattern', keyOf(pattern)], (signal) =>
+    inLine(loads, signal, () => ask((worker) => worker.load(pattern))),
+  );
   return value ?? null;
 }
 

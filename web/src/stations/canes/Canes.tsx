@@ -3,6 +3,7 @@ import { useMemo, useState, type ReactElement } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { STARTING_POINTS, type StartColours } from '#core/cane';
 import type { BlendCard, CaneCard, MachinesAnswer, RevisionAnswer, ShelfAnswer } from '#contract';
+import { CardWall } from '../../parts/CardWall.js';
 import { FileWord } from '../../parts/FileWord.js';
 import { Empty, Reading } from '../../parts/Empty.js';
 import { Warning } from '../../parts/Warning.js';
@@ -11,7 +12,7 @@ import { Caption, Second, Word } from '../../theme/pieces.js';
 import { useBlendOf, useBlends, useCaneOf, useCanes, useGlass, useMachines, useShelf } from '../../wire/queries.js';
 import { logOf, stripesOf, templateOf } from './beginnings.js';
 import { CaneView } from './CaneView.js';
-import { CaneCardFace, StartFace } from './faces/CaneFaces.js';
+import { CARD_WIDTH, CaneCardFace, StartFace } from './faces/CaneFaces.js';
 import { FromTile } from './FromTile.js';
 import { useBeginCane, type BeginCane } from './useBeginCane.js';
 
@@ -100,9 +101,7 @@ function Current({ cards, shelf }: CardsProps): ReactElement | null {
   return (
     <>
       <h1>Canes</h1>
-      <Flex as="ul" wrap="wrap" gap={6} marginTop={4} marginBottom={6} aria-label="Your canes">
-        <Faces cards={cards} shelf={shelf} />
-      </Flex>
+      <Faces label="Your canes" cards={cards} shelf={shelf} />
     </>
   );
 }
@@ -121,24 +120,23 @@ function Retired({ cards, shelf }: CardsProps): ReactElement | null {
       >
         {shown ? 'Hide the retired ones' : `${cards.length} retired`}
       </Word>
-      {shown && (
-        <Flex as="ul" wrap="wrap" gap={6} marginTop={3}>
-          <Faces cards={cards} shelf={shelf} />
-        </Flex>
-      )}
+      {shown && <Faces label="Retired canes" cards={cards} shelf={shelf} />}
     </Box>
   );
 }
 
-function Faces({ cards, shelf }: CardsProps): ReactElement {
+/** px of a row: face, name in up to two lines, number of steps */
+const ROW = 214;
+
+function Faces({ label, cards, shelf }: CardsProps & { readonly label: string }): ReactElement {
   return (
-    <>
-      {cards.map((card) => (
-        <li key={card.id}>
-          <CaneCardFace card={card} shelf={shelf} />
-        </li>
-      ))}
-    </>
+    <CardWall
+      label={label}
+      cards={cards}
+      width={CARD_WIDTH}
+      height={ROW}
+      draw={(card, pictured) => <CaneCardFace card={card} shelf={shelf} pictured={pictured} />}
+    />
   );
 }
 

@@ -6,10 +6,11 @@ import { useNavigate, useParams } from 'react-router';
 import type { DiaryListAnswer } from '#contract/diary';
 import { MOST_FOUND } from '#contract/limits';
 import { Empty, Reading } from '../../parts/Empty.js';
+import { FindField } from '../../parts/FindField.js';
 import { LongList } from '../../parts/LongList.js';
 import { showDate } from '../../state/today.js';
 import { useNarrow } from '../../state/useNarrow.js';
-import { Caption, Field } from '../../theme/pieces.js';
+import { Caption } from '../../theme/pieces.js';
 import { RowLink } from '../../parts/RowLink.js';
 import { useLongDiary } from '../../wire/long.js';
 import { useEntry } from '../../wire/queries.js';
@@ -40,18 +41,7 @@ interface SearchProps {
 function Search({ search, onSearch, total }: SearchProps): ReactElement {
   return (
     <Box padding={4} borderBottom="hair">
-      <Field
-        data-find
-        aria-label="Find in the diary"
-        placeholder="a piece, a mix, a clay, a word"
-        value={search}
-        onChange={(e) => {
-          onSearch(e.currentTarget.value);
-        }}
-        onKeyDown={(e) => {
-          if (e.key === 'Escape') onSearch('');
-        }}
-      />
+      <FindField label="Find in the diary" hint="a piece, a mix, a clay, a word" value={search} onChange={onSearch} />
       <Flex justifyContent="space-between" alignItems="baseline" marginTop={3}>
         <h2>Diary</h2>
         <Caption>

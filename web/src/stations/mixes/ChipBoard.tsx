@@ -6,12 +6,13 @@ import { showMass } from '#core/units';
 import type { MixCard, MixSort } from '#contract';
 import { Chip } from '../../parts/Chip.js';
 import { Choice } from '../../parts/Choice.js';
+import { FindField } from '../../parts/FindField.js';
 import { LongList } from '../../parts/LongList.js';
 import { Tick } from '../../parts/Tick.js';
 import { useWidth } from '../../parts/useWidth.js';
 import { MassValue } from '../../parts/Value.js';
 import { useUnits } from '../../state/view.js';
-import { Caption, Field, Key, Plus, Word } from '../../theme/pieces.js';
+import { Caption, Key, Plus, Word } from '../../theme/pieces.js';
 import { useLongBoard } from '../../wire/long.js';
 
 const SORTS: readonly { readonly value: MixSort; readonly text: string }[] = [
@@ -69,17 +70,11 @@ type BoardQuery = ReturnType<typeof useBoardQuery>;
 function Search({ search, setSearch }: BoardQuery): ReactElement {
   return (
     <Flex gap={2} marginBottom={3} maxWidth="420px">
-      <Field
-        data-find
-        aria-label="Find a mix by its name or by a clay"
-        placeholder="a name, a clay"
+      <FindField
+        label="Find a mix by its name or by a clay"
+        hint="a name, a clay"
         value={search}
-        onChange={(e) => {
-          setSearch(e.currentTarget.value);
-        }}
-        onKeyDown={(e) => {
-          if (e.key === 'Escape') setSearch('');
-        }}
+        onChange={setSearch}
       />
       <Link to="/mixes/new" aria-label="New mix" tabIndex={-1}>
         <Plus as="span" display="grid" placeItems="center" width="38px" height="38px" title="new mix">

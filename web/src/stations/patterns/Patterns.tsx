@@ -4,12 +4,13 @@ import { useNavigate, useParams } from 'react-router';
 import { PATTERN_POINTS, type PatternPoint } from '#core/pattern';
 import type { BlendCard, MachinesAnswer, PatternCard, ShelfAnswer } from '#contract';
 import { Empty, Reading } from '../../parts/Empty.js';
+import { CardWall } from '../../parts/CardWall.js';
 import { FileWord } from '../../parts/FileWord.js';
 import { Warning } from '../../parts/Warning.js';
 import { useKeys } from '../../state/keys.js';
 import { Second, Word } from '../../theme/pieces.js';
 import { useBlends, useMachines, usePatternOf, usePatterns, useShelf } from '../../wire/queries.js';
-import { PatternCardFace, StartSheet } from './faces/PatternCards.js';
+import { CARD_WIDTH, PatternCardFace, StartSheet } from './faces/PatternCards.js';
 import { PatternView, type PatternDoing } from './PatternView.js';
 import { useBeginPattern } from './useBeginPattern.js';
 
@@ -79,7 +80,7 @@ function AllPatterns({ patterns, shelf, blends }: Known): ReactElement {
       {current.length > 0 && (
         <>
           <h1>Patterned sheets</h1>
-          <Cards cards={current} shelf={shelf} />
+          <Cards label="Your patterned sheets" cards={current} shelf={shelf} />
         </>
       )}
       <Retired cards={patterns.filter((p) => p.retired)} shelf={shelf} />
@@ -116,15 +117,18 @@ interface CardsProps {
   readonly shelf: ShelfAnswer;
 }
 
-function Cards({ cards, shelf }: CardsProps): ReactElement {
+/** px of a row: face, name in up to two lines, number of steps */
+const ROW = 230;
+
+function Cards({ label, cards, shelf }: CardsProps & { readonly label: string }): ReactElement {
   return (
-    <Flex as="ul" wrap="wrap" gap={5} marginTop={4} marginBottom={6} aria-label="Your patterned sheets">
-      {cards.map((card) => (
-        <li key={card.id}>
-          <PatternCardFace card={card} shelf={shelf} />
-        </li>
-      ))}
-    </Flex>
+    <CardWall
+      label={label}
+      cards={cards}
+      width={CARD_WIDTH}
+      height={ROW}
+      draw={(card, pictured) => <PatternCardFace card={card} shelf={shelf} pictured={pictured} />}
+    />
   );
 }
 
@@ -142,7 +146,7 @@ function Retired({ cards, shelf }: CardsProps): ReactElement | null {
       >
         {shown ? 'Hide the retired ones' : `${cards.length} retired`}
       </Word>
-      {shown && <Cards cards={cards} shelf={shelf} />}
+      {shown && <Cards label="Retired patterned sheets" cards={cards} shelf={shelf} />}
     </Box>
   );
 }

@@ -12,15 +12,26 @@ import { materialsOf } from '../clay/materials.js';
 import { useCane } from '../clay/useCane.js';
 
 const SIZE = 132;
+/** px of a card */
+export const CARD_WIDTH = 152;
 const Pick = chakra('button', {
-  base: { textAlign: 'left', display: 'block', width: '152px', _hover: { background: 'paper' } },
+  base: { textAlign: 'left', display: 'block', width: `${CARD_WIDTH}px`, _hover: { background: 'paper' } },
 });
 
 /** The last face of a cane that is planned. */
-export function CaneCardFace({ card, shelf }: { readonly card: CaneCard; readonly shelf: ShelfAnswer }): ReactElement {
-  const cane = useCaneOf(card.id);
+export function CaneCardFace({
+  card,
+  shelf,
+  pictured,
+}: {
+  readonly card: CaneCard;
+  readonly shelf: ShelfAnswer;
+  /** whether the face is drawn */
+  readonly pictured: boolean;
+}): ReactElement {
+  const cane = useCaneOf(pictured ? card.id : undefined);
   return (
-    <Link to={`/canes/${card.id}`} style={{ textDecoration: 'none', display: 'block', width: 152 }}>
+    <Link to={`/canes/${card.id}`} style={{ textDecoration: 'none', display: 'block', width: CARD_WIDTH }}>
       {cane.data ? <LastFace cane={cane.data} shelf={shelf} /> : <Box width={`${SIZE}px`} height={`${SIZE}px`} />}
       <Box fontWeight={600} lineHeight={1.25} marginTop={2}>
         {card.name}

@@ -10,8 +10,10 @@ import { usePattern } from '../usePattern.js';
 import { PatternFace } from './PatternFace.js';
 
 const SIZE = 148;
+/** px of a card */
+export const CARD_WIDTH = 168;
 const Pick = chakra('button', {
-  base: { textAlign: 'left', display: 'block', width: '168px', _hover: { background: 'paper' } },
+  base: { textAlign: 'left', display: 'block', width: `${CARD_WIDTH}px`, _hover: { background: 'paper' } },
 });
 /** As honest hands make it. */
 const HONEST = { seed: 1, wobble: 1 };
@@ -20,13 +22,16 @@ const HONEST = { seed: 1, wobble: 1 };
 export function PatternCardFace({
   card,
   shelf,
+  pictured,
 }: {
   readonly card: PatternCard;
   readonly shelf: ShelfAnswer;
+  /** whether the face is drawn */
+  readonly pictured: boolean;
 }): ReactElement {
-  const pattern = usePatternOf(card.id);
+  const pattern = usePatternOf(pictured ? card.id : undefined);
   return (
-    <Link to={`/patterns/${card.id}`} style={{ textDecoration: 'none', display: 'block', width: 168 }}>
+    <Link to={`/patterns/${card.id}`} style={{ textDecoration: 'none', display: 'block', width: CARD_WIDTH }}>
       <Box height={`${SIZE}px`}>
         {pattern.data && (
           <Last pattern={pattern.data} steps={pattern.data.program.steps} name={card.name} shelf={shelf} />
@@ -35,7 +40,7 @@ export function PatternCardFace({
       <Box fontWeight={600} lineHeight={1.25} marginTop={2}>
         {card.name}
       </Box>
-      <Caption>{card.program.steps.length} steps</Caption>
+      <Caption>{card.steps} steps</Caption>
     </Link>
   );
 }

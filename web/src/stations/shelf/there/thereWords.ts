@@ -1,6 +1,7 @@
 import type { FlowKind, MadeAnswer, MadeForm, ThereAnswer } from '#contract';
 import { coveredBy } from '#core/stock';
 import { showLength, showLong, showMass, showSize, type UnitSystem } from '#core/units';
+import { holdsWords } from '../../../parts/holdsWords.js';
 
 /** Rows of what lies there, in the order of the table: what is rolled first, then what is built of it. */
 export const ROWS: readonly { readonly forms: readonly MadeForm[]; readonly title: string }[] = [
@@ -21,14 +22,8 @@ export const rowsOf = (things: readonly ThereAnswer[]): { title: string; things:
   );
 
 /** Things whose name, material or place holds every word that was typed. */
-export function thingsFound(things: readonly ThereAnswer[], typed: string): readonly ThereAnswer[] {
-  const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
-  if (words.length === 0) return things;
-  return things.filter(({ name, ofName, keptIn, form }) => {
-    const text = `${name} ${ofName} ${keptIn} ${form}`.toLowerCase();
-    return words.every((word) => text.includes(word));
-  });
-}
+export const thingsFound = (things: readonly ThereAnswer[], typed: string): readonly ThereAnswer[] =>
+  things.filter(({ name, ofName, keptIn, form }) => holdsWords(`${name} ${ofName} ${keptIn} ${form}`, typed));
 
 type Sized = Pick<MadeAnswer, 'form' | 'widthMm' | 'lengthMm' | 'mm' | 'count'>;
 
