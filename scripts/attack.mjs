@@ -6,6 +6,7 @@ import { build, install } from './prepare.mjs';
 install();
 build();
 const { files } = await import('./attack/files.mjs');
+const { fullDisk } = await import('./attack/fullDisk.mjs');
 const { kills } = await import('./attack/kills.mjs');
 const { load } = await import('./attack/load.mjs');
 const { requests } = await import('./attack/requests.mjs');
@@ -15,6 +16,7 @@ const TABLES = {
   requests: { run: requests, long: 10_000, short: 1500 },
   files: { run: files, long: 2000, short: 100 },
   windows: { run: windows, long: 3000, short: 250 },
+  fullDisk: { run: fullDisk, long: 60, short: 6 },
   kills: { run: kills, long: 1000, short: 8 },
   load: { run: load, long: 60, short: 0 },
 };

@@ -11,10 +11,14 @@ const GARDEN =
   `const { start } = await import(${JSON.stringify(main)}); const { makeDemo } = await ` +
   `import(${JSON.stringify(demo)}); await start(makeDemo);`;
 
-/** Starts one; `url` resolves when it answers, or to null where it ended before. */
-export function launch(folder, { garden = false } = {}) {
-  const child = spawn(process.execPath, ['--input-type=module', '-e', garden ? GARDEN : PLAIN], {
-    env: { ...process.env, SLEDGE_DATA: folder, SLEDGE_PORT: '0', NODE_OPTIONS: '' },
+/**
+ * Starts one; `env` more of its environment, `wrapped` makes another command of the one that starts it. `url`
+ * resolves when it answers, or to null where it ended before.
+ */
+export function launch(folder, { garden = false, env = {}, wrapped = (command) => command } = {}) {
+  const [program, ...words] = wrapped([process.execPath, '--input-type=module', '-e', garden ? GARDEN : PLAIN]);
+  const child = spawn(program, words, {
+    env: { ...process.env, SLEDGE_DATA: folder, SLEDGE_PORT: '0', NODE_OPTIONS: '', ...env },
     stdio: ['ignore', 'pipe', 'pipe'],
   });
   let said = '';
