@@ -4,6 +4,7 @@ import { writeFileSync } from 'node:fs';
 import { cpus } from 'node:os';
 import { join } from 'node:path';
 import { archiveFigures } from './benchArchive.mjs';
+import { listFigures } from './benchLists.mjs';
 import { build, install, root } from './prepare.mjs';
 
 install();
@@ -25,6 +26,7 @@ const { predictions } = await import('../dist/core/bench/predictions.js');
 const { coldStart, ended, load, started } = await import('../dist/server/bench/api.js');
 const { fill } = await import('../dist/server/bench/fill.js');
 const { boardFigures } = await import('./benchBoard.mjs');
+const { fillPlans } = await import('../dist/server/bench/plans.js');
 const { stockFigures } = await import('./benchStock.mjs');
 const { CHANGE_HEADER } = await import('../dist/contract/src/index.js');
 const { pageWeight } = await import('../dist/server/bench/pageWeight.js');
@@ -53,7 +55,7 @@ async function ofStart() {
   return {
     title: 'Start',
     figures: [
-      below('npm start to the first answer, empty folder', median(starts) / 1000, 's', 2),
+      below('npm start to the first answer, empty folder', median(starts) / 1000, 's', 1.5),
       below('script of the start station, as it is sent', pageWeight('shelf/Shelf') / 1000, 'kB', 250),
       below('script of bench and shelf on a phone', pageWeight('bench/Bench', 'shelf/Shelf') / 1000, 'kB', 250),
     ],
@@ -88,6 +90,20 @@ async function ofStock() {
       below('picker: from a key to its list, median', median(keys), 'ms', 50),
       { what: 'picker: from a key to its list, p99', value: percentile(keys, 0.99), unit: 'ms' },
       below('the page with all of them drawn, median', median(shown), 'ms', 1000),
+    ],
+  };
+}
+
+async function ofLists() {
+  const { count, health, lists } = await listFigures({ fillPlans, started, ended });
+  return {
+    title: `Lists of ${count.toLocaleString('en')}, medians of ${health.length} rounds`,
+    figures: [
+      { what: 'an answer that does nothing, as a baseline', value: median(health), unit: 'ms' },
+      ...lists.flatMap(({ what, served, drawn }) => [
+        { what: `${what}, from the server`, value: median(served), unit: 'ms' },
+        below(`${what}, from a click to the first card`, median(drawn), 'ms', 300),
+      ]),
     ],
   };
 }
@@ -136,6 +152,7 @@ const TABLES = {
   api: ofApi,
   board: ofBoard,
   stock: ofStock,
+  lists: ofLists,
   archive: ofArchive,
 };
 const wanted = process.argv.slice(2);
