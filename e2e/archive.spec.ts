@@ -85,6 +85,9 @@ test('a cane goes from one maker to another as a file, with the clays and mixes 
       .setInputFiles({ name: sent.suggestedFilename(), mimeType: 'application/zip', buffer });
     const panel = page.getByRole('region', { name: 'What was sent' });
     await expect(panel.getByRole('heading', { name: 'The cane “Savoy leaf”' })).toBeVisible();
+    // its card shows the face before anything is taken in
+    const card = panel.getByRole('img', { name: 'Picture card of Savoy leaf' });
+    await expect.poll(() => card.evaluate((img: HTMLImageElement) => img.naturalWidth)).toBe(1200);
     await panel.getByRole('button', { name: 'Take it in' }).click();
     await expect(panel.getByRole('heading', { name: 'Taken in' })).toBeVisible();
     await panel.getByRole('link', { name: 'look at it' }).click();
@@ -96,5 +99,43 @@ test('a cane goes from one maker to another as a file, with the clays and mixes 
       .getByLabel('A thing that was sent')
       .setInputFiles({ name: sent.suggestedFilename(), mimeType: 'application/zip', buffer });
     await expect(panel).toContainText('All of it is here already, just so.');
+  });
+});
+
+test('a piece that was kept goes from one maker to another, with its picture', async ({ page, sledge }) => {
+  await page.goto(`${sledge.url}/batches`);
+  await page
+    .getByRole('link', { name: /^Radish blossoms/ })
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'Keep it for another time' }).press('Enter');
+  await saved(page);
+  await page.keyboard.press('n');
+  await expect(page.getByLabel('Name of the batch')).toHaveValue('New batch');
+  await page.keyboard.press('p');
+  const saving = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Send it as a file, with all that it needs' }).first().click();
+  const sent = await saving;
+  const name = sent.suggestedFilename().replace('.sledge.zip', '');
+  const buffer = readFileSync(await sent.path());
+  await withEmpty(async (other) => {
+    await page.goto(`${other.url}/copies`);
+    await page
+      .getByLabel('A thing that was sent')
+      .setInputFiles({ name: 'piece.zip', mimeType: 'application/zip', buffer });
+    const panel = page.getByRole('region', { name: 'What was sent' });
+    await expect(panel.getByRole('heading', { name: `The piece “${name}”` })).toBeVisible();
+    const card = panel.getByRole('img', { name: `Picture card of ${name}` });
+    await expect.poll(() => card.evaluate((img: HTMLImageElement) => img.naturalWidth)).toBe(1200);
+    await panel.getByRole('button', { name: 'Take it in' }).click();
+    await panel.getByRole('link', { name: 'in a batch' }).click();
+    await page.getByRole('button', { name: 'Plan a batch' }).click();
+    await expect(page.getByLabel('Name of the batch')).toHaveValue('New batch');
+    await page.keyboard.press('p');
+    await page
+      .getByRole('button', { name: `Begin with ${name}` })
+      .first()
+      .press('Enter');
+    await expect(page.getByRole('button', { name: 'Part outer petal' })).toContainText('Beet fade');
   });
 });

@@ -1,4 +1,5 @@
 import { createClient } from '@libsql/client';
+import { randomUUID } from 'node:crypto';
 import { readFileSync, copyFileSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -6,10 +7,14 @@ import { fromBufferPromise } from 'yauzl';
 import { ZipFile } from 'yazl';
 import type {
   ArchiveAnswer,
+  BatchAnswer,
   CarryAllAnswer,
   CarryAnswer,
+  FindingDto,
   MixAnswer,
   MixListAnswer,
+  PieceModelDto,
+  PieceModelsAnswer,
   Problem,
   SentThingAnswer,
   ShelfAnswer,
@@ -19,7 +24,8 @@ import type {
 import { shapesOf } from '../src/archive/whole/shapes.js';
 import { knownMigrations } from '../src/db/header.js';
 import { loadDemo } from '../src/loadDemo.js';
-import { ofClay } from '#core/material';
+import { materialIn, ofClay } from '#core/material';
+import { pieceFindings, pieceMaterials } from '#core/piece';
 import { Api, mix } from './api.js';
 
 type Files = Map<string, Buffer>;
@@ -43,6 +49,15 @@ function zipped(files: Files): Promise<Buffer> {
   for (const [name, bytes] of files) zip.addBuffer(bytes, name);
   zip.end();
   return bytesOf(zip.outputStream as unknown as AsyncIterable<Buffer>);
+}
+
+/** The first bytes of a PNG that says it is so large. */
+function pngOf(width: number, height: number): Buffer {
+  const png = Buffer.alloc(64);
+  Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]).copy(png);
+  png.writeUInt32BE(width, 16);
+  png.writeUInt32BE(height, 20);
+  return png;
 }
 
 let api: Api;
@@ -376,6 +391,60 @@ describe('single things', () => {
       }
     await other.close();
   }, 120_000);
+
+  test('a kept piece goes with the mixes and findings it is made of, and none of the findings lies there', async () => {
+    const other = await Api.open();
+    const batches = (await api.get<{ id: string }[]>('/api/batches')).body;
+    const opened = await Promise.all(
+      batches.map(async ({ id }) => (await api.get<BatchAnswer>(`/api/batches/${id}`)).body),
+    );
+    const pinned = opened
+      .flatMap((b) => b.assemblies)
+      .find(({ piece }) => piece.parts.some((p) => p.shape.is === 'finding' && p.shape.finding !== null))!;
+    const named = pieceMaterials(pinned.piece);
+    expect(named.length).toBeGreaterThan(0);
+    const model: PieceModelDto = { id: randomUUID(), version: 0, name: 'Blossom', piece: pinned.piece, finish: [] };
+    expect((await api.put('pieces/models', model)).status).toBe(200);
+    const { body } = await look(other, await send(api, 'pieceModel', model.id));
+    expect([body.kind, body.name, body.card]).toEqual(['pieceModel', 'Blossom', false]);
+    const took = await other.ask<CarryAnswer>('POST', '/api/archive/thing/take', { token: body.token });
+    expect(took.body.things).toContainEqual({ kind: 'pieceModel', name: 'Blossom', as: 'Blossom' });
+    const [came] = (await other.get<PieceModelsAnswer>('/api/pieces/models')).body;
+    expect(came!.piece).toEqual(pinned.piece);
+    const findings = (await other.get<FindingDto[]>('/api/pieces/findings')).body;
+    expect(findings.map((f) => f.id)).toEqual(pieceFindings(pinned.piece));
+    expect(findings.map((f) => f.count)).toEqual(findings.map(() => 0));
+    const { piece_model: _, ...there } = await rowsOf(join(other.folder, 'sledge.db'));
+    for (const key of named) expect([key, JSON.stringify(there).includes(materialIn(key)!.id)]).toEqual([key, true]);
+    await other.close();
+  }, 60_000);
+
+  test('a picture card goes along and is shown before anything is taken in; what is none is refused', async () => {
+    const [{ id } = { id: '' }] = (await api.get<{ id: string }[]>('/api/canes')).body;
+    const path = `/api/archive/thing/cane/${id}`;
+    const withCard = (card: Uint8Array): Promise<Response> =>
+      fetch(url(api, path), {
+        method: 'POST',
+        headers: { 'content-type': 'application/octet-stream' },
+        body: new Uint8Array(card),
+      });
+    const card = pngOf(1200, 900);
+    const sent = Buffer.from(await (await withCard(card)).arrayBuffer());
+    const { body } = await look(api, sent);
+    expect(body.card).toBe(true);
+    const shown = await fetch(url(api, `/api/archive/thing/card/${body.token}`));
+    expect(shown.headers.get('content-type')).toBe('image/png');
+    expect(Buffer.from(await shown.arrayBuffer()).equals(card)).toBe(true);
+    expect((await fetch(url(api, '/api/archive/thing/card/gone'))).status).toBe(404);
+    for (const wrong of [Buffer.alloc(0), Buffer.from('beetroot'), pngOf(5000, 900), pngOf(0, 9)]) {
+      const answer = await withCard(wrong);
+      expect(answer.status).toBe(422);
+      expect(((await answer.json()) as Problem).detail).toMatch(/Send it without one/);
+    }
+    const files = await unzip(sent);
+    const odd = await look(api, await zipped(new Map([...files, ['card.png', Buffer.from('beetroot')]])));
+    expect(odd.body.detail).toBe('This archive is damaged: its picture card is no picture of the usual size.');
+  }, 60_000);
 
   test('a whole archive, a strange file and a thing that is not there are refused', async () => {
     expect((await look(api, whole)).body.detail).toBe('This is a whole archive. Take it in under “Everything”.');

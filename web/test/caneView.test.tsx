@@ -8,6 +8,7 @@ import { AddStep } from '../src/stations/canes/editing/AddStep.js';
 import { CaneHead, type Looking } from '../src/stations/canes/editing/CaneHead.js';
 import { StepRow } from '../src/stations/canes/editing/StepRow.js';
 import { useCaneEditing } from '../src/stations/canes/editing/useCaneEditing.js';
+import type { BenchCane } from '../src/stations/canes/clay/useCane.js';
 import { Regions } from '../src/stations/canes/steps/Regions.js';
 import { ALL_WORDS, newStep, wordOf } from '../src/stations/canes/steps/index.js';
 import type { Template } from '../src/stations/canes/steps/templateMoves.js';
@@ -144,7 +145,8 @@ describe('scrap', () => {
 describe('the head of a cane', () => {
   function Head({ cane, look }: { readonly cane: CaneAnswer; readonly look: (part: Partial<Looking>) => void }) {
     const looking: Looking = { wobble: 'steady', trueSize: false, seen: 'close' };
-    return <CaneHead {...{ cane, looking, refusal: undefined }} editing={useCaneEditing(cane)} onLook={look} />;
+    const bench = { worked: null, materials: MATERIALS, paints: {}, judged: {} } as unknown as BenchCane;
+    return <CaneHead {...{ cane, looking, bench, refusal: undefined }} editing={useCaneEditing(cane)} onLook={look} />;
   }
   function head(cane = CANE): ShownStation & { readonly looks: Partial<Looking>[] } {
     const looks: Partial<Looking>[] = [];

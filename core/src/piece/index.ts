@@ -29,7 +29,7 @@ export { FINISH_KINDS, USUAL_FINISH, handMinutes, newFinish, type FinishKind, ty
 export { cutterOfPart } from './flatParts.js';
 export { edgeAt, extentOfAll, layPiece, type Laid, type LaidPart } from './lying.js';
 export { PIECE_MODELS, type PieceModel } from './models.js';
-export { pieceMaterials, withPieceMaterial } from './materials.js';
+export { pieceFindings, pieceMaterials, withPieceMaterial } from './materials.js';
 export { readPiece } from './read.js';
 export { remarksOn, type PartRemark } from './remarks.js';
 export { PIECE_SENTENCES } from './sentences.js';

@@ -11,6 +11,12 @@ export function pieceMaterials({ parts }: PieceDocument): readonly MaterialKey[]
   return [...new Set(keys)].filter((key): key is MaterialKey => key !== null);
 }
 
+/** Every finding of the stock that a piece names, each once. */
+export function pieceFindings({ parts }: PieceDocument): readonly string[] {
+  const ids = parts.map(({ shape }) => (shape.is === 'finding' ? shape.finding : null));
+  return [...new Set(ids)].filter((id): id is string => id !== null);
+}
+
 /** A piece with every material put through something: another one, or none. */
 export function withPieceMaterial(
   piece: PieceDocument,

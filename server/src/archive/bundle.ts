@@ -2,6 +2,7 @@ import { eq } from 'drizzle-orm';
 import { getTableConfig, type SQLiteTable } from 'drizzle-orm/sqlite-core';
 import type { Db } from '../db/dataFile.js';
 import { TABLES, pictures, type TableName } from '../db/schema.js';
+import { namedIn, type Named } from './inDocuments.js';
 
 /** A row as it stands in the file, by the names of its columns in the program. */
 export type PlainRow = Readonly<Record<string, unknown>> & { readonly id: string };
@@ -55,6 +56,15 @@ const REFERENCES = new Map<TableName, readonly Reference[]>(
 );
 export const referencesIn = (table: TableName): readonly Reference[] => REFERENCES.get(table) ?? [];
 
+/** All rows that a row rests on: those that its columns name, and those that its document does. */
+export function namedBy(table: TableName, row: PlainRow): readonly Named[] {
+  const byColumns = referencesIn(table).flatMap(({ column, table: to }): Named[] => {
+    const id = row[column];
+    return typeof id === 'string' ? [{ table: to, id }] : [];
+  });
+  return [...byColumns, ...namedIn(table, row)];
+}
+
 /** The column that says whose a row is: the first that names that table; others name what it rests on. */
 export const ownerColumn = (child: TableName, parent: TableName): string | undefined =>
   referencesIn(child).find((r) => r.table === parent)?.column;
@@ -94,10 +104,7 @@ export async function gather(db: Db, table: TableName, id: string): Promise<Bund
     if (!row) return;
     // a place is kept first: what rests on itself in a circle is met once
     found.set(key, { table: name, row });
-    for (const { column, table: to } of referencesIn(name)) {
-      const other = row[column];
-      if (typeof other === 'string') await visit(to, other);
-    }
+    for (const other of namedBy(name, row)) await visit(other.table, other.id);
     // what it rests on stands before it
     found.delete(key);
     found.set(key, { table: name, row });
@@ -117,10 +124,7 @@ function inOrder(rows: Bundle): Bundle {
     const one = byKey.get(key);
     if (!one || done.has(key)) return;
     done.add(key);
-    for (const { column, table } of referencesIn(one.table)) {
-      const other = one.row[column];
-      if (typeof other === 'string') put(`${table} ${other}`);
-    }
+    for (const other of namedBy(one.table, one.row)) put(`${other.table} ${other.id}`);
     ordered.push(one);
   };
   for (const key of byKey.keys()) put(key);

@@ -12,6 +12,7 @@ import { carryAllOver, carryOver, type Carried, type CarriedAll } from './carry.
 
 export const KIND_WORDS: Readonly<Record<CarriedKind, string>> = {
   ...{ mix: 'mix', blend: 'blend', cane: 'cane', pattern: 'patterned sheet', batch: 'batch', palette: 'palette' },
+  pieceModel: 'piece',
 };
 /** What else a maker would count: what one of them is called, and several. */
 const MORE: Readonly<Partial<Record<TableName, readonly [string, string]>>> = {
@@ -22,7 +23,6 @@ const MORE: Readonly<Partial<Record<TableName, readonly [string, string]>>> = {
   oven: ['oven', 'ovens'],
   cutter: ['cutter', 'cutters'],
   finding: ['finding', 'findings'],
-  pieceModel: ['piece kept for another time', 'pieces kept for another time'],
   entry: ['entry of the diary', 'entries of the diary'],
   sheet: ['thing that lies there', 'things that lie there'],
   tub: ['tub', 'tubs'],

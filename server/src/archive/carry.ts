@@ -2,19 +2,18 @@ import { randomUUID } from 'node:crypto';
 import type { Db } from '../db/dataFile.js';
 import type { Draft, Row } from '../db/journal.js';
 import type { TableName } from '../db/schema.js';
-import {
-  belongings,
-  gather,
-  gatherAll,
-  ownerColumn,
-  referencesIn,
-  rowsOf,
-  type Bundle,
-  type PlainRow,
-} from './bundle.js';
+import { belongings, gather, gatherAll, namedBy, ownerColumn, rowsOf, type Bundle, type PlainRow } from './bundle.js';
 
 /** Things with a name of their own that are carried over with all that belongs to them. */
-const THINGS: ReadonlySet<TableName> = new Set(['mix', 'blend', 'cane', 'pattern', 'batch', 'palette'] as const);
+const THINGS: ReadonlySet<TableName> = new Set([
+  'mix',
+  'blend',
+  'cane',
+  'pattern',
+  'batch',
+  'palette',
+  'pieceModel',
+] as const);
 /** What is the same where these of its columns are: a clay of a name within its line. */
 const BY_NAME: Readonly<Partial<Record<TableName, readonly string[]>>> = {
   line: ['name'],
@@ -68,8 +67,8 @@ function thingsInOrder(bundle: Bundle, belongs: ReadonlyMap<string, string>): Bu
   for (const { table, row } of bundle) {
     const own = belongs.get(keyOf(table, row.id));
     if (own === undefined) continue;
-    for (const { column, table: to } of referencesIn(table)) {
-      const other = belongs.get(keyOf(to, String(row[column])));
+    for (const named of namedBy(table, row)) {
+      const other = belongs.get(keyOf(named.table, named.id));
       if (other !== undefined && other !== own) rests.set(own, (rests.get(own) ?? new Set()).add(other));
     }
   }
@@ -209,6 +208,11 @@ function write(draft: Draft, rows: Bundle): void {
   for (const { table, row } of rows) draft.replace(table, [], [row as unknown as Row<typeof table>]);
 }
 
+/** What a thing names is known by it, and lies on the other table: none of it comes along. */
+function withNoneThere({ table, row }: Bundle[number]): Bundle[number] {
+  return table === 'finding' ? { table, row: { ...row, count: 0 } } : { table, row };
+}
+
 /**
  * Carries a thing with everything that it needs from another data file over.
  * @param from where it comes from, for a name that is taken
@@ -223,7 +227,7 @@ export async function carryOver(
 ): Promise<readonly Carried[]> {
   const carrying = new Carrying(draft, await gather(source, root.table, root.id), from);
   await carrying.decide();
-  if (carrying.carried.length > 0) write(draft, carrying.coming());
+  if (carrying.carried.length > 0) write(draft, carrying.coming().map(withNoneThere));
   return carrying.carried;
 }
 

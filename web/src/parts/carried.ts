@@ -13,6 +13,13 @@ export function thingAt(pathname: string): { readonly kind: CarriedKind; readonl
   return kind !== undefined && ID.test(id) ? { kind, id } : null;
 }
 
+/** Where things without a station of their own stand. */
+const ELSEWHERE: Readonly<Partial<Record<CarriedKind, string>>> = {
+  palette: '/mixes/photograph',
+  // kept pieces are there where a batch gets one
+  pieceModel: '/batches',
+};
+
 /** Where things of a kind stand. */
 export const carriedPath = (kind: CarriedKind): string =>
-  kind === 'palette' ? '/mixes/photograph' : `/${Object.entries(STATIONS).find(([, k]) => k === kind)?.[0] ?? 'shelf'}`;
+  ELSEWHERE[kind] ?? `/${Object.entries(STATIONS).find(([, k]) => k === kind)?.[0] ?? 'shelf'}`;

@@ -41,16 +41,13 @@ function written(body: unknown, headers: Record<string, string>): Pick<RequestIn
   return { headers: { 'content-type': 'application/json', ...headers }, body: JSON.stringify(body) };
 }
 
-/**
- * One request to Sledge's own server.
- * @throws Refused, NoAnswer; Fault where it failed inside
- */
-export async function ask<T>(
+/** The answer to a request, whatever it says. @throws NoAnswer */
+async function answerTo(
   method: string,
   path: string,
-  body?: unknown,
-  headers: Record<string, string> = {},
-): Promise<T> {
+  body: unknown,
+  headers: Record<string, string>,
+): Promise<Response> {
   let response: Response;
   try {
     response = await fetch(path, { method, ...written(body, headers) });
@@ -62,13 +59,39 @@ export async function ask<T>(
     tellShutOut();
     throw new ShutOut('This device is not let in.');
   }
+  return response;
+}
+
+/** Why a request was not carried out. */
+function reasonIn(method: string, status: number, answer: unknown): Error {
+  if (status === NOT_WRITTEN && isProblem(answer)) return new NotWritten(answer.detail);
+  const problem = isProblem(answer) ? answer : unsaid(status);
+  if (status < FIRST_OF_OURS) return new Refused(problem);
+  return new Fault(method === 'GET' ? 'something was read' : 'a change was carried out', new Error(problem.detail));
+}
+
+/**
+ * One request to Sledge's own server.
+ * @throws Refused, NoAnswer; Fault where it failed inside
+ */
+export async function ask<T>(
+  method: string,
+  path: string,
+  body?: unknown,
+  headers: Record<string, string> = {},
+): Promise<T> {
+  const response = await answerTo(method, path, body, headers);
   if (response.status === 204) return undefined as T;
   const answer: unknown = await response.json().catch(() => null);
   if (response.ok) return answer as T;
-  if (response.status === NOT_WRITTEN && isProblem(answer)) throw new NotWritten(answer.detail);
-  const problem = isProblem(answer) ? answer : unsaid(response.status);
-  if (response.status < FIRST_OF_OURS) throw new Refused(problem);
-  throw new Fault(method === 'GET' ? 'something was read' : 'a change was carried out', new Error(problem.detail));
+  throw reasonIn(method, response.status, answer);
+}
+
+/** One request that is answered with a file. @throws as {@link ask} */
+export async function askFile(method: string, path: string, body: Blob): Promise<Uint8Array> {
+  const response = await answerTo(method, path, body, {});
+  if (response.ok) return new Uint8Array(await response.arrayBuffer());
+  throw reasonIn(method, response.status, await response.json().catch(() => null));
 }
 
 /** An answer without a sentence. */

@@ -9,14 +9,14 @@ import { readArchive } from './readZip.js';
 const { zip, file } = workerData as { readonly zip: string; readonly file: string };
 
 async function make(): Promise<object> {
-  const manifest = await readArchive(zip, file, (done, total) => parentPort?.postMessage({ howFar: { done, total } }));
+  const read = await readArchive(zip, file, (done, total) => parentPort?.postMessage({ howFar: { done, total } }));
   const data = await DataFile.open(file, { copies: false });
   try {
     await checkDocuments(data.db);
   } finally {
     await data.close();
   }
-  return { manifest, holds: await lookInto(file) };
+  return { ...read, holds: await lookInto(file) };
 }
 
 try {

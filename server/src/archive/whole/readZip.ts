@@ -10,7 +10,8 @@ import { UnusableDatabase } from '../../db/unusable.js';
 import { MANIFEST, readManifest, type Manifest } from './manifest.js';
 import { shapesOf, type Column, type FileRow, type TableShape } from './shapes.js';
 import { linesOf, textOf } from './zipText.js';
-import { pictureFile, type Say } from './writeZip.js';
+import { isCard } from './card.js';
+import { CARD, pictureFile, type Say } from './writeZip.js';
 
 /** Files in an archive, and bytes of all of them unpacked: far beyond what a maker has. */
 const [MOST_FILES, MOST_BYTES] = [200_000, 8_000_000_000];
@@ -201,18 +202,35 @@ async function opened(path: string): Promise<ZipFile> {
   }
 }
 
-async function readInto(zip: ZipFile, file: string, say: Say): Promise<Manifest> {
+/** What was read of an archive, beside its rows. */
+export interface ReadArchive {
+  readonly manifest: Manifest;
+  /** bytes of the picture card of the one thing in it */
+  readonly card: Uint8Array | null;
+}
+
+/** @throws UnusableDatabase */
+async function cardIn(zip: ZipFile, files: ReadonlyMap<string, Entry>): Promise<Uint8Array | null> {
+  const entry = files.get(CARD);
+  if (!entry) return null;
+  const bytes = entry.uncompressedSize > MOST_PICTURE ? null : await textOf(zip, entry, MOST_PICTURE);
+  if (bytes === null || !isCard(bytes)) throw damaged('its picture card is no picture of the usual size.');
+  return bytes;
+}
+
+async function readInto(zip: ZipFile, file: string, say: Say): Promise<ReadArchive> {
   const files = await filesIn(zip);
   const entry = files.get(MANIFEST);
   if (!entry) throw new UnusableDatabase('This is no archive of Sledge: it has no manifest.');
   const manifest = readManifest((await textOf(zip, entry, MOST_MANIFEST)).toString('utf8'));
+  const card = manifest.thing && (await cardIn(zip, files));
   const client = await emptyDatabase(file, manifest.tables);
   try {
     await new Reading(zip, files, client, say).all(manifest);
   } finally {
     client.close();
   }
-  return manifest;
+  return { manifest, card };
 }
 
 /**
@@ -220,7 +238,7 @@ async function readInto(zip: ZipFile, file: string, say: Say): Promise<Manifest>
  * @param path of the ZIP @param file of the database that is made
  * @throws UnusableDatabase with the sentence; the database is then of no use
  */
-export async function readArchive(path: string, file: string, say: Say): Promise<Manifest> {
+export async function readArchive(path: string, file: string, say: Say): Promise<ReadArchive> {
   const zip = await opened(path);
   try {
     return await readInto(zip, file, say);

@@ -3,7 +3,8 @@ import { getTableConfig, type SQLiteTable } from 'drizzle-orm/sqlite-core';
 import { randomUUID } from 'node:crypto';
 import { createReadStream, mkdirSync, rmSync, statSync } from 'node:fs';
 import { join } from 'node:path';
-import type { Readable } from 'node:stream';
+import { Transform, type Readable } from 'node:stream';
+import { buffer } from 'node:stream/consumers';
 import { CARRIED_KINDS, type CarriedKind, type CarryAnswer, type SentThingAnswer } from '#contract';
 import { notThere, refused } from '../../access/problem.js';
 import { longAside } from '../../aside/aside.js';
@@ -13,6 +14,7 @@ import { TABLES } from '../../db/schema.js';
 import { UnusableDatabase } from '../../db/unusable.js';
 import { RestsOnMade, gather, type Bundle } from '../bundle.js';
 import { CarryService, KIND_WORDS } from '../carry.service.js';
+import { MOST_CARD, isCard } from './card.js';
 import { receive, removeDatabase } from '../incoming.js';
 import type { ReadIn } from './whole.service.js';
 import { writeArchive } from './writeZip.js';
@@ -27,6 +29,7 @@ interface LookedAt {
   readonly file: string;
   readonly kind: CarriedKind;
   readonly id: string;
+  readonly card: Uint8Array | null;
 }
 
 const sqlName = (table: keyof typeof TABLES): string => getTableConfig(TABLES[table] as SQLiteTable).name;
@@ -64,15 +67,18 @@ export class SentThings implements OnApplicationShutdown {
 
   /**
    * A thing with all that it needs.
+   * @param card bytes of its picture card, as the window drew it
    * @returns a file that is gone when it was read @throws ProblemException
    */
   async out(
     kind: string,
     id: string,
+    card: Readable | null = null,
   ): Promise<{ readonly name: string; readonly stream: Readable; readonly bytes: number }> {
     if (!isKind(kind)) throw notThere('This kind of thing');
     const file = this.half(`thing-${randomUUID()}`);
-    const name = await this.journal.beside(() => this.write(kind, id, file));
+    const picture = card && (await receiveCard(card));
+    const name = await this.journal.beside(() => this.write(kind, id, file, picture));
     const stream = createReadStream(file);
     stream.once('close', () => {
       rmSync(file, { force: true });
@@ -80,13 +86,13 @@ export class SentThings implements OnApplicationShutdown {
     return { name, stream, bytes: statSync(file).size };
   }
 
-  private async write(kind: CarriedKind, id: string, file: string): Promise<string> {
+  private async write(kind: CarriedKind, id: string, file: string, card: Buffer | null): Promise<string> {
     try {
       const bundle = await gather(this.data.db, kind, id);
       const root = bundle.find((one) => one.table === kind && one.row.id === id);
       if (!root) throw notThere(`This ${KIND_WORDS[kind]}`);
       const thing = { table: kind, id, name: String(root.row.name) };
-      await writeArchive(this.data.db.$client, file, () => undefined, { thing, ids: idsBySqlName(bundle) });
+      await writeArchive(this.data.db.$client, file, () => undefined, { thing, ids: idsBySqlName(bundle), card });
       return thing.name;
     } catch (error) {
       if (!(error instanceof RestsOnMade)) throw error;
@@ -106,20 +112,28 @@ export class SentThings implements OnApplicationShutdown {
       const { result } = longAside<ReadIn>('archive/whole/in.worker.js', { zip, file }, () => undefined);
       const read = await result;
       if ('wrong' in read) throw refused(read.wrong, 'file');
+      const { card } = read;
       const { thing } = read.manifest;
       if (thing === null || !isKind(thing.table))
         throw refused('This is a whole archive. Take it in under “Everything”.', 'file');
-      this.keep(token, { file, kind: thing.table, id: thing.id });
+      this.keep(token, { file, kind: thing.table, id: thing.id, card });
       const { things } = await this.with(token, (db) =>
         this.carrying.look(db, { table: thing.table as CarriedKind, id: thing.id }, FROM),
       );
-      return { token, kind: thing.table, name: thing.name, things };
+      return { token, kind: thing.table, name: thing.name, things, card: card !== null };
     } catch (error) {
       removeDatabase(file);
       throw error;
     } finally {
       rmSync(zip, { force: true });
     }
+  }
+
+  /** The picture card of what was looked at. @throws ProblemException */
+  card(token: string): Uint8Array {
+    const card = this.lookedAt.get(token)?.card ?? null;
+    if (card === null) throw notThere('This picture card');
+    return card;
   }
 
   private keep(token: string, looked: LookedAt): void {
@@ -165,4 +179,20 @@ async function receiveThing(stream: Readable, path: string): Promise<void> {
     if (error instanceof UnusableDatabase) throw refused(error.message, 'file');
     throw error;
   }
+}
+
+const tooLarge = (): Error => refused('The picture card is too large. Send it without one.', 'card');
+
+/** @throws ProblemException */
+async function receiveCard(stream: Readable): Promise<Buffer> {
+  let bytes = 0;
+  const limited = new Transform({
+    transform(chunk: Buffer, _, done) {
+      bytes += chunk.length;
+      done(bytes > MOST_CARD ? tooLarge() : null, chunk);
+    },
+  });
+  const card = await buffer(stream.pipe(limited));
+  if (!isCard(card)) throw refused('The picture card is no PNG of a usual size. Send it without one.', 'card');
+  return card;
 }

@@ -56,20 +56,42 @@ export class WholeController {
   }
 }
 
+type Sent = Awaited<ReturnType<SentThings['out']>>;
+
+/** A thing as a file that is saved under its name. */
+function asFile({ name, stream, bytes }: Sent): StreamableFile {
+  const ascii = name.replace(/[^\w ,()-]/g, '_');
+  const encoded = encodeURIComponent(name);
+  return new StreamableFile(stream, {
+    type: 'application/zip',
+    length: bytes,
+    disposition: `attachment; filename="${ascii}.sledge.zip"; filename*=UTF-8''${encoded}.sledge.zip`,
+  });
+}
+
 @Controller('api/archive/thing')
 export class ThingsController {
   constructor(@Inject(SentThings) private readonly things: SentThings) {}
 
+  @Get('card/:token')
+  card(@Param('token') token: string): StreamableFile {
+    return new StreamableFile(this.things.card(token), { type: 'image/png' });
+  }
+
   @Get(':kind/:id')
   async out(@Param('kind') kind: string, @Param('id') id: string): Promise<StreamableFile> {
-    const { name, stream, bytes } = await this.things.out(kind, id);
-    const ascii = name.replace(/[^\w ,()-]/g, '_');
-    const encoded = encodeURIComponent(name);
-    return new StreamableFile(stream, {
-      type: 'application/zip',
-      length: bytes,
-      disposition: `attachment; filename="${ascii}.sledge.zip"; filename*=UTF-8''${encoded}.sledge.zip`,
-    });
+    return asFile(await this.things.out(kind, id));
+  }
+
+  /** The bytes of its picture card as the body. */
+  @Post(':kind/:id')
+  @HttpCode(200)
+  async outWithCard(
+    @Req() request: Request,
+    @Param('kind') kind: string,
+    @Param('id') id: string,
+  ): Promise<StreamableFile> {
+    return asFile(await this.things.out(kind, id, request));
   }
 
   /** The bytes of a file as the body. */

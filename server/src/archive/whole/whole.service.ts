@@ -10,13 +10,13 @@ import { DataFile } from '../../db/dataFile.js';
 import { Journal } from '../../db/journal.js';
 import { UnusableDatabase, asUnusable } from '../../db/unusable.js';
 import { receive, removeDatabase } from '../incoming.js';
-import type { Manifest } from './manifest.js';
+import type { ReadArchive } from './readZip.js';
 
 /** Bytes of an archive that is handed in. */
 const MOST_BYTES = 4_000_000_000;
 const NOTHING: WholeAnswer = { way: null, state: 'none', done: 0, total: 0, why: null, copy: null, bytes: 0 };
 
-export type ReadIn = { readonly manifest: Manifest; readonly holds: CheckedCopy['holds'] } | { readonly wrong: string };
+export type ReadIn = (ReadArchive & { readonly holds: CheckedCopy['holds'] }) | { readonly wrong: string };
 
 /** Everything as one ZIP, out and in again: one at a time, with how far it is, and the way to stop it. */
 @Injectable()

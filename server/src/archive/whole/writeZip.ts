@@ -18,6 +18,8 @@ const PICTURE = 'picture';
 export interface Chosen {
   readonly thing: NonNullable<Manifest['thing']>;
   readonly ids: ReadonlyMap<string, readonly string[]>;
+  /** bytes of its picture card */
+  readonly card: Buffer | null;
 }
 
 async function* allRows(client: Client, table: string): AsyncGenerator<FileRow> {
@@ -41,6 +43,9 @@ async function* rowsWith(client: Client, table: string, ids: readonly string[]):
     for (const row of rows) yield { ...row } as FileRow;
   }
 }
+
+/** The picture card of a thing that is sent. */
+export const CARD = 'card.png';
 
 export const pictureFile = ({ id, type }: { readonly id: unknown; readonly type: unknown }): string =>
   `pictures/${String(id)}.${type === 'image/png' ? 'png' : 'jpg'}`;
@@ -120,6 +125,7 @@ class Writing {
     this.total = Object.values(manifest.rows).reduce((sum, n) => sum + n, 0) + manifest.pictures;
     const json = (value: unknown): Buffer => Buffer.from(`${JSON.stringify(value, null, 2)}\n`);
     this.zip.addBuffer(json(manifest), MANIFEST);
+    if (this.chosen?.card) this.zip.addBuffer(this.chosen.card, CARD, { compress: false });
     this.zip.addBuffer(json(schemaOf(shapes)), 'schema.json');
     for (const { name } of shapes) this.add(`data/${name}.jsonl`, () => Readable.from(this.lines(name)));
     if (!this.chosen)

@@ -3,9 +3,11 @@ import type { ReactElement } from 'react';
 import { useNavigate } from 'react-router';
 import { TextValue } from '../../parts/Value.js';
 import { SendIt } from '../../parts/SendIt.js';
+import { useUnits } from '../../state/view.js';
 import { Key, Second, Word } from '../../theme/pieces.js';
 import { change } from '../../wire/save.js';
 import { MOST_COLOURS } from './planMoves.js';
+import { blendCard } from './blendCard.js';
 import type { BlendEditing } from './useBlendEditing.js';
 
 interface BlendHeadProps {
@@ -60,8 +62,10 @@ function ColourNames({ editing }: BlendHeadProps): ReactElement {
 
 /** What can be done with the blend as a whole. */
 function BlendWords({ editing }: BlendHeadProps): ReactElement {
-  const { blend, save, carry } = editing;
+  const { blend, save, carry, worked } = editing;
   const navigate = useNavigate();
+  const units = useUnits();
+  const card = typeof worked === 'string' ? {} : { card: () => Promise.resolve(blendCard(blend, worked, units)) };
   const takeAway = async (): Promise<void> => {
     const gone = await change('DELETE', `/api/blends/${blend.id}?version=${blend.version}`);
     if (gone !== null) await navigate('/blends');
@@ -90,7 +94,7 @@ function BlendWords({ editing }: BlendHeadProps): ReactElement {
       >
         Take away
       </Word>{' '}
-      · <SendIt kind="blend" id={blend.id} />
+      · <SendIt kind="blend" id={blend.id} {...card} />
     </Box>
   );
 }

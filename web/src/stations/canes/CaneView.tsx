@@ -203,6 +203,7 @@ export function CaneView(props: CaneViewProps): ReactElement {
         <CaneHead
           cane={cane}
           editing={editing}
+          bench={looked.bench}
           looking={looking}
           onLook={look}
           refusal={refusal?.sentenceFor('name')}

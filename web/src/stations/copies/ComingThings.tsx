@@ -4,6 +4,7 @@ import type { CarryAnswer } from '#contract';
 
 export const KINDS = {
   ...{ mix: 'mix', blend: 'blend', cane: 'cane', pattern: 'patterned sheet', batch: 'batch', palette: 'palette' },
+  pieceModel: 'piece',
 } as const;
 
 /** Things that are named one by one; of more only how many there are, and what is called otherwise. */
@@ -13,6 +14,7 @@ type Things = CarryAnswer['things'];
 const PLURALS = {
   ...{ mix: 'mixes', blend: 'blends', cane: 'canes', pattern: 'patterned sheets', batch: 'batches' },
   palette: 'palettes',
+  pieceModel: 'pieces',
 } as const;
 
 /** `25 mixes, 1 cane`: how many of each kind. */

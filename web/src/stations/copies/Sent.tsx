@@ -60,6 +60,13 @@ function OneSent({ sent, done, onTake, onLeave }: OneProps): ReactElement {
       <Box as="h3" marginBottom={1}>
         {done ? 'Taken in' : `The ${KINDS[sent.kind]} “${sent.name}”`}
       </Box>
+      {sent.card && (
+        <img
+          src={`${PATH}/card/${sent.token}`}
+          alt={`Picture card of ${sent.name}`}
+          style={{ display: 'block', width: 'min(100%, 480px)', margin: '8px 0' }}
+        />
+      )}
       {new_ ? <ComingThings things={sent.things} /> : <Box marginBottom={2}>All of it is here already, just so.</Box>}
       <Flex gap={3} alignItems="baseline">
         {new_ && !done && (
@@ -67,7 +74,12 @@ function OneSent({ sent, done, onTake, onLeave }: OneProps): ReactElement {
             Take it in
           </Action>
         )}
-        {done && <Link to={carriedPath(sent.kind)}>look at it</Link>}
+        {done && sent.kind !== 'pieceModel' && <Link to={carriedPath(sent.kind)}>look at it</Link>}
+        {done && sent.kind === 'pieceModel' && (
+          <span>
+            It is among your pieces now: <Link to={carriedPath(sent.kind)}>in a batch</Link>, add a piece of many parts.
+          </span>
+        )}
         <Action onClick={onLeave}>{done ? 'That is all' : 'Leave it'}</Action>
       </Flex>
     </Box>
@@ -83,8 +95,8 @@ export function Sent(): ReactElement {
         From another maker
       </Box>
       <Caption display="block">
-        A mix, a blend, a cane, a patterned sheet or a batch that was sent with all that it needs. Yours are sent from
-        where they stand: <i>send it</i>.
+        A mix, a blend, a cane, a patterned sheet, a kept piece or a batch that was sent with all that it needs. Yours
+        are sent from where they stand: <i>send it</i>.
       </Caption>
       <Box marginTop={2} marginBottom={2}>
         <FileWord label="A thing that was sent" accept=".zip,application/zip" onFile={(file) => void open(file)}>

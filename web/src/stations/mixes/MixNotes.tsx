@@ -4,8 +4,10 @@ import { Link, useNavigate } from 'react-router';
 import { readColour } from '#core/colour';
 import { SendIt } from '../../parts/SendIt.js';
 import { Note, Second, Word } from '../../theme/pieces.js';
+import { usePigments } from '../../wire/pigments.js';
 import { change } from '../../wire/save.js';
 import { Chips } from './Chips.js';
+import { mixCard } from './mixCard.js';
 import type { MixEditing } from './useMixEditing.js';
 
 interface MixNotesProps {
@@ -79,6 +81,7 @@ function UsedInLine({ editing }: MixNotesProps): ReactElement | null {
 function MixWords({ editing }: MixNotesProps): ReactElement {
   const { mix, save } = editing;
   const navigate = useNavigate();
+  const pigments = usePigments();
   const takeOff = async (): Promise<void> => {
     const gone = await change('DELETE', `/api/mixes/${mix.id}?version=${mix.version}`);
     if (gone !== null) await navigate('/mixes');
@@ -92,7 +95,9 @@ function MixWords({ editing }: MixNotesProps): ReactElement {
       >
         {mix.retired ? 'Bring it back' : 'Retire'}
       </Word>
-      <SendIt kind="mix" id={mix.id} />
+      <span>
+        <SendIt kind="mix" id={mix.id} card={() => Promise.resolve(mixCard(editing, pigments))} />
+      </span>
       <Word
         onClick={() => {
           void takeOff();

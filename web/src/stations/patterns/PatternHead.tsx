@@ -9,7 +9,9 @@ import { SendIt } from '../../parts/SendIt.js';
 import { Second, Word } from '../../theme/pieces.js';
 import { change, useRefusal } from '../../wire/save.js';
 import { sentPattern } from './beginnings.js';
+import { useUnits } from '../../state/view.js';
 import { SavePattern } from './faces/SavePattern.js';
+import { patternCard } from './patternCard.js';
 import type { BenchPattern, Hands } from './usePattern.js';
 import type { PatternEditing } from './usePatternEditing.js';
 
@@ -28,8 +30,9 @@ interface HeadProps {
 }
 
 /** The whole sheet: another one like it, retired, taken away. */
-function Whole({ pattern, editing }: Pick<HeadProps, 'pattern' | 'editing'>): ReactElement {
+function Whole({ pattern, editing, bench }: Pick<HeadProps, 'pattern' | 'editing' | 'bench'>): ReactElement {
   const navigate = useNavigate();
+  const units = useUnits();
   const another = async (): Promise<void> => {
     const dto = {
       ...sentPattern(pattern),
@@ -54,7 +57,9 @@ function Whole({ pattern, editing }: Pick<HeadProps, 'pattern' | 'editing'>): Re
         {pattern.retired ? 'Bring it back' : 'Retire'}
       </Word>
       <Word onClick={() => void away()}>Take away</Word>
-      <SendIt kind="pattern" id={pattern.id} />
+      <span>
+        <SendIt kind="pattern" id={pattern.id} card={() => patternCard(pattern, bench, units)} />
+      </span>
       <Word onClick={() => void navigate('/patterns')}>all patterned sheets</Word>
     </>
   );
@@ -91,7 +96,7 @@ export function PatternHead({ pattern, editing, bench, hands, onHands }: HeadPro
             }}
           />
         </span>
-        <Whole pattern={pattern} editing={editing} />
+        <Whole pattern={pattern} editing={editing} bench={bench} />
         <SavePattern pattern={pattern} bench={bench} at={editing.at} />
       </Flex>
     </Flex>

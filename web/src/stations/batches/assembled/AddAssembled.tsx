@@ -4,11 +4,14 @@ import { PIECE_MODELS, PIECE_VERSION, type PieceDocument } from '#core/piece';
 import type { AssemblyDto, PieceModelDto } from '#contract';
 import { drawnPiece } from '../../../parts/pieces/drawn.js';
 import { PieceAbove } from '../../../parts/pieces/PieceAbove.js';
+import { SendIt } from '../../../parts/SendIt.js';
+import { useUnits } from '../../../state/view.js';
 import { Caption, Second, Word } from '../../../theme/pieces.js';
 import { usePieceModels } from '../../../wire/queries.js';
 import { change } from '../../../wire/save.js';
 import { assemblyOf, fromModel, fromOwn } from './assemblyMoves.js';
 import { useInLikeness } from './inLikeness.js';
+import { pieceCard } from './pieceCard.js';
 
 interface ModelProps {
   readonly name: string;
@@ -48,18 +51,20 @@ function Model({ name, about, piece, onChoose }: ModelProps): ReactElement {
 /** A piece that was kept, and the way to let it go. */
 function OwnModel({ model, onChoose }: { readonly model: PieceModelDto; readonly onChoose: () => void }): ReactElement {
   const { id, version, name, piece } = model;
+  const units = useUnits();
   return (
     <div>
       <Model name={name} about="one of yours" piece={piece} onChoose={onChoose} />
-      <Word
-        fontSize="small"
-        marginLeft={2}
-        onClick={() => {
-          void change('DELETE', `/api/pieces/models/${id}?version=${version}`);
-        }}
-      >
-        take {name} away
-      </Word>
+      <Box fontSize="small" marginLeft={2}>
+        <SendIt kind="pieceModel" id={id} card={() => pieceCard(model, units)} />{' '}
+        <Word
+          onClick={() => {
+            void change('DELETE', `/api/pieces/models/${id}?version=${version}`);
+          }}
+        >
+          take {name} away
+        </Word>
+      </Box>
     </div>
   );
 }

@@ -9,7 +9,9 @@ import { SendIt } from '../../../parts/SendIt.js';
 import { Second, Word } from '../../../theme/pieces.js';
 import { change } from '../../../wire/save.js';
 import type { Path } from './parts.js';
-import { WOBBLES, type Wobble } from '../clay/useCane.js';
+import { useUnits } from '../../../state/view.js';
+import { WOBBLES, type BenchCane, type Wobble } from '../clay/useCane.js';
+import { caneCard } from '../words/caneCard.js';
 import { twinOf, type CaneEditing } from './useCaneEditing.js';
 
 /** mm of blur by the eye: at 30 cm its line spread, at arm’s length twice that. */
@@ -32,6 +34,7 @@ export interface Looking {
 interface HeadProps {
   readonly cane: CaneAnswer;
   readonly editing: CaneEditing;
+  readonly bench: BenchCane;
   readonly looking: Looking;
   readonly onLook: (part: Partial<Looking>) => void;
   /** why its name cannot be kept */
@@ -76,8 +79,9 @@ function Name({ cane, editing, refusal }: Pick<HeadProps, 'cane' | 'editing' | '
 }
 
 /** The whole cane: its twin, retired, taken away. */
-function Whole({ cane, editing }: Pick<HeadProps, 'cane' | 'editing'>): ReactElement {
+function Whole({ cane, editing, bench }: Pick<HeadProps, 'cane' | 'editing' | 'bench'>): ReactElement {
   const navigate = useNavigate();
+  const units = useUnits();
   const twin = async (): Promise<void> => {
     const dto = twinOf(cane);
     if (await change('PUT', `/api/canes/${dto.id}`, dto)) void navigate(`/canes/${dto.id}`);
@@ -109,7 +113,13 @@ function Whole({ cane, editing }: Pick<HeadProps, 'cane' | 'editing'>): ReactEle
       >
         Take away
       </Word>
-      <SendIt kind="cane" id={cane.id} />
+      <span>
+        <SendIt
+          kind="cane"
+          id={cane.id}
+          {...(editing.path.length === 0 && { card: () => caneCard(cane, bench, units) })}
+        />
+      </span>
       <Word
         onClick={() => {
           void navigate('/canes');
