@@ -3,5 +3,5 @@ import { build, install } from './prepare.mjs';
 
 install();
 build();
-const { backup, command } = await import('../dist/server/src/commands.js');
+const { backup, command } = await import('../dist/served/commands.js');
 await command(() => backup(process.argv[2] ?? null));

@@ -5,6 +5,6 @@ import { build, install, root } from './prepare.mjs';
 install();
 build();
 process.env.SLEDGE_DATA ??= join(root, '.demo');
-const { start } = await import('../dist/server/src/main.js');
-const { makeDemo } = await import('../dist/server/src/loadDemo.js');
+const { start } = await import('../dist/served/main.js');
+const { makeDemo } = await import('../dist/served/loadDemo.js');
 await start(makeDemo);

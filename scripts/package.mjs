@@ -10,7 +10,7 @@ import {
   rmSync,
   writeFileSync,
 } from 'node:fs';
-import { join, relative } from 'node:path';
+import { join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import yazl from 'yazl';
 import { SYSTEMS, bringNode, npm, ofSystem } from './nodePackages.mjs';
@@ -20,13 +20,7 @@ import { build, install, root } from './prepare.mjs';
 const NODE = '22';
 
 /** What Sledge needs while it runs, beside its packages. */
-const PARTS = [
-  'package.json',
-  'CHANGELOG.md',
-  'server/migrations',
-  ...['contract', 'core', 'demo', 'server', 'web'].map((part) => `dist/${part}`),
-];
-const NOT_NEEDED = [join('dist', 'core', 'bench'), join('dist', 'server', 'bench')];
+const PARTS = ['package.json', 'CHANGELOG.md', 'server/migrations', 'dist/served', 'dist/web'];
 
 const SHELL = `#!/bin/sh
 # Starts Sledge and shows it in the browser. It runs until this is ended.
@@ -57,7 +51,7 @@ if errorlevel 1 pause\r
 const SHOW = `// What a double click runs. What was compiled once is compiled the next time.
 import module from 'node:module';
 module.enableCompileCache?.();
-const { startAndShow } = await import('./dist/server/src/main.js');
+const { startAndShow } = await import('./dist/served/main.js');
 await startAndShow();
 `;
 
@@ -90,8 +84,7 @@ function bringPackages(app, system) {
 function layOut(folder, version, system) {
   const app = join(folder, 'app');
   mkdirSync(app, { recursive: true });
-  const needed = (path) => !NOT_NEEDED.includes(relative(root, path)) && !path.endsWith('.tsbuildinfo');
-  for (const part of PARTS) cpSync(join(root, part), join(app, part), { recursive: true, filter: needed });
+  for (const part of PARTS) cpSync(join(root, part), join(app, part), { recursive: true });
   bringPackages(app, system);
   mkdirSync(join(folder, 'runtime'));
   bringNode(join(folder, 'runtime'), system, NODE);

@@ -15,6 +15,7 @@ const SOURCES = [
   'demo/src',
   'web',
   'package-lock.json',
+  'scripts/bundle.mjs',
   'tsconfig.base.json',
   'tsconfig.server.json',
 ];
@@ -52,6 +53,7 @@ export function build({ force = false } = {}) {
   if (!force && built >= latest) return;
   console.log('Building …');
   run(process.execPath, [tool('typescript/bin/tsc'), '-p', 'tsconfig.server.json']);
+  run(process.execPath, ['scripts/bundle.mjs']);
   run(process.execPath, [tool('vite/bin/vite.js'), 'build', 'web', '--logLevel', 'warn']);
   run(process.execPath, ['scripts/compress.mjs']);
   mkdirSync(dirname(stamp), { recursive: true });

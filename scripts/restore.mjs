@@ -3,7 +3,7 @@ import { build, install } from './prepare.mjs';
 
 install();
 build();
-const { command, restore } = await import('../dist/server/src/commands.js');
+const { command, restore } = await import('../dist/served/commands.js');
 const [file] = process.argv.slice(2);
 if (file === undefined) {
   console.error('Say which copy: npm run restore -- "path of the copy.db"');

@@ -6,5 +6,5 @@ install();
 build();
 // what was compiled once is compiled the next time: Node 22 and later
 module.enableCompileCache?.();
-const { start } = await import('../dist/server/src/main.js');
+const { start } = await import('../dist/served/main.js');
 await start();

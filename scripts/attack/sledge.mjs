@@ -4,8 +4,8 @@ import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { root } from '../prepare.mjs';
 
-const main = pathToFileURL(join(root, 'dist', 'server', 'src', 'main.js')).href;
-const demo = pathToFileURL(join(root, 'dist', 'server', 'src', 'loadDemo.js')).href;
+const main = pathToFileURL(join(root, 'dist', 'served', 'main.js')).href;
+const demo = pathToFileURL(join(root, 'dist', 'served', 'loadDemo.js')).href;
 const PLAIN = `const { start } = await import(${JSON.stringify(main)}); await start();`;
 const GARDEN =
   `const { start } = await import(${JSON.stringify(main)}); const { makeDemo } = await ` +

@@ -1,3 +1,5 @@
+import * as transformerPackage from 'class-transformer';
+import * as validatorPackage from 'class-validator';
 import { ValidationPipe, type ArgumentMetadata, type ValidationError } from '@nestjs/common';
 import { ProblemException } from './problem.js';
 
@@ -29,6 +31,9 @@ export const validation = (): ValidationPipe =>
     transform: true,
     whitelist: true,
     forbidNonWhitelisted: true,
+    // named here, so that they are there once where all is put together in few files
+    validatorPackage,
+    transformerPackage,
     exceptionFactory: (errors) => {
       const fields = sentences(errors);
       return new ProblemException(422, 'This cannot be saved', fields[0]?.sentence ?? 'This cannot be saved.', {

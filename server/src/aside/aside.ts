@@ -13,7 +13,7 @@ export class TooLong extends Error {}
  * @throws TooLong, and what the thread did not catch
  */
 export function aside<T>(script: string, data: unknown, most: number): Promise<T> {
-  const path = join(projectRoot(), 'dist', 'server', 'src', script);
+  const path = join(projectRoot(), 'dist', 'served', script);
   return new Promise<T>((resolve, reject) => {
     const worker = new Worker(path, { workerData: data, execArgv: [] });
     const late = setTimeout(() => {
@@ -60,7 +60,7 @@ export class Stopped extends Error {}
  * @param tell called with how far it is
  */
 export function longAside<T>(script: string, data: unknown, tell: (howFar: HowFar) => void): LongWork<T> {
-  const path = join(projectRoot(), 'dist', 'server', 'src', script);
+  const path = join(projectRoot(), 'dist', 'served', script);
   const worker = new Worker(path, { workerData: data, execArgv: [] });
   const result = new Promise<T>((resolve, reject) => {
     let found: { readonly what: T } | null = null;

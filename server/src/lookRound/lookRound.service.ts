@@ -8,7 +8,7 @@ import { projectRoot } from '../db/root.js';
 export const BACK = 'SLEDGE_GARDEN_BACK';
 /** Which copy is looked into, and where it lies; nothing: the garden. */
 export const [COPY_NAME, COPY_PATH] = ['SLEDGE_COPY_NAME', 'SLEDGE_COPY_PATH'] as const;
-const SCRIPT = join(projectRoot(), 'dist', 'server', 'src', 'garden.js');
+const SCRIPT = join(projectRoot(), 'dist', 'served', 'garden.js');
 /** ms that laying out a garden may take, on an old computer that does other things too. */
 const PATIENCE = 180_000;
 
