@@ -11,6 +11,7 @@ import { APPLICATION_ID, MIGRATIONS, knownMigrations, readHeader, refuseVersion 
 import { takeLock, type Lock } from './lock.js';
 import * as schema from './schema.js';
 import { workIn, workInLast } from './stamps.js';
+import { keepStatements } from './statements.js';
 import { UnusableDatabase, asUnusable } from './unusable.js';
 import { setAsideForeign } from './writeAhead.js';
 
@@ -139,6 +140,7 @@ export class DataFile {
     copies.tidy();
     const aside = await setAsideForeign(file);
     // one connection: what is set here holds for every statement
+    keepStatements();
     const client = createClient({ url: `file:${file}`, concurrency: 1 });
     try {
       await refuseStranger(client, file);
