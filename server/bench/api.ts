@@ -1,7 +1,7 @@
 import { ofClay } from '#core/material';
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { Agent, request } from 'node:http';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -33,9 +33,17 @@ interface Child {
   readonly port: number;
 }
 
+/** What `npm start` gives to Node: flags, and the script. */
+function startWords(): string[] {
+  const text = readFileSync(join(projectRoot(), 'package.json'), 'utf8');
+  const { scripts } = JSON.parse(text) as { readonly scripts: { readonly start: string } };
+  return scripts.start.split(' ').slice(1);
+}
+
 /** Starts Sledge as `npm start` does, on a folder. */
 export function started(data: string): Promise<Child> {
-  const child = spawn(process.execPath, [join(projectRoot(), 'scripts', 'start.mjs')], {
+  const child = spawn(process.execPath, startWords(), {
+    cwd: projectRoot(),
     env: { ...process.env, SLEDGE_DATA: data, SLEDGE_PORT: '0' },
   });
   return new Promise((resolve, reject) => {
