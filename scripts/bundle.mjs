@@ -3,6 +3,7 @@
 import { rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { build } from 'esbuild';
+import { APART } from './apart.mjs';
 import { root } from './prepare.mjs';
 
 /** What is started by itself: Sledge, its garden, its commands, and what works in threads of its own. */
@@ -10,8 +11,6 @@ const ENTRIES = [
   ...['main', 'loadDemo', 'garden', 'commands', 'patterns/plan.worker', 'canes/plan.worker'],
   ...['archive/look.worker', 'archive/whole/in.worker', 'archive/whole/out.worker'],
 ];
-/** Loaded from their own folders: with code of the system's own, seldom, or there once for all. */
-const APART = ['@libsql/*', 'libsql', 'open', 'selfsigned', 'reflect-metadata'];
 /** Asked for by packages only where somebody has them. */
 const MAY_BE_MISSING = ['@nestjs/microservices', '@nestjs/websockets', 'class-transformer/storage'];
 /** Packages of the older kind ask for others by `require`, and for the folder they lie in. */

@@ -13,6 +13,7 @@ import {
 import { join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import yazl from 'yazl';
+import { APART } from './apart.mjs';
 import { SYSTEMS, bringNode, npm, ofSystem } from './nodePackages.mjs';
 import { build, install, root } from './prepare.mjs';
 
@@ -77,10 +78,14 @@ this folder, and it goes on with them. What is new stands in app/CHANGELOG.md.
 `;
 };
 
-/** Packages that run on a system, without those that only build and test. */
+/** Packages for a system that are not put together with the server, each as the lock file has it. */
 function bringPackages(app, system) {
+  const own = join(app, 'package.json');
+  const { dependencies, devDependencies: _, scripts: __, ...rest } = JSON.parse(readFileSync(own, 'utf8'));
+  const apart = Object.fromEntries(APART.map((name) => [name, dependencies[name]]));
+  writeFileSync(own, `${JSON.stringify({ ...rest, dependencies: apart }, null, 2)}\n`);
   cpSync(join(root, 'package-lock.json'), join(app, 'package-lock.json'));
-  npm(app, ['ci', '--omit=dev', ...ofSystem(system)]);
+  npm(app, ['install', '--omit=dev', ...ofSystem(system)]);
   rmSync(join(app, 'package-lock.json'));
 }
 
