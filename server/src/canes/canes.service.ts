@@ -54,10 +54,11 @@ export class CanesService {
   ) {}
 
   async cards(): Promise<CaneCard[]> {
-    const newest = await this.revisionRule.stepsOfAll('cane');
-    return (await this.revisionRule.all('cane')).flatMap(({ id, name, retired }) => {
-      const revision = newest.get(id);
-      return revision ? [{ id, name, retired, ...revision }] : [];
+    const canes = await this.revisionRule.all('cane');
+    const told = await this.told.listed(canes);
+    return canes.flatMap(({ id, name, retired }) => {
+      const own = told.get(id);
+      return own ? [{ id, name, retired, revisionId: own.revisionId, steps: own.steps }] : [];
     });
   }
 

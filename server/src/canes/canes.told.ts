@@ -5,6 +5,7 @@ import type { CaneAnswer, CaneInside } from '#contract';
 import { notThere } from '../access/problem.js';
 import { aside } from '../aside/aside.js';
 import type { Row } from '../db/journal.js';
+import { ReadOnce } from '../revisions/readOnce.js';
 import { Revisions } from '../revisions/revisions.js';
 import { CanesStore } from './canes.store.js';
 import type { ToPlan } from './plan.worker.js';
@@ -39,17 +40,18 @@ interface CaneMade extends Pick<Row<'entryCane'>, 'diameterMm' | 'lengthMm' | 'l
   readonly number: number;
 }
 
-/** What a version of a cane begins with that lies there. */
-interface Begun {
-  readonly version: number;
+/** What lists tell of a cane. */
+interface Listed {
   readonly revisionId: string;
+  readonly steps: number;
+  /** what it begins with that lies there, by their ids */
   readonly made: readonly string[];
 }
 
 /** What other stations ask of canes: what they are called, hold, and count on. */
 @Injectable()
 export class CanesTold {
-  private readonly begun = new Map<string, Begun>();
+  private readonly read: ReadOnce<'cane', Listed>;
   /** plans that were worked out, until they change */
   private readonly planned = new Map<
     string,
@@ -59,7 +61,13 @@ export class CanesTold {
   constructor(
     @Inject(CanesStore) private readonly store: CanesStore,
     @Inject(Revisions) private readonly revisionRule: Revisions,
-  ) {}
+  ) {
+    this.read = new ReadOnce(revisionRule, 'cane', ({ id, program }) => ({
+      revisionId: id,
+      steps: program.steps.length,
+      made: madeIn(program.steps),
+    }));
+  }
 
   /** The canes of an entry, as they were made. */
   async asMade(entryId: string): Promise<CaneMade[]> {
@@ -80,10 +88,9 @@ export class CanesTold {
   async countedOn(): Promise<{ readonly madeId: string; readonly id: string; readonly name: string }[]> {
     const counting: { readonly madeId: string; readonly id: string; readonly name: string }[] = [];
     const canes = (await this.revisionRule.all('cane')).filter((cane) => !cane.retired);
-    const changed = canes.filter(({ id, version }) => this.begun.get(id)?.version !== version);
-    if (changed.length > 0) await this.readBegun(changed);
+    const told = await this.listed(canes);
     for (const { id, name } of canes) {
-      const begun = this.begun.get(id);
+      const begun = told.get(id);
       if (!begun) continue;
       const { revisionId, made } = begun;
       // what was made has taken it
@@ -93,16 +100,9 @@ export class CanesTold {
     return counting;
   }
 
-  /** What canes begin with that lies there; read once for each version of them. */
-  private async readBegun(canes: readonly Row<'cane'>[]): Promise<void> {
-    const newest = await this.revisionRule.newestOfMany(
-      'cane',
-      canes.map((cane) => cane.id),
-    );
-    for (const { id, version } of canes) {
-      const revision = newest.get(id);
-      if (revision) this.begun.set(id, { version, revisionId: revision.id, made: madeIn(revision.program.steps) });
-    }
+  /** What lists tell of canes, by their ids. */
+  listed(canes: readonly Row<'cane'>[]): Promise<ReadonlyMap<string, Listed>> {
+    return this.read.of(canes);
   }
 
   async called(revisionId: string): Promise<string | undefined> {

@@ -1,6 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { randomUUID } from 'node:crypto';
-import { idsOf, isMixable, isOf, keyOf, readMaterial, type Material } from '#core/material';
+import { idsOf, isMixable, isOf, keyOf, readMaterial, type Material, type MaterialKey } from '#core/material';
 import { patternMaterials, type PatternProgram } from '#core/pattern';
 import type { BlendInside, PatternAnswer, PatternCard, PatternDoneDto, PatternDto, PatternLookAnswer } from '#contract';
 import { checkVersion, inUse, notThere, refused } from '../access/problem.js';
@@ -12,6 +12,7 @@ import { columnsFor, type Reference } from '../db/references.js';
 import { cutterRow } from '../drawer/cutterRow.js';
 import { MixesService } from '../mixes/mixes.service.js';
 import { Studio } from '../mixes/studio.js';
+import { ReadOnce } from '../revisions/readOnce.js';
 import { Revisions } from '../revisions/revisions.js';
 import { sameDocument } from '../revisions/sameDocument.js';
 import { Accounts } from '../stock/accounts.js';
@@ -29,8 +30,18 @@ const planIn = ({ program, wanted }: Pick<PatternDto, 'program' | 'wanted'>): Pl
 /** Everything that some steps are made of, each once. */
 const materialsIn = ({ steps }: PatternProgram): Material[] => patternMaterials(steps).map(readMaterial);
 
+/** What the list of patterned sheets tells of one. */
+interface Listed {
+  readonly revisionId: string;
+  readonly steps: number;
+  /** keys of its materials */
+  readonly used: readonly MaterialKey[];
+}
+
 @Injectable()
 export class PatternsService {
+  private readonly listed: ReadOnce<'pattern', Listed>;
+
   constructor(
     @Inject(Journal) private readonly journal: Journal,
     @Inject(Studio) private readonly studio: Studio,
@@ -42,18 +53,24 @@ export class PatternsService {
     @Inject(Revisions) private readonly revisionRule: Revisions,
     @Inject(Accounts) private readonly accounts: Accounts,
     @Inject(StockLooks) private readonly looks: StockLooks,
-  ) {}
+  ) {
+    this.listed = new ReadOnce<'pattern', Listed>(revisionRule, 'pattern', ({ id, program }) => ({
+      revisionId: id,
+      steps: program.steps.length,
+      used: materialsIn(program).map(keyOf),
+    }));
+  }
 
   async cards(): Promise<PatternCard[]> {
-    const newest = await this.revisionRule.newestOfMany('pattern');
-    const used = new Map([...newest].map(([id, { program }]) => [id, materialsIn(program)]));
-    const materials = new Map([...used.values()].flat().map((of) => [keyOf(of), of]));
-    const colours = await this.looks.coloursOf([...materials.values()]);
-    return (await this.revisionRule.all('pattern')).flatMap(({ id, name, retired }) => {
-      const revision = newest.get(id);
-      if (!revision) return [];
-      const hexes = (used.get(id) ?? []).flatMap((of) => colours.get(keyOf(of)) ?? []);
-      return [{ id, name, retired, revisionId: revision.id, steps: revision.program.steps.length, hexes }];
+    const patterns = await this.revisionRule.all('pattern');
+    const told = await this.listed.of(patterns);
+    const keys = new Set([...told.values()].flatMap(({ used }) => used));
+    const colours = await this.looks.coloursOf([...keys].map(readMaterial));
+    return patterns.flatMap(({ id, name, retired }) => {
+      const own = told.get(id);
+      if (!own) return [];
+      const hexes = own.used.flatMap((key) => colours.get(key) ?? []);
+      return [{ id, name, retired, revisionId: own.revisionId, steps: own.steps, hexes }];
     });
   }
 

@@ -113,20 +113,6 @@ export class Revisions {
     return new Map(rows.map((row) => [String(row[owner]), row as Row<RevisionTable<K>>]));
   }
 
-  /** The same of plans that have steps, with nothing but how many those are: a document is read for nobody. */
-  async stepsOfAll(
-    kind: 'cane',
-  ): Promise<ReadonlyMap<string, { readonly revisionId: string; readonly steps: number }>> {
-    const { revision, owner } = planOf(kind);
-    const of = columnOf(revision, owner);
-    const steps = sql<number>`json_array_length(${columnOf(revision, 'program')}, '$.steps')`;
-    const rows = await this.db
-      .select({ of, id: columnOf(revision, 'id'), steps })
-      .from(tableOf(revision))
-      .where(this.isTheNewest(kind));
-    return new Map(rows.map((row) => [String(row.of), { revisionId: String(row.id), steps: row.steps }]));
-  }
-
   private isTheNewest(kind: PlanName): SQL {
     const { revision, owner } = planOf(kind);
     const of = columnOf(revision, owner);
