@@ -3,6 +3,7 @@ import { useMemo, useState, type ReactElement } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { STARTING_POINTS, type StartColours } from '#core/cane';
 import type { BlendCard, CaneCard, MachinesAnswer, RevisionAnswer, ShelfAnswer } from '#contract';
+import { Afterwards } from '../../parts/Afterwards.js';
 import { CardWall } from '../../parts/CardWall.js';
 import { FileWord } from '../../parts/FileWord.js';
 import { Empty, Reading } from '../../parts/Empty.js';
@@ -84,7 +85,9 @@ function AllCanes({ canes, shelf, blends }: Known): ReactElement {
           begin(name, () => [step]);
         }}
       />
-      <Starts colours={colours} shelf={shelf} blends={blends} onBegin={begin} />
+      <Afterwards>
+        <Starts colours={colours} shelf={shelf} blends={blends} onBegin={begin} />
+      </Afterwards>
       <OtherWays beginning={beginning} />
       {wrong !== null && <Warning>{wrong}</Warning>}
     </Box>

@@ -4,6 +4,7 @@ import { useNavigate, useParams } from 'react-router';
 import { PATTERN_POINTS, type PatternPoint } from '#core/pattern';
 import type { BlendCard, MachinesAnswer, PatternCard, ShelfAnswer } from '#contract';
 import { Empty, Reading } from '../../parts/Empty.js';
+import { Afterwards } from '../../parts/Afterwards.js';
 import { CardWall } from '../../parts/CardWall.js';
 import { FileWord } from '../../parts/FileWord.js';
 import { Warning } from '../../parts/Warning.js';
@@ -89,18 +90,20 @@ function AllPatterns({ patterns, shelf, blends }: Known): ReactElement {
       </Box>
       <Second>each in your own colours; all of it can be changed</Second>
       <Flex as="ul" wrap="wrap" gap={5} marginTop={4} aria-label="Starting points">
-        {PATTERN_POINTS.map((point) => (
-          <li key={point.id}>
-            <StartSheet
-              point={point}
-              colours={colours}
-              shelf={shelf}
-              onBegin={() => {
-                start(point);
-              }}
-            />
-          </li>
-        ))}
+        <Afterwards>
+          {PATTERN_POINTS.map((point) => (
+            <li key={point.id}>
+              <StartSheet
+                point={point}
+                colours={colours}
+                shelf={shelf}
+                onBegin={() => {
+                  start(point);
+                }}
+              />
+            </li>
+          ))}
+        </Afterwards>
       </Flex>
       <Box marginTop={5}>
         <FileWord label="A patterned sheet as JSON" accept=".json,application/json" onFile={take}>
