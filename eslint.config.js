@@ -18,6 +18,7 @@ const CORE = [
     'picture',
     'mix',
     'sheet',
+    'mica',
     'blend',
   ],
   ...['cane/outlines', 'cane/document', 'cane/drawing', 'cane/steps', 'cane/face', 'cane/plan', 'cane'],

@@ -1,0 +1,17 @@
+export { press, surfaceOf, topOf, type Pressed } from './pressed.js';
+export { reliefOf, reliefOfPicture, type GreyPicture, type Relief } from './relief.js';
+export { MICA_SENTENCES } from './sentences.js';
+export { KINDS, bandOf, shave, type Blade, type Shaved } from './shave.js';
+export {
+  EVEN_AFTER,
+  contrastOf,
+  facingOf,
+  orderAfter,
+  relit,
+  sheenColour,
+  type Facing,
+  type Lamp,
+  type MicaColours,
+} from './sheen.js';
+export { TEXTURES, heightAt, type Texture } from './textures.js';
+export { rolled, tiltedBeyond, tiltsAt, type Rolled, type Tilts } from './tilt.js';

@@ -1,0 +1,71 @@
+import type { Mm } from '#core/units';
+import { complaint } from './sentences.js';
+import { heightAt, type Texture } from './textures.js';
+
+/** Heights on a grid, row by row from the top left: 0 where it is pressed deepest, 1 where the clay stays up. */
+export interface Relief {
+  readonly columns: number;
+  readonly rows: number;
+  /** side of a cell of the grid */
+  readonly cell: Mm;
+  /** in the middle of each cell; both 0 and 1 are among them */
+  readonly heights: Float32Array;
+}
+
+/** A picture as levels of grey, 0 black to 1 white, row by row. */
+export interface GreyPicture {
+  readonly columns: number;
+  readonly rows: number;
+  readonly greys: ArrayLike<number>;
+}
+
+/** A relief shallower than so much of a picture's whole range is one level. */
+const ONE_LEVEL = 1 / 255;
+/** mm of a pitch that a stamp can have. */
+const [FINEST, COARSEST] = [0.3, 60];
+
+/** Spreads heights over 0 to 1. @throws Complaint `relief/flat` */
+function spread(heights: Float32Array): Float32Array {
+  let [low, high] = [Infinity, -Infinity];
+  for (const h of heights) {
+    low = Math.min(low, h);
+    high = Math.max(high, h);
+  }
+  if (!(high - low > ONE_LEVEL)) throw complaint('relief/flat');
+  return heights.map((h) => (h - low) / (high - low));
+}
+
+/**
+ * A texture on a sheet, its middle in the middle of the sheet.
+ * @param pitch from one rise to the next @param columns cells across the width
+ * @throws Complaint `relief/pitch`, `relief/flat`
+ */
+export function reliefOf(
+  texture: Texture,
+  size: { readonly width: Mm; readonly height: Mm },
+  pitch: Mm,
+  columns: number,
+): Relief {
+  if (!(pitch >= FINEST && pitch <= COARSEST)) throw complaint('relief/pitch', { low: FINEST, high: COARSEST });
+  const cell = size.width / columns;
+  const rows = Math.max(1, Math.round(size.height / cell));
+  const heights = new Float32Array(columns * rows);
+  for (let j = 0; j < rows; j++)
+    for (let i = 0; i < columns; i++)
+      heights[j * columns + i] = heightAt(
+        texture,
+        (i + 0.5) * cell - size.width / 2,
+        (j + 0.5) * cell - (rows * cell) / 2,
+        pitch,
+      );
+  return { columns, rows, cell, heights: spread(heights) };
+}
+
+/**
+ * A picture as relief: what is dark is pressed in, as a stamp cut after it does.
+ * @param width of the picture on the sheet
+ * @throws Complaint `relief/flat` where it is of one level
+ */
+export function reliefOfPicture({ columns, rows, greys }: GreyPicture, width: Mm): Relief {
+  return { columns, rows, cell: width / columns, heights: spread(Float32Array.from(greys)) };
+}

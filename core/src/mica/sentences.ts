@@ -1,0 +1,16 @@
+import { UNITS_SENTENCES, complaints } from '#core/units';
+
+/** What this folder can find wrong, in sentences. */
+export const MICA_SENTENCES = {
+  'relief/flat': () => 'This relief is of one level: nothing of it would be seen. Take one with heights and depths.',
+  'relief/pitch': (d: { low: number; high: number }) =>
+    `From one rise to the next it is from ${d.low} to ${d.high} mm.`,
+  'relief/deep': (d: { depth: string; left: string; thick: string }) =>
+    `A relief ${d.depth} deep leaves ${d.left} below it in a sheet of ${d.thick}. Press it less deep, or begin with ` +
+    'a thicker sheet.',
+  'shave/none': (d: { top: string }) => `There the blade takes nothing: the highest places stand at ${d.top}.`,
+  'shave/all': () => 'There the blade takes the whole sheet.',
+} as const;
+
+/** @throws never; what it returns is thrown */
+export const complaint = complaints({ ...UNITS_SENTENCES, ...MICA_SENTENCES });
