@@ -15,6 +15,7 @@ const { blending } = await import('../dist/core/bench/blending.js');
 const { caning } = await import('../dist/core/bench/caning.js');
 const { patterns } = await import('../dist/core/bench/patterns.js');
 const { days } = await import('../dist/core/bench/days.js');
+const { relighting } = await import('../dist/core/bench/relighting.js');
 const { ovens } = await import('../dist/core/bench/ovens.js');
 const { creases } = await import('../dist/core/bench/creases.js');
 const { layouts } = await import('../dist/core/bench/layouts.js');
@@ -143,6 +144,7 @@ const TABLES = {
   dials: () => dials(),
   canes: () => caning(() => performance.now()),
   patterns: () => patterns(() => performance.now()),
+  mica: () => relighting(() => performance.now()),
   ovens: () => ovens(),
   days: () => days(() => performance.now()),
   creases: () => creases(() => performance.now()),

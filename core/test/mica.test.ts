@@ -80,6 +80,7 @@ describe('reliefs', () => {
     expect(() => reliefOfPicture({ columns: 2, rows: 1, greys: [0.5, 0.5] }, 10)).toThrow(flat);
     expect(() => reliefOfPicture({ columns: 1, rows: 1, greys: [0.5] }, 10)).toThrow(flat);
     expect(() => reliefOf('furrows', SIZE, 0.01, 80)).toThrow(/0.3 to 60 mm/);
+    expect(() => reliefOf('furrows', { width: 40, height: 0 }, 4, 80)).toThrow(/sides of 5 to 600 mm/);
   });
 });
 

@@ -23,6 +23,8 @@ export interface GreyPicture {
 const ONE_LEVEL = 1 / 255;
 /** mm of a pitch that a stamp can have. */
 const [FINEST, COARSEST] = [0.3, 60];
+/** mm of the sides of a sheet that is pressed. */
+const [SMALLEST, LARGEST] = [5, 600];
 
 /** Spreads heights over 0 to 1. @throws Complaint `relief/flat` */
 function spread(heights: Float32Array): Float32Array {
@@ -38,7 +40,7 @@ function spread(heights: Float32Array): Float32Array {
 /**
  * A texture on a sheet, its middle in the middle of the sheet.
  * @param pitch from one rise to the next @param columns cells across the width
- * @throws Complaint `relief/pitch`, `relief/flat`
+ * @throws Complaint `relief/pitch`, `relief/size`, `relief/flat`
  */
 export function reliefOf(
   texture: Texture,
@@ -47,6 +49,8 @@ export function reliefOf(
   columns: number,
 ): Relief {
   if (!(pitch >= FINEST && pitch <= COARSEST)) throw complaint('relief/pitch', { low: FINEST, high: COARSEST });
+  if (![size.width, size.height].every((mm) => mm >= SMALLEST && mm <= LARGEST))
+    throw complaint('relief/size', { low: SMALLEST, high: LARGEST });
   const cell = size.width / columns;
   const rows = Math.max(1, Math.round(size.height / cell));
   const heights = new Float32Array(columns * rows);

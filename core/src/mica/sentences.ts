@@ -5,6 +5,7 @@ export const MICA_SENTENCES = {
   'relief/flat': () => 'This relief is of one level: nothing of it would be seen. Take one with heights and depths.',
   'relief/pitch': (d: { low: number; high: number }) =>
     `From one rise to the next it is from ${d.low} to ${d.high} mm.`,
+  'relief/size': (d: { low: number; high: number }) => `A sheet that is pressed has sides of ${d.low} to ${d.high} mm.`,
   'relief/deep': (d: { depth: string; left: string; thick: string }) =>
     `A relief ${d.depth} deep leaves ${d.left} below it in a sheet of ${d.thick}. Press it less deep, or begin with ` +
     'a thicker sheet.',

@@ -75,6 +75,8 @@ export function sheenColour({ face, edge }: MicaColours, share: number): Lab {
   return labOfLinear(dark.map((d, i) => d + ((bright[i] ?? d) - d) * share) as unknown as typeof dark);
 }
 
+/** Places that are looked at for it, spread over the whole. */
+const LOOKED_AT = 20_000;
 /** A picture is as dark as the brightest of its darkest tenth. */
 const DARKEST = 0.1;
 
@@ -83,7 +85,9 @@ const DARKEST = 0.1;
  * floors of every relief do, and its dark places. Whatever lays flakes flatter takes from it.
  */
 export function contrastOf(tilts: Tilts, colours: MicaColours): number {
-  const shares = relit(facingOf(tilts), STRAIGHT_ABOVE).sort();
+  const all = relit(facingOf(tilts), STRAIGHT_ABOVE);
+  const apart = Math.ceil(all.length / LOOKED_AT);
+  const shares = Float32Array.from({ length: Math.ceil(all.length / apart) }, (_, i) => all[i * apart] ?? 1).sort();
   return deltaE(sheenColour(colours, 1), sheenColour(colours, shares[Math.floor(DARKEST * shares.length)] ?? 1));
 }
 

@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { Link, useNavigate, useParams } from 'react-router';
 import { PATTERN_POINTS, type PatternPoint } from '#core/pattern';
 import type { BlendCard, MachinesAnswer, PatternCard, ShelfAnswer } from '#contract';
 import { Empty, Reading } from '../../parts/Empty.js';
@@ -13,6 +13,7 @@ import { Second, Word } from '../../theme/pieces.js';
 import { useBlends, useMachines, usePatternOf, usePatterns, useShelf } from '../../wire/queries.js';
 import { CARD_WIDTH, PatternCardFace, StartSheet } from './faces/PatternCards.js';
 import { PatternView, type PatternDoing } from './PatternView.js';
+import { ReliefView } from './relief/ReliefView.js';
 import { useBeginPattern } from './useBeginPattern.js';
 
 /** All that the station shows. */
@@ -30,6 +31,7 @@ export default function Patterns(): ReactElement {
   if (!patterns.data || !shelf.data || !machines.data || !blends.data)
     return <Reading error={patterns.error ?? shelf.error ?? machines.error ?? blends.error} />;
   const known = { patterns: patterns.data, shelf: shelf.data, machines: machines.data, blends: blends.data };
+  if (patternId === 'relief') return <ReliefView shelf={known.shelf} machines={known.machines} />;
   if (patternId === undefined) return <AllPatterns {...known} />;
   return <OnePattern {...known} id={patternId} doing={detail === 'make' || detail === 'cut' ? detail : 'steps'} />;
 }
@@ -106,6 +108,10 @@ function AllPatterns({ patterns, shelf, blends }: Known): ReactElement {
         </Afterwards>
       </Flex>
       <Box marginTop={5}>
+        <Link to="/patterns/relief">a relief in mica</Link>
+        <Second> pressed, shaved flat and seen under a lamp</Second>
+      </Box>
+      <Box marginTop={3}>
         <FileWord label="A patterned sheet as JSON" accept=".json,application/json" onFile={take}>
           one from a file
         </FileWord>

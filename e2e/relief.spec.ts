@@ -1,0 +1,60 @@
+import { edit, expect, test } from './sledge.js';
+
+test('a relief in mica is pressed, shaved, rolled too far and seen dull, under a lamp that is moved', async ({
+  page,
+  sledge,
+}) => {
+  await page.goto(`${sledge.url}/patterns`);
+  await page.getByRole('link', { name: 'a relief in mica' }).press('Enter');
+  const sheet = page.getByRole('application', { name: /^The sheet under a lamp/ });
+  const strip = page.getByRole('region', { name: 'Clay and how clearly it is seen' });
+  const blade = page.getByRole('list', { name: 'What the blade left, by area' });
+  const picture = () => sheet.evaluate((canvas: HTMLCanvasElement) => canvas.toDataURL());
+  await test.step('the lamp is moved with the keys and by hand, and the picture follows', async () => {
+    const before = await picture();
+    await sheet.press('ArrowRight');
+    await expect(sheet).toHaveAttribute('data-lamp', '235 50');
+    const after = await picture();
+    expect(after).not.toBe(before);
+    const box = (await sheet.boundingBox())!;
+    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+    await page.mouse.down();
+    await expect(sheet).toHaveAttribute('data-lamp', /^-?\d+ (89|90)$/);
+    await page.mouse.move(box.x + box.width - 4, box.y + box.height / 2);
+    await expect(sheet).toHaveAttribute('data-lamp', /^-?0 1\d$/);
+    await page.mouse.up();
+  });
+  await test.step('with another texture, shaved too deep, and back at the floor of the valleys', async () => {
+    await page.getByLabel('Texture').selectOption('net');
+    await expect(page).toHaveURL(/texture=net/);
+    await expect(blade).toContainText('100 % right');
+    await edit(page, 'Height of the blade', '1.5 mm');
+    await expect(blade).toContainText('100 % gouged');
+    await page.getByRole('button', { name: 'at the floor of the valleys' }).press('Enter');
+    await expect(blade).toContainText('100 % right');
+  });
+  await test.step('one’s own settings say what they leave; the thinnest is dull', async () => {
+    const clear = Number(/ΔE ([\d.]+) as it is shaved/.exec((await strip.textContent()) ?? '')?.[1]);
+    expect(clear).toBeGreaterThan(10);
+    await strip
+      .getByRole('button', { name: /^Roll to/ })
+      .last()
+      .press('Enter');
+    await expect(strip).toContainText('It is dull');
+    await expect(page.getByLabel('Rolled to')).toBeVisible();
+    await page.reload();
+    await expect(strip).toContainText('It is dull');
+    await page.getByRole('button', { name: 'not rolled' }).press('Enter');
+    await expect(strip).toContainText(`ΔE ${clear.toFixed(1)} as it is shaved`);
+  });
+  await test.step('what cannot be is said beside it, and in inches too', async () => {
+    await edit(page, 'Depth of the relief', '9 mm');
+    await expect(page.getByRole('region', { name: 'Relief in mica' })).toContainText('deep leaves');
+    await edit(page, 'Depth of the relief', '1 mm');
+    await expect(sheet).toBeVisible();
+    await page.getByRole('heading', { name: 'Relief in mica' }).click();
+    await page.keyboard.press('u');
+    await expect(page.getByLabel('Depth of the relief')).toHaveValue('0.039 in');
+    await expect(strip).toContainText('0.72 oz');
+  });
+});

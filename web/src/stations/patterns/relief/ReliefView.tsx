@@ -1,0 +1,108 @@
+import { Box, Flex, Grid } from '@chakra-ui/react';
+import { useDeferredValue, useMemo, type ReactElement } from 'react';
+import { Link, useNavigate, useSearchParams } from 'react-router';
+import type { MicaColours } from '#core/mica';
+import { showLength, showSize } from '#core/units';
+import type { ClayDto, LineDto, MachinesAnswer, ShelfAnswer } from '#contract';
+import { Empty } from '../../../parts/Empty.js';
+import { Warning } from '../../../parts/Warning.js';
+import { useUnits } from '../../../state/view.js';
+import { Caption, Second, Strip } from '../../../theme/pieces.js';
+import { BladeLook } from './BladeLook.js';
+import { Lit } from './Lit.js';
+import { Making } from './Making.js';
+import { ReliefStrip } from './ReliefStrip.js';
+import { coloursOf, planIn, queryOf, workedRelief, type ReliefPlan, type WorkedRelief } from './reliefPlan.js';
+
+interface ReliefViewProps {
+  readonly shelf: ShelfAnswer;
+  readonly machines: MachinesAnswer;
+}
+
+/** px of the longer side of the picture. */
+const SIZE = 420;
+/** Mica clays that lie there to be used. */
+const micaOf = ({ clays }: ShelfAnswer): readonly ClayDto[] => clays.filter((c) => c.kind === 'mica' && !c.retired);
+
+/** A picture in mica clay: pressed, shaved flat, rolled, and seen under a lamp. The address holds the plan. */
+export function ReliefView({ shelf, machines }: ReliefViewProps): ReactElement {
+  const navigate = useNavigate();
+  const [query, setQuery] = useSearchParams();
+  const clays = micaOf(shelf);
+  const plan = planIn(query, clays[0]?.id ?? '');
+  const clay = clays.find((c) => c.id === plan.clayId) ?? clays[0];
+  const line = shelf.lines.find((l) => l.id === clay?.lineId);
+  if (!clay || !line)
+    return (
+      <Empty title="No mica clay on the shelf" action="Go to the shelf" onAction={() => void navigate('/shelf')}>
+        A stamp pressed into mica clay and shaved off flat leaves its picture in the surface: the flakes below it stay
+        tilted. Put a clay of the kind mica on the shelf, then see here what a relief will look like.
+      </Empty>
+    );
+  const change = (part: Partial<ReliefPlan>): void => {
+    setQuery(queryOf({ ...plan, clayId: clay.id, ...part }), { replace: true });
+  };
+  return <Planned {...{ plan, clay, clays, line, machines, change }} />;
+}
+
+interface PlannedProps {
+  readonly plan: ReliefPlan;
+  readonly clay: ClayDto;
+  readonly clays: readonly ClayDto[];
+  readonly line: LineDto;
+  readonly machines: MachinesAnswer;
+  readonly change: (part: Partial<ReliefPlan>) => void;
+}
+
+function Planned({ plan, clay, clays, line, machines, change }: PlannedProps): ReactElement {
+  const colours = useMemo(() => coloursOf(clay), [clay]);
+  const text = queryOf(plan).toString();
+  const later = useDeferredValue(text);
+  const worked = useMemo(
+    () => workedRelief(planIn(new URLSearchParams(later), clay.id), colours, line),
+    [later, clay.id, colours, line],
+  );
+  return (
+    <Grid templateColumns="minmax(0, 1fr) 290px" height="100%" minHeight={0}>
+      <Box padding={5} overflow="auto" minWidth={0} tabIndex={0} role="region" aria-label="Relief in mica">
+        <Flex alignItems="baseline" gap={4}>
+          <h1>Relief in mica</h1>
+          <Second>kept in the address of this page</Second>
+          <Box marginLeft="auto" fontSize="small">
+            <Link to="/patterns">all patterned sheets</Link>
+          </Box>
+        </Flex>
+        <Flex gap={6} marginTop={4} wrap="wrap">
+          <Box minWidth={`${SIZE}px`}>
+            {typeof worked === 'string' ? (
+              <Box width={`${SIZE}px`} height={`${SIZE}px`} background="hairline" />
+            ) : (
+              <Looks worked={worked} colours={colours} />
+            )}
+          </Box>
+          <Box flex="1 1 260px" lineHeight={2}>
+            <Making plan={plan} clays={clays} worked={worked} change={change} />
+            {typeof worked === 'string' && <Warning>{worked}</Warning>}
+          </Box>
+        </Flex>
+      </Box>
+      {typeof worked === 'string' ? <Strip /> : <ReliefStrip {...{ plan, worked, clay, colours, machines, change }} />}
+    </Grid>
+  );
+}
+
+/** The sheet under the lamp, and what the blade left of it. */
+function Looks({ worked, colours }: { readonly worked: WorkedRelief; readonly colours: MicaColours }): ReactElement {
+  const units = useUnits();
+  const { shown } = worked;
+  const size = showSize(shown.columns * shown.wide, shown.rows * shown.high, units);
+  return (
+    <>
+      <Lit tilts={shown} colours={colours} size={SIZE} label="The sheet under a lamp" />
+      <Caption display="block" marginTop={1}>
+        {size}, {showLength(worked.thick, units, true)} thick · drag across it: the lamp goes along
+      </Caption>
+      <BladeLook worked={worked} />
+    </>
+  );
+}

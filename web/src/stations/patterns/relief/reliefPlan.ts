@@ -1,0 +1,134 @@
+import { massOf } from '#core/clay';
+import { labOf, labOfLinear, linearOfLab, xyzOfHex, type Lab } from '#core/colour';
+import {
+  TEXTURES,
+  bandOf,
+  contrastOf,
+  press,
+  reliefOf,
+  rolled,
+  shave,
+  tiltsAt,
+  topOf,
+  type MicaColours,
+  type Pressed,
+  type Relief,
+  type Rolled,
+  type Shaved,
+  type Texture,
+  type Tilts,
+} from '#core/mica';
+import { orSentence } from '#core/units';
+import type { ClayDto, LineDto } from '#contract';
+
+/** A relief in mica clay as it is planned; lengths in mm. */
+export interface ReliefPlan {
+  readonly clayId: string;
+  readonly texture: Texture;
+  readonly width: number;
+  readonly height: number;
+  readonly thick: number;
+  readonly pitch: number;
+  readonly depth: number;
+  /** where the blade goes; null: at the floor of the valleys */
+  readonly blade: number | null;
+  /** mm that the hand strays */
+  readonly strays: number;
+  /** rolled to; null: not rolled */
+  readonly to: number | null;
+  readonly way: Rolled;
+}
+
+const BEGIN: Omit<ReliefPlan, 'clayId'> = {
+  texture: 'seed head',
+  ...{ width: 60, height: 60, thick: 3, pitch: 6, depth: 1 },
+  ...{ blade: null, strays: 0, to: null, way: 'by hand' },
+};
+const NUMBERS = ['width', 'height', 'thick', 'pitch', 'depth', 'blade', 'strays', 'to'] as const;
+const WAYS: readonly Rolled[] = ['by hand', 'by machine'];
+
+/** The plan that an address says; what it leaves out is as in the beginning. */
+export function planIn(query: URLSearchParams, firstClay: string): ReliefPlan {
+  const texture = TEXTURES.find((t) => t === query.get('texture')) ?? BEGIN.texture;
+  const way = WAYS.find((w) => w === query.get('way')) ?? BEGIN.way;
+  const said = NUMBERS.flatMap((key) => {
+    const mm = Number(query.get(key) ?? NaN);
+    return Number.isFinite(mm) ? [[key, mm] as const] : [];
+  });
+  return { ...BEGIN, ...Object.fromEntries(said), texture, way, clayId: query.get('clay') ?? firstClay };
+}
+
+/** The address of a plan; what is as in the beginning is left out. */
+export function queryOf({ clayId, ...plan }: ReliefPlan): URLSearchParams {
+  const other = Object.entries(plan).filter(([key, value]) => value !== BEGIN[key as keyof typeof BEGIN]);
+  return new URLSearchParams([['clay', clayId], ...other.map(([key, value]) => [key, String(value)])]);
+}
+
+/** Cells of the longer side. */
+const FINE = 512;
+/** How dark flakes are on their edges beside their faces: an assumption. */
+const EDGE = 0.3;
+
+/** Colours of a mica clay by its baked one: that is the flat of its flakes. */
+export function coloursOf({ bakedHex }: Pick<ClayDto, 'bakedHex'>): MicaColours {
+  const face: Lab = labOf(xyzOfHex(bakedHex));
+  const [r, g, b] = linearOfLab(face);
+  return { face, edge: labOfLinear([EDGE * r, EDGE * g, EDGE * b]) };
+}
+
+/** Everything that follows from a plan. */
+export interface WorkedRelief {
+  readonly pressed: Pressed;
+  readonly top: number;
+  /** heights between which the blade leaves it flat and whole */
+  readonly band: readonly [number, number];
+  readonly blade: number;
+  readonly shaved: Shaved;
+  readonly tilts: Tilts;
+  readonly before: number;
+  /** rolled; the same where it is not */
+  readonly shown: Tilts;
+  readonly after: number;
+  /** g */
+  readonly grams: number;
+  readonly gramsShaved: number;
+  /** mm, after all */
+  readonly thick: number;
+}
+
+/** The relief of a plan. @throws Complaint */
+export const reliefIn = ({ texture, width, height, pitch }: ReliefPlan): Relief =>
+  reliefOf(texture, { width, height }, pitch, Math.max(8, Math.round((FINE * width) / Math.max(width, height))));
+
+/** @returns a sentence where it cannot be */
+export function workedRelief(
+  plan: ReliefPlan,
+  colours: MicaColours,
+  { density }: Pick<LineDto, 'density'>,
+): WorkedRelief | string {
+  return orSentence(() => {
+    const pressed = press(reliefIn(plan), plan.thick, plan.depth);
+    const blade = plan.blade ?? pressed.valley;
+    const shaved = shave(pressed, { height: blade, strays: plan.strays });
+    const tilts = tiltsAt(pressed, shaved.surface);
+    const shown = plan.to === null ? tilts : rolled(tilts, Math.min(1, plan.to / shaved.thick), plan.way);
+    return {
+      ...{ pressed, blade, shaved, tilts, shown },
+      top: topOf(pressed),
+      band: bandOf(pressed),
+      before: contrastOf(tilts, colours),
+      after: contrastOf(shown, colours),
+      grams: massOf(plan.width * plan.height * plan.thick, density),
+      gramsShaved: massOf(shaved.shaved, density),
+      thick: Math.min(shaved.thick, plan.to ?? Infinity),
+    };
+  });
+}
+
+/** What rolling to some thicknesses leaves of the contrast. */
+export const contrastsAt = (
+  { tilts, shaved }: Pick<WorkedRelief, 'tilts' | 'shaved'>,
+  to: readonly number[],
+  way: Rolled,
+  colours: MicaColours,
+): readonly number[] => to.map((mm) => contrastOf(rolled(tilts, Math.min(1, mm / shaved.thick), way), colours));

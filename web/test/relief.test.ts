@@ -1,0 +1,68 @@
+import fc from 'fast-check';
+import { TEXTURES } from '#core/mica';
+import {
+  coloursOf,
+  contrastsAt,
+  planIn,
+  queryOf,
+  workedRelief,
+  type ReliefPlan,
+  type WorkedRelief,
+} from '../src/stations/patterns/relief/reliefPlan.js';
+
+const COLOURS = coloursOf({ bakedHex: 'B08A3C' });
+const LINE = { density: 1.9 };
+const FIRST = planIn(new URLSearchParams(), 'c1');
+
+function worked(part: Partial<ReliefPlan> = {}): WorkedRelief {
+  const result = workedRelief({ ...FIRST, ...part }, COLOURS, LINE);
+  if (typeof result === 'string') throw new Error(result);
+  return result;
+}
+
+test('a plan is the same again out of its address; what an address leaves out is as in the beginning', () => {
+  const mm = fc.integer({ min: 1, max: 500 }).map((n) => n / 10);
+  const plan: fc.Arbitrary<ReliefPlan> = fc.record({
+    clayId: fc.uuid(),
+    texture: fc.constantFrom(...TEXTURES),
+    ...{ width: mm, height: mm, thick: mm, pitch: mm, depth: mm, strays: mm },
+    blade: fc.option(mm),
+    to: fc.option(mm),
+    way: fc.constantFrom('by hand' as const, 'by machine' as const),
+  });
+  fc.assert(
+    fc.property(plan, (one) => {
+      expect(planIn(queryOf(one), 'another')).toEqual(one);
+    }),
+  );
+  expect([...queryOf(FIRST)]).toEqual([['clay', 'c1']]);
+  expect(planIn(new URLSearchParams('texture=none&width=wide&way=up'), 'c1')).toEqual(FIRST);
+});
+
+test('grams are area times thickness times density, and what is shaved is no more than that', () => {
+  const { grams, gramsShaved, shaved, thick } = worked();
+  // 6 cm by 6 cm by 3 mm
+  expect(grams).toBeCloseTo(10.8 * 1.9, 6);
+  expect(grams - gramsShaved).toBeCloseTo(3.6 * shaved.thick * 1.9, 1);
+  expect(thick).toBe(shaved.thick);
+});
+
+test('rolled it is larger and less clear, and each setting takes more', () => {
+  const plain = worked();
+  const rolled = worked({ to: 1.5, way: 'by machine' });
+  expect(rolled.after).toBeLessThan(plain.after);
+  expect(rolled.before).toBe(plain.before);
+  const area = (w: WorkedRelief): number => w.shown.columns * w.shown.wide * w.shown.rows * w.shown.high * w.thick;
+  expect(area(rolled) / area(plain)).toBeCloseTo(1, 6);
+  const each = contrastsAt(plain, [2.4, 2, 1.5, 1, 0.6], 'by machine', COLOURS);
+  expect([...each].sort((a, b) => b - a)).toEqual(each);
+  expect(each[2]).toBeCloseTo(rolled.after, 9);
+});
+
+test('what cannot be is a sentence', () => {
+  const wrong = (part: Partial<ReliefPlan>) => workedRelief({ ...FIRST, ...part }, COLOURS, LINE);
+  expect(wrong({ depth: 9 })).toMatch(/deep leaves/);
+  expect(wrong({ pitch: 0 })).toMatch(/From one rise to the next/);
+  expect(wrong({ width: 0 })).toMatch(/sides of 5 to 600 mm/);
+  expect(wrong({ blade: 50 })).toMatch(/takes nothing/);
+});
