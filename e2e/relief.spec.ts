@@ -57,4 +57,30 @@ test('a relief in mica is pressed, shaved, rolled too far and seen dull, under a
     await expect(page.getByLabel('Depth of the relief')).toHaveValue('0.039 in');
     await expect(strip).toContainText('0.72 oz');
   });
+  await test.step('a drawing is pressed in by its own shape, and the other way round; an empty one is refused', async () => {
+    const draw = (inside: string) =>
+      page
+        .getByLabel('A picture to press with')
+        .setInputFiles({
+          name: 'leaf.svg',
+          mimeType: 'image/svg+xml',
+          buffer: Buffer.from(
+            `<svg xmlns="http://www.w3.org/2000/svg" width="400" height="200" viewBox="0 0 400 200">${inside}</svg>`,
+          ),
+        });
+    await draw('<ellipse cx="200" cy="100" rx="150" ry="60"/>');
+    await expect(page.getByLabel('Width of the picture')).toBeVisible();
+    await page.keyboard.press('u');
+    await expect(page.getByRole('region', { name: 'Relief in mica' })).toContainText('60 × 30 mm');
+    const dark = await picture();
+    await page.getByLabel('What of the picture is pressed in').selectOption('what is light');
+    await expect.poll(picture).not.toBe(dark);
+    await page.reload();
+    await expect(page.getByLabel('What of the picture is pressed in')).toHaveValue('dark');
+    await expect(sheet).toBeVisible();
+    await draw('');
+    await expect(page.getByText(/^This relief is of one level/)).toBeVisible();
+    await page.getByRole('button', { name: 'a texture instead' }).press('Enter');
+    await expect(page.getByLabel('Texture')).toHaveValue('net');
+  });
 });

@@ -65,30 +65,6 @@ const VIEWS = {
     await page.getByRole('link', { name: 'Cut for the stock pot' }).first().click();
     await page.locator('[data-matched=true]').waitFor();
   },
-  apart: async () => {
-    await open('mixes/apart');
-    await page
-      .getByRole('list', { name: /^Stack/ })
-      .getByText('Radish skin', { exact: true })
-      .waitFor();
-    for (const name of ['Outer leek', 'Radish skin', 'Beet ring', 'Cabbage vein']) {
-      // what lies on the tile is in the stack already
-      if (
-        (await page
-          .getByRole('list', { name: /^Stack/ })
-          .getByText(name, { exact: true })
-          .count()) > 0
-      )
-        continue;
-      await page.getByRole('button', { name: /Lay down|Another colour/ }).click();
-      await page.getByRole('combobox', { name: 'Colour to add to the stack' }).fill(name);
-      await page.keyboard.press('Enter');
-      await page
-        .getByRole('list', { name: /^Stack/ })
-        .getByText(name, { exact: true })
-        .waitFor();
-    }
-  },
   there: async () => {
     await open('shelf/there');
     await page.getByRole('button', { name: 'Beetroot ring', exact: true }).click();
@@ -124,6 +100,10 @@ const VIEWS = {
     await page.getByText('12 found').waitFor();
     await page.locator('canvas[data-painted]').nth(12).waitFor();
     await page.waitForTimeout(2500);
+  },
+  relief: async () => {
+    await open('patterns/relief?texture=pods&pitch=7&strays=0.08');
+    await page.getByRole('application').waitFor();
   },
   pieces: async () => {
     await open('batches');

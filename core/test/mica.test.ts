@@ -34,7 +34,7 @@ const pressedOf = (name: Texture, { pitch = 4, thick = 3, depth = 1, columns = 1
 const pressed = fc
   .record({
     name: texture,
-    pitch: fc.double({ min: 2, max: 12, noNaN: true }),
+    pitch: fc.double({ min: 2.5, max: 12, noNaN: true }),
     thick: fc.double({ min: 2, max: 6, noNaN: true }),
     share: fc.double({ min: 0.05, max: 0.6, noNaN: true }),
   })
@@ -76,10 +76,13 @@ describe('reliefs', () => {
       expect.closeTo(0.25),
       1,
     ]);
+    const other = reliefOfPicture({ columns: 2, rows: 2, greys }, 10, 'dark').heights;
+    expect([...other]).toEqual([1, expect.closeTo(0.5), expect.closeTo(0.75), 0]);
     const flat = /of one level/;
     expect(() => reliefOfPicture({ columns: 2, rows: 1, greys: [0.5, 0.5] }, 10)).toThrow(flat);
     expect(() => reliefOfPicture({ columns: 1, rows: 1, greys: [0.5] }, 10)).toThrow(flat);
     expect(() => reliefOf('furrows', SIZE, 0.01, 80)).toThrow(/0.3 to 60 mm/);
+    expect(() => reliefOf('pods', { width: 600, height: 600 }, 0.5, 512)).toThrow(/So fine .*take 3.52 mm/);
     expect(() => reliefOf('furrows', { width: 40, height: 0 }, 4, 80)).toThrow(/sides of 5 to 600 mm/);
   });
 });

@@ -26,6 +26,8 @@ test('a plan is the same again out of its address; what an address leaves out is
     clayId: fc.uuid(),
     texture: fc.constantFrom(...TEXTURES),
     ...{ width: mm, height: mm, thick: mm, pitch: mm, depth: mm, strays: mm },
+    picture: fc.option(fc.uuid()),
+    raised: fc.constantFrom('light' as const, 'dark' as const),
     blade: fc.option(mm),
     to: fc.option(mm),
     way: fc.constantFrom('by hand' as const, 'by machine' as const),
@@ -57,6 +59,16 @@ test('rolled it is larger and less clear, and each setting takes more', () => {
   const each = contrastsAt(plain, [2.4, 2, 1.5, 1, 0.6], 'by machine', COLOURS);
   expect([...each].sort((a, b) => b - a)).toEqual(each);
   expect(each[2]).toBeCloseTo(rolled.after, 9);
+});
+
+test('a picture is as high as it is wide by its own shape, and one of one level is refused', () => {
+  const greys = Float32Array.from({ length: 40 * 20 }, (_, at) => (at % 40) / 39);
+  const pressed = workedRelief({ ...FIRST, picture: 'p' }, COLOURS, LINE, { columns: 40, rows: 20, greys });
+  if (typeof pressed === 'string') throw new Error(pressed);
+  // 6 cm by 3 cm by 3 mm
+  expect(pressed.grams).toBeCloseTo(5.4 * 1.9, 6);
+  const flat = workedRelief(FIRST, COLOURS, LINE, { columns: 1, rows: 1, greys: [0.5] });
+  expect(flat).toMatch(/sides of 5 to 600|of one level/);
 });
 
 test('what cannot be is a sentence', () => {

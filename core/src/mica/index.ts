@@ -1,5 +1,5 @@
 export { press, surfaceOf, topOf, type Pressed } from './pressed.js';
-export { reliefOf, reliefOfPicture, type GreyPicture, type Relief } from './relief.js';
+export { RAISED, reliefOf, reliefOfPicture, type GreyPicture, type Raised, type Relief } from './relief.js';
 export { MICA_SENTENCES } from './sentences.js';
 export { KINDS, bandOf, shave, type Blade, type Shaved } from './shave.js';
 export {

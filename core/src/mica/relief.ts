@@ -1,4 +1,4 @@
-import type { Mm } from '#core/units';
+import { showLength, type Mm } from '#core/units';
 import { complaint } from './sentences.js';
 import { heightAt, type Texture } from './textures.js';
 
@@ -23,6 +23,8 @@ export interface GreyPicture {
 const ONE_LEVEL = 1 / 255;
 /** mm of a pitch that a stamp can have. */
 const [FINEST, COARSEST] = [0.3, 60];
+/** A texture is seen where its pitch is so many cells of the grid. */
+const FINE = 3;
 /** mm of the sides of a sheet that is pressed. */
 const [SMALLEST, LARGEST] = [5, 600];
 
@@ -37,10 +39,16 @@ function spread(heights: Float32Array): Float32Array {
   return heights.map((h) => (h - low) / (high - low));
 }
 
+/** @throws Complaint `relief/size` */
+function checkSize({ width, height }: { readonly width: Mm; readonly height: Mm }): void {
+  if (![width, height].every((mm) => mm >= SMALLEST && mm <= LARGEST))
+    throw complaint('relief/size', { low: SMALLEST, high: LARGEST });
+}
+
 /**
  * A texture on a sheet, its middle in the middle of the sheet.
  * @param pitch from one rise to the next @param columns cells across the width
- * @throws Complaint `relief/pitch`, `relief/size`, `relief/flat`
+ * @throws Complaint `relief/pitch`, `relief/size`, `relief/fine`, `relief/flat`
  */
 export function reliefOf(
   texture: Texture,
@@ -49,9 +57,9 @@ export function reliefOf(
   columns: number,
 ): Relief {
   if (!(pitch >= FINEST && pitch <= COARSEST)) throw complaint('relief/pitch', { low: FINEST, high: COARSEST });
-  if (![size.width, size.height].every((mm) => mm >= SMALLEST && mm <= LARGEST))
-    throw complaint('relief/size', { low: SMALLEST, high: LARGEST });
+  checkSize(size);
   const cell = size.width / columns;
+  if (pitch < FINE * cell) throw complaint('relief/fine', { low: showLength(FINE * cell, 'metric', true) });
   const rows = Math.max(1, Math.round(size.height / cell));
   const heights = new Float32Array(columns * rows);
   for (let j = 0; j < rows; j++)
@@ -65,11 +73,19 @@ export function reliefOf(
   return { columns, rows, cell, heights: spread(heights) };
 }
 
+/** What of a picture stays up when it is pressed. */
+export const RAISED = ['light', 'dark'] as const;
+export type Raised = (typeof RAISED)[number];
+
 /**
- * A picture as relief: what is dark is pressed in, as a stamp cut after it does.
+ * A picture as relief.
  * @param width of the picture on the sheet
- * @throws Complaint `relief/flat` where it is of one level
+ * @param raised what stays up: as a rule what is light, since a stamp that is cut after a picture presses in its lines
+ * @throws Complaint `relief/flat` where it is of one level, `relief/size`
  */
-export function reliefOfPicture({ columns, rows, greys }: GreyPicture, width: Mm): Relief {
-  return { columns, rows, cell: width / columns, heights: spread(Float32Array.from(greys)) };
+export function reliefOfPicture({ columns, rows, greys }: GreyPicture, width: Mm, raised: Raised = 'light'): Relief {
+  const cell = width / columns;
+  checkSize({ width, height: rows * cell });
+  const heights = spread(Float32Array.from(greys));
+  return { columns, rows, cell, heights: raised === 'light' ? heights : heights.map((h) => 1 - h) };
 }

@@ -34,20 +34,39 @@ const frost = noiseOf(23);
 /** A ridge where a noise crosses its middle. */
 const ridge = (value: number): number => 1 - Math.abs(2 * value - 1);
 
-/** The angle between two seeds that come after each other in a head, and px between them by the pitch. */
-const [GOLDEN, SEED_ROOM] = [Math.PI * (3 - Math.sqrt(5)), 0.56];
-/** How far, in rings of seeds, the nearest one can lie. */
-const RINGS = 1.3;
+/** The angle between two seeds of a head that come after each other, the room of each, and its radius. */
+const [GOLDEN, SEED_ROOM, SEED] = [Math.PI * (3 - Math.sqrt(5)), 0.56, 0.47];
+/** Cells that the seeds of a head stand in: no seed reaches beyond the cells beside its own. */
+const CELL = 0.5;
+/** Cells either way of the middle: further out than any head goes. */
+const FAR = 4096;
+const cellOf = (i: number, j: number): number => (i + FAR) * 2 * FAR + (j + FAR);
+
+/** Seeds by their cells, as far out as was asked for so far. */
+const grown = { cells: new Map<number, (readonly [u: number, v: number])[]>(), count: 0 };
+
+/** Lets the head grow until it is so wide, from the middle. */
+function growTo(wide: number): void {
+  const wanted = Math.ceil((wide / SEED_ROOM) ** 2);
+  for (; grown.count < wanted; grown.count++) {
+    const r = SEED_ROOM * Math.sqrt(grown.count + 0.5);
+    const seed = [r * Math.cos(grown.count * GOLDEN), r * Math.sin(grown.count * GOLDEN)] as const;
+    const cell = cellOf(Math.floor(seed[0] / CELL), Math.floor(seed[1] / CELL));
+    grown.cells.set(cell, [...(grown.cells.get(cell) ?? []), seed]);
+  }
+}
+
+const NONE: readonly (readonly [number, number])[] = [];
 
 function seedHead(u: number, v: number): number {
-  const ring = Math.hypot(u, v) / SEED_ROOM;
-  const last = Math.ceil((ring + RINGS) ** 2);
+  growTo(Math.hypot(u, v) + 2 * SEED);
+  const [i, j] = [Math.floor(u / CELL), Math.floor(v / CELL)];
   let nearest = Infinity;
-  for (let n = Math.floor(Math.max(0, ring - RINGS) ** 2); n <= last; n++) {
-    const r = SEED_ROOM * Math.sqrt(n + 0.5);
-    nearest = Math.min(nearest, (u - r * Math.cos(n * GOLDEN)) ** 2 + (v - r * Math.sin(n * GOLDEN)) ** 2);
-  }
-  return Math.sqrt(clamped(1 - nearest / 0.22));
+  for (let k = i - 1; k <= i + 1; k++)
+    for (let l = j - 1; l <= j + 1; l++)
+      for (const [x, y] of grown.cells.get(cellOf(k, l)) ?? NONE)
+        nearest = Math.min(nearest, (u - x) ** 2 + (v - y) ** 2);
+  return Math.sqrt(clamped(1 - nearest / SEED ** 2));
 }
 
 /** Half the width and half the length of a pod. */

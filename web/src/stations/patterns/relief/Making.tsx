@@ -1,14 +1,14 @@
 import type { ReactElement } from 'react';
-import { TEXTURES, type Rolled } from '#core/mica';
-import { readLength, readSize, showLength, showSize } from '#core/units';
-import type { ClayDto } from '#contract';
+import type { Rolled } from '#core/mica';
+import { showLength } from '#core/units';
 import { Choice } from '../../../parts/Choice.js';
 import { ThicknessValue } from '../../../parts/Thickness.js';
-import { Value } from '../../../parts/Value.js';
 import { Warning } from '../../../parts/Warning.js';
 import { useUnits } from '../../../state/view.js';
 import { Caption, Word } from '../../../theme/pieces.js';
-import type { ReliefPlan, WorkedRelief } from './reliefPlan.js';
+import { Length } from './Length.js';
+import { Pressing, SheetLine, type PressingProps } from './Pressing.js';
+import type { WorkedRelief } from './reliefPlan.js';
 
 const WAYS: readonly { readonly value: Rolled; readonly text: string }[] = [
   { value: 'by hand', text: 'by hand, both ways' },
@@ -20,11 +20,8 @@ const HANDS = [
   { value: '0.2', text: 'by a hand that strays' },
 ] as const;
 
-interface MakingProps {
-  readonly plan: ReliefPlan;
-  readonly clays: readonly ClayDto[];
+interface MakingProps extends PressingProps {
   readonly worked: WorkedRelief | string;
-  readonly change: (part: Partial<ReliefPlan>) => void;
 }
 
 /** How it is made, as sentences. */
@@ -36,95 +33,6 @@ export function Making(props: MakingProps): ReactElement {
       <Shaving {...props} />
       <Rolling {...props} />
     </>
-  );
-}
-
-function SheetLine({ plan, clays, change }: MakingProps): ReactElement {
-  const units = useUnits();
-  const options = clays.map(({ id, name }) => ({ value: id, text: name }));
-  return (
-    <div>
-      A sheet of{' '}
-      <Choice
-        label="The mica clay"
-        value={plan.clayId}
-        options={options}
-        onChange={(clayId) => {
-          change({ clayId });
-        }}
-      />
-      ,{' '}
-      <Value
-        label="Size of the sheet"
-        text={showSize(plan.width, plan.height, units)}
-        read={(typed) => readSize(typed, units)}
-        onChange={({ width, height }) => {
-          change({ width, height: height ?? width });
-        }}
-      />
-      ,{' '}
-      <ThicknessValue
-        label="Thickness of the sheet"
-        value={plan.thick}
-        onChange={(thick) => {
-          change({ thick });
-        }}
-      />{' '}
-      thick
-    </div>
-  );
-}
-
-function Pressing({ plan, change }: MakingProps): ReactElement {
-  return (
-    <div>
-      pressed with{' '}
-      <Choice
-        label="Texture"
-        value={plan.texture}
-        options={TEXTURES.map((value) => ({ value, text: value }))}
-        onChange={(texture) => {
-          change({ texture });
-        }}
-      />
-      ,{' '}
-      <Length
-        label="From rise to rise"
-        value={plan.pitch}
-        onChange={(pitch) => {
-          change({ pitch });
-        }}
-      />{' '}
-      from rise to rise,{' '}
-      <Length
-        label="Depth of the relief"
-        value={plan.depth}
-        onChange={(depth) => {
-          change({ depth });
-        }}
-      />{' '}
-      deep
-    </div>
-  );
-}
-
-interface LengthProps {
-  readonly label: string;
-  readonly value: number;
-  readonly onChange: (mm: number) => void;
-}
-
-/** A length, finely. */
-function Length({ label, value, onChange }: LengthProps): ReactElement {
-  const units = useUnits();
-  return (
-    <Value
-      label={label}
-      measures="length"
-      text={showLength(value, units, true)}
-      read={(typed) => readLength(typed, units)}
-      onChange={onChange}
-    />
   );
 }
 

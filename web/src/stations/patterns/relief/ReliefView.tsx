@@ -12,6 +12,7 @@ import { BladeLook } from './BladeLook.js';
 import { Lit } from './Lit.js';
 import { Making } from './Making.js';
 import { ReliefStrip } from './ReliefStrip.js';
+import { useGreys } from './reliefPicture.js';
 import { coloursOf, planIn, queryOf, workedRelief, type ReliefPlan, type WorkedRelief } from './reliefPlan.js';
 
 interface ReliefViewProps {
@@ -58,9 +59,11 @@ function Planned({ plan, clay, clays, line, machines, change }: PlannedProps): R
   const colours = useMemo(() => coloursOf(clay), [clay]);
   const text = queryOf(plan).toString();
   const later = useDeferredValue(text);
+  const { greys, wrong } = useGreys(plan.picture);
+  const waits = plan.picture !== null && !greys;
   const worked = useMemo(
-    () => workedRelief(planIn(new URLSearchParams(later), clay.id), colours, line),
-    [later, clay.id, colours, line],
+    () => (waits ? '' : workedRelief(planIn(new URLSearchParams(later), clay.id), colours, line, greys)),
+    [waits, later, clay.id, colours, line, greys],
   );
   return (
     <Grid templateColumns="minmax(0, 1fr) 290px" height="100%" minHeight={0}>
@@ -82,7 +85,8 @@ function Planned({ plan, clay, clays, line, machines, change }: PlannedProps): R
           </Box>
           <Box flex="1 1 260px" lineHeight={2}>
             <Making plan={plan} clays={clays} worked={worked} change={change} />
-            {typeof worked === 'string' && <Warning>{worked}</Warning>}
+            {typeof worked === 'string' && worked !== '' && <Warning>{worked}</Warning>}
+            {wrong !== null && <Warning>{wrong}</Warning>}
           </Box>
         </Flex>
       </Box>

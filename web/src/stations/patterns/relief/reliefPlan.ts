@@ -1,17 +1,21 @@
 import { massOf } from '#core/clay';
 import { labOf, labOfLinear, linearOfLab, xyzOfHex, type Lab } from '#core/colour';
 import {
+  RAISED,
   TEXTURES,
   bandOf,
   contrastOf,
   press,
   reliefOf,
+  reliefOfPicture,
   rolled,
   shave,
   tiltsAt,
   topOf,
+  type GreyPicture,
   type MicaColours,
   type Pressed,
+  type Raised,
   type Relief,
   type Rolled,
   type Shaved,
@@ -25,6 +29,9 @@ import type { ClayDto, LineDto } from '#contract';
 export interface ReliefPlan {
   readonly clayId: string;
   readonly texture: Texture;
+  /** the kept picture that it is pressed with instead; null: the texture */
+  readonly picture: string | null;
+  readonly raised: Raised;
   readonly width: number;
   readonly height: number;
   readonly thick: number;
@@ -40,7 +47,7 @@ export interface ReliefPlan {
 }
 
 const BEGIN: Omit<ReliefPlan, 'clayId'> = {
-  texture: 'seed head',
+  ...{ texture: 'seed head', picture: null, raised: 'light' },
   ...{ width: 60, height: 60, thick: 3, pitch: 6, depth: 1 },
   ...{ blade: null, strays: 0, to: null, way: 'by hand' },
 };
@@ -51,11 +58,21 @@ const WAYS: readonly Rolled[] = ['by hand', 'by machine'];
 export function planIn(query: URLSearchParams, firstClay: string): ReliefPlan {
   const texture = TEXTURES.find((t) => t === query.get('texture')) ?? BEGIN.texture;
   const way = WAYS.find((w) => w === query.get('way')) ?? BEGIN.way;
+  const raised = RAISED.find((r) => r === query.get('raised')) ?? BEGIN.raised;
+  const picture = query.get('picture');
   const said = NUMBERS.flatMap((key) => {
     const mm = Number(query.get(key) ?? NaN);
     return Number.isFinite(mm) ? [[key, mm] as const] : [];
   });
-  return { ...BEGIN, ...Object.fromEntries(said), texture, way, clayId: query.get('clay') ?? firstClay };
+  return {
+    ...BEGIN,
+    ...Object.fromEntries(said),
+    texture,
+    picture,
+    raised,
+    way,
+    clayId: query.get('clay') ?? firstClay,
+  };
 }
 
 /** The address of a plan; what is as in the beginning is left out. */
@@ -96,18 +113,23 @@ export interface WorkedRelief {
   readonly thick: number;
 }
 
-/** The relief of a plan. @throws Complaint */
-export const reliefIn = ({ texture, width, height, pitch }: ReliefPlan): Relief =>
-  reliefOf(texture, { width, height }, pitch, Math.max(8, Math.round((FINE * width) / Math.max(width, height))));
+/** The relief of a plan. @param greys of its picture, where it has one @throws Complaint */
+function reliefIn({ texture, width, height, pitch, raised }: ReliefPlan, greys: GreyPicture | null): Relief {
+  if (greys) return reliefOfPicture(greys, width, raised);
+  const columns = Math.max(8, Math.round((FINE * width) / Math.max(width, height)));
+  return reliefOf(texture, { width, height }, pitch, columns);
+}
 
 /** @returns a sentence where it cannot be */
 export function workedRelief(
   plan: ReliefPlan,
   colours: MicaColours,
   { density }: Pick<LineDto, 'density'>,
+  greys: GreyPicture | null = null,
 ): WorkedRelief | string {
   return orSentence(() => {
-    const pressed = press(reliefIn(plan), plan.thick, plan.depth);
+    const relief = reliefIn(plan, greys);
+    const pressed = press(relief, plan.thick, plan.depth);
     const blade = plan.blade ?? pressed.valley;
     const shaved = shave(pressed, { height: blade, strays: plan.strays });
     const tilts = tiltsAt(pressed, shaved.surface);
@@ -118,7 +140,7 @@ export function workedRelief(
       band: bandOf(pressed),
       before: contrastOf(tilts, colours),
       after: contrastOf(shown, colours),
-      grams: massOf(plan.width * plan.height * plan.thick, density),
+      grams: massOf(relief.columns * relief.rows * relief.cell ** 2 * plan.thick, density),
       gramsShaved: massOf(shaved.shaved, density),
       thick: Math.min(shaved.thick, plan.to ?? Infinity),
     };
