@@ -77,8 +77,8 @@ export function sheenColour({ face, edge }: MicaColours, share: number): Lab {
 
 /** Places that are looked at for it, spread over the whole. */
 const LOOKED_AT = 20_000;
-/** A picture is as dark as the brightest of its darkest tenth. */
-const DARKEST = 0.1;
+/** A picture is as dark as the brightest of its darkest fiftieth: the lines of a drawing are hardly more than that. */
+const DARKEST = 0.02;
 
 /**
  * How clearly a picture is seen under a lamp straight above: ΔE00 between a place that lies flat, as the tops and the

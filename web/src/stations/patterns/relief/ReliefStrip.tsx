@@ -62,8 +62,8 @@ function Seen({ plan, worked: { before, after, shown } }: StripProps): ReactElem
         ΔE <b>{before.toFixed(1)}</b> {plan.to === null ? 'as it is shaved' : `shaved, ${after.toFixed(1)} rolled`}
       </Box>
       <Second display="block">
-        between flat places and the darkest tenth, under a lamp above; {tilted} % of it is tilted more than {CLEARLY}°;
-        edges of flakes are taken to be darker than their faces (~ assumed)
+        between flat places and the darkest fiftieth, under a lamp above; {tilted} % of it is tilted more than {CLEARLY}
+        °; edges of flakes are taken to be darker than their faces (~ assumed)
       </Second>
       {after < DULL && <Box fontWeight={600}>It is dull: hardly seen at arm’s length.</Box>}
     </div>

@@ -6,6 +6,7 @@ import { showLength, showSize } from '#core/units';
 import type { ClayDto, LineDto, MachinesAnswer, ShelfAnswer } from '#contract';
 import { Empty } from '../../../parts/Empty.js';
 import { Warning } from '../../../parts/Warning.js';
+import { useWidth } from '../../../parts/useWidth.js';
 import { useUnits } from '../../../state/view.js';
 import { Caption, Second, Strip } from '../../../theme/pieces.js';
 import { BladeLook } from './BladeLook.js';
@@ -20,8 +21,8 @@ interface ReliefViewProps {
   readonly machines: MachinesAnswer;
 }
 
-/** px of the longer side of the picture. */
-const SIZE = 420;
+/** px of the longer side of the picture, and the room from which on it is the larger one. */
+const [SMALL, LARGE, ROOMY] = [290, 420, 740];
 /** Mica clays that lie there to be used. */
 const micaOf = ({ clays }: ShelfAnswer): readonly ClayDto[] => clays.filter((c) => c.kind === 'mica' && !c.retired);
 
@@ -65,6 +66,8 @@ function Planned({ plan, clay, clays, line, machines, change }: PlannedProps): R
     () => (waits ? '' : workedRelief(planIn(new URLSearchParams(later), clay.id), colours, line, greys)),
     [waits, later, clay.id, colours, line, greys],
   );
+  const [frame, room] = useWidth<HTMLDivElement>();
+  const size = room >= ROOMY ? LARGE : SMALL;
   return (
     <Grid templateColumns="minmax(0, 1fr) 290px" height="100%" minHeight={0}>
       <Box padding={5} overflow="auto" minWidth={0} tabIndex={0} role="region" aria-label="Relief in mica">
@@ -75,12 +78,12 @@ function Planned({ plan, clay, clays, line, machines, change }: PlannedProps): R
             <Link to="/patterns">all patterned sheets</Link>
           </Box>
         </Flex>
-        <Flex gap={6} marginTop={4} wrap="wrap">
-          <Box minWidth={`${SIZE}px`}>
+        <Flex ref={frame} gap={6} marginTop={4} wrap="wrap">
+          <Box width={`${size}px`}>
             {typeof worked === 'string' ? (
-              <Box width={`${SIZE}px`} height={`${SIZE}px`} background="hairline" />
+              <Box width={`${size}px`} height={`${size}px`} background="hairline" />
             ) : (
-              <Looks worked={worked} colours={colours} />
+              <Looks worked={worked} colours={colours} size={size} />
             )}
           </Box>
           <Box flex="1 1 260px" lineHeight={2}>
@@ -95,16 +98,23 @@ function Planned({ plan, clay, clays, line, machines, change }: PlannedProps): R
   );
 }
 
+interface LooksProps {
+  readonly worked: WorkedRelief;
+  readonly colours: MicaColours;
+  /** px of the longer side */
+  readonly size: number;
+}
+
 /** The sheet under the lamp, and what the blade left of it. */
-function Looks({ worked, colours }: { readonly worked: WorkedRelief; readonly colours: MicaColours }): ReactElement {
+function Looks({ worked, colours, size }: LooksProps): ReactElement {
   const units = useUnits();
   const { shown } = worked;
-  const size = showSize(shown.columns * shown.wide, shown.rows * shown.high, units);
+  const sheet = showSize(shown.columns * shown.wide, shown.rows * shown.high, units);
   return (
     <>
-      <Lit tilts={shown} colours={colours} size={SIZE} label="The sheet under a lamp" />
+      <Lit tilts={shown} colours={colours} size={size} label="The sheet under a lamp" />
       <Caption display="block" marginTop={1}>
-        {size}, {showLength(worked.thick, units, true)} thick · drag across it: the lamp goes along
+        {sheet}, {showLength(worked.thick, units, true)} thick · drag across it: the lamp goes along
       </Caption>
       <BladeLook worked={worked} />
     </>
