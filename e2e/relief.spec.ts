@@ -57,7 +57,7 @@ test('a relief in mica is pressed, shaved, rolled too far and seen dull, under a
     await expect(page.getByLabel('Depth of the relief')).toHaveValue('0.039 in');
     await expect(strip).toContainText('0.72 oz');
   });
-  await test.step('a drawing is pressed in by its own shape, and the other way round; an empty one is refused', async () => {
+  await test.step('a drawing is pressed in by its own shape, and the other way; an empty one is refused', async () => {
     const draw = (inside: string) =>
       page
         .getByLabel('A picture to press with')
