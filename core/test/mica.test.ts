@@ -105,7 +105,7 @@ describe('pressed and shaved', () => {
       fc.property(pressed, strays, share, fc.nat(99), (sheet, hand, at, seed) => {
         const { relief, thick } = sheet;
         const result = shave(sheet, { height: at * topOf(sheet), strays: hand, seed });
-        const area = relief.columns * relief.rows * relief.cell ** 2;
+        const area = relief.columns * relief.rows * relief.wide * relief.high;
         expect((result.shaved + result.left) / (area * thick)).toBeCloseTo(1, 4);
         expect(result.thick * area).toBeCloseTo(result.left, 2);
         expect(result.shares.reduce((sum, s) => sum + s, 0)).toBeCloseTo(1, 9);

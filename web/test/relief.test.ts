@@ -49,6 +49,13 @@ test('grams are area times thickness times density, and what is shaved is no mor
   expect(thick).toBe(shaved.thick);
 });
 
+test('a long strip is weighed as long and as wide as it is', () => {
+  // 20 cm by 7 mm by 3 mm
+  const { grams, shown } = worked({ width: 200, height: 7, pitch: 5 });
+  expect(grams).toBeCloseTo(4.2 * 1.9, 6);
+  expect([shown.columns * shown.wide, shown.rows * shown.high]).toEqual([expect.closeTo(200), expect.closeTo(7)]);
+});
+
 test('rolled it is larger and less clear, and each setting takes more', () => {
   const plain = worked();
   const rolled = worked({ to: 1.5, way: 'by machine' });
@@ -77,4 +84,5 @@ test('what cannot be is a sentence', () => {
   expect(wrong({ pitch: 0 })).toMatch(/From one rise to the next/);
   expect(wrong({ width: 0 })).toMatch(/sides of 5 to 600 mm/);
   expect(wrong({ blade: 50 })).toMatch(/takes nothing/);
+  expect(wrong({ to: 0 })).toMatch(/more than nothing/);
 });

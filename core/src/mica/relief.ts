@@ -6,8 +6,9 @@ import { heightAt, type Texture } from './textures.js';
 export interface Relief {
   readonly columns: number;
   readonly rows: number;
-  /** side of a cell of the grid */
-  readonly cell: Mm;
+  /** sides of a cell of the grid: about a square, so that the grid is as large as the sheet */
+  readonly wide: Mm;
+  readonly high: Mm;
   /** in the middle of each cell; both 0 and 1 are among them */
   readonly heights: Float32Array;
 }
@@ -58,19 +59,20 @@ export function reliefOf(
 ): Relief {
   if (!(pitch >= FINEST && pitch <= COARSEST)) throw complaint('relief/pitch', { low: FINEST, high: COARSEST });
   checkSize(size);
-  const cell = size.width / columns;
-  if (pitch < FINE * cell) throw complaint('relief/fine', { low: showLength(FINE * cell, 'metric', true) });
-  const rows = Math.max(1, Math.round(size.height / cell));
+  const wide = size.width / columns;
+  if (pitch < FINE * wide) throw complaint('relief/fine', { low: showLength(FINE * wide, 'metric', true) });
+  const rows = Math.max(1, Math.round(size.height / wide));
+  const high = size.height / rows;
   const heights = new Float32Array(columns * rows);
   for (let j = 0; j < rows; j++)
     for (let i = 0; i < columns; i++)
       heights[j * columns + i] = heightAt(
         texture,
-        (i + 0.5) * cell - size.width / 2,
-        (j + 0.5) * cell - (rows * cell) / 2,
+        (i + 0.5) * wide - size.width / 2,
+        (j + 0.5) * high - size.height / 2,
         pitch,
       );
-  return { columns, rows, cell, heights: spread(heights) };
+  return { columns, rows, wide, high, heights: spread(heights) };
 }
 
 /** What of a picture stays up when it is pressed. */
@@ -87,5 +89,5 @@ export function reliefOfPicture({ columns, rows, greys }: GreyPicture, width: Mm
   const cell = width / columns;
   checkSize({ width, height: rows * cell });
   const heights = spread(Float32Array.from(greys));
-  return { columns, rows, cell, heights: raised === 'light' ? heights : heights.map((h) => 1 - h) };
+  return { columns, rows, wide: cell, high: cell, heights: raised === 'light' ? heights : heights.map((h) => 1 - h) };
 }

@@ -13,6 +13,7 @@ export const MICA_SENTENCES = {
     'a thicker sheet.',
   'shave/none': (d: { top: string }) => `There the blade takes nothing: the highest places stand at ${d.top}.`,
   'shave/all': () => 'There the blade takes the whole sheet.',
+  'mica/rolled': () => 'A sheet is rolled to more than nothing. Say how thick it is then.',
 } as const;
 
 /** @throws never; what it returns is thrown */

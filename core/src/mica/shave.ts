@@ -42,13 +42,13 @@ export function bandOf({ valley, depth }: Pressed): readonly [from: Mm, to: Mm] 
 function straying({ relief }: Pressed, { strays = 0, seed = 1 }: Blade): (i: number, j: number) => Mm {
   if (strays === 0) return () => 0;
   const normal = normalFrom(seeded(seed));
-  const across = Math.ceil((relief.columns * relief.cell) / STRAYS_EVERY) + 2;
-  const down = Math.ceil((relief.rows * relief.cell) / STRAYS_EVERY) + 2;
+  const across = Math.ceil((relief.columns * relief.wide) / STRAYS_EVERY) + 2;
+  const down = Math.ceil((relief.rows * relief.high) / STRAYS_EVERY) + 2;
   const knots = Float64Array.from({ length: across * down }, () => strays * normal());
   const at = (i: number, j: number): number => knots[j * across + i] ?? 0;
   const between = (from: number, to: number, t: number): number => from + (to - from) * t * t * (3 - 2 * t);
   return (i, j) => {
-    const [u, v] = [(i * relief.cell) / STRAYS_EVERY, (j * relief.cell) / STRAYS_EVERY];
+    const [u, v] = [(i * relief.wide) / STRAYS_EVERY, (j * relief.high) / STRAYS_EVERY];
     const [k, l] = [Math.floor(u), Math.floor(v)];
     const above = between(at(k, l), at(k + 1, l), u - k);
     return between(above, between(at(k, l + 1), at(k + 1, l + 1), u - k), v - l);
@@ -67,7 +67,7 @@ function checkBlade(pressed: Pressed, { height }: Blade): void {
  */
 export function shave(pressed: Pressed, blade: Blade): Shaved {
   checkBlade(pressed, blade);
-  const { columns, cell } = pressed.relief;
+  const { columns, wide, high: tall } = pressed.relief;
   const before = surfaceOf(pressed);
   const strayed = straying(pressed, blade);
   const [low, high] = bandOf(pressed);
@@ -86,7 +86,7 @@ export function shave(pressed: Pressed, blade: Blade): Shaved {
     left += now;
   });
   const [a, b, c] = counts.map((count) => count / before.length) as [number, number, number];
-  const area = cell * cell;
+  const area = wide * tall;
   return {
     ...{ surface, kinds, shaved: shaved * area, left: left * area },
     shares: [a, b, c],

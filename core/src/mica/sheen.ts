@@ -27,11 +27,11 @@ export interface Facing {
 
 /** Worked out once; then a lamp can be moved over it. */
 export function facingOf({ across, down }: Tilts): Facing {
-  const [x, y, z] = [across, down, across].map((list) => new Float32Array(list.length)) as [
-    Float32Array,
-    Float32Array,
-    Float32Array,
-  ];
+  const [x, y, z] = [
+    new Float32Array(across.length),
+    new Float32Array(across.length),
+    new Float32Array(across.length),
+  ] as const;
   across.forEach((slope, at) => {
     const other = down[at] ?? 0;
     const length = 1 / Math.sqrt(1 + slope * slope + other * other);

@@ -1,4 +1,5 @@
 import type { Mm } from '#core/units';
+import { complaint } from './sentences.js';
 import { surfaceOf, type Pressed } from './pressed.js';
 
 /** How the flakes lie, cell by cell: how far each rises, mm by mm, to the right and downwards in the picture. */
@@ -19,7 +20,7 @@ export interface Tilts {
  * @param cut heights of the surface that is seen, cell by cell
  */
 export function tiltsAt(pressed: Pressed, cut: Float32Array): Tilts {
-  const { columns, rows, cell } = pressed.relief;
+  const { columns, rows, wide, high } = pressed.relief;
   const surface = surfaceOf(pressed);
   const across = new Float32Array(surface.length);
   const down = new Float32Array(surface.length);
@@ -30,11 +31,11 @@ export function tiltsAt(pressed: Pressed, cut: Float32Array): Tilts {
       const [left, right] = [Math.max(0, i - 1), Math.min(columns - 1, i + 1)];
       const at = j * columns + i;
       const share = (cut[at] ?? 0) / (surface[at] ?? 1);
-      across[at] = (share * (height(right, j) - height(left, j))) / (Math.max(1, right - left) * cell);
-      down[at] = (share * (height(i, below) - height(i, up))) / (Math.max(1, below - up) * cell);
+      across[at] = (share * (height(right, j) - height(left, j))) / (Math.max(1, right - left) * wide);
+      down[at] = (share * (height(i, below) - height(i, up))) / (Math.max(1, below - up) * high);
     }
   }
-  return { columns, rows, wide: cell, high: cell, across, down };
+  return { columns, rows, wide, high, across, down };
 }
 
 /** Share of the area whose flakes are tilted by more than so many degrees. */
@@ -55,8 +56,10 @@ export type Rolled = 'by hand' | 'by machine';
  * The flakes after a sheet was rolled thinner: slopes fall with the height, and once more as the plan grows, both ways
  * by hand and along the feed by machine.
  * @param ratio the thickness after by the thickness before, at most 1
+ * @throws Complaint `mica/rolled`
  */
 export function rolled(tilts: Tilts, ratio: number, way: Rolled): Tilts {
+  if (!(ratio > 0)) throw complaint('mica/rolled');
   const grows = way === 'by hand' ? [1 / Math.sqrt(ratio), 1 / Math.sqrt(ratio)] : [1 / ratio, 1];
   const [wider = 1, longer = 1] = grows;
   return {

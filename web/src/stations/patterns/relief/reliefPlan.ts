@@ -11,7 +11,6 @@ import {
   rolled,
   shave,
   tiltsAt,
-  topOf,
   type GreyPicture,
   type MicaColours,
   type Pressed,
@@ -96,7 +95,6 @@ export function coloursOf({ bakedHex }: Pick<ClayDto, 'bakedHex'>): MicaColours 
 /** Everything that follows from a plan. */
 export interface WorkedRelief {
   readonly pressed: Pressed;
-  readonly top: number;
   /** heights between which the blade leaves it flat and whole */
   readonly band: readonly [number, number];
   readonly blade: number;
@@ -136,11 +134,10 @@ export function workedRelief(
     const shown = plan.to === null ? tilts : rolled(tilts, Math.min(1, plan.to / shaved.thick), plan.way);
     return {
       ...{ pressed, blade, shaved, tilts, shown },
-      top: topOf(pressed),
       band: bandOf(pressed),
       before: contrastOf(tilts, colours),
       after: contrastOf(shown, colours),
-      grams: massOf(relief.columns * relief.rows * relief.cell ** 2 * plan.thick, density),
+      grams: massOf(relief.columns * relief.rows * relief.wide * relief.high * plan.thick, density),
       gramsShaved: massOf(shaved.shaved, density),
       thick: Math.min(shaved.thick, plan.to ?? Infinity),
     };
