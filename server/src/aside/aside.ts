@@ -2,6 +2,10 @@ import { join } from 'node:path';
 import { Worker } from 'node:worker_threads';
 import { projectRoot } from '../db/root.js';
 
+/** A thread of its own. @param script of the built server */
+const begun = (script: string, data: unknown): Worker =>
+  new Worker(join(projectRoot(), 'dist', 'served', script), { workerData: data, execArgv: [] });
+
 /** It took longer than was allowed, and was ended. */
 export class TooLong extends Error {}
 
@@ -13,9 +17,8 @@ export class TooLong extends Error {}
  * @throws TooLong, and what the thread did not catch
  */
 export function aside<T>(script: string, data: unknown, most: number): Promise<T> {
-  const path = join(projectRoot(), 'dist', 'served', script);
   return new Promise<T>((resolve, reject) => {
-    const worker = new Worker(path, { workerData: data, execArgv: [] });
+    const worker = begun(script, data);
     const late = setTimeout(() => {
       end(() => {
         reject(new TooLong(`${script} took longer than ${most} ms.`));
@@ -60,8 +63,7 @@ export class Stopped extends Error {}
  * @param tell called with how far it is
  */
 export function longAside<T>(script: string, data: unknown, tell: (howFar: HowFar) => void): LongWork<T> {
-  const path = join(projectRoot(), 'dist', 'served', script);
-  const worker = new Worker(path, { workerData: data, execArgv: [] });
+  const worker = begun(script, data);
   const result = new Promise<T>((resolve, reject) => {
     let found: { readonly what: T } | null = null;
     worker.on('message', (said: { readonly howFar?: HowFar }) => {

@@ -1,10 +1,9 @@
 import { Inject, Injectable, type OnApplicationShutdown } from '@nestjs/common';
 import { getTableConfig, type SQLiteTable } from 'drizzle-orm/sqlite-core';
 import { randomUUID } from 'node:crypto';
-import { createReadStream, mkdirSync, rmSync, statSync } from 'node:fs';
+import { createReadStream, mkdirSync, readFileSync, rmSync, statSync } from 'node:fs';
 import { join } from 'node:path';
-import { Transform, type Readable } from 'node:stream';
-import { buffer } from 'node:stream/consumers';
+import type { Readable } from 'node:stream';
 import { CARRIED_KINDS, type CarriedKind, type CarryAnswer, type SentThingAnswer } from '#contract';
 import { notThere, refused } from '../../access/problem.js';
 import { longAside } from '../../aside/aside.js';
@@ -77,7 +76,7 @@ export class SentThings implements OnApplicationShutdown {
   ): Promise<{ readonly name: string; readonly stream: Readable; readonly bytes: number }> {
     if (!isKind(kind)) throw notThere('This kind of thing');
     const file = this.half(`thing-${randomUUID()}`);
-    const picture = card && (await receiveCard(card));
+    const picture = card && (await receiveCard(card, this.half(`card-${randomUUID()}`)));
     const name = await this.journal.beside(() => this.write(kind, id, file, picture));
     const stream = createReadStream(file);
     stream.once('close', () => {
@@ -171,28 +170,35 @@ export class SentThings implements OnApplicationShutdown {
   }
 }
 
-async function receiveThing(stream: Readable, path: string): Promise<void> {
+/** What is handed in, as a file. @throws ProblemException with that sentence where it is more */
+async function received(
+  stream: Readable,
+  path: string,
+  most: number,
+  tooLarge: string,
+  field: string,
+): Promise<number> {
   try {
-    const bytes = await receive(stream, path, MOST_BYTES, 'This file is larger than any single thing.');
-    if (bytes === 0) throw refused('This file is empty.', 'file');
+    return await receive(stream, path, most, tooLarge);
   } catch (error) {
-    if (error instanceof UnusableDatabase) throw refused(error.message, 'file');
+    if (error instanceof UnusableDatabase) throw refused(error.message, field);
     throw error;
   }
 }
 
-const tooLarge = (): Error => refused('The picture card is too large. Send it without one.', 'card');
+async function receiveThing(stream: Readable, path: string): Promise<void> {
+  const bytes = await received(stream, path, MOST_BYTES, 'This file is larger than any single thing.', 'file');
+  if (bytes === 0) throw refused('This file is empty.', 'file');
+}
 
-/** @throws ProblemException */
-async function receiveCard(stream: Readable): Promise<Buffer> {
-  let bytes = 0;
-  const limited = new Transform({
-    transform(chunk: Buffer, _, done) {
-      bytes += chunk.length;
-      done(bytes > MOST_CARD ? tooLarge() : null, chunk);
-    },
-  });
-  const card = await buffer(stream.pipe(limited));
-  if (!isCard(card)) throw refused('The picture card is no PNG of a usual size. Send it without one.', 'card');
-  return card;
+/** @param path where it lies while it is handed in @throws ProblemException */
+async function receiveCard(stream: Readable, path: string): Promise<Buffer> {
+  try {
+    await received(stream, path, MOST_CARD, 'The picture card is too large. Send it without one.', 'card');
+    const card = readFileSync(path);
+    if (!isCard(card)) throw refused('The picture card is no PNG of a usual size. Send it without one.', 'card');
+    return card;
+  } finally {
+    rmSync(path, { force: true });
+  }
 }
