@@ -1,4 +1,5 @@
 import { grey } from '../../theme/grey.js';
+import { imageOf, pngOf } from '../images.js';
 import { showDate, today } from '../../state/today.js';
 import { fitting, linesWithRoom, wrapped, type CardLine, type CardPicture, type PictureCard } from './pictureCard.js';
 
@@ -33,28 +34,15 @@ function fill(pen: Pen, hexes: readonly string[], x: number, y: number, wide: nu
   pen.strokeRect(x + 0.5, y + 0.5, wide - 1, high - 1);
 }
 
-/** A picture out of a file, once it can be drawn. @throws where it is none */
-async function imageOf(type: string, content: Uint8Array | string): Promise<HTMLImageElement> {
-  const url = URL.createObjectURL(
-    new Blob([typeof content === 'string' ? content : new Uint8Array(content)], { type }),
-  );
-  try {
-    const image = new Image();
-    image.src = url;
-    await image.decode();
-    return image;
-  } finally {
-    URL.revokeObjectURL(url);
-  }
-}
-
 async function drawPicture(pen: Pen, picture: CardPicture): Promise<void> {
   if (picture.of === 'colours') {
     fill(pen, picture.hexes, EDGE, TOP, PICTURE, PICTURE);
     return;
   }
   const image =
-    picture.of === 'png' ? await imageOf('image/png', picture.bytes) : await imageOf('image/svg+xml', picture.text);
+    picture.of === 'png'
+      ? await imageOf(new Blob([new Uint8Array(picture.bytes)], { type: 'image/png' }))
+      : await imageOf(new Blob([picture.text], { type: 'image/svg+xml' }));
   const scale = PICTURE / Math.max(image.naturalWidth, image.naturalHeight);
   const [w, h] = [image.naturalWidth * scale, image.naturalHeight * scale];
   pen.drawImage(image, EDGE + (PICTURE - w) / 2, TOP + (PICTURE - h) / 2, w, h);
@@ -121,10 +109,7 @@ export async function drawCard(card: PictureCard): Promise<Blob> {
     drawLine(pen, line, x, TOP + i * LINE);
   });
   drawFoot(pen, card.note);
-  return new Promise((resolve, reject) => {
-    canvas.toBlob((blob) => {
-      if (blob) resolve(blob);
-      else reject(new Error('The card could not be written as a picture.'));
-    }, 'image/png');
-  });
+  const png = await pngOf(canvas);
+  if (!png) throw new Error('The card could not be written as a picture.');
+  return png;
 }

@@ -1,17 +1,12 @@
-import { showLength, showSize, type UnitSystem } from '#core/units';
+import type { UnitSystem } from '#core/units';
 import type { PatternAnswer } from '#contract';
 import type { PictureCard } from '../../parts/card/pictureCard.js';
 import { patternFile } from '../../workers/pattern.js';
-import type { PlainBody } from '../../workers/patternPlain.js';
+import { sizeWords } from './PatternRow.js';
 import type { BenchPattern } from './usePattern.js';
 
 /** px of the face on a card. */
 const FACE_PX = 900;
-
-const sizeWords = ({ round, width, height, thick }: PlainBody, units: UnitSystem): string => {
-  const face = round ? `${showLength(width, units)} across` : showSize(width, height, units);
-  return `${face}, ${showLength(thick, units, true)} thick`;
-};
 
 /** What the card of a patterned sheet shows: its last face, and what it is made of. */
 export async function patternCard(

@@ -1,15 +1,13 @@
-import { showLength, showSize, type UnitSystem } from '#core/units';
+import type { UnitSystem } from '#core/units';
 import type { CaneAnswer } from '#contract';
 import { shareWords, type CardLine, type PictureCard } from '../../../parts/card/pictureCard.js';
 import { faceFile } from '../../../workers/cane.js';
 import type { PlainStep } from '../../../workers/canePlain.js';
 import type { BenchCane } from '../clay/useCane.js';
+import { sizeWords } from './sizeWords.js';
 
 /** px of the face on a card. */
 const FACE_PX = 900;
-
-const sizeWords = ({ round, across, width, height }: PlainStep, units: UnitSystem): string =>
-  round ? `${showLength(across, units)} across` : showSize(width, height, units);
 
 /** What a face is made of, by area, most first. */
 function linesOf({ amounts }: PlainStep, { materials }: BenchCane): readonly CardLine[] {

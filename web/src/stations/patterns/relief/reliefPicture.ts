@@ -1,4 +1,5 @@
 import type { GreyPicture } from '#core/mica';
+import { imageAt, imageOf, pngOf } from '../../../parts/images.js';
 import { keepPhotograph } from '../../../parts/openPhotograph.js';
 import { complaint } from '../../../workers/sentences.js';
 import { useAnswer } from '../../../workers/answers.js';
@@ -22,32 +23,23 @@ function painted(image: HTMLImageElement, most: number): HTMLCanvasElement {
   return canvas;
 }
 
-async function decoded(address: string, name: string): Promise<HTMLImageElement> {
-  const image = new Image();
-  image.src = address;
+/** What an image comes to, or the sentence that it cannot be read. @throws Complaint */
+async function readable(image: Promise<HTMLImageElement>, name: string): Promise<HTMLImageElement> {
   try {
-    await image.decode();
+    return await image;
   } catch {
     throw complaint('picture/unreadable', { name });
   }
-  return image;
 }
 
 const isDrawing = (file: File): boolean => file.type === 'image/svg+xml' || /\.svg$/i.test(file.name);
 
 /** A drawing (SVG) as a picture of pixels. @throws Complaint */
 async function asPicture(file: File): Promise<File> {
-  const url = URL.createObjectURL(new Blob([file], { type: 'image/svg+xml' }));
-  try {
-    const canvas = painted(await decoded(url, file.name), PAINTED);
-    const blob = await new Promise<Blob | null>((done) => {
-      canvas.toBlob(done, 'image/png');
-    });
-    if (!blob) throw complaint('picture/unreadable', { name: file.name });
-    return new File([blob], file.name, { type: 'image/png' });
-  } finally {
-    URL.revokeObjectURL(url);
-  }
+  const image = await readable(imageOf(new Blob([file], { type: 'image/svg+xml' })), file.name);
+  const png = await pngOf(painted(image, PAINTED));
+  if (!png) throw complaint('picture/unreadable', { name: file.name });
+  return new File([png], file.name, { type: 'image/png' });
 }
 
 /** Keeps a picture or a drawing to be pressed with. @returns its id @throws Complaint */
@@ -56,7 +48,7 @@ export async function keepRelief(file: File): Promise<string> {
 }
 
 async function greysOf(id: string): Promise<GreyPicture> {
-  const canvas = painted(await decoded(`/api/pictures/${id}`, 'The picture of this relief'), FINE);
+  const canvas = painted(await readable(imageAt(`/api/pictures/${id}`), 'The picture of this relief'), FINE);
   const { data, width, height } = (canvas.getContext('2d') as CanvasRenderingContext2D).getImageData(
     0,
     0,
