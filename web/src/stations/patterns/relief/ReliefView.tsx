@@ -42,7 +42,10 @@ export function ReliefView({ shelf, machines }: ReliefViewProps): ReactElement {
       </Empty>
     );
   const change = (part: Partial<ReliefPlan>): void => {
-    setQuery(queryOf({ ...plan, clayId: clay.id, ...part }), { replace: true });
+    // what the address says by now: the page is drawn a moment later, and changes may come faster than that
+    const now = planIn(new URLSearchParams(window.location.search), clay.id);
+    const clayId = clays.some((c) => c.id === now.clayId) ? now.clayId : clay.id;
+    setQuery(queryOf({ ...now, clayId, ...part }), { replace: true });
   };
   return <Planned {...{ plan, clay, clays, line, machines, change }} />;
 }
