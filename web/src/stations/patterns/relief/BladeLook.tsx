@@ -4,6 +4,7 @@ import { showLength } from '#core/units';
 import { useUnits } from '../../../state/view.js';
 import { grey } from '../../../theme/grey.js';
 import { Caption } from '../../../theme/pieces.js';
+import { dotOf, paintCells } from './dots.js';
 import type { WorkedRelief } from './reliefPlan.js';
 
 /** px of the longer side. */
@@ -12,7 +13,7 @@ const SIZE = 150;
 const GREYS = [grey.tile, grey.scale, grey.ink] as const;
 const WORDS = ['stands too high still', 'right', 'gouged: the picture thins out'] as const;
 
-const bytesOf = (hex: string): number => (0xff000000 | (parseInt(hex.slice(1, 3), 16) * 0x010101)) >>> 0;
+const DOTS = GREYS.map(dotOf);
 
 /** What the blade left, as a map, with shares of the area and the band that one can hit. */
 export function BladeLook({ worked: { shaved, pressed, band } }: { readonly worked: WorkedRelief }): ReactElement {
@@ -20,15 +21,7 @@ export function BladeLook({ worked: { shaved, pressed, band } }: { readonly work
   const canvas = useRef<HTMLCanvasElement>(null);
   const { columns, rows } = pressed.relief;
   useLayoutEffect(() => {
-    const pen = canvas.current?.getContext('2d');
-    if (!pen) return;
-    const image = pen.createImageData(columns, rows);
-    const dots = new Uint32Array(image.data.buffer);
-    const colours = GREYS.map(bytesOf);
-    shaved.kinds.forEach((kind, at) => {
-      dots[at] = colours[kind] ?? 0;
-    });
-    pen.putImageData(image, 0, 0);
+    paintCells(canvas.current, { columns, rows }, (at) => DOTS[shaved.kinds[at] ?? 0] ?? 0);
   }, [shaved, columns, rows]);
   const longest = Math.max(columns, rows);
   const [from, to] = band.map((mm) => showLength(mm, units, true));

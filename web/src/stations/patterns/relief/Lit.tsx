@@ -9,6 +9,7 @@ import {
 } from 'react';
 import { hexOf, xyzOfLab } from '#core/colour';
 import { facingOf, relit, sheenColour, type Lamp, type MicaColours, type Tilts } from '#core/mica';
+import { dotOf, paintCells } from './dots.js';
 
 interface LitProps {
   readonly tilts: Tilts;
@@ -27,11 +28,7 @@ const LOWEST = 15;
 const FIRST: Lamp = { from: 225, above: 50 };
 
 function shadesOf(colours: MicaColours): Uint32Array {
-  return Uint32Array.from({ length: SHADES }, (_, i) => {
-    const rgb = parseInt(hexOf(xyzOfLab(sheenColour(colours, i / (SHADES - 1)))), 16);
-    // bytes in memory are red, green, blue, opaque
-    return (0xff000000 | ((rgb & 255) << 16) | (rgb & 0xff00) | (rgb >> 16)) >>> 0;
-  });
+  return Uint32Array.from({ length: SHADES }, (_, i) => dotOf(hexOf(xyzOfLab(sheenColour(colours, i / (SHADES - 1))))));
 }
 
 /** Where the lamp stands for a place on the picture: above its middle, and lower towards its edges. */
@@ -74,14 +71,12 @@ export function Lit({ tilts, colours, label, size }: LitProps): ReactElement {
   const shades = useMemo(() => shadesOf(colours), [colours]);
   const { columns, rows, wide, high } = tilts;
   useLayoutEffect(() => {
-    const pen = canvas.current?.getContext('2d');
-    if (!pen) return;
-    const image = pen.createImageData(columns, rows);
-    const dots = new Uint32Array(image.data.buffer);
-    relit(facing, lamp, shares).forEach((share, at) => {
-      dots[at] = shades[Math.round((SHADES - 1) * Math.min(1, share))] ?? 0;
-    });
-    pen.putImageData(image, 0, 0);
+    relit(facing, lamp, shares);
+    paintCells(
+      canvas.current,
+      { columns, rows },
+      (at) => shades[Math.round((SHADES - 1) * Math.min(1, shares[at] ?? 0))] ?? 0,
+    );
   }, [facing, lamp, shares, shades, columns, rows]);
   const longest = Math.max(columns * wide, rows * high);
   return (
