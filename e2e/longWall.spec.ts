@@ -37,11 +37,13 @@ test('among many canes one is found by its name, only what is seen is drawn, and
   await expect(wall.getByRole('listitem').first()).toBeVisible();
   // the last one is reached by the wheel, and opened
   const last = wall.getByRole('link', { name: cards.at(-1)?.name ?? '', exact: false }).last();
-  const region = page.getByRole('region', { name: 'Canes' });
-  await region.hover();
+  await page.getByRole('region', { name: 'Canes' }).hover();
+  const below = page.getByRole('heading', { name: 'Begin a new one' });
   await expect(async () => {
-    await page.mouse.wheel(0, 1500);
-    await expect(page.getByRole('heading', { name: 'Begin a new one' })).toBeInViewport({ timeout: 200 });
+    const top = (await below.boundingBox())?.y ?? 0;
+    // towards it from either side: a slow browser may have rolled past it
+    await page.mouse.wheel(0, top < 0 ? -400 : 400);
+    await expect(below).toBeInViewport({ timeout: 200 });
   }).toPass();
   await last.click();
   await expect(page.getByLabel('Name of the cane')).toBeVisible();
