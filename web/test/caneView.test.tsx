@@ -41,7 +41,16 @@ const material = (key: string, name: string, hex: string): readonly [string, Can
   key,
   {
     ...{ key, name, hexes: [hex], paint: Uint8Array.from([0, 0, 0]), density: 1.9, pigment: pigmentOf(hex, 1) },
-    ...{ mica: false, shares: [], lab: readColour(hex), hides: 0.3, bakes: [], old: false, crumbly: false },
+    ...{
+      mica: false,
+      micaShare: 0,
+      shares: [],
+      lab: readColour(hex),
+      hides: 0.3,
+      bakes: [],
+      old: false,
+      crumbly: false,
+    },
   },
 ];
 const MATERIALS = new Map([material(CHALK, 'Chalk', 'F1EEE4'), material(SOOT, 'Soot', '26242A')]);

@@ -9,7 +9,14 @@ const material = (key: string, density: number): readonly [string, CaneMaterial]
   key,
   {
     ...{ key, name: key, hexes: ['F1EEE4'], paint: Uint8Array.from([0, 0, 0]), density },
-    ...{ pigment: pigmentOf('F1EEE4', 1), mica: false, shares: [], lab: readColour('F1EEE4'), hides: 0.3 },
+    ...{
+      pigment: pigmentOf('F1EEE4', 1),
+      mica: false,
+      micaShare: 0,
+      shares: [],
+      lab: readColour('F1EEE4'),
+      hides: 0.3,
+    },
     ...{ bakes: [], old: false, crumbly: false },
   },
 ];

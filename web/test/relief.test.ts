@@ -1,7 +1,9 @@
 import fc from 'fast-check';
-import { TEXTURES } from '#core/mica';
+import { labOf, xyzOfHex } from '#core/colour';
+import { TEXTURES, micaColours } from '#core/mica';
+import { patternBody, patternContext, planArea, wholeOf } from '#core/pattern';
+import { reliefSteps } from '../src/stations/patterns/relief/reliefSteps.js';
 import {
-  coloursOf,
   contrastsAt,
   planIn,
   queryOf,
@@ -10,12 +12,12 @@ import {
   type WorkedRelief,
 } from '../src/stations/patterns/relief/reliefPlan.js';
 
-const COLOURS = coloursOf({ bakedHex: 'B08A3C' });
-const LINE = { density: 1.9 };
+const COLOURS = micaColours(labOf(xyzOfHex('B08A3C')));
+const CLAY = { colours: COLOURS, density: 1.9, deep: 0.05 };
 const FIRST = planIn(new URLSearchParams(), 'c1');
 
 function worked(part: Partial<ReliefPlan> = {}): WorkedRelief {
-  const result = workedRelief({ ...FIRST, ...part }, COLOURS, LINE);
+  const result = workedRelief({ ...FIRST, ...part }, CLAY);
   if (typeof result === 'string') throw new Error(result);
   return result;
 }
@@ -25,6 +27,8 @@ test('a plan is the same again out of its address; what an address leaves out is
   const plan: fc.Arbitrary<ReliefPlan> = fc.record({
     clayId: fc.uuid(),
     texture: fc.constantFrom(...TEXTURES),
+    translucentId: fc.option(fc.uuid()),
+    stage: fc.constantFrom('raw' as const, 'baked' as const),
     ...{ width: mm, height: mm, thick: mm, pitch: mm, depth: mm, strays: mm },
     picture: fc.option(fc.uuid()),
     raised: fc.constantFrom('light' as const, 'dark' as const),
@@ -70,19 +74,40 @@ test('rolled it is larger and less clear, and each setting takes more', () => {
 
 test('a picture is as high as it is wide by its own shape, and one of one level is refused', () => {
   const greys = Float32Array.from({ length: 40 * 20 }, (_, at) => (at % 40) / 39);
-  const pressed = workedRelief({ ...FIRST, picture: 'p' }, COLOURS, LINE, { columns: 40, rows: 20, greys });
+  const pressed = workedRelief({ ...FIRST, picture: 'p' }, CLAY, { columns: 40, rows: 20, greys });
   if (typeof pressed === 'string') throw new Error(pressed);
   // 6 cm by 3 cm by 3 mm
   expect(pressed.grams).toBeCloseTo(5.4 * 1.9, 6);
-  const flat = workedRelief(FIRST, COLOURS, LINE, { columns: 1, rows: 1, greys: [0.5] });
+  const flat = workedRelief(FIRST, CLAY, { columns: 1, rows: 1, greys: [0.5] });
   expect(flat).toMatch(/sides of 5 to 600|of one level/);
 });
 
 test('what cannot be is a sentence', () => {
-  const wrong = (part: Partial<ReliefPlan>) => workedRelief({ ...FIRST, ...part }, COLOURS, LINE);
+  const wrong = (part: Partial<ReliefPlan>) => workedRelief({ ...FIRST, ...part }, CLAY);
   expect(wrong({ depth: 9 })).toMatch(/deep leaves/);
   expect(wrong({ pitch: 0 })).toMatch(/From one rise to the next/);
   expect(wrong({ width: 0 })).toMatch(/sides of 5 to 600 mm/);
   expect(wrong({ blade: 50 })).toMatch(/takes nothing/);
   expect(wrong({ to: 0 })).toMatch(/more than nothing/);
+});
+
+test('kept as a patterned sheet it is as thick, as large and as heavy as it was planned', () => {
+  const plans: readonly Partial<ReliefPlan>[] = [
+    {},
+    { texture: 'net', pitch: 5, blade: 2.2 },
+    { texture: 'pods', depth: 0.6, to: 1.5, way: 'by machine' },
+    { texture: 'reed', to: 2, way: 'by hand', blade: 2.1 },
+  ];
+  for (const part of plans) {
+    const plan = { ...FIRST, ...part };
+    const relief = worked(part);
+    const body = patternBody(reliefSteps(plan, relief, 'clay:a'), patternContext());
+    const volume = wholeOf(body.volumes());
+    expect((volume * 1.9e-3) / (relief.grams - relief.gramsShaved)).toBeCloseTo(1, 2);
+    // open, its highest places are as high as the blade; rolled, it is as thick as was said
+    const thick = plan.to ?? relief.blade;
+    expect(body.thick).toBeCloseTo(thick, 2);
+    expect(planArea(body) * (plan.to ?? relief.shaved.thick)).toBeCloseTo(volume, -1.7);
+    expect(body.width / body.height).toBeCloseTo(relief.shown.wide / relief.shown.high, 2);
+  }
 });

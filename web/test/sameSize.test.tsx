@@ -60,7 +60,15 @@ describe('one size in several ways', () => {
 describe('the fields for it', () => {
   const fade: CaneMaterial = {
     ...{ key: 'blend:fade', name: 'Straw fade', hexes: ['F0CB55'], paint: Uint8Array.from([0, 0, 0]), density: 1.9 },
-    ...{ pigment: pigmentOf('F0CB55', 1), mica: false, lab: readColour('F0CB55'), hides: 0.3, bakes: [], old: false },
+    ...{
+      pigment: pigmentOf('F0CB55', 1),
+      mica: false,
+      micaShare: 0,
+      lab: readColour('F0CB55'),
+      hides: 0.3,
+      bakes: [],
+      old: false,
+    },
     crumbly: false,
     shares: [
       { clayId: clayId('Corn'), mass: 0.25 },

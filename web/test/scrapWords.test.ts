@@ -10,6 +10,7 @@ const clay = (key: string, hex: string, lab: CaneMaterial['lab'], strength = 1):
   density: 2,
   pigment: pigmentOf(hex, strength),
   mica: false,
+  micaShare: 0,
   shares: [{ clayId: key, mass: 1 }],
   lab,
   hides: 0.3,

@@ -1,13 +1,20 @@
 export { press, surfaceOf, topOf, type Pressed } from './pressed.js';
 export { RAISED, reliefOf, reliefOfPicture, type GreyPicture, type Raised, type Relief } from './relief.js';
+export { MOST_CELLS, heightsOf, levelHeights, levelsOf, textureHeights, type Heights, type Levels } from './sampled.js';
 export { MICA_SENTENCES } from './sentences.js';
 export { KINDS, bandOf, shave, type Blade, type Shaved } from './shave.js';
 export {
+  DARKEST,
+  DULL,
+  EDGE_LIGHT,
   EVEN_AFTER,
+  contrastAt,
   contrastOf,
   facingOf,
+  micaColours,
   orderAfter,
   relit,
+  shareAt,
   sheenColour,
   type Facing,
   type Lamp,

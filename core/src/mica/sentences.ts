@@ -3,6 +3,7 @@ import { UNITS_SENTENCES, complaints } from '#core/units';
 /** What this folder can find wrong, in sentences. */
 export const MICA_SENTENCES = {
   'relief/flat': () => 'This relief is of one level: nothing of it would be seen. Take one with heights and depths.',
+  'relief/levels': () => 'The picture of this relief is not whole. Press it with another one.',
   'relief/pitch': (d: { low: number; high: number }) =>
     `From one rise to the next it is from ${d.low} to ${d.high} mm.`,
   'relief/fine': (d: { low: string }) =>

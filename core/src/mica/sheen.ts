@@ -75,10 +75,31 @@ export function sheenColour({ face, edge }: MicaColours, share: number): Lab {
   return labOfLinear(dark.map((d, i) => d + ((bright[i] ?? d) - d) * share) as unknown as typeof dark);
 }
 
+/** How much of the face colour a place shows under a lamp straight above, by the square of the slope of its flakes. */
+export function shareAt(squared: number): number {
+  // cos² of the tilt, and the eighth power of the cosine
+  const flat = 1 / (1 + squared);
+  return flat ** 5;
+}
+
+/** How dark flakes are on their edges beside their faces, in light: an assumption, until a clay is measured. */
+export const EDGE_LIGHT = 0.3;
+
+/** Colours of a mica clay by the one on the flat of its flakes. @param edge light of the edges, as a share of that */
+export function micaColours(face: Lab, edge = EDGE_LIGHT): MicaColours {
+  const [r, g, b] = linearOfLab(face);
+  return { face, edge: labOfLinear([edge * r, edge * g, edge * b]) };
+}
+
 /** Places that are looked at for it, spread over the whole. */
 const LOOKED_AT = 20_000;
 /** A picture is as dark as the brightest of its darkest fiftieth: the lines of a drawing are hardly more than that. */
-const DARKEST = 0.02;
+export const DARKEST = 0.02;
+/** ΔE00 below which a sheen is hardly seen at arm's length: an assumption. */
+export const DULL = 6;
+/** ΔE00 between the flat of its flakes and places that show so much of it. */
+export const contrastAt = (colours: MicaColours, share: number): number =>
+  deltaE(sheenColour(colours, 1), sheenColour(colours, share));
 
 /**
  * How clearly a picture is seen under a lamp straight above: ΔE00 between a place that lies flat, as the tops and the
@@ -88,7 +109,7 @@ export function contrastOf(tilts: Tilts, colours: MicaColours): number {
   const all = relit(facingOf(tilts), STRAIGHT_ABOVE);
   const apart = Math.ceil(all.length / LOOKED_AT);
   const shares = Float32Array.from({ length: Math.ceil(all.length / apart) }, (_, i) => all[i * apart] ?? 1).sort();
-  return deltaE(sheenColour(colours, 1), sheenColour(colours, shares[Math.floor(DARKEST * shares.length)] ?? 1));
+  return contrastAt(colours, shares[Math.floor(DARKEST * shares.length)] ?? 1);
 }
 
 /** Passes after which a sheen looks even, until a maker has counted: an assumption. */

@@ -18,8 +18,9 @@ export interface Tilts {
  * was at a share f of it is at f·s, so a layer slopes by f·∇s, and at the cut z = f·s by z/s·∇s. The closer to the
  * top, the steeper; at the bottom they lie as before.
  * @param cut heights of the surface that is seen, cell by cell
+ * @param deep mm below it that its light comes from on the middle: more than nothing where clay lets light in
  */
-export function tiltsAt(pressed: Pressed, cut: Float32Array): Tilts {
+export function tiltsAt(pressed: Pressed, cut: Float32Array, deep: Mm = 0): Tilts {
   const { columns, rows, wide, high } = pressed.relief;
   const surface = surfaceOf(pressed);
   const across = new Float32Array(surface.length);
@@ -30,7 +31,7 @@ export function tiltsAt(pressed: Pressed, cut: Float32Array): Tilts {
     for (let i = 0; i < columns; i++) {
       const [left, right] = [Math.max(0, i - 1), Math.min(columns - 1, i + 1)];
       const at = j * columns + i;
-      const share = (cut[at] ?? 0) / (surface[at] ?? 1);
+      const share = Math.max(0, (cut[at] ?? 0) - deep) / (surface[at] ?? 1);
       across[at] = (share * (height(right, j) - height(left, j))) / (Math.max(1, right - left) * wide);
       down[at] = (share * (height(i, below) - height(i, up))) / (Math.max(1, below - up) * high);
     }

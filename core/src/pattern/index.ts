@@ -1,5 +1,6 @@
 export {
   AIR,
+  once,
   planArea,
   volumeOf,
   wholeOf,

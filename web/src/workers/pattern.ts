@@ -5,11 +5,11 @@ import { numberOf, useAnswer, type Key } from './answers.js';
 import { bridgeTo, inLine } from './bridge.js';
 import { useInTurn } from './inTurn.js';
 import type { PatternColours, PatternWish, PatternWorker, PlainCutWish } from './pattern.worker.js';
-import type { PlainPattern } from './patternLoaded.js';
+import type { PatternPaints, PlainPattern } from './patternLoaded.js';
 import type { PatternToMake, PlainBody } from './patternPlain.js';
 
 export type { PatternColours, PatternWish } from './pattern.worker.js';
-export type { PlainCut, PlainPattern } from './patternLoaded.js';
+export type { PatternPaints, PlainCut, PlainPattern } from './patternLoaded.js';
 export type { PatternToMake, PlainBody } from './patternPlain.js';
 
 const bridge = bridgeTo<PatternWorker>(
@@ -78,6 +78,18 @@ export function useJudgedPattern(pattern: PlainPattern | null, colours: PatternC
   const { value } = useAnswer(
     ['judged pattern', pattern && keyOf(pattern), JSON.stringify(colours)],
     pattern && (() => ask((worker) => worker.judge(pattern, colours))),
+  );
+  return value ?? null;
+}
+
+/** How much of the face colour the darkest places of its mica clays show; null until it is known, and where there are none. */
+export function useDarkest(
+  pattern: PlainPattern,
+  deep: PatternPaints['deep'],
+): Readonly<Record<string, number>> | null {
+  const { value } = useAnswer(
+    ['sheen', keyOf(pattern), JSON.stringify(deep)],
+    Object.keys(deep).length > 0 ? () => ask((worker) => worker.darkest(pattern, deep)) : null,
   );
   return value ?? null;
 }

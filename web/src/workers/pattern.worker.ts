@@ -1,8 +1,8 @@
 import { expose } from 'comlink';
-import type { Paint } from '#core/cane';
 import type { Lab } from '#core/colour';
 import { cutterOf, type PlainCutter } from '#core/cutter';
 import {
+  darkestOf,
   judgeLook,
   lookAt,
   planPattern,
@@ -19,7 +19,9 @@ import {
   finishedSheets,
   groundIn,
   loadPattern,
+  lookedAt,
   paintablePattern,
+  type PatternPaints,
   type PlainCut,
   type PlainPattern,
 } from './patternLoaded.js';
@@ -34,7 +36,7 @@ export interface PatternWish {
   readonly at: number;
   readonly view: View;
   readonly size: number;
-  readonly paints: Readonly<Record<string, Paint>>;
+  readonly paints: PatternPaints;
   /** a piece that is cut out of it; left out: all of it */
   readonly cut?: PlainCut | null;
 }
@@ -83,6 +85,14 @@ const worker = {
     const body = results.at(-1)?.body;
     if (!body) return null;
     return judgeLook(lookAt(body, context, { of: 'face' }), colourOf(context.materials, colours), colours.mixed);
+  },
+  /** How much of the face colour the darkest places of its mica clays show, by their keys; null where it cannot be made. */
+  darkest(pattern: PlainPattern, deep: PatternPaints['deep']): Readonly<Record<string, number>> | null {
+    const looked = lookedAt(pattern, pattern.steps.length - 1, { of: 'face' }, deep);
+    if (!looked) return null;
+    const { materials } = looked.context;
+    const found = darkestOf(looked.look, looked.depths);
+    return Object.fromEntries([...found].map(([number, share]) => [materials[number] ?? '', share]));
   },
   /** Where pieces are best cut of what comes of it. */
   propose(pattern: PlainPattern, colours: PatternColours, { makes, cutter, beside, ...wish }: PlainCutWish): Proposal {

@@ -2,9 +2,11 @@ import type { Paint } from '#core/cane';
 import { cutterOf, type HandPlace, type PlainCutter } from '#core/cutter';
 import {
   lookAt,
+  once,
   patternMaterials,
   pieceLook,
   seamsOf,
+  type Body,
   type CutSheet,
   patternContext,
   runPattern,
@@ -14,6 +16,7 @@ import {
   type PatternStep,
   type View,
 } from '#core/pattern';
+import type { Mm } from '#core/units';
 
 /** A patterned sheet as it crosses to the worker: its steps, and whose hands make it. */
 export interface PlainPattern {
@@ -23,10 +26,20 @@ export interface PlainPattern {
   readonly seed: number;
 }
 
+/** What materials are painted in, by their keys. */
+export interface PatternPaints {
+  /** one colour, those along a fade, or of a mica clay those from the flat of its flakes to their edges */
+  readonly colours: Readonly<Record<string, Paint>>;
+  /** of mica clays: mm below the surface that their light comes from on the middle */
+  readonly deep: Readonly<Record<string, Mm>>;
+}
+
 interface Loaded {
   readonly key: string;
   readonly context: PatternContext;
   readonly results: readonly PatternResult[];
+  /** the same, each place of which tells how high it lay in its stack */
+  readonly heights: () => readonly PatternResult[];
 }
 
 /** Patterned sheets that are kept worked out: the one on the bench, its stages, and others beside it. */
@@ -39,7 +52,10 @@ export function loadPattern(pattern: PlainPattern): Loaded {
   const known = loaded.get(key);
   if (known) return known;
   const context = patternContext(pattern.wobble, pattern.seed);
-  const now = { key, context, results: runPattern(pattern.steps, context) };
+  const now: Loaded = {
+    ...{ key, context, results: runPattern(pattern.steps, context) },
+    heights: once(() => runPattern(pattern.steps, { ...patternContext(pattern.wobble, pattern.seed), heights: true })),
+  };
   loaded.set(key, now);
   for (const old of [...loaded.keys()].slice(0, Math.max(0, loaded.size - MOST_LOADED))) loaded.delete(old);
   return now;
@@ -82,18 +98,35 @@ export function groundIn(steps: readonly PatternStep[]): string | null {
 /** A clay that nobody has given a colour. */
 const GREY = Uint8Array.from([153, 153, 153]);
 
+/** A body after a step as it is looked at, with the sheen of its mica clays; null where it is not there. */
+export function lookedAt(pattern: PlainPattern, at: number, view: View, deep: PatternPaints['deep']): Looked | null {
+  const { results, context, heights } = loadPattern(pattern);
+  const body = results[at]?.body;
+  if (!body) return null;
+  const depths = context.materials.map((key) => deep[key] ?? null);
+  const layers = depths.some((mm) => mm !== null) ? heights()[at]?.body : null;
+  const sheen = layers ? { heights: layers, deep: depths } : null;
+  return { body, context, depths, look: lookAt(body, context, view, sheen) };
+}
+interface Looked {
+  readonly body: Body;
+  readonly context: PatternContext;
+  /** of each material by its number */
+  readonly depths: readonly (Mm | null)[];
+  readonly look: Look;
+}
+
 /** What is painted: a look at the body after a step, in those paints; null where it is not there. */
 export function paintablePattern(
   pattern: PlainPattern,
   at: number,
   view: View,
-  paints: Readonly<Record<string, Paint>>,
+  { colours, deep }: PatternPaints,
   cut: PlainCut | null = null,
 ): { readonly state: Look; readonly list: readonly Paint[] } | null {
-  const { results, context } = loadPattern(pattern);
-  const body = results[at]?.body;
-  if (!body) return null;
-  const face = lookAt(body, context, view);
+  const looked = lookedAt(pattern, at, view, deep);
+  if (!looked) return null;
+  const { body, look: face, context } = looked;
   const state = cut ? pieceLook(face, body, cutterOf(cut.cutter), cut.place) : face;
-  return { state, list: context.materials.map((key) => paints[key] ?? GREY) };
+  return { state, list: context.materials.map((key) => colours[key] ?? GREY) };
 }

@@ -43,6 +43,8 @@ export interface Body {
   /** the same with its dents and cuts pressed shut; left out: nothing is open */
   readonly shut?: () => Body;
   readonly specks: readonly Specks[];
+  /** its top is not flat: what is seen from above lies at the highest clay of each place */
+  readonly hollow?: boolean;
 }
 
 /** mm² that one piece covers. */

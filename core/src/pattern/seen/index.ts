@@ -1,3 +1,5 @@
-export { lookAt, type Look, type View } from './faces.js';
+export { lookAt, type View } from './faces.js';
+export type { Look } from './look.js';
 export { MUD, isMud, judgeLook, stopLine, type Judged } from './judge.js';
+export { darkestOf, type Sheen, type Towards } from './sheen.js';
 export { veinWidth } from './veins.js';

@@ -1,7 +1,7 @@
 import { beyond, extentOf, reachOf } from '#core/cane';
 import { EYE_SIGMA, TOLD_APART, deltaE, labOf, xyzOfLab, type Lab, type Xyz } from '#core/colour';
 import { seeded, type Mm } from '#core/units';
-import type { Look } from './faces.js';
+import type { Look } from './look.js';
 import { veinWidth } from './veins.js';
 
 /** Arm's length, in the distances at which the eye's line spread is known: twice 30 cm. */

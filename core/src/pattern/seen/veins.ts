@@ -1,6 +1,6 @@
 import { beyond, extentOf, reachOf } from '#core/cane';
 import { seeded, type Mm } from '#core/units';
-import type { Look } from './faces.js';
+import type { Look } from './look.js';
 
 /** Lines that a face is crossed by, and steps of each at first. */
 const [LINES, STEPS] = [240, 400];

@@ -12,6 +12,8 @@ export interface PatternContext {
   readonly wobble: number;
   /** whose hands: the same seed, the same sheet */
   readonly seed: number;
+  /** what lies at a place of a stack is its height there, mm, and no material: how its flakes lie follows from it */
+  readonly heights?: boolean;
 }
 
 /** Something to be rolled, or chopped, before the work begins: all of one material. */

@@ -10,6 +10,7 @@ import { lay, type Lay } from './lay.js';
 import { logs, type Logs } from './logs.js';
 import { fan, knead, pile, type Fan, type Knead, type Pile } from './pile.js';
 import { over, press, quarter, trim, type Over, type Press, type Quarter, type Trim } from './plain.js';
+import { relief, skim, type PressRelief, type Skim } from './relief.js';
 import { roll, type Roll } from './roll.js';
 import { fold, reduce, twist, type Fold, type Reduce, type Twist } from './rope.js';
 import { shingle, type Shingle } from './shingle.js';
@@ -40,7 +41,9 @@ export type Then =
   | Flatten
   | Across
   | Shingle
-  | SpecksIn;
+  | SpecksIn
+  | PressRelief
+  | Skim;
 /** Steps of a patterned sheet. Sizes are those of the one piece that is made. */
 export type PatternStep = Begin | Then;
 export type PatternDo = PatternStep['do'];
@@ -51,7 +54,7 @@ export type PatternProgram = ProgramOf<PatternStep>;
 const BEGIN: { readonly [K in Begin['do']]: BeginKind<PatternStepOf<K>> } = { stack, logs, chop };
 const CHANGE: { readonly [K in Then['do']]: ChangeKind<PatternStepOf<K>> } = {
   ...{ roll, pile, fan, knead, over, quarter, trim, press, dents, cuts },
-  ...{ shave, slice, lay, twist, reduce, fold, coil, flatten, across, shingle, specks },
+  ...{ shave, slice, lay, twist, reduce, fold, coil, flatten, across, shingle, specks, relief, skim },
 };
 
 export const isBegin = (step: AnyStep): step is Begin => Object.hasOwn(BEGIN, step.do);

@@ -56,7 +56,8 @@ export const stack: BeginKind<Stack> = {
     const height = positive(step.height, 'The length');
     const thick = step.layers.reduce((sum, l) => sum + positive(l.thickness, 'The thickness of a sheet'), 0);
     const volumes = volumesOf(step, context);
-    const field = waved(layered(step.layers, width, context), thick, context.wobble, saltOf(context, 0));
+    const laid: Field = context.heights ? (_, __, z) => z : layered(step.layers, width, context);
+    const field = waved(laid, thick, context.wobble, saltOf(context, 0));
     return { form: 'block', round: false, width, height, thick, field, count: 1, volumes: () => volumes, specks: [] };
   },
 };

@@ -2,6 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
 import { Link } from 'react-router';
 import { hexOf, xyzOfLab } from '#core/colour';
+import { DULL, contrastAt } from '#core/mica';
 import { growsWhole } from '#core/pattern';
 import { showArea, showLength, showMass, showSize } from '#core/units';
 import type { PatternAnswer, PatternDto, ShelfAnswer } from '#contract';
@@ -13,11 +14,12 @@ import { useNearMix } from '../../wire/queries.js';
 import { useUnits } from '../../state/view.js';
 import { UNKNOWN_HEX } from '../../theme/grey.js';
 import { Caption, Key, Rule, Second, Strip } from '../../theme/pieces.js';
-import { useJudgedPattern, type PatternToMake } from '../../workers/pattern.js';
+import { useDarkest, useJudgedPattern, type PatternToMake } from '../../workers/pattern.js';
 import { gramsOf } from '../canes/words/caneWords.js';
 import { FromWhatLies } from './FromWhatLies.js';
 import { startWords } from './planWords.js';
 import { veinWords } from './stageWords.js';
+import { sheenOf } from './sheen.js';
 import { weakIn, weakWords } from './showWords.js';
 import type { BenchPattern } from './usePattern.js';
 import { Wanted } from './Wanted.js';
@@ -131,10 +133,11 @@ function Comes({ pattern, bench, plan, onChange }: Planned): ReactElement {
 /** What can be told apart, and what it becomes if one goes on too long. */
 function WillItShow({ bench }: Planned): ReactElement {
   const units = useUnits();
-  const { plain, colours, materials } = bench;
+  const { plain, colours, materials, paints } = bench;
   const judged = useJudgedPattern(plain, colours);
   const weak = weakIn(plain.steps, materials);
   const near = useNearMix(colours.mixed).data?.nearest;
+  const shimmers = Object.keys(paints.deep).length > 0;
   const mud = `#${hexOf(xyzOfLab(colours.mixed))}`;
   return (
     <div>
@@ -145,7 +148,8 @@ function WillItShow({ bench }: Planned): ReactElement {
         {judged ? veinWords(judged, units) : 'looking …'}
         {judged && Number.isFinite(judged.vein) && `, ΔE ${judged.contrast.toFixed(0)} left at arm’s length`}
       </Box>
-      {materials.size < 2 && <Warning>One colour only: whatever is done to it, nothing shows.</Warning>}
+      <SheenShows bench={bench} />
+      {materials.size < 2 && !shimmers && <Warning>One colour only: whatever is done to it, nothing shows.</Warning>}
       {weak.slice(0, 2).map((w) => (
         <Warning key={`${w.one} ${w.other}`}>{weakWords(w, units)}</Warning>
       ))}
@@ -161,5 +165,26 @@ function WillItShow({ bench }: Planned): ReactElement {
         </span>
       </Flex>
     </div>
+  );
+}
+
+/** How clearly the sheen of each mica clay draws a picture. */
+function SheenShows({ bench }: Pick<Planned, 'bench'>): ReactElement | null {
+  const { plain, paints, materials } = bench;
+  const darkest = useDarkest(plain, paints.deep);
+  const all = Object.entries(darkest ?? {}).flatMap(([key, share]) => {
+    const material = materials.get(key);
+    return material ? [{ key, name: material.name, contrast: contrastAt(sheenOf(material), share) }] : [];
+  });
+  if (all.length === 0) return null;
+  return (
+    <Box fontSize="small" lineHeight={1.6}>
+      {all.map(({ key, name, contrast }) => (
+        <div key={key}>
+          Sheen of {name}: ΔE {contrast.toFixed(1)} under a lamp above
+          {contrast < DULL && ', hardly seen'}
+        </div>
+      ))}
+    </Box>
   );
 }

@@ -1,13 +1,19 @@
 import { useMemo } from 'react';
-import type { Paint } from '#core/cane';
 import type { Lab } from '#core/colour';
 import { patternMaterials, type PatternStep } from '#core/pattern';
 import type { PatternAnswer, ShelfAnswer } from '#contract';
 import { usePigments } from '../../wire/pigments.js';
-import { useBodies, type PatternColours, type PlainBody, type PlainPattern } from '../../workers/pattern.js';
+import {
+  useBodies,
+  type PatternColours,
+  type PatternPaints,
+  type PlainBody,
+  type PlainPattern,
+} from '../../workers/pattern.js';
 import { materialsOf, type CaneMaterial } from '../canes/clay/materials.js';
 import { stirredLab } from '../canes/words/scrapWords.js';
 import { labsOf, volumesLaid } from './colours.js';
+import { patternPaints } from './sheen.js';
 
 /** Whose hands a patterned sheet is looked at with. */
 export interface Hands {
@@ -21,7 +27,7 @@ export interface BenchPattern {
   readonly plain: PlainPattern;
   readonly bodies: readonly PlainBody[] | null;
   readonly materials: ReadonlyMap<string, CaneMaterial>;
-  readonly paints: Readonly<Record<string, Paint>>;
+  readonly paints: PatternPaints;
   /** for what is judged at arm's length */
   readonly colours: PatternColours;
 }
@@ -41,7 +47,7 @@ export function usePattern(
     () => materialsOf(keys === '' ? [] : keys.split(' '), { blends, referenced }, shelf, pigments),
     [keys, blends, referenced, shelf, pigments],
   );
-  const paints = useMemo(() => Object.fromEntries([...materials].map(([key, m]) => [key, m.paint])), [materials]);
+  const paints = useMemo(() => patternPaints(materials), [materials]);
   const colours = useMemo(
     (): PatternColours => ({ labs: labsOf(materials), mixed: stirredLab(volumesLaid(steps), materials) ?? GREY }),
     [materials, steps],

@@ -21,6 +21,8 @@ export interface CaneMaterial extends JudgedMaterial {
   readonly pigment: Pigment;
   /** mostly mica clay: scrap of it is kept apart */
   readonly mica: boolean;
+  /** how much of it is mica clay, by mass */
+  readonly micaShare: number;
   /** by mass, sum 1 */
   readonly shares: readonly ClayShare[];
 }
@@ -77,6 +79,7 @@ function caneMaterial(key: string, known: Known, shelf: ShelfAnswer): CaneMateri
     density,
     pigment,
     mica: (kinds.mica ?? 0) > MOSTLY,
+    micaShare: kinds.mica ?? 0,
     shares,
     ...judged(known, shelf),
   };

@@ -1,7 +1,6 @@
 import type { ReactElement } from 'react';
-import type { Paint } from '#core/cane';
 import type { View } from '#core/pattern';
-import { usePatternFace, type PlainBody, type PlainPattern } from '../../../workers/pattern.js';
+import { usePatternFace, type PatternPaints, type PlainBody, type PlainPattern } from '../../../workers/pattern.js';
 import { FaceCanvas, dotsFor } from '../../../parts/FaceCanvas.js';
 
 interface PatternFaceProps {
@@ -12,7 +11,7 @@ interface PatternFaceProps {
   readonly body: PlainBody | null;
   /** pixels of its longer side; painted for the screen's own */
   readonly size: number;
-  readonly paints: Readonly<Record<string, Paint>>;
+  readonly paints: PatternPaints;
   readonly label: string;
   /** while something is dragged: fast before fine */
   readonly coarse?: boolean;

@@ -1,7 +1,6 @@
 import { useMemo, type ReactElement } from 'react';
-import type { Paint } from '#core/cane';
 import { cutterOf, type HandPlace, type PlainCutter } from '#core/cutter';
-import { usePatternFace, type PlainPattern } from '../../../workers/pattern.js';
+import { usePatternFace, type PatternPaints, type PlainPattern } from '../../../workers/pattern.js';
 import { FaceCanvas, dotsFor } from '../../../parts/FaceCanvas.js';
 import { finished } from './finished.js';
 
@@ -14,7 +13,7 @@ interface PieceFaceProps {
   readonly place: HandPlace;
   /** px of its longer side */
   readonly size: number;
-  readonly paints: Readonly<Record<string, Paint>>;
+  readonly paints: PatternPaints;
   readonly label: string;
 }
 

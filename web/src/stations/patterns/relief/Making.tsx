@@ -1,5 +1,5 @@
 import type { ReactElement } from 'react';
-import type { Rolled } from '#core/mica';
+import { topOf, type Rolled } from '#core/mica';
 import { showLength } from '#core/units';
 import { Choice } from '../../../parts/Choice.js';
 import { ThicknessValue } from '../../../parts/Thickness.js';
@@ -24,6 +24,8 @@ interface MakingProps extends PressingProps {
   readonly worked: WorkedRelief | string;
 }
 
+type ShavingProps = Omit<MakingProps, 'clays' | 'translucents'>;
+
 /** How it is made, as sentences. */
 export function Making(props: MakingProps): ReactElement {
   return (
@@ -36,8 +38,9 @@ export function Making(props: MakingProps): ReactElement {
   );
 }
 
-function Shaving({ plan, worked, change }: Omit<MakingProps, 'clays'>): ReactElement {
+function Shaving({ plan, worked, change }: ShavingProps): ReactElement {
   const valley = typeof worked === 'string' ? plan.thick - plan.depth : worked.pressed.valley;
+  const top = typeof worked === 'string' ? plan.thick : topOf(worked.pressed);
   return (
     <div>
       shaved{' '}
@@ -57,6 +60,15 @@ function Shaving({ plan, worked, change }: Omit<MakingProps, 'clays'>): ReactEle
           change({ blade });
         }}
       />{' '}
+      from the tile,{' '}
+      <Length
+        label="Shaved off the top"
+        value={top - (plan.blade ?? valley)}
+        onChange={(off) => {
+          change({ blade: top - off });
+        }}
+      />{' '}
+      off the top{' '}
       {plan.blade === null ? (
         <Caption>the floor of the valleys</Caption>
       ) : (
@@ -73,7 +85,7 @@ function Shaving({ plan, worked, change }: Omit<MakingProps, 'clays'>): ReactEle
   );
 }
 
-function Rolling({ plan, worked, change }: Omit<MakingProps, 'clays'>): ReactElement {
+function Rolling({ plan, worked, change }: ShavingProps): ReactElement {
   const units = useUnits();
   const thick = typeof worked === 'string' ? plan.thick : worked.shaved.thick;
   if (plan.to === null)

@@ -17,13 +17,18 @@ import type { ReliefPlan } from './reliefPlan.js';
 export interface PressingProps {
   readonly plan: ReliefPlan;
   readonly clays: readonly ClayDto[];
+  readonly translucents: readonly ClayDto[];
   readonly change: (part: Partial<ReliefPlan>) => void;
 }
 type WithProps = Pick<PressingProps, 'plan' | 'change'>;
 
 /** The sheet that it begins with. */
-export function SheetLine({ plan, clays, change }: PressingProps): ReactElement {
+export function SheetLine({ plan, clays, translucents, change }: PressingProps): ReactElement {
   const options = clays.map(({ id, name }) => ({ value: id, text: name }));
+  const mixed = [
+    { value: '', text: 'as it is' },
+    ...translucents.map(({ id, name }) => ({ value: id, text: `with as much ${name}` })),
+  ];
   return (
     <div>
       A sheet of{' '}
@@ -34,7 +39,17 @@ export function SheetLine({ plan, clays, change }: PressingProps): ReactElement 
         onChange={(clayId) => {
           change({ clayId });
         }}
-      />
+      />{' '}
+      {translucents.length > 0 && (
+        <Choice
+          label="Mixed with translucent"
+          value={plan.translucentId ?? ''}
+          options={mixed}
+          onChange={(id) => {
+            change({ translucentId: id === '' ? null : id });
+          }}
+        />
+      )}
       , <Size plan={plan} change={change} />,{' '}
       <ThicknessValue
         label="Thickness of the sheet"

@@ -1,27 +1,27 @@
 import { Box } from '@chakra-ui/react';
 import { useMemo, type ReactElement } from 'react';
-import { EVEN_AFTER, tiltedBeyond, type MicaColours } from '#core/mica';
+import { DULL, EVEN_AFTER, tiltedBeyond } from '#core/mica';
 import { thicknesses } from '#core/sheet';
 import { showLength, showMass } from '#core/units';
-import type { ClayDto, MachinesAnswer } from '#contract';
+import type { MachinesAnswer } from '#contract';
 import { benchMachine } from '../../../state/bench.js';
 import { useUnits } from '../../../state/view.js';
-import { Caption, Rule, Second, Strip, Word } from '../../../theme/pieces.js';
+import { Action, Caption, Rule, Second, Strip, Word } from '../../../theme/pieces.js';
+import type { ReliefClay } from './reliefClay.js';
 import { contrastsAt, type ReliefPlan, type WorkedRelief } from './reliefPlan.js';
 
 interface StripProps {
   readonly plan: ReliefPlan;
   readonly worked: WorkedRelief;
-  readonly clay: ClayDto;
-  readonly colours: MicaColours;
+  readonly sheet: ReliefClay;
   readonly machines: MachinesAnswer;
   readonly change: (part: Partial<ReliefPlan>) => void;
+  /** keeps it as a patterned sheet */
+  readonly make: (worked: WorkedRelief) => Promise<void>;
 }
 
 /** Degrees from which on a flake is clearly seen to be tilted. */
 const CLEARLY = 20;
-/** ΔE00 below which a picture is hardly seen at arm's length: an assumption. */
-const DULL = 6;
 
 /** The paper strip: clay, how clearly it is seen, what rolling takes, and how it is done. */
 export function ReliefStrip(props: StripProps): ReactElement {
@@ -37,13 +37,13 @@ export function ReliefStrip(props: StripProps): ReactElement {
   );
 }
 
-function Clay({ worked, clay }: StripProps): ReactElement {
+function Clay({ worked, sheet }: StripProps): ReactElement {
   const units = useUnits();
   return (
     <div>
       <Box as="h2">Clay to roll</Box>
       <Box>
-        <b>{clay.name}</b> {showMass(worked.grams, units)}
+        <b>{sheet.name}</b> {showMass(worked.grams, units)}
       </Box>
       <Second display="block">
         {showMass(worked.gramsShaved, units)} shaved off, of one colour still: back to its tub;{' '}
@@ -71,7 +71,8 @@ function Seen({ plan, worked: { before, after, shown } }: StripProps): ReactElem
 }
 
 /** What each setting of one's own machine leaves; a click rolls to it. */
-function Settings({ plan, worked, colours, machines, change }: StripProps): ReactElement {
+function Settings({ plan, worked, sheet, machines, change }: StripProps): ReactElement {
+  const { colours } = sheet;
   const units = useUnits();
   const machine = benchMachine(machines);
   const { thick } = worked.shaved;
@@ -114,7 +115,7 @@ function Settings({ plan, worked, colours, machines, change }: StripProps): Reac
   );
 }
 
-function Order({ plan, worked }: StripProps): ReactElement {
+function Order({ plan, worked, make }: StripProps): ReactElement {
   const units = useUnits();
   const fine = (mm: number): string => showLength(mm, units, true);
   const steps = [
@@ -134,6 +135,10 @@ function Order({ plan, worked }: StripProps): ReactElement {
           <li key={step}>{step}</li>
         ))}
       </Box>
+      <Action marginTop={3} onClick={() => void make(worked)}>
+        Keep it as a patterned sheet
+      </Action>
+      <Second display="block">From there it goes to the bench, into stock, and is cut.</Second>
     </div>
   );
 }

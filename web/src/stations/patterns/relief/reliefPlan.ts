@@ -1,5 +1,5 @@
 import { massOf } from '#core/clay';
-import { labOf, labOfLinear, linearOfLab, xyzOfHex, type Lab } from '#core/colour';
+import { STAGES, type Stage } from '#core/colour';
 import {
   RAISED,
   TEXTURES,
@@ -22,11 +22,15 @@ import {
   type Tilts,
 } from '#core/mica';
 import { orSentence } from '#core/units';
-import type { ClayDto, LineDto } from '#contract';
+import type { ReliefClay } from './reliefClay.js';
 
 /** A relief in mica clay as it is planned; lengths in mm. */
 export interface ReliefPlan {
   readonly clayId: string;
+  /** a translucent clay that it is mixed with 1 : 1; null: it is not */
+  readonly translucentId: string | null;
+  /** how it is looked at */
+  readonly stage: Stage;
   readonly texture: Texture;
   /** the kept picture that it is pressed with instead; null: the texture */
   readonly picture: string | null;
@@ -46,6 +50,7 @@ export interface ReliefPlan {
 }
 
 const BEGIN: Omit<ReliefPlan, 'clayId'> = {
+  ...{ translucentId: null, stage: 'baked' },
   ...{ texture: 'seed head', picture: null, raised: 'light' },
   ...{ width: 60, height: 60, thick: 3, pitch: 6, depth: 1 },
   ...{ blade: null, strays: 0, to: null, way: 'by hand' },
@@ -57,6 +62,7 @@ const WAYS: readonly Rolled[] = ['by hand', 'by machine'];
 export function planIn(query: URLSearchParams, firstClay: string): ReliefPlan {
   const texture = TEXTURES.find((t) => t === query.get('texture')) ?? BEGIN.texture;
   const way = WAYS.find((w) => w === query.get('way')) ?? BEGIN.way;
+  const stage = STAGES.find((s) => s === query.get('stage')) ?? BEGIN.stage;
   const raised = RAISED.find((r) => r === query.get('raised')) ?? BEGIN.raised;
   const picture = query.get('picture');
   const said = NUMBERS.flatMap((key) => {
@@ -70,6 +76,8 @@ export function planIn(query: URLSearchParams, firstClay: string): ReliefPlan {
     picture,
     raised,
     way,
+    stage,
+    translucentId: query.get('translucentId'),
     clayId: query.get('clay') ?? firstClay,
   };
 }
@@ -82,16 +90,6 @@ export function queryOf({ clayId, ...plan }: ReliefPlan): URLSearchParams {
 
 /** Cells of the longer side. */
 const FINE = 512;
-/** How dark flakes are on their edges beside their faces: an assumption. */
-const EDGE = 0.3;
-
-/** Colours of a mica clay by its baked one: that is the flat of its flakes. */
-export function coloursOf({ bakedHex }: Pick<ClayDto, 'bakedHex'>): MicaColours {
-  const face: Lab = labOf(xyzOfHex(bakedHex));
-  const [r, g, b] = linearOfLab(face);
-  return { face, edge: labOfLinear([EDGE * r, EDGE * g, EDGE * b]) };
-}
-
 /** Everything that follows from a plan. */
 export interface WorkedRelief {
   readonly pressed: Pressed;
@@ -121,8 +119,7 @@ function reliefIn({ texture, width, height, pitch, raised }: ReliefPlan, greys: 
 /** @returns a sentence where it cannot be */
 export function workedRelief(
   plan: ReliefPlan,
-  colours: MicaColours,
-  { density }: Pick<LineDto, 'density'>,
+  { colours, density, deep }: Omit<ReliefClay, 'name'>,
   greys: GreyPicture | null = null,
 ): WorkedRelief | string {
   return orSentence(() => {
@@ -130,7 +127,7 @@ export function workedRelief(
     const pressed = press(relief, plan.thick, plan.depth);
     const blade = plan.blade ?? pressed.valley;
     const shaved = shave(pressed, { height: blade, strays: plan.strays });
-    const tilts = tiltsAt(pressed, shaved.surface);
+    const tilts = tiltsAt(pressed, shaved.surface, deep);
     const shown = plan.to === null ? tilts : rolled(tilts, Math.min(1, plan.to / shaved.thick), plan.way);
     return {
       ...{ pressed, blade, shaved, tilts, shown },

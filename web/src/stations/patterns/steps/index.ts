@@ -4,6 +4,7 @@ import type { PlainBody } from '../../../workers/pattern.js';
 import { across, lay, shave, shingle, slice } from './knife.js';
 import { fan, knead, over, pile, press, quarter, roll, stack, trim } from './layers.js';
 import { cuts, dents, specks } from './marks.js';
+import { relief, skim } from './relief.js';
 import { chop, coil, flatten, fold, logs, reduce, twist } from './rope.js';
 import { PATTERN_GROUPS, type Defaults, type PatternGroup, type StepView } from './view.js';
 
@@ -12,7 +13,7 @@ export type { AtBench, Defaults, EditorProps } from './view.js';
 /** What a screen says of each kind: one that is missing does not compile. */
 const VIEWS: { readonly [K in PatternDo]: StepView<PatternStepOf<K>> } = {
   ...{ stack, logs, chop, roll, pile, fan, knead, over, quarter, trim, press, dents, cuts, specks },
-  ...{ shave, slice, lay, across, shingle, twist, reduce, fold, coil, flatten },
+  ...{ shave, slice, lay, across, shingle, twist, reduce, fold, coil, flatten, relief, skim },
 };
 
 export const viewOf = (kind: PatternDo): StepView<PatternStep> => VIEWS[kind] as unknown as StepView<PatternStep>;
