@@ -1,4 +1,4 @@
-import { edit, expect, test } from './sledge.js';
+import { edit, expect, onTo, saved, test } from './sledge.js';
 
 test('a relief in mica is pressed, shaved, rolled too far and seen dull, under a lamp that is moved', async ({
   page,
@@ -82,5 +82,44 @@ test('a relief in mica is pressed, shaved, rolled too far and seen dull, under a
     await expect(page.getByText(/^This relief is of one level/)).toBeVisible();
     await page.getByRole('button', { name: 'a texture instead' }).press('Enter');
     await expect(page.getByLabel('Texture')).toHaveValue('net');
+  });
+  await test.step('kept as a patterned sheet, rolled one setting too far and seen dull, and that taken back', async () => {
+    await page.getByRole('button', { name: 'Keep it as a patterned sheet' }).press('Enter');
+    const steps = page.getByRole('list', { name: 'Steps of the patterned sheet' });
+    const shows = page.getByRole('region', { name: 'Clay and what comes of it' });
+    await expect(steps.getByRole('listitem')).toHaveCount(4);
+    await expect(shows).toContainText(/Sheen of .+: ΔE \d\d\.\d under a lamp above/);
+    await expect(shows).not.toContainText('hardly seen');
+    await page.getByRole('button', { name: /^Step 3: .* off the top/ }).press('Enter');
+    await page.getByRole('button', { name: 'add after it' }).press('Enter');
+    await page.getByRole('dialog').getByRole('button', { name: 'Roll', exact: true }).press('Enter');
+    await edit(page, 'Rolled to', '0.5 mm');
+    await expect(shows).toContainText('hardly seen');
+    await saved(page);
+    await page.getByRole('button', { name: /^Undo/ }).click();
+    await expect(shows).not.toContainText('hardly seen');
+  });
+  await test.step('ear drops are cut of it, and wait in a batch until it is made', async () => {
+    await page.getByRole('link', { name: /^Where to cut pieces/ }).press('Enter');
+    await edit(page, 'Name of the pieces', 'Ear drops');
+    await edit(page, 'Size of the cutter', '9 × 14 mm teardrop');
+    await edit(page, 'How many pieces', '4');
+    await page.getByRole('button', { name: 'Find them' }).press('Enter');
+    await expect(page.getByRole('status').filter({ hasText: '4 found' })).toBeVisible();
+    await page.getByRole('button', { name: '4 pieces into the batch' }).press('Enter');
+    await expect(page.getByRole('region', { name: 'Ear drops' })).toContainText('4 places on the patterned sheet');
+    await page.getByRole('region', { name: 'Ear drops' }).getByRole('link', { name: 'its steps' }).press('Enter');
+  });
+  await test.step('passes are counted at the bench, and the next one is told of them', async () => {
+    await page.getByRole('link', { name: /^To the bench/ }).press('Enter');
+    await expect(page.locator('h1[data-step]')).toHaveText('Pass it until its sheen is even');
+    await expect(page.getByRole('main')).toContainText('about 10 passes (~ assumed)');
+    for (let n = 0; n < 14; n++) await page.keyboard.press('Space');
+    await page.getByRole('button', { name: 'The sheen is even' }).press('Enter');
+    await onTo(page, 'Done?');
+    await page.getByRole('button', { name: 'Done, write it down' }).press('Enter');
+    await expect(page.getByRole('main')).toContainText('stopped at 14 passes until the sheen was even');
+    await page.goto(`${sledge.url}/patterns/relief`);
+    await expect(strip).toContainText('about 14 times on your thinnest (the middle of one count of yours)');
   });
 });

@@ -56,11 +56,14 @@ export class PatternDto {
 export const PATTERN_LIKED = ['well', 'so so', 'not'] as const;
 export type PatternLiked = (typeof PATTERN_LIKED)[number];
 
+/** What of a patterned sheet is counted; `sheen`: passes until the mica lay evenly. */
+export const STOP_KINDS = ['fold', 'knead', 'twist', 'sheen'] as const;
+export type StopKind = (typeof STOP_KINDS)[number];
+
 /** How often a step that can go too far was done, and how wide the veins were then. */
 export class PatternStopDto {
   @Text(80) step!: string;
-  @IsIn(['fold', 'knead', 'twist'], { message: 'Folds, passes and twists are counted.' }) kind!:
-    'fold' | 'knead' | 'twist';
+  @IsIn(STOP_KINDS, { message: 'Folds, passes, twists and the sheen are counted.' }) kind!: StopKind;
   @Between('The number', 0, 400, '') times!: number;
   @Between('The veins', 0, 1000, 'mm') veinMm!: number;
 }

@@ -12,6 +12,7 @@ import {
   countIn,
   countWords,
   countsOf,
+  evenIn,
   isCounted,
   lastCounted,
   stoppedWords,
@@ -135,12 +136,17 @@ describe('will it show', () => {
 });
 
 describe('at the bench', () => {
-  const say = (id: string, stages: readonly (Judged | null)[] | null = null) => {
+  const say = (
+    id: string,
+    stages: readonly (Judged | null)[] | null = null,
+    sheen: Parameters<typeof patternSteps>[0]['sheen'] = null,
+  ) => {
     const plan = planOf(id);
     return patternSteps({
       plan,
       bodies: bodiesOf(plan.steps),
       stages,
+      sheen,
       name,
       own: machines[0] as never,
       units: 'metric',
@@ -180,6 +186,20 @@ describe('at the bench', () => {
       { step: 's4', kind: 'fold', times: 3, veinMm: 1.2 },
     ]);
     expect(stopsPlanned(words, [], null)).toEqual([{ step: 's4', kind: 'fold', times: 4, veinMm: 0 }]);
+  });
+  test('mica is passed first until its sheen is even; what was counted is learned, what was not is not', () => {
+    const words = say('walnut-board', null, { keys: [COLOURS.strong], even: evenIn([]) });
+    expect([words[0]?.about, words[1]?.title]).toEqual([10, 'Get ready']);
+    expect(words[0]?.line).toMatch(/about 10 passes \(~ assumed\)/);
+    const counts = words.map((_, i) => (i === 0 ? 14 : 0));
+    expect(stopsPlanned(words, counts, null)[0]).toEqual({ step: 'sheen', kind: 'sheen', times: 14, veinMm: 0 });
+    expect(stopsPlanned(words, [], null).map((s) => s.kind)).toEqual(['fold']);
+    const stop = (times: number): EarlierStop => ({
+      ...{ step: 'sheen', kind: 'sheen', times, veinMm: 0 },
+      ...{ patternId: 'p', name: 'Leaf', madeOn: '2026-05-01', liked: null },
+    });
+    expect(evenIn([13, 14, 15, 90, 14].map(stop))).toEqual({ passes: 14, counts: 5 });
+    expect(evenIn([stop(0)])).toEqual({ passes: 10, counts: 0 });
   });
   test('what to begin with has its sizes, in both systems', () => {
     const [sheet] = planOf('onion-skins').starts;

@@ -27,29 +27,52 @@ const [EACH_RISE, MOST_COLUMNS] = [32, 700];
 /** A grid is not coarser than this. */
 const LEAST_COLUMNS = 64;
 
-const clamped = (t: number): number => Math.min(1, Math.max(0, t));
+const clamped = (t: number): number => (t > 1 ? 1 : Math.max(0, t));
 
-/** The curve through four values side by side (Catmull and Rom, 1974), a share of the way from the second to the third. */
-function through(a: number, b: number, c: number, d: number, t: number): number {
-  return b + 0.5 * t * (c - a + t * (2 * a - 5 * b + 4 * c - d + t * (3 * (b - c) + d - a)));
+/** Cells around a grid that repeat its edge, so that every place has its neighbours. */
+const EDGE = 2;
+
+/** A grid with its edge repeated all around. */
+function padded({ columns, rows, heights }: Relief): Float32Array {
+  const across = columns + 2 * EDGE;
+  const inside = (n: number, most: number): number => Math.min(most - 1, Math.max(0, n - EDGE));
+  return Float32Array.from(
+    { length: across * (rows + 2 * EDGE) },
+    (_, at) => heights[inside(Math.floor(at / across), rows) * columns + inside(at % across, columns)] ?? 0,
+  );
 }
 
-/** Heights between the cells of a grid, without corners. */
-export function heightsOf({ columns, rows, wide, high, heights }: Relief): Heights {
-  const cell = (i: number, j: number): number => {
-    const [k, l] = [Math.min(columns - 1, Math.max(0, i)), Math.min(rows - 1, Math.max(0, j))];
-    return heights[l * columns + k] ?? 0;
+/**
+ * Heights between the cells of a grid, without corners: the curve through four of them each way (Catmull and Rom,
+ * 1974). It is asked for at every pixel, several times.
+ */
+export function heightsOf(relief: Relief): Heights {
+  const { columns, rows, wide, high } = relief;
+  const cells = padded(relief);
+  const across = columns + 2 * EDGE;
+  const row = (from: number, t: number): number => {
+    const a = cells[from] as number;
+    const b = cells[from + 1] as number;
+    const c = cells[from + 2] as number;
+    const d = cells[from + 3] as number;
+    return b + 0.5 * t * (c - a + t * (2 * a - 5 * b + 4 * c - d + t * (3 * (b - c) + d - a)));
   };
-  const row = (i: number, j: number, t: number): number =>
-    through(cell(i - 1, j), cell(i, j), cell(i + 1, j), cell(i + 2, j), t);
   return {
     at: (x, y) => {
-      const [u, v] = [x / wide + columns / 2 - 0.5, rows / 2 - y / high - 0.5];
-      const [i, j] = [Math.floor(u), Math.floor(v)];
-      const t = u - i;
-      return clamped(through(row(i, j - 1, t), row(i, j, t), row(i, j + 1, t), row(i, j + 2, t), v - j));
+      const u = Math.min(columns - 0.5, Math.max(-0.5, x / wide + columns / 2 - 0.5));
+      const v = Math.min(rows - 0.5, Math.max(-0.5, rows / 2 - y / high - 0.5));
+      const i = Math.floor(u);
+      const j = Math.floor(v);
+      const s = u - i;
+      const t = v - j;
+      const from = (j + EDGE - 1) * across + i + EDGE - 1;
+      const a = row(from, s);
+      const b = row(from + across, s);
+      const c = row(from + 2 * across, s);
+      const d = row(from + 3 * across, s);
+      return clamped(b + 0.5 * t * (c - a + t * (2 * a - 5 * b + 4 * c - d + t * (3 * (b - c) + d - a))));
     },
-    mean: heights.reduce((sum, h) => sum + h, 0) / heights.length,
+    mean: relief.heights.reduce((sum, h) => sum + h, 0) / relief.heights.length,
   };
 }
 

@@ -114,6 +114,25 @@ export function contrastOf(tilts: Tilts, colours: MicaColours): number {
 
 /** Passes after which a sheen looks even, until a maker has counted: an assumption. */
 export const EVEN_AFTER = 10;
+/** So many counts are looked at, the newest first. */
+const NEWEST = 9;
+
+/** Passes until a sheen is even: the middle of what was counted, so that one odd day does not move it. */
+export interface EvenAfter {
+  readonly passes: number;
+  /** 0: it is assumed */
+  readonly counts: number;
+}
+
+/** @param counted passes that were counted, newest first */
+export function evenAfter(counted: readonly number[]): EvenAfter {
+  const known = counted.filter((n) => n > 0).slice(0, NEWEST);
+  const sorted = [...known].sort((a, b) => a - b);
+  const [low, high] = [Math.floor((known.length - 1) / 2), Math.ceil((known.length - 1) / 2)];
+  if (known.length === 0) return { passes: EVEN_AFTER, counts: 0 };
+  return { passes: Math.round(((sorted[low] ?? 0) + (sorted[high] ?? 0)) / 2), counts: known.length };
+}
+
 /** What is left of the disorder then. */
 const HARDLY_ANY = 0.05;
 

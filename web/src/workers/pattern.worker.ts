@@ -49,6 +49,8 @@ export interface PlainCutWish extends Omit<CutWish, 'cutter' | 'beside'> {
 /** The colours of materials, along their fades, and the one that all of them mix to. */
 export interface PatternColours {
   readonly labs: Readonly<Record<string, readonly Lab[]>>;
+  /** of mica clays: as {@link PatternPaints} */
+  readonly deep: PatternPaints['deep'];
   readonly mixed: Lab;
 }
 
@@ -96,7 +98,7 @@ const worker = {
   },
   /** Where pieces are best cut of what comes of it. */
   propose(pattern: PlainPattern, colours: PatternColours, { makes, cutter, beside, ...wish }: PlainCutWish): Proposal {
-    const sheets = finishedSheets(pattern, makes);
+    const sheets = finishedSheets(pattern, makes, colours.deep);
     const { materials } = loadPattern(pattern).context;
     const ground = groundIn(pattern.steps);
     const seen = colourOf(materials, colours);

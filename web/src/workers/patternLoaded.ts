@@ -71,17 +71,19 @@ export interface PlainCut {
 const MOST_SHEETS = 24;
 
 /** The finished sheets of so many makes, each make by other hands; none where it cannot be made. */
-export function finishedSheets(pattern: PlainPattern, makes: number): readonly CutSheet[] {
+export function finishedSheets(pattern: PlainPattern, makes: number, deep: PatternPaints['deep']): readonly CutSheet[] {
   const sheets: CutSheet[] = [];
   for (let make = 0; make < makes && sheets.length < MOST_SHEETS; make++) {
-    const { results, context } = loadPattern({ ...pattern, seed: pattern.seed + make });
+    const one = { ...pattern, seed: pattern.seed + make };
+    const { results } = loadPattern(one);
     const body = results.at(-1)?.body;
     if (!body || body.form === 'rope') return [];
     const [last, before] = [pattern.steps.at(-1), results.at(-2)?.body];
     const seams = last?.do === 'lay' && before ? { seams: seamsOf(before, last) } : {};
     for (let piece = 0; piece < body.count && sheets.length < MOST_SHEETS; piece++) {
       const { width, height, round } = body;
-      sheets.push({ width, height, round, ...seams, look: lookAt(body, context, { of: 'face', piece }) });
+      const looked = lookedAt(one, results.length - 1, { of: 'face', piece }, deep);
+      if (looked) sheets.push({ width, height, round, ...seams, look: looked.look });
     }
   }
   return sheets;

@@ -25,6 +25,12 @@ export interface Specks {
   readonly number: number;
 }
 
+/** How high clay stands at a place. It holds for one field: after a step that changes the field nothing is known. */
+export interface Top {
+  readonly of: Field;
+  readonly at: (x: Mm, y: Mm) => Mm;
+}
+
 /** A body of clay between two steps. Its sizes are those of one piece, of which there are `count`. */
 export interface Body {
   readonly form: Form;
@@ -43,8 +49,8 @@ export interface Body {
   /** the same with its dents and cuts pressed shut; left out: nothing is open */
   readonly shut?: () => Body;
   readonly specks: readonly Specks[];
-  /** its top is not flat: what is seen from above lies at the highest clay of each place */
-  readonly hollow?: boolean;
+  /** how high its clay stands at each place, where its top is not flat */
+  readonly top?: Top;
 }
 
 /** mm² that one piece covers. */
@@ -60,6 +66,9 @@ export function within({ round, width, height }: Pick<Body, 'round' | 'width' | 
 
 /** Dents and cuts pressed shut, where some are open. */
 export const flat = (body: Body): Body => body.shut?.() ?? body;
+
+/** How high its clay stands; null where its top is flat, or that is not known. */
+export const topIn = ({ top, field }: Body): Top['at'] | null => (top && top.of === field ? top.at : null);
 
 /** What is worked out once, when it is asked for first. */
 export function once<T>(work: () => T): () => T {

@@ -6,6 +6,7 @@ export {
   once,
   planArea,
   sumOf,
+  topIn,
   volumeOf,
   wholeOf,
   within,
@@ -13,6 +14,7 @@ export {
   type Field,
   type Form,
   type Specks,
+  type Top,
   type Volumes,
 } from './body.js';
 export { withBits, type BitsOf } from './bits.js';

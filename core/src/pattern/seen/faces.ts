@@ -1,7 +1,7 @@
 import { circle, rectangle, scaled, type Outline } from '#core/cane';
 import type { Mm } from '#core/units';
-import type { Body, Field } from '#core/pattern/body';
-import { seenIn, topUnder, type PatternContext } from '#core/pattern/steps';
+import { topIn, type Body, type Field } from '#core/pattern/body';
+import { seenIn, type PatternContext } from '#core/pattern/steps';
 import type { Look } from './look.js';
 import { shimmering, type Sheen, type Towards } from './sheen.js';
 
@@ -44,13 +44,13 @@ function levelAt(looked: Looked, z: Mm): Look {
 
 /** The top, as it is seen from above: in a hollow of it, the clay that lies highest. */
 function topOf(looked: Looked, piece = 0): Look {
-  const { body, context } = looked;
+  const { body } = looked;
   const field = fieldOf(looked, FROM_ABOVE, piece);
   const rope = body.form === 'rope';
   const z = rope ? body.thick / 2 : body.thick * (1 - HAIR);
-  if (!body.hollow) return { outline: planOf(body), sample: (x, y) => field(x, y, z) };
-  const clay = seenIn(body, context, piece);
-  return { outline: planOf(body), sample: (x, y) => field(x, y, topUnder(clay, x, y, z) * (1 - HAIR)) };
+  const top = topIn(body);
+  if (!top) return { outline: planOf(body), sample: (x, y) => field(x, y, z) };
+  return { outline: planOf(body), sample: (x, y) => field(x, y, Math.min(z, top(x, y) * (1 - HAIR))) };
 }
 
 /** How far a body reaches along a direction, through a place. */

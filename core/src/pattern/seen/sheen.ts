@@ -18,26 +18,25 @@ export type Towards = readonly [x: number, y: number, z: number];
 /** mm between places at which heights are compared, and mm a mm from which on a slope is one of layers. */
 const [HAIR, LEAST]: readonly [Mm, number] = [0.01, 0.03];
 
-/** How fast the height changes along a direction; what lies in the air is not asked. */
-function change(before: number, here: number, after: number): number {
-  if (before === AIR) return after === AIR ? 0 : (after - here) / HAIR;
-  return after === AIR ? (here - before) / HAIR : (after - before) / (2 * HAIR);
+/** How fast the height changes from a place to one beside it, or before it where that lies in the air. */
+function change(here: number, beside: number, before: () => number): number {
+  if (beside !== AIR) return (beside - here) / HAIR;
+  const other = before();
+  return other === AIR ? 0 : (here - other) / HAIR;
 }
 
 /** How much of the face of its flakes a place shows to the eye: 1 where they lie across the look, 0 on their edges. */
 function facing(heights: Field, x: Mm, y: Mm, z: Mm, [nx, ny, nz]: Towards): number {
   const here = heights(x, y, z);
-  const dx = change(heights(x - HAIR, y, z), here, heights(x + HAIR, y, z));
-  const dy = change(heights(x, y - HAIR, z), here, heights(x, y + HAIR, z));
-  const dz = change(heights(x, y, z - HAIR), here, heights(x, y, z + HAIR));
+  const dx = change(here, heights(x + HAIR, y, z), () => heights(x - HAIR, y, z));
+  const dy = change(here, heights(x, y + HAIR, z), () => heights(x, y - HAIR, z));
+  const dz = -change(here, heights(x, y, z - HAIR), () => heights(x, y, z + HAIR));
   const whole = dx * dx + dy * dy + dz * dz;
   if (whole < LEAST * LEAST) return 1;
   const towards = (dx * nx + dy * ny + dz * nz) ** 2;
   return towards <= 1e-9 * whole ? 0 : shareAt(whole / towards - 1);
 }
 
-/** Depths that light comes from, as shares of the middle one: four of equal weight, falling off evenly. */
-const DEPTHS = [0.125, 0.375, 0.625, 0.875].map((share) => -Math.log(1 - share));
 /** Less deep than this it comes from the surface. */
 const SHALLOW: Mm = 0.1;
 
@@ -48,14 +47,9 @@ const SHALLOW: Mm = 0.1;
 export function shimmering(field: Field, heights: Field, deep: Sheen['deep'], towards: Towards): Field {
   const seen = (x: Mm, y: Mm, z: Mm, number: number, far: Mm): number => {
     if (far < SHALLOW) return facing(heights, x, y, z, towards);
-    let sum = 0;
-    for (const share of DEPTHS) {
-      const d = share * far;
-      const [u, v, w] = [x - d * towards[0], y - d * towards[1], z - d * towards[2]];
-      const there = Math.floor(field(u, v, w)) === number;
-      sum += there ? facing(heights, u, v, w, towards) : facing(heights, x, y, z, towards);
-    }
-    return sum / DEPTHS.length;
+    const [u, v, w] = [x - far * towards[0], y - far * towards[1], z - far * towards[2]];
+    const same = Math.floor(field(u, v, w)) === number;
+    return same ? facing(heights, u, v, w, towards) : facing(heights, x, y, z, towards);
   };
   return (x, y, z) => {
     const value = field(x, y, z);

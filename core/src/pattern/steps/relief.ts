@@ -8,7 +8,18 @@ import {
   type Levels,
   type Texture,
 } from '#core/mica';
-import { AIR, flat, measuredIn, once, planArea, wholeOf, type Body, type Field } from '#core/pattern/body';
+import {
+  AIR,
+  flat,
+  measuredIn,
+  once,
+  planArea,
+  topIn,
+  wholeOf,
+  type Body,
+  type Field,
+  type Top,
+} from '#core/pattern/body';
 import type { Doing } from '#core/pattern/document';
 import { seeded, type Mm } from '#core/units';
 import type { ChangeKind, PatternContext } from './kind.js';
@@ -62,14 +73,17 @@ export const relief: ChangeKind<PressRelief> = {
     const valley = thick - depth * mean;
     if (valley < LEAST_BELOW * thick)
       throw complaint('pattern/too deep', { what: 'The relief', depth: shown(depth), thick: shown(thick) });
+    const stands = (x: Mm, y: Mm): Mm => valley + depth * at(x, y);
     const pressed =
       (field: Field): Field =>
       (x, y, z) => {
-        const stands = valley + depth * at(x, y);
-        return z > stands ? AIR : field(x, y, (z * thick) / stands);
+        const high = stands(x, y);
+        return z > high ? AIR : field(x, y, (z * thick) / high);
       };
+    const parts = moved(body, pressed);
+    const top = { of: parts.field, at: stands };
     // a roller over it presses every column back to what it was
-    return { ...body, ...moved(body, pressed), thick: valley + depth, hollow: true, shut: () => body };
+    return { ...body, ...parts, thick: valley + depth, top, shut: () => body };
   },
 };
 
@@ -93,7 +107,7 @@ function straying({ wobble, seed }: PatternContext): (x: Mm, y: Mm) => Mm {
 const HALVINGS = 14;
 
 /** How high the clay of a place stands below a level. */
-export function topUnder(field: Field, x: Mm, y: Mm, level: Mm): Mm {
+function topUnder(field: Field, x: Mm, y: Mm, level: Mm): Mm {
   if (field(x, y, level) !== AIR) return level;
   let [low, high] = [0, level];
   for (let n = 0; n < HALVINGS; n++) {
@@ -105,8 +119,8 @@ export function topUnder(field: Field, x: Mm, y: Mm, level: Mm): Mm {
 }
 
 /** What is left pressed flat: every column as high as they are on the middle. */
-function rolledFlat(field: Field, level: Mm, thick: Mm): Field {
-  return (x, y, z) => field(x, y, (z / thick) * topUnder(field, x, y, level) * BELOW);
+function rolledFlat(field: Field, top: Top['at'], thick: Mm): Field {
+  return (x, y, z) => field(x, y, (z / thick) * top(x, y) * BELOW);
 }
 /** A hair below the top there is clay. */
 const BELOW = 1 - 1e-6;
@@ -118,21 +132,24 @@ export const skim: ChangeKind<Skim> = {
     const level = body.thick - positive(off, 'What is shaved off');
     if (level <= 0) throw complaint('pattern/below', { depth: shown(off), thick: shown(body.thick) });
     const stray = straying({ ...context, seed: saltOf(context, at) });
+    const blade = (x: Mm, y: Mm): Mm => Math.max(0, level + stray(x, y));
     const shaved =
       (field: Field): Field =>
       (x, y, z) =>
-        z > level + stray(x, y) ? AIR : field(x, y, z);
+        z > blade(x, y) ? AIR : field(x, y, z);
+    const stood = topIn(body) ?? ((x: Mm, y: Mm): Mm => topUnder(body.field, x, y, level));
     const parts = moved(body, shaved);
     const { field } = parts;
     const volumes = once(() => {
       const one = measuredIn(body, field, { from: 0, to: level });
       return new Map([...one].map(([index, volume]) => [index, volume * body.count]));
     });
-    const open: Body = { ...body, ...parts, thick: level, form: 'sheet', hollow: true, volumes };
+    const stands = (x: Mm, y: Mm): Mm => Math.min(stood(x, y), blade(x, y));
+    const open: Body = { ...body, ...parts, thick: level, form: 'sheet', top: { of: field, at: stands }, volumes };
     const shut = once((): Body => {
       const thick = wholeOf(volumes()) / (body.count * planArea(body));
-      const { shut: _, hollow: __, ...whole } = open;
-      return { ...whole, ...moved(open, (f) => rolledFlat(f, level, thick)), thick };
+      const { shut: _, top: __, ...whole } = open;
+      return { ...whole, ...moved(open, (f) => rolledFlat(f, stands, thick)), thick };
     });
     return { ...open, shut };
   },

@@ -5,6 +5,7 @@ import { showLength, type UnitSystem } from '#core/units';
 import type { DiaryAnswer } from '#contract';
 import { useUnits } from '../../state/view.js';
 import { Caption } from '../../theme/pieces.js';
+import { stopWords } from '../patterns/stageWords.js';
 import { SheetImage } from '../patterns/faces/SheetImage.js';
 
 type Pattern = DiaryAnswer['patterns'][number];
@@ -15,9 +16,8 @@ const PHOTOGRAPH = 150;
 /** How it was liked, and where one stopped, in words. */
 function patternWords({ stops, liked }: Pattern, units: UnitSystem): string {
   const counted = stops.map(({ kind, times, veinMm }) => {
-    const of = kind === 'twist' ? 'turns' : 'folds';
     const veins = veinMm > 0 ? `, veins about ${showLength(veinMm, units, veinMm < 1)}` : '';
-    return `stopped at ${times} ${of}${veins}`;
+    return `stopped at ${times} ${stopWords(kind)}${veins}`;
   });
   return [...counted, ...(liked === null ? [] : [`liked: ${liked}`])].join(' · ');
 }

@@ -1,10 +1,11 @@
 import { labOf, xyzOfHex, type Lab } from '#core/colour';
 import { kindOf, type PatternStep } from '#core/pattern';
+import { sheenLabs, shimmers } from './sheen.js';
 import type { CaneMaterial } from '../canes/clay/materials.js';
 
 /** The colours of materials, along their fades. */
 export const labsOf = (materials: ReadonlyMap<string, CaneMaterial>): Readonly<Record<string, readonly Lab[]>> =>
-  Object.fromEntries([...materials].map(([key, { hexes, lab }]) => [key, along(hexes, lab)]));
+  Object.fromEntries([...materials].map(([key, m]) => [key, shimmers(m) ? sheenLabs(m) : along(m.hexes, m.lab)]));
 
 const along = (hexes: readonly string[], lab: Lab): readonly Lab[] =>
   hexes.length <= 1 ? [lab] : hexes.map((hex) => labOf(xyzOfHex(hex)));

@@ -1,12 +1,27 @@
+import { evenAfter, type EvenAfter } from '#core/mica';
 import type { Judged, PatternStep } from '#core/pattern';
 import { showLength, type UnitSystem } from '#core/units';
-import type { EarlierStop } from '#contract';
+import type { EarlierStop, StopKind } from '#contract';
 import { showDate } from '../../state/today.js';
 
 /** Steps that can go too far, and what of them is counted. */
 export type CountedStep = Extract<PatternStep, { readonly do: 'fold' | 'knead' | 'twist' }>;
 export const isCounted = (step: PatternStep): step is CountedStep =>
   step.do === 'fold' || step.do === 'knead' || step.do === 'twist';
+
+const KIND_WORDS: Readonly<Record<StopKind, string>> = {
+  ...{ fold: 'folds', knead: 'folds', twist: 'turns' },
+  sheen: 'passes until the sheen was even',
+};
+export const stopWords = (kind: StopKind): string => KIND_WORDS[kind];
+
+/** Where what was learned of the sheen comes from. */
+export const evenWords = ({ counts }: EvenAfter): string =>
+  counts === 0 ? '~ assumed' : `the middle of ${counts === 1 ? 'one count' : `${counts} counts`} of yours`;
+
+/** Passes until a sheen is even, by what was counted. */
+export const evenIn = (stops: readonly EarlierStop[]): EvenAfter =>
+  evenAfter(stops.filter((s) => s.kind === 'sheen').map((s) => s.times));
 
 export const countIn = (step: CountedStep): number => (step.do === 'twist' ? step.turns : step.times);
 export const withCount = (step: CountedStep, count: number): CountedStep =>

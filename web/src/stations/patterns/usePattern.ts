@@ -49,8 +49,12 @@ export function usePattern(
   );
   const paints = useMemo(() => patternPaints(materials), [materials]);
   const colours = useMemo(
-    (): PatternColours => ({ labs: labsOf(materials), mixed: stirredLab(volumesLaid(steps), materials) ?? GREY }),
-    [materials, steps],
+    (): PatternColours => ({
+      labs: labsOf(materials),
+      deep: paints.deep,
+      mixed: stirredLab(volumesLaid(steps), materials) ?? GREY,
+    }),
+    [materials, steps, paints],
   );
   const plain = useMemo((): PlainPattern => ({ steps, seed, wobble }), [steps, seed, wobble]);
   return { plain, bodies: useBodies(plain), materials, paints, colours };

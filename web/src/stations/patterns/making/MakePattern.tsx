@@ -12,7 +12,7 @@ import { Word } from '../../../theme/pieces.js';
 import { useBodies, useJudgedStages, type PatternToMake, type PlainPattern } from '../../../workers/pattern.js';
 import { PatternFace } from '../faces/PatternFace.js';
 import { viewFor } from '../PatternRow.js';
-import { isCounted, withCount } from '../stageWords.js';
+import { evenIn, isCounted, withCount } from '../stageWords.js';
 import type { BenchPattern, Hands } from '../usePattern.js';
 import { PatternDone } from './PatternDone.js';
 import { savePatternSheet } from './patternPaper.js';
@@ -94,7 +94,9 @@ function Making({ pattern, bench, plan, hands, shelf, machines }: MakeProps & { 
   const print = (): void => {
     void savePatternSheet({ pattern, bench, plain, plan, bodies, words, units, size: paper });
   };
-  const words = patternSteps({ plan, bodies, stages, name, own: benchMachine(machines), units });
+  const mica = Object.keys(bench.paints.deep);
+  const sheen = mica.length > 0 ? { keys: mica, even: evenIn(pattern.stops) } : null;
+  const words = patternSteps({ plan, bodies, stages, sheen, name, own: benchMachine(machines), units });
   return (
     <Flex direction="column" padding={5} gap={4} height="100%" overflowY="auto">
       <Box fontSize="small">{pattern.name}</Box>

@@ -27,6 +27,7 @@ import { change, useRefusal } from '../../../wire/save.js';
 import type { PatternToMake, PlainPattern } from '../../../workers/pattern.js';
 import type { CaneMaterial } from '../../canes/clay/materials.js';
 import { gramsOf } from '../../canes/words/caneWords.js';
+import { stopWords } from '../stageWords.js';
 import { kneaded } from '../../canes/words/scrapWords.js';
 import { keptDto } from './keptSheet.js';
 import { PatternFace } from '../faces/PatternFace.js';
@@ -175,7 +176,7 @@ function Stopped({
               onStops(stops.map((s, k) => (k === i ? { ...s, times: Math.max(0, times) } : s)));
             }}
           />{' '}
-          {stop.kind === 'twist' ? 'turns' : 'folds'}.
+          {stopWords(stop.kind)}.
         </div>
       ))}
       I like it{' '}

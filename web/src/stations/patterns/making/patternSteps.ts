@@ -1,10 +1,11 @@
+import type { EvenAfter } from '#core/mica';
 import { stopLine, type Judged } from '#core/pattern';
 import type { UnitSystem } from '#core/units';
 import type { MachineDto, PatternStopDto } from '#contract';
 import type { BenchWords } from '../../../parts/BenchSteps.js';
 import type { PatternToMake, PlainBody } from '../../../workers/pattern.js';
 import { startWords } from '../planWords.js';
-import { isCounted } from '../stageWords.js';
+import { evenWords, isCounted } from '../stageWords.js';
 import { stepTitle, viewOf } from '../steps/index.js';
 
 /** A step at the bench, and the body that it leads to. */
@@ -14,11 +15,18 @@ export interface PatternWords extends BenchWords {
   readonly counted?: Pick<PatternStopDto, 'step' | 'kind'>;
 }
 
+export interface SheenToSay {
+  readonly keys: readonly string[];
+  readonly even: EvenAfter;
+}
+
 export interface PatternToSay {
   readonly plan: PatternToMake;
   readonly bodies: readonly PlainBody[];
   /** the sheet after each fold, as it looks at arm's length */
   readonly stages: readonly (Judged | null)[] | null;
+  /** its mica clays, and after how many passes their sheen is even; null: there are none */
+  readonly sheen: SheenToSay | null;
   readonly name: (key: string) => string;
   readonly own: MachineDto | undefined;
   readonly units: UnitSystem;
@@ -44,7 +52,7 @@ const ringsAt = (stop: number | null): Pick<BenchWords, 'rings'> =>
   stop === null || stop === 0 ? {} : { rings: { at: stop, says: 'The stop line: look before you go on.' } };
 
 /** The whole sheet as bench steps: what is rolled first, then each step with what to reach. */
-export function patternSteps({ plan, bodies, stages, name, own, units }: PatternToSay): PatternWords[] {
+export function patternSteps({ plan, bodies, stages, sheen, name, own, units }: PatternToSay): PatternWords[] {
   const { steps, makes } = plan;
   const again = makes > 1 ? ` All of it ${makes} times, one after the other.` : '';
   const last = steps.findLastIndex(isCounted);
@@ -66,8 +74,23 @@ export function patternSteps({ plan, bodies, stages, name, own, units }: Pattern
         ? { about: counted.about, enough: 'Enough', counted: { step: step.id, kind: step.do }, ...ringsAt(stop) }
         : {}),
     };
-    return i === 0 ? [toRoll(plan, name, units), words] : [words];
+    return i === 0 ? [...evenSheen(sheen, name), toRoll(plan, name, units), words] : [words];
   });
+}
+
+/** Mica clay is passed until all its flakes lie one way: before that no relief is seen in it. */
+function evenSheen(sheen: SheenToSay | null, name: (key: string) => string): PatternWords[] {
+  if (!sheen) return [];
+  const { keys, even } = sheen;
+  return [
+    {
+      ...{ face: 0, title: 'Pass it until its sheen is even' },
+      line:
+        `${keys.map(name).join(', ')}: on your thinnest, folded and fed the same way each time, about ` +
+        `${even.passes} passes (${evenWords(even)}). The side that shines more is its best: it lies down on the stamp.`,
+      ...{ about: even.passes, enough: 'The sheen is even', counted: { step: 'sheen', kind: 'sheen' } },
+    },
+  ];
 }
 
 /** Everything that has to lie ready. */
@@ -87,8 +110,11 @@ export function stopsPlanned(
 ): PatternStopDto[] {
   return words.flatMap(({ counted, about }, i) => {
     if (!counted) return [];
-    const times = counts[i] && counts[i] > 0 ? counts[i] : (about ?? 0);
-    const vein = stages?.[times - 1]?.vein ?? 0;
+    const own = counts[i] ?? 0;
+    // passes that nobody counted teach nothing
+    if (counted.kind === 'sheen' && own === 0) return [];
+    const times = own > 0 ? own : (about ?? 0);
+    const vein = counted.kind === 'sheen' ? 0 : (stages?.[times - 1]?.vein ?? 0);
     return [{ ...counted, times, veinMm: Number.isFinite(vein) ? Math.min(1000, vein) : 0 }];
   });
 }

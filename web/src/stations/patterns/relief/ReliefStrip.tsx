@@ -1,12 +1,14 @@
 import { Box } from '@chakra-ui/react';
 import { useMemo, type ReactElement } from 'react';
-import { DULL, EVEN_AFTER, tiltedBeyond } from '#core/mica';
+import { DULL, tiltedBeyond, type EvenAfter } from '#core/mica';
 import { thicknesses } from '#core/sheet';
 import { showLength, showMass } from '#core/units';
 import type { MachinesAnswer } from '#contract';
 import { benchMachine } from '../../../state/bench.js';
 import { useUnits } from '../../../state/view.js';
 import { Action, Caption, Rule, Second, Strip, Word } from '../../../theme/pieces.js';
+import { evenIn, evenWords } from '../stageWords.js';
+import { usePatternOf, usePatterns } from '../../../wire/queries.js';
 import type { ReliefClay } from './reliefClay.js';
 import { contrastsAt, type ReliefPlan, type WorkedRelief } from './reliefPlan.js';
 
@@ -115,11 +117,18 @@ function Settings({ plan, worked, sheet, machines, change }: StripProps): ReactE
   );
 }
 
+/** Passes until a sheen is even: each patterned sheet is told what was counted at all of them. */
+function useEvenAfter(): EvenAfter {
+  const first = usePatterns().data?.[0];
+  return evenIn(usePatternOf(first?.id).data?.stops ?? []);
+}
+
 function Order({ plan, worked, make }: StripProps): ReactElement {
+  const even = useEvenAfter();
   const units = useUnits();
   const fine = (mm: number): string => showLength(mm, units, true);
   const steps = [
-    `Pass it about ${EVEN_AFTER} times on your thinnest (~ assumed), until the sheen is even.`,
+    `Pass it about ${even.passes} times on your thinnest (${evenWords(even)}), until the sheen is even.`,
     `Roll it to ${fine(plan.thick)}. Wet the stamp; lay the sheet on it, best side down.`,
     'Press with your fingers first, then with the roller. Dry both.',
     `Shave in shallow cuts, down to ${fine(worked.blade)}: first what stands highest.`,
