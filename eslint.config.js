@@ -19,6 +19,7 @@ const CORE = [
     'mix',
     'sheet',
     'mica',
+  'mosaic',
     'blend',
   ],
   ...['cane/outlines', 'cane/document', 'cane/drawing', 'cane/steps', 'cane/face', 'cane/plan', 'cane'],
