@@ -78,14 +78,15 @@ export class TakeUpDto {
   @CopyName() name!: string;
 }
 
-export const CARRIED_KINDS = ['mix', 'blend', 'cane', 'pattern', 'batch', 'palette', 'pieceModel'] as const;
+export const CARRIED_KINDS = ['mix', 'blend', 'cane', 'pattern', 'batch', 'palette', 'mosaic', 'pieceModel'] as const;
 export type CarriedKind = (typeof CARRIED_KINDS)[number];
 
 /** POST /api/archive/carry: one thing out of a copy into the data of now, with everything that it needs. */
 export class CarryDto {
   @CopyName() name!: string;
   @IsIn(CARRIED_KINDS, {
-    message: 'A mix, a blend, a cane, a patterned sheet, a batch, a palette or a kept piece can be carried over.',
+    message:
+      'A mix, a blend, a cane, a patterned sheet, a batch, a palette, a mosaic or a kept piece can be carried over.',
   })
   kind!: CarriedKind;
   @Id() id!: string;

@@ -14,6 +14,7 @@ export * from './learning.js';
 export * from './limits.js';
 export * from './material.js';
 export * from './mixes.js';
+export * from './mosaics.js';
 export * from './network.js';
 export * from './ovens.js';
 export * from './palettes.js';

@@ -38,6 +38,7 @@ import { door, ownSteps } from './network/door.js';
 import { NetworkModule } from './network/network.module.js';
 import { NetworkService, type OnNetwork } from './network/network.service.js';
 import { MixesModule } from './mixes/mixes.module.js';
+import { MosaicsModule } from './mosaics/mosaics.module.js';
 import { RevisionsModule } from './revisions/revisions.module.js';
 import { DrawerModule } from './drawer/drawer.module.js';
 import { OvensModule } from './ovens/ovens.module.js';
@@ -75,6 +76,7 @@ class AppModule {
         OvensModule,
         PiecesModule,
         PalettesModule,
+        MosaicsModule,
         ShelfModule,
         SheetsModule,
         BlendsModule,

@@ -62,6 +62,8 @@ export interface Mosaic {
 
 /** Cells across the thinnest thread, and on the whole grid at the most. */
 const [ACROSS, MOST_CELLS] = [5, 1_500_000];
+/** Threads of different thickness in one mosaic. */
+export const MOST_DIAMETERS = 5;
 /** So many tesserae are planned; more are laid by nobody in one piece. */
 export const MOST_TESSERAE = 30_000;
 /** A patch is at least so many tesserae, and edges are smoothed over so much of a thread. */

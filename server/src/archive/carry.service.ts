@@ -12,6 +12,7 @@ import { carryAllOver, carryOver, type Carried, type CarriedAll } from './carry.
 
 export const KIND_WORDS: Readonly<Record<CarriedKind, string>> = {
   ...{ mix: 'mix', blend: 'blend', cane: 'cane', pattern: 'patterned sheet', batch: 'batch', palette: 'palette' },
+  mosaic: 'mosaic',
   pieceModel: 'piece',
 };
 /** What else a maker would count: what one of them is called, and several. */

@@ -12,6 +12,7 @@ const THINGS: ReadonlySet<TableName> = new Set([
   'pattern',
   'batch',
   'palette',
+  'mosaic',
   'pieceModel',
 ] as const);
 /** What is the same where these of its columns are: a clay of a name within its line. */

@@ -1,4 +1,5 @@
 import { match, materialIn, type Material } from '#core/material';
+import { mosaicMaterials, type MosaicDocument } from '#core/mosaic';
 import { pieceFindings, pieceMaterials, type PieceDocument } from '#core/piece';
 import type { TableName } from '../db/schema.js';
 
@@ -23,8 +24,15 @@ const rowOf = (material: Material): Named =>
 /** Tables whose rows hold the document of a piece. */
 const WITH_PIECES: ReadonlySet<TableName> = new Set(['pieceModel', 'assembly'] as const);
 
-/** What the document in a row names, beside what its columns do: the materials and findings of a piece. */
+/**
+ * What the document in a row names, beside what its columns do: the materials of a mosaic, the materials and
+ * findings of a piece.
+ */
 export function namedIn(table: TableName, row: Readonly<Record<string, unknown>>): readonly Named[] {
+  if (table === 'mosaic')
+    return mosaicMaterials(row.mosaic as MosaicDocument)
+      .flatMap((key) => materialIn(key) ?? [])
+      .map(rowOf);
   if (!WITH_PIECES.has(table)) return [];
   const piece = row.piece as PieceDocument;
   const materials = pieceMaterials(piece).flatMap((key) => materialIn(key) ?? []);

@@ -16,6 +16,7 @@ import type { Firmness, Kind, Toughness } from '#core/clay';
 import type { CutterShape, Lie } from '#core/cutter';
 import type { Basis, ChipWay } from '#core/mix';
 import type { Program, Trimming } from '#core/cane';
+import type { MosaicDocument } from '#core/mosaic';
 import type { PatternProgram, PatternWanted } from '#core/pattern';
 import type { ReadingWay } from '#core/sheet';
 import type { FinishStepDto, OvenReadingDto, PatternCutDto, PlacedDto } from '#contract';
@@ -162,6 +163,16 @@ export const palettes = sqliteTable('palette', {
   gainR: real('gain_r').notNull(),
   gainG: real('gain_g').notNull(),
   gainB: real('gain_b').notNull(),
+});
+
+/** Mosaics of threads, as they are planned and how far they are laid. What shades were last made of may be gone. */
+export const mosaics = sqliteTable('mosaic', {
+  id: id(),
+  version: version(),
+  name: text('name').notNull(),
+  note: text('note').notNull(),
+  pictureId: text('picture_id').references(() => pictures.id),
+  mosaic: text('mosaic', { mode: 'json' }).$type<MosaicDocument>().notNull(),
 });
 
 export const swatches = sqliteTable(

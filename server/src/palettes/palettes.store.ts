@@ -3,7 +3,7 @@ import { and, asc, desc, eq, ne } from 'drizzle-orm';
 import { DB } from '../db/db.module.js';
 import type { Row } from '../db/journal.js';
 import type { Db } from '../db/dataFile.js';
-import { entryCanes, entryPatterns, entryPictures, palettes, pictures, swatches } from '../db/schema.js';
+import { entryCanes, entryPatterns, entryPictures, mosaics, palettes, pictures, swatches } from '../db/schema.js';
 
 @Injectable()
 export class PalettesStore {
@@ -36,7 +36,7 @@ export class PalettesStore {
     return row;
   }
 
-  /** Whether another palette, or an entry of the diary, shows a picture too. */
+  /** Whether another palette, a mosaic, or an entry of the diary shows a picture too. */
   async pictureShared(pictureId: string, paletteId: string): Promise<boolean> {
     const others = await this.db
       .select({ id: palettes.id })
@@ -45,7 +45,7 @@ export class PalettesStore {
       .limit(1);
     if (others.length > 0) return true;
     const told = await Promise.all(
-      [entryCanes, entryPatterns, entryPictures].map((table) =>
+      [entryCanes, entryPatterns, entryPictures, mosaics].map((table) =>
         this.db.select({ id: table.id }).from(table).where(eq(table.pictureId, pictureId)).limit(1),
       ),
     );

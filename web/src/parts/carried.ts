@@ -16,6 +16,7 @@ export function thingAt(pathname: string): { readonly kind: CarriedKind; readonl
 /** Where things without a station of their own stand. */
 const ELSEWHERE: Readonly<Partial<Record<CarriedKind, string>>> = {
   palette: '/mixes/photograph',
+  mosaic: '/patterns',
   // kept pieces are there where a batch gets one
   pieceModel: '/batches',
 };

@@ -33,6 +33,8 @@ import type {
   NetworkAnswer,
   MixAnswer,
   MixListAnswer,
+  MosaicAnswer,
+  MosaicCard,
   NearMixAnswer,
   UsedInAnswer,
   OvensAnswer,
@@ -163,6 +165,9 @@ export const usePatternLook = (revisionId: string | null): UseQueryResult<Patter
 export const usePatternOf = (id: string | undefined): UseQueryResult<PatternAnswer> =>
   useRead(`/api/patterns/${id ?? ''}`, id !== undefined);
 /** The mix that looks most like a colour. */
+export const useMosaics = (): UseQueryResult<readonly MosaicCard[]> => useRead('/api/mosaics');
+export const useMosaicOf = (id: string | undefined): UseQueryResult<MosaicAnswer> =>
+  useRead(`/api/mosaics/${id ?? ''}`, id !== undefined);
 export const useNearMix = ({ l, a, b }: Lab): UseQueryResult<NearMixAnswer> =>
   useRead(`/api/mixes/near?l=${l.toFixed(2)}&a=${a.toFixed(2)}&b=${b.toFixed(2)}`);
 export const useSheets = (): UseQueryResult<readonly MadeAnswer[]> => useRead('/api/sheets');

@@ -4,6 +4,7 @@ import type { CarryAnswer } from '#contract';
 
 export const KINDS = {
   ...{ mix: 'mix', blend: 'blend', cane: 'cane', pattern: 'patterned sheet', batch: 'batch', palette: 'palette' },
+  mosaic: 'mosaic',
   pieceModel: 'piece',
 } as const;
 
@@ -14,6 +15,7 @@ type Things = CarryAnswer['things'];
 const PLURALS = {
   ...{ mix: 'mixes', blend: 'blends', cane: 'canes', pattern: 'patterned sheets', batch: 'batches' },
   palette: 'palettes',
+  mosaic: 'mosaics',
   pieceModel: 'pieces',
 } as const;
 

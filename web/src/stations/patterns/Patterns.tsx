@@ -10,9 +10,19 @@ import { FileWord } from '../../parts/FileWord.js';
 import { Warning } from '../../parts/Warning.js';
 import { useKeys } from '../../state/keys.js';
 import { Second, Word } from '../../theme/pieces.js';
-import { useBlends, useMachines, usePatternOf, usePatterns, useShelf } from '../../wire/queries.js';
+import {
+  useBlends,
+  useMachines,
+  useMosaicOf,
+  useOvens,
+  usePatternOf,
+  usePatterns,
+  useShelf,
+} from '../../wire/queries.js';
 import { CARD_WIDTH, PatternCardFace, StartSheet } from './faces/PatternCards.js';
 import { PatternView, type PatternDoing } from './PatternView.js';
+import { MosaicList } from './mosaic/MosaicList.js';
+import { MosaicView } from './mosaic/MosaicView.js';
 import { ReliefView } from './relief/ReliefView.js';
 import { useBeginPattern } from './useBeginPattern.js';
 
@@ -32,8 +42,15 @@ export default function Patterns(): ReactElement {
     return <Reading error={patterns.error ?? shelf.error ?? machines.error ?? blends.error} />;
   const known = { patterns: patterns.data, shelf: shelf.data, machines: machines.data, blends: blends.data };
   if (patternId === 'relief') return <ReliefView shelf={known.shelf} machines={known.machines} />;
+  if (patternId === 'mosaic') return <OneMosaic id={detail} shelf={known.shelf} />;
   if (patternId === undefined) return <AllPatterns {...known} />;
   return <OnePattern {...known} id={patternId} doing={detail === 'make' || detail === 'cut' ? detail : 'steps'} />;
+}
+
+function OneMosaic({ id, shelf }: { readonly id: string | undefined; readonly shelf: ShelfAnswer }): ReactElement {
+  const [mosaic, ovens] = [useMosaicOf(id), useOvens()];
+  if (!mosaic.data || !ovens.data) return <Reading error={mosaic.error ?? ovens.error} />;
+  return <MosaicView key={mosaic.data.id} answer={mosaic.data} shelf={shelf} ovens={ovens.data} />;
 }
 
 function OnePattern({ id, doing, shelf, machines }: Known & { readonly id: string; readonly doing: PatternDoing }) {
@@ -111,6 +128,7 @@ function AllPatterns({ patterns, shelf, blends }: Known): ReactElement {
         <Link to="/patterns/relief">a relief in mica</Link>
         <Second> pressed, shaved flat and seen under a lamp</Second>
       </Box>
+      <MosaicList />
       <Box marginTop={3}>
         <FileWord label="A patterned sheet as JSON" accept=".json,application/json" onFile={take}>
           one from a file

@@ -11,7 +11,7 @@ import { Warning } from '../../../parts/Warning.js';
 import { useUnits } from '../../../state/view.js';
 import { Word } from '../../../theme/pieces.js';
 import { Length } from './Length.js';
-import { keepRelief } from './reliefPicture.js';
+import { keepPicture } from '../keptPicture.js';
 import type { ReliefPlan } from './reliefPlan.js';
 
 export interface PressingProps {
@@ -175,7 +175,7 @@ function OpenPicture({ change }: Pick<PressingProps, 'change'>): ReactElement {
   const open = async (file: File): Promise<void> => {
     setWrong(null);
     try {
-      change({ picture: await keepRelief(file) });
+      change({ picture: await keepPicture(file) });
     } catch (error) {
       setWrong(sentenceOf(error));
     }

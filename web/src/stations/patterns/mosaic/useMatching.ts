@@ -1,0 +1,99 @@
+import { useEffect, useMemo, useState } from 'react';
+import { keyOf } from '#core/material';
+import type { MosaicShade } from '#core/mosaic';
+import type { MixAnswer, MixDto, ShelfAnswer } from '#contract';
+import { useBook } from '../../../state/book.js';
+import { asName, freeName, takenNames } from '../../../parts/names.js';
+import { useAllMixes } from '../../../wire/queries.js';
+import { change } from '../../../wire/save.js';
+import type { PlainInput } from '../../../workers/find.worker.js';
+import { useMatches } from '../../../workers/useFind.js';
+import { usePlainClays } from '../../../workers/usePlainClays.js';
+import { matchedOf, type Matched } from '../../mixes/palettes/matched.js';
+import type { OnMosaic } from './useMosaic.js';
+
+/** The search for mixes of all shades that are of nothing yet. */
+export interface Matching {
+  readonly looking: boolean;
+  readonly found: number;
+  readonly wrong: string | null;
+  readonly begin: () => void;
+}
+
+/** Clays in one mix at the most. */
+const MOST_CLAYS = 3;
+const NONE: readonly PlainInput[] = [];
+
+function mixFor(row: Matched, name: string, wanted: string): MixDto | null {
+  if (!row.recipe) return null;
+  return {
+    ...{ id: crypto.randomUUID(), version: 0, name, note: 'for a mosaic', retired: false },
+    ...{ wantedHex: wanted, basis: 'volume' },
+    ingredients: row.recipe.ingredients.map(({ parts, of }) => ({ parts: parts.toFraction(), of })),
+  };
+}
+
+/** What a shade is of: the clay itself where that is all, or else a new mix on the board. */
+async function made(row: Matched, shade: MosaicShade, name: string): Promise<MosaicShade> {
+  const [only, ...others] = row.recipe?.ingredients ?? [];
+  const hex = row.mixHex ?? shade.hex;
+  if (only && others.length === 0) return { ...shade, hex, of: keyOf(only.of) };
+  const dto = mixFor(row, name, shade.hex);
+  const kept = dto && (await change<MixAnswer>('PUT', `/api/mixes/${dto.id}`, dto));
+  const newest = kept?.revisions.at(-1);
+  return newest ? { ...shade, hex, of: `mix:${newest.id}` } : shade;
+}
+
+/** Looks for mixes from the shelf, puts them on the board, and makes the shades of them. */
+export function useMatching(name: string, on: OnMosaic, shelf: ShelfAnswer): Matching {
+  const [looking, setLooking] = useState(false);
+  const [wrong, setWrong] = useState<string | null>(null);
+  const clays = usePlainClays(shelf);
+  const book = useBook(shelf, []);
+  const mixes = useAllMixes();
+  const { shades } = on.mosaic;
+  const open = useMemo(() => shades.filter((s) => s.of === undefined), [shades]);
+  const inputs = useMemo(
+    (): readonly PlainInput[] =>
+      looking
+        ? open.map(({ l, a, b }) => ({ target: { l, a, b }, grams: 0, mostClays: MOST_CLAYS, locked: [], clays }))
+        : NONE,
+    [looking, open, clays],
+  );
+  const matches = useMatches(inputs);
+  const found = matches.filter((m) => m !== undefined).length;
+  const all = looking && inputs.length > 0 && found === inputs.length;
+  const settle = async (): Promise<void> => {
+    const taken = new Set(takenNames(mixes.data));
+    let left = 0;
+    const next: MosaicShade[] = [];
+    let k = 0;
+    for (const [i, shade] of shades.entries()) {
+      if (shade.of !== undefined) {
+        next.push(shade);
+        continue;
+      }
+      const swatch = { id: '', name: '', l: shade.l, a: shade.a, b: shade.b, share: null };
+      const own = freeName(asName(`${name.slice(0, 60)} ${i + 1}`), taken);
+      taken.add(own.toLowerCase());
+      const settled = await made(matchedOf(swatch, matches[k++] ?? [], 0, book), shade, own);
+      if (settled.of === undefined) left++;
+      next.push(settled);
+    }
+    on.change({ shades: next });
+    setWrong(left > 0 ? `For ${left} of the shades nothing on the shelf comes near.` : null);
+  };
+  useEffect(() => {
+    if (!all) return;
+    setLooking(false);
+    void settle();
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- what was found belongs to the search that was begun
+  }, [all]);
+  return {
+    ...{ looking, found, wrong },
+    begin: () => {
+      setWrong(null);
+      setLooking(true);
+    },
+  };
+}
