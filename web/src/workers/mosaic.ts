@@ -19,30 +19,36 @@ export const mosaicShades = (pictureId: string, colours: number, run: number): P
 
 const keyOf = (wish: PlainMosaicWish): string => JSON.stringify(wish);
 
-/** A plan on its way: how far it is, what it is, and how it is stopped. */
+/** A plan on its way: how far it is, what it is, and how it is stopped and begun anew. */
 export interface PlannedMosaic extends Answer<Mosaic | null> {
-  /** 0 to 1; null: nothing is worked out now */
-  readonly share: number | null;
+  /** 0 to 1 */
+  readonly share: number;
   readonly stop: () => void;
+  readonly again: () => void;
 }
 
-/** The plan of a mosaic; null until it is known, where it was stopped, and where nothing is wished. */
+/** The plan of a mosaic; null where it was stopped, and undefined until it is known. */
 export function useMosaicPlan(wish: PlainMosaicWish | null): PlannedMosaic {
-  const [share, setShare] = useState<number | null>(null);
+  const [share, setShare] = useState(0);
+  const [round, setRound] = useState(0);
   const key = wish && keyOf(wish);
-  const name = `mosaic ${key ?? ''}`;
+  const name = `mosaic ${round} ${key ?? ''}`;
   const answer = useAnswer<Mosaic | null>(
-    ['mosaic', key],
+    ['mosaic', key, round],
     wish &&
-      (async () => {
-        try {
-          return await bridge.ask((worker) => worker.plan(wish, name, proxy(setShare)));
-        } finally {
-          setShare(null);
-        }
+      (() => {
+        setShare(0);
+        return bridge.ask((worker) => worker.plan(wish, name, proxy(setShare)));
       }),
   );
-  return { ...answer, share, stop: () => void bridge.ask((worker) => worker.stop(name)) };
+  return {
+    ...answer,
+    share,
+    stop: () => void bridge.ask((worker) => worker.stop(name)),
+    again: () => {
+      setRound(round + 1);
+    },
+  };
 }
 
 /** How a mosaic looks from 30 cm; null until it is known. @param thread mm of its thickest thread */

@@ -9,7 +9,16 @@ import { Warning } from '../../../parts/Warning.js';
 import { useUnits } from '../../../state/view.js';
 import { Action, Caption, Rule, Second, Strip, Word } from '../../../theme/pieces.js';
 import { smallestMosaic, useMosaicLook } from '../../../workers/mosaic.js';
-import { coloured, hoursWords, labsOf, laidIn, shadeThreads, traysOf, type ShadeThreads } from './mosaicMoves.js';
+import {
+  coloured,
+  hoursWords,
+  labsOf,
+  laidIn,
+  shadeThreads,
+  threadWords,
+  traysOf,
+  type ShadeThreads,
+} from './mosaicMoves.js';
 import type { Matching } from './useMatching.js';
 import type { OnMosaic } from './useMosaic.js';
 
@@ -111,7 +120,7 @@ function Work({ on, mosaic, ovens, rows }: RowsProps): ReactElement {
         </Box>
       )}
       <Second display="block">
-        {showLength(metres, units)} of thread, {Math.round(100 * on.mosaic.lost)} % of it for what is lost: {threads}{' '}
+        {threadWords(metres, units)} of thread, {Math.round(100 * on.mosaic.lost)} % of it for what is lost: {threads}{' '}
         threads as long as {oven ? `the tray of ${oven.name}` : 'a tray of 10 cm (~ assumed)'}, on {trays}{' '}
         {trays === 1 ? 'tray' : 'trays'} with a thread’s width between them
       </Second>
@@ -149,7 +158,7 @@ function Shades({ on, matching, rows }: RowsProps): ReactElement {
               {row.shade + 1} {row.name}
             </Box>
             <Box textAlign="right">
-              {row.count} · {showLength(row.length, units)}
+              {row.count} · {threadWords(row.length, units)}
               {row.grams !== null && ` · ${showMass(row.grams, units)}`}
             </Box>
           </Flex>

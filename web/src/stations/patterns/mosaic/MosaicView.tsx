@@ -97,6 +97,28 @@ function Head({ answer, on, plan }: HeadProps): ReactElement {
   );
 }
 
+/** While it is planned, and where that was stopped. */
+function NotThere({ planning }: { readonly planning: OnMosaic['plan'] }): ReactElement | null {
+  if (planning.wrong) return null;
+  if (planning.working)
+    return (
+      <Second display="block" role="status">
+        planning: {Math.round(100 * planning.share)} %{' '}
+        <Word fontSize="small" onClick={planning.stop}>
+          stop
+        </Word>
+      </Second>
+    );
+  return (
+    <Second display="block" role="status">
+      It is not planned.{' '}
+      <Word fontSize="small" onClick={planning.again}>
+        plan it
+      </Word>
+    </Second>
+  );
+}
+
 /** The mosaic large, as it is laid or as it will look, and at its true size. */
 function Looks({ on, plan }: Omit<HeadProps, 'answer'>): ReactElement {
   const units = useUnits();
@@ -106,15 +128,7 @@ function Looks({ on, plan }: Omit<HeadProps, 'answer'>): ReactElement {
   const hexes = known.map((k) => k.hex);
   if (mosaic.pictureId === undefined)
     return <Second>Open a picture or a drawing: a mosaic of threads is planned from it.</Second>;
-  if (!plan)
-    return (
-      <Second display="block" role="status">
-        {planning.share === null ? 'planning …' : `planning: ${Math.round(100 * planning.share)} %`}{' '}
-        <Word fontSize="small" onClick={planning.stop}>
-          stop
-        </Word>
-      </Second>
-    );
+  if (!plan) return <NotThere planning={planning} />;
   const drawn = { mosaic: plan, bezel, hexes, bedHex: BED_HEX };
   return (
     <>
@@ -134,7 +148,7 @@ function Looks({ on, plan }: Omit<HeadProps, 'answer'>): ReactElement {
           {laying ? 'as it will look' : 'as far as it is laid'}
         </Word>
         <Caption>{showCutter(bezel, units)}</Caption>
-        {planning.share !== null && <Caption role="status">planning: {Math.round(100 * planning.share)} %</Caption>}
+        {planning.working && <Caption role="status">planning: {Math.round(100 * planning.share)} %</Caption>}
       </Flex>
       <Caption display="block" marginTop={3}>
         at its true size, for an arm’s length:

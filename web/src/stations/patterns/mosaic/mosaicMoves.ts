@@ -13,7 +13,7 @@ import {
   type ThreadTray,
 } from '#core/mosaic';
 import { lookUp } from '#core/stock';
-import { attempt } from '#core/units';
+import { attempt, type UnitSystem } from '#core/units';
 import type { MosaicAnswer, MosaicDto, ShelfAnswer } from '#contract';
 import { bookOf } from '../../../state/book.js';
 import type { PlainMosaicWish } from '../../../workers/mosaic.js';
@@ -39,6 +39,7 @@ export const sentMosaic = ({ id, version, name, note, mosaic }: MosaicAnswer): M
 
 /** What a shade is of, as far as that is known. */
 export interface KnownShade {
+  /** empty: it was not looked for yet */
   readonly name: string;
   readonly hex: string;
   /** g/cm³; null: it was not looked for yet, or is gone by now */
@@ -52,15 +53,15 @@ export function shadesKnown(
   pigments: PigmentSource,
 ): readonly KnownShade[] {
   const book = bookOf(shelf, referenced);
-  return mosaic.shades.map(({ of, hex }, i): KnownShade => {
-    const unknown = { name: `shade ${i + 1}`, hex, density: null };
+  return mosaic.shades.map(({ of, hex }): KnownShade => {
+    const unknown = { name: '', hex, density: null };
     if (of === undefined) return unknown;
     return attempt(
       () => {
         const { name, density } = lookUp(readMaterial(of), book, { stage: 'baked', pigments });
         return { name, hex, density };
       },
-      () => ({ ...unknown, name: `shade ${i + 1}, not there any more` }),
+      () => ({ ...unknown, name: 'not there any more' }),
     );
   });
 }
@@ -112,6 +113,16 @@ export const laidIn = ({ tesserae }: Mosaic, done: readonly number[]): number =>
 /** A patch laid, or taken up again. */
 export const turned = (done: readonly number[], patch: number): readonly number[] =>
   done.includes(patch) ? done.filter((p) => p !== patch) : [...done, patch].sort((a, b) => a - b);
+
+/** Millimetres of a metre and of a foot. */
+const [METRE, FOOT] = [1000, 304.8];
+
+/** Thread is measured in metres, or in feet. */
+export function threadWords(mm: number, units: UnitSystem): string {
+  const [unit, word] = units === 'imperial' ? [FOOT, 'ft'] : [METRE, 'm'];
+  const length = mm / unit;
+  return `${length.toFixed(length < 10 ? 2 : 1)} ${word}`;
+}
 
 /** `3 h 20 min`, for so many tesserae at a pace. */
 export function hoursWords(tesserae: number, pace: number): string {

@@ -5,7 +5,7 @@ import { Column, SMALL, TITLE } from '../../../parts/paperColumn.js';
 import { PaperBook, type PaperPage } from '../../../parts/pdfPage.js';
 import { saveFile } from '../../../parts/saveFile.js';
 import type { Paper } from '../../../state/view.js';
-import { hoursWords, shadeThreads } from './mosaicMoves.js';
+import { hoursWords, shadeThreads, threadWords } from './mosaicMoves.js';
 import type { OnMosaic } from './useMosaic.js';
 
 interface PlanOnPaper {
@@ -47,9 +47,9 @@ function numbers(page: PaperPage, tesserae: readonly Tessera[], scale: number, l
 /** The threads by shade, in words. */
 function threadLines({ on, plan, units }: PlanOnPaper): readonly string[] {
   return shadeThreads(plan, on.known, on.mosaic.lost).map((row) => {
-    const each = row.threads.map((t) => `${showLength(t.length, units)} of ${showLength(t.diameter, units, true)}`);
+    const each = row.threads.map((t) => `${threadWords(t.length, units)} of ${showLength(t.diameter, units, true)}`);
     const grams = row.grams === null ? '' : `, ${showMass(row.grams, units)}`;
-    return `${row.shade + 1}  ${row.name}: ${row.count} tesserae, ${each.join(', ')}${grams}`;
+    return `${row.shade + 1}  ${row.name === '' ? `#${row.hex}` : row.name}: ${row.count} tesserae, ${each.join(', ')}${grams}`;
   });
 }
 

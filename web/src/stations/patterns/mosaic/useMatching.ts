@@ -48,7 +48,7 @@ async function made(row: Matched, shade: MosaicShade, name: string): Promise<Mos
 export function useMatching(name: string, on: OnMosaic, shelf: ShelfAnswer): Matching {
   const [looking, setLooking] = useState(false);
   const [wrong, setWrong] = useState<string | null>(null);
-  const clays = usePlainClays(shelf);
+  const clays = usePlainClays(shelf, true);
   const book = useBook(shelf, []);
   const mixes = useAllMixes();
   const { shades } = on.mosaic;
@@ -76,7 +76,7 @@ export function useMatching(name: string, on: OnMosaic, shelf: ShelfAnswer): Mat
       const swatch = { id: '', name: '', l: shade.l, a: shade.a, b: shade.b, share: null };
       const own = freeName(asName(`${name.slice(0, 60)} ${i + 1}`), taken);
       taken.add(own.toLowerCase());
-      const settled = await made(matchedOf(swatch, matches[k++] ?? [], 0, book), shade, own);
+      const settled = await made(matchedOf(swatch, matches[k++] ?? [], 1, book), shade, own);
       if (settled.of === undefined) left++;
       next.push(settled);
     }

@@ -2,6 +2,7 @@ import { useMemo, useState } from 'react';
 import { sentenceOf } from '#core/units';
 import { withChange, type MosaicDocument } from '#core/mosaic';
 import type { MosaicAnswer, MosaicDto, ShelfAnswer } from '#contract';
+import { client } from '../../../wire/queries.js';
 import { put } from '../../../wire/save.js';
 import { usePigments } from '../../../wire/pigments.js';
 import { mosaicShades, useMosaicPlan } from '../../../workers/mosaic.js';
@@ -13,12 +14,15 @@ export function useMosaic(answer: MosaicAnswer, shelf: ShelfAnswer) {
   const { mosaic } = answer;
   const pigments = usePigments();
   const [wrong, setWrong] = useState<string | null>(null);
+  const path = `/api/mosaics/${answer.id}`;
+  // as it is by now: changes may come faster than the page is drawn
+  const now = (): MosaicAnswer => client.getQueryData<MosaicAnswer>([path]) ?? answer;
   const save = (part: Partial<MosaicDto>): void => {
-    const dto = { ...sentMosaic(answer), ...part };
-    void put<MosaicDto>(`/api/mosaics/${answer.id}`, dto, { ...answer, ...dto });
+    const dto = { ...sentMosaic(now()), ...part };
+    void put<MosaicDto>(path, dto, { ...now(), ...dto });
   };
   const change = (part: Partial<MosaicDocument>): void => {
-    save({ mosaic: withChange(mosaic, part) });
+    save({ mosaic: withChange(now().mosaic, part) });
   };
   const attempt = async (what: () => Promise<void>): Promise<void> => {
     setWrong(null);
@@ -31,13 +35,13 @@ export function useMosaic(answer: MosaicAnswer, shelf: ShelfAnswer) {
   /** Shades follow the picture, the number of colours and the run; what they were made of is looked for anew. */
   const withShades = (part: Partial<MosaicDocument>): Promise<void> =>
     attempt(async () => {
-      const next = { ...mosaic, ...part };
-      if (next.pictureId === undefined) {
-        change(part);
-        return;
-      }
-      const labs = await mosaicShades(next.pictureId, next.colours, next.run);
-      change({ ...part, shades: labs.map(shadeOf) });
+      change(part);
+      const { pictureId, colours, run } = now().mosaic;
+      if (pictureId === undefined) return;
+      const labs = await mosaicShades(pictureId, colours, run);
+      const later = now().mosaic;
+      const same = later.pictureId === pictureId && later.colours === colours && later.run === run;
+      if (same) change({ shades: labs.map(shadeOf) });
     });
   const openPicture = (file: File): Promise<void> =>
     attempt(async () => withShades({ pictureId: await keepPicture(file) }));
