@@ -19,7 +19,7 @@ const CORE = [
     'mix',
     'sheet',
     'mica',
-  'mosaic',
+    'mosaic',
     'blend',
   ],
   ...['cane/outlines', 'cane/document', 'cane/drawing', 'cane/steps', 'cane/face', 'cane/plan', 'cane'],

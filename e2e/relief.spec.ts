@@ -83,7 +83,15 @@ test('a relief in mica is pressed, shaved, rolled too far and seen dull, under a
     await page.getByRole('button', { name: 'a texture instead' }).press('Enter');
     await expect(page.getByLabel('Texture')).toHaveValue('net');
   });
-  await test.step('kept as a patterned sheet, rolled one setting too far and seen dull, and that taken back', async () => {
+});
+
+test('a relief is kept as a patterned sheet, rolled too far and seen dull, taken back, and cut to ear drops', async ({
+  page,
+  sledge,
+}) => {
+  await page.goto(`${sledge.url}/patterns/relief?texture=net`);
+  const strip = page.getByRole('region', { name: 'Clay and how clearly it is seen' });
+  await test.step('rolled one setting too far it is dull, and that is taken back', async () => {
     await page.getByRole('button', { name: 'Keep it as a patterned sheet' }).press('Enter');
     const steps = page.getByRole('list', { name: 'Steps of the patterned sheet' });
     const shows = page.getByRole('region', { name: 'Clay and what comes of it' });

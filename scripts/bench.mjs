@@ -16,6 +16,7 @@ const { caning } = await import('../dist/core/bench/caning.js');
 const { patterns } = await import('../dist/core/bench/patterns.js');
 const { days } = await import('../dist/core/bench/days.js');
 const { relighting } = await import('../dist/core/bench/relighting.js');
+const { mosaics } = await import('../dist/core/bench/mosaics.js');
 const { ovens } = await import('../dist/core/bench/ovens.js');
 const { creases } = await import('../dist/core/bench/creases.js');
 const { layouts } = await import('../dist/core/bench/layouts.js');
@@ -145,6 +146,7 @@ const TABLES = {
   canes: () => caning(() => performance.now()),
   patterns: () => patterns(() => performance.now()),
   mica: () => relighting(() => performance.now()),
+  mosaics: () => mosaics(() => performance.now()),
   ovens: () => ovens(),
   days: () => days(() => performance.now()),
   creases: () => creases(() => performance.now()),

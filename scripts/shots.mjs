@@ -105,6 +105,12 @@ const VIEWS = {
     await open('patterns/relief?texture=pods&pitch=7&strays=0.08');
     await page.getByRole('application').waitFor();
   },
+  mosaic: async () => {
+    await open('patterns');
+    await page.getByRole('link', { name: 'Stock pot brooch' }).click();
+    await page.getByRole('img', { name: 'The mosaic as it will look' }).waitFor();
+    await page.getByText(/of what the picture/).waitFor();
+  },
   pieces: async () => {
     await open('batches');
     await card(/Radish blossoms/);
@@ -144,20 +150,6 @@ for (const [name, act] of Object.entries(VIEWS)) {
   await page.screenshot({ path: join(shots, `${name}.png`) });
   console.log(`docs/screenshots/${name}.png`);
 }
-/** A list of starting points on a page of its own. @param count faces to wait for */
-async function startingPoints(path, count, file) {
-  const own = await browser.newPage({ viewport: { width: 1280, height: 1100 } });
-  await own.goto(`http://127.0.0.1:${port}/${path}`);
-  const list = own.getByRole('list', { name: 'Starting points' });
-  await list
-    .locator('canvas[data-painted]')
-    .nth(count - 1)
-    .waitFor();
-  await own.waitForTimeout(6000);
-  await list.screenshot({ path: join(shots, file) });
-  console.log(`docs/screenshots/${file}`);
-}
-if (isWanted('starting-points')) await startingPoints('canes', 12, 'starting-points.png');
 
 /** Bench, shelf and diary as they are held, side by side. */
 async function held(file) {

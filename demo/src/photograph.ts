@@ -1,3 +1,4 @@
+import type { Pixels } from '#core/picture';
 import { pngOf } from './png.js';
 
 type Rgb = readonly [number, number, number];
@@ -62,7 +63,20 @@ export const PHOTOGRAPH = { width: 640, height: 420 } as const;
  * A photograph of cut vegetables under a warm lamp, with a grey card in the corner: drawn, so that it can be
  * shipped.
  */
-export function photograph(): Buffer {
+export const photograph = (): Buffer => pngOf(photographed(), PHOTOGRAPH.width, PHOTOGRAPH.height);
+
+/** The same as pixels, with their opacity. */
+export function photographPixels(): Pixels {
+  const rgb = photographed();
+  const { width, height } = PHOTOGRAPH;
+  const data = Uint8ClampedArray.from({ length: 4 * width * height }, (_, k) =>
+    k % 4 === 3 ? 255 : (rgb[3 * Math.floor(k / 4) + (k % 4)] ?? 0),
+  );
+  return { data, width, height };
+}
+
+/** Red, green and blue of its pixels, row by row. */
+function photographed(): Uint8Array {
   const { width, height } = PHOTOGRAPH;
   const out = new Uint8Array(width * height * 3);
   for (let y = 0; y < height; y++)
@@ -91,5 +105,5 @@ export function photograph(): Buffer {
           Math.min(255, Math.round((colour[c] ?? 0) * (LAMP[c] ?? 1) * light)),
         );
     }
-  return pngOf(out, width, height);
+  return out;
 }

@@ -23,6 +23,7 @@ import {
   machines,
   mixes,
   photograph,
+  photographPixels,
   setup,
   lyingThere,
   sheetBook,
@@ -41,6 +42,9 @@ import { loadPieces } from './loadPieces.js';
 import { PatternsService } from './patterns/patterns.service.js';
 import { DrawerService } from './drawer/drawer.service.js';
 import { OvensService } from './ovens/ovens.service.js';
+import { hexOf, xyzOfLab } from '#core/colour';
+import { newMosaic, shadesOf } from '#core/mosaic';
+import { MosaicsService } from './mosaics/mosaics.service.js';
 import { PalettesService } from './palettes/palettes.service.js';
 import { MixesService } from './mixes/mixes.service.js';
 import { Studio } from './mixes/studio.js';
@@ -72,6 +76,7 @@ class Loader {
     await this.mixes();
     await this.chips();
     await this.palette();
+    await this.mosaic();
     await this.blends();
     await this.batches();
     await this.sheetBook();
@@ -171,6 +176,20 @@ class Loader {
           b,
           share,
         })),
+      });
+  }
+
+  /** A mosaic of the photograph, of which nothing is laid yet. */
+  private async mosaic(): Promise<void> {
+    const plan = newMosaic(idOf('photograph'));
+    const labs = shadesOf(photographPixels(), plan.colours, plan.run);
+    const shades = labs.map((lab) => ({ ...lab, hex: hexOf(xyzOfLab(lab)) }));
+    const bezel = { shape: 'oval', width: 40, height: 30 } as const;
+    await this.app
+      .get(MosaicsService)
+      .save(made(), {
+        ...{ id: idOf('mosaic'), version: 0, name: 'Stock pot brooch', note: '' },
+        mosaic: { ...plan, bezel, shades },
       });
   }
 

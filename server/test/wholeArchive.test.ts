@@ -182,10 +182,10 @@ test('an archive of an older version is brought up to date', async () => {
   const manifest = JSON.parse(String(files.get('manifest.json'))) as Record<string, unknown> & {
     rows: Record<string, number>;
   };
-  // before the bench was shared and the diary had photographs
-  const { bench_now: _, entry_picture: __, ...rows } = manifest.rows;
+  // before the bench was shared, the diary had photographs, and there were mosaics
+  const { bench_now: _, entry_picture: __, mosaic: ___, ...rows } = manifest.rows;
   files.set('manifest.json', Buffer.from(JSON.stringify({ ...manifest, tables: 20, rows })));
-  for (const gone of ['bench_now', 'entry_picture']) files.delete(`data/${gone}.jsonl`);
+  for (const gone of ['bench_now', 'entry_picture', 'mosaic']) files.delete(`data/${gone}.jsonl`);
   const ready = await takeIn(api, await zipped(files), 'old.zip');
   expect([ready.state, ready.why]).toEqual(['ready', null]);
   expect((await api.get<ArchiveAnswer>('/api/archive')).body.copies.map((c) => c.name)).toContain('from old');

@@ -55,7 +55,7 @@ export function common(one: Convex, other: Convex): Convex {
   return rest;
 }
 
-/** The line that two shapes that overlap are both cut along: where their edges cross. The normal points to the other. */
+/** The line that two overlapping shapes are both cut along: where their edges cross. Its normal points to the other. */
 export function mitre(one: Convex, other: Convex, shared: Convex): Line {
   let [a, b, most] = [shared[0] as Point, shared[0] as Point, -1];
   for (const p of shared)

@@ -20,7 +20,10 @@ function nearestSide(edge: readonly Point[], outwards: number, [x, y]: Point): L
   return { at: p, normal: [(outwards * (q[1] - p[1])) / length, (-outwards * (q[0] - p[0])) / length] };
 }
 
-/** Keeps shapes inside an edge: what sticks out is cut along the side it sticks out at. @param clockwise as y goes down */
+/**
+ * Keeps shapes inside an edge: what sticks out is cut along the side it sticks out at.
+ * @param signed the area of the edge with its sign: it says which side is outside
+ */
 export function keptInside(edge: readonly Point[], signed: number): (points: Convex) => Convex {
   const outwards = Math.sign(signed);
   return (points) => {

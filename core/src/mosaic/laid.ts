@@ -36,7 +36,10 @@ const boundsOf = (points: Convex): readonly [Mm, Mm, Mm, Mm] => {
   return [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
 };
 
-/** The largest part of a shape that lies beside another: beyond one of its sides. @param holding what has to be in it */
+/**
+ * The largest part of a shape that lies beside another: beyond one of its sides.
+ * @param holding a place that has to be in it
+ */
 function fitted(one: Convex, other: Convex, gap: Mm, holding: Point | null): Convex {
   let [best, most]: [Convex, Mm2] = [[], 0];
   for (const side of sidesOf(other)) {

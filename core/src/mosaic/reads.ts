@@ -23,10 +23,10 @@ export interface Seen {
 const [ACROSS, COMPARED] = [300, 6000];
 /** A mean of so many neighbours, three times over, comes near to a Gaussian. */
 const ROUNDS = 3;
-/** What of a picture has to be seen: a sixtieth of its side. An assumption. */
-const SHARPEST = 1 / 60;
+/** What of a picture has to be seen, as a share of its side; what is finer is taken for its grain. An assumption. */
+const SHARPEST = 1 / 48;
 /** The share of a picture's differences that a mosaic has to keep to be read: an assumption. */
-export const READS_FROM = 0.7;
+export const READS_FROM = 0.9;
 
 /** Light as the eye runs it together: three channels blurred within the bezel. @param sigma mm */
 function blurred(light: Float32Array, { inside, columns, rows, cell }: Grid, sigma: Mm): Float32Array {
@@ -111,12 +111,13 @@ export function offPicture(seen: Seen, shapes: readonly Coloured[], sigma: Mm): 
 
 /**
  * How well what is laid can be read from so far that the eye runs `sigma` together: the share of the picture's
- * differences (CIELAB) that it keeps, at most 1.
+ * differences (CIELAB) that it keeps, at most 1. What is finer than a picture has to be seen is run together in both.
  */
 export function readAs(seen: Seen, shapes: readonly Coloured[], sigma: Mm): number {
   const grid = gridFor(seen);
-  const one = blurred(painted(grid, shapes, seen.bed), grid, sigma);
-  const other = blurred(grid.light, grid, SHARPEST * Math.max(seen.bezel.width, seen.bezel.height));
+  const wide = Math.max(sigma, SHARPEST * Math.max(seen.bezel.width, seen.bezel.height));
+  const one = blurred(painted(grid, shapes, seen.bed), grid, wide);
+  const other = blurred(grid.light, grid, wide);
   const places = compared(grid).map((at) => [labIn(one, at), labIn(other, at)] as const);
   const mean = places.reduce(
     (sum, [, p]) => ({

@@ -82,7 +82,7 @@ export function useJudgedPattern(pattern: PlainPattern | null, colours: PatternC
   return value ?? null;
 }
 
-/** How much of the face colour the darkest places of its mica clays show; null until it is known, and where there are none. */
+/** How much of the face colour the darkest places of its mica clays show; null until it is known, or where none are. */
 export function useDarkest(
   pattern: PlainPattern,
   deep: PatternPaints['deep'],

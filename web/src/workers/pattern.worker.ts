@@ -88,7 +88,7 @@ const worker = {
     if (!body) return null;
     return judgeLook(lookAt(body, context, { of: 'face' }), colourOf(context.materials, colours), colours.mixed);
   },
-  /** How much of the face colour the darkest places of its mica clays show, by their keys; null where it cannot be made. */
+  /** How much of the face colour the darkest places of its mica clays show, by their keys; null: it cannot be made. */
   darkest(pattern: PlainPattern, deep: PatternPaints['deep']): Readonly<Record<string, number>> | null {
     const looked = lookedAt(pattern, pattern.steps.length - 1, { of: 'face' }, deep);
     if (!looked) return null;

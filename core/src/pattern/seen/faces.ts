@@ -79,7 +79,10 @@ function alongRope(looked: Looked): Look {
   return { outline: rectangle(thick, width), sample: (x, y) => field(0, y, x + thick / 2) };
 }
 
-/** A face of a body: what is seen at each of its places. @param sheen of its mica clays; left out: they are one colour */
+/**
+ * A face of a body: what is seen at each of its places.
+ * @param sheen of its mica clays; left out: they are one colour
+ */
 export function lookAt(body: Body, context: PatternContext, view: View, sheen: Sheen | null = null): Look {
   const looked: Looked = { body, context, sheen };
   if (view.of === 'side') return body.form === 'rope' ? alongRope(looked) : uprightAt(looked, view.degrees, view.off);

@@ -87,7 +87,7 @@ export const relief: ChangeKind<PressRelief> = {
   },
 };
 
-/** mm by which honest hands dip below a plane on the middle, and between the places at which they do so: assumptions. */
+/** mm by which honest hands dip below a plane on the middle, and between the places where they do so: assumptions. */
 const [STRAYS, STRAYS_EVERY] = [0.05, 13];
 
 /** How a blade strays: slow waves of three directions, down from where it is set. */

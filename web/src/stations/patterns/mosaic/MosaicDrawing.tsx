@@ -3,6 +3,7 @@ import { memo, useMemo, type ReactElement } from 'react';
 import { bezelEdge, type Mosaic, type Tessera } from '#core/mosaic';
 import type { Cutter } from '#core/cutter';
 import type { Point } from '#core/outline';
+import { UNKNOWN_HEX, grey } from '../../../theme/grey.js';
 
 interface DrawingProps {
   readonly mosaic: Mosaic;
@@ -64,8 +65,8 @@ const OnePatch = memo(function OnePatch({
         <path
           key={shade}
           d={d}
-          fill={laid ? `#${hexes[shade] ?? '808080'}` : '#ffffff'}
-          stroke={laid ? 'none' : '#8a8a8a'}
+          fill={laid ? `#${hexes[shade] ?? UNKNOWN_HEX}` : grey.tile}
+          stroke={laid ? 'none' : grey.hairline}
           strokeWidth={0.06}
         />
       ))}
@@ -115,8 +116,8 @@ export function MosaicDrawing(props: DrawingProps): ReactElement {
                 y={y + small * 0.35}
                 fontSize={small}
                 textAnchor="middle"
-                fill="#141414"
-                stroke="#ffffff"
+                fill={grey.ink}
+                stroke={grey.tile}
                 strokeWidth={small / 5}
                 paintOrder="stroke"
                 pointerEvents="none"

@@ -100,6 +100,8 @@ interface RowsProps extends StripProps {
   readonly rows: readonly ShadeThreads[];
 }
 
+const trayWords = (trays: number): string => (trays === 1 ? 'one tray' : `${trays} trays`);
+
 function Work({ on, mosaic, ovens, rows }: RowsProps): ReactElement {
   const units = useUnits();
   const [oven] = ovens;
@@ -108,6 +110,8 @@ function Work({ on, mosaic, ovens, rows }: RowsProps): ReactElement {
   const metres = rows.reduce((sum, r) => sum + r.length, 0);
   const laid = laidIn(mosaic, on.mosaic.done);
   const whole = mosaic.tesserae.length;
+  const thread = `${threadWords(metres, units)} of thread`;
+  const lost = `${Math.round(100 * on.mosaic.lost)} %`;
   return (
     <div>
       <Box as="h2">To make and to lay</Box>
@@ -120,9 +124,9 @@ function Work({ on, mosaic, ovens, rows }: RowsProps): ReactElement {
         </Box>
       )}
       <Second display="block">
-        {threadWords(metres, units)} of thread, {Math.round(100 * on.mosaic.lost)} % of it for what is lost: {threads}{' '}
-        threads as long as {oven ? `the tray of ${oven.name}` : 'a tray of 10 cm (~ assumed)'}, on {trays}{' '}
-        {trays === 1 ? 'tray' : 'trays'} with a thread’s width between them
+        {thread}, {lost} of it for what is lost: {threads} threads as long as{' '}
+        {oven ? `the tray of ${oven.name}` : 'a tray of 10 cm (~ assumed)'}, on {trayWords(trays)}, a thread’s width
+        apart
       </Second>
       <Second display="block">
         bed of {showMass(massOf(mosaic.area * on.mosaic.bed, BED_DENSITY), units)} (~ {BED_DENSITY} g/cm³ assumed)

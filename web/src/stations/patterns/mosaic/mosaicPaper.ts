@@ -1,4 +1,4 @@
-import { bezelEdge, type Mosaic, type Tessera } from '#core/mosaic';
+import { areaOfConvex, bezelEdge, type Mosaic, type Tessera } from '#core/mosaic';
 import type { Point } from '#core/outline';
 import { showLength, showMass, type UnitSystem } from '#core/units';
 import { Column, SMALL, TITLE } from '../../../parts/paperColumn.js';
@@ -37,7 +37,7 @@ const [READABLE, POINTS] = [1.8, 1.5];
 function numbers(page: PaperPage, tesserae: readonly Tessera[], scale: number, left: number, top: number): void {
   for (const { points, shade } of tesserae) {
     const [x, y] = points.reduce<Point>(([u, v], p) => [u + p[0] / points.length, v + p[1] / points.length], [0, 0]);
-    const wide = Math.sqrt(points.length) * 0.5 * scale;
+    const wide = Math.sqrt(areaOfConvex(points)) * scale;
     const size = Math.min(6, Math.max(2.5, wide * POINTS));
     if (wide >= READABLE)
       page.text(String(shade + 1), left + x * scale - size * 0.18, top + y * scale + size * 0.12, size);
@@ -49,11 +49,12 @@ function threadLines({ on, plan, units }: PlanOnPaper): readonly string[] {
   return shadeThreads(plan, on.known, on.mosaic.lost).map((row) => {
     const each = row.threads.map((t) => `${threadWords(t.length, units)} of ${showLength(t.diameter, units, true)}`);
     const grams = row.grams === null ? '' : `, ${showMass(row.grams, units)}`;
-    return `${row.shade + 1}  ${row.name === '' ? `#${row.hex}` : row.name}: ${row.count} tesserae, ${each.join(', ')}${grams}`;
+    const name = row.name === '' ? `#${row.hex}` : row.name;
+    return `${row.shade + 1}  ${name}: ${row.count} tesserae, ${each.join(', ')}${grams}`;
   });
 }
 
-/** The placing plan: the threads, the drawing as large as it is, and as large as the paper with the number of each shade. */
+/** The placing plan: the threads, the drawing at its true size, and one as large as the paper with the shades. */
 export async function saveMosaicPlan(all: PlanOnPaper): Promise<void> {
   const { name, on, plan, paper } = all;
   const { bezel, pace } = on.mosaic;

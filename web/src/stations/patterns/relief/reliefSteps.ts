@@ -8,7 +8,7 @@ const LEAST_OFF = 0.01;
 /** How much a blade at its height takes off the top, mm. */
 export const offTop = (pressed: Pressed, blade: number): number => topOf(pressed) - blade;
 
-/** A relief as the steps of a patterned sheet: it can be made, kept and cut like any other. @param of its clay or mix */
+/** A relief as the steps of a patterned sheet, to be made, kept and cut like any other. @param of its clay or mix */
 export function reliefSteps(plan: ReliefPlan, { pressed, blade }: WorkedRelief, of: string): readonly PatternStep[] {
   const { relief, thick, depth } = pressed;
   const id = (): string => crypto.randomUUID();

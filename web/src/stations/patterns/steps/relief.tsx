@@ -49,8 +49,9 @@ export const relief: StepView<PressRelief> = {
     </>
   ),
   line: (step, { units }) =>
-    `Wet the stamp and lay the sheet on it, best side down. Press ${wordOf(step)} in, ${showLength(step.depth, units)} ` +
-    'deep: with the fingers first, from the middle out, then with the roller. Take it off, and dry both.',
+    'Wet the stamp and lay the sheet on it, best side down. ' +
+    `Press ${wordOf(step)} in, ${showLength(step.depth, units)} deep: ` +
+    ' with the fingers first, from the middle out, then with the roller. Take it off, and dry both.',
   caution: 'A dry stamp sticks and tears the sheet.',
 };
 
@@ -60,7 +61,7 @@ const SCHOOL_WORDS: Readonly<Record<Skim['school'], string>> = {
 };
 const SCHOOL_LINES: Readonly<Record<Skim['school'], string>> = {
   flat: 'Press the sheet to the tile, and shave it with a bent blade, held almost flat, in shallow cuts',
-  bent: 'Lay the sheet over a jar or a bottle, so that only its highest part meets the blade, and turn it on as you shave',
+  bent: 'Lay the sheet over a jar, so that only its highest part meets the blade, and turn it on as you shave',
 };
 
 export const skim: StepView<Skim> = {
