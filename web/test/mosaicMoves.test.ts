@@ -14,6 +14,7 @@ import {
   wishOf,
 } from '../src/stations/patterns/mosaic/mosaicMoves.js';
 import { readDiameters, showDiameters } from '../src/stations/patterns/mosaic/MosaicWords.js';
+import { lessThere, threadNear, threadsThere, type ThreadThere } from '../src/stations/patterns/mosaic/threadsThere.js';
 import { SHELF, clayId } from './kitchen.js';
 
 const PICTURE = {
@@ -50,7 +51,7 @@ test('grams are told where it is known what a shade is of, metres for all', () =
 test('a clay that is gone is said to be', () => {
   const gone = { ...DOC, shades: [{ ...SHADES[1]!, of: keyOf(ofClay('00000000-0000-4000-8000-000000000000')) }] };
   expect(shadesKnown(answerOf(gone), SHELF, pigmentsWith(null))).toEqual([
-    { name: 'not there any more', hex: 'b8b8b8', density: null },
+    { name: 'not there any more', hex: 'b8b8b8', density: null, mixId: null },
   ]);
 });
 
@@ -81,4 +82,43 @@ test('threads are typed one after the other, and measured in metres or feet', ()
   expect(threadWords(579.4, 'metric')).toBe('0.58 m');
   expect(threadWords(304.8, 'imperial')).toBe('1.00 ft');
   expect([hoursWords(30, 120), hoursWords(120, 120), hoursWords(420, 120)]).toEqual(['15 min', '1 h', '3 h 30 min']);
+});
+
+describe('threads that lie there', () => {
+  const known = shadesKnown(answerOf(DOC), SHELF, pigmentsWith(null));
+  const rows = shadeThreads(PLAN, known, 0.1);
+  const [dark] = rows;
+  const [thick] = dark?.threads ?? [];
+  const thread = (diameter: number, length: number): ThreadThere => ({
+    ...{ name: 'black threads', of: SHADES[0]!.of!, hex: '101010', lab: labsOf(DOC)[0]! },
+    ...{ diameter, length },
+  });
+
+  test('are used first, where they are as thick as is wanted', () => {
+    const wanted = thick?.length ?? 0;
+    const some = lessThere(rows, SHADES, [thread(1.05 * (thick?.diameter ?? 0), 0.4 * wanted)]);
+    expect(some[0]?.there).toBeCloseTo(0.4 * wanted, 6);
+    expect(some[0]?.length).toBeCloseTo((dark?.length ?? 0) - 0.4 * wanted, 6);
+    expect((some[0]?.grams ?? 0) / (dark?.grams ?? 1)).toBeLessThan(1);
+    expect(some[1]).toMatchObject({ there: 0, length: rows[1]?.length });
+    const plenty = lessThere(rows, SHADES, [thread(2, 1e6), thread(1, 1e6)]);
+    expect([plenty[0]?.length, plenty[0]?.grams]).toEqual([0, expect.closeTo(0, 9)]);
+    const thin = lessThere(rows, SHADES, [thread(0.4, 1e6)]);
+    expect(thin[0]?.there).toBe(0);
+  });
+
+  test('are taken for a shade that looks the same, and for no other', () => {
+    const there = [thread(1, 50)];
+    expect(threadNear(labsOf(DOC)[0]!, there)?.name).toBe('black threads');
+    expect(threadNear(labsOf(DOC)[1]!, there)).toBeNull();
+  });
+
+  test('are those of one clay or mix; of what was partly used, what is left', () => {
+    const thing = {
+      ...{ form: 'threads', name: 'black threads', of: { kind: 'clay', id: clayId('Soot') }, hexes: ['101010'] },
+      ...{ widthMm: 1, lengthMm: 120, count: 5, grams: 1, left: 0.5 },
+    };
+    const things = [thing, { ...thing, form: 'lump' }, { ...thing, hexes: ['101010', 'ffffff'] }] as never;
+    expect(threadsThere({ things })).toEqual([expect.objectContaining({ diameter: 1, length: 300 })]);
+  });
 });

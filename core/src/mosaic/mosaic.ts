@@ -71,6 +71,9 @@ const [LEAST_PATCH, SMOOTHED] = [2, 0.3];
 /** Tesserae are pressed wider by so much of their thread at the most: soft clay below them gives. An assumption. */
 const PRESSED = 0.18;
 
+/** Tesserae that are pressed in one go. */
+const BREATH = 400;
+
 interface Laying extends Lying {
   readonly patch: number;
   readonly diameter: Mm;
@@ -187,7 +190,11 @@ export function* planMosaic(wish: MosaicWish): Generator<number, Mosaic> {
     }
   yield 0.9;
   fillHoles(wish, grid, areas, covered, laid);
-  for (const one of laid.lying) laid.press(one, PRESSED * one.diameter);
+  yield 0.95;
+  for (const [k, one] of laid.lying.entries()) {
+    laid.press(one, PRESSED * one.diameter);
+    if (k % BREATH === BREATH - 1) yield 0.95 + (0.05 * k) / laid.lying.length;
+  }
   return finished(wish, grid, areas, colours, laid.lying);
 }
 

@@ -1,5 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
+import { Link } from 'react-router';
 import { massOf } from '#core/clay';
 import { labOf, xyzOfHex } from '#core/colour';
 import { READS_FROM, type Mosaic } from '#core/mosaic';
@@ -8,17 +9,10 @@ import type { OvensAnswer } from '#contract';
 import { Warning } from '../../../parts/Warning.js';
 import { useUnits } from '../../../state/view.js';
 import { Action, Caption, Rule, Second, Strip, Word } from '../../../theme/pieces.js';
+import { useStock } from '../../../wire/queries.js';
 import { smallestMosaic, useMosaicLook } from '../../../workers/mosaic.js';
-import {
-  coloured,
-  hoursWords,
-  labsOf,
-  laidIn,
-  shadeThreads,
-  threadWords,
-  traysOf,
-  type ShadeThreads,
-} from './mosaicMoves.js';
+import { coloured, hoursWords, labsOf, laidIn, shadeThreads, threadWords, traysOf } from './mosaicMoves.js';
+import { lessThere, threadsThere } from './threadsThere.js';
 import type { Matching } from './useMatching.js';
 import type { OnMosaic } from './useMosaic.js';
 
@@ -38,7 +32,9 @@ const BED_DENSITY = 1.8;
 /** The paper strip: threads to make, how long it takes, and whether it can be read. */
 export function MosaicStrip(props: StripProps): ReactElement {
   const { on, mosaic } = props;
-  const rows = shadeThreads(mosaic, on.known, on.mosaic.lost);
+  const there = useStock().data;
+  const needed = shadeThreads(mosaic, on.known, on.mosaic.lost);
+  const rows = lessThere(needed, on.mosaic.shades, there ? threadsThere(there) : []);
   return (
     <Strip aria-label="Threads and how it reads">
       <Reads {...props} />
@@ -97,7 +93,7 @@ function Reads({ on, mosaic, bedHex }: StripProps): ReactElement {
 }
 
 interface RowsProps extends StripProps {
-  readonly rows: readonly ShadeThreads[];
+  readonly rows: ReturnType<typeof lessThere>;
 }
 
 const trayWords = (trays: number): string => (trays === 1 ? 'one tray' : `${trays} trays`);
@@ -108,6 +104,7 @@ function Work({ on, mosaic, ovens, rows }: RowsProps): ReactElement {
   const tray = oven ? { width: oven.trayWidthMm, length: oven.trayLengthMm } : TRAY;
   const { threads, trays } = traysOf(rows, tray);
   const metres = rows.reduce((sum, r) => sum + r.length, 0);
+  const have = rows.reduce((sum, r) => sum + r.there, 0);
   const laid = laidIn(mosaic, on.mosaic.done);
   const whole = mosaic.tesserae.length;
   const thread = `${threadWords(metres, units)} of thread`;
@@ -128,6 +125,7 @@ function Work({ on, mosaic, ovens, rows }: RowsProps): ReactElement {
         {oven ? `the tray of ${oven.name}` : 'a tray of 10 cm (~ assumed)'}, on {trayWords(trays)}, a thread’s width
         apart
       </Second>
+      {have > 0 && <Box>{threadWords(have, units)} lie there already, and are used first</Box>}
       <Second display="block">
         bed of {showMass(massOf(mosaic.area * on.mosaic.bed, BED_DENSITY), units)} (~ {BED_DENSITY} g/cm³ assumed)
       </Second>
@@ -159,7 +157,7 @@ function Shades({ on, matching, rows }: RowsProps): ReactElement {
           <Flex as="li" key={row.shade} gap={2} alignItems="baseline">
             <Box width="14px" height="14px" flex="none" style={{ background: `#${row.hex}` }} />
             <Box flex={1}>
-              {row.shade + 1} {row.name}
+              {row.shade + 1} {row.mixId === null ? row.name : <Link to={`/mixes/${row.mixId}`}>{row.name}</Link>}
             </Box>
             <Box textAlign="right">
               {row.count} · {threadWords(row.length, units)}

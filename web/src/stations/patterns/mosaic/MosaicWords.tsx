@@ -134,7 +134,15 @@ function Bed({ on: { mosaic, change } }: { readonly on: OnMosaic }): ReactElemen
           change({ pace: Math.max(1, pace) });
         }}
       />{' '}
-      in an hour
+      in an hour, and lose{' '}
+      <CountValue
+        label="Thread that is lost, %"
+        value={Math.round(100 * mosaic.lost)}
+        onChange={(percent) => {
+          change({ lost: Math.min(3, Math.max(0, percent / 100)) });
+        }}
+      />{' '}
+      % of the thread
     </div>
   );
 }

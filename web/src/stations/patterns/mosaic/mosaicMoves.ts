@@ -44,6 +44,8 @@ export interface KnownShade {
   readonly hex: string;
   /** g/cm³; null: it was not looked for yet, or is gone by now */
   readonly density: number | null;
+  /** the id of its mix; null: it is of none */
+  readonly mixId: string | null;
 }
 
 /** What all shades are of. */
@@ -54,12 +56,13 @@ export function shadesKnown(
 ): readonly KnownShade[] {
   const book = bookOf(shelf, referenced);
   return mosaic.shades.map(({ of, hex }): KnownShade => {
-    const unknown = { name: '', hex, density: null };
+    const unknown = { name: '', hex, density: null, mixId: null };
     if (of === undefined) return unknown;
     return attempt(
       () => {
         const { name, density } = lookUp(readMaterial(of), book, { stage: 'baked', pigments });
-        return { name, hex, density };
+        const mixId = referenced.find((r) => `mix:${r.id}` === of)?.mixId ?? null;
+        return { name, hex, density, mixId };
       },
       () => ({ ...unknown, name: 'not there any more' }),
     );

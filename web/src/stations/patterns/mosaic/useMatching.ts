@@ -4,12 +4,13 @@ import type { MosaicShade } from '#core/mosaic';
 import type { MixAnswer, MixDto, ShelfAnswer } from '#contract';
 import { useBook } from '../../../state/book.js';
 import { asName, freeName, takenNames } from '../../../parts/names.js';
-import { useAllMixes } from '../../../wire/queries.js';
+import { useAllMixes, useStock } from '../../../wire/queries.js';
 import { change } from '../../../wire/save.js';
 import type { PlainInput } from '../../../workers/find.worker.js';
 import { useMatches } from '../../../workers/useFind.js';
 import { usePlainClays } from '../../../workers/usePlainClays.js';
 import { matchedOf, type Matched } from '../../mixes/palettes/matched.js';
+import { threadNear, threadsThere } from './threadsThere.js';
 import type { OnMosaic } from './useMosaic.js';
 
 /** The search for mixes of all shades that are of nothing yet. */
@@ -51,6 +52,7 @@ export function useMatching(name: string, on: OnMosaic, shelf: ShelfAnswer): Mat
   const clays = usePlainClays(shelf, true);
   const book = useBook(shelf, []);
   const mixes = useAllMixes();
+  const stock = useStock().data;
   const { shades } = on.mosaic;
   const open = useMemo(() => shades.filter((s) => s.of === undefined), [shades]);
   const inputs = useMemo(
@@ -65,6 +67,7 @@ export function useMatching(name: string, on: OnMosaic, shelf: ShelfAnswer): Mat
   const all = looking && inputs.length > 0 && found === inputs.length;
   const settle = async (): Promise<void> => {
     const taken = new Set(takenNames(mixes.data));
+    const there = stock ? threadsThere(stock) : [];
     let left = 0;
     const next: MosaicShade[] = [];
     let k = 0;
@@ -73,10 +76,16 @@ export function useMatching(name: string, on: OnMosaic, shelf: ShelfAnswer): Mat
         next.push(shade);
         continue;
       }
+      const match = matches[k++] ?? [];
+      const thread = threadNear(shade, there);
+      if (thread) {
+        next.push({ ...shade, hex: thread.hex, of: thread.of });
+        continue;
+      }
       const swatch = { id: '', name: '', l: shade.l, a: shade.a, b: shade.b, share: null };
       const own = freeName(asName(`${name.slice(0, 60)} ${i + 1}`), taken);
       taken.add(own.toLowerCase());
-      const settled = await made(matchedOf(swatch, matches[k++] ?? [], 1, book), shade, own);
+      const settled = await made(matchedOf(swatch, match, 1, book), shade, own);
       if (settled.of === undefined) left++;
       next.push(settled);
     }
