@@ -97,7 +97,7 @@ describe('a mosaic of threads', () => {
         expect(mosaic.cover).toBeLessThanOrEqual(1.0001);
         expect(mosaic.patches.reduce((sum, p) => sum + p.count, 0)).toBe(mosaic.tesserae.length);
       }),
-      { numRuns: 40, endOnFailure: true },
+      { numRuns: 15, endOnFailure: true },
     );
   });
 
