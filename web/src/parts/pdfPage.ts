@@ -132,6 +132,7 @@ export class PaperBook {
    * where they overlap, and each with its place among them.
    * @param segments mm, y downwards from the upper left corner of the drawing
    * @param below mm that have to stay free below it on its last page
+   * @param thick mm of its lines
    * @returns the last page, and where its part of the drawing ends
    */
   drawing(
@@ -139,6 +140,7 @@ export class PaperBook {
     height: number,
     segments: readonly (readonly [number, number, number, number])[],
     below: number,
+    thick = 0.25,
   ): { readonly page: PaperPage; readonly y: number; readonly single: boolean } {
     const fits = height + below <= this.room.height && width <= this.room.width;
     const tiles = tilesOf(width, height, fits ? this.room : { ...this.room, height: this.room.height - 6 });
@@ -148,7 +150,7 @@ export class PaperBook {
       const [x0, y0] = [this.left - tile.x, this.top - tile.y];
       for (const segment of segments) {
         const part = clippedLine(segment, tile);
-        if (part) page.line(x0 + part[0], y0 + part[1], x0 + part[2], y0 + part[3]);
+        if (part) page.line(x0 + part[0], y0 + part[1], x0 + part[2], y0 + part[3], thick);
       }
       if (tiles.length > 1) this.marks(page, tile);
     });

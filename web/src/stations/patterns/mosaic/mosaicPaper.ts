@@ -24,6 +24,9 @@ const closed = (points: readonly Point[], scale: number): Segment[] =>
     return [x * scale, y * scale, u * scale, v * scale];
   });
 
+/** mm of lines between tesserae: at true size they are close together. */
+const THIN = 0.1;
+
 /** All lines of a plan, mm, so many times as large. */
 export const planLines = (plan: Mosaic, edge: readonly Point[], scale: number): readonly Segment[] => [
   ...closed(edge, scale),
@@ -67,9 +70,9 @@ export async function saveMosaicPlan(all: PlanOnPaper): Promise<void> {
   column.line('Light before dark, each patch row by row from its edge inwards. Patches in working order:', SMALL);
   column.line(plan.patches.map(({ count }, k) => `${k + 1}: ${count}`).join('  ·  '), SMALL);
   const edge = bezelEdge(bezel);
-  book.drawing(bezel.width, bezel.height, planLines(plan, edge, 1), 0);
+  book.drawing(bezel.width, bezel.height, planLines(plan, edge, 1), 0, THIN);
   const scale = Math.min(book.room.width / bezel.width, book.room.height / bezel.height);
-  const large = book.drawing(bezel.width * scale, bezel.height * scale, planLines(plan, edge, scale), 0);
+  const large = book.drawing(bezel.width * scale, bezel.height * scale, planLines(plan, edge, scale), 0, THIN);
   numbers(large.page, plan.tesserae, scale, book.left, book.top);
   saveFile(`${name}, placing plan`, 'pdf', 'application/pdf', await book.bytes());
 }
