@@ -15,7 +15,7 @@ async function onTo(page: Page, title: string): Promise<void> {
 }
 
 test('twelve blossoms from the model to the price, the days and the diary, by keys', async ({ page, sledge }) => {
-  test.setTimeout(150_000);
+  test.setTimeout(300_000);
   const main = page.getByRole('main');
   await page.goto(`${sledge.url}/batches`);
   await test.step('begun with a piece of the garden, in what lies on the shelf', async () => {
