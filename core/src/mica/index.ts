@@ -1,4 +1,4 @@
-export { press, surfaceOf, topOf, type Pressed } from './pressed.js';
+export { LEAST_BELOW, press, surfaceOf, topOf, type Pressed } from './pressed.js';
 export { RAISED, reliefOf, reliefOfPicture, type GreyPicture, type Raised, type Relief } from './relief.js';
 export { MOST_CELLS, heightsOf, levelHeights, levelsOf, textureHeights, type Heights, type Levels } from './sampled.js';
 export { MICA_SENTENCES } from './sentences.js';

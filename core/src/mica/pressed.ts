@@ -16,7 +16,7 @@ export interface Pressed {
 }
 
 /** What has to stay below a relief, as a share of the sheet: below it tears. An assumption. */
-const LEAST_BELOW = 0.2;
+export const LEAST_BELOW = 0.2;
 
 const meanOf = (values: Float32Array): number => values.reduce((sum, value) => sum + value, 0) / values.length;
 const fine = (mm: Mm): string => showLength(mm, 'metric', true);

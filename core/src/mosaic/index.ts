@@ -1,6 +1,6 @@
 export { LOST, threadGrams, threadsOf, traysFor, type ThreadNeeded, type ThreadTray } from './amounts.js';
 export { nearestOf } from './areas.js';
-export { areaOfConvex, common, type Convex } from './convex.js';
+export { areaOfConvex, common, middleOf, type Convex } from './convex.js';
 export {
   MOSAIC_VERSION,
   mosaicMaterials,

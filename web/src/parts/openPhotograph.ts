@@ -4,6 +4,7 @@ import { ask } from '../wire/ask.js';
 import { change } from '../wire/save.js';
 import { askPicture, openPicture } from '../workers/picture.js';
 import { complaint } from '../workers/sentences.js';
+import { asName } from './names.js';
 
 /** Colours that a new palette is begun with. */
 const COLOURS = 6;
@@ -16,14 +17,14 @@ const base64 = (bytes: Uint8Array): string => {
   return btoa(text);
 };
 
-/** The name of a file as the name of a palette. */
-const nameOf = (file: string): string =>
-  (
+/** The name of a file as the name of what is made of it. @param otherwise where it has none */
+export const nameOfFile = (file: string, otherwise: string): string =>
+  asName(
     file
       .replace(/\.[^.]*$/, '')
       .replace(/[_"\n\r\t]+/g, ' ')
-      .trim() || 'Photograph'
-  ).slice(0, 80);
+      .trim() || otherwise,
+  );
 
 /** Photographs that this window has opened: shown from here, so that nobody waits for them to come back. */
 const atHand = new Map<string, string>();
@@ -69,7 +70,7 @@ export async function openPhotograph(file: File): Promise<string> {
   const dto: PaletteDto = {
     id: crypto.randomUUID(),
     version: 0,
-    name: nameOf(file.name),
+    name: nameOfFile(file.name, 'Photograph'),
     note: '',
     pictureId: picture.id,
     gainR: 1,

@@ -1,5 +1,6 @@
 import { LENGTH, among, object, text, whole } from '#core/document';
 import {
+  LEAST_BELOW,
   MOST_CELLS,
   TEXTURES,
   levelHeights,
@@ -46,9 +47,6 @@ export interface Skim extends Doing<'skim'> {
   readonly off: Mm;
   readonly school: School;
 }
-
-/** What has to stay below a relief, as a share of the sheet: below it tears. An assumption. */
-const LEAST_BELOW = 0.2;
 
 const heightsFor = (body: Body, { texture, pitch, drawn }: PressRelief): Heights =>
   drawn ? levelHeights(drawn, body) : textureHeights(texture, body, pitch);

@@ -1,7 +1,7 @@
 import { hexOf, xyzOfLab, type Lab } from '#core/colour';
 import { EDGE_LIGHT, micaColours, sheenColour, type MicaColours } from '#core/mica';
 import type { PatternPaints } from '../../workers/pattern.js';
-import type { CaneMaterial } from '../canes/clay/materials.js';
+import { bytes, type CaneMaterial } from '../canes/clay/materials.js';
 
 /** From this share of mica clay on a colour shimmers: an assumption. */
 const SHIMMERS = 0.2;
@@ -23,14 +23,7 @@ export function sheenLabs(material: Pick<CaneMaterial, 'lab' | 'micaShare'>, ste
 }
 
 function sheenPaint(material: CaneMaterial): Uint8Array {
-  return Uint8Array.from(
-    sheenLabs(material, SHADES)
-      .map((lab) => {
-        const n = parseInt(hexOf(xyzOfLab(lab)), 16);
-        return [n >> 16, (n >> 8) & 255, n & 255];
-      })
-      .flat(),
-  );
+  return Uint8Array.from(sheenLabs(material, SHADES).flatMap((lab) => bytes(hexOf(xyzOfLab(lab)))));
 }
 
 /** What the materials of a patterned sheet are painted in. */

@@ -35,7 +35,8 @@ const [FADE_STEPS, EVERY] = [256, 15];
 const MOSTLY = 0.5;
 const GREY = { l: 50, a: 0, b: 0 };
 
-function bytes(hex: string): readonly number[] {
+/** Red, green and blue of six digits. */
+export function bytes(hex: string): readonly number[] {
   const n = parseInt(hex, 16);
   return [n >> 16, (n >> 8) & 255, n & 255];
 }

@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { memo, useMemo, type ReactElement } from 'react';
-import { bezelEdge, type Mosaic, type Tessera } from '#core/mosaic';
+import { bezelEdge, middleOf, type Mosaic, type Tessera } from '#core/mosaic';
 import type { Cutter } from '#core/cutter';
 import type { Point } from '#core/outline';
 import { UNKNOWN_HEX, grey } from '../../../theme/grey.js';
@@ -34,12 +34,9 @@ function pathsOf(tesserae: readonly Tessera[]): readonly { shade: number; d: str
 }
 
 /** Where the number of a patch stands: on the tessera nearest to its middle. */
-function middleOf(tesserae: readonly Tessera[]): Point {
-  const middles = tesserae.map(({ points }): Point => {
-    const sum = points.reduce<Point>(([x, y], p) => [x + p[0], y + p[1]], [0, 0]);
-    return [sum[0] / points.length, sum[1] / points.length];
-  });
-  const [x, y] = middles.reduce<Point>(([u, v], p) => [u + p[0] / middles.length, v + p[1] / middles.length], [0, 0]);
+function numberedAt(tesserae: readonly Tessera[]): Point {
+  const middles = tesserae.map(({ points }) => middleOf(points));
+  const [x, y] = middleOf(middles);
   const far = ([u, v]: Point): number => (u - x) ** 2 + (v - y) ** 2;
   return middles.reduce((a, b) => (far(b) < far(a) ? b : a));
 }
@@ -81,7 +78,7 @@ export function MosaicDrawing(props: DrawingProps): ReactElement {
     (): readonly DrawnPatch[] =>
       mosaic.patches.map((_, patch) => {
         const own = mosaic.tesserae.filter((t) => t.patch === patch);
-        return { patch, paths: pathsOf(own), middle: middleOf(own) };
+        return { patch, paths: pathsOf(own), middle: numberedAt(own) };
       }),
     [mosaic],
   );

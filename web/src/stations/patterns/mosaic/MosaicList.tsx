@@ -5,8 +5,8 @@ import { newMosaic } from '#core/mosaic';
 import { sentenceOf } from '#core/units';
 import type { MosaicAnswer, MosaicCard, MosaicDto } from '#contract';
 import { FileWord } from '../../../parts/FileWord.js';
-import { asName, freeName, takenNames } from '../../../parts/names.js';
-import { sourceOf } from '../../../parts/openPhotograph.js';
+import { freeName, takenNames } from '../../../parts/names.js';
+import { nameOfFile, sourceOf } from '../../../parts/openPhotograph.js';
 import { Warning } from '../../../parts/Warning.js';
 import { Second } from '../../../theme/pieces.js';
 import { useMosaics } from '../../../wire/queries.js';
@@ -15,22 +15,13 @@ import { mosaicShades } from '../../../workers/mosaic.js';
 import { keepPicture } from '../keptPicture.js';
 import { shadeOf } from './mosaicMoves.js';
 
-/** The name of a file as that of a mosaic. */
-const nameOf = (file: string): string =>
-  asName(
-    file
-      .replace(/\.[^.]*$/, '')
-      .replace(/[_"\s]+/g, ' ')
-      .trim() || 'Mosaic',
-  );
-
 /** A new mosaic of a picture, with its shades. @throws Complaint */
 async function begun(file: File, cards: readonly MosaicCard[]): Promise<string | null> {
   const mosaic = newMosaic(await keepPicture(file));
   const labs = await mosaicShades(mosaic.pictureId ?? '', mosaic.colours, mosaic.run);
   const dto: MosaicDto = {
     ...{ id: crypto.randomUUID(), version: 0, note: '' },
-    name: freeName(nameOf(file.name), takenNames(cards)),
+    name: freeName(nameOfFile(file.name, 'Mosaic'), takenNames(cards)),
     mosaic: { ...mosaic, shades: labs.map(shadeOf) },
   };
   return (await change<MosaicAnswer>('PUT', `/api/mosaics/${dto.id}`, dto)) && dto.id;

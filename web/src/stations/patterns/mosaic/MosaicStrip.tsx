@@ -51,7 +51,7 @@ function Reads({ on, mosaic, bedHex }: StripProps): ReactElement {
   const bed = labOf(xyzOfHex(bedHex));
   const labs = labsOf(on.mosaic);
   const thread = Math.max(...on.mosaic.diameters);
-  const look = useMosaicLook(on.wish, coloured(mosaic, labs), bed, thread);
+  const look = useMosaicLook(on.wish, on.plan.fresh ? coloured(mosaic, labs) : null, bed, thread);
   const [smallest, setSmallest] = useState<string | null>(null);
   const find = async (): Promise<void> => {
     if (!on.wish) return;

@@ -1,4 +1,4 @@
-import { areaOfConvex, bezelEdge, type Mosaic, type Tessera } from '#core/mosaic';
+import { areaOfConvex, bezelEdge, middleOf, type Mosaic, type Tessera } from '#core/mosaic';
 import type { Point } from '#core/outline';
 import { showLength, showMass, type UnitSystem } from '#core/units';
 import { Column, SMALL, TITLE } from '../../../parts/paperColumn.js';
@@ -39,7 +39,7 @@ const [READABLE, POINTS] = [1.8, 1.5];
 /** The numbers of shades, each in its tessera. */
 function numbers(page: PaperPage, tesserae: readonly Tessera[], scale: number, left: number, top: number): void {
   for (const { points, shade } of tesserae) {
-    const [x, y] = points.reduce<Point>(([u, v], p) => [u + p[0] / points.length, v + p[1] / points.length], [0, 0]);
+    const [x, y] = middleOf(points);
     const wide = Math.sqrt(areaOfConvex(points)) * scale;
     const size = Math.min(6, Math.max(2.5, wide * POINTS));
     if (wide >= READABLE)
