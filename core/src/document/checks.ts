@@ -107,6 +107,10 @@ export const material: Check = (value, where) => {
   const of = typeof value === 'string' ? materialIn(value) : null;
   if (!of || !isOf(of, 'clay', 'mix', 'blend')) wrong('a clay, a mix or a blend is wanted', where);
 };
+export const cane: Check = (value, where) => {
+  const of = typeof value === 'string' ? materialIn(value) : null;
+  if (!of || !isOf(of, 'cane')) wrong('a cane is wanted', where);
+};
 const point = list(LENGTH_EITHER_WAY, 2, 2);
 export const points = list(point, 3, 6000);
 /** Sheets of a roll or a loaf at the most. */

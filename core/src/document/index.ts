@@ -4,6 +4,7 @@ export {
   LENGTH_EITHER_WAY,
   MOST_LAYERS,
   among,
+  cane,
   layers,
   list,
   material,

@@ -226,6 +226,14 @@ export function bundleCells(outline: Outline, areas: readonly number[], places: 
   throw complaint('cane/cells');
 }
 
+/**
+ * What lies nearer to each site than to any other, where a site with a larger weight reaches further: the cells of the
+ * power diagram within a convex outline.
+ * @param weights mm², as squares of radii @returns none, an empty list, of a site that the others cover
+ */
+export const powerCells = (outline: Outline, sites: readonly Point[], weights: readonly number[]): readonly Cell[] =>
+  powerDiagram(sites, weights, outline, []).cells;
+
 /** Places for n rods that fill a circle evenly (H. Vogel, 1979), of radius 1. */
 export const sunflower = (count: number): Point[] =>
   Array.from({ length: count }, (_, i): Point => {

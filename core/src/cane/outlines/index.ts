@@ -1,5 +1,5 @@
 export { acrossOf } from './across.js';
-export { bundleCells, sunflower, type Cell } from './cells.js';
+export { bundleCells, powerCells, sunflower, type Cell } from './cells.js';
 export { STEPS, beyond, reachOf } from './direction.js';
 export { roundedEdge } from './nested.js';
 export {

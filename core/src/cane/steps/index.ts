@@ -30,7 +30,8 @@ export {
 export { MOST_RODS, checkWork } from './limits.js';
 export { leftByHands, taperOf, type Tapered } from './hands.js';
 export { landingsOf, type Landing } from './landing.js';
-export { throughPress } from './pressing.js';
+export { squeezedTogether } from './joins.js';
+export { pressedTo, stretched, throughPress, turnedBy } from './pressing.js';
 export { madeIn, readProgram, usedIn, withMaterial } from './read.js';
 export { partResults, runSteps, type StepResult } from './run.js';
 export { CANE_SENTENCES, complaint } from './sentences.js';

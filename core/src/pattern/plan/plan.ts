@@ -1,11 +1,15 @@
+import { areaOf } from '#core/cane';
 import { attempt, type Mm2, type Mm3 } from '#core/units';
 import { flat, planArea, sumOf, type Body, type Volumes } from '#core/pattern/body';
 import {
+  faceOfCane,
   kindOf,
   patternBody,
   patternContext,
   runPattern,
+  sliced,
   timesStep,
+  type CutCanes,
   type PatternContext,
   type PatternDo,
   type PatternStep,
@@ -40,15 +44,26 @@ export interface PatternPlan {
 const HAIR = 0.002;
 
 /** Whether more of it is made by making it larger; pieces that are cut one by one are made again instead. */
-const AGAIN: readonly PatternDo[] = ['slice', 'across', 'shingle'];
+const AGAIN: readonly PatternDo[] = ['slice', 'across', 'shingle', 'slab', 'inlay'];
 export const growsWhole = (steps: readonly PatternStep[]): boolean => !steps.some((s) => AGAIN.includes(s.do));
 
 /** Everything that has to lie ready, step by step. */
-function startsOf(steps: readonly PatternStep[], bodies: readonly (Body | null)[]): readonly Start[] {
+function startsOf(
+  steps: readonly PatternStep[],
+  bodies: readonly (Body | null)[],
+  context: PatternContext,
+): readonly Start[] {
   return steps.flatMap((step, i) => {
     const before = bodies[i - 1];
-    return kindOf(step).starts?.(step, before ? flat(before) : null) ?? [];
+    return kindOf(step).starts?.(step, before ? flat(before) : null, context) ?? [];
   });
+}
+
+/** What one of them brings in: of slices what their cane shows. */
+function broughtBy({ what, of, volume }: Start, context: PatternContext): Volumes {
+  if (what !== 'slices') return new Map([[context.materials.indexOf(of), volume]]);
+  const face = faceOfCane(of, context);
+  return sliced(face, volume / areaOf(face.outline));
 }
 
 const named = (volumes: Volumes, { materials }: PatternContext, times: number): Map<string, Mm3> =>
@@ -64,13 +79,9 @@ function leftAt(
   bodies.forEach((after, i) => {
     const [before, step] = [bodies[i - 1], steps[i]];
     if (!before || !after || !step || before.volumes === after.volumes) return;
-    const added = kindOf(step).starts?.(step, flat(before)) ?? [];
-    const came = new Map<number, Mm3>();
-    for (const { of, volume } of added) {
-      const index = context.materials.indexOf(of);
-      came.set(index, (came.get(index) ?? 0) + volume);
-    }
-    const rest = sumOf([before.volumes(), 1], [came, 1], [after.volumes(), -1]);
+    const added = kindOf(step).starts?.(step, flat(before), context) ?? [];
+    const came = added.map((start) => [broughtBy(start, context), 1] as const);
+    const rest = sumOf([before.volumes(), 1], ...came, [after.volumes(), -1]);
     const whole = [...before.volumes().values()].reduce((a, b) => a + b, 0);
     const kept = new Map([...rest].filter(([, volume]) => volume > HAIR * whole));
     if (kept.size > 0) left.push({ step: step.id, volumes: named(kept, context, makes) });
@@ -79,7 +90,7 @@ function leftAt(
 }
 
 /** mm² of sheet that one make of it gives. */
-const areaOf = (body: Body): Mm2 => planArea(body) * body.count;
+const sheetArea = (body: Body): Mm2 => planArea(body) * body.count;
 
 /** Rounds in which the size of a make is brought to what is wanted. */
 const ROUNDS = 5;
@@ -88,9 +99,9 @@ const ROUNDS = 5;
 type Made = Pick<PatternPlan, 'steps' | 'makes'>;
 
 /** The steps that give an area, and how often they are made. @throws Complaint of a step */
-function madeFor(steps: readonly PatternStep[], wanted: Mm2 | null): Made {
+function madeFor(steps: readonly PatternStep[], wanted: Mm2 | null, canes: CutCanes): Made {
   if (wanted === null) return { steps, makes: 1 };
-  const one = areaOf(patternBody(steps, patternContext()));
+  const one = sheetArea(patternBody(steps, patternContext(0, 1, canes)));
   if (!growsWhole(steps)) return { steps, makes: Math.max(1, Math.ceil(wanted / one - 1e-9)) };
   return grown(steps, wanted, one) ?? { steps, makes: 1 };
 }
@@ -101,7 +112,7 @@ function grown(steps: readonly PatternStep[], wanted: Mm2, one: Mm2): Made | nul
   return attempt(
     () => {
       for (let round = 0; round < ROUNDS; round++) {
-        const area = areaOf(patternBody(larger(steps, factor), patternContext()));
+        const area = sheetArea(patternBody(larger(steps, factor), patternContext()));
         if (Math.abs(area / wanted - 1) < 0.001) break;
         factor *= wanted / area;
       }
@@ -120,18 +131,23 @@ const larger = (steps: readonly PatternStep[], factor: number): readonly Pattern
 /**
  * What has to be rolled for a patterned sheet, and what comes of it: clay in is sheets and what is left over.
  * @param wanted mm² of the finished sheet, with what is trimmed off it; null: as much as the steps make
+ * @param canes that slices are cut of
  * @throws Complaint of the first step that cannot be done
  */
-export function planPattern(steps: readonly PatternStep[], wanted: Mm2 | null = null): PatternPlan {
-  const made = madeFor(steps, wanted);
-  const context = patternContext();
+export function planPattern(
+  steps: readonly PatternStep[],
+  wanted: Mm2 | null = null,
+  canes: CutCanes = {},
+): PatternPlan {
+  const made = madeFor(steps, wanted, canes);
+  const context = patternContext(0, 1, canes);
   const bodies = runPattern(made.steps, context).map((r) => {
     if (r.wrong) throw r.wrong;
     return r.body;
   });
   const body = bodies.at(-1);
   if (!body) throw complaint('pattern/begin');
-  const starts = startsOf(made.steps, bodies);
+  const starts = startsOf(made.steps, bodies, context);
   const taken = new Map<string, Mm3>();
   for (const { of, volume } of starts) taken.set(of, (taken.get(of) ?? 0) + volume * made.makes);
   return {
@@ -140,7 +156,7 @@ export function planPattern(steps: readonly PatternStep[], wanted: Mm2 | null = 
     taken,
     given: named(body.volumes(), context, made.makes),
     left: leftAt(made.steps, bodies, context, made.makes),
-    area: areaOf(body) * made.makes,
+    area: sheetArea(body) * made.makes,
     body,
   };
 }

@@ -1,4 +1,16 @@
-export type { PatternContext, Start } from './kind.js';
+export type { CutCane, CutCanes, PatternContext, Start } from './kind.js';
+export { faceOfCane } from './cutCanes.js';
+export { INLAID, type Inlay } from './inlayPlaces.js';
+export { SLAB_LAID, type Slab } from './slab.js';
+export {
+  MOST_SLICES,
+  MOST_SLICE_KINDS,
+  TURNED,
+  type PlacedSlice,
+  type SliceOf,
+  type SlicesTurned,
+  sliced,
+} from './slices.js';
 export { BLADES, type Cuts } from './cuts.js';
 export { LAID, type Ball, type DentPlace, type Dents } from './dents.js';
 export { seamsOf, type Seams } from './lay.js';

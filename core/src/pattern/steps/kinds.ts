@@ -6,6 +6,7 @@ import { cuts, type Cuts } from './cuts.js';
 import { dents, type Dents } from './dents.js';
 import type { BeginKind, ChangeKind, Kind } from './kind.js';
 import { across, shave, slice, type Across, type Shave, type Slice } from './knife.js';
+import { inlay, type Inlay } from './inlay.js';
 import { lay, type Lay } from './lay.js';
 import { logs, type Logs } from './logs.js';
 import { fan, knead, pile, type Fan, type Knead, type Pile } from './pile.js';
@@ -14,11 +15,12 @@ import { relief, skim, type PressRelief, type Skim } from './relief.js';
 import { roll, type Roll } from './roll.js';
 import { fold, reduce, twist, type Fold, type Reduce, type Twist } from './rope.js';
 import { shingle, type Shingle } from './shingle.js';
+import { slab, type Slab } from './slab.js';
 import { specks, type SpecksIn } from './specks.js';
 import { stack, type Stack } from './stack.js';
 
 /** What a patterned sheet begins with. */
-export type Begin = Stack | Logs | Chop;
+export type Begin = Stack | Logs | Chop | Slab;
 /** What can follow. */
 export type Then =
   | Roll
@@ -43,6 +45,7 @@ export type Then =
   | Shingle
   | SpecksIn
   | PressRelief
+  | Inlay
   | Skim;
 /** Steps of a patterned sheet. Sizes are those of the one piece that is made. */
 export type PatternStep = Begin | Then;
@@ -51,10 +54,10 @@ export type PatternStepOf<K extends PatternDo> = Extract<PatternStep, { readonly
 export type PatternProgram = ProgramOf<PatternStep>;
 
 /** The kinds by what they do: one that stands in the types above and not here does not compile. */
-const BEGIN: { readonly [K in Begin['do']]: BeginKind<PatternStepOf<K>> } = { stack, logs, chop };
+const BEGIN: { readonly [K in Begin['do']]: BeginKind<PatternStepOf<K>> } = { stack, logs, chop, slab };
 const CHANGE: { readonly [K in Then['do']]: ChangeKind<PatternStepOf<K>> } = {
   ...{ roll, pile, fan, knead, over, quarter, trim, press, dents, cuts },
-  ...{ shave, slice, lay, twist, reduce, fold, coil, flatten, across, shingle, specks, relief, skim },
+  ...{ shave, slice, lay, twist, reduce, fold, coil, flatten, across, shingle, specks, relief, skim, inlay },
 };
 
 export const isBegin = (step: AnyStep): step is Begin => Object.hasOwn(BEGIN, step.do);

@@ -1,7 +1,7 @@
 import { Complaint } from '#core/units';
 import { specked, type Body, type Field, type Form } from '#core/pattern/body';
 import { MOST_STEPS } from '#core/pattern/document';
-import type { PatternContext } from './kind.js';
+import type { CutCanes, PatternContext } from './kind.js';
 import { beginOf, changeOf, isBegin, type PatternStep } from './kinds.js';
 import { complaint } from './sentences.js';
 
@@ -12,7 +12,10 @@ export interface PatternResult {
   readonly wrong: Complaint | null;
 }
 
-export const patternContext = (wobble = 0, seed = 1): PatternContext => ({ materials: [], wobble, seed });
+export const patternContext = (wobble = 0, seed = 1, canes: CutCanes = {}): PatternContext => ({
+  ...{ materials: [], wobble, seed, canes },
+  faces: new Map(),
+});
 
 export const FORM_WORDS: Readonly<Record<Form, string>> = {
   block: 'a block of layers',

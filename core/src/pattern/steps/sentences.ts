@@ -5,7 +5,7 @@ import { PATTERN_DOCUMENT_SENTENCES } from '#core/pattern/document';
 export const PATTERN_STEPS_SENTENCES = {
   ...PATTERN_DOCUMENT_SENTENCES,
   'pattern/begin': () =>
-    'A patterned sheet begins with a stack of sheets, with logs laid together, or with chopped bits.',
+    'A patterned sheet begins with a stack of sheets, logs laid together, chopped bits, or slices of canes.',
   'pattern/begin again': (d: { step: number }) => `Step ${d.step} begins anew. Take it out, or begin another sheet.`,
   'pattern/long': (d: { most: number }) => `A patterned sheet has at most ${d.most} steps.`,
   'pattern/form': (d: { word: string; wanted: string; is: string }) =>
@@ -41,6 +41,14 @@ export const PATTERN_STEPS_SENTENCES = {
   'pattern/coil': (d: { length: string; across: string }) =>
     `A rope ${d.length} long and ${d.across} wide when it is flattened does not go once around. Make it ` +
     `longer, or thinner.`,
+  'pattern/cane': () => 'A cane that slices are cut of is not there any more. Choose another one in its place.',
+  'pattern/slices': (d: { most: number }) => `So many slices are more than ${d.most}. Lay fewer, or larger ones.`,
+  'pattern/over': (d: { size: string; sheet: string }) =>
+    `A slice of ${d.size} would hang over the edge of the sheet, which is ${d.sheet}. Put it further in, or lay it on ` +
+    'a larger sheet.',
+  'pattern/crowded': (d: { slices: number }) =>
+    `${d.slices} slices have no room side by side on this sheet when they are rolled in. Lay fewer, or take a larger ` +
+    'sheet.',
   'pattern/specks': () => 'So many specks would touch each other. Take fewer, or smaller ones.',
 } as const;
 
