@@ -21,6 +21,7 @@ interface Taking {
 /** The places that ask what they are made of, and what each takes: for the rule below, and for the picker. */
 export const TAKES = {
   pattern: { takes: ['clay', 'mix', 'blend'], because: 'A patterned sheet is made of clays, mixes and fades.' },
+  slices: { takes: ['cane'], because: 'Slices are cut of a cane.' },
   ingredient: {
     takes: ['clay', 'mix'],
     because: 'Parts of a mix are clays and mixes: a blend or a cane has several colours, and stirred in they are one.',

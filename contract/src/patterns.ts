@@ -2,7 +2,7 @@ import { COVERS, readPattern, type PatternProgram, type PatternWanted } from '#c
 import { ArrayMaxSize, IsArray, IsBoolean, IsIn } from 'class-validator';
 import { CutterDto, HandPlaceDto, MOST_PLACES } from './cutters.js';
 import { LeftDto, LeftList, TakenDto, TakenList, UsedDto, UsedList } from './amounts.js';
-import type { BlendInside } from './canes.js';
+import type { BlendInside, CaneInside } from './canes.js';
 import type { RevisionAnswer } from './mixes.js';
 import { Between, Id, Inside, IsoDate, Name, Omittable, ReadBy, Text, Things, Version, Whole } from './rules.js';
 
@@ -118,6 +118,12 @@ export interface PatternCard {
   readonly hexes: readonly string[];
 }
 
+/** A cane that slices are cut of, or one that such a cane takes in. */
+export interface CutCaneInside extends CaneInside {
+  /** what is in it, by the keys of materials, in any proportion; of one that is only taken in nothing */
+  readonly parts: readonly { readonly of: string; readonly volume: number }[];
+}
+
 /** GET /api/patterns/revisions/:revisionId: what a sheet that was made, or is planned, looks like. */
 export interface PatternLookAnswer {
   readonly patternId: string;
@@ -125,6 +131,7 @@ export interface PatternLookAnswer {
   readonly revisionId: string;
   readonly program: PatternProgram;
   readonly wanted: PatternWanted | null;
+  readonly canes: readonly CutCaneInside[];
   readonly blends: readonly BlendInside[];
   readonly referenced: readonly RevisionAnswer[];
 }
@@ -135,9 +142,10 @@ export interface PatternAnswer extends PatternDto {
   readonly revisionId: string;
   /** this revision was made: a change of its steps begins a new one */
   readonly made: boolean;
+  readonly canes: readonly CutCaneInside[];
   readonly blends: readonly BlendInside[];
   readonly referenced: readonly RevisionAnswer[];
-  /** mixes and blends of its steps that have a newer revision, as keys of materials */
+  /** mixes, blends and canes of its steps that have a newer revision, as keys of materials */
   readonly outdated: readonly { readonly of: string; readonly name: string; readonly newer: string }[];
   /** newest first */
   readonly stops: readonly EarlierStop[];

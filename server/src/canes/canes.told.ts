@@ -150,19 +150,22 @@ export class CanesTold {
 
   /** All canes that a program takes in, and those that they take in. */
   async inside(program: Program, known = new Map<string, CaneInside>()): Promise<CaneInside[]> {
-    for (const ref of usedIn(program.steps).canes) {
-      if (known.has(ref)) continue;
-      const revision = await this.revisionRule.one('cane', ref);
-      if (!revision) continue;
-      known.set(ref, {
-        revisionId: ref,
-        caneId: revision.caneId,
-        name: (await this.revisionRule.thing('cane', revision.caneId))?.name ?? '',
-        program: revision.program,
-        newest: await this.revisionRule.isNewest('cane', revision, revision.caneId),
-      });
-      await this.inside(revision.program, known);
-    }
+    for (const ref of usedIn(program.steps).canes) await this.withInside(ref, known);
     return [...known.values()];
+  }
+
+  /** Adds a cane, and those that it takes in, to what is known. */
+  async withInside(ref: string, known: Map<string, CaneInside>): Promise<void> {
+    if (known.has(ref)) return;
+    const revision = await this.revisionRule.one('cane', ref);
+    if (!revision) return;
+    known.set(ref, {
+      revisionId: ref,
+      caneId: revision.caneId,
+      name: (await this.revisionRule.thing('cane', revision.caneId))?.name ?? '',
+      program: revision.program,
+      newest: await this.revisionRule.isNewest('cane', revision, revision.caneId),
+    });
+    await this.inside(revision.program, known);
   }
 }

@@ -448,12 +448,14 @@ export const patternUses = sqliteTable(
     clayId: text('clay_id').references(() => clays.id),
     revisionId: text('revision_id').references(() => revisions.id),
     blendRevisionId: text('blend_revision_id').references(() => blendRevisions.id),
+    caneRevisionId: text('cane_revision_id').references(() => caneRevisions.id),
   },
   (t) => [
     index('pattern_use_revision').on(t.patternRevisionId),
     index('pattern_use_clay').on(t.clayId),
     index('pattern_use_mix').on(t.revisionId),
     index('pattern_use_blend').on(t.blendRevisionId),
-    oneOf('pattern_use', t.clayId, t.revisionId, t.blendRevisionId),
+    index('pattern_use_cane').on(t.caneRevisionId),
+    oneOf('pattern_use', t.clayId, t.revisionId, t.blendRevisionId, t.caneRevisionId),
   ],
 );

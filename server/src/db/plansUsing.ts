@@ -54,6 +54,21 @@ export async function canesUsing(
   return rows.map((r) => r.name);
 }
 
+/** Names of the patterned sheets whose steps, of any revision, name one of the clays, mixes, blends or canes. */
+export async function patternsUsing(
+  db: Db,
+  what: 'clayId' | 'revisionId' | 'blendRevisionId' | 'caneRevisionId',
+  ids: readonly string[],
+): Promise<string[]> {
+  const rows = await db
+    .selectDistinct({ name: patterns.name })
+    .from(patternUses)
+    .innerJoin(patternRevisions, eq(patternRevisions.id, patternUses.patternRevisionId))
+    .innerJoin(patterns, eq(patterns.id, patternRevisions.patternId))
+    .where(inArray(patternUses[what], [...ids]));
+  return rows.map((r) => r.name);
+}
+
 /**
  * Canes and patterned sheets whose steps, and of blends batches whose parts, name one of the clays, mixes or blends, as
  * they are told to a person.
@@ -63,18 +78,13 @@ export async function plansUsing(
   what: 'clayId' | 'revisionId' | 'blendRevisionId',
   ids: readonly string[],
 ): Promise<string[]> {
-  const rows = await db
-    .selectDistinct({ name: patterns.name })
-    .from(patternUses)
-    .innerJoin(patternRevisions, eq(patternRevisions.id, patternUses.patternRevisionId))
-    .innerJoin(patterns, eq(patterns.id, patternRevisions.patternId))
-    .where(inArray(patternUses[what], [...ids]));
+  const inPatterns = await patternsUsing(db, what, ids);
   const inCanes = await canesUsing(db, what, ids);
   // batches that use a clay or a mix are told by their own stations
   const inBatches = what === 'blendRevisionId' ? await batchesUsing(db, what, ids) : [];
   return [
     ...inCanes.map((c) => `the cane ${c}`),
-    ...rows.map((r) => `the patterned sheet ${r.name}`),
+    ...inPatterns.map((p) => `the patterned sheet ${p}`),
     ...inBatches.map((b) => `the batch ${b}`),
   ];
 }

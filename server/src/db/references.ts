@@ -26,7 +26,7 @@ export const REFERENCES = {
     pattern: 'patternRevisionId',
   },
   tub: { clay: 'clayId', mix: 'revisionId', blend: 'blendRevisionId' },
-  patternUse: { clay: 'clayId', mix: 'revisionId', blend: 'blendRevisionId' },
+  patternUse: { clay: 'clayId', mix: 'revisionId', blend: 'blendRevisionId', cane: 'caneRevisionId' },
   caneUse: { clay: 'clayId', mix: 'revisionId', blend: 'blendRevisionId', cane: 'innerId' },
 } as const;
 

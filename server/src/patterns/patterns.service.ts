@@ -1,8 +1,17 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { randomUUID } from 'node:crypto';
 import { idsOf, isMixable, isOf, keyOf, readMaterial, type Material, type MaterialKey } from '#core/material';
+import { usedIn } from '#core/cane';
 import { patternMaterials, type PatternProgram } from '#core/pattern';
-import type { BlendInside, PatternAnswer, PatternCard, PatternDoneDto, PatternDto, PatternLookAnswer } from '#contract';
+import type {
+  BlendInside,
+  CutCaneInside,
+  PatternAnswer,
+  PatternCard,
+  PatternDoneDto,
+  PatternDto,
+  PatternLookAnswer,
+} from '#contract';
 import { checkVersion, inUse, notThere, refused } from '../access/problem.js';
 import { BlendsService } from '../blends/blends.service.js';
 import { PlanMaterials } from '../blends/planMaterials.js';
@@ -100,14 +109,29 @@ export class PatternsService {
     return { patternId, name, revisionId, program, wanted, ...(await this.restsOn(program)) };
   }
 
-  /** Every blend and mix that a program rests on. */
-  private async restsOn(program: PatternProgram): Promise<Pick<PatternAnswer, 'blends' | 'referenced'>> {
-    const materials = materialsIn(program);
+  /** The canes that slices are cut of, with what is in them, and those that they take in. */
+  private async cutOf(program: PatternProgram, cut: ReadonlySet<string>): Promise<CutCaneInside[]> {
+    const all = await this.told.canesIn(program);
+    return Promise.all(
+      all.map(async (cane): Promise<CutCaneInside> => {
+        if (!cut.has(cane.revisionId)) return { ...cane, parts: [] };
+        const { parts } = await this.looks.builtOf({ kind: 'cane', id: cane.revisionId });
+        return { ...cane, parts: parts.map(({ of, volume }) => ({ of: keyOf(of), volume })) };
+      }),
+    );
+  }
+
+  /** Every cane, blend and mix that a program rests on. */
+  private async restsOn(program: PatternProgram): Promise<Pick<PatternAnswer, 'canes' | 'blends' | 'referenced'>> {
+    const own = materialsIn(program);
+    const canes = await this.cutOf(program, new Set(idsOf('cane', own)));
+    const inCanes = new Set(canes.flatMap((cane) => usedIn(cane.program.steps).materials));
+    const materials = [...own, ...[...inCanes].map(readMaterial)];
     const inside = await Promise.all(idsOf('blend', materials).map((blend) => this.blends.inside(blend)));
     const blends = inside.filter((b): b is BlendInside => b !== null);
     const mixIds = idsOf('mix', [...materials, ...blends.flatMap((b) => b.plan.colours)]);
     const referenced = (await Promise.all(mixIds.map((m) => this.mixes.withAll(m)))).flat();
-    return { blends, referenced: [...new Map(referenced.map((r) => [r.id, r])).values()] };
+    return { canes, blends, referenced: [...new Map(referenced.map((r) => [r.id, r])).values()] };
   }
 
   async save(changeId: string, dto: PatternDto): Promise<PatternAnswer> {
@@ -196,9 +220,9 @@ export class PatternsService {
   private async usesIn(program: PatternProgram): Promise<Reference<'patternUse'>[]> {
     const uses: Reference<'patternUse'>[] = [];
     for (const of of materialsIn(program)) {
-      if (!isOf(of, 'clay', 'mix', 'blend') || !(await this.materials.isThere(of)))
+      if (!isOf(of, 'clay', 'mix', 'blend', 'cane') || !(await this.materials.isThere(of)))
         throw refused(
-          'A clay, a mix or a blend of this patterned sheet is not there any more. Choose another one in its place.',
+          'Something that this patterned sheet is made of is not there any more. Choose another one in its place.',
           'program',
         );
       uses.push(columnsFor('patternUse', of));

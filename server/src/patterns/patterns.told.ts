@@ -1,17 +1,27 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { readMaterial, type Material } from '#core/material';
-import type { PatternProgram } from '#core/pattern';
-import type { DiaryAnswer, EarlierStop } from '#contract';
+import { idsOf, keyOf, readMaterial, type Material } from '#core/material';
+import { patternMaterials, type CutCanes, type PatternProgram } from '#core/pattern';
+import type { CaneInside, DiaryAnswer, EarlierStop } from '#contract';
 import { notThere } from '../access/problem.js';
 import { aside } from '../aside/aside.js';
+import { CanesTold } from '../canes/canes.told.js';
 import type { Row } from '../db/journal.js';
 import { Revisions } from '../revisions/revisions.js';
 import { PatternsStore } from './patterns.store.js';
+import type { SheetToPlan } from './plan.worker.js';
 
 /** ms that working a patterned sheet out may take. */
 const MOST_PLANNING = 30_000;
 /** Stops that are told of all that were written down. */
 const MOST_STOPS = 40;
+
+/** Canes by the keys of their materials, each with all that could be in it. */
+const cutCanes = (canes: readonly CaneInside[]): CutCanes => {
+  const inside = Object.fromEntries(canes.map((c) => [c.revisionId, c.program]));
+  return Object.fromEntries(
+    canes.map(({ revisionId, program }) => [keyOf({ kind: 'cane', id: revisionId }), { steps: program.steps, inside }]),
+  );
+};
 
 /** What other stations ask of patterned sheets. */
 @Injectable()
@@ -19,6 +29,7 @@ export class PatternsTold {
   constructor(
     @Inject(PatternsStore) private readonly store: PatternsStore,
     @Inject(Revisions) private readonly revisionRule: Revisions,
+    @Inject(CanesTold) private readonly canes: CanesTold,
   ) {}
 
   async newest(patternId: string): Promise<Row<'patternRevision'>> {
@@ -40,12 +51,20 @@ export class PatternsTold {
     return (await this.ofRevision(revisionId))?.pattern.name;
   }
 
+  /** The canes that slices of a sheet are cut of, and those that they take in. */
+  async canesIn({ steps }: PatternProgram): Promise<readonly CaneInside[]> {
+    const known = new Map<string, CaneInside>();
+    for (const id of idsOf('cane', patternMaterials(steps).map(readMaterial))) await this.canes.withInside(id, known);
+    return [...known.values()];
+  }
+
   /** mm³ of each material in the sheets of a revision, in any proportion to the whole. */
   async volumesIn(revisionId: string): Promise<ReadonlyMap<Material, number>> {
     const revision = await this.revisionRule.one('pattern', revisionId);
     if (!revision) return new Map();
     const program: PatternProgram = revision.program;
-    const volumes = await aside<ReadonlyMap<string, number>>('patterns/plan.worker.js', program, MOST_PLANNING);
+    const task: SheetToPlan = { program, canes: cutCanes(await this.canesIn(program)) };
+    const volumes = await aside<ReadonlyMap<string, number>>('patterns/plan.worker.js', task, MOST_PLANNING);
     return new Map([...volumes].map(([key, volume]) => [readMaterial(key), volume]));
   }
 

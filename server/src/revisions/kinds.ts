@@ -71,7 +71,10 @@ export const PLANS = {
       { table: 'entryCane', column: 'caneRevisionId' },
       { table: 'sheet', column: 'caneRevisionId' },
     ],
-    usedBy: [{ kind: 'cane', table: 'caneUse', column: 'innerId', of: 'caneRevisionId' }],
+    usedBy: [
+      { kind: 'cane', table: 'caneUse', column: 'innerId', of: 'caneRevisionId' },
+      { kind: 'pattern', table: 'patternUse', column: 'caneRevisionId', of: 'patternRevisionId' },
+    ],
   },
   pattern: {
     word: 'patterned sheet',
