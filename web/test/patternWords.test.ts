@@ -217,7 +217,7 @@ test('what can be done next fits what is there: a new step of each kind can be d
     const [first] = stepsOf(id);
     if (!first) continue;
     const body = bodiesOf([first])[0] as PlainBody;
-    for (const { kinds } of nextFor(body.form))
+    for (const { kinds } of nextFor(body.form, false))
       for (const kind of kinds) {
         const step = newStep(kind, body, clay);
         expect([kind, bodiesOf([first, step])[1]?.wrong]).toEqual([kind, null]);

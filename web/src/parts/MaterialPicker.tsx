@@ -29,7 +29,7 @@ function useChoices<P extends Place>(
   const wanted: readonly string[] = TAKES[place].takes;
   const there = useStock(wanted.includes('made') || wanted.includes('scrap'));
   const patterns = usePatterns(wanted.includes('pattern'));
-  const canes = useCanes(wanted.includes('cane') && wanted.includes('scrap'));
+  const canes = useCanes(wanted.includes('cane') && place !== 'noted');
   const carried = useTile((s) => s.carried);
   const stock = {
     carried,

@@ -1,10 +1,10 @@
 import { proxy, type Remote } from 'comlink';
 import PQueue from 'p-queue';
-import type { Judged, PatternStep, Proposal } from '#core/pattern';
+import type { CutCanes, Judged, Proposal } from '#core/pattern';
 import { numberOf, useAnswer, type Key } from './answers.js';
 import { bridgeTo, inLine } from './bridge.js';
 import { useInTurn } from './inTurn.js';
-import type { PatternColours, PatternWish, PatternWorker, PlainCutWish } from './pattern.worker.js';
+import type { PatternColours, PatternWish, PatternWorker, PlainCutWish, PlanWish } from './pattern.worker.js';
 import type { PatternPaints, PlainPattern } from './patternLoaded.js';
 import type { PatternToMake, PlainBody } from './patternPlain.js';
 
@@ -20,7 +20,22 @@ const bridge = bridgeTo<PatternWorker>(
 const ask = <T>(question: (worker: Remote<PatternWorker>) => Promise<T>): Promise<T> => bridge.ask(question);
 
 /** All that the look of a pattern depends on, as one text. */
-const keyOf = ({ steps, wobble, seed }: PlainPattern): string => JSON.stringify([steps, wobble, seed]);
+const keyOf = ({ steps, wobble, seed, canes }: PlainPattern): string =>
+  JSON.stringify([steps, wobble, seed, canesKey(canes)]);
+
+/** Canes are long; each of them is told by a number of its own. */
+const caneNumbers = new Map<string, number>();
+const known = new WeakMap<CutCanes, number>();
+function canesKey(canes: CutCanes | undefined): number {
+  if (!canes) return 0;
+  const before = known.get(canes);
+  if (before !== undefined) return before;
+  const text = JSON.stringify(canes);
+  const number = caneNumbers.get(text) ?? caneNumbers.size + 1;
+  caneNumbers.set(text, number);
+  known.set(canes, number);
+  return number;
+}
 
 /** Of many at once the first is there early, and none is worked out that has gone off the screen meanwhile. */
 const loads = new PQueue({ concurrency: 1 });
@@ -94,6 +109,12 @@ export function useDarkest(
   return value ?? null;
 }
 
+/** mm that each of its materials is wide at its narrowest; null until it is known, and where nobody asks. */
+export function useWalls(pattern: PlainPattern, asked: boolean): Readonly<Record<string, number>> | null {
+  const { value } = useAnswer(['walls', keyOf(pattern)], asked ? () => ask((worker) => worker.walls(pattern)) : null);
+  return value ?? null;
+}
+
 /** The same of several at once, in their order; null until all are known. */
 export function useJudgedStages(
   stages: readonly PlainPattern[],
@@ -113,9 +134,12 @@ export function useJudgedStages(
 }
 
 /** What has to be rolled; a sentence where the steps cannot be done; null until it is known. */
-export function usePatternPlan(steps: readonly PatternStep[], wanted: number | null): PatternToMake | string | null {
-  const { value, wrong } = useAnswer(['pattern plan', JSON.stringify(steps), wanted], () =>
-    ask((worker) => worker.plan(steps, wanted)),
+export function usePatternPlan(
+  { steps, canes }: PlanWish & { readonly canes?: CutCanes },
+  wanted: number | null,
+): PatternToMake | string | null {
+  const { value, wrong } = useAnswer(['pattern plan', JSON.stringify(steps), canesKey(canes), wanted], () =>
+    ask((worker) => worker.plan({ steps, ...(canes && { canes }) }, wanted)),
   );
   return wrong?.message ?? value ?? null;
 }

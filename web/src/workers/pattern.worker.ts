@@ -1,4 +1,5 @@
 import { expose } from 'comlink';
+import { featuresOf } from '#core/cane';
 import type { Lab } from '#core/colour';
 import { cutterOf, type PlainCutter } from '#core/cutter';
 import {
@@ -54,6 +55,9 @@ export interface PatternColours {
   readonly mixed: Lab;
 }
 
+/** What is planned, whoever's hands make it. */
+export type PlanWish = Pick<PlainPattern, 'steps' | 'canes'>;
+
 const GREY: Lab = { l: 50, a: 0, b: 0 };
 
 /** The colour of a value of a face. */
@@ -88,6 +92,14 @@ const worker = {
     if (!body) return null;
     return judgeLook(lookAt(body, context, { of: 'face' }), colourOf(context.materials, colours), colours.mixed);
   },
+  /** mm that each material is wide at its narrowest on the finished face, by its key; null: it cannot be made. */
+  walls(pattern: PlainPattern): Readonly<Record<string, number>> | null {
+    const { results, context } = loadPattern(pattern);
+    const body = results.at(-1)?.body;
+    if (!body) return null;
+    const { byMaterial } = featuresOf(lookAt(body, context, { of: 'face' }));
+    return Object.fromEntries([...byMaterial].map(([index, mm]) => [context.materials[index] ?? '', mm]));
+  },
   /** How much of the face colour the darkest places of its mica clays show, by their keys; null: it cannot be made. */
   darkest(pattern: PlainPattern, deep: PatternPaints['deep']): Readonly<Record<string, number>> | null {
     const looked = lookedAt(pattern, pattern.steps.length - 1, { of: 'face' }, deep);
@@ -108,8 +120,8 @@ const worker = {
     return proposeCuts(sheets, colour, { ...wish, cutter: cutterOf(cutter), beside: others });
   },
   /** @param wanted mm² of the sheet; null: as much as the steps make @throws Complaint of a step */
-  plan: (steps: PlainPattern['steps'], wanted: number | null): PatternToMake =>
-    plainPattern(planPattern(steps, wanted)),
+  plan: ({ steps, canes }: PlanWish, wanted: number | null): PatternToMake =>
+    plainPattern(planPattern(steps, wanted, canes)),
 };
 export type PatternWorker = typeof worker;
 

@@ -7,6 +7,7 @@ import {
   pieceLook,
   seamsOf,
   type Body,
+  type CutCanes,
   type CutSheet,
   patternContext,
   runPattern,
@@ -24,6 +25,8 @@ export interface PlainPattern {
   /** 0: hands of a machine; 1: honest ones */
   readonly wobble: number;
   readonly seed: number;
+  /** that slices of it are cut of; left out: none */
+  readonly canes?: CutCanes;
 }
 
 /** What materials are painted in, by their keys. */
@@ -51,10 +54,11 @@ export function loadPattern(pattern: PlainPattern): Loaded {
   const key = JSON.stringify(pattern);
   const known = loaded.get(key);
   if (known) return known;
-  const context = patternContext(pattern.wobble, pattern.seed);
+  const contextNow = (): PatternContext => patternContext(pattern.wobble, pattern.seed, pattern.canes);
+  const context = contextNow();
   const now: Loaded = {
     ...{ key, context, results: runPattern(pattern.steps, context) },
-    heights: once(() => runPattern(pattern.steps, { ...patternContext(pattern.wobble, pattern.seed), heights: true })),
+    heights: once(() => runPattern(pattern.steps, { ...contextNow(), heights: true })),
   };
   loaded.set(key, now);
   for (const old of [...loaded.keys()].slice(0, Math.max(0, loaded.size - MOST_LOADED))) loaded.delete(old);

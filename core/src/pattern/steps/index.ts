@@ -15,7 +15,7 @@ export { BLADES, type Cuts } from './cuts.js';
 export { LAID, type Ball, type DentPlace, type Dents } from './dents.js';
 export { seamsOf, type Seams } from './lay.js';
 export { SCHOOLS, type PressRelief, type School, type Skim } from './relief.js';
-export { ALONG, type Along } from './roll.js';
+export { ALONG, grownBy, type Along } from './roll.js';
 export {
   formsFor,
   isBegin,

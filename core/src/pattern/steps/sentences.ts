@@ -44,8 +44,8 @@ export const PATTERN_STEPS_SENTENCES = {
   'pattern/cane': () => 'A cane that slices are cut of is not there any more. Choose another one in its place.',
   'pattern/slices': (d: { most: number }) => `So many slices are more than ${d.most}. Lay fewer, or larger ones.`,
   'pattern/over': (d: { size: string; sheet: string }) =>
-    `A slice of ${d.size} would hang over the edge of the sheet, which is ${d.sheet}. Put it further in, or lay it on ` +
-    'a larger sheet.',
+    `A slice of ${d.size} would hang over the edge of the sheet, which is ${d.sheet}. Put it further in, or lay it ` +
+    'on a larger sheet.',
   'pattern/crowded': (d: { slices: number }) =>
     `${d.slices} slices have no room side by side on this sheet when they are rolled in. Lay fewer, or take a larger ` +
     'sheet.',

@@ -9,12 +9,14 @@ interface AddProps {
   readonly after: PatternStep | undefined;
   /** what there is by then; null where it cannot be done */
   readonly form: Form | null;
+  /** whether there are canes to cut slices of */
+  readonly canes: boolean;
   readonly onAdd: (kind: PatternDo) => void;
   readonly onCancel: () => void;
 }
 
 /** What hands can do next, by what it does. */
-export function AddPatternStep({ after, form, onAdd, onCancel }: AddProps): ReactElement {
+export function AddPatternStep({ after, form, canes, onAdd, onCancel }: AddProps): ReactElement {
   const units = useUnits();
   return (
     <Box
@@ -35,7 +37,7 @@ export function AddPatternStep({ after, form, onAdd, onCancel }: AddProps): Reac
       </Flex>
       {form === null && <Caption>This step cannot be done yet. Mend it first.</Caption>}
       {form !== null &&
-        nextFor(form).map(({ group, kinds }, g) => (
+        nextFor(form, canes).map(({ group, kinds }, g) => (
           <Flex key={group} gap={2} alignItems="baseline" marginTop={2}>
             <Box width="52px" flex="none">
               <Caption>{group}</Caption>

@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import type { PointerEvent, ReactElement } from 'react';
-import type { PatternStep, View } from '#core/pattern';
+import type { PatternStep, PatternStepOf, View } from '#core/pattern';
 import { showLength } from '#core/units';
 import { useUnits } from '../../state/view.js';
 import { grey } from '../../theme/grey.js';
@@ -8,6 +8,7 @@ import { Caption } from '../../theme/pieces.js';
 import type { PlainBody } from '../../workers/pattern.js';
 import { PatternFace, shapeOf } from './faces/PatternFace.js';
 import { HandDents } from './HandDents.js';
+import { HandSlices } from './HandSlices.js';
 import type { SideView } from './Knife.js';
 import type { BenchPattern } from './usePattern.js';
 
@@ -21,6 +22,8 @@ interface LargeLookProps {
   /** where the upright cut goes that is seen beside it; null: there is none */
   readonly cutAt: SideView | null;
   readonly step: PatternStep | undefined;
+  /** mm of the sheet before the step */
+  readonly before: Pick<PlainBody, 'width' | 'height'> | null;
   readonly onChange: (step: PatternStep) => void;
 }
 
@@ -37,6 +40,12 @@ function dentedAt(step: PatternStep | undefined, x: number, y: number): PatternS
   if (step?.do !== 'dents' || step.laid !== 'by hand') return null;
   const ball = step.places?.at(-1)?.ball ?? 0;
   return { ...step, places: [...(step.places ?? []), { x: tenth(x), y: tenth(y), ball }] };
+}
+
+/** A slice where the hand clicks, of the cane that was used last. */
+function laidAt(step: PatternStepOf<'inlay'>, x: number, y: number): PatternStep {
+  const { kind = 0, degrees = 0 } = step.places?.at(-1) ?? {};
+  return { ...step, places: [...(step.places ?? []), { kind, degrees, x: tenth(x), y: tenth(y) }] };
 }
 
 interface CutLineProps {
@@ -73,6 +82,7 @@ export function LargeLook({
   coarse,
   cutAt,
   step,
+  before,
   onChange,
 }: LargeLookProps): ReactElement {
   const units = useUnits();
@@ -81,10 +91,11 @@ export function LargeLook({
   const scale = size / Math.max(wide, high);
   const rope = body.form === 'rope';
   const byHand = step?.do === 'dents' && step.laid === 'by hand' ? step : null;
+  const laid = before && step?.do === 'inlay' && step.laid === 'by hand' ? { step, ...before } : null;
   const put = (e: PointerEvent<HTMLDivElement>): void => {
     const box = e.currentTarget.getBoundingClientRect();
     const [x, y] = [(e.clientX - box.left) / scale - wide / 2, high / 2 - (e.clientY - box.top) / scale];
-    const next = dentedAt(step, x, y);
+    const next = laid ? laidAt(laid.step, (x * laid.width) / wide, (y * laid.height) / high) : dentedAt(step, x, y);
     if (next) onChange(next);
   };
   return (
@@ -102,6 +113,15 @@ export function LargeLook({
         />
         {cutAt && <CutLine cutAt={cutAt} width={wide * scale} height={high * scale} scale={scale} />}
         {byHand && <HandDents step={byHand} width={wide} height={high} scale={scale} onChange={onChange} />}
+        {laid && (
+          <HandSlices
+            step={laid.step}
+            width={laid.width}
+            height={laid.height}
+            scale={[(wide * scale) / laid.width, (high * scale) / laid.height]}
+            onChange={onChange}
+          />
+        )}
       </Box>
       <Box borderTop="rule" marginTop={2} width={`${Math.ceil(wide * scale)}px`} textAlign="center">
         <Caption>

@@ -1,6 +1,6 @@
 import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
-import type { PatternStepOf, View } from '#core/pattern';
+import type { PatternStep, PatternStepOf, View } from '#core/pattern';
 import { showLength } from '#core/units';
 import { Warning } from '../../parts/Warning.js';
 import { useUnits } from '../../state/view.js';
@@ -123,6 +123,16 @@ function AlongRope({
   );
 }
 
+interface Shown {
+  readonly at: number;
+  readonly body: PlainBody | null;
+}
+
+/** Where slices cannot be laid one sees the sheet that they were put on; null: what there is after the step. */
+function largeOf(step: PatternStep | undefined, { at, body }: Shown, before: PlainBody | null): Shown | null {
+  return step?.do === 'inlay' && !body?.there && before?.there ? { at: at - 1, body: before } : null;
+}
+
 /** The chosen step large: what is there, seen from above, from the side, and cut where one likes. */
 export function PatternBench({ bench, editing }: BenchProps): ReactElement {
   const { steps, at } = editing;
@@ -136,19 +146,20 @@ export function PatternBench({ bench, editing }: BenchProps): ReactElement {
   const block = shave ? before : body;
   const blockAt = shave ? at - 1 : at;
   const cuts = block?.there && block.form === 'block' ? block : null;
+  const large = largeOf(step, { at, body }, before) ?? { at: cuts ? blockAt : at, body: cuts ?? body };
   const level = depth ?? shave?.depth ?? 0;
   const view: View = cuts ? { of: 'level', depth: level } : { of: 'face' };
   return (
     <Grid templateColumns={`${LARGE}px minmax(0, 1fr)`} gap={6} alignItems="start">
       <LargeLook
         bench={bench}
-        at={cuts ? blockAt : at}
-        body={cuts ?? body}
+        {...large}
         view={view}
         size={LARGE}
         coarse={depth !== null}
         cutAt={cuts ? side : null}
         step={step}
+        before={before?.there ? before : null}
         onChange={editing.edit}
       />
       <Flex direction="column" gap={4} minWidth={0}>

@@ -21,12 +21,20 @@ const HANDS = [
   ...[1, 2, 3, 4, 5, 6].map((n) => ({ value: String(n), text: `${n} of 6` })),
 ];
 
+const SEEN = [
+  { value: 'lying', text: 'as it lies' },
+  { value: 'lit', text: 'against the light' },
+] as const;
+
 interface HeadProps {
   readonly pattern: PatternAnswer;
   readonly editing: PatternEditing;
   readonly bench: BenchPattern;
   readonly hands: Hands;
   readonly onHands: (hands: Hands) => void;
+  readonly lit: boolean;
+  /** null: there is more than one layer to look through */
+  readonly onLit: ((lit: boolean) => void) | null;
 }
 
 /** The whole sheet: another one like it, retired, taken away. */
@@ -66,7 +74,7 @@ function Whole({ pattern, editing, bench }: Pick<HeadProps, 'pattern' | 'editing
 }
 
 /** Above the steps: the name, the revision, whose hands it is seen by, and what can be done with the whole. */
-export function PatternHead({ pattern, editing, bench, hands, onHands }: HeadProps): ReactElement {
+export function PatternHead({ pattern, editing, bench, hands, onHands, lit, onLit }: HeadProps): ReactElement {
   const refusal = useRefusal(`/api/patterns/${pattern.id}`);
   return (
     <Flex alignItems="baseline" gap={4} wrap="wrap">
@@ -96,6 +104,19 @@ export function PatternHead({ pattern, editing, bench, hands, onHands }: HeadPro
             }}
           />
         </span>
+        {onLit && (
+          <span>
+            seen{' '}
+            <Choice
+              label="How it is seen"
+              value={lit ? 'lit' : 'lying'}
+              options={SEEN}
+              onChange={(value) => {
+                onLit(value === 'lit');
+              }}
+            />
+          </span>
+        )}
         <Whole pattern={pattern} editing={editing} bench={bench} />
         <SavePattern pattern={pattern} bench={bench} at={editing.at} />
       </Flex>

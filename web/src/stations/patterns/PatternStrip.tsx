@@ -16,6 +16,7 @@ import { UNKNOWN_HEX } from '../../theme/grey.js';
 import { Caption, Key, Rule, Second, Strip } from '../../theme/pieces.js';
 import { useDarkest, useJudgedPattern, type PatternToMake } from '../../workers/pattern.js';
 import { gramsOf } from '../canes/words/caneWords.js';
+import { AgainstLight } from './AgainstLight.js';
 import { FromWhatLies } from './FromWhatLies.js';
 import { startWords } from './planWords.js';
 import { veinWords } from './stageWords.js';
@@ -53,6 +54,7 @@ export function PatternStrip({ plan, ...own }: StripProps): ReactElement {
       <Comes {...all} />
       <Rule />
       <WillItShow {...all} />
+      <AgainstLight bench={own.bench} />
       <Rule />
       <Box fontWeight={600}>
         <Link to={`/patterns/${own.pattern.id}/make`}>To the bench: make it</Link> <Key>B</Key>

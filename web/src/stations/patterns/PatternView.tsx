@@ -7,6 +7,7 @@ import { Warning } from '../../parts/Warning.js';
 import { useKeys, type KeyBinding } from '../../state/keys.js';
 import { Word } from '../../theme/pieces.js';
 import { usePatternPlan } from '../../workers/pattern.js';
+import { useCanes } from '../../wire/queries.js';
 import { useRefusal } from '../../wire/save.js';
 import { AddPatternStep } from './AddPatternStep.js';
 import { PatternBench } from './PatternBench.js';
@@ -18,6 +19,8 @@ import { Stages } from './Stages.js';
 import { Ways } from './Ways.js';
 import { CutPattern } from './cutting/CutPattern.js';
 import { MakePattern } from './making/MakePattern.js';
+import { newestCane } from './cutCanes.js';
+import { isOneLayer } from './lace.js';
 import { usePattern, type BenchPattern, type Hands } from './usePattern.js';
 import { usePatternEditing, type PatternEditing } from './usePatternEditing.js';
 
@@ -95,6 +98,21 @@ function Wrongs({
   );
 }
 
+/** The sheet as it lies there, or, of one layer, held against the light as thick as it is after the chosen step. */
+function useLit(
+  pattern: PatternAnswer,
+  { steps, at }: PatternEditing,
+  shelf: ShelfAnswer,
+  hands: Hands,
+  lit: boolean,
+): BenchPattern {
+  const lying = usePattern(pattern, steps, shelf, hands);
+  const body = lying.bodies?.[at];
+  const thick = lit && body?.there && isOneLayer(steps.slice(0, at + 1)) ? body.thick : undefined;
+  const seen = usePattern(pattern, steps, shelf, hands, thick);
+  return { ...lying, paints: seen.paints };
+}
+
 interface MiddleProps {
   readonly pattern: PatternAnswer;
   readonly shelf: ShelfAnswer;
@@ -108,6 +126,7 @@ interface MiddleProps {
 function Middle({ pattern, shelf, bench, editing, hands, onHands }: MiddleProps): ReactElement {
   const { steps, at } = editing;
   const body = bench.bodies?.[at] ?? null;
+  const cane = newestCane(useCanes(editing.adding).data ?? []);
   return (
     <>
       <PatternRow bench={bench} chosen={at} onChoose={editing.choose} onAdd={editing.setAdding} />
@@ -115,8 +134,9 @@ function Middle({ pattern, shelf, bench, editing, hands, onHands }: MiddleProps)
         <AddPatternStep
           after={steps[at]}
           form={body?.there ? body.form : null}
+          canes={cane !== undefined}
           onAdd={(kind) => {
-            editing.add(kind, body?.there ? body : null, shelf);
+            editing.add(kind, body?.there ? body : null, shelf, cane);
           }}
           onCancel={() => {
             editing.setAdding(false);
@@ -135,9 +155,10 @@ function Middle({ pattern, shelf, bench, editing, hands, onHands }: MiddleProps)
 export function PatternView({ pattern, doing, shelf, machines }: PatternViewProps): ReactElement {
   const [hands, setHands] = useState<Hands>({ seed: 1, wobble: 1 });
   const editing = usePatternEditing(pattern);
-  const bench = usePattern(pattern, editing.steps, shelf, hands);
+  const [lit, setLit] = useState(false);
+  const bench = useLit(pattern, editing, shelf, hands, lit);
   const wanted = pattern.wanted ? areaWanted(pattern.wanted) : null;
-  const plan = usePatternPlan(editing.steps, wanted);
+  const plan = usePatternPlan(bench.plain, wanted);
   usePatternKeys(pattern.id, editing, doing !== 'steps');
   if (doing === 'make')
     return <MakePattern pattern={pattern} bench={bench} plan={plan} hands={hands} shelf={shelf} machines={machines} />;
@@ -150,7 +171,11 @@ export function PatternView({ pattern, doing, shelf, machines }: PatternViewProp
   return (
     <Grid templateColumns="minmax(0, 1fr) 290px" height="100%" minHeight={0}>
       <Flex direction="column" gap={4} padding={5} overflow="auto" minWidth={0}>
-        <PatternHead pattern={pattern} editing={editing} bench={bench} hands={hands} onHands={setHands} />
+        <PatternHead
+          {...{ pattern, editing, bench, hands, lit }}
+          onHands={setHands}
+          onLit={isOneLayer(editing.steps.slice(0, editing.at + 1)) ? setLit : null}
+        />
         <Wrongs pattern={pattern} editing={editing} />
         <Middle pattern={pattern} shelf={shelf} bench={bench} editing={editing} hands={hands} onHands={setHands} />
         <Box height={4} flex="none" />

@@ -1,6 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
+import type { StartColours } from '#core/cane';
 import { PATTERN_POINTS, type PatternPoint } from '#core/pattern';
 import type { BlendCard, MachinesAnswer, PatternCard, ShelfAnswer } from '#contract';
 import { Empty, Reading } from '../../parts/Empty.js';
@@ -20,6 +21,7 @@ import {
   useShelf,
 } from '../../wire/queries.js';
 import { CARD_WIDTH, PatternCardFace, StartSheet } from './faces/PatternCards.js';
+import { BeginSlices } from './BeginSlices.js';
 import { PatternView, type PatternDoing } from './PatternView.js';
 import { MosaicList } from './mosaic/MosaicList.js';
 import { MosaicView } from './mosaic/MosaicView.js';
@@ -124,18 +126,37 @@ function AllPatterns({ patterns, shelf, blends }: Known): ReactElement {
           ))}
         </Afterwards>
       </Flex>
+      <OtherBeginnings colours={colours} begin={begin} take={take} />
+      {wrong !== null && <Warning>{wrong}</Warning>}
+    </Box>
+  );
+}
+
+/** What a sheet can begin with beside the starting points, and what is planned in another way. */
+function OtherBeginnings({
+  colours,
+  begin,
+  take,
+}: Pick<ReturnType<typeof useBeginPattern>, 'begin' | 'take'> & { readonly colours: StartColours }): ReactElement {
+  return (
+    <>
       <Box marginTop={5}>
         <Link to="/patterns/relief">a relief in mica</Link>
         <Second> pressed, shaved flat and seen under a lamp</Second>
       </Box>
+      <BeginSlices
+        colours={colours}
+        onBegin={(name, steps) => {
+          begin(name, () => steps);
+        }}
+      />
       <MosaicList />
       <Box marginTop={3}>
         <FileWord label="A patterned sheet as JSON" accept=".json,application/json" onFile={take}>
           one from a file
         </FileWord>
       </Box>
-      {wrong !== null && <Warning>{wrong}</Warning>}
-    </Box>
+    </>
   );
 }
 

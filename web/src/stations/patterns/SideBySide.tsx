@@ -44,7 +44,7 @@ function One({ plain, bench, words, scale, children = null }: OneProps): ReactEl
   const units = useUnits();
   const bodies = useBodies(plain);
   const judged = useJudgedPattern(plain, bench.colours);
-  const plan = usePatternPlan(plain.steps, null);
+  const plan = usePatternPlan(plain, null);
   const body = bodies?.at(-1) ?? null;
   const grams = plan !== null && typeof plan !== 'string' ? gramsOf(plan.taken, bench.materials).total : null;
   const size = body?.round === true ? `${showLength(body.width, units)} across` : null;

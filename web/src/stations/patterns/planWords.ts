@@ -2,7 +2,11 @@ import type { Start } from '#core/pattern';
 import { showLength, showSize, type UnitSystem } from '#core/units';
 
 /** One thing to begin with, with its sizes. */
-export function startWords({ what, of, sizes }: Start, name: (key: string) => string, units: UnitSystem): string {
+export function startWords(
+  { what, of, sizes, count = 0 }: Start,
+  name: (key: string) => string,
+  units: UnitSystem,
+): string {
   const [a = 0, b = 0, c = 0] = sizes;
   switch (what) {
     case 'sheet':
@@ -11,6 +15,11 @@ export function startWords({ what, of, sizes }: Start, name: (key: string) => st
       return `${name(of)}: a log ${showLength(a, units)} across, ${showLength(b, units)} long`;
     case 'bits':
       return `${name(of)}: bits of ${showLength(a, units)}`;
+    case 'slices':
+      return (
+        `${count} ${count === 1 ? 'slice' : 'slices'} of ${name(of)}, ${showSize(a, b, units)}, ` +
+        showLength(c, units, true)
+      );
     case 'specks':
       return `${name(of)}: specks of ${showLength(a, units)}`;
   }

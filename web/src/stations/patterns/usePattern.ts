@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import type { Lab } from '#core/colour';
 import { patternMaterials, type PatternStep } from '#core/pattern';
+import type { Mm } from '#core/units';
 import type { PatternAnswer, ShelfAnswer } from '#contract';
 import { usePigments } from '../../wire/pigments.js';
 import {
@@ -13,6 +14,7 @@ import {
 import { materialsOf, type CaneMaterial } from '../canes/clay/materials.js';
 import { stirredLab } from '../canes/words/scrapWords.js';
 import { labsOf, volumesLaid } from './colours.js';
+import { cutCanes, materialsInCanes } from './cutCanes.js';
 import { patternPaints } from './sheen.js';
 
 /** Whose hands a patterned sheet is looked at with. */
@@ -32,20 +34,26 @@ export interface BenchPattern {
   readonly colours: PatternColours;
 }
 
+/** What a patterned sheet rests on. */
+type RestsOn = Pick<PatternAnswer, 'canes' | 'blends' | 'referenced'>;
+
 const GREY: Lab = { l: 50, a: 0, b: 0 };
 
+/** @param through mm that it is held against the light as; left out: as it lies there */
 export function usePattern(
-  pattern: Pick<PatternAnswer, 'blends' | 'referenced'>,
+  pattern: RestsOn,
   steps: readonly PatternStep[],
   shelf: ShelfAnswer,
   { seed, wobble }: Hands,
+  through?: Mm,
 ): BenchPattern {
   const pigments = usePigments();
-  const keys = patternMaterials(steps).join(' ');
-  const { blends, referenced } = pattern;
+  const { canes, blends, referenced } = pattern;
+  const cut = useMemo(() => cutCanes(canes), [canes]);
+  const keys = [...new Set([...patternMaterials(steps), ...materialsInCanes(canes)])].join(' ');
   const materials = useMemo(
-    () => materialsOf(keys === '' ? [] : keys.split(' '), { blends, referenced }, shelf, pigments),
-    [keys, blends, referenced, shelf, pigments],
+    () => materialsOf(keys === '' ? [] : keys.split(' '), { blends, referenced, canes }, shelf, pigments, through),
+    [keys, blends, referenced, canes, shelf, pigments, through],
   );
   const paints = useMemo(() => patternPaints(materials), [materials]);
   const colours = useMemo(
@@ -56,6 +64,9 @@ export function usePattern(
     }),
     [materials, steps, paints],
   );
-  const plain = useMemo((): PlainPattern => ({ steps, seed, wobble }), [steps, seed, wobble]);
+  const plain = useMemo(
+    (): PlainPattern => ({ steps, seed, wobble, ...(cut && { canes: cut }) }),
+    [steps, seed, wobble, cut],
+  );
   return { plain, bodies: useBodies(plain), materials, paints, colours };
 }

@@ -16,7 +16,8 @@ export interface PatternEditing {
   readonly choose: (at: number) => void;
   readonly edit: (step: PatternStep) => void;
   readonly setAdding: (adding: boolean) => void;
-  readonly add: (kind: PatternDo, now: PlainBody | null, shelf: ShelfAnswer) => void;
+  /** @param cane that slices are cut of at first */
+  readonly add: (kind: PatternDo, now: PlainBody | null, shelf: ShelfAnswer, cane?: string) => void;
   readonly move: (by: number) => void;
   readonly copy: () => void;
   readonly remove: () => void;
@@ -47,9 +48,9 @@ export function usePatternEditing(pattern: PatternAnswer): PatternEditing {
     edit: (step) => {
       keep(editedIn(row, step));
     },
-    add: (kind, now, shelf) => {
+    add: (kind, now, shelf, cane) => {
       setAdding(false);
-      keep(addedTo(row, newStep(kind, now, coloursFor(shelf, [], []) ?? NOTHING)));
+      keep(addedTo(row, newStep(kind, now, { ...(coloursFor(shelf, [], []) ?? NOTHING), cane })));
     },
     move: (by) => {
       keep(movedIn(row, by));

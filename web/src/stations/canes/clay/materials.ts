@@ -1,10 +1,10 @@
 import type { JudgedMaterial, Paint } from '#core/cane';
 import { ageInMonths } from '#core/clay';
 import { hidingThickness, type Pigment, type PigmentSource } from '#core/colour';
-import { readMaterial } from '#core/material';
+import { materialIn, readMaterial } from '#core/material';
 import { lookUp, type ClayShare, type Known, type Looking, type MaterialBook } from '#core/stock';
 import { attempt, type Mm } from '#core/units';
-import type { CaneAnswer, ShelfAnswer } from '#contract';
+import type { CaneAnswer, CutCaneInside, ShelfAnswer } from '#contract';
 import { swatch } from '../../../parts/swatch.js';
 import { bookOf } from '../../../state/book.js';
 import { today } from '../../../state/today.js';
@@ -86,18 +86,34 @@ function caneMaterial(key: string, known: Known, shelf: ShelfAnswer): CaneMateri
   };
 }
 
+/** Canes that slices are cut of, by what is in them. */
+const cutIn =
+  (canes: readonly Partial<CutCaneInside>[]): NonNullable<MaterialBook['composed']> =>
+  ({ id }) => {
+    const { name = '', parts = [] } = canes.find((cane) => cane.revisionId === id) ?? {};
+    const read = parts.flatMap(({ of, volume }) => {
+      const material = materialIn(of);
+      return material ? [{ of: material, volume }] : [];
+    });
+    return read.length > 0 ? { name, parts: read } : undefined;
+  };
+
 /**
  * Everything a cane is made of, by its key; what is not there any more is left out.
  * @param through mm of a slice that it is held against the light as; left out: as it lies there
  */
 export function materialsOf(
   keys: readonly string[],
-  cane: Pick<CaneAnswer, 'blends' | 'referenced'>,
+  cane: Pick<CaneAnswer, 'blends' | 'referenced'> & { readonly canes?: readonly Partial<CutCaneInside>[] },
   shelf: ShelfAnswer,
   pigments: PigmentSource,
   through?: Mm,
 ): Map<string, CaneMaterial> {
-  const book: MaterialBook = { ...bookOf(shelf, cane.referenced), blend: blendsInBook(cane.blends) };
+  const book: MaterialBook = {
+    ...bookOf(shelf, cane.referenced),
+    blend: blendsInBook(cane.blends),
+    composed: cutIn(cane.canes ?? []),
+  };
   const looking: Looking = {
     ...{ stage: 'baked', pigments, steps: FADE_STEPS },
     ...(through === undefined ? {} : { through }),

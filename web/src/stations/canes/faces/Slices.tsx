@@ -1,6 +1,7 @@
 import { massOf } from '#core/clay';
 import { Box, Flex } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
+import { Link } from 'react-router';
 import type { Paint } from '#core/cane';
 import { showMass } from '#core/units';
 import { ASSUMED_DENSITY } from '#core/clay';
@@ -116,6 +117,8 @@ export function Slices({ cane, worked, paints, materials, own, onChange }: Slice
           <br />
           {showMass(gramsOfSlice(last.amounts, cane.sliceMm, materials), units)} each
           <ToBeRolled own={own} onChange={onChange} />
+          <br />
+          <Link to={`/patterns?slices=${cane.revisionId}`}>lay them into a sheet</Link>
         </Box>
       </Flex>
     </Box>

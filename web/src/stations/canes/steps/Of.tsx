@@ -15,7 +15,7 @@ export function Of({
 }: {
   readonly of: string;
   /** what asks for it */
-  readonly place?: 'log' | 'plug';
+  readonly place?: 'log' | 'plug' | 'slices';
   readonly materials: ReadonlyMap<string, CaneMaterial>;
   readonly label: string;
   readonly onPick: (key: string) => void;

@@ -46,7 +46,7 @@ export function PatternCardFace({
 }
 
 interface LastProps {
-  readonly pattern: Pick<PatternAnswer, 'blends' | 'referenced'>;
+  readonly pattern: Pick<PatternAnswer, 'canes' | 'blends' | 'referenced'>;
   readonly steps: readonly PatternStep[];
   readonly name: string;
   readonly shelf: ShelfAnswer;
@@ -68,7 +68,7 @@ function Last({ pattern, steps, name, shelf }: LastProps): ReactElement {
   );
 }
 
-const NOTHING = { blends: [], referenced: [] };
+const NOTHING = { canes: [], blends: [], referenced: [] };
 
 interface StartProps {
   readonly point: PatternPoint;

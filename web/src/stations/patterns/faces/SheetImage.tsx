@@ -5,6 +5,7 @@ import { faceAddress } from '../../../parts/faceAddress.js';
 import { grey } from '../../../theme/grey.js';
 import { usePatternLook, useShelf } from '../../../wire/queries.js';
 import { usePatternFace, usePatternPlan } from '../../../workers/pattern.js';
+import { cutCanes } from '../cutCanes.js';
 import { usePattern } from '../usePattern.js';
 import { finished } from './finished.js';
 import { shapeOf } from './PatternFace.js';
@@ -43,7 +44,9 @@ interface KnownProps extends SheetImageProps {
 
 function Known({ of, width, height, ownShape = false, look, shelf }: KnownProps): ReactElement {
   const { program, wanted } = look;
-  const plan = usePatternPlan(program.steps, wanted ? areaWanted(wanted) : null);
+  const canes = useMemo(() => cutCanes(look.canes), [look.canes]);
+  const planned = { steps: program.steps, ...(canes && { canes }) };
+  const plan = usePatternPlan(planned, wanted ? areaWanted(wanted) : null);
   const steps = plan !== null && typeof plan !== 'string' ? plan.steps : program.steps;
   const bench = usePattern(look, steps, shelf, { seed: of.hands, wobble: 1 });
   const body = bench.bodies?.at(-1);

@@ -19,6 +19,8 @@ export interface Defaults {
   readonly dark: string;
   readonly light: string;
   readonly strong: string;
+  /** the newest cane that slices can be cut of; left out: there is none */
+  readonly cane?: string | undefined;
 }
 
 /** What hands know when they come to a step. */
