@@ -77,6 +77,8 @@ export class KeptPatternDto {
   @Between('The width', 0.5, 2000, 'mm') widthMm!: number;
   @Between('The length', 0.5, 20_000, 'mm') lengthMm!: number;
   @Between('The thickness', 0.05, 300, 'mm') mm!: number;
+  /** the setting that it was rolled at last; left out: it was not */
+  @Omittable() @Text(120) rolledAt?: string | null;
 }
 
 /** POST /api/patterns/:id/done: what really happened. */

@@ -5,6 +5,7 @@ import type {
   BalanceAnswer,
   BatchAnswer,
   BatchDto,
+  CaneAnswer,
   ChangesAnswer,
   DiaryAnswer,
   MachinesAnswer,
@@ -20,6 +21,7 @@ import type {
   StockAnswer,
 } from '#contract';
 import { Api, machine, mix, smallShelf } from './api.js';
+import { caneOf, log } from './canes.js';
 
 let api: Api;
 beforeEach(async () => {
@@ -285,4 +287,86 @@ test('more pieces than have a place say so; a sheet that is not there any more i
     422,
     'The patterned sheet of this layer is not there any more.',
   ]);
+});
+
+describe('slices of a cane', () => {
+  const slabOf = (of: string): PatternStep => ({
+    ...{ id: 's', do: 'slab', columns: 3, rows: 2, laid: 'rows', turned: 'alike', seed: 1 },
+    slices: [{ of, thickness: 1.5, degrees: 0 }],
+  });
+  const saveCane = async (dto: ReturnType<typeof caneOf>): Promise<CaneAnswer> =>
+    (await api.ask<CaneAnswer>('PUT', `/api/canes/${dto.id}`, dto)).body;
+
+  async function withSlab() {
+    const { chalk, beet } = await smallShelf(api);
+    const dto = caneOf('Radish', log(keyOf(ofClay(chalk.id))), {
+      ...{ id: 'w', do: 'wrap', of: keyOf(ofClay(beet.id)), thickness: 2 },
+    });
+    const cane = await saveCane(dto);
+    const key = keyOf({ kind: 'cane', id: cane.revisionId });
+    const slab = (await save(patternOf('Slab', slabOf(key)))).body;
+    return { chalk, beet, dto, cane, key, slab };
+  }
+
+  test('a sheet brings its canes along with what is in them, and keeps them from being taken away', async () => {
+    const { chalk, beet, cane, slab } = await withSlab();
+    const [cut] = slab.canes;
+    expect([cut?.revisionId, cut?.name, cut?.newest]).toEqual([cane.revisionId, 'Radish', true]);
+    // a core of 20 mm in a coat of 2: 100 to 44
+    const share = new Map(cut?.parts.map((p) => [p.of, p.volume]));
+    const [core, coat] = [chalk, beet].map((clay) => share.get(keyOf(ofClay(clay.id))) ?? NaN);
+    expect((coat ?? 0) / (core ?? 1)).toBeCloseTo(0.44, 2);
+    expect(await detail(`/api/canes/${cane.id}?version=${cane.version}`)).toContain('the patterned sheet Slab');
+    const cards = (await api.get<PatternCard[]>('/api/patterns')).body;
+    expect(cards[0]?.hexes).toHaveLength(1);
+  });
+
+  test('a cane of which a sheet was made is not written again; the newer one is told and taken', async () => {
+    const { beet, dto, cane, key, slab } = await withSlab();
+    const used = [{ clayId: beet.id, grams: 1 }];
+    const done = { version: slab.version, entryId: randomUUID(), madeOn: '2026-11-29', note: '', hands: 1, stops: [] };
+    expect((await api.ask('POST', `/api/patterns/${slab.id}/done`, { ...done, used, kept: null })).status).toBe(200);
+    const thicker = [...dto.program.steps.slice(0, 1), { ...dto.program.steps[1], thickness: 3 }] as never;
+    const next = await saveCane({ ...dto, version: cane.version, program: { ...dto.program, steps: thicker } });
+    expect(next.revision).toBe(2);
+    const newer = keyOf({ kind: 'cane', id: next.revisionId });
+    expect((await open(slab.id)).outdated).toEqual([{ of: key, name: 'Radish', newer }]);
+  });
+
+  test('a cane that lies there goes in, and what is kept holds its clays', async () => {
+    const { chalk, beet, dto, cane, slab } = await withSlab();
+    const kept = { id: randomUUID(), name: 'Radish', form: 'cane', keptIn: '' };
+    const used = [
+      { clayId: chalk.id, grams: 20 },
+      { clayId: beet.id, grams: 9 },
+    ];
+    const made = { version: cane.version, entryId: randomUUID(), madeOn: '2026-11-29', note: '', used, kept };
+    const size = { diameterMm: 24, lengthMm: 60, trims: [], slices: 0 };
+    expect((await api.ask('POST', `/api/canes/${dto.id}/done`, { ...made, ...size })).status).toBe(200);
+    const [thing] = (await api.get<StockAnswer>('/api/stock')).body.things;
+    expect(thing?.clays.map((c) => c.clayId).sort()).toEqual([chalk.id, beet.id].sort());
+    const sheet = { id: randomUUID(), name: 'Slab', keptIn: '', count: 1, widthMm: 72, lengthMm: 48, mm: 1.5 };
+    const done = {
+      ...{ version: slab.version, entryId: randomUUID(), madeOn: '2026-11-29', note: '', hands: 1, stops: [] },
+      ...{ used: [], ready: [{ of: { kind: 'made', id: kept.id }, grams: 10 }] },
+      kept: { ...sheet, rolledAt: '4 of Bench roller' },
+    };
+    expect((await api.ask('POST', `/api/patterns/${slab.id}/done`, done)).status).toBe(200);
+    const things = (await api.get<StockAnswer>('/api/stock')).body.things;
+    const lying = things.find((t) => t.id === sheet.id);
+    expect([lying?.left, lying?.rolledAt, things.find((t) => t.id === kept.id)?.left]).toEqual([
+      ...[10, '4 of Bench roller', 19],
+    ]);
+    const mass = new Map(lying?.clays.map((c) => [c.clayId, c.mass]));
+    expect((mass.get(beet.id) ?? 0) / (mass.get(chalk.id) ?? 1)).toBeCloseTo(0.44, 1);
+  });
+
+  test('slices of a cane that is not there are refused', async () => {
+    await smallShelf(api);
+    const answer = await save(patternOf('Gone', slabOf(`cane:${randomUUID()}`)));
+    expect([answer.status, answer.body.detail]).toEqual([
+      422,
+      expect.stringContaining('is not there any more. Choose another one in its place.') as string,
+    ]);
+  });
 });

@@ -233,12 +233,12 @@ test('a new one has a name that is free', () => {
 test('what lies there when it is done is as large as what was made, round or not', () => {
   for (const { id } of PATTERN_POINTS) {
     const plan = planOf(id);
-    const { count, widthMm, lengthMm, mm } = keptDto({ name: 'Sheet' }, plan);
+    const { count, widthMm, lengthMm, mm } = keptDto({ name: 'Sheet' }, plan, undefined);
     const made = plan.given.reduce((sum, [, volume]) => sum + volume, 0);
     // uneven edges of what is measured: a hundredth
     expect([id, Math.abs((count * widthMm * lengthMm * mm) / made - 1) < 0.01]).toEqual([id, true]);
   }
   const rope = plainPattern(planPattern(stepsOf('walnut-board').slice(0, 3)));
-  const { widthMm, lengthMm, mm } = keptDto({ name: 'Rope' }, rope);
+  const { widthMm, lengthMm, mm } = keptDto({ name: 'Rope' }, rope, undefined);
   expect(widthMm * lengthMm * mm).toBeCloseTo((Math.PI / 4) * (14 ** 2 + 12 ** 2 + 2 * 9 ** 2) * 100, 3);
 });

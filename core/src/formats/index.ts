@@ -8,4 +8,4 @@ export { writeColourJson, writeMixJson } from './json.js';
 export { readFile } from './readFile.js';
 export { readShelfList, type ShelfLine, type ShelfList } from './shelfList.js';
 export { readSvg } from './svg.js';
-export { patternWith, readPatternFile, writePattern, type PatternFile } from './pattern.js';
+export { caneCalled, patternWith, readPatternFile, writePattern, type PatternFile } from './pattern.js';

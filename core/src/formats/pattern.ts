@@ -1,4 +1,10 @@
-import { PATTERN_VERSION, readPattern, withPatternMaterial, type PatternProgram } from '#core/pattern';
+import {
+  PATTERN_VERSION,
+  patternMaterials,
+  readPattern,
+  withPatternMaterial,
+  type PatternProgram,
+} from '#core/pattern';
 import { complaint } from './sentences.js';
 
 /** A patterned sheet as a document: its steps, and what its materials are called and look like. */
@@ -60,11 +66,25 @@ export function readPatternFile(text: string): PatternFile {
   };
 }
 
+/**
+ * The cane of this bench that is called as one of a file.
+ * @throws Complaint `pattern/no cane`
+ */
+export function caneCalled(
+  { materials }: PatternFile,
+  old: string,
+  canes: readonly { readonly name: string; readonly revisionId: string }[],
+): string {
+  const name = (Object.hasOwn(materials, old) ? materials[old]?.name : undefined) ?? 'that it is cut of';
+  const cane = canes.find((c) => c.name.toLowerCase() === name.toLowerCase());
+  if (!cane) throw complaint('pattern/no cane', { name });
+  return `cane:${cane.revisionId}`;
+}
+
 /** The program of a file with other keys in the place of its materials'. @param key what to take instead */
 export function patternWith({ program }: PatternFile, key: (old: string) => string): PatternProgram {
-  const keys = new Set(JSON.stringify(program.steps).match(/(clay|mix|blend):[^"]+/g) ?? []);
   // by way of marks, so that no key is exchanged twice
-  const marked = [...keys].map((old, i) => [old, `clay:mark-${i}`] as const);
+  const marked = patternMaterials(program.steps).map((old, i) => [old, `clay:mark-${i}`] as const);
   let steps = program.steps;
   for (const [old, mark] of marked) steps = withPatternMaterial(steps, old, mark);
   for (const [old, mark] of marked) steps = withPatternMaterial(steps, mark, key(old));

@@ -26,7 +26,7 @@ export function keptSheets(kept: KeptPatternDto, { grams, hands, ...more }: More
     caneRevisionId: null,
     count: 1,
     keptIn: keptIn.trim(),
-    rolledAt: '',
+    rolledAt: kept.rolledAt ?? '',
     widthMm,
     lengthMm,
     mm,

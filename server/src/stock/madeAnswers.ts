@@ -64,7 +64,12 @@ export class MadeAnswers {
     const cane = revision && (await this.revisions.thing('cane', revision.caneId));
     const materials = revision ? usedIn(revision.program.steps).materials : [];
     const caneId = revision?.caneId ?? null;
-    return { ...OF_NO_PLAN, caneId, ofName: cane?.name ?? 'A cane', ...(await this.colours(materials)) };
+    const own = await this.colours(materials);
+    const { parts } = await this.looks.builtOf({ kind: 'cane', id: revisionId });
+    // a cane that cannot be worked out any more is told by its colours alone
+    if (parts.length === 0) return { ...OF_NO_PLAN, caneId, ofName: cane?.name ?? 'A cane', ...own };
+    const { shares, density } = await this.looks.of({ kind: 'cane', id: revisionId });
+    return { ...OF_NO_PLAN, caneId, ofName: cane?.name ?? 'A cane', ...own, clays: shares, density };
   }
 
   private async pattern(revisionId: string): Promise<Looks> {

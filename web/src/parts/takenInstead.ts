@@ -50,9 +50,12 @@ export function lessTaken(planned: readonly Planned[], taken: readonly Instead[]
 export const strangeIn = ({ clays }: Lying, planned: readonly Planned[]): readonly string[] =>
   clays.filter(({ clayId }) => gramsOf(planned, clayId) === 0).map((c) => c.clayId);
 
-/** Things that went in instead of clay, as they are said. */
-export function useTakenInstead(planned: readonly Planned[]) {
-  const [taken, setTaken] = useState<readonly Instead[]>([]);
+const NOTHING: readonly Instead[] = [];
+
+/** Things that went in instead of clay, as they are said. @param first what is taken where nothing was said yet */
+export function useTakenInstead(planned: readonly Planned[], first: readonly Instead[] = NOTHING) {
+  const [said, setTaken] = useState<readonly Instead[] | null>(null);
+  const taken = said ?? first;
   return {
     taken,
     /** what still comes off the shelf */

@@ -4,7 +4,7 @@ import { showLength } from '#core/units';
 import { Caption } from '../../theme/pieces.js';
 import { useUnits } from '../../state/view.js';
 import { useWalls } from '../../workers/pattern.js';
-import { GLOWS, isOneLayer, lightIn } from './lace.js';
+import { GLOWS, isGlass, isOneLayer, lightIn } from './lace.js';
 import type { BenchPattern } from './usePattern.js';
 
 /** How much light each clay of a sheet of one layer lets through, and how wide its walls are after rolling. */
@@ -15,6 +15,7 @@ export function AgainstLight({ bench }: { readonly bench: BenchPattern }): React
   const body = bench.bodies?.at(-1);
   if (!walls || !body?.there) return null;
   const all = lightIn(bench.materials, walls, body.thick);
+  if (!isGlass(all)) return null;
   return (
     <Box>
       <Box as="h2" marginBottom={1}>

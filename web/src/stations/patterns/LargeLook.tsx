@@ -28,9 +28,9 @@ interface LargeLookProps {
 }
 
 /** What is said below it: where the knife is, or what it is. */
-function wordsFor(view: View, units: 'metric' | 'imperial'): string {
+function wordsFor(view: View, lit: boolean, units: 'metric' | 'imperial'): string {
   if (view.of === 'level') return `what the knife shows ${showLength(view.depth, units)} below the top`;
-  return 'seen from above';
+  return lit ? 'held against the light' : 'seen from above';
 }
 
 const tenth = (mm: number): number => Math.round(mm * 10) / 10;
@@ -128,7 +128,7 @@ export function LargeLook({
           {showLength(wide, units)} · {scale >= 10 ? Math.round(scale) : scale.toFixed(1)} px a mm
         </Caption>
       </Box>
-      <Caption>{rope ? 'cut across in its middle' : wordsFor(view, units)}</Caption>
+      <Caption>{rope ? 'cut across in its middle' : wordsFor(view, bench.lit === true, units)}</Caption>
     </Box>
   );
 }

@@ -2,6 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
 import { Link } from 'react-router';
 import { hexOf, xyzOfLab } from '#core/colour';
+import { materialIn } from '#core/material';
 import { DULL, contrastAt } from '#core/mica';
 import { growsWhole } from '#core/pattern';
 import { showArea, showLength, showMass, showSize } from '#core/units';
@@ -10,7 +11,7 @@ import { AmountBar } from '../../parts/AmountBar.js';
 import { HARDLY_ANY } from '../../parts/amounts.js';
 import { Warning } from '../../parts/Warning.js';
 import { leftOf } from '../../state/shelf.js';
-import { useNearMix } from '../../wire/queries.js';
+import { useNearMix, useStock } from '../../wire/queries.js';
 import { useUnits } from '../../state/view.js';
 import { UNKNOWN_HEX } from '../../theme/grey.js';
 import { Caption, Key, Rule, Second, Strip } from '../../theme/pieces.js';
@@ -21,6 +22,7 @@ import { FromWhatLies } from './FromWhatLies.js';
 import { startWords } from './planWords.js';
 import { veinWords } from './stageWords.js';
 import { sheenOf } from './sheen.js';
+import { slicesWanted } from './slicesThere.js';
 import { weakIn, weakWords } from './showWords.js';
 import type { BenchPattern } from './usePattern.js';
 import { Wanted } from './Wanted.js';
@@ -69,6 +71,7 @@ export function PatternStrip({ plan, ...own }: StripProps): ReactElement {
 function ClayToRoll({ bench, plan, shelf }: Planned): ReactElement {
   const units = useUnits();
   const { perClay, mixed, total } = gramsOf(plan.taken, bench.materials);
+  const mixes = mixed.filter(({ material }) => materialIn(material.key)?.kind !== 'cane');
   const rows = [...perClay].sort((a, b) => b[1] - a[1]);
   const longest = Math.max(1, ...rows.map(([, g]) => g));
   return (
@@ -96,9 +99,10 @@ function ClayToRoll({ bench, plan, shelf }: Planned): ReactElement {
       <Box fontSize="small">
         <b>{showMass(total, units)}</b> in all
       </Box>
-      {mixed.length > 0 && (
+      <ToSlice bench={bench} plan={plan} />
+      {mixes.length > 0 && (
         <Caption display="block">
-          To make first: {mixed.map(({ material, grams }) => `${material.name} ${showMass(grams, units)}`).join(', ')}
+          To make first: {mixes.map(({ material, grams }) => `${material.name} ${showMass(grams, units)}`).join(', ')}
         </Caption>
       )}
       <Box as="ul" aria-label="What to begin with" fontSize="small" marginTop={2} lineHeight={1.5}>
@@ -107,6 +111,24 @@ function ClayToRoll({ bench, plan, shelf }: Planned): ReactElement {
         ))}
       </Box>
     </div>
+  );
+}
+
+/** Canes that are sliced: what is wanted of them, and what lies there already. */
+function ToSlice({ bench, plan }: Pick<Planned, 'bench' | 'plan'>): ReactElement | null {
+  const units = useUnits();
+  const canes = plan.starts.some((s) => s.what === 'slices');
+  const stock = useStock(canes).data;
+  if (!canes) return null;
+  return (
+    <Box as="ul" aria-label="Canes that are sliced" fontSize="small" lineHeight={1.5}>
+      {slicesWanted(plan.starts, bench.materials, stock).map(({ key, name, grams, there }) => (
+        <li key={key}>
+          {name}: <b>{showMass(grams * plan.makes, units)}</b> are sliced,{' '}
+          {there > 0 ? `${showMass(there, units)} of it lie there` : 'to be made first'}
+        </li>
+      ))}
+    </Box>
   );
 }
 
@@ -147,7 +169,7 @@ function WillItShow({ bench }: Planned): ReactElement {
         Will it show?
       </Box>
       <Box fontSize="small" lineHeight={1.6}>
-        {judged ? veinWords(judged, units) : 'looking …'}
+        {judged ? veinWords(judged, units, materials) : 'looking …'}
         {judged && Number.isFinite(judged.vein) && `, ΔE ${judged.contrast.toFixed(0)} left at arm’s length`}
       </Box>
       <SheenShows bench={bench} />

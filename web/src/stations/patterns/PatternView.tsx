@@ -110,7 +110,7 @@ function useLit(
   const body = lying.bodies?.[at];
   const thick = lit && body?.there && isOneLayer(steps.slice(0, at + 1)) ? body.thick : undefined;
   const seen = usePattern(pattern, steps, shelf, hands, thick);
-  return { ...lying, paints: seen.paints };
+  return { ...lying, paints: seen.paints, lit: thick !== undefined };
 }
 
 interface MiddleProps {

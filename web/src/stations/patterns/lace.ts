@@ -26,6 +26,9 @@ export interface Through {
 /** From this share on light is seen in a wall: an assumption. */
 export const GLOWS = 0.05;
 
+/** Whether enough light comes through anything for it to be held against the light. */
+export const isGlass = (all: readonly Through[]): boolean => all.some((one) => one.share >= GLOWS);
+
 /** What each of the clays that are seen lets through, the darkest first. @param walls mm, by their keys */
 export function lightIn(
   materials: ReadonlyMap<string, CaneMaterial>,

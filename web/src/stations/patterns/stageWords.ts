@@ -3,6 +3,7 @@ import type { Judged, PatternStep } from '#core/pattern';
 import { showLength, type UnitSystem } from '#core/units';
 import type { EarlierStop, StopKind } from '#contract';
 import { showDate } from '../../state/today.js';
+import type { CaneMaterial } from '../canes/clay/materials.js';
 
 /** Steps that can go too far, and what of them is counted. */
 export type CountedStep = Extract<PatternStep, { readonly do: 'fold' | 'knead' | 'twist' }>;
@@ -55,8 +56,15 @@ export function countWords(step: CountedStep, count: number): string {
   return `${count} ${word}${count === 1 ? '' : 's'}`;
 }
 
-export const veinWords = ({ vein }: Judged, units: UnitSystem): string =>
-  Number.isFinite(vein) ? `veins ${showLength(vein, units, vein < 1)}` : 'one colour';
+/** @param materials all that is in it */
+export function veinWords(
+  { vein }: Judged,
+  units: UnitSystem,
+  materials?: ReadonlyMap<string, Pick<CaneMaterial, 'hexes'>>,
+): string {
+  if (Number.isFinite(vein)) return `veins ${showLength(vein, units, vein < 1)}`;
+  return [...(materials?.values() ?? [])].some((m) => m.hexes.length > 1) ? 'one fade' : 'one colour';
+}
 
 /** Days on which one stopped at so many, newest first, in words; empty where one never did. */
 export function stoppedWords(

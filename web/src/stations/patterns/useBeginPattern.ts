@@ -1,12 +1,14 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { StartColours } from '#core/cane';
-import { patternWith } from '#core/formats';
-import type { PatternStep } from '#core/pattern';
+import { caneCalled, patternWith } from '#core/formats';
+import { materialIn } from '#core/material';
+import { patternMaterials, type PatternStep } from '#core/pattern';
 import { sentenceOf } from '#core/units';
-import type { BlendCard, PatternCard, PatternDto, ShelfAnswer } from '#contract';
+import type { BlendCard, CaneCard, PatternCard, PatternDto, ShelfAnswer } from '#contract';
 import { takenNames } from '../../parts/names.js';
 import { readAside } from '../../workers/reading.js';
+import { ask } from '../../wire/ask.js';
 import { change } from '../../wire/save.js';
 import { coloursFor, keysHere, mixesNamed } from '../canes/beginnings.js';
 import { newPattern } from './beginnings.js';
@@ -26,7 +28,10 @@ export function useBeginPattern(shelf: ShelfAnswer, blends: readonly BlendCard[]
   const read = async (file: File): Promise<void> => {
     if (!colours) return;
     const found = await readAside(file, async (reader) => reader.pattern(file));
-    const program = patternWith(found, keysHere(found, { shelf, blends, colours }, await mixesNamed(found)));
+    const keys = keysHere(found, { shelf, blends, colours }, await mixesNamed(found));
+    const cut = patternMaterials(found.program.steps).filter((key) => materialIn(key)?.kind === 'cane');
+    const canes = cut.length > 0 ? await ask<CaneCard[]>('GET', '/api/canes') : [];
+    const program = patternWith(found, (old) => (cut.includes(old) ? caneCalled(found, old, canes) : keys(old)));
     await keep(newPattern(found.name, program.steps, taken));
   };
   const take = (file: File): void => {

@@ -30,6 +30,8 @@ export interface BenchPattern {
   readonly bodies: readonly PlainBody[] | null;
   readonly materials: ReadonlyMap<string, CaneMaterial>;
   readonly paints: PatternPaints;
+  /** it is held against the light; left out: it lies there */
+  readonly lit?: boolean;
   /** for what is judged at arm's length */
   readonly colours: PatternColours;
 }

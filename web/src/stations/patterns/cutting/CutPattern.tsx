@@ -84,7 +84,7 @@ function Ready({ pattern, bench, plan, hands, machines, onCuts }: ReadyProps): R
               bench={bench}
             />
             <Flex direction="column" gap={4} minWidth={0}>
-              <WhatIsCut cutting={cutting} refusal={refusal} />
+              <WhatIsCut cutting={cutting} refusal={refusal} sheets={sheets} />
               <PiecesSeen cut={cutting.chosen} plain={plain} each={body.count} bench={bench} />
             </Flex>
           </Grid>

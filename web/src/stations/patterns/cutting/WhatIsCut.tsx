@@ -11,6 +11,8 @@ import { LengthValue, TextValue, Value } from '../../../parts/Value.js';
 import { Warning } from '../../../parts/Warning.js';
 import { Action, Second, Word } from '../../../theme/pieces.js';
 import type { Refused } from '../../../wire/ask.js';
+import { AsLargeAsItGoes } from './AsLargeAsItGoes.js';
+import { withCutter, type SheetsToCut } from './cutMoves.js';
 import type { Cutting } from './useCutting.js';
 
 const AIM_WORDS: Readonly<Record<CutAim, string>> = {
@@ -97,15 +99,12 @@ function OfKind({ cut, cutting, refusal }: OfKindProps): ReactElement {
   );
 }
 
-/** A cutter as a piece keeps it. */
-const withCutter = ({ shape, widthMm, heightMm, rimMm, points }: ReturnType<typeof plainCutter>) => ({
-  ...{ shape, widthMm, heightMm },
-  rimMm: rimMm ?? null,
-  points: points ?? null,
-});
-
 /** What is cut, with which cutter, and where Sledge looks for places. */
-export function WhatIsCut({ cutting, refusal }: WhatIsCutProps): ReactElement {
+export function WhatIsCut({
+  cutting,
+  refusal,
+  sheets,
+}: WhatIsCutProps & { readonly sheets: SheetsToCut }): ReactElement {
   const { chosen, finding, told } = cutting;
   const [count, setCount] = useState(chosen.places.length > 0 ? chosen.places.length : USUAL_COUNT);
   const [aim, setAim] = useState<CutAim>('variety');
@@ -121,6 +120,7 @@ export function WhatIsCut({ cutting, refusal }: WhatIsCutProps): ReactElement {
           cutting.change(withCutter(plainCutter(cutter)));
         }}
       />
+      <AsLargeAsItGoes cutting={cutting} sheets={sheets} />
       <Flex gap={3} alignItems="center" marginTop={2} wrap="wrap">
         <Box>
           Find{' '}

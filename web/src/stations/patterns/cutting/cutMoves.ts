@@ -4,6 +4,7 @@ import {
   handLayout,
   onEachOther,
   outlineAt,
+  plainCutter,
   type HandPlace,
   type PlainCutter,
 } from '#core/cutter';
@@ -114,3 +115,10 @@ export function weighed(
   const each = ground.width * ground.length * (round ? Math.PI / 4 : 1);
   return { pieces: area * grams, rest: Math.max(0, Math.min(used.size, count) * each - area) * grams };
 }
+
+/** A cutter as a piece keeps it. */
+export const withCutter = ({ shape, widthMm, heightMm, rimMm, points }: ReturnType<typeof plainCutter>) => ({
+  ...{ shape, widthMm, heightMm },
+  rimMm: rimMm ?? null,
+  points: points ?? null,
+});

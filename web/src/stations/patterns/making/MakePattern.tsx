@@ -128,6 +128,7 @@ function Making({ pattern, bench, plan, hands, shelf, machines }: MakeProps & { 
             hands={hands}
             stops={stopsPlanned(words, counts, stages)}
             shelf={shelf}
+            own={benchMachine(machines)}
             onBack={back}
             onDone={(id) => {
               leave();

@@ -5,6 +5,7 @@ import { isOf, materialIn } from '#core/material';
 import { sentenceOf } from '#core/units';
 import {
   PATTERN_LIKED,
+  type MachineDto,
   type PatternAnswer,
   type PatternDoneDto,
   type PatternLiked,
@@ -23,10 +24,12 @@ import { CountValue } from '../../../parts/Value.js';
 import { Warning } from '../../../parts/Warning.js';
 import { WriteDown } from '../../../parts/WriteDown.js';
 import { Caption } from '../../../theme/pieces.js';
+import { useStock } from '../../../wire/queries.js';
 import { change, useRefusal } from '../../../wire/save.js';
 import type { PatternToMake, PlainPattern } from '../../../workers/pattern.js';
 import type { CaneMaterial } from '../../canes/clay/materials.js';
 import { gramsOf } from '../../canes/words/caneWords.js';
+import { slicedFirst, slicesWanted } from '../slicesThere.js';
 import { stopWords } from '../stageWords.js';
 import { kneaded } from '../../canes/words/scrapWords.js';
 import { keptDto } from './keptSheet.js';
@@ -42,6 +45,8 @@ interface DoneProps {
   readonly hands: Hands;
   readonly stops: readonly PatternStopDto[];
   readonly shelf: ShelfAnswer;
+  /** one's own machine, if there is one */
+  readonly own: MachineDto | undefined;
   readonly onBack: () => void;
   readonly onDone: (entryId: string) => void;
 }
@@ -71,7 +76,7 @@ function leftPlanned(plan: PatternToMake, materials: ReadonlyMap<string, CaneMat
 }
 
 /** What really came of it, as it is typed, and the way to write it down. */
-function useDone({ pattern, bench, plan, hands, stops, onDone }: DoneProps) {
+function useDone({ pattern, bench, plan, hands, stops, own, onDone }: DoneProps) {
   const { materials } = bench;
   const [said, setStops] = useState(stops);
   const [liked, setLiked] = useState<PatternLiked | 'unsaid'>('unsaid');
@@ -81,14 +86,19 @@ function useDone({ pattern, bench, plan, hands, stops, onDone }: DoneProps) {
   const refusal = useRefusal(path);
   const planned = useMemo(() => leftPlanned(plan, materials), [plan, materials]);
   const clays = [...gramsOf(plan.taken, materials).perClay].map(([clayId, grams]) => ({ clayId, grams }));
-  const instead = useTakenInstead(clays);
+  const stock = useStock(plan.starts.some((s) => s.what === 'slices')).data;
+  const first = useMemo(
+    () => slicedFirst(slicesWanted(plan.starts, materials, stock), plan.makes),
+    [plan, materials, stock],
+  );
+  const instead = useTakenInstead(clays, first);
   const { used, say } = useClayUsed(instead.rest);
   const leftOver = useLeftOver(planned, shareUsed(used, instead.rest));
   const write = async (madeOn: string, note: string): Promise<void> => {
     const answer = await change<{ entryId: string }>('POST', path, {
       ...{ version: pattern.version, entryId: crypto.randomUUID(), madeOn, note, hands: hands.seed, stops: [...said] },
       ...{ liked: liked === 'unsaid' ? null : liked, pictureId, used, ready: instead.ready, left: leftOver.left },
-      kept: kept === 'lies' ? keptDto(pattern, plan) : null,
+      kept: kept === 'lies' ? keptDto(pattern, plan, own) : null,
     } satisfies PatternDoneDto);
     if (answer) onDone(answer.entryId);
   };
