@@ -23,7 +23,16 @@ const CORE = [
     'blend',
   ],
   ...['cane/outlines', 'cane/document', 'cane/drawing', 'cane/steps', 'cane/face', 'cane/plan', 'cane'],
-  ...['pattern/document', 'pattern/body', 'pattern/steps', 'pattern/seen', 'pattern/cut', 'pattern/plan', 'pattern'],
+  ...[
+    'pattern/document',
+    'pattern/body',
+    'pattern/steps',
+    'pattern/seen',
+    'pattern/cut',
+    'pattern/plan',
+    'pattern/formed',
+    'pattern',
+  ],
   ...['stock', 'oven', 'piece', 'batch', 'days', 'formats'],
 ];
 

@@ -12,8 +12,8 @@ export const FORMATS_SENTENCES = {
     `This drawing has more than ${d.most.toLocaleString('en')} elements. Simplify it first.`,
   'svg/deep': () => 'The groups of this drawing lie too deep in each other. Ungroup it first.',
   'pattern/no cane': (d: { name: string }) =>
-    `This sheet takes slices of the cane “${d.name}”, and no cane here is called so. Read that cane first, or have the ` +
-    'sheet sent with all that it rests on.',
+    `This sheet takes slices of the cane “${d.name}”, and no cane here is called so. Read that cane first, or have ` +
+    'the sheet sent with all that it rests on.',
   'svg/empty': () => 'There is no filled region in this drawing. Fill its outlines with flat colours.',
 } as const;
 

@@ -1,0 +1,18 @@
+export { FORMS, formVolume, placeOn, surfaceOf, within as formWithin, type RoundForm, type FormKind } from './form.js';
+export { meshOf, type FormMesh } from './mesh.js';
+export { FILLED_WITH, cavityOf, liningOf, type FilledWith, type Lining, type Mould } from './mould.js';
+export { PATTERN_FORMED_SENTENCES, complaint as formedComplaint } from './sentences.js';
+export {
+  WAYS,
+  blankFor,
+  checkBlank,
+  edgeShare,
+  onSheet,
+  slicesOver,
+  squeezedAt,
+  waysFor,
+  type Blank,
+  type FormSample,
+  type OnSheet,
+  type Way,
+} from './wrapped.js';
