@@ -3,10 +3,10 @@ import { areaOf, circle, type CaneState } from '#core/cane';
 import {
   blankFor,
   cavityOf,
-  checkBlank,
   edgeShare,
   formVolume,
   formWithin,
+  liesAcross,
   liningOf,
   meshOf,
   onSheet,
@@ -105,8 +105,9 @@ describe('a sheet on a form', () => {
 
   test('a sheet that is too small says what it takes', () => {
     const blank = blankFor({ kind: 'ball', width: 20, length: 0 }, 'strip', 1);
-    expect(refusal(() => checkBlank(blank, { width: 50, height: 50 }))).toBe('pattern/form sheet');
-    checkBlank(blank, { width: 20, height: 60 });
+    expect(refusal(() => liesAcross(blank, { width: 50, height: 50 }))).toBe('pattern/form sheet');
+    expect(liesAcross(blank, { width: 20, height: 60 })).toBe(true);
+    expect(liesAcross(blank, { width: 60, height: 20 })).toBe(false);
     expect(refusal(() => blankFor({ kind: 'ball', width: 1, length: 0 }, 'strip', 1))).toBe('pattern/form thin');
     expect(refusal(() => surfaceOf({ kind: 'oval', width: 10, length: 0 }))).toBe('pattern/form size');
   });

@@ -1,4 +1,4 @@
-export { ballOf, coveredBy, slicesAround, type Covered } from './byHand.js';
+export { OVERLAP, ballOf, coveredBy, slicesAround, type Covered } from './byHand.js';
 export {
   lookUp,
   type BlendInBook,

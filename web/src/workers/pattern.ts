@@ -3,11 +3,13 @@ import PQueue from 'p-queue';
 import type { CutCanes, Judged, Proposal } from '#core/pattern';
 import { numberOf, useAnswer, type Key } from './answers.js';
 import { bridgeTo, inLine } from './bridge.js';
+import type { FormPicture, FormWish } from './formed.js';
 import { useInTurn } from './inTurn.js';
 import type { PatternColours, PatternWish, PatternWorker, PlainCutWish, PlanWish } from './pattern.worker.js';
 import type { PatternPaints, PlainPattern } from './patternLoaded.js';
 import type { PatternToMake, PlainBody } from './patternPlain.js';
 
+export type { FormPicture, FormWish } from './formed.js';
 export type { PatternColours, PatternWish } from './pattern.worker.js';
 export type { PatternPaints, PlainCut, PlainPattern } from './patternLoaded.js';
 export type { PatternToMake, PlainBody } from './patternPlain.js';
@@ -160,3 +162,24 @@ export const patternFile = (
     stop: (worker) => void worker.stop(name),
   });
 };
+
+/** Pixels around a form: of a picture that is there early, and of the fine one. */
+const [ROUGH_AROUND, FINE_AROUND] = [256, 1024];
+
+/** What is seen of a form, or why it cannot be. */
+export interface FormSeen {
+  readonly seen: FormPicture | null;
+  readonly wrong: string | null;
+}
+
+/** A form with the sheet on it, coarse first and fine after. */
+export function useFormed(wish: Omit<FormWish, 'size'>): FormSeen {
+  const { pattern, paints, form, way } = wish;
+  const key: Key = [keyOf(pattern), JSON.stringify([form, way]), numberOf(paints)];
+  const painted = (size: number) => (signal: AbortSignal) =>
+    inLine(line, signal, () => ask((worker) => worker.formed({ ...wish, size }, `formed ${size} ${key.join(' ')}`)));
+  const coarse = useAnswer(['form', ROUGH_AROUND, ...key], painted(ROUGH_AROUND));
+  const fine = useAnswer(['form', FINE_AROUND, ...key], coarse.fresh && coarse.value ? painted(FINE_AROUND) : null);
+  const newer = [fine, coarse].find((answer) => answer.fresh && answer.value !== null);
+  return { seen: coarse.wrong ? null : (newer?.value ?? null), wrong: coarse.wrong?.message ?? null };
+}

@@ -14,6 +14,7 @@ import {
   type Proposal,
   type View,
 } from '#core/pattern';
+import { paintedForm, type FormPicture, type FormWish } from './formed.js';
 import { stop } from './long.js';
 import { coarse, fine, paintedFile } from './painting.js';
 import {
@@ -85,6 +86,8 @@ const worker = {
     return painted && paintedFile(painted, wish.size, name, tell);
   },
   stop,
+  /** The surface of a form with the sheet on it; null where it was stopped. @throws Complaint of the form */
+  formed: (wish: FormWish, name: string): Promise<FormPicture | null> => paintedForm(wish, name),
   /** What comes of it looks like at arm's length; null where it cannot be made. */
   judge(pattern: PlainPattern, colours: PatternColours): Judged | null {
     const { results, context } = loadPattern(pattern);

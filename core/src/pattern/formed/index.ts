@@ -5,8 +5,8 @@ export { PATTERN_FORMED_SENTENCES, complaint as formedComplaint } from './senten
 export {
   WAYS,
   blankFor,
-  checkBlank,
   edgeShare,
+  liesAcross,
   onSheet,
   slicesOver,
   squeezedAt,

@@ -11,7 +11,7 @@ export const PATTERN_FORMED_SENTENCES = {
     'This is still a rope. Coil it, flatten it along, or cut it across: then there is a sheet.',
   'pattern/no slices': () => 'No slices of a cane are in this sheet. Lay some, or cover the form with the sheet.',
   'pattern/mould full': (d: { cavity: string; sheet: string }) =>
-    `The mould holds ${d.cavity}, and the sheet alone is ${d.sheet}. Roll it thinner, or fill the mould without a sheet.`,
+    `The mould holds ${d.cavity}, and the sheet alone is ${d.sheet}. Roll it thinner, or fill the mould without it.`,
 } as const;
 
 export const complaint = complaints({ ...UNITS_SENTENCES, ...PATTERN_FORMED_SENTENCES });

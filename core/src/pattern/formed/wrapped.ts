@@ -33,10 +33,14 @@ export function blankFor(form: RoundForm, way: Exclude<Way, 'slices'>, wall: Mm)
   return { width: around, height: area / around, round: false, area };
 }
 
-/** @throws Complaint `pattern/form sheet` where a sheet is smaller than what is cut of it */
-export function checkBlank(blank: Blank, sheet: { readonly width: Mm; readonly height: Mm }): void {
+/**
+ * Whether what is cut has to lie across a sheet, since along it it is too long.
+ * @throws Complaint `pattern/form sheet` where the sheet is smaller than it either way
+ */
+export function liesAcross(blank: Blank, sheet: { readonly width: Mm; readonly height: Mm }): boolean {
   const fits = (a: Mm, b: Mm): boolean => a <= sheet.width + 1e-6 && b <= sheet.height + 1e-6;
-  if (fits(blank.width, blank.height) || fits(blank.height, blank.width)) return;
+  if (fits(blank.width, blank.height)) return false;
+  if (fits(blank.height, blank.width)) return true;
   throw complaint('pattern/form sheet', {
     wanted: inBoth((system) => showSize(blank.width, blank.height, system)),
     there: inBoth((system) => showSize(sheet.width, sheet.height, system)),
@@ -68,9 +72,9 @@ export function squeezedAt(form: RoundForm, way: Exclude<Way, 'slices'>, wall: M
   return flat > 0 ? radius / flat : 1;
 }
 
-/** Shares of the area at which a sheet is looked at near its edge: of a strip a tenth from an end, of a disc its rim. */
-export const EDGE_SHARE: Readonly<Record<Exclude<Way, 'slices'>, number>> = { strip: 0.9, disc: 0.1 };
-/** Of a dome the edge of a disc is its rim itself. */
+/** Where a sheet is looked at near its edge: a tenth of the area from the end. */
+const EDGE_SHARE: Readonly<Record<Exclude<Way, 'slices'>, number>> = { strip: 0.9, disc: 0.1 };
+/** The same; of a dome the edge of a disc is its rim itself. */
 export const edgeShare = ({ kind }: Pick<RoundForm, 'kind'>, way: Exclude<Way, 'slices'>): number =>
   kind === 'dome' ? 0 : EDGE_SHARE[way];
 

@@ -62,6 +62,8 @@ export function PatternStrip({ plan, ...own }: StripProps): ReactElement {
         <Link to={`/patterns/${own.pattern.id}/make`}>To the bench: make it</Link> <Key>B</Key>
         <br />
         <Link to={`/patterns/${own.pattern.id}/cut`}>Where to cut pieces</Link> <Key>W</Key>
+        <br />
+        <Link to={`/patterns/${own.pattern.id}/form`}>On a bead or a form</Link> <Key>F</Key>
       </Box>
     </Strip>
   );

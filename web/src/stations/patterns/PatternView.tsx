@@ -60,6 +60,9 @@ function usePatternKeys(id: string, editing: PatternEditing, making: boolean): v
     key('w', 'Where to cut', () => {
       void navigate(`/patterns/${id}/cut`);
     }),
+    key('f', 'On a bead or a form', () => {
+      void navigate(`/patterns/${id}/form`);
+    }),
     key('b', 'To the bench: make it', () => {
       void navigate(`/patterns/${id}/make`);
     }),
