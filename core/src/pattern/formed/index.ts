@@ -16,3 +16,22 @@ export {
   type OnSheet,
   type Way,
 } from './wrapped.js';
+export {
+  flatSquare,
+  foldedAlong,
+  mostLayers,
+  sizeOf as foldedSize,
+  turnedOver,
+  type Crease,
+  type Folded,
+  type Lay,
+  type Leaf,
+} from './fold.js';
+export {
+  ORNAMENTS,
+  ornamentOf,
+  stepsOf as ornamentSteps,
+  type Ornament,
+  type OrnamentPlan,
+  type OrnamentStep,
+} from './ornaments.js';

@@ -64,6 +64,8 @@ export function PatternStrip({ plan, ...own }: StripProps): ReactElement {
         <Link to={`/patterns/${own.pattern.id}/cut`}>Where to cut pieces</Link> <Key>W</Key>
         <br />
         <Link to={`/patterns/${own.pattern.id}/form`}>On a bead or a form</Link> <Key>F</Key>
+        <br />
+        <Link to={`/patterns/${own.pattern.id}/fold`}>Folded to an ornament</Link> <Key>O</Key>
       </Box>
     </Strip>
   );

@@ -63,6 +63,9 @@ function usePatternKeys(id: string, editing: PatternEditing, making: boolean): v
     key('f', 'On a bead or a form', () => {
       void navigate(`/patterns/${id}/form`);
     }),
+    key('o', 'Folded to an ornament', () => {
+      void navigate(`/patterns/${id}/fold`);
+    }),
     key('b', 'To the bench: make it', () => {
       void navigate(`/patterns/${id}/make`);
     }),

@@ -23,6 +23,7 @@ import {
 import { CARD_WIDTH, PatternCardFace, StartSheet } from './faces/PatternCards.js';
 import { BeginSlices } from './BeginSlices.js';
 import { PatternView, type PatternDoing } from './PatternView.js';
+import { FoldView } from './folded/FoldView.js';
 import { FormView } from './formed/FormView.js';
 import { MosaicList } from './mosaic/MosaicList.js';
 import { MosaicView } from './mosaic/MosaicView.js';
@@ -47,6 +48,7 @@ export default function Patterns(): ReactElement {
   if (patternId === 'relief') return <ReliefView shelf={known.shelf} machines={known.machines} />;
   if (patternId === 'mosaic') return <OneMosaic id={detail} shelf={known.shelf} />;
   if (patternId === undefined) return <AllPatterns {...known} />;
+  if (detail === 'fold') return <OneFold id={patternId} shelf={known.shelf} machines={known.machines} />;
   if (detail === 'form') return <OneForm id={patternId} shelf={known.shelf} />;
   return <OnePattern {...known} id={patternId} doing={detail === 'make' || detail === 'cut' ? detail : 'steps'} />;
 }
@@ -55,6 +57,12 @@ function OneMosaic({ id, shelf }: { readonly id: string | undefined; readonly sh
   const [mosaic, ovens] = [useMosaicOf(id), useOvens()];
   if (!mosaic.data || !ovens.data) return <Reading error={mosaic.error ?? ovens.error} />;
   return <MosaicView key={mosaic.data.id} answer={mosaic.data} shelf={shelf} ovens={ovens.data} />;
+}
+
+function OneFold({ id, ...known }: Pick<Known, 'shelf' | 'machines'> & { readonly id: string }): ReactElement {
+  const pattern = usePatternOf(id);
+  if (!pattern.data) return <Reading error={pattern.error} />;
+  return <FoldView key={pattern.data.id} pattern={pattern.data} {...known} />;
 }
 
 function OneForm({ id, shelf }: { readonly id: string; readonly shelf: ShelfAnswer }): ReactElement {

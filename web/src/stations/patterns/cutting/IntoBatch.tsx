@@ -19,7 +19,7 @@ import type { Cutting } from './useCutting.js';
 
 interface IntoBatchProps {
   readonly pattern: PatternAnswer;
-  readonly cutting: Cutting;
+  readonly cutting: Pick<Cutting, 'cuts'>;
   readonly sheets: SheetsToCut;
   readonly hands: Hands;
   readonly machines: MachinesAnswer;
