@@ -18,6 +18,27 @@ interface PatternRow {
   }[];
 }
 
+interface SlabRow {
+  readonly name: string;
+  readonly note: string;
+  /** the cane that its slices are cut of */
+  readonly cane: string;
+  readonly columns: number;
+  readonly rows: number;
+  readonly sliceMm: number;
+  readonly rolledMm: number;
+}
+
+/** Sheets of slices, laid edge to edge and rolled. */
+export const slabs: readonly SlabRow[] = [
+  {
+    name: 'Cold-frame pane',
+    note: 'for the window: rosettes and hoops',
+    cane: 'Cold-frame lace',
+    ...{ columns: 4, rows: 3, sliceMm: 1.5, rolledMm: 1 },
+  },
+];
+
 /** Patterned sheets of the scenario, in their colours; the newest last. */
 export const patterns: readonly PatternRow[] = [
   {

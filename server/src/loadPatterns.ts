@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { keyOf, type Mixable } from '#core/material';
 import { PATTERN_POINTS, PATTERN_VERSION, type PatternWanted } from '#core/pattern';
-import { idOf, patterns } from '#demo';
+import { idOf, patterns, slabs } from '#demo';
 import type { PatternDoneDto } from '#contract';
 import type { PatternsService } from './patterns/patterns.service.js';
 
@@ -62,5 +62,31 @@ export async function loadPatterns(service: PatternsService, called: (name: stri
       const { version } = await service.open(id);
       await service.done(randomUUID(), id, doneOf(row, made, version, fold));
     }
+  }
+}
+
+/**
+ * Sheets of slices of the kitchen garden.
+ * @param revisionOf the newest revision of a cane, by its id
+ */
+export async function loadSlabs(
+  service: PatternsService,
+  revisionOf: (caneId: string) => Promise<string>,
+): Promise<void> {
+  for (const { name, note, cane, columns, rows, sliceMm, rolledMm } of slabs) {
+    const of = keyOf({ kind: 'cane', id: await revisionOf(idOf(`cane ${cane}`)) });
+    await service.save(randomUUID(), {
+      ...{ id: idOf(`pattern ${name}`), version: 0, name, note, retired: false, wanted: null },
+      program: {
+        version: PATTERN_VERSION,
+        steps: [
+          {
+            ...{ id: `${name} slab`, do: 'slab', columns, rows, laid: 'offset', turned: 'opposite', seed: 1 },
+            slices: [{ of, thickness: sliceMm, degrees: 0 }],
+          },
+          { id: `${name} roll`, do: 'roll', to: rolledMm, along: 'both' },
+        ],
+      },
+    });
   }
 }

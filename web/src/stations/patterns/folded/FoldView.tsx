@@ -118,6 +118,7 @@ interface SentenceProps {
 /** The size of the square, and what is wrong with it. */
 function Sentence({ own, made, mm }: SentenceProps): ReactElement {
   const units = useUnits();
+  const range = `so thick it folds from ${showLength(made.least, units)} to ${showLength(made.most, units)}`;
   return (
     <Box fontSize="body" lineHeight={1.8} borderTop="rule" paddingTop={3}>
       {ORNAMENT_NAMES[own.ornament]} of a square of{' '}
@@ -130,8 +131,7 @@ function Sentence({ own, made, mm }: SentenceProps): ReactElement {
       />
       , {showLength(mm, units, true)} thick.{' '}
       <Second>
-        The sheet holds one of {showLength(own.most, units)}; so thick it folds from {showLength(made.least, units)} to{' '}
-        {showLength(made.most, units)}.
+        The sheet holds one of {showLength(own.most, units)}; {range}.
       </Second>
       {made.wrong !== null && <Warning>{made.wrong}</Warning>}
     </Box>
