@@ -17,6 +17,7 @@ const { patterns } = await import('../dist/core/bench/patterns.js');
 const { days } = await import('../dist/core/bench/days.js');
 const { relighting } = await import('../dist/core/bench/relighting.js');
 const { mosaics } = await import('../dist/core/bench/mosaics.js');
+const { slices } = await import('../dist/core/bench/slices.js');
 const { ovens } = await import('../dist/core/bench/ovens.js');
 const { creases } = await import('../dist/core/bench/creases.js');
 const { layouts } = await import('../dist/core/bench/layouts.js');
@@ -146,6 +147,7 @@ const TABLES = {
   canes: () => caning(() => performance.now()),
   patterns: () => patterns(() => performance.now()),
   mica: () => relighting(() => performance.now()),
+  slices: () => slices(() => performance.now()),
   mosaics: () => mosaics(() => performance.now()),
   ovens: () => ovens(),
   days: () => days(() => performance.now()),

@@ -60,11 +60,6 @@ const VIEWS = {
     await page.keyboard.press('Enter');
     await page.locator('[data-search=done]').waitFor();
   },
-  photograph: async () => {
-    await open('mixes/photograph');
-    await page.getByRole('link', { name: 'Cut for the stock pot' }).first().click();
-    await page.locator('[data-matched=true]').waitFor();
-  },
   there: async () => {
     await open('shelf/there');
     await page.getByRole('button', { name: 'Beetroot ring', exact: true }).click();
@@ -94,12 +89,19 @@ const VIEWS = {
     await page.locator('canvas[data-painted]').nth(12).waitFor();
     await page.waitForTimeout(4000);
   },
-  'pattern-cut': async () => {
-    await page.getByRole('link', { name: /^Where to cut pieces/ }).click();
-    await page.getByRole('button', { name: 'Find them' }).click();
-    await page.getByText('12 found').waitFor();
-    await page.locator('canvas[data-painted]').nth(12).waitFor();
-    await page.waitForTimeout(2500);
+  lace: async () => {
+    await open('patterns');
+    await card(/Cold-frame pane/);
+    await page.getByLabel('How it is seen').selectOption('against the light');
+    await page.locator('canvas[data-painted]').nth(2).waitFor();
+    await page.waitForTimeout(4000);
+  },
+  bead: async () => {
+    await open('patterns');
+    await card(/Onion skins/);
+    await page.getByRole('link', { name: 'On a bead or a form' }).click();
+    await page.getByRole('application').waitFor();
+    await page.waitForTimeout(6000);
   },
   relief: async () => {
     await open('patterns/relief?texture=pods&pitch=7&strays=0.08');
