@@ -30,6 +30,8 @@ export class ClayDto {
   @IsIn(KINDS, { message: 'The kind is opaque, translucent, mica or glitter.' }) kind!: Kind;
   @Hex() rawHex!: string;
   @Hex() bakedHex!: string;
+  /** of mica clay: flakes seen from their edges, baked; null or left out: not measured */
+  @Omittable() @Hex() edgeHex?: string | null;
   @Optional() @Between('The strength', 0.005, 50, '') strength!: number | null;
   /** kept for the recipes that use it, but not offered for new ones */
   @IsBoolean({ message: 'Say whether the clay is retired.' }) retired!: boolean;

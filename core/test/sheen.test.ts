@@ -1,5 +1,20 @@
 import fc from 'fast-check';
-import { TEXTURES, levelsOf, press, reliefOf, rolled, shareAt, shave, surfaceOf, tiltsAt } from '#core/mica';
+import { labOf, xyzOfHex } from '#core/colour';
+import {
+  EDGE_LIGHT,
+  TEXTURES,
+  contrastAt,
+  edgeLightOf,
+  levelsOf,
+  micaColours,
+  press,
+  reliefOf,
+  rolled,
+  shareAt,
+  shave,
+  surfaceOf,
+  tiltsAt,
+} from '#core/mica';
 import {
   AIR,
   darkestOf,
@@ -164,5 +179,22 @@ describe('a picture that is pressed in', () => {
     expect(wrongOf(pressed({ depth: 6 }))).toBe('pattern/too deep');
     expect(wrongOf(pressed({ pitch: 0.1 }))).toBe('relief/pitch');
     expect(wrongOf(skimmed(3))).toBe('pattern/below');
+  });
+});
+
+describe('edges of flakes as they were measured', () => {
+  test('their light beside that of the face; what was not measured is assumed', () => {
+    expect(edgeLightOf('C8A24B', null)).toBe(EDGE_LIGHT);
+    expect(edgeLightOf('808080', '808080')).toBeCloseTo(1, 9);
+    // half of white in light is BC in sRGB
+    expect(edgeLightOf('FFFFFF', 'BCBCBC')).toBeCloseTo(0.5, 2);
+    expect(edgeLightOf('404040', 'FFFFFF')).toBe(1);
+    expect(edgeLightOf('FFFFFF', '000000')).toBe(0.02);
+  });
+
+  test('the darker they are, the clearer a picture is', () => {
+    const face = labOf(xyzOfHex('C8A24B'));
+    const clear = ['806020', '403010'].map((edge) => contrastAt(micaColours(face, edgeLightOf('C8A24B', edge)), 0.2));
+    expect(clear[1]).toBeGreaterThan(clear[0] ?? NaN);
   });
 });

@@ -22,4 +22,5 @@ CREATE INDEX `pattern_use_revision` ON `pattern_use` (`pattern_revision_id`);-->
 CREATE INDEX `pattern_use_clay` ON `pattern_use` (`clay_id`);--> statement-breakpoint
 CREATE INDEX `pattern_use_mix` ON `pattern_use` (`revision_id`);--> statement-breakpoint
 CREATE INDEX `pattern_use_blend` ON `pattern_use` (`blend_revision_id`);--> statement-breakpoint
-CREATE INDEX `pattern_use_cane` ON `pattern_use` (`cane_revision_id`);
+CREATE INDEX `pattern_use_cane` ON `pattern_use` (`cane_revision_id`);--> statement-breakpoint
+ALTER TABLE `clay` ADD `edge_hex` text;

@@ -181,6 +181,7 @@ test('rows that hang together go and come back together', async () => {
     kind: 'opaque' as const,
     rawHex: '93B84C',
     bakedHex: '93B84C',
+    edgeHex: null,
     strength: null,
     retired: false,
   };

@@ -44,6 +44,7 @@ const material = (key: string, name: string, hex: string): readonly [string, Can
     ...{
       mica: false,
       micaShare: 0,
+      edgeLight: 0.3,
       shares: [],
       lab: readColour(hex),
       hides: 0.3,

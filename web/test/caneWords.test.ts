@@ -54,6 +54,7 @@ const material = (key: string, more: Partial<CaneMaterial> = {}): CaneMaterial =
   pigment: pigmentOf('7B1E4B', 1),
   mica: false,
   micaShare: 0,
+  edgeLight: 0.3,
   shares: [{ clayId: key.slice(5), mass: 1 }],
   lab: { l: 50, a: 0, b: 0 },
   hides: 0.3,

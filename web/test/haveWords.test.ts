@@ -13,6 +13,7 @@ const material = (key: string, density: number): readonly [string, CaneMaterial]
       pigment: pigmentOf('F1EEE4', 1),
       mica: false,
       micaShare: 0,
+      edgeLight: 0.3,
       shares: [],
       lab: readColour('F1EEE4'),
       hides: 0.3,

@@ -64,6 +64,7 @@ describe('the fields for it', () => {
       pigment: pigmentOf('F0CB55', 1),
       mica: false,
       micaShare: 0,
+      edgeLight: 0.3,
       lab: readColour('F0CB55'),
       hides: 0.3,
       bakes: [],

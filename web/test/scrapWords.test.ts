@@ -11,6 +11,7 @@ const clay = (key: string, hex: string, lab: CaneMaterial['lab'], strength = 1):
   pigment: pigmentOf(hex, strength),
   mica: false,
   micaShare: 0,
+  edgeLight: 0.3,
   shares: [{ clayId: key, mass: 1 }],
   lab,
   hides: 0.3,

@@ -36,6 +36,8 @@ export interface Clay {
   /** sRGB, six hex digits */
   readonly rawHex: string;
   readonly bakedHex: string;
+  /** of mica clay: flakes seen from their edges, baked; null or left out: not measured */
+  readonly edgeHex?: string | null | undefined;
   readonly strength: number | null;
 }
 

@@ -7,6 +7,7 @@ export {
   DARKEST,
   DULL,
   EDGE_LIGHT,
+  edgeLightOf,
   EVEN_AFTER,
   contrastAt,
   contrastOf,

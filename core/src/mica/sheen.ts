@@ -1,4 +1,4 @@
-import { deltaE, labOfLinear, linearOfLab, type Lab } from '#core/colour';
+import { deltaE, labOfLinear, linearOfLab, xyzOfHex, type Lab } from '#core/colour';
 import type { Tilts } from './tilt.js';
 
 /** Where the lamp stands. */
@@ -84,6 +84,16 @@ export function shareAt(squared: number): number {
 
 /** How dark flakes are on their edges beside their faces, in light: an assumption, until a clay is measured. */
 export const EDGE_LIGHT = 0.3;
+
+/** Edges never look darker than this beside faces, nor lighter than they: what is measured beyond is a slip. */
+const [DARKEST_EDGE, LIGHTEST_EDGE] = [0.02, 1];
+
+/** Light of the edges of flakes as a share of that of their faces, as it was measured; or as it is assumed. */
+export function edgeLightOf(faceHex: string, edgeHex: string | null | undefined): number {
+  if (edgeHex == null) return EDGE_LIGHT;
+  const share = xyzOfHex(edgeHex).y / Math.max(1e-6, xyzOfHex(faceHex).y);
+  return Math.min(LIGHTEST_EDGE, Math.max(DARKEST_EDGE, share));
+}
 
 /** Colours of a mica clay by the one on the flat of its flakes. @param edge light of the edges, as a share of that */
 export function micaColours(face: Lab, edge = EDGE_LIGHT): MicaColours {

@@ -59,6 +59,8 @@ export const clays = sqliteTable(
     kind: text('kind').$type<Kind>().notNull(),
     rawHex: text('raw_hex').notNull(),
     bakedHex: text('baked_hex').notNull(),
+    /** of mica clay: flakes seen from their edges, baked; null: not measured */
+    edgeHex: text('edge_hex'),
     strength: real('strength'),
     retired: integer('retired', { mode: 'boolean' }).notNull(),
   },

@@ -119,6 +119,7 @@ export class ShelfService {
         version: draft.version,
         rawHex: dto.rawHex.toUpperCase(),
         bakedHex: dto.bakedHex.toUpperCase(),
+        edgeHex: dto.edgeHex?.toUpperCase() ?? null,
       });
       draft.summary = clayChange(dto, stored);
     });

@@ -48,7 +48,7 @@ class Bringing {
     const colour = (hex ?? NO_COLOUR).toUpperCase();
     const clay: Row<'clay'> = {
       ...{ id: randomUUID(), version: this.version, lineId, name: name.trim(), kind },
-      ...{ rawHex: colour, bakedHex: colour, strength: null, retired: false },
+      ...{ rawHex: colour, bakedHex: colour, edgeHex: null, strength: null, retired: false },
     };
     this.clays.push(clay);
     return clay.id;

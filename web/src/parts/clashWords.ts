@@ -12,6 +12,7 @@ const FIELDS: Readonly<Record<string, string>> = {
   netGrams: 'net weight',
   rawHex: 'raw colour',
   bakedHex: 'baked colour',
+  edgeHex: 'colour of the edges of its flakes',
   bakeC: 'baking temperature',
   bakeMinutes: 'baking minutes',
   bakePerMm: 'thickness for the baking time',

@@ -1,5 +1,5 @@
 import { hexOf, xyzOfLab, type Lab } from '#core/colour';
-import { EDGE_LIGHT, micaColours, sheenColour, type MicaColours } from '#core/mica';
+import { micaColours, sheenColour, type MicaColours } from '#core/mica';
 import type { PatternPaints } from '../../workers/pattern.js';
 import { bytes, type CaneMaterial } from '../canes/clay/materials.js';
 
@@ -12,12 +12,15 @@ export const MIDDLE = 0.25;
 
 export const shimmers = ({ micaShare, hexes }: CaneMaterial): boolean => micaShare >= SHIMMERS && hexes.length === 1;
 
+/** What the sheen of a material follows from. */
+type Sheeny = Pick<CaneMaterial, 'lab' | 'micaShare' | 'edgeLight'>;
+
 /** Colours of a material with mica in it: the less there is, the less darker are its edges. */
-export const sheenOf = ({ lab, micaShare }: Pick<CaneMaterial, 'lab' | 'micaShare'>): MicaColours =>
-  micaColours(lab, 1 - (1 - EDGE_LIGHT) * micaShare);
+export const sheenOf = ({ lab, micaShare, edgeLight }: Sheeny): MicaColours =>
+  micaColours(lab, 1 - (1 - edgeLight) * micaShare);
 
 /** Colours from the flat of its flakes to their edges. */
-export function sheenLabs(material: Pick<CaneMaterial, 'lab' | 'micaShare'>, steps = LABS): readonly Lab[] {
+export function sheenLabs(material: Sheeny, steps = LABS): readonly Lab[] {
   const colours = sheenOf(material);
   return Array.from({ length: steps }, (_, i) => sheenColour(colours, 1 - i / (steps - 1)));
 }

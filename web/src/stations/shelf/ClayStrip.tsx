@@ -67,6 +67,25 @@ function Colour({ clay }: { readonly clay: ClayDto }): ReactElement {
   );
 }
 
+/** Colour of the edges of its flakes: a strip cut straight through a sheet with an even sheen shows it. */
+function Edges({ clay, says, save }: OwnProps): ReactElement {
+  return (
+    <Box>
+      flakes on their edges{' '}
+      <Value
+        label="Colour of the edges of its flakes"
+        text={clay.edgeHex ?? '~'}
+        read={(text) => (/^[~\s]*$/.test(text) ? null : readHex(text))}
+        refusal={says('edgeHex')}
+        onChange={(edgeHex) => {
+          save({ edgeHex });
+        }}
+      />
+      {clay.edgeHex == null && ', assumed: three tenths of the light'}
+    </Box>
+  );
+}
+
 /** Its colours, raw and baked, and how strong it is. */
 function Figures({ clay, says, save }: OwnProps): ReactElement {
   const strength = strengthOf(clay);
@@ -94,6 +113,7 @@ function Figures({ clay, says, save }: OwnProps): ReactElement {
           }}
         />
       </Box>
+      {clay.kind === 'mica' && <Edges clay={clay} says={says} save={save} />}
       <Box>
         strength{' '}
         <Value

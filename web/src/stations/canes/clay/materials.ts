@@ -2,6 +2,7 @@ import type { JudgedMaterial, Paint } from '#core/cane';
 import { ageInMonths } from '#core/clay';
 import { hidingThickness, type Pigment, type PigmentSource } from '#core/colour';
 import { materialIn, readMaterial } from '#core/material';
+import { EDGE_LIGHT, edgeLightOf } from '#core/mica';
 import { lookUp, type ClayShare, type Known, type Looking, type MaterialBook } from '#core/stock';
 import { attempt, type Mm } from '#core/units';
 import type { CaneAnswer, CutCaneInside, ShelfAnswer } from '#contract';
@@ -23,6 +24,8 @@ export interface CaneMaterial extends JudgedMaterial {
   readonly mica: boolean;
   /** how much of it is mica clay, by mass */
   readonly micaShare: number;
+  /** light of the edges of its flakes, as a share of that of their faces */
+  readonly edgeLight: number;
   /** by mass, sum 1 */
   readonly shares: readonly ClayShare[];
 }
@@ -60,6 +63,16 @@ function crumblyShare(shares: readonly ClayShare[], { clays, lines }: ShelfAnswe
   return shares.reduce((sum, { clayId, mass }) => (held.has(clayId) ? sum + mass : sum), 0);
 }
 
+/** Light of the edges of flakes in some clays: of each mica clay as it was measured, by how much of it there is. */
+export function edgeLightIn(shares: readonly ClayShare[], { clays }: ShelfAnswer): number {
+  const mica = shares.flatMap(({ clayId, mass }) => {
+    const clay = clays.find((c) => c.id === clayId);
+    return clay?.kind === 'mica' ? [{ mass, light: edgeLightOf(clay.bakedHex, clay.edgeHex) }] : [];
+  });
+  const whole = mica.reduce((sum, { mass }) => sum + mass, 0);
+  return whole > 0 ? mica.reduce((sum, { mass, light }) => sum + mass * light, 0) / whole : EDGE_LIGHT;
+}
+
 function judged({ labs, pigment, lines, shares }: Known, shelf: ShelfAnswer): JudgedMaterial {
   return {
     lab: labs[Math.floor(labs.length / 2)] ?? GREY,
@@ -81,6 +94,7 @@ function caneMaterial(key: string, known: Known, shelf: ShelfAnswer): CaneMateri
     pigment,
     mica: (kinds.mica ?? 0) > MOSTLY,
     micaShare: kinds.mica ?? 0,
+    edgeLight: edgeLightIn(shares, shelf),
     shares,
     ...judged(known, shelf),
   };

@@ -4,6 +4,7 @@ import type { MicaColours } from '#core/mica';
 import { lookUp } from '#core/stock';
 import type { ClayDto, LineDto, MixDto, RevisionAnswer, ShelfAnswer } from '#contract';
 import { bookOf } from '../../../state/book.js';
+import { edgeLightIn } from '../../canes/clay/materials.js';
 import { MIDDLE, sheenOf } from '../sheen.js';
 
 /** What a relief is pressed into: how it looks, what it weighs, and how deep its light comes from. */
@@ -53,10 +54,10 @@ export function reliefClay(
 ): ReliefClay {
   const of = translucent ? ofMix('tried') : ofClay(clay.id);
   const book = bookOf(shelf, translucent ? [tried(clay, translucent)] : []);
-  const { name, labs, pigment, density, kinds } = lookUp(of, book, { stage, pigments });
+  const { name, labs, pigment, density, kinds, shares } = lookUp(of, book, { stage, pigments });
   const [lab = { l: 50, a: 0, b: 0 }] = labs;
   return {
-    ...{ name, density, colours: sheenOf({ lab, micaShare: kinds.mica ?? 0 }) },
+    ...{ name, density, colours: sheenOf({ lab, micaShare: kinds.mica ?? 0, edgeLight: edgeLightIn(shares, shelf) }) },
     deep: MIDDLE * hidingThickness(pigment),
   };
 }
