@@ -33,7 +33,7 @@ const CORE = [
     'pattern/formed',
     'pattern',
   ],
-  ...['stock', 'oven', 'piece', 'batch', 'days', 'formats'],
+  ...['stock', 'oven', 'piece', 'batch', 'days', 'trouble', 'formats'],
 ];
 
 /** `*` stands for anything; everything else for itself. */

@@ -5,6 +5,7 @@ import { SHEET_FORMS } from '#contract';
 import { OneBake } from './OneBake.js';
 import { OnePattern } from './OnePattern.js';
 import { Photographs } from './Photographs.js';
+import { WentWrong } from './trouble/WentWrong.js';
 import { flowWords, sizeWords } from '../shelf/there/thereWords.js';
 import { Link } from 'react-router';
 import { showCutter } from '#core/cutter';
@@ -258,6 +259,7 @@ export function Entry({ entry }: EntryProps): ReactElement {
       ))}
       <ClayWent entry={entry} />
       <Flows entry={entry} />
+      <WentWrong entry={entry} />
       <Words entry={entry} />
     </Flex>
   );

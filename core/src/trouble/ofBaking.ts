@@ -1,0 +1,146 @@
+import { cause, cool, NONE, percent, SHARED, thick, tooCool, tooHot, type Cause } from './cause.js';
+import { above, below } from './facts.js';
+
+export const OF_BAKING = {
+  'cracks after baking': [
+    SHARED.underBaked,
+    cause(
+      'shock of cold',
+      2,
+      'It cooled too fast, or thick and thin parts against each other.',
+      (f) => [thick(f, 10, 3)],
+      'Fill the crack with the same clay or liquid clay, and bake again.',
+      'Let it cool in the oven with the door ajar, and bake thick cores first.',
+    ),
+    SHARED.air,
+    SHARED.underConditioned,
+  ],
+  bubbles: [
+    SHARED.air,
+    cause(
+      'moisture',
+      2,
+      'Water was in it or under it.',
+      (f) => [above(f.translucent, 0.5, 2, () => 'translucent clay shows water first'), tooHot(f, 1.5)],
+      'Sand flat ones out; in translucent clay they stay as moons.',
+      'Dry hands, tools and tiles; warm it low for a quarter of an hour before the heat.',
+    ),
+    cause(
+      'heated too fast',
+      1.5,
+      'It was heated too fast.',
+      (f) => [tooHot(f, 3), thick(f, 8, 1.6)],
+      null,
+      'Begin in a cooler oven, and do not bake under the grill.',
+    ),
+  ],
+  brittle: [
+    { ...SHARED.underBaked, prior: 4 },
+    cause(
+      'a brittle line',
+      3,
+      'The line is brittle where it is thin.',
+      (f) => [
+        above(f.brittle, 0.5, 4, (v) => `${percent(v)} of it is of a line that is brittle baked`),
+        below(f.thickMm, 2.5, 1.6, (v) => `it is ${v.toFixed(1)} mm at its thickest`),
+      ],
+      'Back it with a flexible line or with wire.',
+      'Mix in a strong line, or make it thicker.',
+    ),
+    cause(
+      'too much filler',
+      1,
+      'Too much powder, chalk or glitter is in it.',
+      NONE,
+      null,
+      'At most one part of powder in five of clay.',
+    ),
+  ],
+  'pale or soft': [
+    { ...SHARED.underBaked, prior: 5 },
+    cause(
+      'crowded oven',
+      1.5,
+      'The tray was full, and the middle stayed cool.',
+      (f) => [tooCool(f, 2), thick(f, 10, 1.5)],
+      'Bake it again, spread out.',
+      'Fewer pieces on a tray, a thermometer in their midst.',
+    ),
+    cause(
+      'wrong line',
+      1,
+      'It holds a line that wants more heat.',
+      (f) => [tooCool(f, 1.5)],
+      'Bake it again at what the warmest of its lines wants.',
+      'Look at what the lines of a mix want together.',
+    ),
+  ],
+  scorched: [
+    { ...SHARED.tooHot, prior: 5 },
+    cause(
+      'too near the heat',
+      2,
+      'It stood too near the element or the wall.',
+      NONE,
+      'Sand off what is thin; paint or cover the rest.',
+      'In the middle of the oven, under a tent of foil.',
+    ),
+    cause(
+      'baked too often',
+      1,
+      'Light or translucent clay was baked long, or several times.',
+      (f) => [
+        above(f.baked, 1.6, 3, (v) => `it was baked ${v.toFixed(1)} times as long as it needs`),
+        above(f.translucent, 0.5, 1.6, () => 'translucent clay yellows first'),
+      ],
+      null,
+      'Add the light parts last, and cover them.',
+    ),
+  ],
+  'came off its backing': [
+    cause(
+      'baked on baked',
+      3,
+      'Raw clay was laid on baked without anything between.',
+      NONE,
+      'Roughen both, and glue with liquid clay and heat, or with two-part glue.',
+      'Liquid clay between baked and raw.',
+    ),
+    { ...SHARED.air, prior: 2 },
+    cause(
+      'powder between',
+      2,
+      'Starch, talc or oil was left between.',
+      NONE,
+      'Wipe both with alcohol away from the oven, and glue.',
+      'Brush off what was dusted before it is laid on.',
+    ),
+    { ...SHARED.underBaked, prior: 1.5 },
+  ],
+  'cloudy glaze': [
+    cause(
+      'damp or cold',
+      3,
+      'The glaze dried in a damp or cold room.',
+      (f) => [cool(f, 2.5)],
+      'Warm it at 60 °C for a while; often it clears.',
+      'Glaze in a warm, dry room, thin coats.',
+    ),
+    cause(
+      'too thick',
+      2.5,
+      'It was laid on too thick.',
+      NONE,
+      'Sand it off and glaze anew.',
+      'Two thin coats, a day between.',
+    ),
+    cause(
+      'does not suit',
+      2,
+      'The glaze does not suit the line.',
+      (f) => [above(f.soft, 0.4, 1.6, () => 'soft lines keep some glazes sticky')],
+      'Take it off with its own thinner.',
+      'Try a glaze on a chip of the line first.',
+    ),
+  ],
+} as const satisfies Readonly<Record<string, readonly Cause[]>>;
