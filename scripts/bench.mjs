@@ -18,6 +18,7 @@ const { days } = await import('../dist/core/bench/days.js');
 const { relighting } = await import('../dist/core/bench/relighting.js');
 const { mosaics } = await import('../dist/core/bench/mosaics.js');
 const { slices } = await import('../dist/core/bench/slices.js');
+const { troubles } = await import('../dist/core/bench/troubles.js');
 const { ovens } = await import('../dist/core/bench/ovens.js');
 const { creases } = await import('../dist/core/bench/creases.js');
 const { layouts } = await import('../dist/core/bench/layouts.js');
@@ -149,6 +150,7 @@ const TABLES = {
   mica: () => relighting(() => performance.now()),
   slices: () => slices(() => performance.now()),
   mosaics: () => mosaics(() => performance.now()),
+  troubles: () => troubles(),
   ovens: () => ovens(),
   days: () => days(() => performance.now()),
   creases: () => creases(() => performance.now()),
