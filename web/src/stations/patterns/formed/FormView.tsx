@@ -7,6 +7,7 @@ import type { PatternAnswer, ShelfAnswer } from '#contract';
 import { Choice } from '../../../parts/Choice.js';
 import { Reading } from '../../../parts/Empty.js';
 import { LengthValue } from '../../../parts/Value.js';
+import { useWidth } from '../../../parts/useWidth.js';
 import { Warning } from '../../../parts/Warning.js';
 import { useUnits } from '../../../state/view.js';
 import { Caption } from '../../../theme/pieces.js';
@@ -23,8 +24,8 @@ import type { StillMaker } from './turned.js';
 
 const Turned = lazy(() => import('./Turned.js'));
 
-/** px of the form. */
-const LARGE = 420;
+/** px of the form, and of a smaller one where there is less room than so many px. */
+const [LARGE, SMALLER, NARROW] = [420, 300, 700];
 const HONEST = { seed: 1, wobble: 1 };
 const FORM_CHOICES = FORMS.map((value) => ({ value, text: FORM_NAMES[value] }));
 
@@ -133,15 +134,17 @@ function OnForm({ pattern, shelf, plan }: OnFormProps): ReactElement {
   const density = (1000 * total) / Math.max(1e-9, volume);
   const takes = takenFor(own, plan.sheet.thick, density);
   const [still, setStill] = useState<StillMaker | null>(null);
+  const [frame, width] = useWidth<HTMLDivElement>();
+  const size = width > 0 && width < NARROW ? SMALLER : LARGE;
   return (
     <Grid templateColumns="minmax(0, 1fr) 290px" height="100%" minHeight={0}>
-      <Flex direction="column" gap={4} padding={5} overflow="auto" minWidth={0}>
+      <Flex ref={frame} direction="column" gap={4} padding={5} overflow="auto" minWidth={0}>
         <Flex alignItems="baseline" gap={4} wrap="wrap">
           <h1>{pattern.name}: on a form</h1>
           <Link to={`/patterns/${pattern.id}`}>its steps</Link>
         </Flex>
         <Grid templateColumns="auto minmax(0, 1fr)" gap={6} alignItems="start">
-          <Seen bench={bench} own={own} onStill={setStill} />
+          <Seen bench={bench} own={own} size={size} onStill={setStill} />
           <Box minWidth={0}>
             <Fields plan={own} slices={slices} onChange={setOwn} />
             <Box as="ol" aria-label="How hands do it" marginTop={3} paddingLeft={5} fontSize="small" lineHeight={1.6}>
@@ -168,11 +171,13 @@ function OnForm({ pattern, shelf, plan }: OnFormProps): ReactElement {
 interface SeenProps {
   readonly bench: BenchPattern;
   readonly own: FormPlan;
+  /** px a side */
+  readonly size: number;
   readonly onStill: (still: StillMaker | null) => void;
 }
 
 /** The form with what lies on it; flat where it cannot be. */
-function Seen({ bench, own, onStill }: SeenProps): ReactElement {
+function Seen({ bench, own, size, onStill }: SeenProps): ReactElement {
   const { seen, wrong } = useFormed({ pattern: bench.plain, paints: bench.paints, form: own.form, way: own.way });
   const mesh = useMemo(() => meshOf(own.form), [own.form]);
   const body = bench.bodies?.at(-1) ?? null;
@@ -181,27 +186,27 @@ function Seen({ bench, own, onStill }: SeenProps): ReactElement {
       pattern={bench.plain}
       at={bench.plain.steps.length - 1}
       body={body}
-      size={LARGE}
+      size={size}
       paints={bench.paints}
       label="The sheet, flat"
     />
   );
   if (wrong !== null)
     return (
-      <Box width={`${LARGE}px`}>
+      <Box width={`${size}px`}>
         <Warning>{wrong}</Warning>
         {flat}
       </Box>
     );
-  if (!seen) return <Box width={`${LARGE}px`} height={`${LARGE}px`} background="hairline" />;
+  if (!seen) return <Box width={`${size}px`} height={`${size}px`} background="hairline" />;
   return (
     <Box>
-      <Suspense fallback={<Box width={`${LARGE}px`} height={`${LARGE}px`} background="hairline" />}>
+      <Suspense fallback={<Box width={`${size}px`} height={`${size}px`} background="hairline" />}>
         <Turned
           mesh={mesh}
           picture={seen.picture}
           label={`The ${FORM_NAMES[own.form.kind]} with the sheet on it`}
-          size={LARGE}
+          size={size}
           onStill={onStill}
           flat={flat}
         />
