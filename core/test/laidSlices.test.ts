@@ -242,3 +242,15 @@ test('hands that are honest lay the same number of slices, as large', () => {
   const [one, two] = [machine, hands].map(({ body, context }) => seenOf(seenAreas(body, context), 0));
   expect((one ?? 0) / (two ?? 1)).toBeCloseTo(1, 2);
 });
+
+test('what even hands can lay, honest ones can: squares that fill a sheet to its edges', () => {
+  const canes = canesOf([['square', 12]]);
+  const side = Math.sqrt(areaOfCane('cane:c0', canes));
+  const sheet = { ...GROUND, width: 4 * side, height: 3 * side };
+  const step: PatternStep = { ...INLAY, columns: 4, rows: 3, to: 1 };
+  for (const wobble of [0, 1]) {
+    const { body, context } = made([sheet, step], canes, wobble);
+    const wanted = 12 * areaOfCane('cane:c0', canes) * 3;
+    expect(Math.abs(seenOf(seenAreas(body, context), 0) / wanted - 1)).toBeLessThan(0.005);
+  }
+});

@@ -1,6 +1,7 @@
 import {
   areaOf,
   beyond,
+  bundleCells,
   extentOf,
   powerCells,
   reachOf,
@@ -9,6 +10,7 @@ import {
   type Outline,
   type Point,
 } from '#core/cane';
+import { centroid } from '#core/outline';
 import { attempt } from '#core/units';
 
 /** A slice as large as it gets, where it lies: its outline about that place. */
@@ -48,9 +50,9 @@ const [FARTHEST, HALVINGS] = [40, 40];
 /**
  * A slice between its neighbours: it grows as it would alone until it meets them, and there goes on where there is
  * room, until it is as large as its clay makes it.
- * @returns null where there is not as much room
+ * @param hair share of its area that may be missing @returns null where there is not as much room
  */
-function grownIn({ outline }: Lying, cell: Outline): Outline | null {
+function grownIn({ outline }: Lying, cell: Outline, hair = 0): Outline | null {
   const own = edgeOf(outline);
   const room = attempt(
     () => edgeOf(cell),
@@ -58,7 +60,8 @@ function grownIn({ outline }: Lying, cell: Outline): Outline | null {
   );
   if (!room) return null;
   if (own.every((r, i) => r <= (room[i] as number) * (1 + 1e-9))) return outline;
-  const wanted = areaOf(outline);
+  // of what is as large as its room a hair is left out
+  const wanted = areaOf(outline) * (1 - hair);
   if (areaWithin(bounded(own, FARTHEST, room)) < wanted) return null;
   let [low, high] = [1, FARTHEST];
   for (let n = 0; n < HALVINGS; n++) {
@@ -138,5 +141,32 @@ export function grownTogether(sheet: Outline, lying: readonly Lying[]): readonly
     if (grown) return now.map(({ x, y }, i) => ({ x, y, outline: grown[i] as Outline }));
     now = pushedAside(sheet, now);
   }
-  return null;
+  return packed(sheet, lying);
+}
+
+/** A hair that areas may be off by where a sheet is covered all over. */
+const COVERED = 1e-3;
+
+/** Where a sheet is nearly covered they lie as rods in a bundle do, each in a cell that holds it. */
+function packed(sheet: Outline, lying: readonly Lying[]): readonly Lying[] | null {
+  const areas = lying.map(({ outline }) => areaOf(outline));
+  const rest = areaOf(sheet) - areas.reduce((sum, area) => sum + area, 0);
+  if (rest < -COVERED * areaOf(sheet)) return null;
+  const room = areas.map((area) => area + Math.max(0, rest) / areas.length);
+  const cells = attempt(
+    () =>
+      bundleCells(
+        sheet,
+        room,
+        lying.map(({ x, y }): Point => [x, y]),
+      ),
+    () => null,
+  );
+  const placed = cells?.map((cell, i): Lying | null => {
+    const [x, y] = centroid(cell);
+    const one = { ...(lying[i] as Lying), x, y };
+    const outline = grownIn(one, about(cell, one), COVERED);
+    return outline && { x, y, outline };
+  });
+  return placed?.every((one) => one !== null) === true ? (placed as readonly Lying[]) : null;
 }

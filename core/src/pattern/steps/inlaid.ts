@@ -90,11 +90,10 @@ function rolledIn(body: Body, step: Inlay, context: PatternContext, at: number):
   const faces = facesOf(step.slices, context);
   const chance = seeded(step.seed * 401 + saltOf(context, at));
   const placed = placesOf(body, step, faces, chance);
-  const turnedFaces = placed.map(({ kind, degrees }) => {
-    const hands = TURNED_BY * context.wobble * (2 * chance() - 1);
-    return turnedBy(faces[kind] as CaneState, degrees + hands);
-  });
-  checkWithin(body, placed, turnedFaces);
+  const planned = placed.map(({ kind, degrees }) => turnedBy(faces[kind] as CaneState, degrees));
+  // what can be planned can be laid: hands that miss a little are held by the edge
+  checkWithin(body, placed, planned);
+  const turnedFaces = planned.map((face) => turnedBy(face, TURNED_BY * context.wobble * (2 * chance() - 1)));
   const growth = growthOf(
     body,
     step,
