@@ -9,6 +9,7 @@ test('what went wrong is picked, its causes fit the piece, and what it was is fo
     .getByRole('link', { name: /Pea-pod ornaments/ })
     .first()
     .press('Enter');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Pea-pod ornaments');
   const wrong = page.getByRole('group', { name: 'What went wrong' });
   await expect(wrong.getByRole('list')).toHaveCount(0);
   await wrong.getByLabel('What went wrong').selectOption('cracks after baking');
@@ -26,11 +27,7 @@ test('what went wrong is picked, its causes fit the piece, and what it was is fo
   await saved(page);
   await page.reload();
   await expect(page.getByLabel('Note')).toHaveValue(/Went wrong: cracks after baking/);
-  await page
-    .getByRole('searchbox')
-    .or(page.getByPlaceholder(/search/i))
-    .first()
-    .fill('cracks');
+  await page.getByLabel('Find in the diary').fill('cracks');
   await expect(page.getByRole('link', { name: /Pea-pod ornaments/ }).first()).toBeVisible();
   await page.getByRole('button', { name: /^Undo/ }).click();
   await expect(page.getByLabel('Note')).not.toHaveValue(/Went wrong/);
