@@ -148,3 +148,24 @@ test('programs at random hold the clay that was put in, to half a percent', () =
   }
   expect(wrong).toEqual([]);
 });
+
+test('of shavings that are unlike, what is trimmed or shaved off is that of each of them', () => {
+  const layers = ['clay:a', 'clay:b'].map((of) => ({ of, thickness: 3 }));
+  const shaved: readonly PatternStep[] = [
+    { id: 's', do: 'stack', width: 60, height: 50, layers },
+    // one of the upper layer, two of the lower
+    { id: 'v', do: 'shave', depth: 2, thickness: 1, number: 3 },
+  ];
+  for (const last of [
+    { id: 't', do: 'trim', edge: 2 },
+    { id: 'k', do: 'skim', off: 0.2, school: 'flat' },
+  ] as const) {
+    const { taken, given, left } = planPattern([...shaved, last]);
+    const [up, low] = [given.get('clay:b') ?? 0, given.get('clay:a') ?? 0];
+    expect(low / up).toBeCloseTo(2, 2);
+    for (const key of ['clay:a', 'clay:b']) {
+      const over = left.reduce((sum, l) => sum + (l.volumes.get(key) ?? 0), 0);
+      expect(((given.get(key) ?? 0) + over) / (taken.get(key) ?? 0)).toBeCloseTo(1, 2);
+    }
+  }
+});

@@ -122,6 +122,20 @@ export function measuredIn(
   return withSpecks(clay, body.specks ?? []);
 }
 
+/** A body's pieces, or a part of each, in plan. */
+type Pieces = Pick<Body, 'round' | 'width' | 'height' | 'field' | 'count' | 'specks'> & Pick<Partial<Body>, 'piece'>;
+
+/**
+ * mm³ of each material between two heights of the first of some pieces, measured as {@link measuredIn}; those that are
+ * unlike each for itself, with as many points in all.
+ */
+export function measuredPieces(pieces: Pieces, between: Between, used = pieces.count): Volumes {
+  const { piece, field } = pieces;
+  if (!piece) return sumOf([measuredIn(pieces, field, between), used]);
+  const points = Math.ceil(POINTS / used);
+  return sumOf(...Array.from({ length: used }, (_, k) => [measuredIn(pieces, piece(k), between, points), 1] as const));
+}
+
 /** Share of the whole that specks take. */
 export const shareOfSpecks = ({ diameter, number }: Specks): number => (number * Math.PI * diameter ** 3) / 6;
 

@@ -3,6 +3,7 @@ export {
   FADE,
   flat,
   measuredIn,
+  measuredPieces,
   once,
   planArea,
   sumOf,

@@ -6,7 +6,7 @@ import {
   at as found,
   discOfSquare,
   flat,
-  measuredIn,
+  measuredPieces,
   once,
   specksOf,
   sumOf,
@@ -172,13 +172,5 @@ export const lay: ChangeKind<Lay> = {
 };
 
 /** mm³ of each material in the first of a body's pieces. */
-function someOf(body: Body, used: number): Volumes {
-  if (!body.piece) return sumOf([body.volumes(), used / body.count]);
-  const each = Array.from({ length: used }, (_, k) => {
-    const field = body.piece?.(k) ?? body.field;
-    return [measuredIn(body, field, { from: 0, to: body.thick }, Math.ceil(FINE / used)), 1] as const;
-  });
-  return sumOf(...each);
-}
-/** Points that all of them together are measured with. */
-const FINE = 120_000;
+const someOf = (body: Body, used: number): Volumes =>
+  body.piece ? measuredPieces(body, { from: 0, to: body.thick }, used) : sumOf([body.volumes(), used / body.count]);

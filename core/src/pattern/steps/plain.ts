@@ -1,5 +1,5 @@
 import { LENGTH, among, number } from '#core/document';
-import { flat, measuredIn, once, planArea, type Body, type Field, type Volumes } from '#core/pattern/body';
+import { flat, measuredPieces, once, planArea, type Body, type Field, type Volumes } from '#core/pattern/body';
 import type { Doing } from '#core/pattern/document';
 import type { Mm } from '#core/units';
 import type { ChangeKind } from './kind.js';
@@ -55,13 +55,8 @@ export const quarter: ChangeKind<Quarter> = {
 };
 
 /** mm³ of each material in a part of a body's pieces: those of all pieces, by how large the part is. */
-export function volumesWithin(body: Body, part: Pick<Body, 'round' | 'width' | 'height'>): () => Volumes {
-  return once(() => {
-    const field = body.field;
-    const measured = measuredIn({ ...part, specks: body.specks }, field, { from: 0, to: body.thick });
-    return new Map([...measured].map(([index, volume]) => [index, volume * body.count]));
-  });
-}
+export const volumesWithin = (body: Body, part: Pick<Body, 'round' | 'width' | 'height'>): (() => Volumes) =>
+  once(() => measuredPieces({ ...body, ...part }, { from: 0, to: body.thick }));
 
 export const trim: ChangeKind<Trim> = {
   fields: { edge: LENGTH },

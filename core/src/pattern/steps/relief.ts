@@ -12,7 +12,7 @@ import {
 import {
   AIR,
   flat,
-  measuredIn,
+  measuredPieces,
   once,
   planArea,
   topIn,
@@ -138,10 +138,7 @@ export const skim: ChangeKind<Skim> = {
     const stood = topIn(body) ?? ((x: Mm, y: Mm): Mm => topUnder(body.field, x, y, level));
     const parts = moved(body, shaved);
     const { field } = parts;
-    const volumes = once(() => {
-      const one = measuredIn(body, field, { from: 0, to: level });
-      return new Map([...one].map(([index, volume]) => [index, volume * body.count]));
-    });
+    const volumes = once(() => measuredPieces({ ...body, ...parts }, { from: 0, to: level }));
     const stands = (x: Mm, y: Mm): Mm => Math.min(stood(x, y), blade(x, y));
     const open: Body = { ...body, ...parts, thick: level, form: 'sheet', top: { of: field, at: stands }, volumes };
     const shut = once((): Body => {
