@@ -1,4 +1,4 @@
-import { isOf, materialIn } from '#core/material';
+import { isOf, materialIn, type MaterialKind } from '#core/material';
 import { Complaint, attempt } from '#core/units';
 
 /** What reads the steps of something inside another one. */
@@ -103,14 +103,15 @@ export const LENGTH = number(0.001, 5000);
 export const DEGREES = number(-3600, 3600);
 export const LENGTH_EITHER_WAY = number(-5000, 5000);
 
-export const material: Check = (value, where) => {
-  const of = typeof value === 'string' ? materialIn(value) : null;
-  if (!of || !isOf(of, 'clay', 'mix', 'blend')) wrong('a clay, a mix or a blend is wanted', where);
-};
-export const cane: Check = (value, where) => {
-  const of = typeof value === 'string' ? materialIn(value) : null;
-  if (!of || !isOf(of, 'cane')) wrong('a cane is wanted', where);
-};
+/** The key of a material of one of these kinds. */
+const keyOfKind =
+  (said: string, ...kinds: readonly MaterialKind[]): Check =>
+  (value, where) => {
+    const of = typeof value === 'string' ? materialIn(value) : null;
+    if (!of || !isOf(of, ...kinds)) wrong(`${said} is wanted`, where);
+  };
+export const material = keyOfKind('a clay, a mix or a blend', 'clay', 'mix', 'blend');
+export const cane = keyOfKind('a cane', 'cane');
 const point = list(LENGTH_EITHER_WAY, 2, 2);
 export const points = list(point, 3, 6000);
 /** Sheets of a roll or a loaf at the most. */

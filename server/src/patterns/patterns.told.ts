@@ -1,6 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { idsOf, keyOf, readMaterial, type Material } from '#core/material';
-import { patternMaterials, type CutCanes, type PatternProgram } from '#core/pattern';
+import { idsOf, readMaterial, type Material } from '#core/material';
+import { cutCanesOf, patternMaterials, type PatternProgram } from '#core/pattern';
 import type { CaneInside, DiaryAnswer, EarlierStop } from '#contract';
 import { notThere } from '../access/problem.js';
 import { aside } from '../aside/aside.js';
@@ -14,14 +14,6 @@ import type { SheetToPlan } from './plan.worker.js';
 const MOST_PLANNING = 30_000;
 /** Stops that are told of all that were written down. */
 const MOST_STOPS = 40;
-
-/** Canes by the keys of their materials, each with all that could be in it. */
-const cutCanes = (canes: readonly CaneInside[]): CutCanes => {
-  const inside = Object.fromEntries(canes.map((c) => [c.revisionId, c.program]));
-  return Object.fromEntries(
-    canes.map(({ revisionId, program }) => [keyOf({ kind: 'cane', id: revisionId }), { steps: program.steps, inside }]),
-  );
-};
 
 /** What other stations ask of patterned sheets. */
 @Injectable()
@@ -63,7 +55,7 @@ export class PatternsTold {
     const revision = await this.revisionRule.one('pattern', revisionId);
     if (!revision) return new Map();
     const program: PatternProgram = revision.program;
-    const task: SheetToPlan = { program, canes: cutCanes(await this.canesIn(program)) };
+    const task: SheetToPlan = { program, canes: cutCanesOf(await this.canesIn(program)) };
     const volumes = await aside<ReadonlyMap<string, number>>('patterns/plan.worker.js', task, MOST_PLANNING);
     return new Map([...volumes].map(([key, volume]) => [readMaterial(key), volume]));
   }

@@ -1,4 +1,4 @@
-import { clipped, type Point } from '#core/outline';
+import { clipped, isInside, signedArea, type Point } from '#core/outline';
 
 /** Where a place of the flat sheet lies by now: x' = a·x + c·y + e, y' = b·x + d·y + f. */
 export type Lay = readonly [a: number, b: number, c: number, d: number, e: number, f: number];
@@ -54,15 +54,8 @@ function mirrored({ points, up, lay }: Leaf, image: (p: Point) => Point): Leaf {
 }
 
 /** Corners nearer than this to each other enclose nothing. */
-const HAIR = 1e-9;
-const isThere = ({ points }: Leaf): boolean => {
-  let twice = 0;
-  points.forEach(([x, y], i) => {
-    const [u, v] = points[(i + 1) % points.length] as Point;
-    twice += x * v - u * y;
-  });
-  return points.length > 2 && Math.abs(twice) > HAIR;
-};
+const HAIR = 5e-10;
+const isThere = ({ points }: Leaf): boolean => points.length > 2 && Math.abs(signedArea(points)) > HAIR;
 
 /** What one fold does: what stays, and what comes to lie elsewhere. */
 export interface FoldDone {
@@ -95,15 +88,6 @@ export const turnedOver = (sheet: Folded): Folded =>
 /** Places a side at which layers are counted, beside the lines that creases lie on. */
 const [LOOKS, BESIDE_X, BESIDE_Y] = [48, 0.371, 0.613];
 
-function covers(points: readonly Point[], x: number, y: number): boolean {
-  let odd = false;
-  points.forEach(([px, py], i) => {
-    const [qx, qy] = points[(i + 1) % points.length] as Point;
-    if (py > y !== qy > y && x < px + ((y - py) / (qy - py)) * (qx - px)) odd = !odd;
-  });
-  return odd;
-}
-
 /** How many layers lie on each other at the most. */
 export function mostLayers(sheet: Folded): number {
   const { left, bottom, width, height } = sizeOf(sheet);
@@ -111,7 +95,7 @@ export function mostLayers(sheet: Folded): number {
   for (let j = 0; j < LOOKS; j++)
     for (let i = 0; i < LOOKS; i++) {
       const [x, y] = [left + ((i + BESIDE_X) / LOOKS) * width, bottom + ((j + BESIDE_Y) / LOOKS) * height];
-      most = Math.max(most, sheet.filter(({ points }) => covers(points, x, y)).length);
+      most = Math.max(most, sheet.filter(({ points }) => isInside([x, y], points)).length);
     }
   return most;
 }

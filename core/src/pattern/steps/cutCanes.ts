@@ -1,7 +1,27 @@
-import { checkWork, contextOf, leftByHands, runSteps, type CaneState, type MaterialKey } from '#core/cane';
-import type { PatternContext } from './kind.js';
+import {
+  checkWork,
+  contextOf,
+  leftByHands,
+  runSteps,
+  type CaneState,
+  type MaterialKey,
+  type Program,
+} from '#core/cane';
+import { keyOf } from '#core/material';
+import type { CutCanes, PatternContext } from './kind.js';
 import { numberOf } from './measure.js';
 import { complaint } from './sentences.js';
+
+/**
+ * Canes that slices are cut of, by the keys of their materials, each with all that could be in it.
+ * @param canes those that are cut, and those that they take in, by their revisions
+ */
+export function cutCanesOf(canes: readonly { readonly revisionId: string; readonly program: Program }[]): CutCanes {
+  const inside = Object.fromEntries(canes.map((c) => [c.revisionId, c.program]));
+  return Object.fromEntries(
+    canes.map(({ revisionId, program }) => [keyOf({ kind: 'cane', id: revisionId }), { steps: program.steps, inside }]),
+  );
+}
 
 /** A cane worked out by itself, and the names of its numbers. */
 interface Worked {

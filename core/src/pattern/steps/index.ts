@@ -1,5 +1,5 @@
 export type { CutCane, CutCanes, PatternContext, Start } from './kind.js';
-export { faceOfCane } from './cutCanes.js';
+export { cutCanesOf, faceOfCane } from './cutCanes.js';
 export { INLAID, type Inlay } from './inlayPlaces.js';
 export { SLAB_LAID, type Slab } from './slab.js';
 export {

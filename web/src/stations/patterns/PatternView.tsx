@@ -2,6 +2,7 @@ import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import { useNavigate } from 'react-router';
 import { areaWanted, withPatternMaterial } from '#core/pattern';
+import type { Mm } from '#core/units';
 import type { MachinesAnswer, PatternAnswer, PatternCutDto, ShelfAnswer } from '#contract';
 import { Warning } from '../../parts/Warning.js';
 import { useKeys, type KeyBinding } from '../../state/keys.js';
@@ -21,7 +22,7 @@ import { CutPattern } from './cutting/CutPattern.js';
 import { MakePattern } from './making/MakePattern.js';
 import { newestCane } from './cutCanes.js';
 import { isOneLayer } from './lace.js';
-import { usePattern, type BenchPattern, type Hands } from './usePattern.js';
+import { useLit, usePattern, type BenchPattern, type Hands } from './usePattern.js';
 import { usePatternEditing, type PatternEditing } from './usePatternEditing.js';
 
 /** What is shown of it: its steps, the bench that it is made at, or where pieces are cut of it. */
@@ -104,19 +105,10 @@ function Wrongs({
   );
 }
 
-/** The sheet as it lies there, or, of one layer, held against the light as thick as it is after the chosen step. */
-function useLit(
-  pattern: PatternAnswer,
-  { steps, at }: PatternEditing,
-  shelf: ShelfAnswer,
-  hands: Hands,
-  lit: boolean,
-): BenchPattern {
-  const lying = usePattern(pattern, steps, shelf, hands);
-  const body = lying.bodies?.[at];
-  const thick = lit && body?.there && isOneLayer(steps.slice(0, at + 1)) ? body.thick : undefined;
-  const seen = usePattern(pattern, steps, shelf, hands, thick);
-  return { ...lying, paints: seen.paints, lit: thick !== undefined };
+/** mm that light goes through after a step, where that is one layer; null where it is not, or nothing is there. */
+function litThrough({ plain, bodies }: BenchPattern, at: number): Mm | null {
+  const body = bodies?.[at];
+  return body?.there && isOneLayer(plain.steps.slice(0, at + 1)) ? body.thick : null;
 }
 
 interface MiddleProps {
@@ -162,7 +154,8 @@ export function PatternView({ pattern, doing, shelf, machines }: PatternViewProp
   const [hands, setHands] = useState<Hands>({ seed: 1, wobble: 1 });
   const editing = usePatternEditing(pattern);
   const [lit, setLit] = useState(false);
-  const bench = useLit(pattern, editing, shelf, hands, lit);
+  const lying = usePattern(pattern, editing.steps, shelf, hands);
+  const bench = useLit(lying, pattern, shelf, lit ? litThrough(lying, editing.at) : null);
   const wanted = pattern.wanted ? areaWanted(pattern.wanted) : null;
   const plan = usePatternPlan(bench.plain, wanted);
   usePatternKeys(pattern.id, editing, doing !== 'steps');

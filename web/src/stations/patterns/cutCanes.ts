@@ -1,16 +1,11 @@
 import { usedIn } from '#core/cane';
 import { keyOf } from '#core/material';
-import type { CutCanes } from '#core/pattern';
+import { cutCanesOf, type CutCanes } from '#core/pattern';
 import type { CaneCard, CutCaneInside } from '#contract';
 
 /** Canes that slices are cut of, by the keys of their materials; null where none are. */
-export function cutCanes(canes: readonly CutCaneInside[]): CutCanes | null {
-  if (canes.length === 0) return null;
-  const inside = Object.fromEntries(canes.map((c) => [c.revisionId, c.program]));
-  return Object.fromEntries(
-    canes.map(({ revisionId, program }) => [keyOf({ kind: 'cane', id: revisionId }), { steps: program.steps, inside }]),
-  );
-}
+export const cutCanes = (canes: readonly CutCaneInside[]): CutCanes | null =>
+  canes.length === 0 ? null : cutCanesOf(canes);
 
 /** The key of a cane to begin with: the last one of those that are not retired. */
 export function newestCane(cards: readonly CaneCard[]): string | undefined {

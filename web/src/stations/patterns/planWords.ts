@@ -1,5 +1,8 @@
 import type { Start } from '#core/pattern';
-import { showLength, showSize, type UnitSystem } from '#core/units';
+import { showLength, showSize, type Density, type UnitSystem } from '#core/units';
+import type { PatternToMake } from '../../workers/patternPlain.js';
+import type { CaneMaterial } from '../canes/clay/materials.js';
+import { gramsOf } from '../canes/words/caneWords.js';
 
 /** One thing to begin with, with its sizes. */
 export function startWords(
@@ -23,4 +26,13 @@ export function startWords(
     case 'specks':
       return `${name(of)}: specks of ${showLength(a, units)}`;
   }
+}
+
+/** g/cm³ of the finished sheets. */
+export function densityOf(
+  { given }: Pick<PatternToMake, 'given'>,
+  materials: ReadonlyMap<string, CaneMaterial>,
+): Density {
+  const volume = given.reduce((sum, [, mm3]) => sum + mm3, 0);
+  return (1000 * gramsOf(given, materials).total) / Math.max(1e-9, volume);
 }

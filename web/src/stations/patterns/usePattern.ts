@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { useCallback, useMemo } from 'react';
 import type { Lab } from '#core/colour';
 import { patternMaterials, type PatternStep } from '#core/pattern';
 import type { Mm } from '#core/units';
@@ -41,22 +41,16 @@ type RestsOn = Pick<PatternAnswer, 'canes' | 'blends' | 'referenced'>;
 
 const GREY: Lab = { l: 50, a: 0, b: 0 };
 
-/** @param through mm that it is held against the light as; left out: as it lies there */
 export function usePattern(
   pattern: RestsOn,
   steps: readonly PatternStep[],
   shelf: ShelfAnswer,
   { seed, wobble }: Hands,
-  through?: Mm,
 ): BenchPattern {
-  const pigments = usePigments();
-  const { canes, blends, referenced } = pattern;
+  const { canes } = pattern;
   const cut = useMemo(() => cutCanes(canes), [canes]);
-  const keys = [...new Set([...patternMaterials(steps), ...materialsInCanes(canes)])].join(' ');
-  const materials = useMemo(
-    () => materialsOf(keys === '' ? [] : keys.split(' '), { blends, referenced, canes }, shelf, pigments, through),
-    [keys, blends, referenced, canes, shelf, pigments, through],
-  );
+  const lookedUp = useLookUp(pattern, steps, shelf);
+  const materials = useMemo(() => lookedUp(), [lookedUp]);
   const paints = useMemo(() => patternPaints(materials), [materials]);
   const colours = useMemo(
     (): PatternColours => ({
@@ -71,4 +65,28 @@ export function usePattern(
     [steps, seed, wobble, cut],
   );
   return { plain, bodies: useBodies(plain), materials, paints, colours };
+}
+
+/** Looks everything up that some steps are of: as it lies there, or held against the light, so many mm thick. */
+function useLookUp({ canes, blends, referenced }: RestsOn, steps: readonly PatternStep[], shelf: ShelfAnswer) {
+  const pigments = usePigments();
+  const keys = [...new Set([...patternMaterials(steps), ...materialsInCanes(canes)])].join(' ');
+  return useCallback(
+    (through?: Mm) =>
+      materialsOf(keys === '' ? [] : keys.split(' '), { blends, referenced, canes }, shelf, pigments, through),
+    [keys, blends, referenced, canes, shelf, pigments],
+  );
+}
+
+/** A sheet on the bench held against the light. @param thick mm of it; null: it lies there */
+export function useLit(bench: BenchPattern, pattern: RestsOn, shelf: ShelfAnswer, thick: Mm | null): BenchPattern {
+  const lookedUp = useLookUp(pattern, bench.plain.steps, shelf);
+  const paints = useMemo(() => (thick === null ? null : patternPaints(lookedUp(thick))), [lookedUp, thick]);
+  return paints ? { ...bench, paints, lit: true } : bench;
+}
+
+/** The same as large as it is made: what is wanted of it may make it larger than its steps say. */
+export function useAsMade(bench: BenchPattern, steps: readonly PatternStep[]): BenchPattern {
+  const plain = useMemo((): PlainPattern => ({ ...bench.plain, steps }), [bench.plain, steps]);
+  return { ...bench, plain, bodies: useBodies(plain) };
 }

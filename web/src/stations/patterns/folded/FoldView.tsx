@@ -21,7 +21,8 @@ import { usePatternPlan, type PatternToMake } from '../../../workers/pattern.js'
 import { gramsOf } from '../../canes/words/caneWords.js';
 import { IntoBatch } from '../cutting/IntoBatch.js';
 import { sheetsToCut } from '../cutting/cutMoves.js';
-import { usePattern, type BenchPattern } from '../usePattern.js';
+import { densityOf } from '../planWords.js';
+import { useAsMade, usePattern, type BenchPattern } from '../usePattern.js';
 import { AtBench } from './AtBench.js';
 import { FoldDrawing } from './FoldDrawing.js';
 import { ORNAMENT_ABOUT, ORNAMENT_NAMES } from './foldWords.js';
@@ -52,16 +53,20 @@ export function FoldView({ pattern, shelf, machines }: FoldViewProps): ReactElem
         <Link to={`/patterns/${pattern.id}`}>its steps</Link>
       </Box>
     );
-  return <Folding pattern={pattern} shelf={shelf} machines={machines} plan={plan} />;
+  return <Folding pattern={pattern} machines={machines} planned={bench} plan={plan} />;
 }
 
-function Folding({ pattern, shelf, machines, plan }: FoldViewProps & { readonly plan: PatternToMake }): ReactElement {
-  const bench = usePattern(pattern, plan.steps, shelf, HONEST);
+interface FoldingProps extends Omit<FoldViewProps, 'shelf'> {
+  readonly planned: BenchPattern;
+  readonly plan: PatternToMake;
+}
+
+function Folding({ pattern, machines, planned, plan }: FoldingProps): ReactElement {
+  const bench = useAsMade(planned, plan.steps);
   const own = useFoldPlan(plan);
   const square = useSquare(bench, own.side);
   const { total } = gramsOf(plan.given, bench.materials);
-  const volume = plan.given.reduce((sum, [, mm3]) => sum + mm3, 0);
-  const made = ornamentOf(own.ornament, own.side, plan.sheet.thick, (1000 * total) / Math.max(1e-9, volume));
+  const made = ornamentOf(own.ornament, own.side, plan.sheet.thick, densityOf(plan, bench.materials));
   if (own.atBench) return <AtBench pattern={pattern} own={own} made={made} square={square} mm={plan.sheet.thick} />;
   return (
     <Grid templateColumns="minmax(0, 1fr) 290px" height="100%" minHeight={0}>
@@ -74,7 +79,7 @@ function Folding({ pattern, shelf, machines, plan }: FoldViewProps & { readonly 
         <Sentence own={own} made={made} mm={plan.sheet.thick} />
         <Steps own={own} square={square} />
       </Flex>
-      <Paper {...{ pattern, bench, machines, plan, own, made, total }} />
+      <Paper {...{ pattern, machines, plan, own, made, total }} />
     </Grid>
   );
 }
@@ -161,7 +166,6 @@ function Steps({ own, square }: { readonly own: Own; readonly square: Square }):
 }
 
 interface PaperProps extends Pick<FoldViewProps, 'pattern' | 'machines'> {
-  readonly bench: BenchPattern;
   readonly plan: PatternToMake;
   readonly own: Own;
   readonly made: OrnamentPlan;

@@ -1,4 +1,4 @@
-import { ORNAMENTS, ornamentSteps, type Ornament, type OrnamentStep } from '#core/pattern';
+import { ornamentSteps, type Ornament, type OrnamentStep } from '#core/pattern';
 import { showLength, type UnitSystem } from '#core/units';
 import type { BenchWords } from '../../../parts/BenchSteps.js';
 
@@ -14,7 +14,6 @@ export const ORNAMENT_ABOUT: Readonly<Record<Ornament, string>> = {
   pod: 'two sides to the line between the corners, and again',
   'leaf fan': 'eight pleats, pinched at one end and opened at the other',
 };
-export const ORNAMENT_CHOICES = ORNAMENTS.map((value) => ({ value, text: ORNAMENT_NAMES[value] }));
 
 /** Minutes that a sheet rests on paper before it is folded, and between turning it over and going on: assumptions. */
 export const [REST, PAUSE] = [20, 5];

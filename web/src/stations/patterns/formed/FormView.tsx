@@ -12,9 +12,9 @@ import { Warning } from '../../../parts/Warning.js';
 import { useUnits } from '../../../state/view.js';
 import { Caption } from '../../../theme/pieces.js';
 import { useFormed, usePatternPlan, type PatternToMake } from '../../../workers/pattern.js';
-import { gramsOf } from '../../canes/words/caneWords.js';
 import { PatternFace } from '../faces/PatternFace.js';
-import { usePattern, type BenchPattern } from '../usePattern.js';
+import { densityOf } from '../planWords.js';
+import { useAsMade, usePattern, type BenchPattern } from '../usePattern.js';
 import { FormStrip } from './FormStrip.js';
 import { readFormPlan, takenFor, writeFormPlan, type FormPlan } from './formPlan.js';
 import { FORM_NAMES, WAY_WORDS, formSize, handsFor } from './formWords.js';
@@ -46,7 +46,7 @@ export function FormView({ pattern, shelf }: FormViewProps): ReactElement {
         <Link to={`/patterns/${pattern.id}`}>its steps</Link>
       </Box>
     );
-  return <OnForm pattern={pattern} shelf={shelf} plan={plan} />;
+  return <OnForm pattern={pattern} planned={planned} plan={plan} />;
 }
 
 interface FieldsProps {
@@ -108,7 +108,8 @@ function Fields({ plan, slices, onChange }: FieldsProps): ReactElement {
   );
 }
 
-interface OnFormProps extends FormViewProps {
+interface OnFormProps extends Pick<FormViewProps, 'pattern'> {
+  readonly planned: BenchPattern;
   readonly plan: PatternToMake;
 }
 
@@ -124,14 +125,12 @@ function useFormPlan(): readonly [FormPlan, (plan: FormPlan) => void] {
   ];
 }
 
-function OnForm({ pattern, shelf, plan }: OnFormProps): ReactElement {
+function OnForm({ pattern, planned, plan }: OnFormProps): ReactElement {
   const units = useUnits();
   const [own, setOwn] = useFormPlan();
-  const bench = usePattern(pattern, plan.steps, shelf, HONEST);
+  const bench = useAsMade(planned, plan.steps);
   const slices = plan.starts.some((s) => s.what === 'slices');
-  const { total } = gramsOf(plan.given, bench.materials);
-  const volume = plan.given.reduce((sum, [, mm3]) => sum + mm3, 0);
-  const density = (1000 * total) / Math.max(1e-9, volume);
+  const density = densityOf(plan, bench.materials);
   const takes = takenFor(own, plan.sheet.thick, density);
   const [still, setStill] = useState<StillMaker | null>(null);
   const [frame, width] = useWidth<HTMLDivElement>();

@@ -54,33 +54,19 @@ function InMould({ mm, density }: MouldProps): ReactElement {
   const put = (part: Partial<Measured>): void => {
     setSaid({ ...said, ...part });
   };
+  const size = (label: string, field: 'width' | 'length' | 'deep'): ReactElement => (
+    <LengthValue
+      label={label}
+      value={said[field]}
+      onChange={(next) => {
+        put({ [field]: next });
+      }}
+    />
+  );
   return (
     <Box fontSize="body" lineHeight={1.8} role="group" aria-label="A mould">
-      The mould is{' '}
-      <LengthValue
-        label="Width of the mould"
-        value={said.width}
-        onChange={(width) => {
-          put({ width });
-        }}
-      />{' '}
-      by{' '}
-      <LengthValue
-        label="Length of the mould"
-        value={said.length}
-        onChange={(length) => {
-          put({ length });
-        }}
-      />
-      , at its deepest{' '}
-      <LengthValue
-        label="Depth of the mould"
-        value={said.deep}
-        onChange={(deep) => {
-          put({ deep });
-        }}
-      />
-      , and filled with{' '}
+      The mould is {size('Width of the mould', 'width')} by {size('Length of the mould', 'length')}, at its deepest{' '}
+      {size('Depth of the mould', 'deep')}, and filled with{' '}
       <MassValue
         label="What fills the mould"
         value={said.grams}
