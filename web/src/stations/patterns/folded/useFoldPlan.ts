@@ -9,7 +9,9 @@ export function useFoldPlan(plan: PatternToMake) {
   const most = Math.min(width, height) * (round ? Math.SQRT1_2 : 1);
   const side = Number(query.get('side') ?? Number.NaN);
   const set = (part: Readonly<Record<string, string>>): void => {
-    setQuery({ ...Object.fromEntries(query), ...part }, { replace: true });
+    // what the address says by now: the page is drawn a moment later, and changes may come faster than that
+    const now = new URLSearchParams(window.location.search);
+    setQuery({ ...Object.fromEntries(now), ...part }, { replace: true });
   };
   return {
     ornament: ORNAMENTS.find((one) => one === query.get('as')) ?? 'parcel',

@@ -52,7 +52,8 @@ export function FormView({ pattern, shelf }: FormViewProps): ReactElement {
 interface FieldsProps {
   readonly plan: FormPlan;
   readonly slices: boolean;
-  readonly onChange: (plan: FormPlan) => void;
+  /** what it becomes of what it is by now */
+  readonly onChange: (change: (now: FormPlan) => FormPlan) => void;
 }
 
 /** The sentence of the plan, each value of it to be changed where it stands. */
@@ -60,7 +61,7 @@ function Fields({ plan, slices, onChange }: FieldsProps): ReactElement {
   const { form, way } = plan;
   const ways = waysFor(form).filter((one) => slices || one !== 'slices');
   const put = (part: Partial<FormPlan['form']>): void => {
-    onChange({ ...plan, form: { ...form, ...part } });
+    onChange((now) => ({ ...now, form: { ...now.form, ...part } }));
   };
   return (
     <Box fontSize="body" lineHeight={1.8} role="group" aria-label="The form">
@@ -101,7 +102,7 @@ function Fields({ plan, slices, onChange }: FieldsProps): ReactElement {
         value={way}
         options={ways.map((value) => ({ value, text: WAY_WORDS[value] }))}
         onChange={(next) => {
-          onChange({ ...plan, way: next });
+          onChange((now) => ({ ...now, way: next }));
         }}
       />
     </Box>
@@ -114,13 +115,15 @@ interface OnFormProps extends Pick<FormViewProps, 'pattern'> {
 }
 
 /** The plan in the address of the page. */
-function useFormPlan(): readonly [FormPlan, (plan: FormPlan) => void] {
+function useFormPlan(): readonly [FormPlan, FieldsProps['onChange']] {
   const [query, setQuery] = useSearchParams();
   const plan = useMemo(() => readFormPlan(query), [query]);
   return [
     plan,
-    (next) => {
-      setQuery(writeFormPlan(next), { replace: true });
+    (change) => {
+      // what the address says by now: the page is drawn a moment later, and changes may come faster than that
+      const now = readFormPlan(new URLSearchParams(window.location.search));
+      setQuery(writeFormPlan(change(now)), { replace: true });
     },
   ];
 }
