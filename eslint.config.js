@@ -13,6 +13,7 @@ const CORE = [
     'linear',
     'material',
     'document',
+    'learned',
     'clay',
     'colour',
     'picture',
@@ -33,7 +34,7 @@ const CORE = [
     'pattern/formed',
     'pattern',
   ],
-  ...['stock', 'oven', 'piece', 'batch', 'days', 'trouble', 'formats'],
+  ...['stock', 'conditioning', 'oven', 'piece', 'batch', 'days', 'trouble', 'formats'],
 ];
 
 /** `*` stands for anything; everything else for itself. */

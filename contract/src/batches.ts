@@ -28,6 +28,7 @@ import {
   PriceList,
 } from './pieces.js';
 import { Between, Id, Inside, IsoDate, Name, Omittable, Optional, Text, Things, Version, Whole } from './rules.js';
+import { WrittenDto } from './written.js';
 
 /** A layer of a piece: what it is rolled of, at a setting. */
 export class LayerDto {
@@ -98,11 +99,8 @@ export class StepMinutesDto {
 }
 
 /** POST /api/batches/:id/done */
-export class DoneDto {
+export class DoneDto extends WrittenDto {
   @Version() version!: number;
-  @Id() entryId!: string;
-  @IsoDate() madeOn!: string;
-  @Text(8000) note!: string;
   @UsedList() used!: UsedDto[];
   @TakenList() taken?: TakenDto[] | null;
   @LeftList() left?: LeftDto[] | null;

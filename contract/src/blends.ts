@@ -13,8 +13,9 @@ import { CutterDto } from './cutters.js';
 import { EachMadeOf, MaterialDto } from './material.js';
 import type { RevisionAnswer } from './mixes.js';
 import { LeftDto, LeftList, TakenDto, TakenList, UsedDto, UsedList } from './amounts.js';
-import { Between, Id, Inside, IsoDate, Name, Omittable, Optional, Text, Things, Version, Whole } from './rules.js';
+import { Between, Id, Inside, Name, Omittable, Optional, Text, Things, Version, Whole } from './rules.js';
 import { MadeDto } from './sheetBook.js';
+import { WrittenDto } from './written.js';
 
 export class CutPointDto {
   @Between('A place of a cut', 0, 2000, 'mm') x!: number;
@@ -121,11 +122,8 @@ export class BlendDto {
 }
 
 /** POST /api/blends/:id/done: what really happened. */
-export class BlendDoneDto {
+export class BlendDoneDto extends WrittenDto {
   @Version() version!: number;
-  @Id() entryId!: string;
-  @IsoDate() madeOn!: string;
-  @Text(8000) note!: string;
   @Whole('The number of passes', 1, 60) passes!: number;
   @UsedList() used!: UsedDto[];
   /** things that lay there and scrap that went in too */

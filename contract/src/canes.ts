@@ -3,7 +3,8 @@ import { ArrayMaxSize, IsArray, IsBoolean, IsIn } from 'class-validator';
 import { LeftDto, LeftList, TakenDto, TakenList, UsedDto, UsedList } from './amounts.js';
 import type { BlendPlanDto } from './blends.js';
 import type { RevisionAnswer } from './mixes.js';
-import { Between, Id, Inside, IsoDate, Name, Omittable, ReadBy, Text, Things, Version, Whole } from './rules.js';
+import { Between, Id, Inside, Name, Omittable, ReadBy, Text, Things, Version, Whole } from './rules.js';
+import { WrittenDto } from './written.js';
 
 /** PUT /api/canes/:id */
 export class CaneDto {
@@ -45,11 +46,8 @@ export class KeptCaneDto {
 }
 
 /** POST /api/canes/:id/done: what really happened. */
-export class CaneDoneDto {
+export class CaneDoneDto extends WrittenDto {
   @Version() version!: number;
-  @Id() entryId!: string;
-  @IsoDate() madeOn!: string;
-  @Text(8000) note!: string;
   @Between('The diameter', 0.5, 500, 'mm') diameterMm!: number;
   @Between('The length', 0.5, 20_000, 'mm') lengthMm!: number;
   /** in the order of the steps */

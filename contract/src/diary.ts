@@ -1,17 +1,11 @@
 import type { Cutter } from '#core/cutter';
-import { ArrayMaxSize, IsArray } from 'class-validator';
-import { MOST_PICTURES } from './limits.js';
 import type { KeptPiece, UsedFinding } from './pieces.js';
 import type { BakedItemDto } from './ovens.js';
 import type { PatternLiked, PatternStopDto } from './patterns.js';
-import { Id, Omittable, Text, Things, Version } from './rules.js';
+import { Id, Text, Version } from './rules.js';
 import type { MadeForm } from './sheetBook.js';
 import type { FlowKind } from './stock.js';
-
-/** A photograph, by the id it is kept under. */
-export class EntryPictureDto {
-  @Id() id!: string;
-}
+import { PictureList, WentAs, type EntryPictureDto, type Outcome } from './written.js';
 
 /** PUT /api/diary/:id: the note and the photographs are a person's to change. */
 export class DiaryNoteDto {
@@ -19,11 +13,9 @@ export class DiaryNoteDto {
   @Version() version!: number;
   @Text(8000) note!: string;
   /** in their order; left out: as they are */
-  @Omittable()
-  @IsArray({ message: 'Photographs are a list.' })
-  @ArrayMaxSize(MOST_PICTURES, { message: `At most ${MOST_PICTURES} photographs of one entry are kept.` })
-  @Things(() => EntryPictureDto)
-  pictures?: EntryPictureDto[] | null;
+  @PictureList() pictures?: EntryPictureDto[] | null;
+  /** left out: as it is; null: nobody says any more */
+  @WentAs() outcome?: Outcome | null;
 }
 
 export interface DiaryCard {
@@ -32,6 +24,7 @@ export interface DiaryCard {
   readonly madeOn: string;
   readonly title: string;
   readonly note: string;
+  readonly outcome: Outcome | null;
   readonly batchId: string | null;
 }
 

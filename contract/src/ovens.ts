@@ -2,7 +2,8 @@ import type { LoadItem } from '#core/batch';
 import { COLDEST, HOTTEST } from '#core/oven';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean } from 'class-validator';
 import { MOST_POINTS } from './limits.js';
-import { Between, Id, IsoDate, Name, Optional, Text, Things, Version, Whole } from './rules.js';
+import { Between, Id, IsoDate, Name, Optional, Things, Version, Whole } from './rules.js';
+import { WrittenDto } from './written.js';
 
 /** What was read in an oven: its dial, a separate thermometer, and how long it had been on. */
 export class OvenReadingDto {
@@ -43,10 +44,7 @@ export class CurvePointDto {
 }
 
 /** POST /api/ovens/:id/baked: a load was taken out. */
-export class BakedDto {
-  @Id() entryId!: string;
-  @IsoDate() madeOn!: string;
-  @Text(8000) note!: string;
+export class BakedDto extends WrittenDto {
   /** null: nobody looked */
   @Optional() @Between('The dial', 30, 300, '°C') dial!: number | null;
   /** minutes after which it stood there: what was heard before tells nothing of it */

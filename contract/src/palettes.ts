@@ -1,9 +1,11 @@
 import { ArrayMaxSize, IsArray, IsIn, IsString, Matches, MaxLength } from 'class-validator';
-import { Between, Id, Name, Optional, Text, Things, Version, Whole } from './rules.js';
+import { Between, Id, Name, Omittable, Optional, Text, Things, Version, Whole } from './rules.js';
 
 export const PICTURE_TYPES = ['image/jpeg', 'image/png'] as const;
 /** Letters of base64 that a kept picture has at most. */
 export const MOST_PICTURE = 900_000;
+/** And a small one. */
+export const MOST_SMALL_PICTURE = 60_000;
 
 /** PUT /api/pictures/:id: a picture as it is kept, scaled down by the browser; it never changes. */
 export class PictureDto {
@@ -15,6 +17,12 @@ export class PictureDto {
   @MaxLength(MOST_PICTURE, { message: 'This picture is too large to be kept.' })
   @Matches(/^[A-Za-z0-9+/]+={0,2}$/, { message: 'A picture is sent as base64.' })
   data!: string;
+  /** the same as a small JPEG, for a wall of them; null or left out: none was made */
+  @Omittable()
+  @IsString({ message: 'A picture is sent as base64.' })
+  @MaxLength(MOST_SMALL_PICTURE, { message: 'The small picture is too large.' })
+  @Matches(/^[A-Za-z0-9+/]+={0,2}$/, { message: 'A picture is sent as base64.' })
+  small?: string | null;
 }
 
 /** A colour of a palette; `share` of the picture's area, null where it was picked by hand. */

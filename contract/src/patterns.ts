@@ -4,7 +4,8 @@ import { CutterDto, HandPlaceDto, MOST_PLACES } from './cutters.js';
 import { LeftDto, LeftList, TakenDto, TakenList, UsedDto, UsedList } from './amounts.js';
 import type { BlendInside, CaneInside } from './canes.js';
 import type { RevisionAnswer } from './mixes.js';
-import { Between, Id, Inside, IsoDate, Name, Omittable, ReadBy, Text, Things, Version, Whole } from './rules.js';
+import { Between, Id, Inside, Name, Omittable, ReadBy, Text, Things, Version, Whole } from './rules.js';
+import { WrittenDto } from './written.js';
 
 /** What a patterned sheet has to cover. */
 export class PatternWantedDto implements PatternWanted {
@@ -82,11 +83,8 @@ export class KeptPatternDto {
 }
 
 /** POST /api/patterns/:id/done: what really happened. */
-export class PatternDoneDto {
+export class PatternDoneDto extends WrittenDto {
   @Version() version!: number;
-  @Id() entryId!: string;
-  @IsoDate() madeOn!: string;
-  @Text(8000) note!: string;
   @Whole('The hands', 0, 1_000_000) hands!: number;
   @IsArray({ message: 'What was counted is a list.' })
   @ArrayMaxSize(60, { message: 'A patterned sheet has at most 60 steps.' })

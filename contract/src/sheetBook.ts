@@ -1,12 +1,14 @@
 import type { Lie } from '#core/cutter';
 import type { Material, Mixable } from '#core/material';
-import { FIRMNESSES, type Firmness } from '#core/clay';
-import { SCHOOLS_OF_CONDITIONING, type Conditioner, type CountedConditioning } from '#core/sheet';
+import { FIRMNESSES, type Firmness, type Squeeze } from '#core/clay';
+import { SCHOOLS_OF_CONDITIONING, type Conditioner, type CountedConditioning } from '#core/conditioning';
 import { ArrayMaxSize, IsArray, IsBoolean, IsIn } from 'class-validator';
 import { LeftDto, LeftList, TakenDto, TakenList, UsedDto, UsedList } from './amounts.js';
 import { CutterDto, HandPlaceDto, LiesAs } from './cutters.js';
 import { MadeOf } from './material.js';
-import { Between, Id, Inside, IsoDate, Name, Omittable, Optional, Text, Things, Version, Whole } from './rules.js';
+import { Between, Id, Inside, Name, Omittable, Optional, Text, Things, Version, Whole } from './rules.js';
+import { SqueezedAs } from './shelf.js';
+import { WrittenDto } from './written.js';
 
 /** Pieces that were cut from a sheet, one kind after the other from its lower edge. */
 export class SheetCutDto extends CutterDto {
@@ -72,14 +74,11 @@ export class MadeDto {
 }
 
 /** POST /api/sheets/:id/rolled: a sheet that was made just now, and the clay that went into it. */
-export class RolledDto {
+export class RolledDto extends WrittenDto {
   @Inside(() => MadeDto, 'The sheet') sheet!: MadeDto;
   @MadeOf('sheet', 'Say which clay or mix the sheet is made of.') of!: Mixable;
   /** machine and setting in words, as it was then */
   @Text(120) rolledAt!: string;
-  @Id() entryId!: string;
-  @IsoDate() madeOn!: string;
-  @Text(8000) note!: string;
   @UsedList() used!: UsedDto[];
   /** things that lay there and scrap that went in too */
   @TakenList() ready?: TakenDto[] | null;
@@ -112,8 +111,7 @@ export interface MadeAnswer extends MadeDto {
 }
 
 /** POST /api/conditioned: clay that was made to fold without cracking, and what it took. */
-export class ConditionedDto {
-  @Id() entryId!: string;
+export class ConditionedDto extends WrittenDto {
   @Id() clayId!: string;
   @IsIn(FIRMNESSES, { message: 'Clay is soft, medium, firm or crumbly.' }) firmness!: Firmness;
   @Optional() @Between('The age', 0, 1200, 'months') months!: number | null;
@@ -121,8 +119,8 @@ export class ConditionedDto {
   @IsIn(SCHOOLS_OF_CONDITIONING, { message: 'Thin slices, thick slices, or by hand.' }) school!: Conditioner;
   @Whole('The number of passes', 1, 200) passes!: number;
   @Between('The weight', 0.1, 50_000, 'g') grams!: number;
-  @IsoDate() madeOn!: string;
-  @Text(8000) note!: string;
+  /** what it did between the fingers before; null or left out: nobody had squeezed it */
+  @SqueezedAs() squeeze?: Squeeze | null;
 }
 
 /** GET /api/conditioned: everything that was counted. */

@@ -1,3 +1,4 @@
+import { SCHOOLS_OF_CONDITIONING, type Conditioner } from '#core/conditioning';
 import { READING_WAYS, type ReadingWay } from '#core/sheet';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsNumber, Max, Min } from 'class-validator';
 import { Between, Id, IsoDate, Name, Omittable, Optional, Text, Things, Version, Whole } from './rules.js';
@@ -80,6 +81,10 @@ export class BenchSetupDto {
   /** own working setting and own number of passes for conditioning; null or left out: the usual ones */
   @Omittable() @Id() conditionSettingId?: string | null;
   @Omittable() @Whole('The number of passes', 2, 200) conditionPasses?: number | null;
+  /** how clay is conditioned where nothing else is said; null or left out: the usual way */
+  @Omittable()
+  @IsIn(SCHOOLS_OF_CONDITIONING, { message: 'Thin slices, thick slices, or by hand.' })
+  conditionSchool?: Conditioner | null;
   @Text(8) currency!: string;
 }
 

@@ -1,7 +1,20 @@
-import { FIRMNESSES, KINDS, type Firmness, type Kind, TOUGHNESSES, type Toughness } from '#core/clay';
+import {
+  FIRMNESSES,
+  KINDS,
+  SQUEEZES,
+  TOUGHNESSES,
+  type Firmness,
+  type Kind,
+  type Squeeze,
+  type Toughness,
+} from '#core/clay';
 import type { FileFault } from '#core/formats';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn } from 'class-validator';
-import { Between, Hex, Id, IsoDate, Name, Omittable, Optional, Text, Things, Version, Whole } from './rules.js';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, IsObject } from 'class-validator';
+import { Between, Hex, Id, IsoDate, Name, Omittable, Optional, Text, Things, Version, Whole, all } from './rules.js';
+
+/** What a block does between two fingers. */
+export const SqueezedAs = (): PropertyDecorator =>
+  all(Omittable(), IsIn(SQUEEZES, { message: 'Squeezed it gives, is stiff, cracks or crumbles.' }));
 
 export class LineDto {
   @Id() id!: string;
@@ -37,6 +50,12 @@ export class ClayDto {
   @IsBoolean({ message: 'Say whether the clay is retired.' }) retired!: boolean;
 }
 
+/** What was worked into a block that was brought back, g and drops of softener. */
+export interface BroughtBack {
+  readonly clays: readonly { readonly clayId: string; readonly grams: number }[];
+  readonly drops: number;
+}
+
 export class BlockDto {
   @Id() id!: string;
   @Version() version!: number;
@@ -46,6 +65,11 @@ export class BlockDto {
   @Optional() @IsoDate() madeOn!: string | null;
   @Text(20) dateCode!: string;
   @Optional() @Between('The price', 0, 100000, '') price!: number | null;
+  /** null: nobody has squeezed it; left out: as before */
+  @SqueezedAs() squeezed?: Squeeze | null;
+  @Omittable() @IsoDate() squeezedOn?: string | null;
+  /** of one that was brought back; null: bought as it is. Told, and not taken from a window */
+  @Omittable() @IsObject({ message: 'What was worked in is a thing with fields.' }) inside?: BroughtBack | null;
 }
 
 /** GET /api/shelf */

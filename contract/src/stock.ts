@@ -126,4 +126,5 @@ export interface StockAnswer {
 }
 
 /** Where clay of an entry came from and went to, but for what came off the shelf. */
-export type FlowKind = 'fromTub' | 'fromMade' | 'noted' | 'found' | 'made' | 'toTub' | 'pieces' | 'thrown' | 'lost';
+export type FlowKind =
+  'fromTub' | 'fromMade' | 'noted' | 'found' | 'made' | 'toTub' | 'pieces' | 'thrown' | 'lost' | 'toShelf' | 'softener';

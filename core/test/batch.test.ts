@@ -1,5 +1,6 @@
 import { ofClay, ofMix } from '#core/material';
 import fc from 'fast-check';
+import { conditioningBench } from '#core/conditioning';
 import { Complaint, Fraction } from '#core/units';
 import {
   againstShelf,
@@ -17,6 +18,8 @@ import { cutterArea, cutterBox, cuttingLayout, mostOn, type Cutter, cutterOfSize
 import type { Block } from '#core/clay';
 import { pigmentsWith } from '#core/mix';
 import { studio, type Studio } from './arbitraries.js';
+
+const conditioning = conditioningBench({}, null, []);
 
 const side = fc.double({ min: 2, max: 60, noNaN: true });
 const cutter: fc.Arbitrary<Cutter> = fc.oneof(
@@ -297,7 +300,15 @@ describe('a batch', () => {
   });
 
   test('steps stand in working order, light before dark', () => {
-    const steps = benchSteps({ pieces, plan, book, blocks, pigments: pigmentsWith(null), today: '2026-11-24' });
+    const steps = benchSteps({
+      pieces,
+      plan,
+      book,
+      blocks,
+      pigments: pigmentsWith(null),
+      conditioning,
+      today: '2026-11-24',
+    });
     expect(steps.map((s) => s.kind)).toEqual([
       'condition',
       'condition',
@@ -352,6 +363,7 @@ describe('a batch', () => {
       const cuttable = [sheet('low', 30, 20), sheet('high', 20, 60)];
       const kinds = benchSteps({
         ...{ pieces: cuttable, plan: both, book, blocks: [], pigments: pigmentsWith(null), today: '2026-11-28' },
+        conditioning,
       }).map((s) => s.kind);
       // the backing is rolled once, and both are laid down once
       expect(kinds.slice(0, -1)).toEqual(['condition', 'condition', 'roll', 'stack', 'cut', 'cut']);
@@ -394,14 +406,14 @@ describe('blocks of several ages', () => {
           expect(ages).toEqual([...ages].sort((a, b) => b - a));
           const short = grams - there.reduce((sum, [, left]) => sum + left, 0);
           expect(lots.filter((l) => l.bought)).toEqual(
-            short > 0.05 ? [{ grams: expect.closeTo(short, 9), months: 0, bought: true }] : [],
+            short > 0.05 ? [{ grams: expect.closeTo(short, 9), months: 0, bought: true, squeeze: null }] : [],
           );
         },
       ),
     );
     expect(lotsOf([block('a', '2020-11-27', 10), block('b', null, 30)], 20, '2026-11-27')).toEqual([
-      { grams: 10, months: 72, bought: false },
-      { grams: 10, months: null, bought: false },
+      { grams: 10, months: 72, bought: false, squeeze: null },
+      { grams: 10, months: null, bought: false, squeeze: null },
     ]);
   });
 

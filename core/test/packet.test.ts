@@ -2,44 +2,10 @@ import fc from 'fast-check';
 import { bakeLoads, loadItem, type BakeItem } from '#core/batch';
 import { minutesFor } from '#core/clay';
 import { cutterArea, cutterBox, cutterOfSize, checkCutter, showCutter } from '#core/cutter';
-import { FIRMNESSES, conditioningOf, strengthOf, type Line } from '#core/clay';
+import { FIRMNESSES, strengthOf, type Line } from '#core/clay';
 import type { Book } from '#core/mix';
 
-const grams = fc.double({ min: 1, max: 500, noNaN: true });
-const months = fc.option(fc.integer({ min: 0, max: 200 }), { nil: null });
 const firmness = fc.constantFrom(...FIRMNESSES);
-
-describe('conditioning', () => {
-  test('takes no less for more clay, for older clay, and for firmer clay', () => {
-    fc.assert(
-      fc.property(
-        firmness,
-        fc.integer({ min: 0, max: 100 }),
-        fc.integer({ min: 0, max: 100 }),
-        grams,
-        grams,
-        (f, age, more, g, extra) => {
-          const now = conditioningOf(f, age, g).minutes;
-          expect(now).toBeGreaterThan(0);
-          expect(conditioningOf(f, age + more, g).minutes).toBeGreaterThanOrEqual(now);
-          expect(conditioningOf(f, age, g + extra).minutes).toBeGreaterThanOrEqual(now);
-          const firmer = FIRMNESSES[FIRMNESSES.indexOf(f) + 1];
-          if (firmer) expect(conditioningOf(firmer, age, g).minutes).toBeGreaterThan(now);
-        },
-      ),
-    );
-  });
-
-  test('crumbly clay is used the same day, soft fresh clay needs nothing special, unknown age is no old age', () => {
-    fc.assert(
-      fc.property(months, grams, (age, g) => {
-        expect(conditioningOf('crumbly', age, g).useSameDay).toBe(true);
-      }),
-    );
-    expect(conditioningOf('soft', 3, 57)).toEqual({ minutes: 4, warmFirst: false, useSameDay: false, softener: false });
-    expect(conditioningOf('firm', null, 57).minutes).toBe(conditioningOf('firm', 12, 57).minutes);
-  });
-});
 
 const line: fc.Arbitrary<Line> = fc.record({
   id: fc.constantFrom('a', 'b', 'c'),

@@ -13,21 +13,16 @@ import {
   stripsOf,
   tapeOf,
 } from '#core/blend';
-import { FIRMNESSES } from '#core/clay';
 import { labOf, mixPigments, pigmentOf } from '#core/colour';
 import {
   ASSUMED_CARD,
-  SCHOOLS_OF_CONDITIONING,
-  conditionPlan,
   dialLabels,
   gaugedByCards,
   gaugedByDisc,
   gaugedByStack,
-  learnedFactor,
   thicknesses,
   translate,
   wearOf,
-  type ConditionInput,
   type Machine,
   type Reading,
 } from '#core/sheet';
@@ -143,141 +138,6 @@ test('to another machine and back is within the stated error', () => {
       expect(Math.abs(off)).toBeLessThanOrEqual(2 * Math.abs(there.errorMm) + 1e-9);
     }),
   );
-});
-
-describe('conditioning', () => {
-  const input: fc.Arbitrary<ConditionInput> = fc.record({
-    lineId: fc.constant('l'),
-    firmness: fc.constantFrom(...FIRMNESSES),
-    months: fc.option(fc.integer({ min: 0, max: 120 })),
-    grams: mm(5, 400),
-    roomC: mm(5, 35),
-    school: fc.constantFrom(...SCHOOLS_OF_CONDITIONING),
-    machine: fc.constantFrom(machine([reading('0', 3), reading('9', 0.5)]), null),
-    counted: fc.constant([]),
-    ownPasses: fc.option(fc.integer({ min: 2, max: 60 })),
-    workingSettingId: fc.constant(null),
-  });
-
-  test('ends with a fold that is tried; older clay and a colder room are more work', () => {
-    fc.assert(
-      fc.property(input, (given) => {
-        const plan = conditionPlan(given);
-        expect(plan.steps.some((s) => s.kind === 'try fold')).toBe(true);
-        expect(plan.because.from).toBe(0);
-        // nothing is capped, and what makes the number is said
-        const { base, own, age, room, school, amount } = plan.because;
-        expect([plan.passes, own]).toEqual([
-          Math.max(2, Math.round(base * age * room * school * amount)),
-          given.ownPasses !== null,
-        ]);
-        // worked in portions: half a block, a quarter of one that crumbles
-        expect(given.grams / plan.portions).toBeLessThanOrEqual(given.firmness === 'crumbly' ? 14.26 : 28.51);
-        if (given.firmness === 'crumbly') expect(plan.steps.some((s) => s.kind === 'slice')).toBe(false);
-        if (given.roomC < 16) expect(plan.steps.some((s) => s.kind === 'warm')).toBe(true);
-        expect(plan.warnings.includes('reverts')).toBe(given.firmness === 'crumbly');
-        expect(conditionPlan({ ...given, roomC: Math.max(1, given.roomC - 8) }).passes).toBeGreaterThanOrEqual(
-          plan.passes,
-        );
-        expect(conditionPlan({ ...given, months: (given.months ?? 12) + 36 }).passes).toBeGreaterThanOrEqual(
-          plan.passes,
-        );
-        for (const s of plan.steps)
-          if (s.kind === 'slice' && given.machine)
-            expect(s.mm).toBeLessThanOrEqual((thicknesses(given.machine)[0]?.mm ?? 0) + 1e-9);
-        if (given.machine === null) expect(plan.steps.some((s) => s.kind === 'knead')).toBe(true);
-      }),
-    );
-  });
-
-  test('the schools differ as they do at the table', () => {
-    const given: ConditionInput = {
-      lineId: 'l',
-      firmness: 'crumbly',
-      months: 6,
-      grams: 57,
-      roomC: 21,
-      school: 'thin slices',
-      machine: machine([]),
-      counted: [],
-      ownPasses: null,
-      workingSettingId: null,
-    };
-    const kinds = (part: Partial<ConditionInput>): string[] =>
-      conditionPlan({ ...given, ...part }).steps.map((s) => s.kind);
-    expect(kinds({})).toEqual(['warm', 'knock', 'crumble', 'step up', 'pass', 'try fold']);
-    expect(kinds({ school: 'thick slices' })).toEqual(['warm', 'knock', 'crumble', 'press', 'pass', 'try fold']);
-    expect(kinds({ firmness: 'soft' })).toEqual(['slice', 'pass', 'try fold']);
-    expect(kinds({ firmness: 'soft', roomC: 31 })).toEqual(['cool', 'slice', 'pass', 'try fold', 'rest']);
-    expect(conditionPlan({ ...given, firmness: 'soft', roomC: 31 }).warnings).toContain('soft in heat');
-    expect(conditionPlan({ ...given, roomC: 10, months: 60 }).warnings).toEqual([
-      'reverts',
-      'cold',
-      'very old',
-      'hands',
-    ]);
-    expect(refusal(() => conditionPlan({ ...given, roomC: 60 }))).toContain('The room has to be between');
-    expect(refusal(() => conditionPlan({ ...given, grams: 0 }))).toContain('more than zero');
-  });
-
-  test(
-    'careful makers’ 20 to 30 passes for every line, fewer for a small piece, and one’s own number and ' +
-      'setting once',
-    () => {
-      const fresh = (more: Partial<ConditionInput>) =>
-        conditionPlan({
-          lineId: 'l',
-          firmness: 'soft',
-          months: 6,
-          grams: 28.5,
-          roomC: 21,
-          school: 'thin slices',
-          machine: machine([]),
-          counted: [],
-          ownPasses: null,
-          workingSettingId: null,
-          ...more,
-        });
-      for (const firmness of FIRMNESSES) {
-        expect(fresh({ firmness, grams: 14 }).passes).toBeGreaterThan(14);
-        for (const passes of [fresh({ firmness }).passes]) expect([passes >= 20, passes <= 30]).toEqual([true, true]);
-      }
-      const [ten, whole] = [fresh({ grams: 10 }), fresh({ grams: 57 })];
-      expect(ten.passes * ten.portions).toBeLessThan(whole.passes * whole.portions);
-      expect(fresh({ ownPasses: 25 }).passes).toBe(25);
-      expect(
-        fresh({ school: 'by hand', months: 100, roomC: 12, firmness: 'crumbly', grams: 14.25 }).passes,
-      ).toBeGreaterThan(80);
-      const worked = fresh({ workingSettingId: '2' }).steps.find((s) => s.kind === 'pass');
-      expect(worked?.kind === 'pass' && worked.setting.id).toBe('2');
-    },
-  );
-
-  test('goes by what was counted of the line, and only of that', () => {
-    const circumstances = { firmness: 'firm' as const, months: 12, roomC: 21, school: 'thin slices' as const };
-    const took = (passes: number, lineId = 'l') => ({ ...circumstances, lineId, passes, grams: 57 });
-    const plan = (counted: ConditionInput['counted']) =>
-      conditionPlan({
-        ...circumstances,
-        lineId: 'l',
-        grams: 57,
-        machine: machine([]),
-        counted,
-        ownPasses: null,
-        workingSettingId: null,
-      });
-    const before = plan([]).passes;
-    fc.assert(
-      fc.property(fc.integer({ min: 2, max: 60 }), fc.integer({ min: 1, max: 9 }), (passes, times) => {
-        const after = plan(Array.from({ length: times }, () => took(passes)));
-        expect(after.because.from).toBe(times);
-        expect(Math.sign(after.passes - before) * Math.sign(passes - before)).toBeGreaterThanOrEqual(0);
-        expect(Math.abs(after.passes - passes)).toBeLessThanOrEqual(Math.abs(before - passes));
-      }),
-    );
-    expect(plan([took(40, 'other')])).toMatchObject({ passes: before, because: { from: 0 } });
-    expect(learnedFactor('l', [], null)).toEqual({ factor: 1, from: 0 });
-  });
 });
 
 describe('what is left of a sheet', () => {

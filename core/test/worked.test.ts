@@ -3,7 +3,16 @@ import { readFileSync } from 'node:fs';
 import { againstShelf, takeFrom } from '#core/batch';
 import { minutesFor } from '#core/clay';
 import { cutterOfSize, cuttingLayout, sheetLeft } from '#core/cutter';
-import { conditioningOf, type Block, type Clay, type Firmness, type Kind } from '#core/clay';
+import {
+  conditionPlan,
+  conditioningBench,
+  conditioningOf,
+  rescueWays,
+  type Conditioner,
+  type RescuedFrom,
+} from '#core/conditioning';
+import { learnedOf } from '#core/learned';
+import { type Block, type Squeeze, type Clay, type Firmness, type Kind } from '#core/clay';
 import {
   apart,
   chromaHue,
@@ -84,7 +93,6 @@ import {
 } from '#core/cane';
 import {
   areaOfSheet,
-  conditionPlan,
   dialLabels,
   feedPlan,
   gaugedByCards,
@@ -97,7 +105,6 @@ import {
   thicknessOfSheet,
   translate,
   type Machine,
-  type Conditioner,
 } from '#core/sheet';
 import { readLength, readMass, readTemperature, seeded, showNumber } from '#core/units';
 
@@ -105,6 +112,9 @@ type Dial = readonly [string, string, string];
 type Rows = readonly (readonly [number, string | null, number | null])[];
 /** Everything that some example may give; each has its own share of it. */
 interface Given {
+  squeeze: Squeeze | null;
+  ratios: number[];
+  rescue: { hex: string; grams: number; from: RescuedFrom; clays: [string, number, number][] };
   readonly colour: string;
   readonly clays: readonly string[];
   readonly text: string;
@@ -521,7 +531,24 @@ const MODELS: Readonly<Record<string, (given: Given) => unknown>> = {
     const { short, blocksToBuy, usedCost, buyCost } = againstShelf(blocks(rows), grams);
     return { short, blocksToBuy, usedCost, buyCost };
   },
-  conditioningOf: ({ firmness, months, grams }) => conditioningOf(firmness, months, grams),
+  conditioningOf: ({ firmness, months, squeeze, grams }) => {
+    const clay = { lineId: '', firmness, months, squeeze, grams };
+    const { minutes, warms, useSameDay, softener } = conditioningOf(clay, conditioningBench({}, BENCH, []));
+    return { minutes, warms, useSameDay, softener };
+  },
+  rescueWays: ({ rescue: { hex, grams, from, clays } }) => {
+    const clay = (rawHex: string): Clay => ({
+      ...{ id: rawHex, lineId: '', name: '', kind: 'opaque', strength: null },
+      ...{ rawHex, bakedHex: rawHex },
+    });
+    const added = clays.map(([of, there, hardness]) => ({ clay: clay(of), density: 1.9, grams: there, hardness }));
+    const block = { clay: clay(hex), density: 1.9, grams, from, pigments: statedPigment };
+    return rescueWays(block, added).map((way) => [
+      way.added?.clay.id ?? 'softener',
+      ...[way.addedGrams, way.drops, way.becomes.deltaE, way.enough],
+    ]);
+  },
+  learnedOf: ({ ratios }) => learnedOf(ratios, { each: 0.25, bench: 0.5 }),
   minutesFor: ({ minutes, perMm, thickness }) => minutesFor({ bakeMinutes: minutes, bakePerMm: perMm }, thickness),
 };
 

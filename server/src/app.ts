@@ -39,6 +39,7 @@ import { NetworkModule } from './network/network.module.js';
 import { NetworkService, type OnNetwork } from './network/network.service.js';
 import { MixesModule } from './mixes/mixes.module.js';
 import { MosaicsModule } from './mosaics/mosaics.module.js';
+import { RescueModule } from './rescue/rescue.module.js';
 import { RevisionsModule } from './revisions/revisions.module.js';
 import { DrawerModule } from './drawer/drawer.module.js';
 import { OvensModule } from './ovens/ovens.module.js';
@@ -78,6 +79,7 @@ class AppModule {
         PalettesModule,
         MosaicsModule,
         ShelfModule,
+        RescueModule,
         SheetsModule,
         BlendsModule,
         CanesModule,

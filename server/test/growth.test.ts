@@ -92,6 +92,7 @@ test('the list of changes is let go by its bytes, at the start too, and the file
     type: 'image/png',
     width: 1,
     height: 1,
+    small: null,
     data: `${i}`.padEnd(900_000, 'x'),
   });
   for (let i = 0; i < 30; i++) await journal.change(randomUUID(), (draft) => draft.put('picture', picture(i)));

@@ -102,6 +102,7 @@ test('a change that fails half way leaves nothing behind, and the next one goes 
         madeOn: null,
         dateCode: '',
         price: null,
+        ...{ squeezed: null, squeezedOn: null, inside: null },
       });
     }),
   ).rejects.toThrow();

@@ -238,7 +238,16 @@ test('what conditioning took is kept by line, and stands in the diary', async ()
   };
   expect((await api.ask('POST', '/api/conditioned', dto)).status).toBe(200);
   expect((await api.get<ConditionedAnswer>('/api/conditioned')).body).toEqual([
-    { lineId: chalk.lineId, firmness: 'firm', months: 14, roomC: 18, school: 'thin slices', passes: 21, grams: 57 },
+    {
+      lineId: chalk.lineId,
+      firmness: 'firm',
+      months: 14,
+      roomC: 18,
+      school: 'thin slices',
+      passes: 21,
+      grams: 57,
+      squeeze: null,
+    },
   ]);
   const entry = (await api.get<DiaryAnswer>(`/api/diary/${dto.entryId}`)).body;
   expect([entry.title, entry.conditioned[0]?.passes, entry.note]).toEqual([

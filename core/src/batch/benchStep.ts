@@ -1,5 +1,5 @@
 import type { Celsius, Grams, Minutes, Mm } from '#core/units';
-import type { Conditioning } from '#core/clay';
+import type { Conditioning } from '#core/conditioning';
 import type { Cutter, Layout } from '#core/cutter';
 import type { CutInBalls, FinishStep, Lies, Shape } from '#core/piece';
 import type { Rolling } from './assembly.js';

@@ -1,7 +1,8 @@
 import { ofClay } from '#core/material';
 import { lookUp, type MaterialBook } from '#core/stock';
 import type { PigmentSource } from '#core/colour';
-import { conditioningOf, type Block } from '#core/clay';
+import type { Block } from '#core/clay';
+import { conditioningOf, type ConditioningBench } from '#core/conditioning';
 import type { FinishStep } from '#core/piece';
 import type { Grams } from '#core/units';
 import { partOrders, type AssemblyOrder } from './assembly.js';
@@ -21,6 +22,8 @@ export interface StepsInput {
   readonly book: MaterialBook;
   readonly blocks: readonly Block[];
   readonly pigments: PigmentSource;
+  /** how these hands condition, and in which room */
+  readonly conditioning: ConditioningBench;
   /** ISO date, for the age of the clay */
   readonly today: string;
 }
@@ -65,18 +68,19 @@ class Steps {
   }
 
   private conditionOne({ clayId, grams: needed }: BatchPlan['clays'][number]): BenchStep[] {
-    const { book, blocks, today } = this.input;
-    const firmness = book.line(book.clay(clayId)?.lineId ?? '')?.firmness ?? 'medium';
+    const { book, blocks, today, conditioning } = this.input;
+    const lineId = book.clay(clayId)?.lineId ?? '';
+    const firmness = book.line(lineId)?.firmness ?? 'medium';
     const own = blocks.filter((b) => b.clayId === clayId);
     const lots = lotsOf(own, needed, today);
-    return lots.map(({ grams, months, bought }) => ({
+    return lots.map(({ grams, months, bought, squeeze }) => ({
       kind: 'condition',
       clay: this.plain(ofClay(clayId)),
       grams,
       months,
       bought,
       lots: lots.length,
-      how: conditioningOf(firmness, months, grams),
+      how: conditioningOf({ lineId, firmness, squeeze, months, grams }, conditioning),
     }));
   }
 

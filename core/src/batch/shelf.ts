@@ -1,4 +1,4 @@
-import { ASSUMED_BLOCK_GRAMS, ageInMonths, type Block } from '#core/clay';
+import { ASSUMED_BLOCK_GRAMS, ageInMonths, squeezeOf, type Block, type Squeeze } from '#core/clay';
 import type { Grams } from '#core/units';
 import { sumKnown } from './sumKnown.js';
 
@@ -40,23 +40,26 @@ export interface Lot {
   readonly grams: Grams;
   /** of the block; null: nobody knows */ readonly months: number | null;
   /** it has to be bought, and is new then */ readonly bought: boolean;
+  /** what it does between the fingers; null: nobody has squeezed it */ readonly squeeze: Squeeze | null;
 }
 
 /**
- * The ages of an amount of one clay: of each block that is used for it,
+ * The ages and states of an amount of one clay: of each block that is used for it,
  * oldest first, as they lie on the shelf; what has to be bought is new.
  * @param today ISO date
  */
 export function lotsOf(blocks: readonly Block[], grams: Grams, today: string): Lot[] {
   const { takings, short } = takeFrom(blocks, grams);
   const lots = takings.map((taking): Lot => {
-    const madeOn = blocks.find((b) => b.id === taking.blockId)?.madeOn ?? null;
-    return { grams: taking.grams, months: madeOn === null ? null : ageInMonths(madeOn, today), bought: false };
+    const block = blocks.find((b) => b.id === taking.blockId);
+    const madeOn = block?.madeOn ?? null;
+    const months = madeOn === null ? null : ageInMonths(madeOn, today);
+    return { grams: taking.grams, months, bought: false, squeeze: block ? squeezeOf(block, today) : null };
   });
-  if (short > 0) lots.push({ grams: short, months: 0, bought: true });
+  if (short > 0) lots.push({ grams: short, months: 0, bought: true, squeeze: null });
   const together = new Map<string, Lot>();
   for (const lot of lots) {
-    const key = `${lot.months} ${lot.bought}`;
+    const key = `${lot.months} ${lot.bought} ${lot.squeeze}`;
     const before = together.get(key);
     together.set(key, before ? { ...before, grams: before.grams + lot.grams } : lot);
   }
@@ -79,9 +82,11 @@ export interface AgainstShelf {
 /** @param blocks all blocks of one clay, empty ones too (they tell weight and price) */
 export function againstShelf(blocks: readonly Block[], grams: Grams): AgainstShelf {
   const { takings, short } = takeFrom(blocks, grams);
-  const newest = inOrderOfUse(blocks).at(-1);
+  // what was brought back says nothing of how blocks are bought
+  const asBought = inOrderOfUse(blocks.filter((b) => !b.inside));
+  const newest = asBought.at(-1);
   const blockGrams = newest?.netGrams ?? ASSUMED_BLOCK_GRAMS;
-  const price = [...inOrderOfUse(blocks)].reverse().find((b) => b.price !== null)?.price ?? null;
+  const price = [...asBought].reverse().find((b) => b.price !== null)?.price ?? null;
   const blocksToBuy = short === 0 ? 0 : Math.ceil(short / blockGrams - 1e-9);
   const costs = takings.map(({ blockId, grams: taken }) => {
     const block = blocks.find((b) => b.id === blockId);

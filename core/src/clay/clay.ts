@@ -1,4 +1,5 @@
 import type { Celsius, Density, Grams, Minutes, Mm, Mm3 } from '#core/units';
+import type { Squeezed } from './squeeze.js';
 
 export const FIRMNESSES = ['soft', 'medium', 'firm', 'crumbly'] as const;
 export type Firmness = (typeof FIRMNESSES)[number];
@@ -42,7 +43,7 @@ export interface Clay {
 }
 
 /** A block as bought, and what is left of it. */
-export interface Block {
+export interface Block extends Squeezed {
   readonly id: string;
   readonly clayId: string;
   readonly netGrams: Grams;
@@ -50,6 +51,8 @@ export interface Block {
   /** ISO date, or null where the code was not read */
   readonly madeOn: string | null;
   readonly price: number | null;
+  /** of one that was brought back: what was worked in; null or left out: as it was bought */
+  readonly inside?: object | null | undefined;
 }
 
 /** g/cm³ of a line whose density nobody has measured: an assumption (docs/models.md §1). */

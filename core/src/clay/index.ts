@@ -15,7 +15,7 @@ export {
   type Toughness,
 } from './clay.js';
 export { bakedTogether, minutesFor, wishedC, type BakedTogether, type BakingLine } from './bakedTogether.js';
-export { conditioningOf, type Conditioning } from './conditioning.js';
 export { ageInMonths, readDateCode, showAge, showMonth } from './dateCode.js';
+export { SQUEEZES, SQUEEZE_HOLDS, squeezeOf, type Squeeze, type Squeezed } from './squeeze.js';
 export { toughnessOf } from './toughness.js';
 export { readAmount } from './amount.js';

@@ -1,20 +1,5 @@
 export { ASSUMED_CARD, USUAL_GUIDES } from './card.js';
 export {
-  CONDITION_WARNINGS,
-  conditionPlan,
-  type ConditionInput,
-  type ConditionPlan,
-  type ConditionStep,
-  type ConditionWarning,
-} from './condition.js';
-export {
-  SCHOOLS_OF_CONDITIONING,
-  USUAL_ROOM,
-  learnedFactor,
-  type Conditioner,
-  type CountedConditioning,
-} from './conditionPasses.js';
-export {
   MOST_REDUCTION,
   SCHOOLS_OF_THINNING,
   feedPlan,

@@ -5,6 +5,7 @@ import type { BakedDto, OvenReadingDto } from '#contract';
 import { notThere, refused } from '../access/problem.js';
 import { DaysService } from '../days/days.service.js';
 import { Journal, type Draft, type Row } from '../db/journal.js';
+import { writeEntry } from '../db/writeEntry.js';
 
 /** Readings of an oven that are kept; of older ones the newest stay. */
 const MOST_READINGS = 200;
@@ -30,11 +31,7 @@ export class BakedService {
       const oven = await draft.find('oven', ovenId);
       if (!oven) throw notThere('This oven');
       const title = `Baked: ${namesIn(dto)}`;
-      await draft.put('entry', {
-        ...{ id: dto.entryId, version: draft.version, batchId: null, part: false, madeOn: dto.madeOn, title },
-        note: dto.note,
-        words: [oven.name, ...dto.items.map(({ name }) => name)].join(' '),
-      });
+      await writeEntry(draft, dto, { title, words: [oven.name, ...dto.items.map(({ name }) => name)] });
       await draft.put('entryBake', rowOf(dto, oven.name));
       await learn(draft, oven, dto);
       await this.days.markBaked(draft, dto.items, Math.round(Date.now() / MINUTE));

@@ -17,6 +17,7 @@ import {
   type Measuring,
   type PieceOrder,
 } from '#core/batch';
+import { conditioningBench } from '#core/conditioning';
 import { discVolume } from '#core/sheet';
 import type { BenchSetupDto, FindingDemand, MostPiecesAnswer, Plain, PlanAnswer } from '#contract';
 import { Studio } from '../mixes/studio.js';
@@ -122,7 +123,8 @@ export class Planning {
     const measuring = measuringOf(setup, gaps);
     const { pigments } = this.studio;
     const tray = await this.ovens.tray(setup.ovenId ?? null);
-    const known = { book, there, patterned, caned, lies, pigments, blocks: this.studio.all('block') };
+    const conditioning = conditioningBench(setup, own ?? null, await this.sheets.conditioned());
+    const known = { conditioning, book, there, patterned, caned, lies, pigments, blocks: this.studio.all('block') };
     return { orders, assemblies, measuring, setup, tray, ...known };
   }
 

@@ -7,6 +7,7 @@ import { materialIn } from '#core/material';
 import type { DoneDto, KeptPiece, PlanAnswer } from '#contract';
 import { refused } from '../access/problem.js';
 import type { Draft, Row } from '../db/journal.js';
+import { writeEntry } from '../db/writeEntry.js';
 import { cutterRow } from '../drawer/cutterRow.js';
 import type { KindsOfPieces } from './kindsOfPieces.js';
 import { Planning } from './planning.js';
@@ -30,16 +31,7 @@ export class WrittenBatch {
     const whole = assemblies.filter((o) => plan.assemblies.some((p) => p.id === o.id && p.wrong === null));
     if (good.length + whole.length === 0) throw refused(`${batch.title} has no piece that can be made yet.`, 'pieces');
     const names = [...good, ...whole, ...answer.mixes, ...answer.clays].map(({ name }) => name);
-    await draft.put('entry', {
-      id: dto.entryId,
-      version: draft.version,
-      batchId: batch.id,
-      part: batch.part,
-      madeOn: dto.madeOn,
-      title: batch.title,
-      note: dto.note,
-      words: names.join(' '),
-    });
+    await writeEntry(draft, dto, { title: batch.title, words: names, batch });
     const rows = [
       ...good.map((order) => cutPiece(order, dto.entryId)),
       ...whole.map((order) => assembledPiece(order, kinds, answer, dto.entryId)),

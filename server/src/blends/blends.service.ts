@@ -10,6 +10,7 @@ import type { BlendInside, BlendAnswer, BlendCard, BlendDoneDto, BlendDto, Blend
 import { checkVersion, inUse, notThere, refused, refusedAt } from '../access/problem.js';
 import { columnsFor, materialOf } from '../db/references.js';
 import { Journal, type Row } from '../db/journal.js';
+import { writeEntry } from '../db/writeEntry.js';
 import { MixesService } from '../mixes/mixes.service.js';
 import { Studio } from '../mixes/studio.js';
 import { Revisions } from '../revisions/revisions.js';
@@ -141,16 +142,8 @@ export class BlendsService {
       const flats = plan.colours.map((of) => flatOf(of, this.studio));
       const contrast = streakContrast(flats.map((f) => pigmentOfMix(f, 'baked', this.studio.pigments)));
       const names = plan.colours.map(this.studio.called);
-      await draft.put('entry', {
-        id: dto.entryId,
-        version: draft.version,
-        batchId: null,
-        part: false,
-        madeOn: dto.madeOn,
-        title: blend.name,
-        note: dto.note,
-        words: ['blend', ...names, ...flats.flatMap((f) => f.shares.map((s) => s.clay.name))].join(' '),
-      });
+      const words = ['blend', ...names, ...flats.flatMap((f) => f.shares.map((s) => s.clay.name))];
+      await writeEntry(draft, dto, { title: blend.name, words });
       const account = this.accounts.open(draft, dto.entryId);
       await account.offShelf(dto.used);
       await account.take(dto.ready ?? [], 'ready');

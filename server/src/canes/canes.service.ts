@@ -11,6 +11,7 @@ import { PlanMaterials } from '../blends/planMaterials.js';
 import { columnsFor, type Reference } from '../db/references.js';
 import { checkPicture } from '../db/pictureThere.js';
 import { Journal, type Draft, type Row } from '../db/journal.js';
+import { writeEntry } from '../db/writeEntry.js';
 import { MixesService } from '../mixes/mixes.service.js';
 import { Studio } from '../mixes/studio.js';
 import { Revisions } from '../revisions/revisions.js';
@@ -165,16 +166,7 @@ export class CanesService {
       await checkPicture(draft, dto.pictureId);
       const names = all.filter(isMixable).map(this.studio.called);
       const clays = dto.used.map((u) => this.studio.clay(u.clayId)?.name ?? '');
-      await draft.put('entry', {
-        id: dto.entryId,
-        version: draft.version,
-        batchId: null,
-        part: false,
-        madeOn: dto.madeOn,
-        title: cane.name,
-        note: dto.note,
-        words: ['cane', ...names, ...clays].join(' '),
-      });
+      await writeEntry(draft, dto, { title: cane.name, words: ['cane', ...names, ...clays] });
       const account = this.accounts.open(draft, dto.entryId);
       await account.offShelf(dto.used);
       await takeSheets(account, dto.taken ?? []);

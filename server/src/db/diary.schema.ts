@@ -2,10 +2,9 @@ import type { Point } from '#core/outline';
 import type { CutterShape } from '#core/cutter';
 import { integer, index, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { TrimMade } from '#core/cane';
-import type { Firmness } from '#core/clay';
-import type { Learned } from '#core/mix';
-import type { Conditioner } from '#core/sheet';
-import type { BakedItemDto, BenchKind, BenchThing, KeptPiece, MadeDto, PatternLiked, PatternStopDto } from '#contract';
+import type { Firmness, Squeeze } from '#core/clay';
+import type { Conditioner } from '#core/conditioning';
+import type { BakedItemDto, KeptPiece, MadeDto, Outcome, OverPlan, PatternLiked, PatternStopDto } from '#contract';
 import {
   batches,
   blendRevisions,
@@ -31,6 +30,8 @@ export const entries = sqliteTable(
     madeOn: text('made_on').notNull(),
     title: text('title').notNull(),
     note: text('note').notNull(),
+    /** how it went; null: nobody has said */
+    outcome: text('outcome').$type<Outcome>(),
     /** names of the pieces, mixes and clays, to be found by */
     words: text('words').notNull(),
   },
@@ -103,26 +104,6 @@ export const entryTakings = sqliteTable(
   (t) => [index('entry_taking_entry').on(t.entryId)],
 );
 
-/** One row, id `learning`: what was learned from the chips. Worked out from them, so no change of a person's. */
-export const learning = sqliteTable('learning', {
-  id: id(),
-  key: text('key').notNull(),
-  use: integer('use', { mode: 'boolean' }).notNull(),
-  learned: text('learned', { mode: 'json' }).$type<Learned>().notNull(),
-});
-
-/**
- * What lies at the bench just now: how far a card has come, timers, the load of the oven. No change of a person, so it
- * is not written by one. Its id is its kind and what it is of.
- */
-export const benchNow = sqliteTable('bench_now', {
-  id: id(),
-  kind: text('kind').$type<BenchKind>().notNull(),
-  /** what was said later has a higher one */
-  place: integer('place').notNull(),
-  value: text('value', { mode: 'json' }).$type<BenchThing['value']>().notNull(),
-});
-
 /** Photographs of what was made, beside its words. */
 export const entryPictures = sqliteTable(
   'entry_picture',
@@ -135,6 +116,8 @@ export const entryPictures = sqliteTable(
       .notNull()
       .references(() => pictures.id),
     position: integer('position').notNull(),
+    /** how it lies over the picture of the plan; null: nobody has laid it there */
+    lay: text('lay', { mode: 'json' }).$type<OverPlan>(),
   },
   (t) => [index('entry_picture_entry').on(t.entryId), index('entry_picture_picture').on(t.pictureId)],
 );
@@ -217,6 +200,8 @@ export const entryConditionings = sqliteTable(
     school: text('school').$type<Conditioner>().notNull(),
     passes: integer('passes').notNull(),
     grams: real('grams').notNull(),
+    /** what it did between the fingers; null: nobody had squeezed it */
+    squeeze: text('squeeze').$type<Squeeze>(),
   },
   (t) => [index('entry_conditioning_entry').on(t.entryId), index('entry_conditioning_clay').on(t.clayId)],
 );

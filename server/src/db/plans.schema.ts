@@ -12,14 +12,15 @@ import {
   type AnySQLiteColumn,
   type CheckBuilder,
 } from 'drizzle-orm/sqlite-core';
-import type { Firmness, Kind, Toughness } from '#core/clay';
+import type { Firmness, Kind, Squeeze, Toughness } from '#core/clay';
+import type { Conditioner } from '#core/conditioning';
 import type { CutterShape, Lie } from '#core/cutter';
 import type { Basis, ChipWay } from '#core/mix';
 import type { Program, Trimming } from '#core/cane';
 import type { MosaicDocument } from '#core/mosaic';
 import type { PatternProgram, PatternWanted } from '#core/pattern';
 import type { ReadingWay } from '#core/sheet';
-import type { FinishStepDto, OvenReadingDto, PatternCutDto, PlacedDto } from '#contract';
+import type { BroughtBack, FinishStepDto, OvenReadingDto, PatternCutDto, PlacedDto } from '#contract';
 import type { KeptShape } from '../blends/shape.js';
 
 /** What lies on the shelf and what is planned. Every table that a person's change touches has a text id. */
@@ -80,6 +81,11 @@ export const blocks = sqliteTable(
     madeOn: text('made_on'),
     dateCode: text('date_code').notNull(),
     price: real('price'),
+    /** what it did between the fingers, and when; null: nobody has squeezed it */
+    squeezed: text('squeezed').$type<Squeeze>(),
+    squeezedOn: text('squeezed_on'),
+    /** of one that was brought back: what was worked in; null: bought as it is */
+    inside: text('inside', { mode: 'json' }).$type<BroughtBack>(),
   },
   (t) => [index('block_clay').on(t.clayId)],
 );
@@ -154,6 +160,8 @@ export const pictures = sqliteTable('picture', {
   width: integer('width').notNull(),
   height: integer('height').notNull(),
   data: text('data').notNull(),
+  /** the same, small enough for a wall of them; null: kept before there were small ones */
+  small: text('small'),
 });
 
 export const palettes = sqliteTable('palette', {
@@ -291,6 +299,7 @@ export const benchSetup = sqliteTable('bench_setup', {
   gauges: text('gauges', { mode: 'json' }).$type<{ name: string; mm: number; sigmaMm: number }[]>(),
   conditionSettingId: text('condition_setting_id').references(() => settings.id),
   conditionPasses: integer('condition_passes'),
+  conditionSchool: text('condition_school').$type<Conditioner>(),
   currency: text('currency').notNull(),
   /** what an hour of one's hands is worth, and the share of everything else on top; null: nobody said */
   hourly: real('hourly'),

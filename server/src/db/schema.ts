@@ -15,6 +15,7 @@ import {
   entryTimes,
   sheets,
 } from './diary.schema.js';
+import { setAside } from './beside.schema.js';
 import {
   batches,
   benchSetup,
@@ -50,6 +51,7 @@ import { assemblies, assemblyUses, dayRules, findings, pieceModels } from './pie
 import { flows, layers, tubClays, tubs } from './stock.schema.js';
 
 /** The single description of the tables. */
+export * from './beside.schema.js';
 export * from './diary.schema.js';
 export * from './pieces.schema.js';
 export * from './plans.schema.js';
@@ -115,6 +117,7 @@ export const TABLES = {
   entryBake: entryBakes,
   entryPicture: entryPictures,
   entryTime: entryTimes,
+  setAside,
   sheet: sheets,
   tub: tubs,
   tubContent: tubClays,

@@ -7,7 +7,7 @@ import { CanesTold } from '../canes/canes.told.js';
 import { PatternsTold } from '../patterns/patterns.told.js';
 import { BlendsService } from '../blends/blends.service.js';
 import { Journal, type Draft, type Row } from '../db/journal.js';
-import { checkPicture } from '../db/pictureThere.js';
+import { checkPictures, pictureRows } from '../db/writeEntry.js';
 import { Studio } from '../mixes/studio.js';
 import { SheetBookService } from '../sheetBook/sheetBook.service.js';
 import { StockStore } from '../stock/stock.store.js';
@@ -40,7 +40,7 @@ export class DiaryService {
     const { words: _, ...card } = entry;
     return {
       ...card,
-      pictures: (await this.store.picturesOf(id)).map(({ pictureId }) => ({ id: pictureId })),
+      pictures: (await this.store.picturesOf(id)).map(({ pictureId, lay }) => ({ id: pictureId, lay })),
       pieces: (await this.store.piecesOf(id)).map(({ name, count, shape, piece, ...cutter }) => ({
         name,
         count,
@@ -106,8 +106,9 @@ export class DiaryService {
       const stored = await draft.find('entry', dto.id);
       if (!stored) throw notThere('This entry');
       await checkVersion(stored.title, stored.version, dto.version, () => this.open(dto.id));
-      await draft.put('entry', { ...stored, note: dto.note, version: draft.version });
-      draft.summary = `changed the note on ${stored.title}`;
+      const outcome = dto.outcome === undefined ? stored.outcome : dto.outcome;
+      await draft.put('entry', { ...stored, note: dto.note, outcome, version: draft.version });
+      draft.summary = summaryOf(stored, dto);
       if (dto.pictures) await this.savePictures(draft, dto.id, dto.pictures, stored.title);
     });
     return this.open(dto.id);
@@ -117,20 +118,28 @@ export class DiaryService {
   private async savePictures(
     draft: Draft,
     entryId: string,
-    pictures: readonly EntryPictureDto[],
+    pictures: EntryPictureDto[],
     title: string,
   ): Promise<void> {
     const before = await this.store.picturesOf(entryId);
     if (sameOrder(before, pictures)) return;
-    for (const { id } of pictures) await checkPicture(draft, id);
-    const once = [...new Set(pictures.map(({ id }) => id))];
-    const wanted = once.map((pictureId, position): Row<'entryPicture'> => ({
-      ...{ id: `${entryId} ${pictureId}`, entryId, pictureId, position },
-    }));
+    await checkPictures(draft, pictures);
+    const wanted = pictureRows(entryId, pictures);
     draft.replace('entryPicture', before, wanted);
     draft.summary = wanted.length > before.length ? `photograph of ${title}` : `changed the photographs of ${title}`;
+    if (wanted.length === before.length && wanted.some((row) => row.lay))
+      draft.summary = `photograph over the plan of ${title}`;
   }
 }
 
+const told = ({ pictureId, lay }: Pick<Row<'entryPicture'>, 'pictureId' | 'lay'>): string =>
+  `${pictureId} ${JSON.stringify(lay)}`;
+
 const sameOrder = (before: readonly Row<'entryPicture'>[], pictures: readonly EntryPictureDto[]): boolean =>
-  before.map(({ pictureId }) => pictureId).join() === pictures.map(({ id }) => id).join();
+  before.map(told).join() === pictures.map(({ id, lay }) => told({ pictureId: id, lay: lay ?? null })).join();
+
+/** What was said of an entry, for the list of changes. */
+function summaryOf(stored: Row<'entry'>, { note, outcome }: DiaryNoteDto): string {
+  const said = outcome !== undefined && outcome !== stored.outcome && note === stored.note;
+  return said ? `said how ${stored.title} went` : `changed the note on ${stored.title}`;
+}

@@ -16,7 +16,7 @@ import {
 } from '../db/schema.js';
 
 /** A `DiaryCard` of the entry `e`. */
-const COLUMNS = sql.raw('e.id, e.version, e.made_on AS madeOn, e.title, e.note, e.batch_id AS batchId');
+const COLUMNS = sql.raw('e.id, e.version, e.made_on AS madeOn, e.title, e.note, e.outcome, e.batch_id AS batchId');
 /** `beet ring` → `"beet"* "ring"*`: each word as the start of one, nothing else of the search syntax. */
 const matchOf = (words: readonly string[]): string => words.map((word) => `"${word.replaceAll('"', '')}"*`).join(' ');
 

@@ -37,9 +37,10 @@ export class PalettesController {
     return this.service.keepPicture(body);
   }
 
+  /** As it is kept, or small enough for a wall of them: `?size=small`. */
   @Get('pictures/:id')
-  async picture(@Param('id') id: string): Promise<StreamableFile> {
-    const { type, bytes } = await this.service.picture(id);
+  async picture(@Param('id') id: string, @Query('size') size?: string): Promise<StreamableFile> {
+    const { type, bytes } = await (size === 'small' ? this.service.smallPicture(id) : this.service.picture(id));
     return new StreamableFile(bytes, { type });
   }
 }

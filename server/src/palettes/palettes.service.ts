@@ -76,7 +76,7 @@ export class PalettesService {
     await this.journal.beside(async () => {
       const there = await this.store.picture(dto.id);
       if (there && there.data !== dto.data) throw refused('A picture never changes; keep it under another id.', 'id');
-      if (!there) await this.store.keep(dto);
+      if (!there) await this.store.keep({ ...dto, small: dto.small ?? null });
     });
   }
 
@@ -84,5 +84,11 @@ export class PalettesService {
     const row = await this.store.picture(id);
     if (!row) throw notThere('This picture');
     return { type: row.type, bytes: Buffer.from(row.data, 'base64') };
+  }
+
+  /** The small one; the picture itself where it was kept without one. */
+  async smallPicture(id: string): Promise<{ readonly type: string; readonly bytes: Buffer }> {
+    const small = await this.store.smallPicture(id);
+    return small ? { type: 'image/jpeg', bytes: Buffer.from(small, 'base64') } : this.picture(id);
   }
 }

@@ -36,6 +36,11 @@ export class PalettesStore {
     return row;
   }
 
+  async smallPicture(id: string): Promise<string | null> {
+    const [row] = await this.db.select({ small: pictures.small }).from(pictures).where(eq(pictures.id, id));
+    return row?.small ?? null;
+  }
+
   /** Whether another palette, a mosaic, or an entry of the diary shows a picture too. */
   async pictureShared(pictureId: string, paletteId: string): Promise<boolean> {
     const others = await this.db

@@ -18,6 +18,7 @@ import { PlanMaterials } from '../blends/planMaterials.js';
 import { checkPicture } from '../db/pictureThere.js';
 import { Journal, type Row } from '../db/journal.js';
 import { columnsFor, type Reference } from '../db/references.js';
+import { writeEntry } from '../db/writeEntry.js';
 import { cutterRow } from '../drawer/cutterRow.js';
 import { MixesService } from '../mixes/mixes.service.js';
 import { Studio } from '../mixes/studio.js';
@@ -197,11 +198,8 @@ export class PatternsService {
       await checkPicture(draft, dto.pictureId);
       const names = materialsIn(program).filter(isMixable).map(this.studio.called);
       const clays = dto.used.map((u) => this.studio.clay(u.clayId)?.name ?? '');
-      const { entryId, madeOn, note, stops, hands } = dto;
-      await draft.put('entry', {
-        ...{ id: entryId, version: draft.version, batchId: null, part: false, madeOn, title: pattern.name, note },
-        words: ['patterned sheet', ...names, ...clays].join(' '),
-      });
+      const { entryId, stops, hands } = dto;
+      await writeEntry(draft, dto, { title: pattern.name, words: ['patterned sheet', ...names, ...clays] });
       const account = this.accounts.open(draft, entryId);
       await account.offShelf(dto.used);
       await account.take(dto.ready ?? [], 'ready');

@@ -14,8 +14,10 @@ import {
 import { checkVersion, notThere, refused, refusedAt } from '../access/problem.js';
 import { columnsFor } from '../db/references.js';
 import { Journal, type Row } from '../db/journal.js';
+import { writeEntry } from '../db/writeEntry.js';
 import { Studio } from '../mixes/studio.js';
 import { sheetRow } from '../sheets/sheetRow.js';
+import { SheetsStore } from '../sheets/sheets.store.js';
 import { Accounts } from '../stock/accounts.js';
 import { MadeAnswers } from '../stock/madeAnswers.js';
 import { SheetBookStore } from './sheetBook.store.js';
@@ -28,6 +30,7 @@ export class SheetBookService {
     @Inject(Studio) private readonly studio: Studio,
     @Inject(MadeAnswers) private readonly answers: MadeAnswers,
     @Inject(SheetBookStore) private readonly store: SheetBookStore,
+    @Inject(SheetsStore) private readonly sheets: SheetsStore,
     @Inject(Accounts) private readonly accounts: Accounts,
   ) {}
 
@@ -40,16 +43,8 @@ export class SheetBookService {
     return Promise.all((await this.store.ofEntry(entryId)).map((row) => this.answer({ ...row, madeOn: '' })));
   }
 
-  async conditioned(): Promise<ConditionedAnswer> {
-    return (await this.store.conditioned()).map(({ lineId, firmness, months, roomC, school, passes, grams }) => ({
-      lineId,
-      firmness,
-      months,
-      roomC,
-      school,
-      passes,
-      grams,
-    }));
+  conditioned(): Promise<ConditionedAnswer> {
+    return this.sheets.conditioned();
   }
 
   async conditionedIn(
@@ -89,22 +84,13 @@ export class SheetBookService {
 
   /** Takes the clay off the shelf, writes the diary and puts the sheet into the book, in one change. */
   async rolled(changeId: string, dto: RolledDto): Promise<MadeAnswer> {
-    const { sheet, of, entryId, madeOn, note, used, rolledAt } = dto;
+    const { sheet, of, entryId, used, rolledAt } = dto;
     await this.journal.change(changeId, async (draft) => {
       if (await draft.find('sheet', sheet.id)) throw refused('This sheet stands in the book already.', 'sheet.id');
       if (!this.studio.has(of)) throw refused('Say which clay or mix the sheet is made of.', 'of');
       checkSheet(sheet);
       const names = [this.studio.called(of), ...flatOf(of, this.studio).shares.map((s) => s.clay.name)];
-      await draft.put('entry', {
-        id: entryId,
-        version: draft.version,
-        batchId: null,
-        part: false,
-        madeOn,
-        title: sheet.name.trim(),
-        note,
-        words: ['sheet', ...names].join(' '),
-      });
+      await writeEntry(draft, dto, { title: sheet.name.trim(), words: ['sheet', ...names] });
       const account = this.accounts.open(draft, entryId);
       await account.offShelf(used);
       await account.take(dto.ready ?? [], 'ready');
@@ -121,20 +107,13 @@ export class SheetBookService {
 
   async writeConditioned(changeId: string, dto: ConditionedDto): Promise<{ entryId: string }> {
     await this.journal.change(changeId, async (draft) => {
-      const { entryId, madeOn, note, ...row } = dto;
-      const clay = this.studio.clay(dto.clayId);
+      const { entryId, clayId, firmness, months, roomC, school, passes, grams, squeeze = null } = dto;
+      const clay = this.studio.clay(clayId);
       if (!clay) throw refused('This clay is not on the shelf.', 'clayId');
-      await draft.put('entry', {
-        id: entryId,
-        version: draft.version,
-        batchId: null,
-        part: false,
-        madeOn,
-        title: `${clay.name} conditioned`,
-        note,
-        words: `conditioned ${clay.name} ${this.studio.line(clay.lineId)?.name ?? ''}`,
-      });
-      await draft.put('entryConditioning', { ...row, id: randomUUID(), entryId });
+      const line = this.studio.line(clay.lineId)?.name ?? '';
+      await writeEntry(draft, dto, { title: `${clay.name} conditioned`, words: ['conditioned', clay.name, line] });
+      const how = { clayId, firmness, months, roomC, school, passes, grams, squeeze };
+      await draft.put('entryConditioning', { ...how, id: randomUUID(), entryId });
       draft.summary = `conditioned ${clay.name}`;
     });
     return { entryId: dto.entryId };

@@ -3,7 +3,7 @@ import { asc, desc, eq } from 'drizzle-orm';
 import { DB } from '../db/db.module.js';
 import type { Row } from '../db/journal.js';
 import type { Db } from '../db/dataFile.js';
-import { clays, entries, entryConditionings, sheets } from '../db/schema.js';
+import { entries, entryConditionings, sheets } from '../db/schema.js';
 
 @Injectable()
 export class SheetBookStore {
@@ -35,13 +35,5 @@ export class SheetBookStore {
 
   conditionedIn(entryId: string): Promise<Row<'entryConditioning'>[]> {
     return this.db.select().from(entryConditionings).where(eq(entryConditionings.entryId, entryId));
-  }
-
-  async conditioned(): Promise<(Row<'entryConditioning'> & { readonly lineId: string })[]> {
-    const rows = await this.db
-      .select()
-      .from(entryConditionings)
-      .innerJoin(clays, eq(clays.id, entryConditionings.clayId));
-    return rows.map((r) => ({ ...r.entry_conditioning, lineId: r.clay.lineId }));
   }
 }

@@ -20,6 +20,7 @@ const setupRow = (setup: BenchSetupDto): Row<'benchSetup'> => ({
   gauges: setup.gauges ?? null,
   conditionSettingId: setup.conditionSettingId ?? null,
   conditionPasses: setup.conditionPasses ?? null,
+  conditionSchool: setup.conditionSchool ?? null,
   id: BENCH_ID,
 });
 

@@ -1,6 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { asc, eq, inArray, or } from 'drizzle-orm';
-import type { BenchSetupDto, MachineDto } from '#contract';
+import type { CountedConditioning } from '#core/conditioning';
+import { passesKey, type BenchSetupDto, type MachineDto } from '#contract';
 import { DB } from '../db/db.module.js';
 import type { Row } from '../db/journal.js';
 import type { Db } from '../db/dataFile.js';
@@ -9,10 +10,13 @@ import {
   benchSetup,
   blendRevisions,
   blends,
+  clays,
+  entryConditionings,
   layers,
   machines,
   pieces,
   readings,
+  setAside,
   settings,
 } from '../db/schema.js';
 
@@ -31,6 +35,7 @@ const NO_SETUP: BenchSetupDto = {
   gauges: null,
   conditionSettingId: null,
   conditionPasses: null,
+  conditionSchool: null,
   currency: '',
 };
 
@@ -68,6 +73,20 @@ export class SheetsStore {
     if (!row) return NO_SETUP;
     const { id: _, ...setup } = row;
     return setup;
+  }
+
+  /** All clay that was conditioned, but for lines whose figure was set aside. */
+  async conditioned(): Promise<CountedConditioning[]> {
+    const aside = new Set((await this.db.select().from(setAside)).map(({ id }) => id));
+    const rows = await this.db
+      .select()
+      .from(entryConditionings)
+      .innerJoin(clays, eq(clays.id, entryConditionings.clayId));
+    return rows
+      .filter(({ clay }) => !aside.has(passesKey(clay.lineId)))
+      .map(({ entry_conditioning: { firmness, squeeze, months, roomC, school, passes, grams }, clay }) => ({
+        ...{ lineId: clay.lineId, firmness, squeeze, months, roomC, school, passes, grams },
+      }));
   }
 
   /** Batches and blends that use one of the settings, in words. */

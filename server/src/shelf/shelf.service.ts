@@ -17,6 +17,9 @@ import { Studio } from '../mixes/studio.js';
 import { bringIn, toldOf, writeBrought } from './shelfList.js';
 import { ShelfStore } from './shelf.store.js';
 
+/** What was not sent is as it was before. */
+const asBefore = <T>(sent: T | null | undefined, before: T | null | undefined): T | null =>
+  (sent === undefined ? before : sent) ?? null;
 const same = (a: string, b: string): boolean => a.trim().toLowerCase() === b.trim().toLowerCase();
 const grams = (g: number): string => inBoth((system) => showMass(g, system));
 
@@ -138,7 +141,16 @@ export class ShelfService {
             'change its net weight.',
           'leftGrams',
         );
-      await draft.put('block', { ...dto, version: draft.version });
+      await draft.put('block', {
+        ...dto,
+        // what a window does not know of stays as it was
+        ...{
+          squeezed: asBefore(dto.squeezed, stored?.squeezed),
+          squeezedOn: asBefore(dto.squeezedOn, stored?.squeezedOn),
+        },
+        inside: stored?.inside ?? null,
+        version: draft.version,
+      });
       const less = (stored?.leftGrams ?? 0) - dto.leftGrams;
       draft.summary = stored ? blockChange(less, name) : `new block of ${name}`;
     });

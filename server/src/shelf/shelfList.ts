@@ -64,7 +64,7 @@ class Bringing {
     for (let i = 0; i < row.blocks; i++)
       this.blocks.push({
         ...{ id: randomUUID(), version: this.version, clayId, netGrams: row.grams, leftGrams: row.grams },
-        ...{ madeOn: null, dateCode: '', price: row.price },
+        ...{ madeOn: null, dateCode: '', price: row.price, squeezed: null, squeezedOn: null, inside: null },
       });
   }
 }

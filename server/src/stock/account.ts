@@ -44,6 +44,8 @@ export class Account {
   private tubs: Row<'tub'>[] | null = null;
   /** what is in the tubs that this entry touches, before and now */
   private readonly contents = new Map<string, Contents>();
+  /** what was taken off single blocks, by clay */
+  private readonly offBlocks = new Map<string, { readonly id: string; readonly grams: Grams }>();
   /** things that it took from, as they are now */
   private readonly things = new Map<string, Row<'sheet'>>();
 
@@ -66,6 +68,31 @@ export class Account {
     const { draft, studio, entryId } = this.of;
     await takeClay(draft, studio, entryId, used);
     this.rest += used.reduce((sum, u) => sum + u.grams, 0);
+  }
+
+  /** Clay off one block that was chosen. @throws ProblemException at a field where there is too little */
+  async offBlock(block: Row<'block'>, grams: Grams, at: string): Promise<void> {
+    const { draft, studio, entryId } = this.of;
+    const name = studio.clay(block.clayId)?.name ?? 'This block';
+    const taken = this.enough(name, block.leftGrams, grams, at);
+    await draft.put('block', { ...block, leftGrams: Math.max(0, block.leftGrams - taken), version: draft.version });
+    const before = this.offBlocks.get(block.clayId) ?? { id: randomUUID(), grams: 0 };
+    const taking = { ...before, grams: before.grams + taken };
+    this.offBlocks.set(block.clayId, taking);
+    await draft.put('entryTaking', { ...taking, entryId, clayId: block.clayId });
+    this.rest += taken;
+  }
+
+  /** Softener, which no shelf holds. */
+  async softener(grams: Grams): Promise<void> {
+    this.rest += grams;
+    await this.flow('softener', grams);
+  }
+
+  /** A block that was made of what went in: it was not bought. */
+  async ontoShelf(block: Row<'block'>): Promise<void> {
+    await this.of.draft.put('block', block);
+    await this.out('toShelf', block.netGrams);
   }
 
   /** Things and scrap that lay there. @throws ProblemException at `<field>.<i>` where there is too little */
@@ -172,14 +199,20 @@ export class Account {
   }
 
   private async lump(of: Exclude<OwnColour, { kind: 'blend' }>, grams: Grams): Promise<void> {
+    const { name } = await this.of.looks(of);
+    await this.lumpAs(randomUUID(), of, grams, `${name}, left over`);
+  }
+
+  /** A lump of one material lies there. @param called what it is called; else as its material is */
+  async lumpAs(id: string, of: Exclude<OwnColour, { kind: 'blend' }>, grams: Grams, called?: string): Promise<void> {
     const { draft, entryId } = this.of;
     const { name, density } = await this.of.looks(of);
     const mm = ballOf(grams, density);
     const row: Row<'sheet'> = {
-      id: randomUUID(),
+      id,
       version: draft.version,
       entryId,
-      name: `${name}, left over`.slice(0, 80),
+      name: (called ?? name).slice(0, 80),
       note: '',
       form: 'lump',
       ...columnsFor('sheet', of),

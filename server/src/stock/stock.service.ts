@@ -17,6 +17,7 @@ import { checkVersion, notThere, refused } from '../access/problem.js';
 import { CanesTold } from '../canes/canes.told.js';
 import { Journal, type Draft, type Row } from '../db/journal.js';
 import { columnsFor, materialOf } from '../db/references.js';
+import { writeEntry } from '../db/writeEntry.js';
 import { Studio } from '../mixes/studio.js';
 import { sheetRow } from '../sheets/sheetRow.js';
 import { Accounts } from './accounts.js';
@@ -25,7 +26,6 @@ import { StockLooks } from './looks.js';
 import { MadeAnswers } from './madeAnswers.js';
 import { StockStore, type Counting } from './stock.store.js';
 import { TubsService } from './tubs.service.js';
-import { writeEntry } from './writeEntry.js';
 
 /** What lies there, tubs of scrap, and where all the clay is. */
 @Injectable()
@@ -76,7 +76,11 @@ export class StockService {
     await this.journal.change(changeId, async (draft) => {
       if (await draft.find('sheet', thing.id)) throw refused('This lies there already.', 'thing.id');
       const name = await this.nameOf(of);
-      await writeEntry(draft, { entryId, madeOn, note }, `${thing.name.trim()} lies there`, ['noted', name]);
+      await writeEntry(
+        draft,
+        { entryId, madeOn, note },
+        { title: `${thing.name.trim()} lies there`, words: ['noted', name] },
+      );
       const account = this.accounts.open(draft, entryId);
       await account.noted({
         ...sheetRow(thing),
@@ -98,7 +102,7 @@ export class StockService {
     await this.journal.change(changeId, async (draft) => {
       const thing = await this.there(draft, id, dto.version);
       const where = dto.to === 'tub' ? 'to the scrap' : 'thrown away';
-      await writeEntry(draft, dto, `${thing.name} ${where}`, ['scrap']);
+      await writeEntry(draft, dto, { title: `${thing.name} ${where}`, words: ['scrap'] });
       const account = this.accounts.open(draft, dto.entryId);
       await account.takeMade(id, leftOf(thing), 'to');
       const parts = dto.to === 'tub' ? await this.partsOf(thing) : [];
@@ -121,7 +125,7 @@ export class StockService {
           `${dto.count} slices take ${tenths(mm)} mm, and ${cane.name} is only ${tenths(cane.lengthMm)} mm long.`,
           'count',
         );
-      await writeEntry(draft, dto, `${dto.name.trim()} cut`, ['slices', cane.name]);
+      await writeEntry(draft, dto, { title: `${dto.name.trim()} cut`, words: ['slices', cane.name] });
       const account = this.accounts.open(draft, dto.entryId);
       const grams = (cane.grams * Math.min(mm, cane.lengthMm)) / cane.lengthMm;
       await account.takeMade(id, grams, 'count');
@@ -151,7 +155,7 @@ export class StockService {
       const slices = await this.there(draft, id, dto.version);
       if (slices.form !== 'slices') throw refused(`${slices.name} are no slices: cut some off the cane first.`);
       if (dto.count > slices.count) throw refused(`There are only ${slices.count} of ${slices.name}.`, 'count');
-      await writeEntry(draft, dto, `${dto.name.trim()} laid`, ['sheet', 'slices', slices.name]);
+      await writeEntry(draft, dto, { title: `${dto.name.trim()} laid`, words: ['sheet', 'slices', slices.name] });
       const account = this.accounts.open(draft, dto.entryId);
       await account.takeMade(id, (slices.grams * dto.count) / slices.count, 'count');
       await account.take(dto.backing ?? [], 'backing');
@@ -205,7 +209,7 @@ export class StockService {
     const sum = (kind: Row<'flow'>['kind']): number => sums.get(kind) ?? 0;
     const known = {
       bought: blocks.bought,
-      found: sum('noted') + sum('found'),
+      found: sum('noted') + sum('found') + sum('softener'),
       onShelf: blocks.left,
       lyingThere: things.reduce((all, t) => all + leftOf(t), 0),
       inTubs: tubs.reduce((all, t) => all + t.grams, 0),

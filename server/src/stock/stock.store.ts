@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { and, asc, desc, eq, inArray, isNotNull, notExists, sum } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, isNotNull, notExists, sql, sum } from 'drizzle-orm';
 import { DB } from '../db/db.module.js';
 import type { Row } from '../db/journal.js';
 import type { Db } from '../db/dataFile.js';
@@ -122,7 +122,9 @@ export class StockStore {
 
   /** g of all blocks, as they were bought and as they are. */
   async blocks(): Promise<{ readonly bought: number; readonly left: number }> {
-    const [row] = await this.db.select({ bought: sum(blocks.netGrams), left: sum(blocks.leftGrams) }).from(blocks);
+    // what was brought back was bought before, as another block
+    const bought = sql<number>`sum(CASE WHEN ${blocks.inside} IS NULL THEN ${blocks.netGrams} ELSE 0 END)`;
+    const [row] = await this.db.select({ bought, left: sum(blocks.leftGrams) }).from(blocks);
     return { bought: Number(row?.bought ?? 0), left: Number(row?.left ?? 0) };
   }
 

@@ -4,11 +4,11 @@ import { lookUp } from '#core/stock';
 import type { EmptiedDto, StretchedDto, TubAnswer, TubDto } from '#contract';
 import { checkVersion, notThere } from '../access/problem.js';
 import { Journal } from '../db/journal.js';
+import { writeEntry } from '../db/writeEntry.js';
 import { Studio } from '../mixes/studio.js';
 import { Accounts } from './accounts.js';
 import { StockLooks } from './looks.js';
 import { tubOf } from './tubRow.js';
-import { writeEntry } from './writeEntry.js';
 
 /** Tubs of scrap. */
 @Injectable()
@@ -39,7 +39,7 @@ export class TubsService {
       const tub = await draft.find('tub', id);
       if (!tub) throw notThere('This tub');
       await checkVersion(tub.name, tub.version, dto.version, () => this.one(id));
-      await writeEntry(draft, dto, `${tub.name} stretched`, ['scrap']);
+      await writeEntry(draft, dto, { title: `${tub.name} stretched`, words: ['scrap'] });
       const account = this.accounts.open(draft, dto.entryId);
       await account.offShelf(dto.used);
       const parts = dto.used.map(({ clayId, grams }) => ({ of: ofClay(clayId), grams }));
@@ -58,7 +58,7 @@ export class TubsService {
       if (!tub) throw notThere('This tub');
       await checkVersion(tub.name, tub.version, dto.version, () => this.one(id));
       const { grams } = await this.one(id);
-      await writeEntry(draft, dto, `${tub.name} thrown away`, ['scrap']);
+      await writeEntry(draft, dto, { title: `${tub.name} thrown away`, words: ['scrap'] });
       const account = this.accounts.open(draft, dto.entryId);
       await account.take([{ of: { kind: 'scrap', id }, grams }], 'grams');
       await account.close('thrown');

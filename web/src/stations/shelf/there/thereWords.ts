@@ -92,6 +92,8 @@ const FLOWS: Readonly<Record<FlowKind, string>> = {
   made: 'lies there now:',
   toTub: 'to the tub',
   pieces: 'in what was made',
+  toShelf: 'lies on the shelf again, as a block',
+  softener: 'of softener worked in',
   thrown: 'thrown away',
   lost: 'gone without a word: cuts, rollers, hands',
 };

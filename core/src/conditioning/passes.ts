@@ -1,4 +1,5 @@
-import type { Firmness } from '#core/clay';
+import type { Firmness, Squeeze } from '#core/clay';
+import { learnedOf, type LearnedFigure } from '#core/learned';
 import type { Celsius, Grams } from '#core/units';
 
 /** Ways of conditioning, the usual one first (trade knowledge, docs/models.md §4). */
@@ -23,21 +24,24 @@ const [HALF_BLOCK, QUARTER_BLOCK]: readonly [Grams, Grams] = [28.5, 14.25];
  */
 const AMOUNT_ROOT = 3;
 const FEWEST = 2;
+/** How firm clay is that was squeezed so. */
+const FIRM_AS: Readonly<Record<Squeeze, Firmness>> = {
+  gives: 'soft',
+  stiff: 'firm',
+  cracks: 'firm',
+  crumbles: 'crumbly',
+};
 
-/** Clay that was conditioned, and the passes after which it folded without cracking. */
-export interface CountedConditioning {
-  readonly lineId: string;
-  readonly firmness: Firmness;
-  readonly months: number | null;
-  readonly roomC: Celsius;
-  readonly school: Conditioner;
-  /** of each portion */
-  readonly passes: number;
-  readonly grams: Grams;
-}
+/** Passes beside those of a usual clay: assumptions until the maker's own countings say otherwise. */
+const SQUEEZE_FACTOR: Readonly<Record<Squeeze, number>> = { gives: 0.8, stiff: 1.2, cracks: 1.5, crumbles: 1.9 };
+/** How far countings of one line are off each other, and lines off what is assumed (ln): assumptions. */
+const TRUST = { each: 0.25, bench: 0.5 };
 
 export interface Circumstances {
+  /** of the line */
   readonly firmness: Firmness;
+  /** what it does between the fingers, which overrules line and age; null or left out: nobody has squeezed it */
+  readonly squeeze?: Squeeze | null | undefined;
   /** age; null: unknown, taken as one year */
   readonly months: number | null;
   readonly roomC: Celsius;
@@ -46,10 +50,21 @@ export interface Circumstances {
   readonly grams: Grams;
 }
 
+/** Clay that was conditioned, and the passes after which it folded without cracking. */
+export interface CountedConditioning extends Circumstances {
+  readonly lineId: string;
+  /** of each portion */
+  readonly passes: number;
+}
+
+/** How firm clay is to the hands: by the squeeze test, else as its line is. */
+export const firmnessOf = ({ firmness, squeeze }: Pick<Circumstances, 'firmness' | 'squeeze'>): Firmness =>
+  squeeze ? FIRM_AS[squeeze] : firmness;
+
 /** In how many portions an amount is worked. */
-export function portionsOf({ firmness, grams }: Pick<Circumstances, 'firmness' | 'grams'>): number {
-  const portion = firmness === 'crumbly' ? QUARTER_BLOCK : HALF_BLOCK;
-  return Math.max(1, Math.ceil(grams / portion - 1e-9));
+export function portionsOf(asked: Pick<Circumstances, 'firmness' | 'squeeze' | 'grams'>): number {
+  const portion = firmnessOf(asked) === 'crumbly' ? QUARTER_BLOCK : HALF_BLOCK;
+  return Math.max(1, Math.ceil(asked.grams / portion - 1e-9));
 }
 
 /** What a number of passes is made of: the number to begin with, and what makes it more or less. */
@@ -58,7 +73,10 @@ export interface PassesBecause {
   readonly base: number;
   /** the maker's own number, or one that is assumed for a firmness */
   readonly own: boolean;
+  /** 1 where it was squeezed */
   readonly age: number;
+  /** by the squeeze test; 1 where there was none */
+  readonly squeeze: number;
   readonly room: number;
   readonly school: number;
   readonly amount: number;
@@ -69,18 +87,21 @@ export interface PassesBecause {
 }
 
 const product = (b: Omit<PassesBecause, 'counted' | 'from' | 'own'>): number =>
-  b.base * b.age * b.room * b.school * b.amount;
+  b.base * b.age * b.squeeze * b.room * b.school * b.amount;
 
-function assumed(
-  { firmness, months, roomC, school, grams }: Circumstances,
-  ownPasses: number | null,
-): Omit<PassesBecause, 'counted' | 'from'> {
-  const years = Math.max(0, (months ?? 12) / 12 - 1);
-  const portion = grams / portionsOf({ firmness, grams });
+/** Years past the first, by which age makes more work. */
+export const yearsOld = (months: number | null): number => Math.max(0, (months ?? 12) / 12 - 1);
+
+function assumed(asked: Circumstances, ownPasses: number | null): Omit<PassesBecause, 'counted' | 'from'> {
+  const { firmness, squeeze, months, roomC, school, grams } = asked;
+  const portion = grams / portionsOf(asked);
+  // what was squeezed is told by that, beside a clay as most are
+  const usual = PASSES_FRESH[squeeze ? 'medium' : firmness];
   return {
-    base: ownPasses ?? PASSES_FRESH[firmness],
+    base: ownPasses ?? usual,
     own: ownPasses !== null,
-    age: 1 + years / 4,
+    age: squeeze ? 1 : 1 + yearsOld(months) / 4,
+    squeeze: squeeze ? SQUEEZE_FACTOR[squeeze] : 1,
     room: COLD_FACTOR ** ((USUAL_ROOM - roomC) / 5),
     school: SCHOOL_FACTOR[school],
     amount: Math.min(1, portion / HALF_BLOCK) ** (1 / AMOUNT_ROOT),
@@ -88,19 +109,24 @@ function assumed(
 }
 
 /**
- * How much more or less than assumed this line took so far: the geometric
- * mean of what was counted, the assumption counting as much as two of them.
+ * How much more or less than assumed this line took so far, whatever odd days there were.
  * @param ownPasses the maker's own number for any line; null: none
  */
-export function learnedFactor(
+export function learnedPasses(
   lineId: string,
   counted: readonly CountedConditioning[],
   ownPasses: number | null,
-): { readonly factor: number; readonly from: number } {
-  const own = counted.filter((c) => c.lineId === lineId && c.passes > 0);
-  const logs = own.map((c) => Math.log(c.passes / product(assumed(c, ownPasses))));
-  return { factor: Math.exp(logs.reduce((a, b) => a + b, 0) / (own.length + 2)), from: own.length };
+): LearnedFigure {
+  const own = counted.filter((c) => c.lineId === lineId && c.passes > 0 && c.grams > 0);
+  return learnedOf(
+    own.map((c) => c.passes / product(assumed(c, ownPasses))),
+    TRUST,
+  );
 }
+
+/** How much more work a portion of half a block is than one of fresh clay so firm in a usual room. */
+export const besideFresh = (b: PassesBecause, firmness: Firmness): number =>
+  (product({ ...b, amount: 1 }) * b.counted) / PASSES_FRESH[firmness];
 
 /** Passes for each portion of an amount, and what they are made of. */
 export function passesFor(
@@ -109,7 +135,7 @@ export function passesFor(
   counted: readonly CountedConditioning[],
   ownPasses: number | null,
 ): { readonly passes: number; readonly because: PassesBecause } {
-  const { factor, from } = learnedFactor(lineId, counted, ownPasses);
+  const { factor, from } = learnedPasses(lineId, counted, ownPasses);
   const because = { ...assumed(circumstances, ownPasses), counted: factor, from };
   return { passes: Math.max(FEWEST, Math.round(product(because) * factor)), because };
 }

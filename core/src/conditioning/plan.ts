@@ -1,37 +1,27 @@
-import { conditioningOf } from '#core/clay';
-import { type Celsius, type Grams, type Mm } from '#core/units';
-import type { Machine } from './machine.js';
-import {
-  passesFor,
-  portionsOf,
-  type Circumstances,
-  type Conditioner,
-  type CountedConditioning,
-  type PassesBecause,
-} from './conditionPasses.js';
-import { thicknesses, type SettingThickness } from './thickness.js';
-import { complaint } from './sentences.js';
+import { thicknesses, type SettingThickness } from '#core/sheet';
+import type { Celsius, Grams, Minutes, Mm } from '#core/units';
+import { conditioningOf, schoolOf, type ClayToCondition, type Conditioning, type ConditioningBench } from './engine.js';
+import type { Conditioner, PassesBecause } from './passes.js';
 
-/** Where soft clay gets too soft, and where all clay is harder. Assumptions. */
-const [HOT, COLD]: readonly [Celsius, Celsius] = [27, 16];
 /** Passes or turns in all from which hands want a break. */
 const MUCH = 60;
+/** Months from which clay may stay brittle whatever is done. */
+const VERY_OLD = 48;
 
-export interface ConditionInput extends Circumstances {
-  readonly lineId: string;
-  /** null: no machine, so by hand */
-  readonly machine: Machine | null;
-  readonly counted: readonly CountedConditioning[];
-  /** the maker's own number of passes for any line; null: assumed by firmness */
-  readonly ownPasses: number | null;
-  /** the maker's own working setting; null: the middle one, or the widest of the second school */
-  readonly workingSettingId: string | null;
-}
+/** Between paper so many minutes, more for each degree above {@link LEACHED_FROM}, never longer than the last. */
+const [LEACHES, LEACHES_PER_DEGREE, LEACHES_AT_MOST]: readonly [Minutes, Minutes, Minutes] = [20, 5, 60];
+const LEACHED_FROM: Celsius = 27;
+/** mm of a sheet that paper draws through. */
+const LEACHED_AT: Mm = 3;
+
+export type ConditionInput = ClayToCondition & ConditioningBench;
 
 /** One thing to do. Words and units are put to it where it is shown. */
 export type ConditionStep =
   | { readonly kind: 'warm'; readonly minutes: number }
   | { readonly kind: 'cool'; readonly minutes: number }
+  /** too soft: between sheets of paper, under a weight */
+  | { readonly kind: 'leach'; readonly mm: Mm; readonly minutes: number }
   | { readonly kind: 'knock' }
   | { readonly kind: 'slice'; readonly mm: Mm; readonly portions: number; readonly grams: Grams }
   /** clay that crumbles is not sliced: broken in small pieces */
@@ -60,6 +50,7 @@ export type ConditionWarning = (typeof CONDITION_WARNINGS)[number];
 
 export interface ConditionPlan {
   readonly steps: readonly ConditionStep[];
+  readonly how: Conditioning;
   /** for each portion */
   readonly passes: number;
   readonly portions: number;
@@ -73,31 +64,36 @@ export interface ConditionPlan {
  * @throws Complaint `amount/positive`, `unit/range`
  */
 export function conditionPlan(input: ConditionInput): ConditionPlan {
-  const { firmness, months, grams, roomC, machine, counted, lineId, ownPasses } = input;
-  if (!(grams > 0) || !Number.isFinite(grams)) throw complaint('amount/positive', { what: 'The weight' });
-  if (!(roomC >= 0 && roomC <= 45))
-    throw complaint('unit/range', { what: 'The room', low: '0 °C (32 °F)', high: '45 °C (113 °F)' });
-  const school: Conditioner = machine ? input.school : 'by hand';
-  const { passes, because } = passesFor(lineId, { firmness, months, roomC, school, grams }, counted, ownPasses);
-  const how = conditioningOf(firmness, months, grams);
-  const hot = roomC >= HOT && (firmness === 'soft' || firmness === 'medium');
-  const cold = roomC < COLD;
-  const portions = portionsOf({ firmness, grams });
+  const how = conditioningOf(input, input);
+  const { passes, portions, because, firmness } = how;
+  const lots = { portions, grams: input.grams / portions };
   const steps: ConditionStep[] = [];
-  if (cold) steps.push({ kind: 'warm', minutes: 30 });
-  else if (how.warmFirst && !hot) steps.push({ kind: 'warm', minutes: 20 });
-  if (hot) steps.push({ kind: 'cool', minutes: 15 });
+  if (how.warms > 0) steps.push({ kind: 'warm', minutes: how.warms });
+  steps.push(...cooledSteps(input, how));
   if (firmness === 'firm' || firmness === 'crumbly') steps.push({ kind: 'knock' });
   if (how.softener) steps.push({ kind: 'softener' });
-  steps.push(...workSteps(input, school, passes, { portions, grams: grams / portions }), { kind: 'try fold' });
-  if (hot) steps.push({ kind: 'rest', minutes: 20 });
+  steps.push(...workSteps(input, how, lots), { kind: 'try fold' });
+  if (how.hot) steps.push({ kind: 'rest', minutes: 20 });
+  return { steps, how, passes, portions, because, warnings: warningsOf(input, how) };
+}
+
+/** In the heat of summer: drawn between paper where it is soft as well, then cooled. */
+function cooledSteps({ roomC }: ConditionInput, { hot, firmness }: Conditioning): ConditionStep[] {
+  if (!hot) return [];
+  const cool: ConditionStep = { kind: 'cool', minutes: 15 };
+  if (firmness !== 'soft') return [cool];
+  const minutes = Math.min(LEACHES_AT_MOST, LEACHES + LEACHES_PER_DEGREE * Math.round(roomC - LEACHED_FROM));
+  return [{ kind: 'leach', mm: LEACHED_AT, minutes }, cool];
+}
+
+function warningsOf(input: ConditionInput, how: Conditioning): ConditionWarning[] {
   const warnings: ConditionWarning[] = [];
   if (how.useSameDay) warnings.push('reverts');
-  if (hot) warnings.push('soft in heat');
-  if (cold) warnings.push('cold');
-  if ((months ?? 0) >= 48) warnings.push('very old');
-  if (passes * portions > MUCH || school === 'by hand') warnings.push('hands');
-  return { steps, passes, portions, because, warnings };
+  if (how.hot) warnings.push('soft in heat');
+  if (how.cold) warnings.push('cold');
+  if ((input.months ?? 0) >= VERY_OLD) warnings.push('very old');
+  if (how.passes * how.portions > MUCH || schoolOf(input) === 'by hand') warnings.push('hands');
+  return warnings;
 }
 
 interface Lots {
@@ -106,12 +102,9 @@ interface Lots {
 }
 
 /** From the block to clay that folds: at one's own working setting, or at the usual one of the school. */
-function workSteps(
-  { firmness, machine, workingSettingId }: ConditionInput,
-  school: Conditioner,
-  passes: number,
-  lots: Lots,
-): ConditionStep[] {
+function workSteps(input: ConditionInput, { firmness, passes }: Conditioning, lots: Lots): ConditionStep[] {
+  const { machine, workingSettingId } = input;
+  const school: Conditioner = schoolOf(input);
   const settings = machine ? thicknesses(machine) : [];
   const [widest, thinnest] = [settings[0], settings.at(-1)];
   const middle = settings[Math.floor(settings.length / 2)];

@@ -1,0 +1,1 @@
+export { learnedOf, medianOf, type LearnedFigure, type Trust } from './middle.js';
