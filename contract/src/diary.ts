@@ -2,10 +2,13 @@ import type { Cutter } from '#core/cutter';
 import type { KeptPiece, UsedFinding } from './pieces.js';
 import type { BakedItemDto } from './ovens.js';
 import type { PatternLiked, PatternStopDto } from './patterns.js';
+import type { Outcome } from './limits.js';
 import { Id, Text, Version } from './rules.js';
+
+export type { EntryPictureDto };
 import type { MadeForm } from './sheetBook.js';
 import type { FlowKind } from './stock.js';
-import { PictureList, WentAs, type EntryPictureDto, type Outcome } from './written.js';
+import { PictureList, WentAs, type EntryPictureDto } from './written.js';
 
 /** PUT /api/diary/:id: the note and the photographs are a person's to change. */
 export class DiaryNoteDto {

@@ -6,3 +6,6 @@ export const MOST_FOUND = 120;
 export const MOST_PICTURES = 24;
 /** A curve with more points is thinned by whoever sends it. */
 export const MOST_POINTS = 3000;
+/** How something went that was made. */
+export const OUTCOMES = ['worked', 'nearly', 'failed'] as const;
+export type Outcome = (typeof OUTCOMES)[number];

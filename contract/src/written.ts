@@ -1,10 +1,6 @@
 import { ArrayMaxSize, IsArray, IsIn } from 'class-validator';
-import { MOST_PICTURES } from './limits.js';
+import { MOST_PICTURES, OUTCOMES, type Outcome } from './limits.js';
 import { Between, Id, Inside, IsoDate, Omittable, Text, Things, all } from './rules.js';
-
-/** How something went that was made. */
-export const OUTCOMES = ['worked', 'nearly', 'failed'] as const;
-export type Outcome = (typeof OUTCOMES)[number];
 
 export const WentAs = (): PropertyDecorator =>
   all(Omittable(), IsIn(OUTCOMES, { message: 'It worked, nearly worked, or failed.' }));

@@ -406,14 +406,14 @@ describe('blocks of several ages', () => {
           expect(ages).toEqual([...ages].sort((a, b) => b - a));
           const short = grams - there.reduce((sum, [, left]) => sum + left, 0);
           expect(lots.filter((l) => l.bought)).toEqual(
-            short > 0.05 ? [{ grams: expect.closeTo(short, 9), months: 0, bought: true, squeeze: null }] : [],
+            short > 0.05 ? [{ grams: expect.closeTo(short, 9), months: 0, bought: true, squeeze: null, blockIds: [] }] : [],
           );
         },
       ),
     );
     expect(lotsOf([block('a', '2020-11-27', 10), block('b', null, 30)], 20, '2026-11-27')).toEqual([
-      { grams: 10, months: 72, bought: false, squeeze: null },
-      { grams: 10, months: null, bought: false, squeeze: null },
+      { grams: 10, months: 72, bought: false, squeeze: null, blockIds: ['a'] },
+      { grams: 10, months: null, bought: false, squeeze: null, blockIds: ['b'] },
     ]);
   });
 

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { conditioningBench } from '#core/conditioning';
 import { pigmentsWith } from '#core/mix';
 import { machines } from '#demo';
 import type { BlendPlanDto, MachineDto } from '#contract';
@@ -25,14 +26,21 @@ const plans = fc
   .map(({ names, ...more }) => plan(names, more));
 const machine = fc.constantFrom(undefined, own);
 
+const conditioning = conditioningBench({}, null, []);
+
 describe('a blend at the bench', () => {
   test('begins with conditioning every clay, rolls every colour, and ends with the plug', () => {
     fc.assert(
       fc.property(plans, machine, (of, m) => {
         const w = worked(of, m);
-        const titles = blendSteps({ blend: blend(of), worked: w, own: m, shelf: SHELF, units: 'metric' }).map(
-          (s) => s.title,
-        );
+        const titles = blendSteps({
+          blend: blend(of),
+          worked: w,
+          own: m,
+          shelf: SHELF,
+          units: 'metric',
+          conditioning,
+        }).map((s) => s.title);
         for (const c of w.colours) {
           expect(titles).toContain(`Condition ${c.name}`);
           expect(titles).toContain(`Roll ${c.name}`);
@@ -48,7 +56,7 @@ describe('a blend at the bench', () => {
     fc.assert(
       fc.property(plans, fc.constantFrom('metric' as const, 'imperial' as const), (of, units) => {
         const w = worked(of, own);
-        const steps = blendSteps({ blend: blend(of), worked: w, own, shelf: SHELF, units });
+        const steps = blendSteps({ blend: blend(of), worked: w, own, shelf: SHELF, units, conditioning });
         expect(steps.filter((s) => s.about !== undefined).map((s) => s.about)).toEqual([w.passes.enough]);
         const words = steps.map((s) => `${s.line} ${s.figure ?? ''} ${s.of ?? ''}`).join(' ');
         expect(words).toMatch(units === 'metric' ? / mm/ : / in/);
@@ -61,9 +69,14 @@ describe('a blend at the bench', () => {
   test('an odd number of layers says what stays over, an even one does not', () => {
     for (const layers of [1, 2, 3, 4]) {
       const of = plan(['Chalk', 'Leek'], { layers });
-      const cut = blendSteps({ blend: blend(of), worked: worked(of, own), own, shelf: SHELF, units: 'metric' }).find(
-        (s) => s.title === 'Cut and swap',
-      );
+      const cut = blendSteps({
+        blend: blend(of),
+        worked: worked(of, own),
+        own,
+        shelf: SHELF,
+        units: 'metric',
+        conditioning,
+      }).find((s) => s.title === 'Cut and swap');
       expect(cut?.line.includes('stay over')).toBe(layers % 2 === 1);
     }
   });

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { SCHOOLS_OF_CONDITIONING, conditioningBench } from '#core/conditioning';
 import { cutterOfSize } from '#core/cutter';
 import type { Machine } from '#core/sheet';
 import { thicknesses } from '#core/sheet';
@@ -30,8 +31,8 @@ describe('conditioning', () => {
     fc.assert(
       fc.property(fc.constantFrom(...conditionable(SHELF)), fc.integer({ min: 5, max: 200 }), (clay, grams) => {
         const asked = askedIn(new URLSearchParams({ clay: clay.id, grams: String(grams) }), SHELF, DAY);
-        expect([asked?.clay.id, asked?.wanted]).toEqual([clay.id, grams]);
-        const lots = asked?.lots.reduce((sum, l) => sum + l.grams, 0);
+        expect([asked?.one.clay.id, asked?.wanted]).toEqual([clay.id, grams]);
+        const lots = asked?.lots.reduce((sum, l) => sum + l.lot.grams, 0);
         expect(lots).toBeCloseTo(grams, 6);
       }),
     );
@@ -42,14 +43,15 @@ describe('conditioning', () => {
     fc.assert(
       fc.property(
         fc.constantFrom(...conditionable(SHELF)),
-        fc.constantFrom('thin slices', 'thick slices', 'by hand'),
+        fc.constantFrom(...SCHOOLS_OF_CONDITIONING),
         fc.integer({ min: 10, max: 40 }),
         (clay, school, roomC) => {
-          const asked = askedIn(new URLSearchParams({ clay: clay.id, grams: '30', school }), SHELF, DAY);
+          const asked = askedIn(new URLSearchParams({ clay: clay.id, grams: '30' }), SHELF, DAY);
           if (!asked) throw new Error('no clay');
-          const of = { ...setup, roomC };
-          expect(conditionedOf(asked, of)).toMatchObject({ clayId: clay.id, roomC, grams: asked.lot?.grams });
-          const plan = planOf(asked, of, own, []);
+          const bench = conditioningBench({ ...setup, roomC, conditionSchool: school }, own, []);
+          const { one } = asked;
+          expect(conditionedOf(one, bench)).toMatchObject({ clayId: clay.id, roomC, school, grams: one.lot.grams });
+          const plan = planOf(one, bench);
           if (typeof plan === 'string') throw new Error(plan);
           for (const step of plan.steps) {
             const words = conditionWords(step, 'metric');

@@ -1,6 +1,7 @@
 import { ofClay } from '#core/material';
 import fc from 'fast-check';
-import { CONDITION_WARNINGS, SCHOOLS_OF_CONDITIONING, conditionPlan, thicknesses, type Machine } from '#core/sheet';
+import { CONDITION_WARNINGS, SCHOOLS_OF_CONDITIONING, conditionPlan } from '#core/conditioning';
+import { thicknesses, type Machine } from '#core/sheet';
 import { FIRMNESSES } from '#core/clay';
 import type { MadeAnswer } from '#contract';
 import { plugSheet } from '../src/stations/blends/plugSheet.js';

@@ -1,6 +1,8 @@
 import { cutterOfSize } from '#core/cutter';
 import { ofClay } from '#core/material';
 import fc from 'fast-check';
+import { FIRMNESSES, type Firmness } from '#core/clay';
+import { conditioningBench, conditioningOf } from '#core/conditioning';
 import type { PlainStep } from '#contract';
 import { wordsOf } from '../src/stations/bench/stepWords.js';
 
@@ -23,12 +25,16 @@ const layout = fc.record({
   ...{ centres: fc.constant([]), turns: fc.constant([]), flips: fc.constant([]) },
   scrap: fc.double({ min: 0, max: 1, noNaN: true }),
 });
-const how = fc.record({
-  minutes: fc.double({ min: 1, max: 300, noNaN: true }),
-  warmFirst: fc.boolean(),
-  useSameDay: fc.boolean(),
-  softener: fc.boolean(),
-});
+const HANDS = conditioningBench({}, null, []);
+const clayOf = (firmness: Firmness, months: number | null, g: number) =>
+  conditioningOf({ lineId: 'l', firmness, months, grams: g }, HANDS);
+const how = fc
+  .tuple(
+    fc.constantFrom(...FIRMNESSES),
+    fc.option(fc.nat(100), { nil: null }),
+    fc.double({ min: 1, max: 300, noNaN: true }),
+  )
+  .map(([firmness, months, g]) => clayOf(firmness, months, g));
 const celsius = fc.integer({ min: 100, max: 150 });
 const step: fc.Arbitrary<PlainStep> = fc.oneof<fc.Arbitrary<PlainStep>[]>(
   fc.record({
@@ -141,14 +147,14 @@ test('each kind in its own words', () => {
         months: 62,
         bought: false,
         lots: 1,
-        how: { minutes: 33, warmFirst: true, useSameDay: true, softener: true },
+        how: clayOf('crumbly', 62, 28.3),
       },
       'metric',
     ),
   ).toBe(
-    'Condition Chalk | 5 years 2 months old. | Warm it wrapped, 20 minutes in a pocket. | Work in a ' +
-      'little softener. | Thin slices at a middle setting, sides folded to the middle, until a fold does ' +
-      'not crack. | Use it the same day: it goes back to crumbs. | 28.3 g | ~33 min of work | ',
+    'Condition Chalk | 5 years 2 months old. | Warm it wrapped, 20 min in a pocket. | Work in a little softener. | ' +
+      'Rolled to a rope and folded, by hand, about 73 times for each of 2 portions, until a fold does not crack. | ' +
+      'Use it the same day: it goes back to crumbs. | 28.3 g | ~24 min of work | ',
   );
   expect(
     text(

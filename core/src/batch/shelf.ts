@@ -41,6 +41,7 @@ export interface Lot {
   /** of the block; null: nobody knows */ readonly months: number | null;
   /** it has to be bought, and is new then */ readonly bought: boolean;
   /** what it does between the fingers; null: nobody has squeezed it */ readonly squeeze: Squeeze | null;
+  /** blocks that it comes from; none where it has to be bought */ readonly blockIds: readonly string[];
 }
 
 /**
@@ -54,17 +55,24 @@ export function lotsOf(blocks: readonly Block[], grams: Grams, today: string): L
     const block = blocks.find((b) => b.id === taking.blockId);
     const madeOn = block?.madeOn ?? null;
     const months = madeOn === null ? null : ageInMonths(madeOn, today);
-    return { grams: taking.grams, months, bought: false, squeeze: block ? squeezeOf(block, today) : null };
+    const squeeze = block ? squeezeOf(block, today) : null;
+    return { grams: taking.grams, months, bought: false, squeeze, blockIds: [taking.blockId] };
   });
-  if (short > 0) lots.push({ grams: short, months: 0, bought: true, squeeze: null });
+  if (short > 0) lots.push({ grams: short, months: 0, bought: true, squeeze: null, blockIds: [] });
   const together = new Map<string, Lot>();
   for (const lot of lots) {
     const key = `${lot.months} ${lot.bought} ${lot.squeeze}`;
     const before = together.get(key);
-    together.set(key, before ? { ...before, grams: before.grams + lot.grams } : lot);
+    together.set(key, before ? joined(before, lot) : lot);
   }
   return [...together.values()];
 }
+
+const joined = (one: Lot, other: Lot): Lot => ({
+  ...one,
+  grams: one.grams + other.grams,
+  blockIds: [...one.blockIds, ...other.blockIds],
+});
 
 /** What an amount of one clay means for the shelf. Money is in the person's own currency. */
 export interface AgainstShelf {

@@ -58,6 +58,7 @@ export interface Conditioning {
   /** what it does between the fingers: by the test, else as its line is */
   readonly firmness: Firmness;
   readonly squeeze: Squeeze | null;
+  readonly school: Conditioner;
   /** of hands and machine; rests on an assumption: show it with a tilde */
   readonly minutes: Minutes;
   /** minutes that it warms first, wrapped and close to the body; 0: not at all */
@@ -107,6 +108,7 @@ export function conditioningOf(clay: ClayToCondition, bench: ConditioningBench):
   return {
     ...{ passes, because, firmness, hot, cold, warms },
     portions: portionsOf(clay),
+    school: asked.school,
     squeeze: clay.squeeze ?? null,
     minutes: minutesOf(grams, firmness, because),
     warmFirst: warms > 0,

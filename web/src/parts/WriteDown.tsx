@@ -1,56 +1,79 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useState, type ReactElement, type ReactNode } from 'react';
+import type { Outcome, WrittenDto } from '#contract';
+import { useKeys } from '../state/keys.js';
 import { readDay } from '../state/readDay.js';
 import { showDate, today } from '../state/today.js';
 import { Action, Note } from '../theme/pieces.js';
 import { UNSENT } from '../wire/leaving.js';
 import type { Refused } from '../wire/ask.js';
+import { HowItWent } from './HowItWent.js';
+import { PhotographsTaken } from './PhotographsTaken.js';
 import { Value } from './Value.js';
 import { Warning } from './Warning.js';
+
+/** What the diary gets at every *Done*. */
+export type Written = Required<WrittenDto>;
 
 interface WriteDownProps {
   /** what is asked before the day and the note */
   readonly children: ReactNode;
   readonly refusal: Refused | undefined;
-  readonly onWrite: (madeOn: string, note: string) => void;
+  readonly onWrite: (written: Written) => void;
   readonly onBack: () => void;
   readonly disabled?: boolean;
 }
 
-/** The end of a bench card: what really happened, and then the diary has it. */
-export function WriteDown({ children, refusal, onWrite, onBack, disabled }: WriteDownProps): ReactElement {
+/** The day, how it went, photographs and a note. */
+function useWritten() {
   const [note, setNote] = useState('');
   const [madeOn, setMadeOn] = useState(today());
+  const [outcome, setOutcome] = useState<Outcome | null>(null);
+  const [pictures, setPictures] = useState<readonly string[]>([]);
+  const written = (): Written => ({
+    ...{ entryId: crypto.randomUUID(), madeOn, note, outcome },
+    pictures: pictures.map((id) => ({ id })),
+  });
+  return { note, setNote, madeOn, setMadeOn, outcome, setOutcome, pictures, setPictures, written };
+}
+
+/** The end of a bench card: what really happened, and then the diary has it. */
+export function WriteDown({ children, refusal, onWrite, onBack, disabled }: WriteDownProps): ReactElement {
+  const own = useWritten();
+  const write = (): void => {
+    onWrite(own.written());
+  };
+  useKeys('Done?', [{ key: 'd', does: 'Write it down', run: disabled ? () => undefined : write }]);
   return (
     <Flex {...UNSENT} direction="column" gap={4} maxWidth="760px">
       <Box as="h1" data-step="" fontSize="54px" lineHeight={1.08}>
         Done?
       </Box>
       {children}
+      <HowItWent outcome={own.outcome} onChange={own.setOutcome} />
+      <PhotographsTaken pictures={own.pictures} onChange={own.setPictures} />
       <Box>
         made on{' '}
-        <Value label="Made on" text={showDate(madeOn)} read={(t) => readDay(t) ?? today()} onChange={setMadeOn} />
+        <Value
+          label="Made on"
+          text={showDate(own.madeOn)}
+          read={(t) => readDay(t) ?? today()}
+          onChange={own.setMadeOn}
+        />
       </Box>
       <Note
         aria-label="Note for the diary"
-        placeholder="How did it go? What to do next time?"
-        value={note}
+        placeholder="What to do next time? Nothing has to be written."
+        value={own.note}
         onChange={(e) => {
-          setNote(e.currentTarget.value);
+          own.setNote(e.currentTarget.value);
         }}
       />
       {refusal && !refusal.problem.fields?.some((f) => f.field.startsWith('used.')) && (
         <Warning>{refusal.message}</Warning>
       )}
       <Flex gap={3}>
-        <Action
-          main
-          large
-          disabled={disabled}
-          onClick={() => {
-            onWrite(madeOn, note);
-          }}
-        >
+        <Action main large disabled={disabled} onClick={write}>
           Done, write it down
         </Action>
         <Action large onClick={onBack}>

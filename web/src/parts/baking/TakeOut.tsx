@@ -1,13 +1,15 @@
-import { Box, Flex } from '@chakra-ui/react';
+import { Flex } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import { useNavigate } from 'react-router';
-import type { BakedDto } from '#contract';
+import type { BakedDto, Outcome } from '#contract';
 import { MOST_POINTS } from '#contract/limits';
 import { minutesIn, useBaking, type InOven } from '../../state/baking.js';
 import { today } from '../../state/today.js';
 import { Action, Note, Word } from '../../theme/pieces.js';
 import { change, useRefusal } from '../../wire/save.js';
 import { putProbeAway } from '../../wire/probe.js';
+import { HowItWent } from '../HowItWent.js';
+import { PhotographsTaken } from '../PhotographsTaken.js';
 import { Tick } from '../Tick.js';
 import { Warning } from '../Warning.js';
 
@@ -17,9 +19,17 @@ function thinned(curve: InOven['curve']): InOven['curve'] {
   return thinned(curve.filter((_, i) => i % 2 === 0 || i === curve.length - 1));
 }
 
-function bakedDto(load: InOven, note: string, learn: boolean): BakedDto {
+interface Said {
+  readonly note: string;
+  readonly learn: boolean;
+  readonly outcome: Outcome | null;
+  readonly pictures: readonly string[];
+}
+
+function bakedDto(load: InOven, { note, learn, outcome, pictures }: Said): BakedDto {
   const { celsius, low, maxC, minutes, dial, dialFrom, items, curve } = load;
   return {
+    ...{ outcome, pictures: pictures.map((id) => ({ id })) },
     ...{ entryId: load.id, madeOn: today(), note, dial, dialFrom, celsius, low, maxC, minutes, learn },
     lasted: minutesIn(load, Date.now()),
     items: [...items],
@@ -31,19 +41,23 @@ function bakedDto(load: InOven, note: string, learn: boolean): BakedDto {
 export function TakeOut({ load, main }: { readonly load: InOven; readonly main: boolean }): ReactElement {
   const [note, setNote] = useState('');
   const [learn, setLearn] = useState(true);
+  const [outcome, setOutcome] = useState<Outcome | null>(null);
+  const [pictures, setPictures] = useState<readonly string[]>([]);
   const takeOut = useBaking((s) => s.takeOut);
   const navigate = useNavigate();
   const path = `/api/ovens/${load.ovenId}/baked`;
   const refusal = useRefusal(path);
   const write = async (): Promise<void> => {
-    const answer = await change<{ entryId: string }>('POST', path, bakedDto(load, note, learn));
+    const answer = await change<{ entryId: string }>('POST', path, bakedDto(load, { note, learn, outcome, pictures }));
     if (!answer) return;
     takeOut();
     putProbeAway();
     void navigate(`/diary/${answer.entryId}`);
   };
   return (
-    <Box maxWidth="560px">
+    <Flex direction="column" gap={3} maxWidth="560px">
+      <HowItWent outcome={outcome} onChange={setOutcome} />
+      <PhotographsTaken pictures={pictures} onChange={setPictures} />
       <Note
         aria-label="Note on this load"
         placeholder="How did they come out?"
@@ -66,6 +80,6 @@ export function TakeOut({ load, main }: { readonly load: InOven; readonly main: 
         </Word>
       </Flex>
       {refusal && <Warning>{refusal.message}</Warning>}
-    </Box>
+    </Flex>
   );
 }

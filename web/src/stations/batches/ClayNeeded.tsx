@@ -2,6 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import type { ReactElement, ReactNode } from 'react';
 import { Fraction, showMass, showNumber, type UnitSystem } from '#core/units';
 import type { PlanAnswer } from '#contract';
+import { ConditionFirst } from '../../parts/conditioning/ConditionFirst.js';
 import { AmountBar } from '../../parts/AmountBar.js';
 import { TextValue } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
@@ -231,6 +232,7 @@ export function ClayNeeded({ children, ...own }: ClayNeededProps): ReactElement 
           <OneClay key={c.clayId} clay={c} longest={longest} />
         ))}
       </Flex>
+      <ConditionFirst clays={plan.clays} />
       <ReadyNeeded plan={plan} longest={longest} />
       <FindingsNeeded findings={plan.findings} />
       <Rule />

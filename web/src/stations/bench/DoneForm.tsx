@@ -6,7 +6,7 @@ import { FindingsTaken, useFindingsTaken } from '../../parts/FindingsTaken.js';
 import { LeftOver } from '../../parts/LeftOver.js';
 import { shareUsed, useLeftOver } from '../../parts/leftOver.js';
 import { ReadyTaken, isForItself, useReadyTaken } from '../../parts/ReadyTaken.js';
-import { WriteDown } from '../../parts/WriteDown.js';
+import { WriteDown, type Written } from '../../parts/WriteDown.js';
 import { usePartPlan, useShelf } from '../../wire/queries.js';
 import { change, useRefusal } from '../../wire/save.js';
 import { HowManyMade, useMade } from './HowManyMade.js';
@@ -53,12 +53,10 @@ export function DoneForm({ batch, took, onBack, onDone }: DoneProps): ReactEleme
     planned,
     shareUsed(went, [...plan.clays, ...plan.ready.filter((one) => !isForItself(one))]),
   );
-  const done = async (madeOn: string, note: string): Promise<void> => {
+  const done = async (written: Written): Promise<void> => {
     const dto: DoneDto = {
       version: batch.version,
-      entryId: crypto.randomUUID(),
-      madeOn,
-      note,
+      ...written,
       used,
       taken: ready.taken,
       left: leftOver.left,
@@ -74,8 +72,8 @@ export function DoneForm({ batch, took, onBack, onDone }: DoneProps): ReactEleme
       refusal={refusal}
       disabled={!known}
       onBack={onBack}
-      onWrite={(madeOn, note) => {
-        void done(madeOn, note);
+      onWrite={(written) => {
+        void done(written);
       }}
     >
       <HowManyMade {...finished} refusal={refusal} />

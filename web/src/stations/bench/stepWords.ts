@@ -14,6 +14,7 @@ import {
 import type { PlainStep } from '#contract';
 import { ALONE_WORDS, BELOW_PACKET, ON_FORMS } from '../batches/ovens/loadWords.js';
 import { PART_WORDS } from './partStepWords.js';
+import { howWords } from '../../parts/conditioning/howWords.js';
 import { listed, type StepWords, type Worded } from './worded.js';
 
 export { listed, type StepWords } from './worded.js';
@@ -27,13 +28,7 @@ function lotWords({ months, bought, lots }: Extract<PlainStep, { kind: 'conditio
 
 const condition: Worded<'condition'> = (step, units) => ({
   title: `Condition ${step.clay.name}`,
-  lines: [
-    ...lotWords(step),
-    ...(step.how.warmFirst ? ['Warm it wrapped, 20 minutes in a pocket.'] : []),
-    ...(step.how.softener ? ['Work in a little softener.'] : []),
-    'Thin slices at a middle setting, sides folded to the middle, until a fold does not crack.',
-    ...(step.how.useSameDay ? ['Use it the same day: it goes back to crumbs.'] : []),
-  ],
+  lines: [...lotWords(step), ...howWords(step.how)],
   figure: showMass(step.grams, units),
   of: `~${showMinutes(step.how.minutes)} of work`,
   caution: null,

@@ -9,7 +9,7 @@ import { TakenInstead } from '../../parts/TakenInstead.js';
 import { useTakenInstead } from '../../parts/takenInstead.js';
 import { ThicknessValue } from '../../parts/Thickness.js';
 import { CountValue, LengthValue } from '../../parts/Value.js';
-import { WriteDown } from '../../parts/WriteDown.js';
+import { WriteDown, type Written } from '../../parts/WriteDown.js';
 import { useUnits } from '../../state/view.js';
 import { Caption } from '../../theme/pieces.js';
 import { change, useRefusal } from '../../wire/save.js';
@@ -87,12 +87,10 @@ function useDone({ blend, worked, counted, onDone }: BlendDoneProps) {
   const planned = worked.colours.flatMap((c) => c.perClay.map((p) => ({ clayId: p.clayId, grams: p.grams * share })));
   const instead = useTakenInstead(planned);
   const { used, say } = useClayUsed(instead.rest);
-  const write = async (madeOn: string, note: string): Promise<void> => {
+  const write = async (written: Written): Promise<void> => {
     const answer = await change<{ entryId: string }>('POST', path, {
       version: blend.version,
-      entryId: crypto.randomUUID(),
-      madeOn,
-      note,
+      ...written,
       passes: Math.max(1, passes),
       used,
       ready: instead.ready,
@@ -154,8 +152,8 @@ export function BlendDone(props: BlendDoneProps): ReactElement {
     <WriteDown
       refusal={refusal}
       onBack={onBack}
-      onWrite={(madeOn, note) => {
-        void write(madeOn, note);
+      onWrite={(written) => {
+        void write(written);
       }}
     >
       <Box fontSize="22px">

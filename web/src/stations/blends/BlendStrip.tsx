@@ -1,3 +1,4 @@
+import { ConditionFirst } from '../../parts/conditioning/ConditionFirst.js';
 import { HARDLY_ANY } from '../../parts/amounts.js';
 import { Box } from '@chakra-ui/react';
 import { memo, useState, type ReactElement } from 'react';
@@ -131,6 +132,7 @@ function Order({ plan, worked, own }: Pick<BlendStripProps, 'plan' | 'worked' | 
       <Box as="h2" marginBottom={2}>
         Order
       </Box>
+      <ConditionFirst clays={worked.colours.flatMap((c) => c.perClay)} />
       <Box as="ol" paddingLeft={5} css={{ listStyle: 'decimal', '& li': { marginBottom: 4 } }}>
         <li>Cut from the template, swap, press the joints.</li>
         <li>

@@ -1,10 +1,14 @@
 import { HARDLY_ANY } from '../../parts/amounts.js';
 import type { Turned, Turning } from '#core/blend';
+import type { ConditioningBench } from '#core/conditioning';
 import { cutterOf, showCutter } from '#core/cutter';
 import { showLength, showLong, showMass, showSize, type UnitSystem } from '#core/units';
 import type { BlendAnswer, MachineDto, ShelfAnswer } from '#contract';
 import type { BenchWords } from '../../parts/BenchSteps.js';
+import { howWords } from '../../parts/conditioning/howWords.js';
+import { lotsToCondition, sittingFor } from '../../parts/conditioning/sitting.js';
 import { mixTitle } from '../../parts/making.js';
+import { today } from '../../state/today.js';
 import { entryFeeds, foldedMm, rectanglesOf } from './stripPlan.js';
 import { tapeFeeds } from './tapeWords.js';
 import type { WorkedBlend } from './workedBlend.js';
@@ -16,22 +20,21 @@ export interface Bench {
   readonly own: MachineDto | undefined;
   readonly shelf: ShelfAnswer;
   readonly units: UnitSystem;
+  readonly conditioning: ConditioningBench;
 }
 
-const careOf = (firmness: string): string =>
-  firmness === 'crumbly' ? 'It crumbles: warm it first, and use it the same day.' : 'Firm clay first, soft clay last.';
-
 /** Clay is made ready and mixes are mixed before anything is rolled. */
-function readySteps({ blend: { plan }, worked, shelf, units }: Bench): BenchWords[] {
-  const firmnessOf = (clayId: string): string =>
-    shelf.lines.find((l) => l.id === shelf.clays.find((c) => c.id === clayId)?.lineId)?.firmness ?? 'medium';
+function readySteps({ blend: { plan }, worked, shelf, units, conditioning }: Bench): BenchWords[] {
   const grams = new Map<string, number>();
   for (const { clayId, grams: g } of worked.colours.flatMap((c) => c.perClay))
     grams.set(clayId, (grams.get(clayId) ?? 0) + g);
-  const condition = [...grams].map(([clayId, g]): BenchWords => ({
-    title: `Condition ${shelf.clays.find((c) => c.id === clayId)?.name ?? ''}`,
-    line: `${showMass(g, units)}, until it folds without a crack. ${careOf(firmnessOf(clayId))}`,
-    figure: showMass(g, units),
+  const amounts = [...grams].map(([clayId, g]) => ({ clayId, grams: g }));
+  const sitting = sittingFor(lotsToCondition(amounts, shelf, today()), conditioning);
+  const turns = typeof sitting === 'string' ? [] : sitting.turns;
+  const condition = turns.map(({ of: { clay, lot }, how }): BenchWords => ({
+    title: `Condition ${clay.name}`,
+    line: `${showMass(lot.grams, units)}. ${howWords(how).join(' ')}`,
+    figure: showMass(lot.grams, units),
     of: 'to condition',
   }));
   const mix = worked.colours.flatMap((c, i): BenchWords[] => {

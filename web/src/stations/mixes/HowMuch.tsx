@@ -1,3 +1,4 @@
+import { ConditionFirst } from '../../parts/conditioning/ConditionFirst.js';
 import { HARDLY_ANY } from '../../parts/amounts.js';
 import { leftOf } from '../../state/shelf.js';
 import { benchMachine } from '../../state/bench.js';
@@ -156,29 +157,32 @@ function ClayList({ flat, book, left }: ClayListProps): ReactElement {
   );
   const longest = Math.max(...perClay.map((c) => c.grams));
   return (
-    <Flex direction="column" gap={2} as="ul" aria-label="Clay for this weight">
-      {perClay.map(({ clayId, grams: g }) => {
-        const short = Math.max(0, g - left(clayId));
-        const clay = book.clay(clayId);
-        return (
-          <li key={clayId}>
-            <Flex justifyContent="space-between" fontSize="small">
-              <b>{clay?.name}</b>
-              <span>
-                {showMass(g, units)}
-                {short > HARDLY_ANY ? `, ${showMass(short, units)} short` : ''}
-              </span>
-            </Flex>
-            <AmountBar
-              grams={g}
-              short={short > HARDLY_ANY ? short : 0}
-              longest={longest}
-              hex={clay?.bakedHex ?? UNKNOWN_HEX}
-            />
-          </li>
-        );
-      })}
-    </Flex>
+    <>
+      <Flex direction="column" gap={2} as="ul" aria-label="Clay for this weight">
+        {perClay.map(({ clayId, grams: g }) => {
+          const short = Math.max(0, g - left(clayId));
+          const clay = book.clay(clayId);
+          return (
+            <li key={clayId}>
+              <Flex justifyContent="space-between" fontSize="small">
+                <b>{clay?.name}</b>
+                <span>
+                  {showMass(g, units)}
+                  {short > HARDLY_ANY ? `, ${showMass(short, units)} short` : ''}
+                </span>
+              </Flex>
+              <AmountBar
+                grams={g}
+                short={short > HARDLY_ANY ? short : 0}
+                longest={longest}
+                hex={clay?.bakedHex ?? UNKNOWN_HEX}
+              />
+            </li>
+          );
+        })}
+      </Flex>
+      <ConditionFirst clays={perClay} />
+    </>
   );
 }
 

@@ -7,6 +7,7 @@ import { DULL, contrastAt } from '#core/mica';
 import { growsWhole } from '#core/pattern';
 import { showArea, showLength, showMass, showSize } from '#core/units';
 import type { PatternAnswer, PatternDto, ShelfAnswer } from '#contract';
+import { ConditionFirst } from '../../parts/conditioning/ConditionFirst.js';
 import { AmountBar } from '../../parts/AmountBar.js';
 import { HARDLY_ANY } from '../../parts/amounts.js';
 import { Warning } from '../../parts/Warning.js';
@@ -103,6 +104,7 @@ function ClayToRoll({ bench, plan, shelf }: Planned): ReactElement {
       <Box fontSize="small">
         <b>{showMass(total, units)}</b> in all
       </Box>
+      <ConditionFirst clays={rows.map(([clayId, grams]) => ({ clayId, grams }))} />
       <ToSlice bench={bench} plan={plan} />
       {mixes.length > 0 && (
         <Caption display="block">

@@ -1,8 +1,10 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
-import type { ConditionPlan } from '#core/sheet';
-import type { ConditionedAnswer, MachinesAnswer, ShelfAnswer } from '#contract';
+import type { ConditionPlan } from '#core/conditioning';
+import { squeezeOf } from '#core/clay';
+import type { BlockDto, ConditionedAnswer, MachinesAnswer, ShelfAnswer } from '#contract';
+import { today } from '../../state/today.js';
 import { BenchSteps } from '../../parts/BenchSteps.js';
 import { Empty, Reading } from '../../parts/Empty.js';
 import { Warning } from '../../parts/Warning.js';
@@ -11,7 +13,9 @@ import { useUnits } from '../../state/view.js';
 import { Key } from '../../theme/pieces.js';
 import { useConditioned, useMachines, useShelf } from '../../wire/queries.js';
 import { Conditioned } from './Conditioned.js';
-import { ConditionSentence, Lots } from './ConditionSentence.js';
+import { SqueezeTest } from '../../parts/conditioning/SqueezeTest.js';
+import { ConditionSentence } from './ConditionSentence.js';
+import { SittingList } from './SittingList.js';
 import { ConditionSteps } from './ConditionSteps.js';
 import { conditionWords } from './conditionWords.js';
 import { SheetsHead } from './SheetsHead.js';
@@ -70,6 +74,7 @@ function Planned({ shelf, conditioning }: PlannedProps): ReactElement {
   const [query] = useSearchParams();
   const toBench = `/sheets/condition/make?${query.toString()}`;
   const { asked, plan } = conditioning;
+  const blocks = shelf.blocks.filter((b) => asked.one.lot.blockIds.includes(b.id));
   useKeys('Conditioning', [
     {
       key: 'b',
@@ -83,17 +88,31 @@ function Planned({ shelf, conditioning }: PlannedProps): ReactElement {
     <Box padding={5} height="100%" overflowY="auto">
       <SheetsHead title="Conditioning" />
       <ConditionSentence shelf={shelf} conditioning={conditioning} />
-      <Lots conditioning={conditioning} />
+      <SqueezeTest blocks={blocks} />
+      <Rescue blocks={blocks} />
+      <SittingList shelf={shelf} conditioning={conditioning} />
       {typeof plan === 'string' ? (
         <Warning>{plan}</Warning>
       ) : (
         <>
-          <ConditionSteps plan={plan} hex={asked.clay.rawHex} line={asked.line?.name} />
+          <ConditionSteps plan={plan} hex={asked.one.clay.rawHex} line={asked.one.line?.name} />
           <Box fontWeight={600} marginTop={5}>
             <Link to={toBench}>To the bench: condition it</Link> <Key>B</Key>
           </Box>
         </>
       )}
+    </Box>
+  );
+}
+
+/** The way to bring a block back that is too hard to condition as it is. */
+function Rescue({ blocks }: { readonly blocks: readonly BlockDto[] }): ReactElement | null {
+  const [first] = blocks;
+  const state = first && squeezeOf(first, today());
+  if (!first || !state || state === 'gives') return null;
+  return (
+    <Box marginTop={2} marginBottom={4}>
+      Or <Link to={`/shelf/back/${first.id}`}>bring the block back</Link>: what to work in, and what colour it gives.
     </Box>
   );
 }
@@ -107,10 +126,10 @@ function AtBench({ shelf, conditioning, plan }: PlannedProps & { readonly plan: 
   return (
     <Flex direction="column" padding={5} height="100%" overflowY="auto" gap={4}>
       <Box fontSize="small">
-        {asked.clay.name} · {asked.line?.name}
+        {asked.one.clay.name} · {asked.one.line?.name}
       </Box>
       <BenchSteps
-        what={`conditioning ${asked.clay.id}`}
+        what={`conditioning ${asked.one.clay.id}`}
         steps={plan.steps.map((s) => conditionWords(s, units))}
         foot={<Link to={`/sheets/condition?${query.toString()}`}>the plan</Link>}
         finish={(counts, back, leave) => (

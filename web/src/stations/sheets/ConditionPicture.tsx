@@ -1,5 +1,5 @@
 import type { ReactElement, ReactNode } from 'react';
-import type { ConditionStep } from '#core/sheet';
+import type { ConditionStep } from '#core/conditioning';
 import { ofKind, type ByKind } from '../../parts/ofKind.js';
 import { grey } from '../../theme/grey.js';
 
@@ -39,6 +39,13 @@ const whole = (): ReactNode => block(70, 56);
 const PICTURES: ByKind<ConditionStep, [], ReactNode> = {
   warm: whole,
   cool: whole,
+  leach: () => (
+    <>
+      <rect y="50" width="128" height="8" />
+      <path {...STROKE} d="M0 46H136M0 62H136" />
+      <path {...STROKE} d="M20 18H108V42H20Z" />
+    </>
+  ),
   softener: whole,
   crumble: whole,
   rest: whole,

@@ -1,17 +1,13 @@
-import { Box, Flex } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
-import type { Lot } from '#core/batch';
-import { showAge } from '#core/clay';
-import { SCHOOLS_OF_CONDITIONING, thicknesses } from '#core/sheet';
-import { showMass } from '#core/units';
+import { SCHOOLS_OF_CONDITIONING } from '#core/conditioning';
+import { thicknesses } from '#core/sheet';
 import type { BenchSetupDto, ShelfAnswer } from '#contract';
 import { Choice } from '../../parts/Choice.js';
 import { MassValue, TemperatureValue, Value } from '../../parts/Value.js';
-import { useUnits } from '../../state/view.js';
-import { Word } from '../../theme/pieces.js';
 import { change } from '../../wire/save.js';
-import { conditionable, readPasses } from './conditioning.js';
-import { SCHOOL_WORDS } from './conditionWords.js';
+import { conditionable, readPasses, usualAmount } from './conditioning.js';
+import { SCHOOL_WORDS, stateWords } from './conditionWords.js';
 import type { Conditioning } from './useConditioning.js';
 
 interface ClayWordsProps {
@@ -21,7 +17,7 @@ interface ClayWordsProps {
 
 /** How much of which clay. */
 function ClayWords({ shelf, conditioning }: ClayWordsProps): ReactElement {
-  const { asked, set, what } = conditioning;
+  const { asked, weigh, instead } = conditioning;
   const lineName = (id: string | null): string => shelf.lines.find((l) => l.id === id)?.name ?? '';
   return (
     <>
@@ -29,20 +25,19 @@ function ClayWords({ shelf, conditioning }: ClayWordsProps): ReactElement {
         label="How much clay"
         value={asked.wanted}
         onChange={(g) => {
-          if (g > 0) set('grams', String(g));
+          if (g > 0) weigh(g);
         }}
       />{' '}
       of{' '}
       <Choice
         label="Clay to condition"
-        value={asked.clay.id}
+        value={asked.one.clay.id}
         options={conditionable(shelf).map((c) => ({ value: c.id, text: `${c.name}, ${lineName(c.lineId)}` }))}
         onChange={(id) => {
-          set('clay', id);
+          instead(usualAmount(shelf, id));
         }}
       />{' '}
-      ({what.firmness}
-      {what.months === null ? ', of unknown age' : `, ${showAge(what.months)} old`})
+      ({stateWords(asked.one)})
     </>
   );
 }
@@ -73,7 +68,7 @@ function OwnSetting({ conditioning }: { readonly conditioning: Conditioning }): 
 
 /** In which room, and how. */
 function HowWords({ conditioning }: { readonly conditioning: Conditioning }): ReactElement {
-  const { setup, machine, asked, what, set } = conditioning;
+  const { setup, what } = conditioning;
   return (
     <>
       , in a room of {setup.roomC == null ? '~' : ''}
@@ -87,10 +82,10 @@ function HowWords({ conditioning }: { readonly conditioning: Conditioning }): Re
       ,{' '}
       <Choice
         label="How it is conditioned"
-        value={machine ? asked.school : 'by hand'}
+        value={what.school}
         options={SCHOOLS_OF_CONDITIONING.map((value) => ({ value, text: SCHOOL_WORDS[value] }))}
-        onChange={(s) => {
-          set('school', s);
+        onChange={(conditionSchool) => {
+          saveSetup(setup, { conditionSchool });
         }}
       />
       <OwnSetting conditioning={conditioning} />, your number of passes{' '}
@@ -113,34 +108,5 @@ export function ConditionSentence({ shelf, conditioning }: ClayWordsProps): Reac
       <ClayWords shelf={shelf} conditioning={conditioning} />
       <HowWords conditioning={conditioning} />
     </Box>
-  );
-}
-
-/** Which block a part of the clay comes from. */
-function lotName({ months, bought }: Lot): string {
-  if (bought) return 'of new clay, to be bought';
-  return months === null ? 'of the block without a date' : `of the block that is ${showAge(months)} old`;
-}
-
-/** The blocks that the clay comes from, where it is more than one. */
-export function Lots({ conditioning }: { readonly conditioning: Conditioning }): ReactElement | null {
-  const units = useUnits();
-  const { asked, set } = conditioning;
-  if (asked.lots.length < 2) return null;
-  return (
-    <Flex gap={4} wrap="wrap" marginBottom={4} role="group" aria-label="Blocks it comes from">
-      {asked.lots.map((lot, i) => (
-        <Word
-          key={i}
-          aria-pressed={lot === asked.lot}
-          fontWeight={lot === asked.lot ? 700 : undefined}
-          onClick={() => {
-            set('lot', String(i));
-          }}
-        >
-          {showMass(lot.grams, units)} {lotName(lot)}
-        </Word>
-      ))}
-    </Flex>
   );
 }

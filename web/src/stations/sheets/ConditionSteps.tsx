@@ -1,6 +1,6 @@
 import { Box, Flex, Grid } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
-import type { ConditionPlan, ConditionStep } from '#core/sheet';
+import type { ConditionPlan, ConditionStep } from '#core/conditioning';
 import { Warning } from '../../parts/Warning.js';
 import { useUnits } from '../../state/view.js';
 import { Second } from '../../theme/pieces.js';

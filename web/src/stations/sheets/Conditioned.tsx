@@ -1,16 +1,16 @@
 import { Box } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import { showMass } from '#core/units';
-import type { ConditionedDto, ShelfAnswer } from '#contract';
+import type { ConditionedDto, ShelfAnswer, WrittenDto } from '#contract';
 import { CountValue } from '../../parts/Value.js';
-import { WriteDown } from '../../parts/WriteDown.js';
+import { WriteDown, type Written } from '../../parts/WriteDown.js';
 import { useUnits } from '../../state/view.js';
 import { change, useRefusal } from '../../wire/save.js';
 import { MOST_PASSES } from './conditioning.js';
 
 interface ConditionedProps {
   readonly shelf: ShelfAnswer;
-  readonly dto: Omit<ConditionedDto, 'entryId' | 'madeOn' | 'note' | 'passes'>;
+  readonly dto: Omit<ConditionedDto, keyof WrittenDto | 'passes'>;
   readonly counted: number;
   readonly onBack: () => void;
   readonly onDone: (entryId: string) => void;
@@ -21,13 +21,11 @@ export function Conditioned({ shelf, dto, counted, onBack, onDone }: Conditioned
   const units = useUnits();
   const [passes, setPasses] = useState(counted);
   const refusal = useRefusal('/api/conditioned');
-  const write = async (madeOn: string, note: string): Promise<void> => {
+  const write = async (written: Written): Promise<void> => {
     const answer = await change<{ entryId: string }>('POST', '/api/conditioned', {
       ...dto,
       passes,
-      entryId: crypto.randomUUID(),
-      madeOn,
-      note,
+      ...written,
     } satisfies ConditionedDto);
     if (answer) onDone(answer.entryId);
   };
@@ -35,8 +33,8 @@ export function Conditioned({ shelf, dto, counted, onBack, onDone }: Conditioned
     <WriteDown
       refusal={refusal}
       onBack={onBack}
-      onWrite={(madeOn, note) => {
-        void write(madeOn, note);
+      onWrite={(written) => {
+        void write(written);
       }}
       disabled={passes < 1}
     >

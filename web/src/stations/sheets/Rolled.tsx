@@ -13,7 +13,7 @@ import { useTakenInstead } from '../../parts/takenInstead.js';
 import { MaterialPicker, type Picked } from '../../parts/MaterialPicker.js';
 import { ThicknessValue } from '../../parts/Thickness.js';
 import { LengthValue, TextValue } from '../../parts/Value.js';
-import { WriteDown } from '../../parts/WriteDown.js';
+import { WriteDown, type Written } from '../../parts/WriteDown.js';
 import { bookOf } from '../../state/book.js';
 import { useUnits } from '../../state/view.js';
 import { Word } from '../../theme/pieces.js';
@@ -87,15 +87,13 @@ function useRolled({ own, worked, shelf, onDone }: RolledProps) {
     setWhat({ picked, density: flat.density, shares });
     setName(`${picked.name}, ${to.label}`);
   };
-  const write = async (madeOn: string, note: string): Promise<void> => {
+  const write = async (written: Written): Promise<void> => {
     if (!what) return;
     const answer = await change<MadeAnswer>('POST', path, {
       sheet: sheetDto(id, name, sizes, grams),
       of: what.picked.of,
       rolledAt: `${to.label} of ${own.name}`,
-      entryId: crypto.randomUUID(),
-      madeOn,
-      note,
+      ...written,
       used,
       ready: instead.ready,
     } satisfies RolledDto);
@@ -192,8 +190,8 @@ export function Rolled(props: RolledProps): ReactElement {
       refusal={refusal}
       onBack={props.onBack}
       disabled={!what}
-      onWrite={(madeOn, note) => {
-        void write(madeOn, note);
+      onWrite={(written) => {
+        void write(written);
       }}
     >
       <OfWhich rolling={rolling} />

@@ -1,7 +1,10 @@
-import type { ConditionPlan, ConditionStep, ConditionWarning, Conditioner } from '#core/sheet';
+import { showAge } from '#core/clay';
+import type { ConditionPlan, ConditionStep, ConditionWarning, Conditioner } from '#core/conditioning';
 import { showLength, showMass, showMinutes, type UnitSystem } from '#core/units';
 import { ofKind, type ByKind } from '../../parts/ofKind.js';
 import type { BenchWords } from '../../parts/BenchSteps.js';
+import type { LotOfClay } from '../../parts/conditioning/sitting.js';
+import { SQUEEZE_WORDS } from '../../parts/conditioning/squeezeWords.js';
 
 export const SCHOOL_WORDS: Readonly<Record<Conditioner, string>> = {
   'thin slices': 'thin slices, a middle setting',
@@ -18,6 +21,13 @@ export const WARNING_WORDS: Readonly<Record<ConditionWarning, string>> = {
   hands: 'That is long work for hands: take breaks, or make it in smaller amounts.',
 };
 
+/** How a clay is: as it was squeezed, else by its line and its age. */
+export function stateWords({ line, lot }: LotOfClay): string {
+  if (lot.bought) return 'to be bought';
+  const firm = lot.squeeze === null ? (line?.firmness ?? 'medium') : SQUEEZE_WORDS[lot.squeeze];
+  return lot.months === null ? `${firm}, of unknown age` : `${firm}, ${showAge(lot.months)} old`;
+}
+
 const more = (factor: number, words: string): string[] => {
   const percent = Math.round(100 * (factor - 1));
   if (percent === 0) return [];
@@ -28,9 +38,10 @@ const more = (factor: number, words: string): string[] => {
 export function becauseWords({ passes, portions, because: b }: ConditionPlan, line: string): string {
   const base = b.own
     ? `your own ${b.base} for half a block`
-    : `~${b.base} for half a block of fresh clay, assumed by how firm it is`;
+    : `~${b.base} for half a block of fresh clay, assumed${b.squeeze === 1 ? ' by how firm it is' : ''}`;
   const changes = [
     ...more(b.age, 'for its age'),
+    ...more(b.squeeze, 'by how it squeezed'),
     ...more(b.room, 'for the room'),
     ...more(b.school, 'for this way of working'),
     ...more(b.amount, 'for so small a piece'),
@@ -67,6 +78,14 @@ const WORDS: ByKind<ConditionStep, [units: UnitSystem], BenchWords> = {
     line: 'Wrapped, in a pocket or under the arm. Never on a heater.',
     figure: minutes(step),
     of: 'minutes',
+  }),
+  leach: (step, units) => ({
+    title: 'Draw it out between paper',
+    line:
+      `A sheet of at most ${showLength(step.mm, units)} between two sheets of plain paper, a book on top. Look, ` +
+      'change the paper, and stop when it no longer sticks to the finger.',
+    figure: minutes(step),
+    of: 'minutes, then look',
   }),
   cool: (step) => ({ title: 'Cool it', line: 'On a cold tile, wrapped.', figure: minutes(step), of: 'minutes' }),
   knock: () => ({

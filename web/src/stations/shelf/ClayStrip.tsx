@@ -1,19 +1,19 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
-import { KINDS, ageInMonths, conditioningOf, showAge, strengthOf } from '#core/clay';
-import { readNumber, showMinutes } from '#core/units';
+import { KINDS, strengthOf } from '#core/clay';
+import { readNumber } from '#core/units';
 import { readHex } from '#core/colour';
 import type { BlockDto, ClayDto, LineDto, ShelfAnswer } from '#contract';
 import { Choice } from '../../parts/Choice.js';
 import { textureOf } from '../../parts/texture.js';
 import { TextValue, Value } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
-import { today } from '../../state/today.js';
 import { Rule, Second, Word } from '../../theme/pieces.js';
 import { useUsedIn } from '../../wire/queries.js';
 import { change, useRefusal } from '../../wire/save.js';
 import { BlockWords } from './BlockWords.js';
+import { ConditionNote } from './ConditionNote.js';
 import { inOrder } from './shelfWords.js';
 import { TakeOrAdd } from './TakeOrAdd.js';
 
@@ -160,27 +160,6 @@ function Blocks({ blocks, block, onChoose, onAddBlock }: BlocksProps): ReactElem
         {blocks.length === 0 ? 'Add a block' : 'Another block'}
       </Word>
     </Flex>
-  );
-}
-
-interface ConditionNoteProps {
-  readonly line: LineDto | undefined;
-  readonly block: BlockDto | undefined;
-}
-
-/** That a block is work to bring back, where it is. */
-function ConditionNote({ line, block }: ConditionNoteProps): ReactElement | null {
-  if (!line || !block || block.leftGrams <= 0 || !block.madeOn) return null;
-  const months = ageInMonths(block.madeOn, today());
-  const how = conditioningOf(line.firmness, months, block.leftGrams);
-  if (!how.softener && !how.useSameDay) return null;
-  return (
-    <Warning>
-      {showAge(months)} old{line.firmness === 'crumbly' ? ' and of a crumbly line' : ''}. Plan{' '}
-      <b>~{showMinutes(how.minutes)}</b> to bring it back{how.warmFirst ? ', warmed first' : ''}
-      {how.softener ? ', with a little softener' : ''}
-      {how.useSameDay ? ', and use it the same day' : ''}.
-    </Warning>
   );
 }
 

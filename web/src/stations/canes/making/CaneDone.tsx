@@ -1,19 +1,15 @@
-import { Box, Flex } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useMemo, useState, type ReactElement } from 'react';
 import type { Paint, Step } from '#core/cane';
-import { sentenceOf } from '#core/units';
 import type { CaneAnswer, CaneDoneDto, ShelfAnswer } from '#contract';
 import { Choice } from '../../../parts/Choice.js';
 import { ClayUsed, useClayUsed } from '../../../parts/ClayUsed.js';
 import { TakenInstead } from '../../../parts/TakenInstead.js';
 import { useTakenInstead } from '../../../parts/takenInstead.js';
-import { FileWord } from '../../../parts/FileWord.js';
-import { keepPhotograph } from '../../../parts/openPhotograph.js';
 import { LeftOver } from '../../../parts/LeftOver.js';
 import { shareUsed, useLeftOver } from '../../../parts/leftOver.js';
 import { CountValue, LengthValue } from '../../../parts/Value.js';
-import { Warning } from '../../../parts/Warning.js';
-import { WriteDown } from '../../../parts/WriteDown.js';
+import { WriteDown, type Written } from '../../../parts/WriteDown.js';
 import { useUnits } from '../../../state/view.js';
 import { Caption } from '../../../theme/pieces.js';
 import type { PlainPlan } from '../../../workers/canePlain.js';
@@ -43,7 +39,6 @@ function useDone({ cane, plan, worked, materials, onDone }: CaneDoneProps) {
   const there = useThere();
   const [made, setMade] = useState(() => asPlanned(cane, plan, worked));
   const [trims, setTrims] = useState(() => trimsPlanned(plan));
-  const [pictureId, setPicture] = useState<string | null>(null);
   const path = `/api/canes/${cane.id}/done`;
   const refusal = useRefusal(path);
   const taken = takenOf(plan, there).filter((t) => t.lengthMm > 0);
@@ -54,12 +49,10 @@ function useDone({ cane, plan, worked, materials, onDone }: CaneDoneProps) {
   const instead = useTakenInstead(clays);
   const { used, say } = useClayUsed(instead.rest);
   const leftOver = useLeftOver(planned, shareUsed(used, instead.rest));
-  const write = async (madeOn: string, note: string): Promise<void> => {
+  const write = async (written: Written): Promise<void> => {
     const answer = await change<{ entryId: string }>('POST', path, {
       version: cane.version,
-      entryId: crypto.randomUUID(),
-      madeOn,
-      note,
+      ...written,
       used,
       ...made,
       trims: trims.map(({ lostMm, unitMm }) => ({ lostMm, unitMm })),
@@ -67,12 +60,12 @@ function useDone({ cane, plan, worked, materials, onDone }: CaneDoneProps) {
       ready: instead.ready,
       left: leftOver.left,
       kept: keptDto(cane, kept),
-      pictureId,
+      pictureId: written.pictures?.[0]?.id ?? null,
     } satisfies CaneDoneDto);
     if (answer) onDone(answer.entryId);
   };
   const remaining = { planned, leftOver, kept, setKept, instead, clays };
-  return { made, setMade, trims, setTrims, pictureId, setPicture, refusal, taken, used, say, write, ...remaining };
+  return { made, setMade, trims, setTrims, refusal, taken, used, say, write, ...remaining };
 }
 
 interface CameOutProps {
@@ -147,53 +140,16 @@ function Trims({ trims, cane, plan, onChange }: TrimsProps): ReactElement {
   );
 }
 
-/** px of the face as it was planned, and of the photograph of it beside. */
+/** px of the face as it was planned. */
 const FACE = 130;
 
-interface FacesProps extends Pick<CaneDoneProps, 'worked' | 'paints'> {
-  readonly pictureId: string | null;
-  readonly onPicture: (id: string) => void;
-}
-
-/** The face as it was planned, and a photograph of it as it came out. */
-function Faces({ worked, paints, pictureId, onPicture }: FacesProps): ReactElement {
-  const [wrong, setWrong] = useState<string | null>(null);
-  const keep = async (file: File): Promise<void> => {
-    setWrong(null);
-    try {
-      onPicture((await keepPhotograph(file)).id);
-    } catch (error) {
-      setWrong(sentenceOf(error));
-    }
-  };
+/** The face as it was planned, to photograph what came out beside it. */
+function Planned({ worked, paints }: Pick<CaneDoneProps, 'worked' | 'paints'>): ReactElement {
   return (
-    <>
-      <Flex gap={5} alignItems="flex-end" wrap="wrap">
-        <Box>
-          <Face worked={worked} at={lastThere(worked)} size={FACE} paints={paints} label="The face as planned" />
-          <Caption>as planned</Caption>
-        </Box>
-        <Box>
-          {pictureId !== null && (
-            <img
-              src={`/api/pictures/${pictureId}`}
-              alt="The face as it came out"
-              style={{ width: FACE, height: FACE, objectFit: 'cover', display: 'block' }}
-            />
-          )}
-          <FileWord
-            label="Photograph of the face"
-            accept="image/png,image/jpeg"
-            onFile={(file) => {
-              void keep(file);
-            }}
-          >
-            a photograph of the face
-          </FileWord>
-        </Box>
-      </Flex>
-      {wrong !== null && <Warning>{wrong}</Warning>}
-    </>
+    <Box>
+      <Face worked={worked} at={lastThere(worked)} size={FACE} paints={paints} label="The face as planned" />
+      <Caption>as planned</Caption>
+    </Box>
   );
 }
 
@@ -201,19 +157,19 @@ function Faces({ worked, paints, pictureId, onPicture }: FacesProps): ReactEleme
 export function CaneDone(props: CaneDoneProps): ReactElement {
   const { cane, plan, worked, paints, shelf, onBack } = props;
   const done = useDone(props);
-  const { made, setMade, trims, setTrims, pictureId, setPicture, refusal, taken, used, say, write } = done;
+  const { made, setMade, trims, setTrims, refusal, taken, used, say, write } = done;
   const { planned, leftOver, kept, setKept, instead, clays } = done;
   return (
     <WriteDown
       refusal={refusal}
       onBack={onBack}
-      onWrite={(madeOn, note) => {
-        void write(madeOn, note);
+      onWrite={(written) => {
+        void write(written);
       }}
     >
       <CameOut made={made} pieces={plan.pieces} onChange={setMade} />
       <Trims trims={trims} cane={cane} plan={plan} onChange={setTrims} />
-      <Faces worked={worked} paints={paints} pictureId={pictureId} onPicture={setPicture} />
+      <Planned worked={worked} paints={paints} />
       {taken.map((t) => (
         <MadeThing key={t.sheetId} id={t.sheetId} needed={t.needed} />
       ))}

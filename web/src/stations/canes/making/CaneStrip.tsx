@@ -1,3 +1,4 @@
+import { ConditionFirst } from '../../../parts/conditioning/ConditionFirst.js';
 import { HARDLY_ANY } from '../../../parts/amounts.js';
 import { leftOf } from '../../../state/shelf.js';
 import { benchMachine } from '../../../state/bench.js';
@@ -108,6 +109,7 @@ function ClayToRoll({ plan, ofPart, materials, shelf }: Own): ReactElement {
       <Box fontSize="small">
         <b>{showMass(total, units)}</b> in all
       </Box>
+      <ConditionFirst clays={rows.map(([clayId, grams]) => ({ clayId, grams }))} />
       {mixed.length > 0 && (
         <Box fontSize="small" marginTop={3}>
           Of that, to make first

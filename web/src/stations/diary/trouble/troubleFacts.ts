@@ -1,5 +1,5 @@
 import { ageInMonths, toughnessOf } from '#core/clay';
-import { SCHOOLS_OF_CONDITIONING, conditionPlan } from '#core/sheet';
+import { SCHOOLS_OF_CONDITIONING, conditionPlan } from '#core/conditioning';
 import { NOTHING_KNOWN, type TroubleFacts } from '#core/trouble';
 import { attempt } from '#core/units';
 import type { ClayDto, LineDto, ShelfAnswer } from '#contract';

@@ -1,8 +1,7 @@
-import { Box, Flex } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useMemo, useState, type ReactElement } from 'react';
 import { massOf } from '#core/clay';
 import { isOf, materialIn } from '#core/material';
-import { sentenceOf } from '#core/units';
 import {
   PATTERN_LIKED,
   type MachineDto,
@@ -14,15 +13,12 @@ import {
 } from '#contract';
 import { Choice } from '../../../parts/Choice.js';
 import { ClayUsed, useClayUsed } from '../../../parts/ClayUsed.js';
-import { FileWord } from '../../../parts/FileWord.js';
 import { LeftOver } from '../../../parts/LeftOver.js';
 import { shareUsed, useLeftOver, type LeftPlanned } from '../../../parts/leftOver.js';
-import { keepPhotograph } from '../../../parts/openPhotograph.js';
 import { TakenInstead } from '../../../parts/TakenInstead.js';
 import { useTakenInstead } from '../../../parts/takenInstead.js';
 import { CountValue } from '../../../parts/Value.js';
-import { Warning } from '../../../parts/Warning.js';
-import { WriteDown } from '../../../parts/WriteDown.js';
+import { WriteDown, type Written } from '../../../parts/WriteDown.js';
 import { Caption } from '../../../theme/pieces.js';
 import { useStock } from '../../../wire/queries.js';
 import { change, useRefusal } from '../../../wire/save.js';
@@ -81,7 +77,6 @@ function useDone({ pattern, bench, plan, hands, stops, own, onDone }: DoneProps)
   const [said, setStops] = useState(stops);
   const [liked, setLiked] = useState<PatternLiked | 'unsaid'>('unsaid');
   const [kept, setKept] = useState<(typeof KEPT)[number]['value']>('lies');
-  const [pictureId, setPicture] = useState<string | null>(null);
   const path = `/api/patterns/${pattern.id}/done`;
   const refusal = useRefusal(path);
   const planned = useMemo(() => leftPlanned(plan, materials), [plan, materials]);
@@ -94,71 +89,36 @@ function useDone({ pattern, bench, plan, hands, stops, own, onDone }: DoneProps)
   const instead = useTakenInstead(clays, first);
   const { used, say } = useClayUsed(instead.rest);
   const leftOver = useLeftOver(planned, shareUsed(used, instead.rest));
-  const write = async (madeOn: string, note: string): Promise<void> => {
+  const write = async (written: Written): Promise<void> => {
     const answer = await change<{ entryId: string }>('POST', path, {
-      ...{ version: pattern.version, entryId: crypto.randomUUID(), madeOn, note, hands: hands.seed, stops: [...said] },
-      ...{ liked: liked === 'unsaid' ? null : liked, pictureId, used, ready: instead.ready, left: leftOver.left },
+      ...{ version: pattern.version, ...written, hands: hands.seed, stops: [...said] },
+      ...{ liked: liked === 'unsaid' ? null : liked, used, ready: instead.ready, left: leftOver.left },
+      pictureId: written.pictures?.[0]?.id ?? null,
       kept: kept === 'lies' ? keptDto(pattern, plan, own) : null,
     } satisfies PatternDoneDto);
     if (answer) onDone(answer.entryId);
   };
-  const chosen = { said, setStops, liked, setLiked, kept, setKept, pictureId, setPicture };
+  const chosen = { said, setStops, liked, setLiked, kept, setKept };
   return { ...chosen, refusal, planned, clays, instead, used, say, leftOver, write };
 }
 
 const FACE = 150;
 
-/** The sheet as it was planned, and a photograph of it as it came out. */
-function Beside({
-  bench,
-  plain,
-  pictureId,
-  onPicture,
-}: {
-  bench: BenchPattern;
-  plain: PlainPattern;
-  pictureId: string | null;
-  onPicture: (id: string) => void;
-}) {
-  const [wrong, setWrong] = useState<string | null>(null);
+/** The sheet as it was planned, to photograph what came out beside it. */
+function Planned({ bench, plain }: { readonly bench: BenchPattern; readonly plain: PlainPattern }): ReactElement {
   const at = Math.max(0, bench.bodies?.findLastIndex((b) => b.there) ?? 0);
-  const keep = async (file: File): Promise<void> => {
-    setWrong(null);
-    try {
-      onPicture((await keepPhotograph(file)).id);
-    } catch (error) {
-      setWrong(sentenceOf(error));
-    }
-  };
   return (
-    <>
-      <Flex gap={5} alignItems="flex-end" wrap="wrap">
-        <Box>
-          <PatternFace
-            pattern={plain}
-            at={at}
-            body={bench.bodies?.[at] ?? null}
-            size={FACE}
-            paints={bench.paints}
-            label="The sheet as planned"
-          />
-          <Caption>as planned</Caption>
-        </Box>
-        <Box>
-          {pictureId !== null && (
-            <img
-              src={`/api/pictures/${pictureId}`}
-              alt="The sheet as it came out"
-              style={{ width: FACE, height: FACE, objectFit: 'cover', display: 'block' }}
-            />
-          )}
-          <FileWord label="Photograph of the sheet" accept="image/png,image/jpeg" onFile={(file) => void keep(file)}>
-            a photograph of it
-          </FileWord>
-        </Box>
-      </Flex>
-      {wrong !== null && <Warning>{wrong}</Warning>}
-    </>
+    <Box>
+      <PatternFace
+        pattern={plain}
+        at={at}
+        body={bench.bodies?.[at] ?? null}
+        size={FACE}
+        paints={bench.paints}
+        label="The sheet as planned"
+      />
+      <Caption>as planned</Caption>
+    </Box>
   );
 }
 
@@ -209,12 +169,12 @@ export function PatternDone(props: DoneProps): ReactElement {
     <WriteDown
       refusal={done.refusal}
       onBack={onBack}
-      onWrite={(madeOn, note) => {
-        void done.write(madeOn, note);
+      onWrite={(written) => {
+        void done.write(written);
       }}
     >
       <Stopped stops={done.said} liked={done.liked} onStops={done.setStops} onLiked={done.setLiked} />
-      <Beside bench={bench} plain={plain} pictureId={done.pictureId} onPicture={done.setPicture} />
+      <Planned bench={bench} plain={plain} />
       <ClayUsed used={done.used} say={done.say} shelf={shelf} refusal={done.refusal} />
       <TakenInstead instead={done.instead} planned={done.clays} shelf={shelf} refusal={done.refusal} />
       <LeftOver planned={done.planned} said={done.leftOver.said} say={done.leftOver.say} refusal={done.refusal} />
