@@ -21,6 +21,20 @@ export class DiaryNoteDto {
   @WentAs() outcome?: Outcome | null;
 }
 
+/** POST /api/diary/:id/next: what changes next time, as a line in the note of the plan. */
+export class NextTimeDto {
+  /** of the entry */
+  @Version() version!: number;
+  @Text(600) line!: string;
+}
+
+/** The plan that a line was written to. */
+export interface PlanNoted {
+  readonly kind: 'batch' | 'cane' | 'pattern' | 'blend' | 'mix';
+  readonly id: string;
+  readonly name: string;
+}
+
 export interface DiaryCard {
   readonly id: string;
   readonly version: number;
@@ -85,6 +99,7 @@ export interface DiaryAnswer extends DiaryCard {
   }[];
   readonly canes: readonly {
     readonly caneId: string;
+    readonly revisionId: string;
     readonly name: string;
     readonly number: number;
     readonly diameterMm: number;

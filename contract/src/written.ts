@@ -16,11 +16,24 @@ export class OverPlan {
   @Between('How far it is turned', -360, 360, '°') turn!: number;
 }
 
+/** What went wrong at a place of a photograph: from its left and from its top, in parts of it. */
+export class TroubleMark {
+  @Between('A place', 0, 1, '') x!: number;
+  @Between('A place', 0, 1, '') y!: number;
+  @Text(80) what!: string;
+}
+
 /** A photograph, by the id it is kept under. */
 export class EntryPictureDto {
   @Id() id!: string;
   /** null or left out: nobody has laid it over the plan */
   @Omittable() @Inside(() => OverPlan, 'How it lies') lay?: OverPlan | null;
+  /** null or left out: nothing is marked */
+  @Omittable()
+  @IsArray({ message: 'Marks are a list.' })
+  @ArrayMaxSize(20, { message: 'At most 20 places of a photograph are marked.' })
+  @Things(() => TroubleMark)
+  marks?: TroubleMark[] | null;
 }
 
 export const PictureList = (): PropertyDecorator =>

@@ -30,6 +30,7 @@ const router = createBrowserRouter([
         children: [
           { index: true, element: <Navigate to="/shelf" replace /> },
           { path: 'shelf/shopping', ...station(() => import('./stations/shelf/shopping/Shopping.js')) },
+          { path: 'shelf/back/:blockId', ...station(() => import('./stations/shelf/rescue/Rescue.js')) },
           { path: 'shelf/list', ...station(() => import('./stations/shelf/list/ShelfList.js')) },
           { path: 'shelf/there/:thingId?', ...station(() => import('./stations/shelf/there/There.js')) },
           { path: 'shelf/:clayId?', ...station(() => import('./stations/shelf/Shelf.js')) },

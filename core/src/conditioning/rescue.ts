@@ -206,8 +206,10 @@ function withClay(of: ToRescue, added: Added): RescueWay | null {
   const softens = of.from === 'too soft' ? added.hardness > FIRM_ENOUGH : added.hardness < WORKABLE;
   if (!softens) return null;
   const unseen = mostUnseen(of, added);
-  const most = Math.min(unseen, added.grams, MOST_ADDED * of.grams);
-  const addedGrams = needed !== null && needed <= most ? Math.ceil(10 * needed - 1e-9) / 10 : weighed(most);
+  const most = Math.min(unseen, added.grams);
+  // what is not enough anyway is no reason to use up another block
+  const addedGrams =
+    needed !== null && needed <= most ? Math.ceil(10 * needed - 1e-9) / 10 : weighed(Math.min(most, of.grams));
   const without = hardnessWith(of, { added, addedGrams, drops: 0 });
   const drops = dropsFor(without, of.from, of.grams + addedGrams);
   return wayOf(of, { added, addedGrams: Math.min(addedGrams, added.grams), drops }, needed, unseen);
@@ -223,7 +225,10 @@ export function rescueWays(of: ToRescue, clays: readonly Added[]): RescueWay[] {
   if (!(of.grams > 0)) throw complaint('rescue/none');
   const drops = dropsFor(HARDNESS[of.from], of.from, of.grams);
   const alone = drops > 0 ? [wayOf(of, { added: null, addedGrams: 0, drops }, null, null)] : [];
-  const withClays = clays.flatMap((added) => withClay(of, added) ?? []).filter((way) => way.addedGrams > 0);
+  const withClays = clays
+    .flatMap((added) => withClay(of, added) ?? [])
+    // clay that spares no softener is worked in for nothing
+    .filter((way) => way.addedGrams > 0 && (drops === 0 || way.drops < drops));
   return [...alone, ...withClays].sort(
     (a, b) => Number(b.enough) - Number(a.enough) || a.becomes.deltaE - b.becomes.deltaE || a.drops - b.drops,
   );

@@ -1,3 +1,4 @@
+import { FIRMNESSES } from '#core/clay';
 import { conditioningOf, type ClayToCondition, type Conditioning, type ConditioningBench } from './engine.js';
 import type { Minutes } from '#core/units';
 
@@ -35,7 +36,7 @@ const [WHITE_FROM, WHITE_GREY] = [85, 12];
 /** Minutes to wipe rollers, blade and hands. */
 const CLEANING: Minutes = 3;
 /** Waiting for white is worth so many minutes before one cleans for it instead. */
-const WORTH: Minutes = 5;
+const WORTH: Minutes = 2;
 
 interface Turn<Of> {
   readonly clay: ClayOfSitting<Of>;
@@ -48,7 +49,8 @@ const inOrder = <Of>(turns: readonly Turn<Of>[]): Turn<Of>[] =>
   [...turns].sort(
     (a, b) =>
       Number(b.white) - Number(a.white) ||
-      b.how.passes * b.how.portions - a.how.passes * a.how.portions ||
+      FIRMNESSES.indexOf(b.how.firmness) - FIRMNESSES.indexOf(a.how.firmness) ||
+      b.how.minutes - a.how.minutes ||
       b.clay.lightness - a.clay.lightness,
   );
 

@@ -35,6 +35,7 @@ export function volumesOf(
 /** A cane as it was made. */
 interface CaneMade extends Pick<Row<'entryCane'>, 'diameterMm' | 'lengthMm' | 'lostMm' | 'slices' | 'pictureId'> {
   readonly caneId: string;
+  readonly revisionId: string;
   readonly name: string;
   /** of its revision */
   readonly number: number;
@@ -79,7 +80,17 @@ export class CanesTold {
       const cane = revision && (await this.revisionRule.thing('cane', revision.caneId));
       if (!cane) continue;
       const { id: caneId, name } = cane;
-      made.push({ caneId, name, number: revision.number, diameterMm, lengthMm, lostMm, slices, pictureId });
+      made.push({
+        caneId,
+        revisionId: caneRevisionId,
+        name,
+        number: revision.number,
+        diameterMm,
+        lengthMm,
+        lostMm,
+        slices,
+        pictureId,
+      });
     }
     return made;
   }

@@ -4,7 +4,16 @@ import { integer, index, real, sqliteTable, text } from 'drizzle-orm/sqlite-core
 import type { TrimMade } from '#core/cane';
 import type { Firmness, Squeeze } from '#core/clay';
 import type { Conditioner } from '#core/conditioning';
-import type { BakedItemDto, KeptPiece, MadeDto, Outcome, OverPlan, PatternLiked, PatternStopDto } from '#contract';
+import type {
+  BakedItemDto,
+  KeptPiece,
+  MadeDto,
+  Outcome,
+  OverPlan,
+  PatternLiked,
+  PatternStopDto,
+  TroubleMark,
+} from '#contract';
 import {
   batches,
   blendRevisions,
@@ -118,6 +127,8 @@ export const entryPictures = sqliteTable(
     position: integer('position').notNull(),
     /** how it lies over the picture of the plan; null: nobody has laid it there */
     lay: text('lay', { mode: 'json' }).$type<OverPlan>(),
+    /** what went wrong where; null: nothing is marked */
+    marks: text('marks', { mode: 'json' }).$type<readonly TroubleMark[]>(),
   },
   (t) => [index('entry_picture_entry').on(t.entryId), index('entry_picture_picture').on(t.pictureId)],
 );

@@ -15,9 +15,10 @@ interface Told {
 
 /** Photographs as rows of an entry, each once. */
 export const pictureRows = (entryId: string, pictures: NonNullable<WrittenDto['pictures']>): Row<'entryPicture'>[] =>
-  [...new Map(pictures.map((one) => [one.id, one])).values()].map(({ id, lay }, position) => ({
+  [...new Map(pictures.map((one) => [one.id, one])).values()].map(({ id, lay, marks }, position) => ({
     ...{ id: `${entryId} ${id}`, entryId, pictureId: id, position },
     lay: lay ?? null,
+    marks: marks && marks.length > 0 ? marks : null,
   }));
 
 /** @throws ProblemException at the photograph that is not kept */

@@ -1,12 +1,16 @@
-import { Body, Controller, Get, Inject, Param, Put, Query } from '@nestjs/common';
-import { DiaryNoteDto, type DiaryAnswer, type DiaryListAnswer } from '#contract';
+import { Body, Controller, Get, HttpCode, Inject, Param, Post, Put, Query } from '@nestjs/common';
+import { DiaryNoteDto, NextTimeDto, type DiaryAnswer, type DiaryListAnswer, type PlanNoted } from '#contract';
 import { ChangeId, fromQuery } from '../access/changeId.js';
 import { sameId } from '../access/problem.js';
+import { NextTime } from './nextTime.js';
 import { DiaryService } from './diary.service.js';
 
 @Controller('api/diary')
 export class DiaryController {
-  constructor(@Inject(DiaryService) private readonly service: DiaryService) {}
+  constructor(
+    @Inject(DiaryService) private readonly service: DiaryService,
+    @Inject(NextTime) private readonly nextTime: NextTime,
+  ) {}
 
   @Get()
   list(@Query() query: Record<string, string | undefined>): Promise<DiaryListAnswer> {
@@ -26,5 +30,11 @@ export class DiaryController {
   save(@Param('id') id: string, @ChangeId() change: string, @Body() body: DiaryNoteDto): Promise<DiaryAnswer> {
     sameId(id, body.id);
     return this.service.saveNote(change, body);
+  }
+
+  @Post(':id/next')
+  @HttpCode(200)
+  next(@Param('id') id: string, @ChangeId() change: string, @Body() body: NextTimeDto): Promise<PlanNoted> {
+    return this.nextTime.write(change, id, body);
   }
 }

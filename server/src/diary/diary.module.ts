@@ -5,10 +5,11 @@ import { SheetBookModule } from '../sheetBook/sheetBook.module.js';
 import { DiaryController } from './diary.controller.js';
 import { DiaryService } from './diary.service.js';
 import { DiaryStore } from './diary.store.js';
+import { NextTime } from './nextTime.js';
 
 @Module({
   imports: [BlendsModule, CanesModule, SheetBookModule],
   controllers: [DiaryController],
-  providers: [DiaryService, DiaryStore],
+  providers: [DiaryService, DiaryStore, NextTime],
 })
 export class DiaryModule {}

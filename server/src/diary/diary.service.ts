@@ -40,7 +40,9 @@ export class DiaryService {
     const { words: _, ...card } = entry;
     return {
       ...card,
-      pictures: (await this.store.picturesOf(id)).map(({ pictureId, lay }) => ({ id: pictureId, lay })),
+      pictures: (await this.store.picturesOf(id)).map(({ pictureId, lay, marks }) => ({
+        ...{ id: pictureId, lay, marks: marks && [...marks] },
+      })),
       pieces: (await this.store.piecesOf(id)).map(({ name, count, shape, piece, ...cutter }) => ({
         name,
         count,
@@ -115,16 +117,11 @@ export class DiaryService {
   }
 
   /** Photographs of an entry; those that are let go stay in the file, so that undo finds them. */
-  private async savePictures(
-    draft: Draft,
-    entryId: string,
-    pictures: EntryPictureDto[],
-    title: string,
-  ): Promise<void> {
+  private async savePictures(draft: Draft, entryId: string, pictures: EntryPictureDto[], title: string): Promise<void> {
     const before = await this.store.picturesOf(entryId);
-    if (sameOrder(before, pictures)) return;
     await checkPictures(draft, pictures);
     const wanted = pictureRows(entryId, pictures);
+    if (toldOf(before) === toldOf(wanted)) return;
     draft.replace('entryPicture', before, wanted);
     draft.summary = wanted.length > before.length ? `photograph of ${title}` : `changed the photographs of ${title}`;
     if (wanted.length === before.length && wanted.some((row) => row.lay))
@@ -132,11 +129,8 @@ export class DiaryService {
   }
 }
 
-const told = ({ pictureId, lay }: Pick<Row<'entryPicture'>, 'pictureId' | 'lay'>): string =>
-  `${pictureId} ${JSON.stringify(lay)}`;
-
-const sameOrder = (before: readonly Row<'entryPicture'>[], pictures: readonly EntryPictureDto[]): boolean =>
-  before.map(told).join() === pictures.map(({ id, lay }) => told({ pictureId: id, lay: lay ?? null })).join();
+const toldOf = (rows: readonly Pick<Row<'entryPicture'>, 'pictureId' | 'lay' | 'marks'>[]): string =>
+  JSON.stringify(rows.map(({ pictureId, lay, marks }) => [pictureId, lay, marks]));
 
 /** What was said of an entry, for the list of changes. */
 function summaryOf(stored: Row<'entry'>, { note, outcome }: DiaryNoteDto): string {

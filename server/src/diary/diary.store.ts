@@ -82,6 +82,20 @@ export class DiaryStore {
       .orderBy(asc(entryPictures.position));
   }
 
+  /** What an entry was made from, that has a plan: canes, patterned sheets, blends, mixes. */
+  async plansOf(id: string): Promise<(readonly ['cane' | 'pattern' | 'blend' | 'mix', string])[]> {
+    const rows = await this.db.all<{ kind: 'cane' | 'pattern' | 'blend' | 'mix'; id: string }>(sql`
+      SELECT 'cane' AS kind, r.cane_id AS id FROM entry_cane e JOIN cane_revision r ON r.id = e.cane_revision_id
+        WHERE e.entry_id = ${id}
+      UNION ALL SELECT 'pattern', r.pattern_id FROM entry_pattern e
+        JOIN pattern_revision r ON r.id = e.pattern_revision_id WHERE e.entry_id = ${id}
+      UNION ALL SELECT 'blend', r.blend_id FROM entry_blend e
+        JOIN blend_revision r ON r.id = e.blend_revision_id WHERE e.entry_id = ${id}
+      UNION ALL SELECT 'mix', r.mix_id FROM entry_mix e JOIN revision r ON r.id = e.revision_id
+        WHERE e.entry_id = ${id}`);
+    return rows.map((row) => [row.kind, row.id] as const);
+  }
+
   takingsOf(id: string): Promise<Row<'entryTaking'>[]> {
     return this.db.select().from(entryTakings).where(eq(entryTakings.entryId, id));
   }

@@ -24,6 +24,7 @@ const READ_AT_BENCH: readonly Rule[] = [
 const WRITTEN_AT_BENCH: readonly Rule[] = [
   /^POST \/api\/batches\/[\w-]+\/done$/,
   /^PUT \/api\/(diary|pictures)\/[\w-]+$/,
+  /^POST \/api\/diary\/[\w-]+\/next$/,
   /^PUT \/api\/days\/rule$/,
   /^PUT \/api\/bench\/now\b/,
   /^POST \/api\/ovens\/[\w-]+\/baked$/,

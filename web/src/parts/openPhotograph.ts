@@ -34,8 +34,9 @@ async function scaledDown(file: File): Promise<PictureDto> {
   if (file.size === 0) throw complaint('picture/empty', { name: file.name });
   if (file.size > MOST_BYTES) throw complaint('picture/heavy', { name: file.name });
   const opened = await openPicture(file);
-  const { type, width, height, bytes } = opened;
-  const picture: PictureDto = { id: crypto.randomUUID(), type, width, height, data: base64(bytes) };
+  const { type, width, height, bytes, small } = opened;
+  const data = base64(bytes);
+  const picture: PictureDto = { id: crypto.randomUUID(), type, width, height, data, small: base64(small) };
   atHand.set(picture.id, URL.createObjectURL(new Blob([new Uint8Array(bytes)], { type })));
   return picture;
 }
@@ -56,6 +57,9 @@ export async function keepPhotographLater(file: File): Promise<string> {
   void change('PUT', `/api/pictures/${picture.id}`, picture);
   return picture.id;
 }
+
+/** Where the small one of a photograph is shown from: for a wall of them. */
+export const smallSourceOf = (id: string): string => atHand.get(id) ?? `/api/pictures/${id}?size=small`;
 
 /** Where a photograph is shown from. */
 export const sourceOf = (id: string): string => atHand.get(id) ?? `/api/pictures/${id}`;

@@ -22,11 +22,14 @@ export const askPicture = <T>(question: (worker: Remote<PictureWorker>) => Promi
 /** Begins the worker, so that a photograph can be opened also where the network is gone by then. */
 export const wakePictures = (): Promise<boolean> => askPicture((worker) => worker.ready());
 
+/** Photographs as some phones keep them, which most browsers cannot read. */
+const isHeic = ({ name, type }: File): boolean => /\.hei[cf]$/i.test(name) || /^image\/hei[cf]/.test(type);
+
 /** Opens a file as the picture at hand. @throws Complaint where it is none, or too large */
 export async function openPicture(file: File): Promise<Opened> {
   const opened = await askPicture<Opened | 'too large' | null>((worker) => worker.open(file));
   if (opened === 'too large') throw complaint('picture/large', { name: file.name });
-  if (!opened) throw complaint('picture/unreadable', { name: file.name });
+  if (!opened) throw complaint(isHeic(file) ? 'picture/heic' : 'picture/unreadable', { name: file.name });
   held = file;
   return opened;
 }

@@ -33,6 +33,8 @@ export interface Opened {
   readonly fullHeight: number;
   readonly type: 'image/jpeg' | 'image/png';
   readonly bytes: Uint8Array;
+  /** the same as a small JPEG, for a wall of them */
+  readonly small: Uint8Array;
 }
 
 let pixels: Pixels | null = null;
@@ -51,6 +53,24 @@ function take(bitmap: ImageBitmap): OffscreenCanvas {
   context.drawImage(bitmap, 0, 0, width, height);
   pixels = context.getImageData(0, 0, width, height);
   return canvas;
+}
+
+/** Longest side of a small picture, and how much of it is let go. */
+const [SMALL, SMALL_QUALITY] = [320, 0.72];
+
+/** The picture as a small JPEG, what is clear in it as white. */
+async function smallOf(canvas: OffscreenCanvas): Promise<Uint8Array> {
+  const scale = Math.min(1, SMALL / Math.max(canvas.width, canvas.height));
+  const [width, height] = [Math.ceil(canvas.width * scale), Math.ceil(canvas.height * scale)];
+  const small = new OffscreenCanvas(width, height);
+  const context = small.getContext('2d');
+  if (!context) throw new Fault('a photograph was looked at', 'This browser cannot draw in a worker.');
+  context.fillStyle = 'white';
+  context.fillRect(0, 0, width, height);
+  context.imageSmoothingQuality = 'high';
+  context.drawImage(canvas, 0, 0, width, height);
+  const blob = await small.convertToBlob({ type: 'image/jpeg', quality: SMALL_QUALITY });
+  return new Uint8Array(await blob.arrayBuffer());
 }
 
 /** Bytes at the beginning of a picture among which its size stands, behind what cameras write there. */
@@ -86,6 +106,7 @@ const worker = {
     for (let quality = 0.8; blob.size > MOST_BYTES && quality > 0.1; quality -= 0.15)
       blob = await canvas.convertToBlob({ type: 'image/jpeg', quality });
     const bytes = new Uint8Array(await blob.arrayBuffer());
+    const small = await smallOf(canvas);
     return transfer(
       {
         width: canvas.width,
@@ -94,8 +115,9 @@ const worker = {
         fullHeight,
         type: blob.type === 'image/png' ? 'image/png' : 'image/jpeg',
         bytes,
+        small,
       },
-      [bytes.buffer],
+      [bytes.buffer, small.buffer],
     );
   },
   /** The picture at hand in so many flat regions, as a template of that width. @throws Complaint */

@@ -15,6 +15,9 @@ const FILE_SENTENCES = {
   'picture/unreadable': (d: { name: string }) =>
     `${d.name} cannot be read as a picture. It may be broken, or of a kind that this browser does not know; ` +
     'PNG and JPEG always work.',
+  'picture/heic': (d: { name: string }) =>
+    `${d.name} is a HEIC photograph, which this browser cannot read. Choose JPEG among the formats of the camera ` +
+    '(often called the most compatible one), or export it as JPEG.',
   'picture/none': () => 'No picture is open.',
   'palette/refused': () => 'The palette could not be kept.',
 } as const;

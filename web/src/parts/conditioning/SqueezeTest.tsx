@@ -8,7 +8,7 @@ import { Caption, Key, Word } from '../../theme/pieces.js';
 import { change } from '../../wire/save.js';
 import { SQUEEZE_WORDS } from './squeezeWords.js';
 
-const KEYS: Readonly<Record<Squeeze, string>> = { gives: 'g', stiff: 's', cracks: 'c', crumbles: 'u' };
+const KEYS: Readonly<Record<Squeeze, string>> = { gives: 'g', stiff: 's', cracks: 'c', crumbles: 'r' };
 
 interface SqueezeTestProps {
   /** blocks of one age that are treated alike */
@@ -38,7 +38,7 @@ export function SqueezeTest({ blocks }: SqueezeTestProps): ReactElement | null {
   if (!first) return null;
   const now = squeezeOf(first, today());
   return (
-    <Box role="group" aria-label="Squeeze it between two fingers">
+    <Box role="group" aria-label="Squeeze it between two fingers" marginBottom={4}>
       <Flex gap={3} wrap="wrap" alignItems="baseline">
         <span>Squeezed between two fingers it</span>
         {SQUEEZES.map((one) => (

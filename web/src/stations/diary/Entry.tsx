@@ -14,11 +14,14 @@ import { showLength, showMass, showSize, showTemperature, type UnitSystem } from
 import type { DiaryAnswer } from '#contract/diary';
 import { AmountBar } from '../../parts/AmountBar.js';
 import { Chip } from '../../parts/Chip.js';
+import { HowItWent } from '../../parts/HowItWent.js';
 import { showDate } from '../../state/today.js';
 import { useUnits } from '../../state/view.js';
 import { NARROW } from '../../theme/narrow.js';
 import { Caption, Note, Second } from '../../theme/pieces.js';
-import { put } from '../../wire/save.js';
+import { ChipFromPhotograph } from './ChipFromPhotograph.js';
+import { LaidOver } from './LaidOver.js';
+import { saveEntry } from './saveEntry.js';
 
 type Of<K extends keyof DiaryAnswer> = DiaryAnswer[K] extends readonly (infer T)[] ? T : never;
 
@@ -200,14 +203,23 @@ function ClayWent({ entry }: EntryProps): ReactElement | null {
   );
 }
 
+/** How it went: said at *Done*, or later. */
+function Went({ entry }: EntryProps): ReactElement {
+  return (
+    <HowItWent
+      outcome={entry.outcome}
+      onChange={(outcome) => {
+        saveEntry(entry, { outcome });
+      }}
+    />
+  );
+}
+
 /** What the maker wrote; saved when it is left. */
 function Words({ entry }: EntryProps): ReactElement {
   const [text, setText] = useState<string | null>(null);
   const keep = (): void => {
-    if (text !== null && text !== entry.note) {
-      const dto = { id: entry.id, version: entry.version, note: text, pictures: [...entry.pictures] };
-      void put(`/api/diary/${entry.id}`, dto, { ...entry, note: text });
-    }
+    if (text !== null && text !== entry.note) saveEntry(entry, { note: text });
     setText(null);
   };
   return (
@@ -234,7 +246,10 @@ export function Entry({ entry }: EntryProps): ReactElement {
   return (
     <Flex direction="column" gap={5} padding={5} overflowY="auto" minWidth={0}>
       <Head entry={entry} />
+      <Went entry={entry} />
       <Photographs entry={entry} />
+      <LaidOver entry={entry} />
+      <ChipFromPhotograph entry={entry} />
       <Mixes entry={entry} />
       {entry.blends.map((b) => (
         <OneBlend key={b.blendId} blend={b} />

@@ -5,11 +5,11 @@ import type { DiaryAnswer, EntryPictureDto } from '#contract/diary';
 import { MOST_PICTURES } from '#contract/limits';
 import { FileWord } from '../../parts/FileWord.js';
 import { Warning } from '../../parts/Warning.js';
-import { keepPhotographLater, sourceOf } from '../../parts/openPhotograph.js';
+import { keepPhotographLater, smallSourceOf, sourceOf } from '../../parts/openPhotograph.js';
 import { Word } from '../../theme/pieces.js';
-import { put } from '../../wire/save.js';
+import { saveEntry, type Told } from './saveEntry.js';
 
-type Entry = Pick<DiaryAnswer, 'id' | 'version' | 'note' | 'pictures' | 'title'>;
+type Entry = Told & Pick<DiaryAnswer, 'title'>;
 
 /** px of one photograph. */
 const SIZE = 220;
@@ -30,7 +30,7 @@ function OnePhotograph({
     <Box as="li" maxWidth="100%">
       <a href={sourceOf(id)} target="_blank" rel="noreferrer" aria-label={`${words}, large`}>
         <img
-          src={sourceOf(id)}
+          src={smallSourceOf(id)}
           alt={words}
           style={{ width: SIZE, height: SIZE, objectFit: 'cover', display: 'block', maxWidth: '100%' }}
         />
@@ -46,8 +46,7 @@ function OnePhotograph({
 export function Photographs({ entry }: { readonly entry: Entry }): ReactElement {
   const [wrong, setWrong] = useState<string | null>(null);
   const save = (pictures: readonly EntryPictureDto[]): void => {
-    const dto = { id: entry.id, version: entry.version, note: entry.note, pictures: [...pictures] };
-    void put(`/api/diary/${entry.id}`, dto, { ...entry, pictures });
+    saveEntry(entry, { pictures });
   };
   const add = async (file: File): Promise<void> => {
     setWrong(null);

@@ -1,11 +1,15 @@
-import { Box } from '@chakra-ui/react';
+import { Box, Flex } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
+import { Link } from 'react-router';
 import { SYMPTOMS, causesFor, type Fitting, type Symptom } from '#core/trouble';
-import type { DiaryAnswer } from '#contract/diary';
+import type { DiaryAnswer, PlanNoted } from '#contract/diary';
 import { Choice } from '../../../parts/Choice.js';
 import { Caption, Second, Word } from '../../../theme/pieces.js';
+import { Warning } from '../../../parts/Warning.js';
 import { useShelf } from '../../../wire/queries.js';
-import { put } from '../../../wire/save.js';
+import { change, useRefusal } from '../../../wire/save.js';
+import { saveEntry } from '../saveEntry.js';
+import { Marked, type Pointed } from './Marked.js';
 import { troubleFacts } from './troubleFacts.js';
 
 /** Causes that are shown. */
@@ -30,8 +34,14 @@ export function withTrouble(note: string, line: string): string {
   return note.trim() === '' ? line : `${note.trimEnd()}\n${line}`;
 }
 
+interface OneCauseProps {
+  readonly fitting: Fitting;
+  readonly onKeep: () => void;
+  readonly onNext: () => void;
+}
+
 /** A cause that fits, with what speaks for it, what saves it, and what changes next time. */
-function OneCause({ fitting, onKeep }: { readonly fitting: Fitting; readonly onKeep: () => void }): ReactElement {
+function OneCause({ fitting, onKeep, onNext }: OneCauseProps): ReactElement {
   const { cause, because, share } = fitting;
   return (
     <Box as="li" marginTop={3}>
@@ -41,36 +51,84 @@ function OneCause({ fitting, onKeep }: { readonly fitting: Fitting; readonly onK
         {cause.now !== null && <div>Now: {cause.now}</div>}
         <div>Next time: {cause.next}</div>
       </Box>
-      <Word fontSize="small" aria-label={`It was: ${cause.what}`} onClick={onKeep}>
-        that was it: write it down
-      </Word>
+      <Flex gap={4}>
+        <Word fontSize="small" aria-label={`It was: ${cause.what}`} onClick={onKeep}>
+          that was it: write it down
+        </Word>
+        <Word fontSize="small" aria-label={`To the plan: ${cause.next}`} onClick={onNext}>
+          next time, as a note on the plan
+        </Word>
+      </Flex>
     </Box>
   );
 }
 
+/** What went wrong, where, and what is done about it. */
+function useTrouble({ entry }: WentWrongProps) {
+  const [symptom, setSymptom] = useState<Symptom | typeof NONE>(NONE);
+  const [pointed, setPointed] = useState<Pointed | null>(null);
+  const [noted, setNoted] = useState<PlanNoted | null>(null);
+  const path = `/api/diary/${entry.id}/next`;
+  const refusal = useRefusal(path);
+  const mark = (what: Symptom, { pictureId, x, y }: Pointed): void => {
+    const pictures = entry.pictures.map((p) =>
+      p.id === pictureId ? { ...p, marks: [...(p.marks ?? []), { x, y, what }] } : p,
+    );
+    saveEntry(entry, { pictures });
+  };
+  return {
+    ...{ symptom, pointed, noted, refusal },
+    choose: (next: Symptom | typeof NONE): void => {
+      setSymptom(next);
+      setNoted(null);
+      if (next === NONE || !pointed) return;
+      mark(next, pointed);
+      setPointed(null);
+    },
+    point: (at: Pointed): void => {
+      setPointed(at);
+      setSymptom(NONE);
+    },
+    keep: (one: Fitting): void => {
+      if (symptom === NONE) return;
+      saveEntry(entry, { note: withTrouble(entry.note, troubleNote(symptom, one)) });
+    },
+    next: async ({ cause }: Fitting): Promise<void> => {
+      const line = `Next time: ${cause.next}`;
+      setNoted(await change<PlanNoted>('POST', path, { version: entry.version, line }));
+    },
+  };
+}
+
+/** Where a plan is. */
+const STATIONS: Readonly<Record<PlanNoted['kind'], string>> = {
+  batch: 'batches',
+  cane: 'canes',
+  pattern: 'patterns',
+  blend: 'blends',
+  mix: 'mixes',
+};
+
 /** What went wrong, and why it most likely did, by all that is known of this very piece. */
 export function WentWrong({ entry }: WentWrongProps): ReactElement {
-  const [symptom, setSymptom] = useState<Symptom | typeof NONE>(NONE);
+  const trouble = useTrouble({ entry });
+  const { symptom, pointed, noted, refusal } = trouble;
   const shelf = useShelf().data;
   const fitting =
     symptom === NONE || !shelf ? [] : causesFor(symptom, troubleFacts(entry, shelf)).slice(0, MOST_CAUSES);
-  const keep = (one: Fitting): void => {
-    if (symptom === NONE) return;
-    const note = withTrouble(entry.note, troubleNote(symptom, one));
-    const dto = { id: entry.id, version: entry.version, note, pictures: [...entry.pictures] };
-    void put(`/api/diary/${entry.id}`, dto, { ...entry, note });
-  };
   return (
     <Box maxWidth="560px" role="group" aria-label="What went wrong">
-      <Box fontSize="h2">
-        What went wrong:{' '}
+      <Box fontSize="h2" marginBottom={2}>
+        {pointed ? 'Here it is: ' : 'What went wrong: '}
         <Choice<Symptom | typeof NONE>
           label="What went wrong"
           value={symptom}
           options={OPTIONS}
-          onChange={setSymptom}
+          onChange={trouble.choose}
         />
       </Box>
+      <Marked entry={entry} pointed={pointed} onPoint={trouble.point} />
+      {entry.pictures.length > 0 && !pointed && symptom === NONE && <Caption>or point at it on a photograph</Caption>}
       {fitting.length > 0 && (
         <Box as="ol" aria-label="Why, the likeliest first">
           {fitting.map((one) => (
@@ -78,12 +136,19 @@ export function WentWrong({ entry }: WentWrongProps): ReactElement {
               key={one.cause.id}
               fitting={one}
               onKeep={() => {
-                keep(one);
+                trouble.keep(one);
               }}
+              onNext={() => void trouble.next(one)}
             />
           ))}
         </Box>
       )}
+      {noted && (
+        <Box role="status" marginTop={2}>
+          It stands in the note of <Link to={`/${STATIONS[noted.kind]}/${noted.id}`}>{noted.name}</Link>.
+        </Box>
+      )}
+      {refusal && <Warning>{refusal.message}</Warning>}
     </Box>
   );
 }
