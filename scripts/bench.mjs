@@ -19,6 +19,7 @@ const { relighting } = await import('../dist/core/bench/relighting.js');
 const { mosaics } = await import('../dist/core/bench/mosaics.js');
 const { slices } = await import('../dist/core/bench/slices.js');
 const { troubles } = await import('../dist/core/bench/troubles.js');
+const { teaching } = await import('../dist/core/bench/teaching.js');
 const { ovens } = await import('../dist/core/bench/ovens.js');
 const { creases } = await import('../dist/core/bench/creases.js');
 const { layouts } = await import('../dist/core/bench/layouts.js');
@@ -151,6 +152,7 @@ const TABLES = {
   slices: () => slices(() => performance.now()),
   mosaics: () => mosaics(() => performance.now()),
   troubles: () => troubles(),
+  teaching: () => teaching(),
   ovens: () => ovens(),
   days: () => days(() => performance.now()),
   creases: () => creases(() => performance.now()),

@@ -406,7 +406,9 @@ describe('blocks of several ages', () => {
           expect(ages).toEqual([...ages].sort((a, b) => b - a));
           const short = grams - there.reduce((sum, [, left]) => sum + left, 0);
           expect(lots.filter((l) => l.bought)).toEqual(
-            short > 0.05 ? [{ grams: expect.closeTo(short, 9), months: 0, bought: true, squeeze: null, blockIds: [] }] : [],
+            short > 0.05
+              ? [{ grams: expect.closeTo(short, 9), months: 0, bought: true, squeeze: null, blockIds: [] }]
+              : [],
           );
         },
       ),

@@ -99,7 +99,7 @@ describe('ends', () => {
         { lostMm: 30, unitMm: 30 },
         { lostMm: 36, unitMm: 40 },
       ]).ends,
-    ).toBeCloseTo((1 + 0.9 + 2 * 0.6) / 4, 12);
+    ).toBeCloseTo(0.6 * ((1 / 0.6) * (0.9 / 0.6)) ** (1 / (2 + (0.35 / 0.5) ** 2)), 3);
     const plan = planBackwards(steps(log('clay:a', 40), reduce(20)), { slices: 10, thickness: 2 }, rule(0.9));
     const [, stage] = plan.stages;
     // cut off as planned, the share stays what it was planned with

@@ -168,7 +168,7 @@ describe('conditioning', () => {
       }),
     );
     expect(plan([took(40, 'other')])).toMatchObject({ passes: before, because: { from: 0 } });
-    expect(learnedPasses('l', [], null)).toMatchObject({ factor: 1, from: 0 });
+    expect(learnedPasses('l', 6, [], null)).toMatchObject({ factor: 1, from: 0 });
   });
 });
 

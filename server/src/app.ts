@@ -46,6 +46,8 @@ import { OvensModule } from './ovens/ovens.module.js';
 import { PalettesModule } from './palettes/palettes.module.js';
 import { SheetsModule } from './sheets/sheets.module.js';
 import { ShoppingModule } from './shopping/shopping.module.js';
+import { SetAsideModule } from './db/setAside.module.js';
+import { TaughtModule } from './taught/taught.module.js';
 import { StockModule } from './stock/stock.module.js';
 import { AccountsModule } from './stock/accounts.module.js';
 import { SheetBookModule } from './sheetBook/sheetBook.module.js';
@@ -93,6 +95,8 @@ class AppModule {
         BenchNowModule,
         BakedModule,
         DiaryModule,
+        SetAsideModule,
+        TaughtModule,
         LearningModule,
         DevicesModule,
         ExchangeModule,

@@ -182,8 +182,8 @@ test('an archive of an older version is brought up to date', async () => {
   const manifest = JSON.parse(String(files.get('manifest.json'))) as Record<string, unknown> & {
     rows: Record<string, number>;
   };
-  // before the bench was shared, the diary had photographs, and there were mosaics
-  const { bench_now: _, entry_picture: __, mosaic: ___, ...rows } = manifest.rows;
+  // before the bench was shared, the diary had photographs, there were mosaics, and what was learned could be set aside
+  const { bench_now: _, entry_picture: __, mosaic: ___, set_aside: ____, ...rows } = manifest.rows;
   // clays had no edges yet, and no sheet was of a cane
   const before = (table: string, column: string): number => {
     const lines = String(files.get(`data/${table}.jsonl`))
@@ -197,8 +197,19 @@ test('an archive of an older version is brought up to date', async () => {
     return kept.length;
   };
   Object.assign(rows, { clay: before('clay', 'edge_hex'), pattern_use: before('pattern_use', 'cane_revision_id') });
+  // nobody had squeezed a block, said how anything went, or kept small pictures
+  for (const [table, column] of [
+    ...(['squeezed', 'squeezed_on', 'inside'] as const).map((c) => ['block', c] as const),
+    ...([
+      ['entry', 'outcome'],
+      ['entry_conditioning', 'squeeze'],
+      ['bench_setup', 'condition_school'],
+    ] as const),
+    ['picture', 'small'] as const,
+  ])
+    rows[table] = before(table, column);
   files.set('manifest.json', Buffer.from(JSON.stringify({ ...manifest, tables: 20, rows })));
-  for (const gone of ['bench_now', 'entry_picture', 'mosaic']) files.delete(`data/${gone}.jsonl`);
+  for (const gone of ['bench_now', 'entry_picture', 'mosaic', 'set_aside']) files.delete(`data/${gone}.jsonl`);
   const ready = await takeIn(api, await zipped(files), 'old.zip');
   expect([ready.state, ready.why]).toEqual(['ready', null]);
   expect((await api.get<ArchiveAnswer>('/api/archive')).body.copies.map((c) => c.name)).toContain('from old');

@@ -29,6 +29,8 @@ export {
   JUST_NOT_SEEN,
   assumedKept,
   forecast,
+  ASSUMED_PASSES,
+  blendsLearned,
   keptFrom,
   streakContrast,
   type CountedBlend,

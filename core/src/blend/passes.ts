@@ -1,4 +1,5 @@
 import { deltaE, labOf, mixPigments, type Pigment } from '#core/colour';
+import { learnedOf, type LearnedFigure } from '#core/learned';
 import { complaint } from './sentences.js';
 
 /** Passes after which a blend is free of streaks where nobody has counted: an assumption. */
@@ -17,17 +18,20 @@ export interface CountedBlend {
   readonly passes: number;
 }
 
-/**
- * What one pass keeps, from one's own blends: the geometric mean, with the
- * assumption counting as much as two of them.
- */
-export function keptFrom(counted: readonly CountedBlend[]): number {
-  const own = counted
-    .filter((b) => b.contrast > JUST_NOT_SEEN && b.passes > 0)
-    .map((b) => Math.log(JUST_NOT_SEEN / b.contrast) / b.passes);
-  const sum = own.reduce((a, b) => a + b, 0) + 2 * Math.log(assumedKept);
-  return Math.exp(sum / (own.length + 2));
-}
+/** How far blends are off each other, and hands off the assumption (ln). */
+const TRUST = { each: 0.4, bench: 0.5 };
+
+/** How much sooner or later than assumed streaks were gone, over all blends that were made: more is sooner. */
+export const blendsLearned = (counted: readonly CountedBlend[]): LearnedFigure =>
+  learnedOf(
+    counted
+      .filter((b) => b.contrast > JUST_NOT_SEEN && b.passes > 0)
+      .map((b) => Math.log(JUST_NOT_SEEN / b.contrast) / b.passes / Math.log(assumedKept)),
+    TRUST,
+  );
+
+/** What one pass keeps, from one's own blends, whatever odd ones there were. */
+export const keptFrom = (counted: readonly CountedBlend[]): number => assumedKept ** blendsLearned(counted).factor;
 
 /** The largest difference between two neighbouring colours of a blend: what its streaks begin with. */
 export function streakContrast(pigments: readonly Pigment[]): number {

@@ -56,6 +56,7 @@ export {
   checkWork,
   contextOf,
   isBegin,
+  endsLearned,
   learnedEnds,
   measured,
   partsOf,

@@ -11,6 +11,7 @@ export {
   SCHOOLS_OF_CONDITIONING,
   USUAL_ROOM,
   learnedPasses,
+  passesFresh,
   type Conditioner,
   type CountedConditioning,
   type PassesBecause,

@@ -11,6 +11,8 @@ export type Conditioner = (typeof SCHOOLS_OF_CONDITIONING)[number];
  * until somebody says or counts another number.
  */
 const PASSES_FRESH: Readonly<Record<Firmness, number>> = { soft: 20, medium: 22, firm: 26, crumbly: 30 };
+/** Passes that are assumed for a portion of fresh clay of such a line. */
+export const passesFresh = (firmness: Firmness): number => PASSES_FRESH[firmness];
 /** The widest gap works the clay less at each pass; by hand it is turns and folds. Assumptions. */
 const SCHOOL_FACTOR: Readonly<Record<Conditioner, number>> = { 'thin slices': 1, 'thick slices': 1.2, 'by hand': 1.5 };
 export const USUAL_ROOM: Celsius = 21;
@@ -108,21 +110,42 @@ function assumed(asked: Circumstances, ownPasses: number | null): Omit<PassesBec
   };
 }
 
+/** From so many countings clay of an age has a figure of its own. */
+const OF_AN_AGE = 3;
+/** Years from which clay of a line is old. */
+const OLD_FROM = 2;
+
 /**
- * How much more or less than assumed this line took so far, whatever odd days there were.
+ * Countings of a line that tell of clay like this: of its age where there are enough, else all of the line.
+ * @param months null: unknown; `any`: whatever its age
+ */
+function countedLike(
+  lineId: string,
+  months: number | null | 'any',
+  counted: readonly CountedConditioning[],
+): readonly CountedConditioning[] {
+  const own = counted.filter((c) => c.lineId === lineId && c.passes > 0 && c.grams > 0);
+  if (months === 'any') return own;
+  const alike = own.filter((c) => isOld(c.months) === isOld(months));
+  return alike.length >= OF_AN_AGE ? alike : own;
+}
+
+const isOld = (months: number | null): boolean => (months ?? 0) >= 12 * OLD_FROM;
+
+/**
+ * How much more or less than assumed clay of a line and an age took so far, whatever odd days there were.
  * @param ownPasses the maker's own number for any line; null: none
  */
-export function learnedPasses(
+export const learnedPasses = (
   lineId: string,
+  months: number | null | 'any',
   counted: readonly CountedConditioning[],
   ownPasses: number | null,
-): LearnedFigure {
-  const own = counted.filter((c) => c.lineId === lineId && c.passes > 0 && c.grams > 0);
-  return learnedOf(
-    own.map((c) => c.passes / product(assumed(c, ownPasses))),
+): LearnedFigure =>
+  learnedOf(
+    countedLike(lineId, months, counted).map((c) => c.passes / product(assumed(c, ownPasses))),
     TRUST,
   );
-}
 
 /** How much more work a portion of half a block is than one of fresh clay so firm in a usual room. */
 export const besideFresh = (b: PassesBecause, firmness: Firmness): number =>
@@ -135,7 +158,7 @@ export function passesFor(
   counted: readonly CountedConditioning[],
   ownPasses: number | null,
 ): { readonly passes: number; readonly because: PassesBecause } {
-  const { factor, from } = learnedPasses(lineId, counted, ownPasses);
+  const { factor, from } = learnedPasses(lineId, circumstances.months, counted, ownPasses);
   const because = { ...assumed(circumstances, ownPasses), counted: factor, from };
   return { passes: Math.max(FEWEST, Math.round(product(because) * factor)), because };
 }

@@ -1,12 +1,13 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { randomUUID } from 'node:crypto';
 import { canBe, learnTimes, timeKey, timeOf, type BenchStep, type LearnedTimes } from '#core/batch';
-import type { DoneDto } from '#contract';
+import { minutesKey, type DoneDto } from '#contract';
 import { refused } from '../access/problem.js';
 import { DB } from '../db/db.module.js';
 import type { Db } from '../db/dataFile.js';
 import { Journal, type Draft } from '../db/journal.js';
 import { entryTimes } from '../db/schema.js';
+import { SetAside } from '../db/setAside.module.js';
 
 /** What the bench has taught of the maker's hands. */
 @Injectable()
@@ -17,9 +18,10 @@ export class StepTimes {
   constructor(
     @Inject(DB) private readonly db: Db,
     @Inject(Journal) journal: Journal,
+    @Inject(SetAside) private readonly aside: SetAside,
   ) {
     journal.onChange((writes) => {
-      if (writes.some(({ table }) => table === 'entryTime')) this.known = null;
+      if (writes.some(({ table }) => table === 'entryTime' || table === 'setAside')) this.known = null;
     });
   }
 
@@ -32,6 +34,12 @@ export class StepTimes {
   }
 
   private async learn(): Promise<LearnedTimes> {
+    const aside = await this.aside.keys();
+    return new Map([...(await this.all())].filter(([step]) => !aside.has(minutesKey(step))));
+  }
+
+  /** What was learned, set aside or not. */
+  async all(): Promise<LearnedTimes> {
     return learnTimes(await this.db.select().from(entryTimes));
   }
 

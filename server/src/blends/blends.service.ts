@@ -6,9 +6,18 @@ import { areasOf, checkLayout, streakContrast } from '#core/blend';
 import { lookUp, type Looking, type MaterialBook } from '#core/stock';
 import { colourOf, pigmentOfMix, flatOf } from '#core/mix';
 
-import type { BlendInside, BlendAnswer, BlendCard, BlendDoneDto, BlendDto, BlendPlanDto } from '#contract';
+import {
+  BLENDS_KEY,
+  type BlendInside,
+  type BlendAnswer,
+  type BlendCard,
+  type BlendDoneDto,
+  type BlendDto,
+  type BlendPlanDto,
+} from '#contract';
 import { checkVersion, inUse, notThere, refused, refusedAt } from '../access/problem.js';
 import { columnsFor, materialOf } from '../db/references.js';
+import { SetAside } from '../db/setAside.module.js';
 import { Journal, type Row } from '../db/journal.js';
 import { writeEntry } from '../db/writeEntry.js';
 import { MixesService } from '../mixes/mixes.service.js';
@@ -38,6 +47,7 @@ export class BlendsService {
     @Inject(BlendsStore) private readonly store: BlendsStore,
     @Inject(Revisions) private readonly revisionRule: Revisions,
     @Inject(Accounts) private readonly accounts: Accounts,
+    @Inject(SetAside) private readonly aside: SetAside,
   ) {}
 
   async cards(): Promise<BlendCard[]> {
@@ -68,7 +78,7 @@ export class BlendsService {
       plan,
       revision: number,
       made,
-      counted: await this.store.counted(),
+      counted: await this.counted(),
       referenced: [...new Map(referenced.map((r) => [r.id, r])).values()],
     };
   }
@@ -130,6 +140,15 @@ export class BlendsService {
       draft.remove('blend', [blend]);
       draft.summary = `took away the blend ${blend.name}`;
     });
+  }
+
+  /** Passes of all blends that were made; none where what they teach was set aside. */
+  private async counted(): Promise<{ contrast: number; passes: number }[]> {
+    return (await this.aside.keys()).has(BLENDS_KEY) ? [] : this.store.counted();
+  }
+
+  allCounted(): Promise<{ contrast: number; passes: number }[]> {
+    return this.store.counted();
   }
 
   /** Takes the clay off the shelf and writes the diary, with the passes that it took. @returns the id of the entry */

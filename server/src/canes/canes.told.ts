@@ -1,10 +1,11 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { learnedEnds, madeIn, usedIn, type EndsRule, type Program, type TrimMade, type Wanted } from '#core/cane';
 import { readMaterial, type Material } from '#core/material';
-import type { CaneAnswer, CaneInside } from '#contract';
+import { ENDS_KEY, type CaneAnswer, type CaneInside } from '#contract';
 import { notThere } from '../access/problem.js';
 import { aside } from '../aside/aside.js';
 import type { Row } from '../db/journal.js';
+import { SetAside } from '../db/setAside.module.js';
 import { ReadOnce } from '../revisions/readOnce.js';
 import { Revisions } from '../revisions/revisions.js';
 import { CanesStore } from './canes.store.js';
@@ -62,6 +63,7 @@ export class CanesTold {
   constructor(
     @Inject(CanesStore) private readonly store: CanesStore,
     @Inject(Revisions) private readonly revisionRule: Revisions,
+    @Inject(SetAside) private readonly aside: SetAside,
   ) {
     this.read = new ReadOnce(revisionRule, 'cane', ({ id, program }) => ({
       revisionId: id,
@@ -150,7 +152,12 @@ export class CanesTold {
 
   /** What ends took so far, of every cane that was made. */
   async learned(): Promise<CaneAnswer['learnedEnds']> {
-    return learnedEnds((await this.store.made()).flatMap(trimsOf));
+    const aside = (await this.aside.keys()).has(ENDS_KEY);
+    return learnedEnds(aside ? [] : await this.trims());
+  }
+
+  async trims(): Promise<TrimMade[]> {
+    return (await this.store.made()).flatMap(trimsOf);
   }
 
   async newest(caneId: string): Promise<Row<'caneRevision'>> {

@@ -1,11 +1,12 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { idsOf, readMaterial, type Material } from '#core/material';
 import { cutCanesOf, patternMaterials, type PatternProgram } from '#core/pattern';
-import type { CaneInside, DiaryAnswer, EarlierStop } from '#contract';
+import { SHEEN_KEY, type CaneInside, type DiaryAnswer, type EarlierStop } from '#contract';
 import { notThere } from '../access/problem.js';
 import { aside } from '../aside/aside.js';
 import { CanesTold } from '../canes/canes.told.js';
 import type { Row } from '../db/journal.js';
+import { SetAside } from '../db/setAside.module.js';
 import { Revisions } from '../revisions/revisions.js';
 import { PatternsStore } from './patterns.store.js';
 import type { SheetToPlan } from './plan.worker.js';
@@ -22,6 +23,7 @@ export class PatternsTold {
     @Inject(PatternsStore) private readonly store: PatternsStore,
     @Inject(Revisions) private readonly revisionRule: Revisions,
     @Inject(CanesTold) private readonly canes: CanesTold,
+    @Inject(SetAside) private readonly aside: SetAside,
   ) {}
 
   async newest(patternId: string): Promise<Row<'patternRevision'>> {
@@ -81,8 +83,13 @@ export class PatternsTold {
     return made;
   }
 
-  /** Where one stopped earlier, of all patterned sheets, newest first. */
+  /** Where one stopped earlier, of all patterned sheets, newest first; passes to a sheen unless they were set aside. */
   async stops(): Promise<EarlierStop[]> {
+    const aside = (await this.aside.keys()).has(SHEEN_KEY);
+    return (await this.allStops()).filter(({ kind }) => !aside || kind !== 'sheen');
+  }
+
+  async allStops(): Promise<EarlierStop[]> {
     const told: EarlierStop[] = [];
     for (const { stops, liked, madeOn, patternRevisionId } of await this.store.made()) {
       if (stops.length === 0 || told.length >= MOST_STOPS) continue;

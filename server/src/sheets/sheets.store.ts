@@ -5,6 +5,7 @@ import { passesKey, type BenchSetupDto, type MachineDto } from '#contract';
 import { DB } from '../db/db.module.js';
 import type { Row } from '../db/journal.js';
 import type { Db } from '../db/dataFile.js';
+import { SetAside } from '../db/setAside.module.js';
 import {
   batches,
   benchSetup,
@@ -16,7 +17,6 @@ import {
   machines,
   pieces,
   readings,
-  setAside,
   settings,
 } from '../db/schema.js';
 
@@ -41,7 +41,10 @@ const NO_SETUP: BenchSetupDto = {
 
 @Injectable()
 export class SheetsStore {
-  constructor(@Inject(DB) private readonly db: Db) {}
+  constructor(
+    @Inject(DB) private readonly db: Db,
+    @Inject(SetAside) private readonly aside: SetAside,
+  ) {}
 
   settingsOf(machineId: string): Promise<Row<'setting'>[]> {
     return this.db.select().from(settings).where(eq(settings.machineId, machineId)).orderBy(asc(settings.position));
@@ -77,16 +80,18 @@ export class SheetsStore {
 
   /** All clay that was conditioned, but for lines whose figure was set aside. */
   async conditioned(): Promise<CountedConditioning[]> {
-    const aside = new Set((await this.db.select().from(setAside)).map(({ id }) => id));
+    const aside = await this.aside.keys();
+    return (await this.allConditioned()).filter(({ lineId }) => !aside.has(passesKey(lineId)));
+  }
+
+  async allConditioned(): Promise<CountedConditioning[]> {
     const rows = await this.db
       .select()
       .from(entryConditionings)
       .innerJoin(clays, eq(clays.id, entryConditionings.clayId));
-    return rows
-      .filter(({ clay }) => !aside.has(passesKey(clay.lineId)))
-      .map(({ entry_conditioning: { firmness, squeeze, months, roomC, school, passes, grams }, clay }) => ({
-        ...{ lineId: clay.lineId, firmness, squeeze, months, roomC, school, passes, grams },
-      }));
+    return rows.map(({ entry_conditioning: { firmness, squeeze, months, roomC, school, passes, grams }, clay }) => ({
+      ...{ lineId: clay.lineId, firmness, squeeze, months, roomC, school, passes, grams },
+    }));
   }
 
   /** Batches and blends that use one of the settings, in words. */

@@ -48,6 +48,7 @@ import type {
   ShelfAnswer,
   ShoppingAnswer,
   StockAnswer,
+  TaughtAnswer,
   GardenAnswer,
   GlassAnswer,
   TakeOutAnswer,
@@ -144,6 +145,7 @@ export const usePartPlan = (id: string, counts: string | null): UseQueryResult<P
   useRead(`/api/batches/${id}/part?made=${counts ?? ''}`, counts !== null);
 export const useEntry = (id: string | undefined): UseQueryResult<DiaryAnswer> =>
   useRead(`/api/diary/${id ?? ''}`, id !== undefined);
+export const useTaught = (): UseQueryResult<TaughtAnswer> => useRead('/api/taught');
 export const useLearning = (): UseQueryResult<LearningAnswer> => useRead('/api/learning');
 export const useGarden = (): UseQueryResult<GardenAnswer> => useRead('/api/garden');
 export const usePalettes = (): UseQueryResult<readonly PaletteCard[]> => useRead('/api/palettes');

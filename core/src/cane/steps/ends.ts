@@ -1,3 +1,4 @@
+import { learnedOf, type LearnedFigure } from '#core/learned';
 import type { Mm, Mm2 } from '#core/units';
 import { areaOf, diameterOf, type Outline } from '#core/cane/outlines';
 
@@ -13,8 +14,9 @@ const FULL = 4;
 const HANDLED = 1 / 4;
 /** Ends that are cut off together overlap: the largest counts whole, of each other so much. */
 const OVERLAP = 1 / 4;
-/** The assumption counts as so many trims. */
-const BELIEVED = 2;
+/** How far trims are off each other, and hands off the assumption (ln); nobody loses less than this part of it. */
+const TRUST = { each: 0.35, bench: 0.5 };
+const LEAST_ENDS = 0.05;
 
 export const TRIMMINGS = ['once at the end', 'at every reduction'] as const;
 export type Trimming = (typeof TRIMMINGS)[number];
@@ -32,13 +34,17 @@ export interface TrimMade {
   readonly unitMm: Mm;
 }
 
-/** The share that was really lost so far: the mean over all trims, with the assumption counting as two of them. */
+/** What ends took of the assumption, over all trims. */
+export const endsLearned = (made: readonly TrimMade[]): LearnedFigure =>
+  learnedOf(
+    made.filter((m) => m.unitMm > 0).map((m) => Math.max(LEAST_ENDS, m.lostMm / m.unitMm / ASSUMED_ENDS)),
+    TRUST,
+  );
+
+/** The share that was really lost so far, whatever odd trims there were. */
 export function learnedEnds(made: readonly TrimMade[]): { readonly ends: number; readonly from: number } {
-  const own = made.filter((m) => m.unitMm > 0).map((m) => m.lostMm / m.unitMm);
-  return {
-    ends: (own.reduce((a, b) => a + b, 0) + BELIEVED * ASSUMED_ENDS) / (own.length + BELIEVED),
-    from: own.length,
-  };
+  const { factor, from } = endsLearned(made);
+  return { ends: ASSUMED_ENDS * factor, from };
 }
 
 /**

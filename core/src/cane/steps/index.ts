@@ -2,6 +2,7 @@ export {
   ASSUMED_ENDS,
   TRIMMINGS,
   USUAL_ENDS,
+  endsLearned,
   learnedEnds,
   type EndsRule,
   type TrimMade,

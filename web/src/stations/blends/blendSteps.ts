@@ -1,5 +1,7 @@
 import { HARDLY_ANY } from '../../parts/amounts.js';
 import type { Turned, Turning } from '#core/blend';
+import type { Lot } from '#core/batch';
+import { showAge } from '#core/clay';
 import type { ConditioningBench } from '#core/conditioning';
 import { cutterOf, showCutter } from '#core/cutter';
 import { showLength, showLong, showMass, showSize, type UnitSystem } from '#core/units';
@@ -23,16 +25,24 @@ export interface Bench {
   readonly conditioning: ConditioningBench;
 }
 
+/** Clay of several blocks is conditioned block by block. */
+function conditionTitle(name: string, { months, bought }: Lot, lots: number): string {
+  if (lots < 2) return `Condition ${name}`;
+  if (bought) return `Condition ${name}, the new block`;
+  return `Condition ${name}, ${months === null ? 'without a date' : `${showAge(months)} old`}`;
+}
+
 /** Clay is made ready and mixes are mixed before anything is rolled. */
 function readySteps({ blend: { plan }, worked, shelf, units, conditioning }: Bench): BenchWords[] {
   const grams = new Map<string, number>();
   for (const { clayId, grams: g } of worked.colours.flatMap((c) => c.perClay))
     grams.set(clayId, (grams.get(clayId) ?? 0) + g);
   const amounts = [...grams].map(([clayId, g]) => ({ clayId, grams: g }));
-  const sitting = sittingFor(lotsToCondition(amounts, shelf, today()), conditioning);
+  const lots = lotsToCondition(amounts, shelf, today());
+  const sitting = sittingFor(lots, conditioning);
   const turns = typeof sitting === 'string' ? [] : sitting.turns;
   const condition = turns.map(({ of: { clay, lot }, how }): BenchWords => ({
-    title: `Condition ${clay.name}`,
+    title: conditionTitle(clay.name, lot, lots.filter((one) => one.clay === clay).length),
     line: `${showMass(lot.grams, units)}. ${howWords(how).join(' ')}`,
     figure: showMass(lot.grams, units),
     of: 'to condition',

@@ -2,7 +2,7 @@ import { useSeen } from '../../parts/useSeen.js';
 import { Entry } from './Entry.js';
 import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useDeferredValue, useState, type ReactElement } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { Link, useNavigate, useParams } from 'react-router';
 import type { DiaryListAnswer } from '#contract/diary';
 import { MOST_FOUND } from '#contract/limits';
 import { Empty, Reading } from '../../parts/Empty.js';
@@ -49,6 +49,9 @@ function Search({ search, onSearch, total }: SearchProps): ReactElement {
             ? `the newest ${total}`
             : `${total} ${total === 1 ? 'entry' : 'entries'}`}
         </Caption>
+        <Box fontSize="small">
+          <Link to="/diary/taught">what your bench taught</Link>
+        </Box>
       </Flex>
     </Box>
   );
