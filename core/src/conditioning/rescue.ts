@@ -217,19 +217,22 @@ function withClay(of: ToRescue, added: Added): RescueWay | null {
 
 /**
  * Ways to bring a block back, each as far as it does not show: softener by itself, and each clay that is softer (or,
- * for a block that is too soft, firmer), with softener for what is missing. Those that are enough come first, then
- * the least ΔE00, then the fewest drops.
+ * for a block that is too soft, firmer), with softener for what is missing. Those that are enough come first, those
+ * that spare no softener last; then the least ΔE00, then the fewest drops.
  * @throws Complaint `rescue/none`
  */
 export function rescueWays(of: ToRescue, clays: readonly Added[]): RescueWay[] {
   if (!(of.grams > 0)) throw complaint('rescue/none');
   const drops = dropsFor(HARDNESS[of.from], of.from, of.grams);
   const alone = drops > 0 ? [wayOf(of, { added: null, addedGrams: 0, drops }, null, null)] : [];
-  const withClays = clays
-    .flatMap((added) => withClay(of, added) ?? [])
-    // clay that spares no softener is worked in for nothing
-    .filter((way) => way.addedGrams > 0 && (drops === 0 || way.drops < drops));
+  const withClays = clays.flatMap((added) => withClay(of, added) ?? []).filter((way) => way.addedGrams > 0);
+  // clay that spares no softener is worked in for nothing
+  const idle = (way: RescueWay): boolean => way.added !== null && drops > 0 && way.drops >= drops;
   return [...alone, ...withClays].sort(
-    (a, b) => Number(b.enough) - Number(a.enough) || a.becomes.deltaE - b.becomes.deltaE || a.drops - b.drops,
+    (a, b) =>
+      Number(b.enough) - Number(a.enough) ||
+      Number(idle(a)) - Number(idle(b)) ||
+      a.becomes.deltaE - b.becomes.deltaE ||
+      a.drops - b.drops,
   );
 }
