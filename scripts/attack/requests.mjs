@@ -237,6 +237,23 @@ const WRITES = [
     ],
   ],
   ['PUT', '/api/diary/:id', 'DiaryNoteDto', (g) => g.entries],
+  [
+    'POST',
+    '/api/diary/:id/next',
+    'NextTimeDto',
+    (g) => g.entries.map(({ id, version }) => ({ id, version, line: 'Next time: fold the other way.' })),
+  ],
+  [
+    'POST',
+    '/api/blocks/:id/rescued',
+    'RescuedDto',
+    (g) =>
+      g.shelf.blocks.map(({ id, version }, i, all) => ({
+        ...{ id, version, ...entry(), grams: 2, from: 'crumbles', lostGrams: 0.2, lostTo: 'tub', drops: 1 },
+        ...{ added: { blockId: all[(i + 1) % all.length].id, grams: 0.1 }, newId: crypto.randomUUID() },
+      })),
+  ],
+  ['PUT', '/api/taught/:id', 'AsideDto', () => [{ id: 'ends', aside: true }]],
   ['PUT', '/api/palettes/:id', 'PaletteDto', (g) => g.palettes],
   [
     'PUT',
@@ -613,6 +630,7 @@ async function unopened(url) {
   await check('/api/archive/whole');
   await check('/api/learning');
   await check('/api/conditioned');
+  await check('/api/taught');
   await check('/api/exchange/mixes');
   for (const { id } of (await check('/api/mixes?limit=500')).cards ?? []) await check(`/api/mixes/${id}`);
   for (const kind of ['blends', 'canes', 'patterns', 'batches', 'palettes'])

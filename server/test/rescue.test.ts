@@ -53,7 +53,7 @@ const dtoOf = (of: BlockDto, more: Partial<RescuedDto> = {}): RescuedDto => ({
 const rescue = (of: BlockDto, dto: RescuedDto): ReturnType<typeof api.ask<RescuedAnswer & Problem>> =>
   api.ask('POST', `/api/blocks/${of.id}/rescued`, dto);
 
-test('what a block does between the fingers is remembered with its day, and a window that knows nothing of it keeps it', async () => {
+test('what a block does between the fingers is remembered with its day, also by older windows', async () => {
   const { old } = await shelf();
   const squeezed = await api.ask<BlockDto>('PUT', `/api/blocks/${old.id}`, {
     ...old,
@@ -95,7 +95,7 @@ test('softener makes a block of the same clay in its new state: weight, price an
   expect((await blocks()).map((b) => b.leftGrams).sort()).toEqual([100, 57]);
 });
 
-test('a little white stays the clay; so much that it shows is a lump of a mix, which has to be what was worked in', async () => {
+test('a little white stays the clay; so much that it shows is a lump of its mix and of no other', async () => {
   const { old, white, beetroot, chalk } = await shelf();
   const little = dtoOf(old, { grams: 20, drops: 1, added: { blockId: white.id, grams: 1 } });
   expect((await rescue(old, little)).status).toBe(200);
@@ -116,7 +116,7 @@ test('a little white stays the clay; so much that it shows is a lump of a mix, w
   expect(sumOf(all)).toBeCloseTo(0, 9);
 });
 
-test('more than there is, all of it lost, itself, or an older version: refused at its place, and nothing changes', async () => {
+test('more than there is, all lost, itself, an older version: refused at its place, nothing changes', async () => {
   const { old, white } = await shelf();
   const before = await blocks();
   const fieldOf = async (more: Partial<RescuedDto>): Promise<string | undefined> =>

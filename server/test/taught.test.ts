@@ -24,7 +24,7 @@ const counted = (clayId: string, passes: number, more: object = {}) => ({
   ...more,
 });
 
-test('each figure has its counts and what is assumed; an odd day is left out; set aside it is told and not used', async () => {
+test('each figure has its counts; an odd day is left out; set aside it is told and not used', async () => {
   const { chalk } = await smallShelf(api);
   const key = passesKey(chalk.lineId);
   const none = await taught();

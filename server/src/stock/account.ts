@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { ballOf, sameTub, takesAll, tubFor, tubName, type Known, type OwnColour, type TubFor } from '#core/stock';
+import { sameTub, takesAll, tubFor, tubName, type Known, type OwnColour, type TubFor } from '#core/stock';
 import { isOf } from '#core/material';
 import { inBoth, showMass, type Grams } from '#core/units';
 import type { FlowKind, LeftDto, TakenDto, UsedDto } from '#contract';
@@ -10,6 +10,7 @@ import type { Studio } from '../mixes/studio.js';
 import { takeClay } from '../shelf/takeClay.js';
 import type { StockStore } from './stock.store.js';
 import { fallen, leftOf, whole } from './leftOf.js';
+import { lumpRow } from './lumpRow.js';
 import { madeLess } from './madeLess.js';
 import { tubOf } from './tubRow.js';
 
@@ -207,29 +208,8 @@ export class Account {
   async lumpAs(id: string, of: Exclude<OwnColour, { kind: 'blend' }>, grams: Grams, called?: string): Promise<void> {
     const { draft, entryId } = this.of;
     const { name, density } = await this.of.looks(of);
-    const mm = ballOf(grams, density);
-    const row: Row<'sheet'> = {
-      id,
-      version: draft.version,
-      entryId,
-      name: (called ?? name).slice(0, 80),
-      note: '',
-      form: 'lump',
-      ...columnsFor('sheet', of),
-      count: 1,
-      keptIn: '',
-      rolledAt: '',
-      widthMm: mm,
-      lengthMm: mm,
-      mm,
-      layers: 1,
-      grams,
-      cuts: [],
-      inside: null,
-      seen: null,
-      gone: false,
-    };
-    await this.made(row);
+    const lump = { id, entryId, version: draft.version, name: called ?? name, grams };
+    await this.made(lumpRow(lump, columnsFor('sheet', of), density));
   }
 
   /** A thing that lies there now. @throws ProblemException where another one has its id */

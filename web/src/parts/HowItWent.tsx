@@ -15,10 +15,12 @@ export const outcomeText = (outcome: Outcome): string => WORDS[outcome].text;
 interface HowItWentProps {
   readonly outcome: Outcome | null;
   readonly onChange: (outcome: Outcome | null) => void;
+  /** for hands full of clay */
+  readonly large?: boolean;
 }
 
 /** How something went, by one touch or one key; touched once more it is not said. */
-export function HowItWent({ outcome, onChange }: HowItWentProps): ReactElement {
+export function HowItWent({ outcome, onChange, large = false }: HowItWentProps): ReactElement {
   useKeys(
     'How it went',
     OUTCOMES.map((one) => ({
@@ -34,7 +36,7 @@ export function HowItWent({ outcome, onChange }: HowItWentProps): ReactElement {
       {OUTCOMES.map((one) => (
         <Action
           key={one}
-          large
+          large={large}
           main={one === outcome}
           aria-pressed={one === outcome}
           onClick={() => {

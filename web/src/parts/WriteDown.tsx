@@ -50,7 +50,7 @@ export function WriteDown({ children, refusal, onWrite, onBack, disabled }: Writ
         Done?
       </Box>
       {children}
-      <HowItWent outcome={own.outcome} onChange={own.setOutcome} />
+      <HowItWent large outcome={own.outcome} onChange={own.setOutcome} />
       <PhotographsTaken pictures={own.pictures} onChange={own.setPictures} />
       <Box>
         made on{' '}

@@ -56,7 +56,7 @@ export function TakeOut({ load, main }: { readonly load: InOven; readonly main: 
   };
   return (
     <Flex direction="column" gap={3} maxWidth="560px">
-      <HowItWent outcome={outcome} onChange={setOutcome} />
+      <HowItWent large outcome={outcome} onChange={setOutcome} />
       <PhotographsTaken pictures={pictures} onChange={setPictures} />
       <Note
         aria-label="Note on this load"

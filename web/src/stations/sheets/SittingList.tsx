@@ -22,8 +22,10 @@ const MOST = 12;
 const DISC = 28;
 
 /** What is done with one clay, and when. */
-const turnWords = ({ how, from, to }: InTurn<LotOfClay>): string =>
-  `${how.portions > 1 ? `${how.portions} × ` : ''}${how.passes} passes, minute ${Math.round(from)} to ${Math.round(to)}`;
+function turnWords({ how, from, to }: InTurn<LotOfClay>): string {
+  const times = how.portions > 1 ? `${how.portions} × ` : '';
+  return `${times}${how.passes} passes, minute ${Math.round(from)} to ${Math.round(to)}`;
+}
 
 interface OneTurnProps {
   readonly turn: InTurn<LotOfClay>;

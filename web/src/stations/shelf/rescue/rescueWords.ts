@@ -20,7 +20,7 @@ export const handsWords = (from: RescuedFrom): readonly string[] => (from === 't
 /** What helps without anything worked in. */
 export const otherWayWords = (from: RescuedFrom): string =>
   from === 'too soft'
-    ? 'A sheet between two sheets of paper under a book, 20 minutes to an hour, looked at in between; then 15 minutes ' +
-      'on a cold tile. It loses softener to the paper, and no colour changes.'
+    ? 'A sheet between two sheets of paper under a book, 20 minutes to an hour, looked at in between; then 15 ' +
+      'minutes on a cold tile. It loses softener to the paper, and no colour changes.'
     : 'Wrapped tightly and laid by for a week beside softer clay it takes some softener up by itself. Warmed, sliced ' +
       'thin and passed longer most stiff clay folds without anything worked in.';
