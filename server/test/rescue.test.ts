@@ -116,6 +116,17 @@ test('a little white stays the clay; so much that it shows is a lump of its mix 
   expect(sumOf(all)).toBeCloseTo(0, 9);
 });
 
+test('a fresh block of the same clay is worked in without limit, and stands once in the diary', async () => {
+  const { old, beetroot } = await shelf();
+  const fresh = { ...block(beetroot.id), madeOn: '2026-10-01' };
+  await api.put('blocks', fresh);
+  const dto = dtoOf(old, { drops: 0, added: { blockId: fresh.id, grams: 40 } });
+  expect((await rescue(old, dto)).body).toMatchObject({ made: 'block', grams: 97 });
+  const entry = (await api.get<DiaryAnswer>(`/api/diary/${dto.entryId}`)).body;
+  expect(entry.clays.map(({ clayId, grams }) => [clayId, grams])).toEqual([[beetroot.id, 97]]);
+  expect(sumOf(await balance())).toBeCloseTo(0, 9);
+});
+
 test('more than there is, all lost, itself, an older version: refused at its place, nothing changes', async () => {
   const { old, white } = await shelf();
   const before = await blocks();

@@ -46,7 +46,7 @@ export class Account {
   /** what is in the tubs that this entry touches, before and now */
   private readonly contents = new Map<string, Contents>();
   /** what was taken off single blocks, by clay */
-  private readonly offBlocks = new Map<string, { readonly id: string; readonly grams: Grams }>();
+  private readonly offBlocks = new Map<string, Grams>();
   /** things that it took from, as they are now */
   private readonly things = new Map<string, Row<'sheet'>>();
 
@@ -73,14 +73,11 @@ export class Account {
 
   /** Clay off one block that was chosen. @throws ProblemException at a field where there is too little */
   async offBlock(block: Row<'block'>, grams: Grams, at: string): Promise<void> {
-    const { draft, studio, entryId } = this.of;
+    const { draft, studio } = this.of;
     const name = studio.clay(block.clayId)?.name ?? 'This block';
     const taken = this.enough(name, block.leftGrams, grams, at);
     await draft.put('block', { ...block, leftGrams: Math.max(0, block.leftGrams - taken), version: draft.version });
-    const before = this.offBlocks.get(block.clayId) ?? { id: randomUUID(), grams: 0 };
-    const taking = { ...before, grams: before.grams + taken };
-    this.offBlocks.set(block.clayId, taking);
-    await draft.put('entryTaking', { ...taking, entryId, clayId: block.clayId });
+    this.offBlocks.set(block.clayId, (this.offBlocks.get(block.clayId) ?? 0) + taken);
     this.rest += taken;
   }
 
@@ -298,7 +295,9 @@ export class Account {
     if (this.rest > 0) await this.flow(rest, this.rest);
     else await this.flow('found', -this.rest);
     this.rest = 0;
-    const { draft } = this.of;
+    const { draft, entryId } = this.of;
+    for (const [clayId, grams] of this.offBlocks)
+      await draft.put('entryTaking', { id: randomUUID(), entryId, clayId, grams });
     for (const { before, now } of this.contents.values())
       draft.replace(
         'tubContent',
