@@ -189,6 +189,7 @@ describe('the end of a bench card', () => {
     expect(page.words()).not.toContain('only');
     await page.user.type(page.getByLabelText('Note for the diary'), 'soft edges');
     await typeInto(page, 'Made on', '2026-11-20');
+    await page.user.click(page.getByRole('button', { name: /^Nearly/ }));
     await page.user.click(page.getByRole('button', { name: 'Done, write it down' }));
     const { method, path, body } = await post.next();
     const { entryId, ...said } = body as unknown as DoneDto;
@@ -196,6 +197,8 @@ describe('the end of a bench card', () => {
     expect(said).toEqual({
       madeOn: '2026-11-20',
       note: 'soft edges',
+      outcome: 'nearly',
+      pictures: [],
       findings: [],
       times: [],
       used: [
