@@ -1,3 +1,4 @@
+import type { Squeeze } from '#core/clay';
 import type { Cutter } from '#core/cutter';
 import type { KeptPiece, UsedFinding } from './pieces.js';
 import type { BakedItemDto } from './ovens.js';
@@ -95,6 +96,8 @@ export interface DiaryAnswer extends DiaryCard {
     readonly name: string;
     readonly number: number;
     readonly passes: number;
+    /** as it is reckoned for such colours */
+    readonly wantedPasses: number;
     readonly hexes: readonly string[];
   }[];
   readonly canes: readonly {
@@ -105,6 +108,10 @@ export interface DiaryAnswer extends DiaryCard {
     readonly diameterMm: number;
     readonly lengthMm: number;
     readonly lostMm: number;
+    /** what its ends took of what is assumed; null: not known */
+    readonly endsShare: number | null;
+    /** as its plan has them */
+    readonly sliceMm: number;
     readonly slices: number;
     readonly pictureId: string | null;
   }[];
@@ -142,6 +149,8 @@ export interface DiaryAnswer extends DiaryCard {
     readonly clayId: string;
     readonly name: string;
     readonly school: string;
+    /** what it did between the fingers before; null: nobody had squeezed it */
+    readonly squeeze: Squeeze | null;
     readonly passes: number;
     readonly roomC: number;
   }[];

@@ -4,6 +4,7 @@ import {
   passesKey,
   type ConditionedAnswer,
   type DiaryAnswer,
+  type DiaryListAnswer,
   type PictureDto,
   type PlanNoted,
   type Problem,
@@ -100,4 +101,26 @@ test('what changes next time stands in the note of the plan, once', async () => 
     expect(noted.body).toEqual({ kind: 'blend', id: blend.id, name: 'Beet to chalk' });
   }
   expect(await note()).toBe('Next time: fold first.');
+});
+
+test('what is marked on a photograph is found by the search', async () => {
+  const { chalk } = await smallShelf(api);
+  const picture: PictureDto = {
+    ...{ id: randomUUID(), type: 'image/jpeg', width: 1, height: 1 },
+    data: Buffer.from([0xff, 0xd8, 0xff, 0xd9]).toString('base64'),
+  };
+  await api.put('pictures', picture);
+  const said = counted(chalk.id, 30, { pictures: [{ id: picture.id }] });
+  await api.ask('POST', '/api/conditioned', said);
+  const { version } = (await api.get<DiaryAnswer>(`/api/diary/${said.entryId}`)).body;
+  const marks = [{ x: 0.1, y: 0.2, what: 'smeared face' }];
+  const dto = { id: said.entryId, version, note: '', pictures: [{ id: picture.id, marks }] };
+  for (const [found, change] of [
+    [0, null],
+    [1, dto],
+  ] as const) {
+    if (change) await api.ask('PUT', `/api/diary/${said.entryId}`, change);
+    const { body } = await api.get<DiaryListAnswer>('/api/diary?search=smeared');
+    expect(body.total).toBe(found);
+  }
 });

@@ -50,6 +50,7 @@ const router = createBrowserRouter([
           { path: 'bench/others', ...station(() => import('./stations/bench/others/Others.js')) },
           { path: 'bench/:batchId?', ...station(() => import('./stations/bench/Bench.js')) },
           { path: 'diary/taught', ...station(() => import('./stations/diary/taught/Taught.js')) },
+          { path: 'diary/:entryId/again', ...station(() => import('./stations/diary/again/Again.js')) },
           { path: 'diary/:entryId?', ...station(() => import('./stations/diary/Diary.js')) },
           { path: 'copies', ...station(() => import('./stations/copies/Copies.js')) },
           { path: '*', element: <Navigate to="/shelf" replace /> },

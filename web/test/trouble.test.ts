@@ -20,12 +20,12 @@ const shelf = {
   ],
 } as unknown as ShelfAnswer;
 const told = {
-  ...{ madeOn: '2026-11-01', canes: [], patterns: [], bakes: [] },
+  ...{ madeOn: '2026-11-01', canes: [], patterns: [], bakes: [], blends: [] },
   clays: [
     { clayId: 'a', grams: 30 },
     { clayId: 'b', grams: 10 },
   ],
-  conditioned: [{ clayId: 'a', school: 'thin slices', passes: 12, roomC: 16 }],
+  conditioned: [{ clayId: 'a', school: 'thin slices', squeeze: null, passes: 12, roomC: 16 }],
 } as unknown as DiaryAnswer;
 
 test('what is known of an entry: age on that day, shares by mass, passes beside those wanted, the room', () => {
@@ -53,6 +53,23 @@ test('of several loads the one that is furthest off; nothing of a clay that is n
   const facts = troubleFacts({ ...told, bakes: bakes as never, clays: [{ clayId: 'gone', grams: 4 }] as never }, shelf);
   expect([facts.hottestC, facts.lowC, facts.baked, facts.crumbly, facts.months]).toEqual([104, 125, 0.1, null, null]);
   expect(causesFor('pale or soft', facts)[0]?.cause.id).toBe('too cool or too short');
+});
+
+test('ends and slices of a cane and passes of a blend speak too, beside what was wanted', () => {
+  const canes = [{ endsShare: 0.3, sliceMm: 1.2, slices: 20 }];
+  const blends = [
+    { passes: 6, wantedPasses: 12 },
+    { passes: 1, wantedPasses: 0 },
+  ];
+  const facts = troubleFacts({ ...told, canes: canes as never, blends: blends as never }, shelf);
+  expect([facts.ends, facts.sliceMm, facts.blendPasses, facts.restedDays]).toEqual([0.3, 1.2, 0.5, 0]);
+  expect(causesFor('streaks', facts)[0]?.cause.id).toBe('too few blend passes');
+});
+
+test('clay that was squeezed and gives wants fewer passes than its line lets one guess', () => {
+  const soft = [{ clayId: 'a', school: 'thin slices', squeeze: 'gives', passes: 12, roomC: 16 }];
+  const squeezed = troubleFacts({ ...told, conditioned: soft as never }, shelf).passes ?? 0;
+  expect(squeezed).toBeGreaterThan(2 * (troubleFacts(told, shelf).passes ?? 1));
 });
 
 test('it is written down once, in words that the search finds', () => {

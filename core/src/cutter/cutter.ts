@@ -47,6 +47,14 @@ export function cutterOf({ shape, widthMm, heightMm, rimMm, points }: PlainCutte
 export const cutterOfSize = (width: Mm, height: Mm | null): Cutter =>
   height === null ? { shape: 'round', width, height: width } : { shape: 'rectangle', width, height };
 
+/** A kept cutter in another size; a drawn one has its points in any size. @param factor 0.8 is a fifth smaller */
+export const scaledCutter = <C extends PlainCutter>(cutter: C, factor: number): C => ({
+  ...cutter,
+  widthMm: cutter.widthMm * factor,
+  heightMm: cutter.heightMm === null ? null : cutter.heightMm * factor,
+  ...(typeof cutter.rimMm === 'number' ? { rimMm: cutter.rimMm * factor } : {}),
+});
+
 export const plainCutter = ({ shape, width, height, rim, points }: Cutter): PlainCutter => ({
   shape,
   widthMm: width,

@@ -10,6 +10,7 @@ export {
   cutterOpening,
   cutterOutline,
   plainCutter,
+  scaledCutter,
   readCutter,
   showCutter,
   type Cutter,

@@ -33,6 +33,7 @@ export { pieceFindings, pieceMaterials, withPieceMaterial } from './materials.js
 export { readPiece } from './read.js';
 export { remarksOn, type PartRemark } from './remarks.js';
 export { PIECE_SENTENCES } from './sentences.js';
+export { scaledPiece } from './scaled.js';
 export { settlePiece, type Settled, type SettledPiece } from './settle.js';
 export { solidOf } from './shapes.js';
 export { domeArea, domeStretch, slicesOn } from './shellParts.js';

@@ -143,7 +143,7 @@ export class BlendsService {
   }
 
   /** Passes of all blends that were made; none where what they teach was set aside. */
-  private async counted(): Promise<{ contrast: number; passes: number }[]> {
+  async counted(): Promise<{ contrast: number; passes: number }[]> {
     return (await this.aside.keys()).has(BLENDS_KEY) ? [] : this.store.counted();
   }
 

@@ -1,5 +1,14 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { learnedEnds, madeIn, usedIn, type EndsRule, type Program, type TrimMade, type Wanted } from '#core/cane';
+import {
+  ASSUMED_ENDS,
+  learnedEnds,
+  madeIn,
+  usedIn,
+  type EndsRule,
+  type Program,
+  type TrimMade,
+  type Wanted,
+} from '#core/cane';
 import { readMaterial, type Material } from '#core/material';
 import { ENDS_KEY, type CaneAnswer, type CaneInside } from '#contract';
 import { notThere } from '../access/problem.js';
@@ -17,6 +26,13 @@ const MOST_PLANNING = 30_000;
 /** Of canes made before each trim was written down, both ends of the width they came to stand for a full reduction. */
 function trimsOf({ trims, lostMm, diameterMm }: Row<'entryCane'>): readonly TrimMade[] {
   return trims ?? [{ lostMm, unitMm: 2 * diameterMm }];
+}
+
+/** What all ends of a cane took beside what is assumed of them; null where nothing was measured. */
+function endsShareOf(row: Row<'entryCane'>): number | null {
+  const trims = trimsOf(row);
+  const unit = trims.reduce((sum, t) => sum + t.unitMm, 0);
+  return unit > 0 ? trims.reduce((sum, t) => sum + t.lostMm, 0) / (unit * ASSUMED_ENDS) : null;
 }
 
 export const libraryOf = (inside: readonly CaneInside[]): ReadonlyMap<string, Program> =>
@@ -37,6 +53,8 @@ export function volumesOf(
 interface CaneMade extends Pick<Row<'entryCane'>, 'diameterMm' | 'lengthMm' | 'lostMm' | 'slices' | 'pictureId'> {
   readonly caneId: string;
   readonly revisionId: string;
+  readonly endsShare: number | null;
+  readonly sliceMm: number;
   readonly name: string;
   /** of its revision */
   readonly number: number;
@@ -75,24 +93,14 @@ export class CanesTold {
   /** The canes of an entry, as they were made. */
   async asMade(entryId: string): Promise<CaneMade[]> {
     const made: CaneMade[] = [];
-    for (const { caneRevisionId, diameterMm, lengthMm, lostMm, slices, pictureId } of await this.store.ofEntry(
-      entryId,
-    )) {
+    for (const row of await this.store.ofEntry(entryId)) {
+      const { caneRevisionId, diameterMm, lengthMm, lostMm, slices, pictureId } = row;
       const revision = await this.revisionRule.one('cane', caneRevisionId);
       const cane = revision && (await this.revisionRule.thing('cane', revision.caneId));
       if (!cane) continue;
-      const { id: caneId, name } = cane;
-      made.push({
-        caneId,
-        revisionId: caneRevisionId,
-        name,
-        number: revision.number,
-        diameterMm,
-        lengthMm,
-        lostMm,
-        slices,
-        pictureId,
-      });
+      const of = { caneId: cane.id, revisionId: caneRevisionId, name: cane.name, number: revision.number };
+      const { sliceMm } = revision;
+      made.push({ ...of, diameterMm, lengthMm, lostMm, endsShare: endsShareOf(row), sliceMm, slices, pictureId });
     }
     return made;
   }

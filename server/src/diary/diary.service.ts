@@ -1,4 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
+import { forecast, keptFrom } from '#core/blend';
 import { cutterOf } from '#core/cutter';
 import { colourOf, flatten } from '#core/mix';
 import type { DiaryAnswer, DiaryListAnswer, DiaryNoteDto, EntryPictureDto } from '#contract';
@@ -51,17 +52,10 @@ export class DiaryService {
       })),
       findings: await this.store.findingsOf(id),
       mixes: await this.mixesIn(id),
-      blends: (
-        await Promise.all(
-          (await this.store.blendsOf(id)).map(async ({ blendRevisionId, passes }) => {
-            const blend = await this.blends.asMade(blendRevisionId);
-            return blend ? [{ ...blend, passes }] : [];
-          }),
-        )
-      ).flat(),
+      blends: await this.blendsIn(id),
       canes: await this.canes.asMade(id),
       patterns: await this.patterns.asMade(id),
-      bakes: await this.store.bakesOf(id),
+      bakes: await this.store.bakesOf(id, entry.batchId),
       sheets: (await this.sheets.ofEntry(id)).map(
         ({ id: sheetId, name, rolledAt, mm, widthMm, lengthMm, form, count, hexes }) => ({
           sheetId,
@@ -82,6 +76,15 @@ export class DiaryService {
         return clay ? [{ clayId, grams, name: clay.name, hex: clay.bakedHex }] : [];
       }),
     };
+  }
+
+  private async blendsIn(id: string): Promise<DiaryAnswer['blends']> {
+    const kept = keptFrom(await this.blends.counted());
+    const told = (await this.store.blendsOf(id)).map(async ({ blendRevisionId, passes, contrast }) => {
+      const blend = await this.blends.asMade(blendRevisionId);
+      return blend ? [{ ...blend, passes, wantedPasses: forecast(contrast, kept, 1).enough }] : [];
+    });
+    return (await Promise.all(told)).flat();
   }
 
   private async mixesIn(id: string): Promise<DiaryAnswer['mixes']> {
@@ -109,7 +112,8 @@ export class DiaryService {
       if (!stored) throw notThere('This entry');
       await checkVersion(stored.title, stored.version, dto.version, () => this.open(dto.id));
       const outcome = dto.outcome === undefined ? stored.outcome : dto.outcome;
-      await draft.put('entry', { ...stored, note: dto.note, outcome, version: draft.version });
+      const words = withMarked(stored.words, dto.pictures ?? []);
+      await draft.put('entry', { ...stored, note: dto.note, outcome, words, version: draft.version });
       draft.summary = summaryOf(stored, dto);
       if (dto.pictures) await this.savePictures(draft, dto.id, dto.pictures, stored.title);
     });
@@ -131,6 +135,13 @@ export class DiaryService {
 
 const toldOf = (rows: readonly Pick<Row<'entryPicture'>, 'pictureId' | 'lay' | 'marks'>[]): string =>
   JSON.stringify(rows.map(({ pictureId, lay, marks }) => [pictureId, lay, marks]));
+
+/** Words to find an entry by, with what is marked on its photographs. */
+function withMarked(words: string, pictures: readonly EntryPictureDto[]): string {
+  const marked = pictures.flatMap(({ marks }) => (marks ?? []).map(({ what }) => what));
+  const more = [...new Set(marked)].filter((what) => !words.includes(what));
+  return [words, ...more].join(' ');
+}
 
 /** What was said of an entry, for the list of changes. */
 function summaryOf(stored: Row<'entry'>, { note, outcome }: DiaryNoteDto): string {

@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { asc, count, eq, sql } from 'drizzle-orm';
+import { asc, count, eq, or, sql } from 'drizzle-orm';
 import { MOST_FOUND, type BakeTold, type DiaryCard, type DiaryListAnswer, type UsedFinding } from '#contract';
 import { DB } from '../db/db.module.js';
 import type { Row } from '../db/journal.js';
@@ -69,8 +69,14 @@ export class DiaryStore {
     return this.db.select().from(entryBlends).where(eq(entryBlends.entryId, id));
   }
 
-  async bakesOf(id: string): Promise<BakeTold[]> {
-    const rows = await this.db.select().from(entryBakes).where(eq(entryBakes.entryId, id));
+  /** Loads that an entry tells of, and those that the pieces of its batch were in. */
+  async bakesOf(id: string, batchId: string | null): Promise<BakeTold[]> {
+    const own = eq(entryBakes.entryId, id);
+    const ofBatch = sql`EXISTS (SELECT 1 FROM json_each(${entryBakes.items}) WHERE value ->> 'batchId' = ${batchId})`;
+    const rows = await this.db
+      .select()
+      .from(entryBakes)
+      .where(batchId === null ? own : or(own, ofBatch));
     return rows.map(({ id: _, entryId: __, ...bake }) => bake);
   }
 

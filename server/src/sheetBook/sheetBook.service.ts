@@ -7,6 +7,7 @@ import {
   cutOfSheet,
   type ConditionedAnswer,
   type ConditionedDto,
+  type DiaryAnswer,
   type RolledDto,
   type MadeAnswer,
   type MadeDto,
@@ -47,12 +48,11 @@ export class SheetBookService {
     return this.sheets.conditioned();
   }
 
-  async conditionedIn(
-    entryId: string,
-  ): Promise<readonly { clayId: string; name: string; school: string; passes: number; roomC: number }[]> {
-    return (await this.store.conditionedIn(entryId)).map(({ clayId, school, passes, roomC }) => ({
+  async conditionedIn(entryId: string): Promise<DiaryAnswer['conditioned']> {
+    return (await this.store.conditionedIn(entryId)).map(({ clayId, school, squeeze, passes, roomC }) => ({
       clayId,
       school,
+      squeeze,
       passes,
       roomC,
       name: this.studio.clay(clayId)?.name ?? '',

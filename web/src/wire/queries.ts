@@ -145,6 +145,8 @@ export const usePartPlan = (id: string, counts: string | null): UseQueryResult<P
   useRead(`/api/batches/${id}/part?made=${counts ?? ''}`, counts !== null);
 export const useEntry = (id: string | undefined): UseQueryResult<DiaryAnswer> =>
   useRead(`/api/diary/${id ?? ''}`, id !== undefined);
+/** Mixes on the board, as many as one looks through. */
+export const useManyMixes = (): UseQueryResult<MixListAnswer> => useRead('/api/mixes?limit=500');
 export const useTaught = (): UseQueryResult<TaughtAnswer> => useRead('/api/taught');
 export const useLearning = (): UseQueryResult<LearningAnswer> => useRead('/api/learning');
 export const useGarden = (): UseQueryResult<GardenAnswer> => useRead('/api/garden');

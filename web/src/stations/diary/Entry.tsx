@@ -8,17 +8,14 @@ import { Photographs } from './Photographs.js';
 import { WentWrong } from './trouble/WentWrong.js';
 import { flowWords, sizeWords } from '../shelf/there/thereWords.js';
 import { Link } from 'react-router';
-import { showCutter } from '#core/cutter';
-import { MadePieces } from './MadePieces.js';
 import { showLength, showMass, showSize, showTemperature, type UnitSystem } from '#core/units';
 import type { DiaryAnswer } from '#contract/diary';
 import { AmountBar } from '../../parts/AmountBar.js';
 import { Chip } from '../../parts/Chip.js';
+import { EntryHead } from './EntryHead.js';
 import { HowItWent } from '../../parts/HowItWent.js';
-import { showDate } from '../../state/today.js';
 import { useUnits } from '../../state/view.js';
-import { NARROW } from '../../theme/narrow.js';
-import { Caption, Note, Second } from '../../theme/pieces.js';
+import { Caption, Note } from '../../theme/pieces.js';
 import { ChipFromPhotograph } from './ChipFromPhotograph.js';
 import { LaidOver } from './LaidOver.js';
 import { saveEntry } from './saveEntry.js';
@@ -27,30 +24,6 @@ type Of<K extends keyof DiaryAnswer> = DiaryAnswer[K] extends readonly (infer T)
 
 interface EntryProps {
   readonly entry: DiaryAnswer;
-}
-
-/** When, what, and from which plan. */
-function Head({ entry }: EntryProps): ReactElement {
-  const units = useUnits();
-  return (
-    <div>
-      <Box display="none" css={{ [NARROW]: { display: 'block', marginBottom: 2 } }}>
-        <Link to="/diary">all of the diary</Link>
-      </Box>
-      <Second>{showDate(entry.madeOn)}</Second>
-      <h1>{entry.title}</h1>
-      <Box marginTop={2}>
-        {entry.pieces.map((p) => `${p.count} ${p.name} (${showCutter(p.cutter, units)})`).join(', ')}
-        {entry.batchId !== null && (
-          <>
-            {' '}
-            · <Link to={`/batches/${entry.batchId}`}>the plan</Link>
-          </>
-        )}
-      </Box>
-      <MadePieces entry={entry} />
-    </div>
-  );
 }
 
 /** The mixes it was made from, as chips. */
@@ -245,7 +218,7 @@ export function Entry({ entry }: EntryProps): ReactElement {
   const units = useUnits();
   return (
     <Flex direction="column" gap={5} padding={5} overflowY="auto" minWidth={0}>
-      <Head entry={entry} />
+      <EntryHead entry={entry} />
       <Went entry={entry} />
       <Photographs entry={entry} />
       <LaidOver entry={entry} />

@@ -6,7 +6,7 @@ import type { ClayDto, LineDto, ShelfAnswer } from '#contract';
 import type { DiaryAnswer } from '#contract/diary';
 import { evenIn } from '../../patterns/stageWords.js';
 
-type Told = Pick<DiaryAnswer, 'madeOn' | 'clays' | 'conditioned' | 'bakes' | 'canes' | 'patterns'>;
+type Told = Pick<DiaryAnswer, 'madeOn' | 'clays' | 'conditioned' | 'bakes' | 'canes' | 'patterns' | 'blends'>;
 type Part<K extends keyof TroubleFacts> = Pick<TroubleFacts, K>;
 
 /** A clay that went in, its line, and its share by mass. */
@@ -48,7 +48,7 @@ function sharesOf(went: readonly Went[]): Part<'crumbly' | 'soft' | 'brittle' | 
 
 /** Passes that were counted beside those that were wanted, the worst of all; the room. */
 function conditionedOf(told: Told, shelf: ShelfAnswer): Part<'passes' | 'roomC'> {
-  const all = told.conditioned.flatMap(({ clayId, school, passes, roomC }) => {
+  const all = told.conditioned.flatMap(({ clayId, school, squeeze, passes, roomC }) => {
     const clay = shelf.clays.find((c) => c.id === clayId);
     const line = clay && shelf.lines.find((l) => l.id === clay.lineId);
     const known = SCHOOLS_OF_CONDITIONING.find((s) => s === school);
@@ -57,7 +57,7 @@ function conditionedOf(told: Told, shelf: ShelfAnswer): Part<'passes' | 'roomC'>
     const asked = { lineId: line.id, machine: null, counted: [], ownPasses: null, workingSettingId: null };
     const months = monthsOn(new Set([clayId]), told.madeOn, shelf);
     const wanted = attempt(
-      () => conditionPlan({ ...asked, firmness: line.firmness, months, roomC, school: known, grams }).passes,
+      () => conditionPlan({ ...asked, firmness: line.firmness, squeeze, months, roomC, school: known, grams }).passes,
       () => null,
     );
     return wanted === null ? [] : [{ share: passes / wanted, roomC }];
@@ -79,12 +79,25 @@ function bakedOf({ bakes }: Told): Part<'hottestC' | 'lowC' | 'highC' | 'maxC' |
 const offOf = ({ hottest, low, high }: Told['bakes'][number]): number =>
   hottest === null ? -1 : Math.max(low - hottest, hottest - high);
 
-/** Slices that were cut on the day of their cane, and passes until a sheen was even. */
-function madeOf({ canes, patterns }: Told): Part<'restedDays' | 'sheenPasses'> {
+/** What is smallest of some numbers; null where there are none. */
+const leastOf = (numbers: readonly number[]): number | null => (numbers.length === 0 ? null : Math.min(...numbers));
+
+/**
+ * Slices that were cut on the day of their cane and how thick, what its ends took beside what is assumed, passes of
+ * blends beside those they want, and passes until a sheen was even.
+ */
+function madeOf({
+  canes,
+  patterns,
+  blends,
+}: Told): Part<'restedDays' | 'sheenPasses' | 'sliceMm' | 'ends' | 'blendPasses'> {
   const stops = patterns.flatMap((p) => p.stops);
   const sheen = stops.find((s) => s.kind === 'sheen');
   return {
     restedDays: canes.some((c) => c.slices > 0) ? 0 : null,
+    sliceMm: leastOf(canes.map((c) => c.sliceMm)),
+    ends: leastOf(canes.flatMap((c) => c.endsShare ?? [])),
+    blendPasses: leastOf(blends.filter((b) => b.wantedPasses > 0).map((b) => b.passes / b.wantedPasses)),
     sheenPasses: sheen ? sheen.times / evenIn([]).passes : null,
   };
 }

@@ -1,0 +1,43 @@
+import { Box } from '@chakra-ui/react';
+import type { ReactElement } from 'react';
+import { Link } from 'react-router';
+import { showCutter } from '#core/cutter';
+import type { DiaryAnswer } from '#contract/diary';
+import { showDate } from '../../state/today.js';
+import { useUnits } from '../../state/view.js';
+import { NARROW } from '../../theme/narrow.js';
+import { Second } from '../../theme/pieces.js';
+import { MadePieces } from './MadePieces.js';
+
+/** What has a plan can be made again. */
+const canBeAgain = ({ batchId, canes, patterns, blends }: DiaryAnswer): boolean =>
+  batchId !== null || canes.length + patterns.length + blends.length > 0;
+
+/** When, what, and from which plan. */
+export function EntryHead({ entry }: { readonly entry: DiaryAnswer }): ReactElement {
+  const units = useUnits();
+  return (
+    <div>
+      <Box display="none" css={{ [NARROW]: { display: 'block', marginBottom: 2 } }}>
+        <Link to="/diary">all of the diary</Link>
+      </Box>
+      <Second>{showDate(entry.madeOn)}</Second>
+      <h1>{entry.title}</h1>
+      <Box marginTop={2}>
+        {entry.pieces.map((p) => `${p.count} ${p.name} (${showCutter(p.cutter, units)})`).join(', ')}
+        {entry.batchId !== null && (
+          <>
+            {' '}
+            · <Link to={`/batches/${entry.batchId}`}>the plan</Link>
+          </>
+        )}
+      </Box>
+      {canBeAgain(entry) && (
+        <Box marginTop={2}>
+          <Link to={`/diary/${entry.id}/again`}>make it again</Link>
+        </Box>
+      )}
+      <MadePieces entry={entry} />
+    </div>
+  );
+}

@@ -1,0 +1,156 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useMemo, useState, type ReactElement } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import type { MaterialKey } from '#core/material';
+import type { BatchAnswer } from '#contract';
+import type { DiaryAnswer } from '#contract/diary';
+import { Choice } from '../../../parts/Choice.js';
+import { Empty, Reading } from '../../../parts/Empty.js';
+import { Value } from '../../../parts/Value.js';
+import { Warning } from '../../../parts/Warning.js';
+import { useKeys } from '../../../state/keys.js';
+import { Action, Caption, Key, Second } from '../../../theme/pieces.js';
+import { useBatch, useEntry, useManyMixes, useShelf, useStock } from '../../../wire/queries.js';
+import { change, useRefusal } from '../../../wire/save.js';
+import { againDto, neededFor, usualSwaps, type Needed, type Swaps, type ThereNow } from './againPlan.js';
+import { PlansOf } from './PlansOf.js';
+import { readPercent } from './percent.js';
+
+/** What an entry tells of is made again: the same, smaller or larger, or in other colours. */
+export default function Again(): ReactElement {
+  const { entryId } = useParams();
+  const entry = useEntry(entryId);
+  if (!entry.data) return <Reading error={entry.error} />;
+  if (entry.data.batchId === null) return <PlansOf entry={entry.data} />;
+  return <OfBatch entry={entry.data} batchId={entry.data.batchId} />;
+}
+
+function OfBatch({ entry, batchId }: { readonly entry: DiaryAnswer; readonly batchId: string }): ReactElement {
+  const batch = useBatch(batchId);
+  const [shelf, stock, mixes] = [useShelf(), useStock(), useManyMixes()];
+  if (batch.error)
+    return (
+      <Empty title="The plan is not there any more">
+        The batch that {entry.title} was made from has been taken away, so it cannot be planned again from here. The
+        entry keeps what went into it.
+      </Empty>
+    );
+  if (!batch.data || !shelf.data || !stock.data || !mixes.data)
+    return <Reading error={shelf.error ?? stock.error ?? mixes.error} />;
+  const now = { shelf: shelf.data, stock: stock.data, mixes: mixes.data.cards };
+  return <Planning key={batch.data.id} entry={entry} batch={batch.data} now={now} />;
+}
+
+interface OneNeededProps {
+  readonly needed: Needed;
+  readonly chosen: MaterialKey;
+  readonly onChoose: (key: MaterialKey) => void;
+}
+
+/** px of a colour. */
+const DISC = 30;
+
+/** A material as it was, and what takes its place. */
+function OneNeeded({ needed, chosen, onChoose }: OneNeededProps): ReactElement {
+  const { key, name, hex, gone, newer, near } = needed;
+  const other = near.find((o) => o.key === chosen);
+  const options = [
+    { value: key, text: gone === null ? `${name}, as it was` : `${name}, though ${gone}` },
+    ...(newer ? [{ value: newer, text: `${name}, as it is by now` }] : []),
+    ...near.map((o) => ({ value: o.key, text: `${o.name}, ΔE ${o.deltaE.toFixed(1)}` })),
+  ];
+  return (
+    <Flex as="li" gap={3} alignItems="center" wrap="wrap">
+      <Flex aria-hidden>
+        <Box width={`${DISC}px`} height={`${DISC}px`} style={{ background: `#${hex}` }} />
+        <Box width={`${DISC}px`} height={`${DISC}px`} style={{ background: `#${other?.hex ?? hex}` }} />
+      </Flex>
+      <Choice label={`In the place of ${name}`} value={chosen} options={options} onChange={onChoose} />
+      {gone !== null && (
+        <Warning>
+          {name}: {gone}
+        </Warning>
+      )}
+    </Flex>
+  );
+}
+
+interface PlanningProps {
+  readonly entry: DiaryAnswer;
+  readonly batch: BatchAnswer;
+  readonly now: ThereNow;
+}
+
+/** What is chosen, and beginning the batch. */
+function useAgain({ entry, batch, now }: PlanningProps) {
+  const navigate = useNavigate();
+  const needed = useMemo(() => neededFor(batch, now), [batch, now]);
+  const [factor, setFactor] = useState(1);
+  const [said, setSaid] = useState<Swaps>(new Map());
+  const swaps = useMemo(() => new Map([...usualSwaps(needed), ...said]), [needed, said]);
+  const [dto] = useState(() => crypto.randomUUID());
+  const refusal = useRefusal(`/api/batches/${dto}`);
+  const begin = async (): Promise<void> => {
+    const own = { ...againDto({ batch, entry, swaps, factor }), id: dto };
+    if (await change('PUT', `/api/batches/${dto}`, own)) void navigate(`/batches/${dto}`);
+  };
+  return {
+    ...{ needed, factor, setFactor, swaps, refusal, begin },
+    swap: (from: MaterialKey, to: MaterialKey): void => {
+      setSaid((before) => new Map([...before, [from, to]]));
+    },
+  };
+}
+
+function Planning(props: PlanningProps): ReactElement {
+  const { entry, batch } = props;
+  const { needed, factor, setFactor, swaps, swap, refusal, begin } = useAgain(props);
+  useKeys('Making it again', [{ key: 'b', does: 'Begin it', run: () => void begin() }]);
+  const placed = batch.pieces.some((p) => p.placed);
+  return (
+    <Flex direction="column" gap={5} padding={5} height="100%" overflowY="auto">
+      <Flex alignItems="baseline" gap={4} wrap="wrap">
+        <h1>{entry.title}, again</h1>
+        <Second>with what was learned since</Second>
+        <Box marginLeft="auto" fontSize="small">
+          <Link to={`/diary/${entry.id}`}>the entry</Link>
+        </Box>
+      </Flex>
+      <Box fontSize="h3">
+        As large as{' '}
+        <Value
+          label="Size beside what was made"
+          text={`${Math.round(100 * factor)} %`}
+          read={readPercent}
+          onChange={setFactor}
+        />{' '}
+        of what was made, sheets as thick.
+      </Box>
+      {placed && factor !== 1 && (
+        <Caption>Pieces that are cut of a patterned sheet stay as large as they were.</Caption>
+      )}
+      <Box as="section" aria-label="What it is made of">
+        <h2>What it is made of</h2>
+        <Flex as="ul" direction="column" gap={3} marginTop={2}>
+          {needed.map((one) => (
+            <OneNeeded
+              key={one.key}
+              needed={one}
+              chosen={swaps.get(one.key) ?? one.key}
+              onChoose={(to) => {
+                swap(one.key, to);
+              }}
+            />
+          ))}
+        </Flex>
+        {needed.length === 0 && <Caption>No material was chosen for it.</Caption>}
+      </Box>
+      {refusal && <Warning>{refusal.message}</Warning>}
+      <Box>
+        <Action main onClick={() => void begin()}>
+          Begin it as a batch <Key>B</Key>
+        </Action>
+      </Box>
+    </Flex>
+  );
+}
