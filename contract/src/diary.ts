@@ -46,10 +46,23 @@ export interface DiaryCard {
   readonly batchId: string | null;
 }
 
-/** GET /api/diary?search=&offset=&limit= */
+/** GET /api/diary?search=&near=&offset=&limit= */
 export interface DiaryListAnswer {
   readonly total: number;
-  readonly entries: readonly DiaryCard[];
+  /** `deltaE`: how far its nearest colour is off the one that is looked for */
+  readonly entries: readonly (DiaryCard & { readonly deltaE?: number })[];
+}
+
+/** GET /api/diary/wall?offset=&limit=: photographs of all entries, the newest first. */
+export interface WallAnswer {
+  readonly total: number;
+  readonly pictures: readonly {
+    readonly id: string;
+    readonly entryId: string;
+    readonly title: string;
+    readonly madeOn: string;
+    readonly outcome: Outcome | null;
+  }[];
 }
 
 /** A load that was baked. */

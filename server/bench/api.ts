@@ -85,6 +85,9 @@ function ask(agent: Agent, port: number, method: string, path: string, body?: un
   });
 }
 
+/** Colours that are looked for: as vegetables have them. */
+const COLOURS: readonly string[] = ['7B1E4B', '4E7A33', 'E08A1E', 'F1EEE4', '2B2B2B', 'C23B5A', 'D8C04A', '6A4A8C'];
+
 /** `prepare` reads what the requests from `from` to `to` need, before the clock runs. */
 interface Kind {
   readonly prepare?: (agent: Agent, port: number, from: number, to: number) => Promise<void>;
@@ -103,6 +106,8 @@ function kindsOf({ mixIds, clayIds, entryIds }: Filled, random: () => number): R
     'list of the diary': get(() => `/api/diary?${page(ENTRIES)}`),
     'search in mixes': get(() => `/api/mixes?search=${encodeURIComponent(pick(WORDS))}&limit=60`),
     'search in the diary': get(() => `/api/diary?search=${encodeURIComponent(pick(WORDS))}&limit=60`),
+    'made near a colour': get(() => `/api/diary?near=${pick(COLOURS)}&limit=60`),
+    'wall of photographs': get(() => `/api/diary/wall?${page(ENTRIES)}`),
     'open a mix': get(() => `/api/mixes/${pick(mixIds)}`),
     'open an entry': get(() => `/api/diary/${pick(entryIds)}`),
     // each request saves a mix of its own, so that none is refused for another's

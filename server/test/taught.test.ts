@@ -9,6 +9,7 @@ import {
   type PlanNoted,
   type Problem,
   type TaughtAnswer,
+  type WallAnswer,
 } from '#contract';
 import { Api, fade, smallShelf } from './api.js';
 
@@ -123,4 +124,37 @@ test('what is marked on a photograph is found by the search', async () => {
     const { body } = await api.get<DiaryListAnswer>('/api/diary?search=smeared');
     expect(body.total).toBe(found);
   }
+});
+
+test('what was made near a colour is found, also among words; photographs stand on one wall', async () => {
+  const { chalk, beet } = await smallShelf(api);
+  const picture: PictureDto = {
+    ...{ id: randomUUID(), type: 'image/jpeg', width: 1, height: 1 },
+    data: Buffer.from([0xff, 0xd8, 0xff, 0xd9]).toString('base64'),
+  };
+  await api.put('pictures', picture);
+  const blends = [fade('Beet to beet', beet, beet), fade('Chalk to chalk', chalk, chalk), fade('Both', beet, chalk)];
+  for (const blend of blends) {
+    const { version } = (await api.ask<{ version: number }>('PUT', `/api/blends/${blend.id}`, blend)).body;
+    await api.ask('POST', `/api/blends/${blend.id}/done`, {
+      ...{ version, entryId: randomUUID(), madeOn: '2026-11-20', note: '', passes: 14, outcome: 'worked' },
+      ...{ used: [{ clayId: blend === blends[1] ? chalk.id : beet.id, grams: 5 }], pictures: [{ id: picture.id }] },
+    });
+  }
+  const near = async (hex: string, search = ''): Promise<readonly (readonly [string, number])[]> =>
+    (await api.get<DiaryListAnswer>(`/api/diary?near=${hex}&search=${search}`)).body.entries.map((e) => [
+      e.title,
+      Math.round(e.deltaE ?? -1),
+    ]);
+  expect((await near('7B1E4B')).map(([title]) => title).sort()).toEqual(['Beet to beet', 'Both']);
+  expect(await near('7B1E4B', 'both')).toEqual([['Both', 0]]);
+  expect((await near('F0EDE3')).map(([title]) => title).sort()).toEqual(['Both', 'Chalk to chalk']);
+  expect(await near('00FF00')).toEqual([]);
+  // a colour that is none is no colour
+  expect((await near('zzz')).length).toBe(3);
+  const wall = (await api.get<WallAnswer>('/api/diary/wall?limit=2')).body;
+  expect([wall.total, wall.pictures.length, wall.pictures[0]?.outcome]).toEqual([3, 2, 'worked']);
+  // a clay of another colour: what was made of it is near to that one now
+  await api.put('clays', { ...chalk, bakedHex: '00F800' });
+  expect((await near('00FF00')).length).toBe(2);
 });

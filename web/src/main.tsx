@@ -49,6 +49,7 @@ const router = createBrowserRouter([
           { path: 'batches/:batchId?/:view?', ...station(() => import('./stations/batches/Batches.js')) },
           { path: 'bench/others', ...station(() => import('./stations/bench/others/Others.js')) },
           { path: 'bench/:batchId?', ...station(() => import('./stations/bench/Bench.js')) },
+          { path: 'diary/wall', ...station(() => import('./stations/diary/wall/Wall.js')) },
           { path: 'diary/taught', ...station(() => import('./stations/diary/taught/Taught.js')) },
           { path: 'diary/:entryId/again', ...station(() => import('./stations/diary/again/Again.js')) },
           { path: 'diary/:entryId?', ...station(() => import('./stations/diary/Diary.js')) },

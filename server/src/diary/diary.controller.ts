@@ -1,5 +1,12 @@
 import { Body, Controller, Get, HttpCode, Inject, Param, Post, Put, Query } from '@nestjs/common';
-import { DiaryNoteDto, NextTimeDto, type DiaryAnswer, type DiaryListAnswer, type PlanNoted } from '#contract';
+import {
+  DiaryNoteDto,
+  NextTimeDto,
+  type DiaryAnswer,
+  type DiaryListAnswer,
+  type PlanNoted,
+  type WallAnswer,
+} from '#contract';
 import { ChangeId, fromQuery } from '../access/changeId.js';
 import { sameId } from '../access/problem.js';
 import { NextTime } from './nextTime.js';
@@ -14,11 +21,17 @@ export class DiaryController {
 
   @Get()
   list(@Query() query: Record<string, string | undefined>): Promise<DiaryListAnswer> {
-    return this.service.list(
-      (query.search ?? '').slice(0, 200),
-      fromQuery(query.offset, 0, 0, 1e9),
-      fromQuery(query.limit, 60, 1, 500),
-    );
+    return this.service.list({
+      search: (query.search ?? '').slice(0, 200),
+      near: /^[0-9a-f]{6}$/i.test(query.near ?? '') ? (query.near ?? null) : null,
+      offset: fromQuery(query.offset, 0, 0, 1e9),
+      limit: fromQuery(query.limit, 60, 1, 500),
+    });
+  }
+
+  @Get('wall')
+  wall(@Query() query: Record<string, string | undefined>): Promise<WallAnswer> {
+    return this.service.wall(fromQuery(query.offset, 0, 0, 1e9), fromQuery(query.limit, 60, 1, 500));
   }
 
   @Get(':id')

@@ -4,12 +4,13 @@ import { CanesModule } from '../canes/canes.module.js';
 import { SheetBookModule } from '../sheetBook/sheetBook.module.js';
 import { DiaryController } from './diary.controller.js';
 import { DiaryService } from './diary.service.js';
+import { DiaryColours } from './diary.colours.js';
 import { DiaryStore } from './diary.store.js';
 import { NextTime } from './nextTime.js';
 
 @Module({
   imports: [BlendsModule, CanesModule, SheetBookModule],
   controllers: [DiaryController],
-  providers: [DiaryService, DiaryStore, NextTime],
+  providers: [DiaryService, DiaryStore, DiaryColours, NextTime],
 })
 export class DiaryModule {}

@@ -2,7 +2,7 @@ import { Inject, Injectable } from '@nestjs/common';
 import { forecast, keptFrom } from '#core/blend';
 import { cutterOf } from '#core/cutter';
 import { colourOf, flatten } from '#core/mix';
-import type { DiaryAnswer, DiaryListAnswer, DiaryNoteDto, EntryPictureDto } from '#contract';
+import type { DiaryAnswer, DiaryListAnswer, DiaryNoteDto, EntryPictureDto, WallAnswer } from '#contract';
 import { checkVersion, notThere } from '../access/problem.js';
 import { CanesTold } from '../canes/canes.told.js';
 import { PatternsTold } from '../patterns/patterns.told.js';
@@ -12,7 +12,17 @@ import { checkPictures, pictureRows } from '../db/writeEntry.js';
 import { Studio } from '../mixes/studio.js';
 import { SheetBookService } from '../sheetBook/sheetBook.service.js';
 import { StockStore } from '../stock/stock.store.js';
+import { DiaryColours } from './diary.colours.js';
 import { DiaryStore } from './diary.store.js';
+
+/** What is asked of the list. */
+interface DiaryAsked {
+  readonly search: string;
+  /** six digits; null: no colour */
+  readonly near: string | null;
+  readonly offset: number;
+  readonly limit: number;
+}
 
 @Injectable()
 export class DiaryService {
@@ -25,14 +35,31 @@ export class DiaryService {
     @Inject(SheetBookService) private readonly sheets: SheetBookService,
     @Inject(StockStore) private readonly stock: StockStore,
     @Inject(DiaryStore) private readonly store: DiaryStore,
+    @Inject(DiaryColours) private readonly colours: DiaryColours,
   ) {}
 
-  list(search: string, offset: number, limit: number): Promise<DiaryListAnswer> {
+  /** Newest first; with a colour, what was made near it, the nearest first. */
+  async list({ search, near, offset, limit }: DiaryAsked): Promise<DiaryListAnswer> {
     const words = search
       .split(/[^\p{L}\p{N}]+/u)
       .filter((word) => word !== '')
       .slice(0, 12);
-    return this.store.list(words, offset, limit);
+    if (near === null) return this.store.list(words, offset, limit);
+    const among = words.length > 0 ? await this.store.idsOf(words) : null;
+    const found = await this.colours.near(near, among);
+    const page = found.slice(offset, offset + limit);
+    const cards = await this.store.cardsOf(page.map(({ id }) => id));
+    return {
+      total: found.length,
+      entries: page.flatMap(({ id, deltaE }) => {
+        const card = cards.get(id);
+        return card ? [{ ...card, deltaE }] : [];
+      }),
+    };
+  }
+
+  wall(offset: number, limit: number): Promise<WallAnswer> {
+    return this.store.wall(offset, limit);
   }
 
   async open(id: string): Promise<DiaryAnswer> {

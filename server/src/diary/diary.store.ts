@@ -1,6 +1,13 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { asc, count, eq, or, sql } from 'drizzle-orm';
-import { MOST_FOUND, type BakeTold, type DiaryCard, type DiaryListAnswer, type UsedFinding } from '#contract';
+import { asc, count, desc, eq, or, sql } from 'drizzle-orm';
+import {
+  MOST_FOUND,
+  type BakeTold,
+  type DiaryCard,
+  type DiaryListAnswer,
+  type UsedFinding,
+  type WallAnswer,
+} from '#contract';
 import { DB } from '../db/db.module.js';
 import type { Row } from '../db/journal.js';
 import type { Db } from '../db/dataFile.js';
@@ -43,6 +50,24 @@ export class DiaryStore {
       FROM hits JOIN entry e ON e.rowid = hits.id
       ORDER BY e.made_on DESC, hits.id DESC LIMIT ${limit} OFFSET ${offset}`);
     return { total: rows[0]?.total ?? 0, entries: rows.map(({ total: _, ...card }) => card) };
+  }
+
+  /** Every entry that holds each of some words. */
+  async idsOf(words: readonly string[]): Promise<ReadonlySet<string>> {
+    const rows = await this.db.all<{ id: string }>(sql`
+      SELECT e.id FROM entry_search s JOIN entry e ON e.rowid = s.rowid WHERE entry_search MATCH ${matchOf(words)}`);
+    return new Set(rows.map(({ id }) => id));
+  }
+
+  /** Cards of some entries, by their ids. */
+  async cardsOf(ids: readonly string[]): Promise<ReadonlyMap<string, DiaryCard>> {
+    if (ids.length === 0) return new Map();
+    const list = sql.join(
+      ids.map((id) => sql`${id}`),
+      sql`, `,
+    );
+    const rows = await this.db.all<DiaryCard>(sql`SELECT ${COLUMNS} FROM entry e WHERE e.id IN (${list})`);
+    return new Map(rows.map((row) => [row.id, row]));
   }
 
   async entry(id: string): Promise<Row<'entry'> | undefined> {
@@ -100,6 +125,25 @@ export class DiaryStore {
       UNION ALL SELECT 'mix', r.mix_id FROM entry_mix e JOIN revision r ON r.id = e.revision_id
         WHERE e.entry_id = ${id}`);
     return rows.map((row) => [row.kind, row.id] as const);
+  }
+
+  /** Photographs of all entries, the newest first. */
+  async wall(offset: number, limit: number): Promise<WallAnswer> {
+    const [all] = await this.db.select({ total: count() }).from(entryPictures);
+    const pictures = await this.db
+      .select({
+        id: entryPictures.pictureId,
+        entryId: entries.id,
+        title: entries.title,
+        madeOn: entries.madeOn,
+        outcome: entries.outcome,
+      })
+      .from(entryPictures)
+      .innerJoin(entries, eq(entries.id, entryPictures.entryId))
+      .orderBy(desc(entries.madeOn), desc(entries.id), asc(entryPictures.position))
+      .limit(limit)
+      .offset(offset);
+    return { total: all?.total ?? 0, pictures };
   }
 
   takingsOf(id: string): Promise<Row<'entryTaking'>[]> {

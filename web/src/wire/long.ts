@@ -1,5 +1,5 @@
 import { keepPreviousData, useQueries, useQuery } from '@tanstack/react-query';
-import type { DiaryListAnswer, MixListAnswer } from '#contract';
+import type { DiaryListAnswer, MixListAnswer, WallAnswer } from '#contract';
 import { ask } from './ask.js';
 
 /** Rows that are read at once. */
@@ -65,7 +65,15 @@ const entriesOf = (answer: DiaryListAnswer): DiaryListAnswer['entries'] => answe
 
 export const useLongBoard = (query: Query, seen: readonly [number, number]): Long<MixListAnswer['cards'][number]> =>
   useLong('/api/mixes', query, seen, cardsOf);
+/** @param near six digits of a colour; null: whatever its colour */
 export const useLongDiary = (
   search: string,
+  near: string | null,
   seen: readonly [number, number],
-): Long<DiaryListAnswer['entries'][number]> => useLong('/api/diary', { search }, seen, entriesOf);
+): Long<DiaryListAnswer['entries'][number]> =>
+  useLong('/api/diary', { search, ...(near === null ? {} : { near }) }, seen, entriesOf);
+
+const picturesOf = (answer: WallAnswer): WallAnswer['pictures'] => answer.pictures;
+/** Photographs of all of the diary, the newest first. */
+export const useLongWall = (seen: readonly [number, number]): Long<WallAnswer['pictures'][number]> =>
+  useLong('/api/diary/wall', {}, seen, picturesOf);

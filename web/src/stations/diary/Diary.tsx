@@ -2,7 +2,7 @@ import { useSeen } from '../../parts/useSeen.js';
 import { Entry } from './Entry.js';
 import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useDeferredValue, useState, type ReactElement } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import type { DiaryListAnswer } from '#contract/diary';
 import { MOST_FOUND } from '#contract/limits';
 import { Empty, Reading } from '../../parts/Empty.js';
@@ -10,7 +10,7 @@ import { FindField } from '../../parts/FindField.js';
 import { LongList } from '../../parts/LongList.js';
 import { showDate } from '../../state/today.js';
 import { useNarrow } from '../../state/useNarrow.js';
-import { Caption } from '../../theme/pieces.js';
+import { Caption, Word } from '../../theme/pieces.js';
 import { RowLink } from '../../parts/RowLink.js';
 import { useLongDiary } from '../../wire/long.js';
 import { useEntry } from '../../wire/queries.js';
@@ -35,14 +35,26 @@ interface SearchProps {
   readonly search: string;
   readonly onSearch: (search: string) => void;
   readonly total: number;
+  /** six digits of a colour that is looked for; null: none */
+  readonly near: string | null;
+  readonly onLetGo: () => void;
 }
 
 /** A field to find entries by, and how many there are. */
-function Search({ search, onSearch, total }: SearchProps): ReactElement {
+function Search({ search, onSearch, total, near, onLetGo }: SearchProps): ReactElement {
   return (
     <Box padding={4} borderBottom="hair">
       <FindField label="Find in the diary" hint="a piece, a mix, a clay, a word" value={search} onChange={onSearch} />
-      <Flex justifyContent="space-between" alignItems="baseline" marginTop={3}>
+      {near !== null && (
+        <Flex alignItems="center" gap={2} marginTop={2} fontSize="small" role="status">
+          <Box width="22px" height="22px" style={{ background: `#${near}` }} aria-hidden />
+          made near this colour
+          <Word aria-label="Of any colour" onClick={onLetGo}>
+            of any
+          </Word>
+        </Flex>
+      )}
+      <Flex justifyContent="space-between" alignItems="baseline" marginTop={3} wrap="wrap" columnGap={3}>
         <h2>Diary</h2>
         <Caption>
           {search !== '' && total === MOST_FOUND
@@ -50,11 +62,23 @@ function Search({ search, onSearch, total }: SearchProps): ReactElement {
             : `${total} ${total === 1 ? 'entry' : 'entries'}`}
         </Caption>
         <Box fontSize="small">
-          <Link to="/diary/taught">what your bench taught</Link>
+          <Link to="/diary/taught">what your bench taught</Link> · <Link to="/diary/wall">photographs</Link>
         </Box>
       </Flex>
     </Box>
   );
+}
+
+/** The colour that is looked for, as it stands in the address. */
+function useNear() {
+  const [query, setQuery] = useSearchParams();
+  const text = query.get('near') ?? '';
+  return {
+    near: /^[0-9a-f]{6}$/i.test(text) ? text : null,
+    letGo: (): void => {
+      setQuery({}, { replace: true });
+    },
+  };
 }
 
 /** What was made when, and from which recipe. */
@@ -64,13 +88,14 @@ export default function Diary(): ReactElement {
   const [search, setSearch] = useState('');
   const asked = useDeferredValue(search);
   const { seen, onSeen } = useSeen();
-  const found = useLongDiary(asked, seen);
+  const { near, letGo } = useNear();
+  const found = useLongDiary(asked, near, seen);
   // nothing chosen: what was made last
   const newest = found.at(0)?.id;
   const entry = useEntry(entryId ?? newest);
   const { total } = found;
   if (found.reading) return <Reading error={found.error} />;
-  if (total === 0 && search === '') {
+  if (total === 0 && search === '' && near === null) {
     return <NothingYet />;
   }
   const nothing = entryId === undefined && newest === undefined;
@@ -85,18 +110,18 @@ export default function Diary(): ReactElement {
         minHeight={0}
         display={list ? 'grid' : 'none'}
       >
-        <Search search={search} onSearch={setSearch} total={total} />
+        <Search search={search} onSearch={setSearch} total={total} near={near} onLetGo={letGo} />
         <LongList
           label="Entries"
           total={total}
           lanes={1}
           height={ENTRY_ROW}
           onSeen={onSeen}
-          of={asked}
+          of={`${asked} ${near ?? ''}`}
           keyOf={(place) => found.at(place)?.id}
           row={(place) => {
             const e = found.at(place);
-            return e ? <EntryRow entry={e} chosen={open && e.id === (entryId ?? newest)} /> : null;
+            return e ? <EntryRow entry={e} near={near} chosen={open && e.id === (entryId ?? newest)} /> : null;
           }}
         >
           {total === 0 && (
@@ -124,16 +149,24 @@ const ONE_LINE = {
   overflow: 'hidden',
 } as const;
 
-function EntryRow({
-  entry,
-  chosen,
-}: {
+interface EntryRowProps {
   readonly entry: DiaryListAnswer['entries'][number];
+  readonly near: string | null;
   readonly chosen: boolean;
-}): ReactElement {
+}
+
+function EntryRow({ entry, near, chosen }: EntryRowProps): ReactElement {
+  const off = entry.deltaE === undefined ? '' : ` · ΔE ${entry.deltaE.toFixed(1)}`;
   return (
-    <RowLink to={`/diary/${entry.id}`} aria-current={chosen ? 'page' : undefined} height="100%">
-      <Caption>{showDate(entry.madeOn)}</Caption>
+    <RowLink
+      to={`/diary/${entry.id}${near === null ? '' : `?near=${near}`}`}
+      aria-current={chosen ? 'page' : undefined}
+      height="100%"
+    >
+      <Caption>
+        {showDate(entry.madeOn)}
+        {off}
+      </Caption>
       <Box fontWeight={600} lineHeight={1.25} title={entry.title} css={ONE_LINE}>
         {entry.title}
       </Box>

@@ -26,6 +26,15 @@ interface EntryProps {
   readonly entry: DiaryAnswer;
 }
 
+/** The way to all that was made near a colour. */
+function MadeNear({ hex }: { readonly hex: string }): ReactElement {
+  return (
+    <Box fontSize="small">
+      <Link to={`/diary?near=${hex}`}>made near it</Link>
+    </Box>
+  );
+}
+
 /** The mixes it was made from, as chips. */
 function Mixes({ entry }: EntryProps): ReactElement {
   const units = useUnits();
@@ -38,18 +47,21 @@ function Mixes({ entry }: EntryProps): ReactElement {
       )}
       <Flex gap={5} wrap="wrap">
         {entry.mixes.map((m) => (
-          <Link key={m.revisionId} to={`/mixes/${m.mixId}`} style={{ textDecoration: 'none' }}>
-            <Chip hex={m.hex} width={150} height={116} />
-            <Box fontWeight={600} marginTop={1} maxWidth="150px">
-              {m.name}
-            </Box>
-            <Box maxWidth="150px" lineHeight={1.3}>
-              <Caption>{m.notation}</Caption>
-            </Box>
-            <Caption>
-              revision {m.number} · {showMass(m.grams, units)}
-            </Caption>
-          </Link>
+          <Box key={m.revisionId}>
+            <Link to={`/mixes/${m.mixId}`} style={{ textDecoration: 'none' }}>
+              <Chip hex={m.hex} width={150} height={116} />
+              <Box fontWeight={600} marginTop={1} maxWidth="150px">
+                {m.name}
+              </Box>
+              <Box maxWidth="150px" lineHeight={1.3}>
+                <Caption>{m.notation}</Caption>
+              </Box>
+              <Caption>
+                revision {m.number} · {showMass(m.grams, units)}
+              </Caption>
+            </Link>
+            <MadeNear hex={m.hex} />
+          </Box>
         ))}
       </Flex>
     </>
