@@ -1,5 +1,4 @@
 import type { JudgedMaterial, Paint } from '#core/cane';
-import { ageInMonths } from '#core/clay';
 import { hidingThickness, type Pigment, type PigmentSource } from '#core/colour';
 import { materialIn, readMaterial } from '#core/material';
 import { EDGE_LIGHT, edgeLightOf } from '#core/mica';
@@ -10,6 +9,7 @@ import { swatch } from '../../../parts/swatch.js';
 import { bookOf } from '../../../state/book.js';
 import { today } from '../../../state/today.js';
 import { blendsInBook } from '../../blends/workedBlend.js';
+import { isCrumbly, isOld } from './clayState.js';
 
 /** A clay, mix or blend of a cane: how it is painted, weighed and judged. */
 export interface CaneMaterial extends JudgedMaterial {
@@ -30,8 +30,6 @@ export interface CaneMaterial extends JudgedMaterial {
   readonly shares: readonly ClayShare[];
 }
 
-/** From so many months on clay is taken to be old: an assumption. */
-const OLD_MONTHS = 48;
 /** Colours that a fade is painted with, and of which so many are shown in a swatch. */
 const [FADE_STEPS, EVERY] = [256, 15];
 /** From this share on a material shimmers. */
@@ -42,25 +40,6 @@ const GREY = { l: 50, a: 0, b: 0 };
 export function bytes(hex: string): readonly number[] {
   const n = parseInt(hex, 16);
   return [n >> 16, (n >> 8) & 255, n & 255];
-}
-
-/** Months of the oldest opened or unopened block of some clays; null where no date is known. */
-function oldestOf(shares: readonly ClayShare[], { blocks }: ShelfAnswer): number | null {
-  const held = new Set(shares.map((s) => s.clayId));
-  const ages = blocks.flatMap(({ clayId, leftGrams, madeOn }) =>
-    held.has(clayId) && leftGrams > 0 && madeOn !== null ? [ageInMonths(madeOn, today())] : [],
-  );
-  return ages.length === 0 ? null : Math.max(...ages);
-}
-
-/** From this share on a mix crumbles as its crumbly clay does: an assumption. */
-const CRUMBLES = 0.25;
-
-/** How much of some clays is of crumbly lines, by mass. */
-function crumblyShare(shares: readonly ClayShare[], { clays, lines }: ShelfAnswer): number {
-  const crumbly = new Set(lines.filter((l) => l.firmness === 'crumbly').map((l) => l.id));
-  const held = new Set(clays.filter((c) => crumbly.has(c.lineId)).map((c) => c.id));
-  return shares.reduce((sum, { clayId, mass }) => (held.has(clayId) ? sum + mass : sum), 0);
 }
 
 /** Light of the edges of flakes in some clays: of each mica clay as it was measured, by how much of it there is. */
@@ -78,8 +57,8 @@ function judged({ labs, pigment, lines, shares }: Known, shelf: ShelfAnswer): Ju
     lab: labs[Math.floor(labs.length / 2)] ?? GREY,
     hides: hidingThickness(pigment),
     bakes: lines.map(({ bakeC, maxC, ownC }) => ({ bakeC, maxC, ownC })),
-    old: (oldestOf(shares, shelf) ?? 0) >= OLD_MONTHS,
-    crumbly: crumblyShare(shares, shelf) >= CRUMBLES,
+    old: isOld(shares, shelf, today()),
+    crumbly: isCrumbly(shares, shelf, today()),
   };
 }
 
