@@ -39,6 +39,7 @@ export function useRescue(own: OnShelf, shelf: ShelfAnswer) {
     ...{ grams: own.block.leftGrams, from: fromOf(own, on), lostGrams: 0, lostTo: 'tub' },
   }));
   const [picked, setPicked] = useState<Chosen | null>(null);
+  const [mixed, setMixed] = useState<{ readonly key: string; readonly revisionId: string } | null>(null);
   const ways = useMemo(() => waysFor(own, said, shelf, pigments, on), [own, said, shelf, pigments, on]);
   const [best] = typeof ways === 'string' ? [] : ways;
   const chosen = picked ?? (best ? asChosen(best) : { blockId: null, grams: 0, drops: 0 });
@@ -51,11 +52,16 @@ export function useRescue(own: OnShelf, shelf: ShelfAnswer) {
   const refusal = useRefusal(path);
   const name = freeName(`${own.clay.name} with ${other?.clay.name ?? 'softener'}`, takenNames(mixes.data));
   const shows = typeof becomes !== 'string' && becomes.shows && other !== null;
+  const key = JSON.stringify([said, chosen]);
+  /** of the mix that it is by now; kept once, also where what follows is refused */
   const revision = async (): Promise<string | null> => {
     if (!shows) return null;
+    if (mixed?.key === key) return mixed.revisionId;
     const dto = mixDto(own, said, chosen, other, name);
     const kept = await change<MixAnswer>('PUT', `/api/mixes/${dto.id}`, dto);
-    return kept?.revisions.at(-1)?.id ?? null;
+    const revisionId = kept?.revisions.at(-1)?.id ?? null;
+    if (revisionId !== null) setMixed({ key, revisionId });
+    return revisionId;
   };
   return {
     ...{ said, ways, chosen, other, becomes, refusal, shows, name, pigments },
