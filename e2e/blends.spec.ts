@@ -93,14 +93,9 @@ test('made at the bench: passes counted by space, written down, learned from, an
   await page.keyboard.press('b');
   // from the block on: clay is made ready, mixes are mixed, then sheets are rolled
   const seen = await onTo(page, 'Fold and pass');
+  expect(seen.some((title) => title.startsWith('Condition Beetroot'))).toBe(true);
   expect(seen).toEqual(
-    expect.arrayContaining([
-      'Condition Beetroot',
-      'Mix Radish flesh',
-      'Roll Beetroot',
-      'Roll Radish flesh',
-      'Cut and swap',
-    ]),
+    expect.arrayContaining(['Mix Radish flesh', 'Roll Beetroot', 'Roll Radish flesh', 'Cut and swap']),
   );
   for (let i = 1; i <= 7; i++) {
     await page.keyboard.press('Space');

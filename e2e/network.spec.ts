@@ -200,7 +200,7 @@ test('a phone that has the bench and the diary only finds nothing else; wrong wo
   await phone.getByRole('banner').getByText('Undo').tap();
   await expect(phone.getByRole('button', { name: called, exact: true }).first()).toBeVisible();
   await ways.getByRole('link', { name: 'Diary' }).tap();
-  await phone.getByRole('main').getByRole('link').first().tap();
+  await phone.getByRole('main').getByRole('listitem').getByRole('link').first().tap();
   await phone.getByLabel('Note', { exact: true }).fill('seen by the helper');
   await phone.getByLabel('Note', { exact: true }).blur();
   await saved(phone);
