@@ -119,7 +119,7 @@ test('a copy of the file opens elsewhere, in WAL mode and with foreign keys held
   expect([await value('journal_mode'), await value('foreign_keys')]).toEqual(['wal', 1]);
   await expect(
     db.$client.execute(
-      "INSERT INTO block (id, version, clay_id, net_grams, left_grams, date_code) VALUES ('a', 1, 'nowhere', 57, 57, '')",
+      "INSERT INTO block (id, version, clay_id, net_grams, left_grams, date_code) VALUES ('a', 1, 'none', 57, 57, '')",
     ),
   ).rejects.toThrow(/FOREIGN KEY/);
   await data.close();

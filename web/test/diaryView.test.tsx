@@ -89,7 +89,9 @@ describe('an entry of the diary', () => {
     const links = page.getAllByRole('link').map((a) => a.getAttribute('href'));
     expect(links).toEqual([
       '/batches/b1',
+      '/diary/e1/again',
       '/mixes/m1',
+      '/diary?near=8FAE4A',
       '/blends/f1',
       '/canes/c1',
       '/sheets/book/s1',
