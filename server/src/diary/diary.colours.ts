@@ -23,18 +23,25 @@ export interface NearEntry {
   readonly deltaE: number;
 }
 
-/** ΔE00 of the nearest of some colours; of those that are further off than anybody calls near, by lightness alone. */
-const nearest = (labs: readonly Lab[], wanted: Lab): number =>
-  labs.reduce((least, lab) => {
-    if (Math.abs(lab.l - wanted.l) > FARTHEST * MOST_LIGHTNESS_SCALE) return least;
-    return Math.min(least, deltaE(lab, wanted));
-  }, Infinity);
+/** ΔE00 of two colours; infinite where lightness alone makes it more than anybody calls near. */
+const offOf = (lab: Lab, wanted: Lab): number =>
+  Math.abs(lab.l - wanted.l) > FARTHEST * MOST_LIGHTNESS_SCALE ? Infinity : deltaE(lab, wanted);
+
+/** Colours of mixes and clays, each once, and which of them each entry has. */
+interface Colours {
+  readonly labs: readonly Lab[];
+  readonly entries: ReadonlyMap<string, readonly number[]>;
+}
+
+/** Colours that were looked for last. */
+const REMEMBERED = 12;
 
 /** The colours of what was made, held in memory: a colour is looked for among all entries at once. */
 @Injectable()
 export class DiaryColours {
-  private known: { readonly key: unknown; readonly colours: Promise<ReadonlyMap<string, readonly Lab[]>> } | null =
-    null;
+  private known: { readonly key: unknown; readonly colours: Promise<Colours> } | null = null;
+  /** what was found among all entries, by its colour */
+  private readonly found = new Map<string, readonly NearEntry[]>();
 
   constructor(
     @Inject(DB) private readonly db: Db,
@@ -42,52 +49,71 @@ export class DiaryColours {
     @Inject(Studio) private readonly studio: Studio,
   ) {
     journal.onChange((writes) => {
-      if (writes.some(({ table }) => DECIDES.has(table))) this.known = null;
+      if (writes.some(({ table }) => DECIDES.has(table))) this.forget();
     });
+  }
+
+  private forget(): void {
+    this.known = null;
+    this.found.clear();
   }
 
   /** Entries with a colour near to this one, the nearest first. @param among ids; null: all */
   async near(hex: string, among: ReadonlySet<string> | null): Promise<readonly NearEntry[]> {
-    const wanted = labOf(xyzOfHex(hex));
-    const found: NearEntry[] = [];
-    for (const [id, labs] of await this.colours()) {
-      if (among && !among.has(id)) continue;
-      const off = nearest(labs, wanted);
-      if (off <= FARTHEST) found.push({ id, deltaE: off });
-    }
-    return found.sort((a, b) => a.deltaE - b.deltaE || (a.id < b.id ? -1 : 1));
+    const colours = await this.colours();
+    const before = this.found.get(hex);
+    const all = before ?? nearIn(colours, hex);
+    if (!before) this.remember(hex, all);
+    return among ? all.filter(({ id }) => among.has(id)) : all;
+  }
+
+  private remember(hex: string, all: readonly NearEntry[]): void {
+    const [oldest] = this.found.keys();
+    if (this.found.size >= REMEMBERED && oldest !== undefined) this.found.delete(oldest);
+    this.found.set(hex, all);
   }
 
   /** Read once, until something under it changes; what was learned of pigments counts too. */
-  private colours(): Promise<ReadonlyMap<string, readonly Lab[]>> {
+  private colours(): Promise<Colours> {
     const key = this.studio.learnedTimes;
     if (this.known?.key === key) return this.known.colours;
+    this.forget();
     const colours = this.read();
     this.known = { key, colours };
     colours.catch(() => {
-      this.known = null;
+      this.forget();
     });
     return colours;
   }
 
-  private async read(): Promise<ReadonlyMap<string, readonly Lab[]>> {
-    const all = new Map<string, Lab[]>();
-    const add = (id: string, lab: Lab | null): void => {
-      if (lab) all.set(id, [...(all.get(id) ?? []), lab]);
+  private async read(): Promise<Colours> {
+    const labs: Lab[] = [];
+    const entries = new Map<string, number[]>();
+    const places = new Map<string, number | null>();
+    /** @param key of a mix or a clay, whose colour is looked up once */
+    const add = (entryId: string, key: string, look: () => Lab | null): void => {
+      const lab = places.has(key) ? null : look();
+      if (!places.has(key)) places.set(key, lab ? labs.push(lab) - 1 : null);
+      const place = places.get(key) ?? null;
+      if (place !== null) entries.set(entryId, [...(entries.get(entryId) ?? []), place]);
     };
-    const ofMix = this.remembered((id) => this.mixColour(id));
-    const ofClay = this.remembered((id) => this.clayColour(id));
-    for (const { entryId, revisionId } of await this.db.select().from(entryMixes)) add(entryId, ofMix(revisionId));
+    const addMix = (entryId: string, id: string): void => {
+      add(entryId, `mix ${id}`, () => this.mixColour(id));
+    };
+    const addClay = (entryId: string, id: string): void => {
+      add(entryId, `clay ${id}`, () => this.clayColour(id));
+    };
+    for (const { entryId, revisionId } of await this.db.select().from(entryMixes)) addMix(entryId, revisionId);
     const inBlends = await this.db
       .select({ entryId: entryBlends.entryId, clayId: blendColours.clayId, revisionId: blendColours.revisionId })
       .from(entryBlends)
       .innerJoin(blendColours, eq(blendColours.blendRevisionId, entryBlends.blendRevisionId));
     for (const { entryId, clayId, revisionId } of inBlends) {
-      if (revisionId !== null) add(entryId, ofMix(revisionId));
-      else if (clayId !== null) add(entryId, ofClay(clayId));
+      if (revisionId !== null) addMix(entryId, revisionId);
+      else if (clayId !== null) addClay(entryId, clayId);
     }
-    for (const { entryId, clayId } of await this.mostlyTaken()) add(entryId, ofClay(clayId));
-    return all;
+    for (const { entryId, clayId } of await this.mostlyTaken()) addClay(entryId, clayId);
+    return { labs, entries };
   }
 
   /** Clays that were a good part of what went in. */
@@ -96,17 +122,6 @@ export class DiaryColours {
     const sums = new Map<string, number>();
     for (const { entryId, grams } of rows) sums.set(entryId, (sums.get(entryId) ?? 0) + grams);
     return rows.filter(({ entryId, grams }) => grams >= LEAST_SHARE * (sums.get(entryId) ?? 0));
-  }
-
-  private remembered(look: (id: string) => Lab | null): (id: string) => Lab | null {
-    const known = new Map<string, Lab | null>();
-    return (id) => {
-      const before = known.get(id);
-      if (before !== undefined) return before;
-      const lab = look(id);
-      known.set(id, lab);
-      return lab;
-    };
   }
 
   private mixColour(revisionId: string): Lab | null {
@@ -118,4 +133,16 @@ export class DiaryColours {
     const clay = this.studio.clay(clayId);
     return clay ? labOf(xyzOfHex(clay.bakedHex)) : null;
   }
+}
+
+/** Entries of which a colour is near, the nearest first. */
+function nearIn({ labs, entries }: Colours, hex: string): readonly NearEntry[] {
+  const wanted = labOf(xyzOfHex(hex));
+  const offs = labs.map((lab) => offOf(lab, wanted));
+  const found: NearEntry[] = [];
+  for (const [id, places] of entries) {
+    const off = Math.min(...places.map((place) => offs[place] ?? Infinity));
+    if (off <= FARTHEST) found.push({ id, deltaE: off });
+  }
+  return found.sort((a, b) => a.deltaE - b.deltaE || (a.id < b.id ? -1 : 1));
 }

@@ -106,8 +106,10 @@ export class DiaryService {
   }
 
   private async blendsIn(id: string): Promise<DiaryAnswer['blends']> {
+    const rows = await this.store.blendsOf(id);
+    if (rows.length === 0) return [];
     const kept = keptFrom(await this.blends.counted());
-    const told = (await this.store.blendsOf(id)).map(async ({ blendRevisionId, passes, contrast }) => {
+    const told = rows.map(async ({ blendRevisionId, passes, contrast }) => {
       const blend = await this.blends.asMade(blendRevisionId);
       return blend ? [{ ...blend, passes, wantedPasses: forecast(contrast, kept, 1).enough }] : [];
     });
