@@ -6,7 +6,15 @@ import { today } from '../../state/today.js';
 import { useConditioningBench } from '../../wire/conditioningBench.js';
 import { useShelf } from '../../wire/queries.js';
 import { Caption } from '../../theme/pieces.js';
-import { lotsToCondition, readAmounts, sittingFor, sittingPath, writeAmounts, type Amount } from './sitting.js';
+import {
+  lotsToCondition,
+  namesOf,
+  readAmounts,
+  sittingFor,
+  sittingPath,
+  writeAmounts,
+  type Amount,
+} from './sitting.js';
 
 interface ConditionFirstProps {
   readonly clays: readonly Amount[];
@@ -29,7 +37,7 @@ export function ConditionFirst({ clays }: ConditionFirstProps): ReactElement | n
       </Link>
       {warm.length > 0 && (
         <Caption display="block">
-          ~{showMinutes(hands)} of hands; {warm.map(({ clay }) => clay.name).join(', ')} warmed first
+          ~{showMinutes(hands)} of hands; {namesOf(warm)} warmed first
         </Caption>
       )}
     </Box>

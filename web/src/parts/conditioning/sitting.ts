@@ -53,6 +53,10 @@ export const lotsToCondition = (amounts: readonly Amount[], shelf: ShelfAnswer, 
 export const sittingFor = (lots: readonly LotOfClay[], bench: ConditioningBench): Sitting<LotOfClay> | string =>
   orSentence(() => sittingOf(lots.map(asked), bench));
 
+/** Names of the clays of some lots, each once. */
+export const namesOf = (lots: readonly LotOfClay[]): string =>
+  [...new Set(lots.map(({ clay }) => clay.name))].join(', ');
+
 /** Amounts as they stand in an address: `id:grams,id:grams`, each clay once. */
 export function writeAmounts(amounts: readonly Amount[]): string {
   const sums = new Map<string, number>();

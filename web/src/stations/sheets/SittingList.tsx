@@ -4,7 +4,7 @@ import type { InTurn } from '#core/conditioning';
 import { showMass, showMinutes, type UnitSystem } from '#core/units';
 import type { ShelfAnswer } from '#contract';
 import { Choice } from '../../parts/Choice.js';
-import type { LotOfClay } from '../../parts/conditioning/sitting.js';
+import { namesOf, type LotOfClay } from '../../parts/conditioning/sitting.js';
 import { useUnits } from '../../state/view.js';
 import { Caption, Second, Word } from '../../theme/pieces.js';
 import { conditionable, usualAmount } from './conditioning.js';
@@ -111,7 +111,7 @@ export function SittingList({ shelf, conditioning }: SittingListProps): ReactEle
       </Flex>
       {warm.length > 0 && (
         <Box marginTop={2}>
-          Put to warm now, wrapped and close to the body: <b>{warm.map(({ clay }) => clay.name).join(', ')}</b>
+          Put to warm now, wrapped and close to the body: <b>{namesOf(warm)}</b>
         </Box>
       )}
       <Flex as="ol" direction="column" gap={2} marginTop={2} borderTop="rule" paddingTop={3}>
