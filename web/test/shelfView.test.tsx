@@ -123,31 +123,34 @@ describe('one clay', () => {
     expect(page.address()).toBe('/shelf');
   });
 
-  test('an old block of a crumbly line is work to bring back, a fresh one of a soft line is not', () => {
+  test('an old block of a crumbly line is work to bring back, a fresh one of a soft line is not', async () => {
     const old = shelfAt(`/shelf/${clayId('Carrot')}`);
+    await old.findByText(/to condition it/);
     expect(old.words()).toMatch(/to condition it: \d+ passes, warmed first, with a little softener, used the same day/);
     expect(old.words()).not.toContain('Bring it back');
     old.unmount();
     const fresh = blocks.map((b) => ({ ...b, madeOn: today() }));
     const page = shelfAt(`/shelf/${clayId('Pea')}`, [[['/api/shelf'], { ...SHELF, blocks: fresh }], ...READ.slice(1)]);
+    await page.findByText(/to condition it/);
     expect(page.words()).toMatch(/to condition it: \d+ passes\./);
   });
 
   test('squeezed by one key, a block keeps what it did, and the day', async () => {
     const carrot = blocks.find((b) => b.clayId === clayId('Carrot'));
     const page = shelfAt(`/shelf/${clayId('Carrot')}`);
+    await page.findByText(/to condition it/);
     await page.user.keyboard('r');
     const { method, path, body } = await post.next();
     expect([method, path]).toEqual(['PUT', `/api/blocks/${carrot?.id ?? ''}`]);
     expect(body).toMatchObject({ squeezed: 'crumbles', squeezedOn: today() });
   });
 
-  test('a block that was squeezed says so, and the way to bring it back', () => {
+  test('a block that was squeezed says so, and the way to bring it back', async () => {
     const squeezed = blocks.map((b) => ({ ...b, squeezed: 'cracks', squeezedOn: today() }));
     const read: Read = [[['/api/shelf'], { ...SHELF, blocks: squeezed }], ...READ.slice(1)];
     const page = shelfAt(`/shelf/${clayId('Pea')}`, read);
+    await page.findByText('Bring it back');
     expect(page.getByRole('button', { name: /^cracks/ }).getAttribute('aria-pressed')).toBe('true');
-    expect(page.getByText('Bring it back')).toBeDefined();
   });
 
   test('the mixes it is in are named, and how many more there are', () => {

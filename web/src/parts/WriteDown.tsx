@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { useState, type ReactElement, type ReactNode } from 'react';
+import { Suspense, lazy, useState, type ReactElement, type ReactNode } from 'react';
 import type { Outcome, WrittenDto } from '#contract';
 import { useKeys } from '../state/keys.js';
 import { readDay } from '../state/readDay.js';
@@ -8,9 +8,11 @@ import { Action, Note } from '../theme/pieces.js';
 import { UNSENT } from '../wire/leaving.js';
 import type { Refused } from '../wire/ask.js';
 import { HowItWent } from './HowItWent.js';
-import { PhotographsTaken } from './PhotographsTaken.js';
 import { Value } from './Value.js';
 import { Warning } from './Warning.js';
+
+/** Pictures are opened by a worker, which few cards need. */
+const PhotographsTaken = lazy(async () => ({ default: (await import('./PhotographsTaken.js')).PhotographsTaken }));
 
 /** What the diary gets at every *Done*. */
 export type Written = Required<WrittenDto>;
@@ -51,7 +53,9 @@ export function WriteDown({ children, refusal, onWrite, onBack, disabled }: Writ
       </Box>
       {children}
       <HowItWent large outcome={own.outcome} onChange={own.setOutcome} />
-      <PhotographsTaken pictures={own.pictures} onChange={own.setPictures} />
+      <Suspense>
+        <PhotographsTaken pictures={own.pictures} onChange={own.setPictures} />
+      </Suspense>
       <Box>
         made on{' '}
         <Value

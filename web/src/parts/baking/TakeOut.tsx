@@ -1,5 +1,5 @@
 import { Flex } from '@chakra-ui/react';
-import { useState, type ReactElement } from 'react';
+import { Suspense, lazy, useState, type ReactElement } from 'react';
 import { useNavigate } from 'react-router';
 import type { BakedDto, Outcome } from '#contract';
 import { MOST_POINTS } from '#contract/limits';
@@ -9,9 +9,10 @@ import { Action, Note, Word } from '../../theme/pieces.js';
 import { change, useRefusal } from '../../wire/save.js';
 import { putProbeAway } from '../../wire/probe.js';
 import { HowItWent } from '../HowItWent.js';
-import { PhotographsTaken } from '../PhotographsTaken.js';
 import { Tick } from '../Tick.js';
 import { Warning } from '../Warning.js';
+
+const PhotographsTaken = lazy(async () => ({ default: (await import('../PhotographsTaken.js')).PhotographsTaken }));
 
 /** Of a curve with more points than are kept every second one is let go, and again. */
 function thinned(curve: InOven['curve']): InOven['curve'] {
@@ -57,7 +58,9 @@ export function TakeOut({ load, main }: { readonly load: InOven; readonly main: 
   return (
     <Flex direction="column" gap={3} maxWidth="560px">
       <HowItWent large outcome={outcome} onChange={setOutcome} />
-      <PhotographsTaken pictures={pictures} onChange={setPictures} />
+      <Suspense>
+        <PhotographsTaken pictures={pictures} onChange={setPictures} />
+      </Suspense>
       <Note
         aria-label="Note on this load"
         placeholder="How did they come out?"

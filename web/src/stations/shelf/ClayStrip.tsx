@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { useState, type ReactElement } from 'react';
+import { Suspense, lazy, useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import { KINDS, strengthOf } from '#core/clay';
 import { readNumber } from '#core/units';
@@ -13,9 +13,11 @@ import { Rule, Second, Word } from '../../theme/pieces.js';
 import { useUsedIn } from '../../wire/queries.js';
 import { change, useRefusal } from '../../wire/save.js';
 import { BlockWords } from './BlockWords.js';
-import { ConditionNote } from './ConditionNote.js';
 import { inOrder } from './shelfWords.js';
 import { TakeOrAdd } from './TakeOrAdd.js';
+
+/** What it takes to condition a block rests on much that the shelf itself does not need. */
+const ConditionNote = lazy(async () => ({ default: (await import('./ConditionNote.js')).ConditionNote }));
 
 const KIND_OPTIONS = KINDS.map((value) => ({ value, text: value }));
 
@@ -218,7 +220,9 @@ export function ClayStrip({ clay, shelf, onAddBlock, onGone }: ClayStripProps): 
       <Figures {...own} />
       <Rule />
       <Blocks blocks={blocks} block={block} onChoose={setBlockId} onAddBlock={onAddBlock} />
-      <ConditionNote line={line} block={block} />
+      <Suspense>
+        <ConditionNote line={line} block={block} />
+      </Suspense>
       {block && (
         <>
           <Rule />
