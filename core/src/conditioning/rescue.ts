@@ -1,4 +1,4 @@
-import { deltaE, hexOf, labOf, mixPigments, type Lab, type PigmentSource, type Stage } from '#core/colour';
+import { deltaE, hexOf, labOf, mixPigments, type PigmentSource, type Stage, type Xyz } from '#core/colour';
 import { volumeOf, type Clay, type Firmness, type Squeeze } from '#core/clay';
 import type { Density, Grams } from '#core/units';
 import { yearsOld } from './passes.js';
@@ -97,24 +97,19 @@ export interface Rescued {
   readonly sticky: boolean;
 }
 
-/** Colours of a clay with some of another in it. */
-function colourWith({ clay, density, grams, pigments }: ToRescue, added: Added | null, more: Grams, stage: Stage): Lab {
+/** The colour of a clay with so much of another in it. */
+function colourWith({ clay, density, grams, pigments }: ToRescue, added: Added | null, more: Grams, stage: Stage): Xyz {
   const own = pigments(clay, stage);
-  if (!added || more <= 0) return labOf(mixPigments([own], [1]));
+  if (!added || more <= 0) return mixPigments([own], [1]);
   const volumes = [volumeOf(grams, density), volumeOf(more, added.density)];
-  return labOf(mixPigments([own, pigments(added.clay, stage)], volumes));
-}
-
-function hexWith({ clay, density, grams, pigments }: ToRescue, { added, addedGrams }: Remedy, stage: Stage): string {
-  const own = pigments(clay, stage);
-  if (!added || addedGrams <= 0) return hexOf(mixPigments([own], [1]));
-  const volumes = [volumeOf(grams, density), volumeOf(addedGrams, added.density)];
-  return hexOf(mixPigments([own, pigments(added.clay, stage)], volumes));
+  return mixPigments([own, pigments(added.clay, stage)], volumes);
 }
 
 function differenceWith(of: ToRescue, added: Added | null, more: Grams): number {
   const stages: readonly Stage[] = ['raw', 'baked'];
-  return Math.max(...stages.map((s) => deltaE(colourWith(of, null, 0, s), colourWith(of, added, more, s))));
+  return Math.max(
+    ...stages.map((s) => deltaE(labOf(colourWith(of, null, 0, s)), labOf(colourWith(of, added, more, s)))),
+  );
 }
 
 function hardnessWith({ grams, from }: ToRescue, { added, addedGrams, drops }: Remedy): number {
@@ -130,12 +125,13 @@ export function rescued(of: ToRescue, remedy: Remedy): Rescued {
   const clay = of.grams + remedy.addedGrams;
   const hardness = hardnessWith(of, remedy);
   const off = differenceWith(of, remedy.added, remedy.addedGrams);
+  const hexAs = (stage: Stage): string => hexOf(colourWith(of, remedy.added, remedy.addedGrams, stage));
   return {
     grams: clay + softener,
     hardness,
     squeeze: squeezeAt(hardness),
-    rawHex: hexWith(of, remedy, 'raw'),
-    bakedHex: hexWith(of, remedy, 'baked'),
+    rawHex: hexAs('raw'),
+    bakedHex: hexAs('baked'),
     deltaE: off,
     shows: off >= SHOWS,
     sticky: softener > MOST_SOFTENER * clay + 1e-9,

@@ -60,10 +60,12 @@ export class DiaryColours {
 
   /** Entries with a colour near to this one, the nearest first. @param among ids; null: all */
   async near(hex: string, among: ReadonlySet<string> | null): Promise<readonly NearEntry[]> {
-    const colours = await this.colours();
+    const read = this.colours();
+    const colours = await read;
     const before = this.found.get(hex);
     const all = before ?? nearIn(colours, hex);
-    if (!before) this.remember(hex, all);
+    // what was read before a change is no answer to who asks after it
+    if (!before && this.known?.colours === read) this.remember(hex, all);
     return among ? all.filter(({ id }) => among.has(id)) : all;
   }
 
