@@ -11,6 +11,7 @@ export {
   SCHOOLS_OF_CONDITIONING,
   USUAL_ROOM,
   learnedPasses,
+  passesFor,
   passesFresh,
   type Conditioner,
   type CountedConditioning,

@@ -1,7 +1,6 @@
 import { ageInMonths, toughnessOf } from '#core/clay';
-import { SCHOOLS_OF_CONDITIONING, conditionPlan } from '#core/conditioning';
+import { SCHOOLS_OF_CONDITIONING, passesFor } from '#core/conditioning';
 import { NOTHING_KNOWN, type TroubleFacts } from '#core/trouble';
-import { attempt } from '#core/units';
 import type { ClayDto, LineDto, ShelfAnswer } from '#contract';
 import type { DiaryAnswer } from '#contract/diary';
 import { evenIn } from '../../patterns/stageWords.js';
@@ -54,13 +53,11 @@ function conditionedOf(told: Told, shelf: ShelfAnswer): Part<'passes' | 'roomC'>
     const known = SCHOOLS_OF_CONDITIONING.find((s) => s === school);
     if (!line || !known || passes <= 0) return [];
     const grams = told.clays.find((c) => c.clayId === clayId)?.grams ?? HALF_BLOCK;
-    const asked = { lineId: line.id, machine: null, counted: [], ownPasses: null, workingSettingId: null };
     const months = monthsOn(new Set([clayId]), told.madeOn, shelf);
-    const wanted = attempt(
-      () => conditionPlan({ ...asked, firmness: line.firmness, squeeze, months, roomC, school: known, grams }).passes,
-      () => null,
-    );
-    return wanted === null ? [] : [{ share: passes / wanted, roomC }];
+    // as it was really worked, whatever machine stands on the bench by now
+    const how = { firmness: line.firmness, squeeze, months, roomC, school: known, grams };
+    const wanted = passesFor(line.id, how, [], null).passes;
+    return [{ share: passes / wanted, roomC }];
   });
   if (all.length === 0) return { passes: null, roomC: null };
   return { passes: Math.min(...all.map((c) => c.share)), roomC: all.reduce((sum, c) => sum + c.roomC, 0) / all.length };
