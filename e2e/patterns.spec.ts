@@ -164,6 +164,7 @@ test('a rope is followed fold by fold, coiled and rolled, and one knows where on
     await expect(page.getByRole('button', { name: /^Step 4: Fold 2 times/ })).toBeVisible();
     const total = async (): Promise<number> =>
       Number(/([\d.]+) g\s*in all/.exec((await strip(page).innerText()).replace(/\n/g, ' '))?.[1]);
+    await still(page);
     const before = await total();
     await edit(page, 'Width covered', '124 mm');
     await edit(page, 'Length covered', '124 mm');

@@ -74,6 +74,7 @@ function loadForHands(): void {
       import('./stations/shelf/Shelf.js'),
       import('./stations/diary/Diary.js'),
       import('./stations/bench/PieceArt.js'),
+      import('./stations/bench/DoneForm.js'),
       import('./parts/PhotographsTaken.js'),
       import('./stations/shelf/ConditionNote.js'),
       import('./stations/patterns/faces/SheetImage.js'),

@@ -1,5 +1,5 @@
 import { Box, Flex, Grid } from '@chakra-ui/react';
-import { useEffect, type ReactElement } from 'react';
+import { Suspense, lazy, useEffect, type ReactElement } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { BatchAnswer, PlainStep } from '#contract';
 import { Choice } from '../../parts/Choice.js';
@@ -14,12 +14,14 @@ import { NARROW, STACKED } from '../../theme/narrow.js';
 import { Word } from '../../theme/pieces.js';
 import { BakeHere } from './BakeHere.js';
 import { CardFigure } from './CardFigure.js';
-import { DoneForm } from './DoneForm.js';
 import { OnceCaution } from './OnceCaution.js';
 import { PaperCard } from './PaperCard.js';
 import { WaitFor } from './WaitFor.js';
 import { StepArt } from './StepArt.js';
 import { wordsOf } from './stepWords.js';
+
+const doneForm = () => import('./DoneForm.js');
+const DoneForm = lazy(async () => ({ default: (await doneForm()).DoneForm }));
 
 const printCard = (): void => {
   window.print();
@@ -114,7 +116,7 @@ function Steps({ batch }: { readonly batch: BatchAnswer }): ReactElement {
         {step ? (
           <OneStep batch={batch} step={step} place={place} />
         ) : (
-          <>
+          <Suspense>
             <DoneForm
               batch={batch}
               took={place.took}
@@ -125,7 +127,7 @@ function Steps({ batch }: { readonly batch: BatchAnswer }): ReactElement {
               }}
             />
             <PrintWords batch={batch} />
-          </>
+          </Suspense>
         )}
       </Flex>
       <PaperCard batch={batch} />
