@@ -23,6 +23,12 @@ import { wordsOf } from './stepWords.js';
 const doneForm = () => import('./DoneForm.js');
 const DoneForm = lazy(async () => ({ default: (await doneForm()).DoneForm }));
 
+/** The end of a card is there before it is come to: the network may be gone by then. */
+const loadDoneForm = (): void => {
+  // what cannot be loaded now is loaded when it is come to
+  void Promise.allSettled([doneForm()]);
+};
+
 const printCard = (): void => {
   window.print();
 };
@@ -91,6 +97,7 @@ function Steps({ batch }: { readonly batch: BatchAnswer }): ReactElement {
   const step = steps[place.here];
   const bench = benchOf(batch);
   useEffect(() => runClock(bench), [bench]);
+  useEffect(loadDoneForm, []);
   useAwake();
   useKeys('Bench', [
     ...(step ? [{ key: ' ', does: 'This step is done', run: place.on }] : []),
