@@ -1,5 +1,5 @@
 import { Box, Flex, Grid } from '@chakra-ui/react';
-import { Suspense, lazy, useEffect, type ReactElement } from 'react';
+import { useEffect, type ReactElement } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { BatchAnswer, PlainStep } from '#contract';
 import { Choice } from '../../parts/Choice.js';
@@ -8,10 +8,11 @@ import { Warning } from '../../parts/Warning.js';
 import { runClock, useBenchPlace, wentTo } from '../../state/benchPlace.js';
 import { useBaking } from '../../state/baking.js';
 import { useAwake } from '../../state/useAwake.js';
+import { useLoaded } from '../../state/useLoaded.js';
 import { useKeys } from '../../state/keys.js';
 import { PAPERS, useUnits, useView } from '../../state/view.js';
 import { NARROW, STACKED } from '../../theme/narrow.js';
-import { Word } from '../../theme/pieces.js';
+import { Note, Word } from '../../theme/pieces.js';
 import { BakeHere } from './BakeHere.js';
 import { CardFigure } from './CardFigure.js';
 import { OnceCaution } from './OnceCaution.js';
@@ -21,13 +22,6 @@ import { StepArt } from './StepArt.js';
 import { wordsOf } from './stepWords.js';
 
 const doneForm = () => import('./DoneForm.js');
-const DoneForm = lazy(async () => ({ default: (await doneForm()).DoneForm }));
-
-/** The end of a card is there before it is come to: the network may be gone by then. */
-const loadDoneForm = (): void => {
-  // what cannot be loaded now is loaded when it is come to
-  void Promise.allSettled([doneForm()]);
-};
 
 const printCard = (): void => {
   window.print();
@@ -97,7 +91,7 @@ function Steps({ batch }: { readonly batch: BatchAnswer }): ReactElement {
   const step = steps[place.here];
   const bench = benchOf(batch);
   useEffect(() => runClock(bench), [bench]);
-  useEffect(loadDoneForm, []);
+  const end = useLoaded(doneForm, place.here);
   useAwake();
   useKeys('Bench', [
     ...(step ? [{ key: ' ', does: 'This step is done', run: place.on }] : []),
@@ -123,18 +117,21 @@ function Steps({ batch }: { readonly batch: BatchAnswer }): ReactElement {
         {step ? (
           <OneStep batch={batch} step={step} place={place} />
         ) : (
-          <Suspense>
-            <DoneForm
-              batch={batch}
-              took={place.took}
-              onBack={place.back}
-              onDone={(entryId) => {
-                place.leave();
-                void navigate(`/diary/${entryId}`);
-              }}
-            />
+          <>
+            {!end && <Note>The end of the card is being loaded.</Note>}
+            {end && (
+              <end.DoneForm
+                batch={batch}
+                took={place.took}
+                onBack={place.back}
+                onDone={(entryId) => {
+                  place.leave();
+                  void navigate(`/diary/${entryId}`);
+                }}
+              />
+            )}
             <PrintWords batch={batch} />
-          </Suspense>
+          </>
         )}
       </Flex>
       <PaperCard batch={batch} />
