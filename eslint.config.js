@@ -34,7 +34,7 @@ const CORE = [
     'pattern/formed',
     'pattern',
   ],
-  ...['stock', 'conditioning', 'oven', 'piece', 'batch', 'days', 'trouble', 'formats'],
+  ...['stock', 'conditioning', 'oven', 'piece', 'batch', 'days', 'trouble', 'begin', 'formats'],
 ];
 
 /** `*` stands for anything; everything else for itself. */

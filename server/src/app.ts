@@ -47,6 +47,7 @@ import { PalettesModule } from './palettes/palettes.module.js';
 import { SheetsModule } from './sheets/sheets.module.js';
 import { ShoppingModule } from './shopping/shopping.module.js';
 import { SetAsideModule } from './db/setAside.module.js';
+import { BegunModule } from './begun/begun.module.js';
 import { TaughtModule } from './taught/taught.module.js';
 import { StockModule } from './stock/stock.module.js';
 import { AccountsModule } from './stock/accounts.module.js';
@@ -97,6 +98,7 @@ class AppModule {
         DiaryModule,
         SetAsideModule,
         TaughtModule,
+        BegunModule,
         LearningModule,
         DevicesModule,
         ExchangeModule,

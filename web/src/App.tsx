@@ -5,6 +5,7 @@ import { HandHeader, HandNav } from './frame/Hand.js';
 import { isAtTable } from './frame/stations.js';
 import { useEverywhere } from './frame/useEverywhere.js';
 import { WideHeader } from './frame/WideHeader.js';
+import { BeginBar } from './parts/begin/BeginBar.js';
 import { OvenBar } from './parts/baking/OvenBar.js';
 import { TimerBar } from './parts/TimerBar.js';
 import { Textures } from './parts/texture.js';
@@ -25,6 +26,7 @@ function EveryBar(): ReactElement {
       <OvenBar />
       <TimerBar />
       <Bars />
+      <BeginBar />
     </>
   );
 }

@@ -2,6 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import type { ReactElement, ReactNode } from 'react';
 import { Complaint } from '#core/units';
 import { Action } from '../theme/pieces.js';
+import { Told } from './begin/Told.js';
 
 interface EmptyProps {
   readonly title: string;
@@ -15,7 +16,7 @@ export function Empty({ title, children, action, onAction }: EmptyProps): ReactE
   return (
     <Flex direction="column" alignItems="flex-start" gap={4} padding={8} maxWidth="520px">
       <h1>{title}</h1>
-      <Box color="ink2">{children}</Box>
+      <Box color="ink2">{typeof children === 'string' ? <Told>{children}</Told> : children}</Box>
       {action !== undefined && (
         <Action main onClick={onAction}>
           {action}

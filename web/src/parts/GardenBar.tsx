@@ -79,7 +79,7 @@ export function LookRound(): ReactElement {
             }}
           >
             Look round in the kitchen garden first
-          </Word>{' '}
+          </Word>
           <Box as="span">: sample clays, mixes, blends and canes, on data that is thrown away</Box>
         </>
       )}

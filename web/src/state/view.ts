@@ -1,5 +1,6 @@
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
+import type { Ask } from '#core/begin';
 import type { UnitSystem } from '#core/units';
 
 export const PAPERS = ['A5', 'A4', 'Letter'] as const;
@@ -21,6 +22,12 @@ interface View {
   readonly pxPerMm: number;
   /** canes and blends that clay is bought for beside the batches, by their ids */
   readonly buyFor: readonly string[];
+  /** what is asked for in the first hour, and was put off */
+  readonly later: readonly Ask[];
+  /** words of the trade that were explained */
+  readonly told: readonly string[];
+  readonly putOff: (asks: readonly Ask[]) => void;
+  readonly tell: (word: string) => void;
   readonly setBuyFor: (canes: readonly string[]) => void;
   readonly setPxPerMm: (pxPerMm: number) => void;
   readonly setCoreMm: (coreMm: number) => void;
@@ -40,6 +47,14 @@ export const useView = create<View>()(
       coreMm: 12,
       pxPerMm: USUAL_PX_PER_MM,
       buyFor: [],
+      later: [],
+      told: [],
+      putOff: (later) => {
+        set({ later });
+      },
+      tell: (word) => {
+        set(({ told }) => (told.includes(word) ? {} : { told: [...told, word] }));
+      },
       setBuyFor: (buyFor) => {
         set({ buyFor });
       },
@@ -64,7 +79,9 @@ export const useView = create<View>()(
     }),
     {
       name: 'sledge-view',
-      partialize: ({ units, paper, mixGrams, coreMm, pxPerMm }) => ({ units, paper, mixGrams, coreMm, pxPerMm }),
+      partialize: ({ units, paper, mixGrams, coreMm, pxPerMm, later, told }) => ({
+        ...{ units, paper, mixGrams, coreMm, pxPerMm, later, told },
+      }),
     },
   ),
 );

@@ -7,6 +7,7 @@ import {
   useQuery,
   type UseQueryResult,
 } from '@tanstack/react-query';
+import type { Begun } from '#core/begin';
 import type { Lab } from '#core/colour';
 import { Complaint, faultOf } from '#core/units';
 import type {
@@ -134,6 +135,13 @@ const useRead = <T>(path: string, enabled = true): UseQueryResult<T> =>
 export const useShelf = (): UseQueryResult<ShelfAnswer> => useRead('/api/shelf');
 /** Mixes that a clay is used in; asked for when the clay is opened. */
 export const useUsedIn = (clayId: string): UseQueryResult<UsedInAnswer> => useRead(`/api/clays/${clayId}/used-in`);
+/** What there is so far; not asked any more once the diary has something. */
+export const useBegun = (): UseQueryResult<Begun> =>
+  useQuery<Begun>({
+    queryKey: ['/api/begun'],
+    queryFn: () => readUnlessChanged<Begun>('/api/begun'),
+    enabled: ({ state }) => (state.data?.entries ?? 0) === 0,
+  });
 export const useMachines = (): UseQueryResult<MachinesAnswer> => useRead('/api/machines');
 export const useMix = (id: string | undefined): UseQueryResult<MixAnswer> =>
   useRead(`/api/mixes/${id ?? ''}`, id !== undefined);

@@ -2,6 +2,7 @@ import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useEffect, type ReactElement } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { BatchAnswer, PlainStep } from '#contract';
+import { Told, ToldTitle } from '../../parts/begin/Told.js';
 import { Choice } from '../../parts/Choice.js';
 import { Empty } from '../../parts/Empty.js';
 import { Warning } from '../../parts/Warning.js';
@@ -211,9 +212,12 @@ function OneStep({ batch, step, place }: OneStepProps): ReactElement {
           <Box as="h1" fontSize="54px" lineHeight={1.08} data-step="" css={{ [NARROW]: { fontSize: '36px' } }}>
             {words.title}
           </Box>
+          <ToldTitle>{words.title}</ToldTitle>
           <Box fontSize="22px" lineHeight={1.4}>
             {words.lines.map((line) => (
-              <div key={line}>{line}</div>
+              <div key={line}>
+                <Told>{line}</Told>
+              </div>
             ))}
           </Box>
           {step.kind === 'bake' && <BakeHere step={step} batch={batch} />}

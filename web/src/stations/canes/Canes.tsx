@@ -6,6 +6,7 @@ import type { BlendCard, CaneCard, MachinesAnswer, RevisionAnswer, ShelfAnswer }
 import { Afterwards } from '../../parts/Afterwards.js';
 import { CardWall } from '../../parts/CardWall.js';
 import { FileWord } from '../../parts/FileWord.js';
+import { Told } from '../../parts/begin/Told.js';
 import { Empty, Reading } from '../../parts/Empty.js';
 import { Warning } from '../../parts/Warning.js';
 import { useKeys } from '../../state/keys.js';
@@ -78,7 +79,9 @@ function AllCanes({ canes, shelf, blends }: Known): ReactElement {
       <Box as="h2" borderTop={current.length > 0 ? 'rule' : undefined} paddingTop={current.length > 0 ? 4 : 0}>
         Begin a new one
       </Box>
-      <Second>each in your own colours; all of it can be changed</Second>
+      <Second>
+        <Told>canes, each in your own colours; all of it can be changed</Told>
+      </Second>
       <FromTile
         blends={blends}
         onBegin={(name, step) => {

@@ -1,8 +1,9 @@
-import { Flex } from '@chakra-ui/react';
+import { Box, Flex } from '@chakra-ui/react';
 import { Suspense, lazy, useState, type ReactElement } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { showMass } from '#core/units';
 import type { ClayDto, ShelfAnswer } from '#contract';
+import { Told } from '../../parts/begin/Told.js';
 import { Empty, Reading } from '../../parts/Empty.js';
 import { WithStrip } from '../../parts/WithStrip.js';
 import { LookRound } from '../../parts/GardenBar.js';
@@ -141,8 +142,12 @@ function NothingYet({ onAdd }: { readonly onAdd: (adding: Adding) => void }): Re
         onAdd({ what: 'line' });
       }}
     >
-      Begin with the clay you use most: its line and what the packet says, then its colours, then the blocks you have.
-      Or all of it at once: <Link to="/shelf/list">bring in a list</Link>.
+      <Told>
+        Begin with the clay you use most: its line and what the packet says, then its colours, then the blocks you have.
+      </Told>
+      <Box marginTop={4}>
+        Or all of it at once: <Link to="/shelf/list">bring in a list</Link>.
+      </Box>
       <LookRound />
     </Empty>
   );
