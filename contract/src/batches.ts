@@ -90,6 +90,8 @@ export class BatchDto {
 export class MadeCountDto {
   @Id() pieceId!: string;
   @Whole('The number of finished pieces', 0, 4000) count!: number;
+  /** of them and of their spares; null or left out: nobody counted */
+  @Omittable() @Whole('The number of broken pieces', 0, 8000) broken?: number | null;
 }
 
 /** Minutes of hands that a step of the plan took, by its number from 0. */
@@ -170,6 +172,8 @@ export interface PlanAnswer {
   /** what is left over, as planned */
   readonly left: readonly (Pick<LeftOver, 'why'> & { readonly parts: readonly { of: OwnColour; grams: number }[] })[];
   readonly loads: readonly BakeLoad[];
+  /** the share of its pieces that break, as was learned of the line that most of it is; null: nobody counted */
+  readonly breakage: number | null;
   readonly totalGrams: number;
   readonly scrapGrams: number;
   readonly usedCost: number | null;

@@ -1,15 +1,23 @@
+import { ArrayMaxSize, IsArray } from 'class-validator';
 import type { Squeeze } from '#core/clay';
 import type { Cutter } from '#core/cutter';
 import type { KeptPiece, UsedFinding } from './pieces.js';
 import type { BakedItemDto } from './ovens.js';
 import type { PatternLiked, PatternStopDto } from './patterns.js';
 import type { Outcome } from './limits.js';
-import { Id, Text, Version } from './rules.js';
+import { Id, Omittable, Text, Things, Version, Whole } from './rules.js';
 
 export type { EntryPictureDto };
 import type { MadeForm } from './sheetBook.js';
 import type { FlowKind } from './stock.js';
 import { PictureList, WentAs, type EntryPictureDto } from './written.js';
+
+/** Pieces of an entry that broke, at once or later. */
+export class BrokenDto {
+  /** of the kind of pieces in the entry */
+  @Id() id!: string;
+  @Whole('The number of broken pieces', 0, 8000) count!: number;
+}
 
 /** PUT /api/diary/:id: the note and the photographs are a person's to change. */
 export class DiaryNoteDto {
@@ -20,6 +28,12 @@ export class DiaryNoteDto {
   @PictureList() pictures?: EntryPictureDto[] | null;
   /** left out: as it is; null: nobody says any more */
   @WentAs() outcome?: Outcome | null;
+  /** left out: as they are */
+  @Omittable()
+  @IsArray({ message: 'What broke is a list.' })
+  @ArrayMaxSize(240, { message: 'At most 240 kinds of pieces.' })
+  @Things(() => BrokenDto)
+  broken?: BrokenDto[] | null;
 }
 
 /** POST /api/diary/:id/next: what changes next time, as a line in the note of the plan. */
@@ -65,6 +79,40 @@ export interface WallAnswer {
   }[];
 }
 
+/** What a month had of one kind of making. */
+export interface MonthOfKind {
+  /** `2026-11` */
+  readonly month: string;
+  readonly kind: MadeKind;
+  readonly entries: number;
+  /** of hands, as the bench counted them */
+  readonly minutes: number;
+  /** g of clay off the shelf */
+  readonly grams: number;
+  readonly pieces: number;
+  readonly broken: number;
+}
+
+/** What an entry is of: the first of these that it has. */
+export const MADE_KINDS = ['pieces', 'canes', 'patterns', 'blends', 'bakes', 'sheets', 'other'] as const;
+export type MadeKind = (typeof MADE_KINDS)[number];
+
+/** GET /api/diary/months: the oldest first; months without an entry are left out. */
+export interface MonthsAnswer {
+  readonly months: readonly MonthOfKind[];
+}
+
+/** GET /api/diary/:id/descent: what was made, and all that it was made of, each after what it went into. */
+export interface DescentAnswer {
+  readonly made: readonly {
+    readonly entry: DiaryAnswer;
+    /** names of the things of it that went on, and how many g; none of the first */
+    readonly went: readonly { readonly name: string; readonly grams: number }[];
+    /** lines of its clays, by their ids */
+    readonly lines: Readonly<Record<string, string>>;
+  }[];
+}
+
 /** A load that was baked. */
 export interface BakeTold {
   readonly ovenName: string;
@@ -88,8 +136,11 @@ export interface DiaryAnswer extends DiaryCard {
   /** photographs, in their order */
   readonly pictures: readonly EntryPictureDto[];
   readonly pieces: readonly {
+    readonly id: string;
     readonly name: string;
     readonly count: number;
+    /** of them; null: nobody counted */
+    readonly broken: number | null;
     readonly cutter: Cutter;
     /** of many parts, as it was made; null: cut as it is */
     readonly piece: KeptPiece | null;

@@ -204,6 +204,7 @@ test('an archive of an older version is brought up to date', async () => {
       ['entry', 'outcome'],
       ['entry_conditioning', 'squeeze'],
       ['bench_setup', 'condition_school'],
+      ['entry_piece', 'broken'],
     ] as const),
     ['picture', 'small'] as const,
   ])

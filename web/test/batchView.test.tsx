@@ -36,7 +36,7 @@ const PLAIN = { lies: null, pattern: null, cane: null, density: 1.9 };
 const planned = (over: Partial<PlanAnswer> = {}): PlanAnswer => ({
   ...{ pieces: [], mixes: [], clays: [need('Chalk', 40, 158)], loads: [], totalGrams: 40, scrapGrams: 12 },
   ...{ usedCost: 1.7, buyCost: null, steps: [], ready: [], left: [] },
-  ...{ lumps: [], assemblies: [], findings: [], costs: [] },
+  ...{ lumps: [], assemblies: [], findings: [], costs: [], breakage: null },
   materials: {
     [CHALK]: { name: 'Chalk', hex: 'F1EEE4', hexes: [], newer: null, ...PLAIN },
     [SOOT]: { name: 'Soot', hex: '26242A', hexes: [], newer: null, ...PLAIN },

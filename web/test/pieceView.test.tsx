@@ -35,6 +35,7 @@ function atPiece(piece: PieceDto = drop, { disabled = false, refused = [], units
       batchId="b1"
       piece={piece}
       plan={undefined}
+      breakage={null}
       materials={MATERIALS}
       settings={settingsOf(KNOWN)}
       disabled={disabled}

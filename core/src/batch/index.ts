@@ -1,5 +1,6 @@
 export { materialsOfAssembly, partOrderId, type AssemblyOrder, type Rolling } from './assembly.js';
 export { bakeLoads, loadItem, type BakeItem, type BakeLoad } from './bake.js';
+export { ASSUMED_BREAKAGE, breakageLearned, sparesFor, type MadeAtOnce } from './breakage.js';
 export { benchSteps, type BenchStep } from './benchSteps.js';
 export { demandOf, type Measuring, type MixDemand } from './demand.js';
 export { leftOf, type LeftOver } from './leftOver.js';

@@ -10,6 +10,7 @@ import { Planning } from './planning.js';
 import { Costs } from './costs.js';
 import { KindsWritten } from './kindsWritten.js';
 import { OvensModule } from '../ovens/ovens.module.js';
+import { Breakage } from './breakage.js';
 import { StepTimes } from './stepTimes.js';
 import { ReservedThings } from './reserved.js';
 import { WrittenBatch } from './writtenBatch.js';
@@ -26,6 +27,7 @@ import { WrittenBatch } from './writtenBatch.js';
     KindsWritten,
     ReservedThings,
     StepTimes,
+    Breakage,
     WrittenBatch,
     Costs,
   ],

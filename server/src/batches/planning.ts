@@ -28,6 +28,7 @@ import { AssemblyOrders } from './assemblyOrders.js';
 import { OvensService } from '../ovens/ovens.service.js';
 import { gapsOf, orderOf, type Gap } from './pieceOrder.js';
 import type { KindsOfPieces } from './kindsOfPieces.js';
+import { Breakage } from './breakage.js';
 import { Costs, type Costed } from './costs.js';
 
 /** What has no colour, on the screen. */
@@ -65,6 +66,7 @@ export class Planning {
     @Inject(AssemblyOrders) private readonly assembled: AssemblyOrders,
     @Inject(Costs) private readonly costs: Costs,
     @Inject(OvensService) private readonly ovens: OvensService,
+    @Inject(Breakage) private readonly breakage: Breakage,
   ) {}
 
   async plan(kinds: KindsOfPieces): Promise<PlannedBatch> {
@@ -74,7 +76,16 @@ export class Planning {
     const today = new Date().toISOString().slice(0, 10);
     const steps = benchSteps({ ...input, pieces: orders, plan, today });
     const costs = await this.costs.of({ kinds, plan, steps, input });
-    return { plan, orders, assemblies, steps, answer: { ...this.answer(plan, orders, plain(steps), input), ...costs } };
+    const said = this.answer(plan, orders, plain(steps), input);
+    const breakage = await this.breaks(plan);
+    return { plan, orders, assemblies, steps, answer: { ...said, ...costs, breakage } };
+  }
+
+  /** The share of its pieces that break, by the line that most of its clay is of; null: nobody counted. */
+  private async breaks({ clays }: BatchPlan): Promise<number | null> {
+    const [most] = [...clays].sort((a, b) => b.grams - a.grams);
+    const line = this.studio.clay(most?.clayId ?? '')?.lineId;
+    return line === undefined ? null : this.breakage.ofLine(line);
   }
 
   /** What of it goes into the oven, each kind by itself. */
@@ -133,7 +144,7 @@ export class Planning {
     orders: readonly PieceOrder[],
     steps: PlanAnswer['steps'],
     { measuring, book, patterned, caned, lies, assemblies }: PlannedWith,
-  ): Omit<PlanAnswer, keyof Costed> {
+  ): Omit<PlanAnswer, keyof Costed | 'breakage'> {
     const { studio } = this;
     const left = leftOf(plan).map(({ why, parts }) => ({ why, parts: parts.flatMap((part) => saidAs(part, book)) }));
     const layers = orders.flatMap((o) => o.layers.map((l): Material => l.of));

@@ -33,8 +33,8 @@ export class WrittenBatch {
     const names = [...good, ...whole, ...answer.mixes, ...answer.clays].map(({ name }) => name);
     await writeEntry(draft, dto, { title: batch.title, words: names, batch });
     const rows = [
-      ...good.map((order) => cutPiece(order, dto.entryId)),
-      ...whole.map((order) => assembledPiece(order, kinds, answer, dto.entryId)),
+      ...good.map((order) => cutPiece(order, dto)),
+      ...whole.map((order) => assembledPiece(order, kinds, answer, dto)),
     ];
     for (const row of rows) await draft.put('entryPiece', row);
     for (const { of, made } of plan.demand.mixes) {
@@ -57,11 +57,21 @@ export class WrittenBatch {
   }
 }
 
-const cutPiece = (order: PieceOrder, entryId: string): EntryPiece => ({
+/** How many of a kind were made, and how many broke. @throws ProblemException where more broke than were made */
+function countsOf(order: PieceOrder | AssemblyOrder, { made }: DoneDto): Pick<EntryPiece, 'count' | 'broken'> {
+  const at = made?.findIndex(({ pieceId }) => pieceId === order.id) ?? -1;
+  const broken = made?.[at]?.broken ?? null;
+  const count = toCut(order);
+  if (broken !== null && broken > count)
+    throw refused(`Of ${order.name} ${count} were made, spares too: no more can break.`, `made.${at}.broken`);
+  return { count, broken };
+}
+
+const cutPiece = (order: PieceOrder, dto: DoneDto): EntryPiece => ({
   id: randomUUID(),
-  entryId,
+  entryId: dto.entryId,
   name: order.name,
-  count: toCut(order),
+  ...countsOf(order, dto),
   ...cutterRow(plainCutter(order.cutter), 'pieces.'),
   piece: null,
 });
@@ -71,16 +81,16 @@ function assembledPiece(
   order: AssemblyOrder,
   { assemblies }: KindsOfPieces,
   { materials }: Pick<PlanAnswer, 'materials'>,
-  entryId: string,
+  dto: DoneDto,
 ): EntryPiece {
   const extent = extentOfAll(order.laid) ?? { width: 1, height: 1 };
   const piece = assemblies.find((a) => a.id === order.id)?.piece;
   const box = { shape: 'rectangle', width: extent.width, height: extent.height } as const;
   return {
     id: randomUUID(),
-    entryId,
+    entryId: dto.entryId,
     name: order.name,
-    count: toCut(order),
+    ...countsOf(order, dto),
     ...cutterRow(plainCutter(box), 'pieces.'),
     piece: piece ? keptPiece(piece, materials) : null,
   };

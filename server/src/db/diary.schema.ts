@@ -63,6 +63,8 @@ export const entryPieces = sqliteTable(
     rimMm: real('rim_mm'),
     points: text('points', { mode: 'json' }).$type<readonly Point[]>(),
     count: integer('count').notNull(),
+    /** of them; null: nobody counted */
+    broken: integer('broken'),
     /** of one of many parts: what they are, and their colours by the keys of their materials */
     piece: text('piece', { mode: 'json' }).$type<KeptPiece>(),
   },

@@ -2,13 +2,16 @@ import { Body, Controller, Get, HttpCode, Inject, Param, Post, Put, Query } from
 import {
   DiaryNoteDto,
   NextTimeDto,
+  type DescentAnswer,
   type DiaryAnswer,
   type DiaryListAnswer,
+  type MonthsAnswer,
   type PlanNoted,
   type WallAnswer,
 } from '#contract';
 import { ChangeId, fromQuery } from '../access/changeId.js';
 import { sameId } from '../access/problem.js';
+import { LookBack } from './lookBack.js';
 import { NextTime } from './nextTime.js';
 import { DiaryService } from './diary.service.js';
 
@@ -17,6 +20,7 @@ export class DiaryController {
   constructor(
     @Inject(DiaryService) private readonly service: DiaryService,
     @Inject(NextTime) private readonly nextTime: NextTime,
+    @Inject(LookBack) private readonly lookBack: LookBack,
   ) {}
 
   @Get()
@@ -32,6 +36,16 @@ export class DiaryController {
   @Get('wall')
   wall(@Query() query: Record<string, string | undefined>): Promise<WallAnswer> {
     return this.service.wall(fromQuery(query.offset, 0, 0, 1e9), fromQuery(query.limit, 60, 1, 500));
+  }
+
+  @Get('months')
+  months(): Promise<MonthsAnswer> {
+    return this.lookBack.months();
+  }
+
+  @Get(':id/descent')
+  descent(@Param('id') id: string): Promise<DescentAnswer> {
+    return this.lookBack.descent(id);
   }
 
   @Get(':id')

@@ -6,11 +6,12 @@ import { DiaryController } from './diary.controller.js';
 import { DiaryService } from './diary.service.js';
 import { DiaryColours } from './diary.colours.js';
 import { DiaryStore } from './diary.store.js';
+import { LookBack } from './lookBack.js';
 import { NextTime } from './nextTime.js';
 
 @Module({
   imports: [BlendsModule, CanesModule, SheetBookModule],
   controllers: [DiaryController],
-  providers: [DiaryService, DiaryStore, DiaryColours, NextTime],
+  providers: [DiaryService, DiaryStore, DiaryColours, NextTime, LookBack],
 })
 export class DiaryModule {}

@@ -3,7 +3,7 @@ import { forecast, keptFrom } from '#core/blend';
 import { cutterOf } from '#core/cutter';
 import { colourOf, flatten } from '#core/mix';
 import type { DiaryAnswer, DiaryListAnswer, DiaryNoteDto, EntryPictureDto, WallAnswer } from '#contract';
-import { checkVersion, notThere } from '../access/problem.js';
+import { checkVersion, notThere, refused } from '../access/problem.js';
 import { CanesTold } from '../canes/canes.told.js';
 import { PatternsTold } from '../patterns/patterns.told.js';
 import { BlendsService } from '../blends/blends.service.js';
@@ -71,9 +71,11 @@ export class DiaryService {
       pictures: (await this.store.picturesOf(id)).map(({ pictureId, lay, marks }) => ({
         ...{ id: pictureId, lay, marks: marks && [...marks] },
       })),
-      pieces: (await this.store.piecesOf(id)).map(({ name, count, shape, piece, ...cutter }) => ({
+      pieces: (await this.store.piecesOf(id)).map(({ id: pieceId, name, count, broken, shape, piece, ...cutter }) => ({
+        id: pieceId,
         name,
         count,
+        broken,
         piece,
         cutter: cutterOf({ ...cutter, shape: shape ?? (cutter.heightMm === null ? 'round' : 'rectangle') }),
       })),
@@ -144,6 +146,7 @@ export class DiaryService {
       const words = withMarked(stored.words, dto.pictures ?? []);
       await draft.put('entry', { ...stored, note: dto.note, outcome, words, version: draft.version });
       draft.summary = summaryOf(stored, dto);
+      for (const [at, { id, count }] of (dto.broken ?? []).entries()) await broke(draft, dto.id, id, count, at);
       if (dto.pictures) await this.savePictures(draft, dto.id, dto.pictures, stored.title);
     });
     return this.open(dto.id);
@@ -172,8 +175,18 @@ function withMarked(words: string, pictures: readonly EntryPictureDto[]): string
   return [words, ...more].join(' ');
 }
 
+/** @throws ProblemException where such pieces are not in the entry, or more of them broke than were made */
+async function broke(draft: Draft, entryId: string, id: string, count: number, at: number): Promise<void> {
+  const made = await draft.find('entryPiece', id);
+  if (made?.entryId !== entryId) throw refused('These pieces are not in this entry.', `broken.${at}.id`);
+  if (count > made.count)
+    throw refused(`Of ${made.name} ${made.count} were made: no more can break.`, `broken.${at}.count`);
+  await draft.put('entryPiece', { ...made, broken: count });
+}
+
 /** What was said of an entry, for the list of changes. */
-function summaryOf(stored: Row<'entry'>, { note, outcome }: DiaryNoteDto): string {
+function summaryOf(stored: Row<'entry'>, { note, outcome, broken }: DiaryNoteDto): string {
+  if (broken) return `counted what broke of ${stored.title}`;
   const said = outcome !== undefined && outcome !== stored.outcome && note === stored.note;
   return said ? `said how ${stored.title} went` : `changed the note on ${stored.title}`;
 }

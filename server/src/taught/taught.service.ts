@@ -1,4 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
+import { ASSUMED_BREAKAGE } from '#core/batch';
 import { ASSUMED_PASSES, blendsLearned } from '#core/blend';
 import { ASSUMED_ENDS, endsLearned } from '#core/cane';
 import { learnedPasses, passesFresh, type CountedConditioning } from '#core/conditioning';
@@ -8,6 +9,7 @@ import {
   BLENDS_KEY,
   ENDS_KEY,
   SHEEN_KEY,
+  breakageKey,
   minutesKey,
   passesKey,
   type AsideDto,
@@ -17,6 +19,7 @@ import {
 import { notThere } from '../access/problem.js';
 import { BlendsService } from '../blends/blends.service.js';
 import { CanesTold } from '../canes/canes.told.js';
+import { Breakage } from '../batches/breakage.js';
 import { StepTimes } from '../batches/stepTimes.js';
 import { Journal } from '../db/journal.js';
 import { SetAside } from '../db/setAside.module.js';
@@ -44,6 +47,7 @@ export class TaughtService {
     @Inject(Journal) private readonly journal: Journal,
     @Inject(Studio) private readonly studio: Studio,
     @Inject(SheetsStore) private readonly sheets: SheetsStore,
+    @Inject(Breakage) private readonly breakage: Breakage,
     @Inject(StepTimes) private readonly times: StepTimes,
     @Inject(CanesTold) private readonly canes: CanesTold,
     @Inject(PatternsTold) private readonly patterns: PatternsTold,
@@ -83,6 +87,7 @@ export class TaughtService {
       await this.ends(),
       await this.sheen(),
       await this.blended(),
+      ...(await this.breaking()),
     ];
   }
 
@@ -125,6 +130,13 @@ export class TaughtService {
     const { passes, counts } = evenAfter(stops.filter((s) => s.kind === 'sheen').map((s) => s.times));
     const off = SHEEN_OFF / Math.sqrt(1 + counts);
     return { key: SHEEN_KEY, kind: 'sheen', name: '', assumed: EVEN_AFTER, learned: passes, from: counts, odd: 0, off };
+  }
+
+  private async breaking(): Promise<Figure[]> {
+    return [...(await this.breakage.all())].map(([lineId, of]) => ({
+      ...{ key: breakageKey(lineId), kind: 'breakage', name: this.studio.line(lineId)?.name ?? '' },
+      ...{ assumed: ASSUMED_BREAKAGE, learned: ASSUMED_BREAKAGE * of.factor, ...told(of) },
+    }));
   }
 
   private async blended(): Promise<Figure> {

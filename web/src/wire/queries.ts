@@ -24,6 +24,7 @@ import type {
   ConditionedAnswer,
   DaysAnswer,
   DaysRuleDto,
+  DescentAnswer,
   DiaryAnswer,
   DrawerAnswer,
   FindingsAnswer,
@@ -34,6 +35,7 @@ import type {
   NetworkAnswer,
   MixAnswer,
   MixListAnswer,
+  MonthsAnswer,
   MosaicAnswer,
   MosaicCard,
   NearMixAnswer,
@@ -155,6 +157,9 @@ export const useEntry = (id: string | undefined): UseQueryResult<DiaryAnswer> =>
   useRead(`/api/diary/${id ?? ''}`, id !== undefined);
 /** Mixes on the board, as many as one looks through. */
 export const useManyMixes = (): UseQueryResult<MixListAnswer> => useRead('/api/mixes?limit=500');
+export const useMonths = (): UseQueryResult<MonthsAnswer> => useRead('/api/diary/months');
+/** A finished piece and all that it was made of. */
+export const useDescent = (entryId: string): UseQueryResult<DescentAnswer> => useRead(`/api/diary/${entryId}/descent`);
 export const useTaught = (): UseQueryResult<TaughtAnswer> => useRead('/api/taught');
 export const useLearning = (): UseQueryResult<LearningAnswer> => useRead('/api/learning');
 export const useGarden = (): UseQueryResult<GardenAnswer> => useRead('/api/garden');

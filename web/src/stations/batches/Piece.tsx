@@ -1,11 +1,12 @@
 import { Box, Flex, Grid } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
+import { sparesFor } from '#core/batch';
 import { cutterOf, plainCutter } from '#core/cutter';
 import type { PieceDto, PlanAnswer } from '#contract';
 import { CutterValue } from '../../parts/cutters/CutterValue.js';
 import { CountValue, TextValue } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
-import { Word } from '../../theme/pieces.js';
+import { Caption, Word } from '../../theme/pieces.js';
 import type { FieldSentence, OwnSetting } from './batchMoves.js';
 import { AllThereIs } from './AllThereIs.js';
 import { FinishSteps } from './assembled/FinishSteps.js';
@@ -53,10 +54,36 @@ function HowMany({ piece, disabled, says, set }: FieldsProps): ReactElement {
   );
 }
 
+/** Spares by what the bench taught, where there are fewer than usually break. */
+function EnoughSpares({
+  piece,
+  disabled,
+  breakage,
+  set,
+}: FieldsProps & { readonly breakage: number | null }): ReactElement | null {
+  if (breakage === null || disabled) return null;
+  const spare = sparesFor(piece.count, breakage);
+  if (spare <= piece.spare) return null;
+  return (
+    <Caption>
+      Of a hundred {Math.round(100 * breakage)} broke so far:{' '}
+      <Word
+        onClick={() => {
+          set({ spare });
+        }}
+      >
+        {`cut ${spare} spare`}
+      </Word>
+    </Caption>
+  );
+}
+
 interface PieceProps {
   readonly batchId: string;
   readonly piece: PieceDto;
   readonly plan: PlanAnswer['pieces'][number] | undefined;
+  /** the share of such pieces that break; null: nobody counted */
+  readonly breakage: number | null;
   readonly materials: PlanAnswer['materials'];
   readonly settings: readonly OwnSetting[];
   readonly disabled: boolean;
@@ -109,6 +136,7 @@ function Said({ fields, ...props }: PieceProps & { readonly fields: FieldsProps 
         />
       </h2>
       <HowMany {...fields} />
+      <EnoughSpares {...fields} breakage={props.breakage} />
       {!disabled && (
         <FromDrawer
           cutter={cutterOf(piece)}

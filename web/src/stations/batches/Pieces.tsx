@@ -33,6 +33,7 @@ export function Pieces({ batch, machines, made, refusal, save }: Parts): ReactEl
           batchId={batch.id}
           piece={piece}
           plan={batch.plan.pieces[i]}
+          breakage={batch.plan.breakage}
           materials={batch.plan.materials}
           settings={settings}
           disabled={made}

@@ -11,8 +11,11 @@ type Kinds = Pick<BatchAnswer, 'pieces' | 'assemblies'>;
 /** How many of each kind are finished: all, until somebody says otherwise. */
 export function useMade({ pieces, assemblies }: Kinds) {
   const [said, setSaid] = useState<Readonly<Record<string, number>>>({});
+  const [broke, setBroke] = useState<Readonly<Record<string, number>>>({});
   const kinds = [...pieces, ...assemblies];
-  const made: MadeCountDto[] = kinds.map(({ id, count }) => ({ pieceId: id, count: said[id] ?? count }));
+  const made: MadeCountDto[] = kinds.map(({ id, count }) => ({
+    ...{ pieceId: id, count: said[id] ?? count, broken: broke[id] ?? 0 },
+  }));
   return {
     kinds,
     made,
@@ -21,19 +24,22 @@ export function useMade({ pieces, assemblies }: Kinds) {
     say: (id: string, count: number): void => {
       setSaid({ ...said, [id]: count });
     },
+    sayBroken: (id: string, count: number): void => {
+      setBroke({ ...broke, [id]: count });
+    },
   };
 }
 
-interface HowManyProps extends Pick<ReturnType<typeof useMade>, 'kinds' | 'made' | 'part' | 'say'> {
+interface HowManyProps extends Pick<ReturnType<typeof useMade>, 'kinds' | 'made' | 'part' | 'say' | 'sayBroken'> {
   readonly refusal: Refused | undefined;
 }
 
 /** Twelve of twenty: the others stay in the batch for another day. */
-export function HowManyMade({ kinds, made, part, say, refusal }: HowManyProps): ReactElement {
+export function HowManyMade({ kinds, made, part, say, sayBroken, refusal }: HowManyProps): ReactElement {
   return (
     <Box>
       <Flex as="ul" aria-label="Finished" columnGap={6} rowGap={1} wrap="wrap" fontSize="h2">
-        {kinds.map(({ id, name, count }, i) => (
+        {kinds.map(({ id, name, count, spare }, i) => (
           <li key={id}>
             <Value
               label={`Finished of ${name}`}
@@ -45,6 +51,19 @@ export function HowManyMade({ kinds, made, part, say, refusal }: HowManyProps): 
               }}
             />{' '}
             of {count} {name}
+            <Caption>
+              {' · '}
+              <Value
+                label={`Broken of ${name}`}
+                text={String(made[i]?.broken ?? 0)}
+                read={readCount(0, count + spare, 'The number of broken pieces')}
+                refusal={refusal?.sentenceFor(`made.${i}.broken`)}
+                onChange={(next) => {
+                  sayBroken(id, next);
+                }}
+              />{' '}
+              broke
+            </Caption>
           </li>
         ))}
       </Flex>

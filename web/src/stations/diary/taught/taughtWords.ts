@@ -28,6 +28,8 @@ export function figureName({ kind, name }: Named): string {
       return 'Passes until a sheen is even';
     case 'blends':
       return 'Passes until a strong blend is free of streaks';
+    case 'breakage':
+      return `Pieces of ${name} that break`;
   }
 }
 
@@ -35,6 +37,7 @@ const round = (value: number, digits: number): string => String(Number(value.toF
 
 /** A value of a figure, in its unit. */
 export function valueWords({ kind }: Pick<TaughtFigure, 'kind'>, value: number): string {
+  if (kind === 'breakage') return `${round(100 * value, 1)} %`;
   if (kind === 'minutes') return `${round(value, 2)} ×`;
   return kind === 'ends' ? round(value, 2) : round(value, 0);
 }
@@ -52,6 +55,8 @@ export function teachWords({ kind, name }: Named): string {
       return 'Count the passes of the next sheet of mica clay until its sheen is even.';
     case 'blends':
       return 'Count the passes of the next blend until no streak is left.';
+    case 'breakage':
+      return `Say at the end of a card how many pieces of ${name} broke.`;
   }
 }
 

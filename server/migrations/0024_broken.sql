@@ -1,0 +1,1 @@
+ALTER TABLE `entry_piece` ADD `broken` integer;

@@ -1,0 +1,93 @@
+import { Inject, Injectable } from '@nestjs/common';
+import { and, eq, sql } from 'drizzle-orm';
+import type { DescentAnswer, DiaryAnswer, MonthOfKind, MonthsAnswer } from '#contract';
+import { DB } from '../db/db.module.js';
+import type { Db } from '../db/dataFile.js';
+import { Journal } from '../db/journal.js';
+import { flows, sheets } from '../db/schema.js';
+import { Studio } from '../mixes/studio.js';
+import { DiaryService } from './diary.service.js';
+
+/** Nobody lays a thing into another more often than this; what would be a circle ends here as well. */
+const MOST_MADE = 60;
+
+type Made = DescentAnswer['made'][number];
+
+/** Months and descents: the diary as a whole. */
+@Injectable()
+export class LookBack {
+  /** counted once, until the diary changes */
+  private counted: Promise<readonly MonthOfKind[]> | null = null;
+
+  constructor(
+    @Inject(DB) private readonly db: Db,
+    @Inject(Journal) journal: Journal,
+    @Inject(Studio) private readonly studio: Studio,
+    @Inject(DiaryService) private readonly diary: DiaryService,
+  ) {
+    journal.onChange((writes) => {
+      if (writes.some(({ table }) => table.startsWith('entry'))) this.counted = null;
+    });
+  }
+
+  async months(): Promise<MonthsAnswer> {
+    this.counted ??= this.count().catch((error: unknown) => {
+      this.counted = null;
+      throw error;
+    });
+    return { months: await this.counted };
+  }
+
+  private async count(): Promise<readonly MonthOfKind[]> {
+    return this.db.all<MonthOfKind>(sql`
+      WITH made AS (SELECT entry_id, sum(count) AS pieces, sum(coalesce(broken, 0)) AS broken
+        FROM entry_piece GROUP BY entry_id),
+      went AS (SELECT entry_id, sum(grams) AS grams FROM entry_taking GROUP BY entry_id),
+      took AS (SELECT entry_id, sum(minutes) AS minutes FROM entry_time GROUP BY entry_id),
+      of_kind AS (SELECT e.id, substr(e.made_on, 1, 7) AS month, CASE
+        WHEN EXISTS (SELECT 1 FROM entry_piece x WHERE x.entry_id = e.id) THEN 'pieces'
+        WHEN EXISTS (SELECT 1 FROM entry_cane x WHERE x.entry_id = e.id) THEN 'canes'
+        WHEN EXISTS (SELECT 1 FROM entry_pattern x WHERE x.entry_id = e.id) THEN 'patterns'
+        WHEN EXISTS (SELECT 1 FROM entry_blend x WHERE x.entry_id = e.id) THEN 'blends'
+        WHEN EXISTS (SELECT 1 FROM entry_bake x WHERE x.entry_id = e.id) THEN 'bakes'
+        WHEN EXISTS (SELECT 1 FROM sheet x WHERE x.entry_id = e.id) THEN 'sheets'
+        ELSE 'other' END AS kind FROM entry e)
+      SELECT k.month, k.kind, count(*) AS entries, coalesce(sum(t.minutes), 0) AS minutes,
+        coalesce(sum(w.grams), 0) AS grams, coalesce(sum(m.pieces), 0) AS pieces, coalesce(sum(m.broken), 0) AS broken
+      FROM of_kind k LEFT JOIN made m ON m.entry_id = k.id LEFT JOIN went w ON w.entry_id = k.id
+      LEFT JOIN took t ON t.entry_id = k.id
+      GROUP BY k.month, k.kind ORDER BY k.month, k.kind`);
+  }
+
+  /** What was made and all that it was made of: the things that went in, the entries those were made in, and so on. */
+  async descent(id: string): Promise<DescentAnswer> {
+    const made: Made[] = [this.toldAs(await this.diary.open(id), [])];
+    const seen = new Set([id]);
+    for (const one of made) {
+      for (const [entryId, went] of await this.wentInto(one.entry.id)) {
+        if (seen.has(entryId) || made.length >= MOST_MADE) continue;
+        seen.add(entryId);
+        made.push(this.toldAs(await this.diary.open(entryId), went));
+      }
+    }
+    return { made };
+  }
+
+  private toldAs(entry: DiaryAnswer, went: Made['went']): Made {
+    const lineOf = (clayId: string): string => this.studio.line(this.studio.clay(clayId)?.lineId ?? '')?.name ?? '';
+    const lines = Object.fromEntries(entry.clays.map(({ clayId }) => [clayId, lineOf(clayId)]));
+    return { entry, went, lines };
+  }
+
+  /** Things that an entry took, by the entries they were made in. */
+  private async wentInto(entryId: string): Promise<ReadonlyMap<string, Made['went']>> {
+    const rows = await this.db
+      .select({ from: sheets.entryId, name: sheets.name, grams: flows.grams })
+      .from(flows)
+      .innerJoin(sheets, eq(sheets.id, flows.madeId))
+      .where(and(eq(flows.entryId, entryId), eq(flows.kind, 'fromMade')));
+    const found = new Map<string, Made['went']>();
+    for (const { from, ...one } of rows) found.set(from, [...(found.get(from) ?? []), one]);
+    return found;
+  }
+}
