@@ -4,7 +4,7 @@ import type { Cutter } from '#core/cutter';
 import type { KeptPiece, UsedFinding } from './pieces.js';
 import type { BakedItemDto } from './ovens.js';
 import type { PatternLiked, PatternStopDto } from './patterns.js';
-import type { Outcome } from './limits.js';
+import type { MadeKind, Outcome } from './limits.js';
 import { Id, Omittable, Text, Things, Version, Whole } from './rules.js';
 
 export type { EntryPictureDto };
@@ -92,10 +92,6 @@ export interface MonthOfKind {
   readonly pieces: number;
   readonly broken: number;
 }
-
-/** What an entry is of: the first of these that it has. */
-export const MADE_KINDS = ['pieces', 'canes', 'patterns', 'blends', 'bakes', 'sheets', 'other'] as const;
-export type MadeKind = (typeof MADE_KINDS)[number];
 
 /** GET /api/diary/months: the oldest first; months without an entry are left out. */
 export interface MonthsAnswer {

@@ -9,3 +9,7 @@ export const MOST_POINTS = 3000;
 /** How something went that was made. */
 export const OUTCOMES = ['worked', 'nearly', 'failed'] as const;
 export type Outcome = (typeof OUTCOMES)[number];
+
+/** What an entry of the diary is of: the first of these that it has. */
+export const MADE_KINDS = ['pieces', 'canes', 'patterns', 'blends', 'bakes', 'sheets', 'other'] as const;
+export type MadeKind = (typeof MADE_KINDS)[number];

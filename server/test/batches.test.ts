@@ -1,19 +1,22 @@
 import { cutterOfSize } from '#core/cutter';
 import { ofClay, ofMix } from '#core/material';
 import { randomUUID } from 'node:crypto';
-import type {
-  BatchAnswer,
-  BatchDto,
-  DiaryAnswer,
-  DiaryListAnswer,
-  DoneDto,
-  MachineDto,
-  MachinesAnswer,
-  MixAnswer,
-  MixDto,
-  PieceDto,
-  Problem,
-  ShelfAnswer,
+import {
+  breakageKey,
+  type BatchAnswer,
+  type BatchDto,
+  type DiaryAnswer,
+  type DiaryListAnswer,
+  type DoneDto,
+  type MachineDto,
+  type MachinesAnswer,
+  type MixAnswer,
+  type MixDto,
+  type MonthsAnswer,
+  type PieceDto,
+  type Problem,
+  type ShelfAnswer,
+  type TaughtAnswer,
 } from '#contract';
 import { Api, machine, mix, smallShelf } from './api.js';
 
@@ -121,6 +124,50 @@ test(
     expect((await api.get(`/api/diary/${dto.entryId}`)).status).toBe(200);
   },
 );
+
+test('what broke is counted at once or later, month by month, and says how many spares to cut', async () => {
+  const monthly = async () => (await api.get<MonthsAnswer>('/api/diary/months')).body.months;
+  const pieces = (months: MonthsAnswer['months']) => months.find((m) => m.kind === 'pieces' && m.month === '2024-05');
+  const { saved, chalk } = await planned({ count: 20, spare: 2 });
+  expect(saved.plan.breakage).toBeNull();
+  const [drop] = saved.pieces;
+  const made = (broken: number) => [{ pieceId: drop?.id ?? '', count: 20, broken }];
+  const done = (broken: number) =>
+    api.ask<Problem>('POST', `/api/batches/${saved.id}/done`, { ...dto, made: made(broken) });
+  const dto = doneOf(saved, { madeOn: '2024-05-11' });
+  const tooMany = await done(23);
+  expect([tooMany.status, tooMany.body.fields?.[0]?.field]).toEqual([422, 'made.0.broken']);
+  expect(pieces(await monthly())).toBeUndefined();
+  expect((await done(3)).status).toBe(200);
+  const grams = dto.used.reduce((sum, u) => sum + u.grams, 0);
+  const told = pieces(await monthly());
+  expect(told).toMatchObject({ entries: 1, pieces: 22, broken: 3, minutes: 0 });
+  expect(told?.grams).toBeCloseTo(grams, 9);
+  // 3 of 22, beside 60 at three in a hundred
+  const rate = (3 + 1.8) / (22 + 60);
+  const taught = (await api.get<TaughtAnswer>('/api/taught')).body.figures.find((f) => f.kind === 'breakage');
+  expect(taught).toMatchObject({ assumed: 0.03, from: 1, key: breakageKey(chalk.lineId) });
+  expect(taught?.learned).toBeCloseTo(rate, 9);
+  const next = batch({
+    ...saved.pieces[0]!,
+    id: randomUUID(),
+    layers: saved.pieces[0]!.layers.map((l) => ({ ...l, id: randomUUID() })),
+  });
+  await api.ask('PUT', `/api/batches/${next.id}`, next);
+  expect((await api.get<BatchAnswer>(`/api/batches/${next.id}`)).body.plan.breakage).toBeCloseTo(rate, 9);
+  // one more breaks weeks later
+  const entry = (await api.get<DiaryAnswer>(`/api/diary/${dto.entryId}`)).body;
+  const own = entry.pieces[0]!;
+  const later = { id: entry.id, version: entry.version, note: entry.note };
+  const say = (id: string, count: number) =>
+    api.ask<DiaryAnswer & Problem>('PUT', `/api/diary/${entry.id}`, { ...later, broken: [{ id, count }] });
+  expect((await say(own.id, 23)).body.fields?.[0]?.field).toBe('broken.0.count');
+  expect((await say(randomUUID(), 1)).body.fields?.[0]?.field).toBe('broken.0.id');
+  expect((await say(own.id, 4)).body.pieces[0]).toMatchObject({ count: 22, broken: 4 });
+  expect(pieces(await monthly())).toMatchObject({ pieces: 22, broken: 4 });
+  await api.ask('POST', '/api/undo');
+  expect(pieces(await monthly())).toMatchObject({ broken: 3 });
+});
 
 test('done twice, or with more clay than there is, is refused and changes nothing', async () => {
   const { saved, chalk } = await planned();

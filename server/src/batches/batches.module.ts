@@ -31,6 +31,6 @@ import { WrittenBatch } from './writtenBatch.js';
     WrittenBatch,
     Costs,
   ],
-  exports: [BatchesService, StepTimes],
+  exports: [BatchesService, StepTimes, Breakage],
 })
 export class BatchesModule {}

@@ -62,7 +62,8 @@ function Search({ search, onSearch, total, near, onLetGo }: SearchProps): ReactE
             : `${total} ${total === 1 ? 'entry' : 'entries'}`}
         </Caption>
         <Box fontSize="small">
-          <Link to="/diary/taught">what your bench taught</Link> · <Link to="/diary/wall">photographs</Link>
+          <Link to="/diary/taught">what your bench taught</Link> · <Link to="/diary/wall">photographs</Link> ·{' '}
+          <Link to="/diary/months">month by month</Link>
         </Box>
       </Flex>
     </Box>

@@ -58,11 +58,10 @@ export function EntryHead({ entry }: { readonly entry: DiaryAnswer }): ReactElem
           </>
         )}
       </Box>
-      {canBeAgain(entry) && (
-        <Box marginTop={2}>
-          <Link to={`/diary/${entry.id}/again`}>make it again</Link>
-        </Box>
-      )}
+      <Flex marginTop={2} gap={4}>
+        {canBeAgain(entry) && <Link to={`/diary/${entry.id}/again`}>make it again</Link>}
+        <Link to={`/diary/${entry.id}/card`}>its card, from the blocks on</Link>
+      </Flex>
       <WhatBroke entry={entry} />
       <MadePieces entry={entry} />
     </div>
