@@ -28,7 +28,7 @@ const { upsampling } = await import('../dist/core/bench/upsampling.js');
 const { learning } = await import('../dist/core/bench/learning.js');
 const { finding } = await import('../dist/core/bench/finding.js');
 const { predictions } = await import('../dist/core/bench/predictions.js');
-const { coldStart, ended, load, started } = await import('../dist/server/bench/api.js');
+const { coldStart, diaryLoad, ended, load, started } = await import('../dist/server/bench/api.js');
 const { fill } = await import('../dist/server/bench/fill.js');
 const { boardFigures } = await import('./benchBoard.mjs');
 const { fillPlans } = await import('../dist/server/bench/plans.js');
@@ -38,6 +38,22 @@ const { pageWeight } = await import('../dist/server/bench/pageWeight.js');
 
 const below = (what, value, unit, most) => ({ what, value, unit, goal: `< ${most}`, met: value < most });
 
+const percentiles = (kinds) =>
+  kinds.flatMap(({ what, rounds }) => [
+    { what: `${what}, p50`, value: median(rounds.map(median)), unit: 'ms' },
+    below(`${what}, p99`, median(rounds.map((times) => percentile(times, 0.99))), 'ms', 50),
+  ]);
+
+async function ofDiary() {
+  const { kinds, entries, photographs } = await diaryLoad(seeded(11));
+  return {
+    title:
+      `The diary with ${entries.toLocaleString('en')} entries and ${photographs.toLocaleString('en')} photographs, 8 ` +
+      `connections, medians of ${kinds[0].rounds.length} rounds`,
+    figures: percentiles(kinds),
+  };
+}
+
 async function ofApi() {
   const { kinds, requests, megabytes, mixes, entries } = await load(seeded(7));
   return {
@@ -45,10 +61,7 @@ async function ofApi() {
       `API with ${mixes.toLocaleString('en')} mixes and ${entries.toLocaleString('en')} diary rows, 8 ` +
       `connections, medians of ${kinds[0].rounds.length} rounds`,
     figures: [
-      ...kinds.flatMap(({ what, rounds }) => [
-        { what: `${what}, p50`, value: median(rounds.map(median)), unit: 'ms' },
-        below(`${what}, p99`, median(rounds.map((times) => percentile(times, 0.99))), 'ms', 50),
-      ]),
+      ...percentiles(kinds),
       below(`memory of the server after ${requests.toLocaleString('en')} requests`, megabytes, 'MB', 200),
     ],
   };
@@ -160,6 +173,7 @@ const TABLES = {
   find: () => finding(() => performance.now()),
   start: ofStart,
   api: ofApi,
+  diary: ofDiary,
   board: ofBoard,
   stock: ofStock,
   lists: ofLists,

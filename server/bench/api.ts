@@ -7,19 +7,17 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { CHANGE_HEADER, type MixAnswer, type MixDto } from '#contract';
 import { projectRoot } from '../src/db/root.js';
-import { ENTRIES, MIXES, fill, type Filled } from './fill.js';
+import { PICTURED, VAST, fill, type Filled, type Size } from './fill.js';
 
 /** Times of one kind of request, in milliseconds, round by round. */
 export interface Times {
   readonly what: string;
   readonly rounds: readonly (readonly number[])[];
 }
-export interface Load {
+export interface Load extends Size {
   readonly kinds: readonly Times[];
   readonly requests: number;
   readonly megabytes: number;
-  readonly mixes: number;
-  readonly entries: number;
 }
 
 const CONNECTIONS = 8;
@@ -102,12 +100,12 @@ function kindsOf({ mixIds, clayIds, entryIds }: Filled, random: () => number): R
   const page = (most: number): string => `offset=${Math.floor((random() * most) / 60) * 60}&limit=60`;
   return {
     'health, as a baseline': get(() => '/api/health'),
-    'list of mixes': get(() => `/api/mixes?sort=${pick(['hue', 'name', 'newest'])}&${page(MIXES)}`),
-    'list of the diary': get(() => `/api/diary?${page(ENTRIES)}`),
+    'list of mixes': get(() => `/api/mixes?sort=${pick(['hue', 'name', 'newest'])}&${page(mixIds.length)}`),
+    'list of the diary': get(() => `/api/diary?${page(entryIds.length)}`),
     'search in mixes': get(() => `/api/mixes?search=${encodeURIComponent(pick(WORDS))}&limit=60`),
     'search in the diary': get(() => `/api/diary?search=${encodeURIComponent(pick(WORDS))}&limit=60`),
     'made near a colour': get(() => `/api/diary?near=${pick(COLOURS)}&limit=60`),
-    'wall of photographs': get(() => `/api/diary/wall?${page(ENTRIES)}`),
+    'wall of photographs': get(() => `/api/diary/wall?${page(entryIds.length)}`),
     'open a mix': get(() => `/api/mixes/${pick(mixIds)}`),
     'open an entry': get(() => `/api/diary/${pick(entryIds)}`),
     // each request saves a mix of its own, so that none is refused for another's
@@ -157,14 +155,41 @@ const rssOf = (pid: number): number =>
       .trim(),
   ) / 1024;
 
+/** What is asked of a diary, with its photographs. */
+function diaryKinds({ entryIds, pictureIds }: Filled, random: () => number): Readonly<Record<string, Kind>> {
+  const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)] as T;
+  const get = (path: () => string): Kind => ({ request: (agent, port) => ask(agent, port, 'GET', path()) });
+  const page = (most: number): string => `offset=${Math.floor((random() * most) / 60) * 60}&limit=60`;
+  return {
+    'health, as a baseline': get(() => '/api/health'),
+    'list of the diary': get(() => `/api/diary?${page(entryIds.length)}`),
+    'search by a word': get(() => `/api/diary?search=${encodeURIComponent(pick(WORDS))}&limit=60`),
+    'search by a colour': get(() => `/api/diary?near=${pick(COLOURS)}&limit=60`),
+    'by a word and a colour': get(() => `/api/diary?search=${pick(['beet', 'leek'])}&near=${pick(COLOURS)}&limit=60`),
+    'wall of photographs': get(() => `/api/diary/wall?${page(pictureIds.length)}`),
+    'a small photograph': get(() => `/api/pictures/${pick(pictureIds)}?size=small`),
+    'a large photograph': get(() => `/api/pictures/${pick(pictureIds)}`),
+    'open an entry': get(() => `/api/diary/${pick(entryIds)}`),
+    'its descent': get(() => `/api/diary/${pick(entryIds)}/descent`),
+    'month by month': get(() => '/api/diary/months'),
+  };
+}
+
+type Kinds = (filled: Filled, random: () => number) => Readonly<Record<string, Kind>>;
+
+/** The diary of some years with its photographs. */
+export const diaryLoad = (random: () => number): Promise<Load> => loadOf(random, PICTURED, diaryKinds);
+
 /** The API of a filled database under eight connections, and the memory of the server after 10,000 requests. */
-export async function load(random: () => number): Promise<Load> {
+export const load = (random: () => number): Promise<Load> => loadOf(random, VAST, kindsOf);
+
+async function loadOf(random: () => number, size: Size, kindsOfRequests: Kinds): Promise<Load> {
   const folder = mkdtempSync(join(tmpdir(), 'sledge-bench-'));
-  const filled = await fill(join(folder, 'sledge.db'), random);
+  const filled = await fill(join(folder, 'sledge.db'), random, size);
   const { child, port } = await started(folder);
   const agent = new Agent({ keepAlive: true, maxSockets: CONNECTIONS });
   try {
-    const kinds = Object.entries(kindsOf(filled, random));
+    const kinds = Object.entries(kindsOfRequests(filled, random));
     for (const [, kind] of kinds) await under8(kind, agent, port, 40, 0);
     const measured: Times[] = [];
     let at = 40;
@@ -178,7 +203,7 @@ export async function load(random: () => number): Promise<Load> {
     kinds.forEach(([what], k) => {
       measured.push({ what, rounds: rounds[k] ?? [] });
     });
-    return { kinds: measured, requests: sent, megabytes: rssOf(child.pid ?? 0), mixes: MIXES, entries: ENTRIES };
+    return { kinds: measured, requests: sent, megabytes: rssOf(child.pid ?? 0), ...size };
   } finally {
     agent.destroy();
     await ended(child);
