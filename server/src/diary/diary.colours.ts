@@ -1,11 +1,13 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { eq } from 'drizzle-orm';
+import { eq, sql } from 'drizzle-orm';
 import { MOST_LIGHTNESS_SCALE, deltaE, labOf, xyzOfHex, type Lab } from '#core/colour';
 import { colourOf, flatten } from '#core/mix';
+import { inBreaths } from '../aside/breath.js';
 import { DB } from '../db/db.module.js';
 import type { Db } from '../db/dataFile.js';
 import { Journal } from '../db/journal.js';
-import { blendColours, entryBlends, entryMixes, entryTakings } from '../db/schema.js';
+import { rowsOf, type AsText } from '../db/asText.js';
+import { blendColours, entryBlends } from '../db/schema.js';
 import { Studio } from '../mixes/studio.js';
 
 /** Tables that decide which colours an entry has. */
@@ -105,7 +107,9 @@ export class DiaryColours {
     const addClay = (entryId: string, id: string): void => {
       add(entryId, `clay ${id}`, () => this.clayColour(id));
     };
-    for (const { entryId, revisionId } of await this.db.select().from(entryMixes)) addMix(entryId, revisionId);
+    await inBreaths(await this.mixed(), ({ entryId, revisionId }) => {
+      addMix(entryId, revisionId);
+    });
     const inBlends = await this.db
       .select({ entryId: entryBlends.entryId, clayId: blendColours.clayId, revisionId: blendColours.revisionId })
       .from(entryBlends)
@@ -118,12 +122,20 @@ export class DiaryColours {
     return { labs, entries };
   }
 
+  /** Mixes that went into entries, in one text: rows of their own would cost the driver seconds. */
+  private async mixed(): Promise<readonly { entryId: string; revisionId: string }[]> {
+    const found = await this.db.all<AsText>(sql`
+      SELECT json_group_array(json_object('entryId', entry_id, 'revisionId', revision_id)) AS rows FROM entry_mix`);
+    return rowsOf(found);
+  }
+
   /** Clays that were a good part of what went in. */
   private async mostlyTaken(): Promise<readonly { entryId: string; clayId: string }[]> {
-    const rows = await this.db.select().from(entryTakings);
-    const sums = new Map<string, number>();
-    for (const { entryId, grams } of rows) sums.set(entryId, (sums.get(entryId) ?? 0) + grams);
-    return rows.filter(({ entryId, grams }) => grams >= LEAST_SHARE * (sums.get(entryId) ?? 0));
+    const found = await this.db.all<AsText>(sql`
+      WITH whole AS (SELECT entry_id, sum(grams) AS grams FROM entry_taking GROUP BY entry_id)
+      SELECT json_group_array(json_object('entryId', t.entry_id, 'clayId', t.clay_id)) AS rows
+      FROM entry_taking t JOIN whole w ON w.entry_id = t.entry_id WHERE t.grams >= ${LEAST_SHARE} * w.grams`);
+    return rowsOf(found);
   }
 
   private mixColour(revisionId: string): Lab | null {

@@ -35,7 +35,7 @@ export class DiaryController {
 
   @Get('wall')
   wall(@Query() query: Record<string, string | undefined>): Promise<WallAnswer> {
-    return this.service.wall(fromQuery(query.offset, 0, 0, 1e9), fromQuery(query.limit, 60, 1, 500));
+    return this.lookBack.wall(fromQuery(query.offset, 0, 0, 1e9), fromQuery(query.limit, 60, 1, 500));
   }
 
   @Get('months')

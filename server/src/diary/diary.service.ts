@@ -2,7 +2,7 @@ import { Inject, Injectable } from '@nestjs/common';
 import { forecast, keptFrom } from '#core/blend';
 import { cutterOf } from '#core/cutter';
 import { colourOf, flatten } from '#core/mix';
-import type { DiaryAnswer, DiaryListAnswer, DiaryNoteDto, EntryPictureDto, WallAnswer } from '#contract';
+import type { DiaryAnswer, DiaryListAnswer, DiaryNoteDto, EntryPictureDto, MadeAnswer } from '#contract';
 import { checkVersion, notThere, refused } from '../access/problem.js';
 import { CanesTold } from '../canes/canes.told.js';
 import { PatternsTold } from '../patterns/patterns.told.js';
@@ -13,7 +13,10 @@ import { Studio } from '../mixes/studio.js';
 import { SheetBookService } from '../sheetBook/sheetBook.service.js';
 import { StockStore } from '../stock/stock.store.js';
 import { DiaryColours } from './diary.colours.js';
-import { DiaryStore } from './diary.store.js';
+import { DiaryStore, type EntryPart } from './diary.store.js';
+
+/** One of a list in an entry. */
+type Told<K extends 'pieces' | 'sheets'> = DiaryAnswer[K][number];
 
 /** What is asked of the list. */
 interface DiaryAsked {
@@ -58,49 +61,28 @@ export class DiaryService {
     };
   }
 
-  wall(offset: number, limit: number): Promise<WallAnswer> {
-    return this.store.wall(offset, limit);
-  }
-
   async open(id: string): Promise<DiaryAnswer> {
     const entry = await this.store.entry(id);
     if (!entry) throw notThere('This entry');
     const { words: _, ...card } = entry;
+    const parts = await this.store.partsOf(id);
+    const of = async <T>(part: EntryPart, read: () => Promise<readonly T[]>): Promise<readonly T[]> =>
+      parts.has(part) ? await read() : [];
     return {
       ...card,
-      pictures: (await this.store.picturesOf(id)).map(({ pictureId, lay, marks }) => ({
-        ...{ id: pictureId, lay, marks: marks && [...marks] },
-      })),
-      pieces: (await this.store.piecesOf(id)).map(({ id: pieceId, name, count, broken, shape, piece, ...cutter }) => ({
-        id: pieceId,
-        name,
-        count,
-        broken,
-        piece,
-        cutter: cutterOf({ ...cutter, shape: shape ?? (cutter.heightMm === null ? 'round' : 'rectangle') }),
-      })),
-      findings: await this.store.findingsOf(id),
-      mixes: await this.mixesIn(id),
-      blends: await this.blendsIn(id),
-      canes: await this.canes.asMade(id),
-      patterns: await this.patterns.asMade(id),
-      bakes: await this.store.bakesOf(id, entry.batchId),
-      sheets: (await this.sheets.ofEntry(id)).map(
-        ({ id: sheetId, name, rolledAt, mm, widthMm, lengthMm, form, count, hexes }) => ({
-          sheetId,
-          name,
-          rolledAt,
-          mm,
-          widthMm,
-          lengthMm,
-          form,
-          count,
-          hexes,
-        }),
-      ),
-      flows: await this.stock.flowsIn(id),
-      conditioned: await this.sheets.conditionedIn(id),
-      clays: (await this.store.takingsOf(id)).flatMap(({ clayId, grams }) => {
+      pictures: (await of('entry_picture', () => this.store.picturesOf(id))).map(pictureTold),
+      pieces: (await of('entry_piece', () => this.store.piecesOf(id))).map(pieceTold),
+      findings: await of('entry_finding', () => this.store.findingsOf(id)),
+      mixes: await of('entry_mix', () => this.mixesIn(id)),
+      blends: await of('entry_blend', () => this.blendsIn(id)),
+      canes: await of('entry_cane', () => this.canes.asMade(id)),
+      patterns: await of('entry_pattern', () => this.patterns.asMade(id)),
+      // loads of its batch are told in entries of their own
+      bakes: parts.has('entry_bake') || entry.batchId !== null ? await this.store.bakesOf(id, entry.batchId) : [],
+      sheets: (await of('sheet', () => this.sheets.ofEntry(id))).map(sheetTold),
+      flows: await of('flow', () => this.stock.flowsIn(id)),
+      conditioned: await of('entry_conditioning', () => this.sheets.conditionedIn(id)),
+      clays: (await of('entry_taking', () => this.store.takingsOf(id))).flatMap(({ clayId, grams }) => {
         const clay = this.studio.clay(clayId);
         return clay ? [{ clayId, grams, name: clay.name, hex: clay.bakedHex }] : [];
       }),
@@ -174,6 +156,19 @@ function withMarked(words: string, pictures: readonly EntryPictureDto[]): string
   const more = [...new Set(marked)].filter((what) => !words.includes(what));
   return [words, ...more].join(' ');
 }
+
+const pictureTold = ({ pictureId, lay, marks }: Row<'entryPicture'>): EntryPictureDto => ({
+  ...{ id: pictureId, lay, marks: marks && [...marks] },
+});
+
+function pieceTold({ id, name, count, broken, shape, piece, ...cutter }: Row<'entryPiece'>): Told<'pieces'> {
+  const usual = cutter.heightMm === null ? 'round' : 'rectangle';
+  return { id, name, count, broken, piece, cutter: cutterOf({ ...cutter, shape: shape ?? usual }) };
+}
+
+const sheetTold = ({ id, name, rolledAt, mm, widthMm, lengthMm, form, count, hexes }: MadeAnswer): Told<'sheets'> => ({
+  ...{ sheetId: id, name, rolledAt, mm, widthMm, lengthMm, form, count, hexes },
+});
 
 /** @throws ProblemException where such pieces are not in the entry, or more of them broke than were made */
 async function broke(draft: Draft, entryId: string, id: string, count: number, at: number): Promise<void> {

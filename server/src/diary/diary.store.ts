@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { asc, count, desc, eq, or, sql } from 'drizzle-orm';
+import { asc, count, eq, or, sql } from 'drizzle-orm';
 import {
   MOST_FOUND,
   type BakeTold,
@@ -8,6 +8,7 @@ import {
   type UsedFinding,
   type WallAnswer,
 } from '#contract';
+import { rowsOf, type AsText } from '../db/asText.js';
 import { DB } from '../db/db.module.js';
 import type { Row } from '../db/journal.js';
 import type { Db } from '../db/dataFile.js';
@@ -22,10 +23,21 @@ import {
   entryTakings,
 } from '../db/schema.js';
 
-/** A `DiaryCard` of the entry `e`. */
-const COLUMNS = sql.raw('e.id, e.version, e.made_on AS madeOn, e.title, e.note, e.outcome, e.batch_id AS batchId');
+/** A `DiaryCard` of the entry `e` as text: to the driver a row of its own costs many times what this one costs. */
+const CARD = sql.raw(
+  "json_object('id', e.id, 'version', e.version, 'madeOn', e.made_on, 'title', e.title, 'note', e.note, " +
+    "'outcome', e.outcome, 'batchId', e.batch_id)",
+);
+
 /** `beet ring` → `"beet"* "ring"*`: each word as the start of one, nothing else of the search syntax. */
 const matchOf = (words: readonly string[]): string => words.map((word) => `"${word.replaceAll('"', '')}"*`).join(' ');
+
+/** Tables with the parts of an entry. */
+const ENTRY_PARTS = [
+  ...(['entry_picture', 'entry_piece', 'entry_finding', 'entry_mix', 'entry_blend', 'entry_cane'] as const),
+  ...(['entry_pattern', 'sheet', 'flow', 'entry_conditioning', 'entry_taking', 'entry_bake'] as const),
+];
+export type EntryPart = (typeof ENTRY_PARTS)[number];
 
 @Injectable()
 export class DiaryStore {
@@ -36,43 +48,57 @@ export class DiaryStore {
     if (words.length === 0) {
       const [all] = await this.db.select({ total: count() }).from(entries);
       // the inner query walks the index alone, so that a page far back costs little
-      const rows = await this.db.all<DiaryCard>(sql`
-        SELECT ${COLUMNS} FROM (
+      const found = await this.db.all<AsText>(sql`
+        SELECT json_group_array(${CARD} ORDER BY e.made_on DESC, hit DESC) AS rows FROM (
           SELECT rowid AS hit FROM entry ORDER BY made_on DESC, rowid DESC LIMIT ${limit} OFFSET ${offset})
-        JOIN entry e ON e.rowid = hit ORDER BY e.made_on DESC, hit DESC`);
-      return { total: all?.total ?? 0, entries: rows };
+        JOIN entry e ON e.rowid = hit`);
+      return { total: all?.total ?? 0, entries: rowsOf<DiaryCard>(found) };
     }
-    const rows = await this.db.all<DiaryCard & { total: number }>(sql`
+    const found = await this.db.all<AsText & { total: number }>(sql`
       WITH hits AS MATERIALIZED (
         SELECT rowid AS id FROM entry_search WHERE entry_search MATCH ${matchOf(words)}
-        ORDER BY rowid DESC LIMIT ${MOST_FOUND})
-      SELECT ${COLUMNS}, (SELECT count(*) FROM hits) AS total
-      FROM hits JOIN entry e ON e.rowid = hits.id
-      ORDER BY e.made_on DESC, hits.id DESC LIMIT ${limit} OFFSET ${offset}`);
-    return { total: rows[0]?.total ?? 0, entries: rows.map(({ total: _, ...card }) => card) };
+        ORDER BY rowid DESC LIMIT ${MOST_FOUND}),
+      page AS (
+        SELECT e.rowid AS hit FROM hits JOIN entry e ON e.rowid = hits.id
+        ORDER BY e.made_on DESC, hit DESC LIMIT ${limit} OFFSET ${offset})
+      SELECT json_group_array(${CARD} ORDER BY e.made_on DESC, hit DESC) AS rows, (SELECT count(*) FROM hits) AS total
+      FROM page JOIN entry e ON e.rowid = hit`);
+    return { total: found[0]?.total ?? 0, entries: rowsOf<DiaryCard>(found) };
   }
 
   /** Every entry that holds each of some words. */
   async idsOf(words: readonly string[]): Promise<ReadonlySet<string>> {
-    const rows = await this.db.all<{ id: string }>(sql`
-      SELECT e.id FROM entry_search s JOIN entry e ON e.rowid = s.rowid WHERE entry_search MATCH ${matchOf(words)}`);
-    return new Set(rows.map(({ id }) => id));
+    const found = await this.db.all<AsText>(sql`
+      SELECT json_group_array(e.id) AS rows
+      FROM entry_search s JOIN entry e ON e.rowid = s.rowid WHERE entry_search MATCH ${matchOf(words)}`);
+    return new Set(rowsOf<string>(found));
   }
 
   /** Cards of some entries, by their ids. */
   async cardsOf(ids: readonly string[]): Promise<ReadonlyMap<string, DiaryCard>> {
     if (ids.length === 0) return new Map();
-    const list = sql.join(
-      ids.map((id) => sql`${id}`),
-      sql`, `,
-    );
-    const rows = await this.db.all<DiaryCard>(sql`SELECT ${COLUMNS} FROM entry e WHERE e.id IN (${list})`);
-    return new Map(rows.map((row) => [row.id, row]));
+    const found = await this.db.all<AsText>(sql`
+      SELECT json_group_array(${CARD}) AS rows
+      FROM json_each(${JSON.stringify(ids)}) one JOIN entry e ON e.id = one.value`);
+    return new Map(rowsOf<DiaryCard>(found).map((card) => [card.id, card]));
   }
 
   async entry(id: string): Promise<Row<'entry'> | undefined> {
     const [row] = await this.db.select().from(entries).where(eq(entries.id, id));
     return row;
+  }
+
+  /** Which tables have something of an entry: the others need not be asked. */
+  async partsOf(id: string): Promise<ReadonlySet<EntryPart>> {
+    const found = await this.db.all<{ part: EntryPart }>(
+      sql.join(
+        ENTRY_PARTS.map(
+          (part) => sql`SELECT ${part} AS part WHERE EXISTS (SELECT 1 FROM ${sql.raw(part)} WHERE entry_id = ${id})`,
+        ),
+        sql` UNION ALL `,
+      ),
+    );
+    return new Set(found.map(({ part }) => part));
   }
 
   piecesOf(id: string): Promise<Row<'entryPiece'>[]> {
@@ -128,22 +154,13 @@ export class DiaryStore {
   }
 
   /** Photographs of all entries, the newest first. */
-  async wall(offset: number, limit: number): Promise<WallAnswer> {
-    const [all] = await this.db.select({ total: count() }).from(entryPictures);
-    const pictures = await this.db
-      .select({
-        id: entryPictures.pictureId,
-        entryId: entries.id,
-        title: entries.title,
-        madeOn: entries.madeOn,
-        outcome: entries.outcome,
-      })
-      .from(entryPictures)
-      .innerJoin(entries, eq(entries.id, entryPictures.entryId))
-      .orderBy(desc(entries.madeOn), desc(entries.id), asc(entryPictures.position))
-      .limit(limit)
-      .offset(offset);
-    return { total: all?.total ?? 0, pictures };
+  async allPictures(): Promise<WallAnswer['pictures']> {
+    const found = await this.db.all<AsText>(sql`
+      SELECT json_group_array(
+        json_object('id', p.picture_id, 'entryId', e.id, 'title', e.title, 'madeOn', e.made_on, 'outcome', e.outcome)
+        ORDER BY e.made_on DESC, e.id DESC, p.position) AS rows
+      FROM entry_picture p JOIN entry e ON e.id = p.entry_id`);
+    return rowsOf<WallAnswer['pictures'][number]>(found);
   }
 
   takingsOf(id: string): Promise<Row<'entryTaking'>[]> {

@@ -1,12 +1,13 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { and, eq, sql } from 'drizzle-orm';
-import type { DescentAnswer, DiaryAnswer, MonthOfKind, MonthsAnswer } from '#contract';
+import type { DescentAnswer, DiaryAnswer, MonthOfKind, MonthsAnswer, WallAnswer } from '#contract';
 import { DB } from '../db/db.module.js';
 import type { Db } from '../db/dataFile.js';
 import { Journal } from '../db/journal.js';
 import { flows, sheets } from '../db/schema.js';
 import { Studio } from '../mixes/studio.js';
 import { DiaryService } from './diary.service.js';
+import { DiaryStore } from './diary.store.js';
 
 /** Nobody lays a thing into another more often than this; what would be a circle ends here as well. */
 const MOST_MADE = 60;
@@ -18,16 +19,30 @@ type Made = DescentAnswer['made'][number];
 export class LookBack {
   /** counted once, until the diary changes */
   private counted: Promise<readonly MonthOfKind[]> | null = null;
+  /** as they hang, until one is added or taken away */
+  private hung: Promise<WallAnswer['pictures']> | null = null;
 
   constructor(
     @Inject(DB) private readonly db: Db,
     @Inject(Journal) journal: Journal,
     @Inject(Studio) private readonly studio: Studio,
     @Inject(DiaryService) private readonly diary: DiaryService,
+    @Inject(DiaryStore) private readonly store: DiaryStore,
   ) {
     journal.onChange((writes) => {
+      if (writes.some(({ table }) => table === 'entry' || table === 'entryPicture')) this.hung = null;
       if (writes.some(({ table }) => table.startsWith('entry'))) this.counted = null;
     });
+  }
+
+  /** Photographs of all entries, the newest first. */
+  async wall(offset: number, limit: number): Promise<WallAnswer> {
+    this.hung ??= this.store.allPictures().catch((error: unknown) => {
+      this.hung = null;
+      throw error;
+    });
+    const all = await this.hung;
+    return { total: all.length, pictures: all.slice(offset, offset + limit) };
   }
 
   async months(): Promise<MonthsAnswer> {
