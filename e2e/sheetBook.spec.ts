@@ -232,3 +232,29 @@ test('strips without a machine, two blends married, colour added, and what canno
   await expect(page.getByLabel('Name of the blend')).toHaveValue('Straw fade and Pod fade');
   await expect(page.getByRole('slider', { name: /^Cut 4/ })).toHaveCount(2);
 });
+
+test('a rolled sheet on the scale says how thick its setting really is, and the setting learns it', async ({
+  page,
+  sledge,
+}) => {
+  const main = page.getByRole('main');
+  await page.goto(`${sledge.url}/sheets`);
+  await page.getByRole('link', { name: 'To the bench: roll it' }).press('Enter');
+  await onTo(page, 'Done?');
+  await page.getByRole('combobox', { name: 'What the sheet is made of' }).fill('Corn milk');
+  await page.keyboard.press('Enter');
+  await edit(page, 'Width of the rolled sheet', '60 mm');
+  await edit(page, 'Length of the rolled sheet', '200 mm');
+  await edit(page, 'Weight of the rolled sheet', '30 g');
+  // 30 g ÷ 1.9 g/cm³ ÷ 120 cm²
+  await expect(main).toContainText('so it is 1.32 mm ±');
+  await expect(page.getByLabel('Thickness of the rolled sheet')).toHaveValue('1.32 mm');
+  const kept = page.getByRole('checkbox', { name: /^keep it as a reading of/ });
+  await expect(kept).toBeChecked();
+  const called = (await page.locator('label', { has: kept }).textContent())?.trim().split(' ').at(-1) ?? '';
+  await page.getByRole('button', { name: 'Done, write it down' }).press('Enter');
+  await expect(page.getByRole('heading', { name: 'Sheet book' })).toBeVisible();
+  await page.goto(`${sledge.url}/sheets`);
+  await page.getByRole('button', { name: new RegExp(`^Setting ${called} of Bench roller`) }).press('Enter');
+  await expect(main).toContainText(/1\.32 mm.*by weighing/);
+});

@@ -19,6 +19,7 @@ import {
   dialLabels,
   gaugedByCards,
   gaugedByDisc,
+  gaugedBySheet,
   gaugedByStack,
   thicknesses,
   translate,
@@ -67,6 +68,22 @@ describe('readings as they are taken', () => {
         expect(gaugedByStack(n, n * t).sigmaMm).toBeLessThanOrEqual(gaugedByStack(1, t).sigmaMm);
       }),
     );
+  });
+
+  test('a weighed sheet is mass over area and density, and surer the larger it is', () => {
+    fc.assert(
+      fc.property(mm(0.3, 4), mm(20, 140), mm(40, 400), mm(1.2, 2.4), (t, width, length, density) => {
+        const sheet = { width, length, density, densityMeasured: true };
+        const whole = gaugedBySheet({ ...sheet, mass: (t * width * length * density) / 1000 });
+        expect(whole.mm).toBeCloseTo(t, 9);
+        const half = gaugedBySheet({ ...sheet, length: length / 2, mass: (t * width * length * density) / 2000 });
+        expect(half.mm).toBeCloseTo(t, 9);
+        expect(half.sigmaMm).toBeGreaterThan(whole.sigmaMm);
+      }),
+    );
+    const rolled = { mass: 30, width: 60, length: 200, density: 1.9, densityMeasured: false };
+    expect(gaugedBySheet(rolled).mm).toBeCloseTo(30_000 / (1.9 * 12_000), 9);
+    expect(() => gaugedBySheet({ ...rolled, mass: 0 })).toThrow();
   });
 
   test('cards are as sure as the card is', () => {

@@ -75,7 +75,9 @@ describe('made again', () => {
   });
 
   test('a size is said as a share, or smaller and larger', () => {
-    expect(['80 %', '80', '20 % smaller', '20 larger'].map(readPercent)).toEqual([0.8, 0.8, 0.8, 1.2]);
+    expect(['80 %', '80', '20 % smaller', '20 larger', 'Half', 'double'].map(readPercent)).toEqual([
+      0.8, 0.8, 0.8, 1.2, 0.5, 2,
+    ]);
     for (const wrong of ['', 'tiny', '5 %', '500', '90 % smaller']) expect(() => readPercent(wrong)).toThrow();
   });
 });

@@ -1,7 +1,7 @@
 import { causesFor } from '#core/trouble';
 import type { ShelfAnswer } from '#contract';
 import type { DiaryAnswer } from '#contract/diary';
-import { troubleFacts } from '../src/stations/diary/trouble/troubleFacts.js';
+import { stackedIn, troubleFacts } from '../src/stations/diary/trouble/troubleFacts.js';
 import { troubleNote, withTrouble } from '../src/stations/diary/trouble/WentWrong.js';
 
 const shelf = {
@@ -80,4 +80,18 @@ test('it is written down once, in words that the search finds', () => {
   expect(withTrouble('', line)).toBe(line);
   expect(withTrouble('sold two\n', line)).toBe(`sold two\n${line}`);
   expect(withTrouble(`sold two\n${line}`, line)).toBe(`sold two\n${line}`);
+});
+
+test('the thickest stack and the highest one of its plan; nothing where no setting is known any more', () => {
+  const layers = (...ids: string[]) => ({ layers: ids.map((settingId) => ({ settingId })) });
+  const batch = { pieces: [layers('s1', 's1', 's1'), layers('s3')] } as never;
+  const settings = [
+    { id: 's1', mm: 0.5 },
+    { id: 's3', mm: 3 },
+  ];
+  expect(stackedIn(batch, settings)).toEqual({ thickMm: 3, layers: 3 });
+  expect(stackedIn(batch, [])).toEqual({ thickMm: null, layers: 3 });
+  expect(stackedIn({ pieces: [] }, settings)).toEqual({ thickMm: null, layers: null });
+  const facts = troubleFacts(told, shelf, stackedIn(batch, settings));
+  expect([facts.thickMm, facts.layers]).toEqual([3, 3]);
 });

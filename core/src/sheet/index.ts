@@ -20,7 +20,7 @@ export {
   type ReadingWay,
 } from './machine.js';
 export { monotoneCubic } from './monotoneCubic.js';
-export { gaugedByCards, gaugedByDisc, gaugedByStack, type Gauged } from './reading.js';
+export { gaugedByCards, gaugedByDisc, gaugedBySheet, gaugedByStack, type Gauged } from './reading.js';
 export { areaOfSheet, discVolume, massOfSheet, thicknessOfSheet } from './sheetMass.js';
 export {
   contradictionSentence,

@@ -14,6 +14,8 @@ export interface Gauged {
 const [ASSUMED_DENSITY_SPREAD, MEASURED_DENSITY_SPREAD] = [0.05, 0.015];
 /** What a kitchen scale is sure to, and a cutter's diameter: assumptions. */
 const [SCALE_SIGMA, CUTTER_SIGMA] = [0.05, 0.1];
+/** How straight the edge of a rolled sheet is: an assumption. */
+const EDGE_SIGMA: Mm = 1;
 const MOST_LAYERS = 20;
 
 function counted(count: number, what: string): number {
@@ -49,10 +51,28 @@ export function gaugedByStack(layers: number, together: Mm): Gauged {
  */
 export function gaugedByDisc(mass: Grams, diameter: Mm, density: Density, densityMeasured: boolean): Gauged {
   const mm = thicknessOfSheet(mass, (Math.PI / 4) * diameter ** 2, density);
-  const spread = Math.hypot(
-    SCALE_SIGMA / mass,
-    (2 * CUTTER_SIGMA) / diameter,
-    densityMeasured ? MEASURED_DENSITY_SPREAD : ASSUMED_DENSITY_SPREAD,
-  );
+  const spread = Math.hypot(SCALE_SIGMA / mass, (2 * CUTTER_SIGMA) / diameter, densitySpread(densityMeasured));
   return { mm, sigmaMm: mm * spread };
+}
+
+const densitySpread = (measured: boolean): number => (measured ? MEASURED_DENSITY_SPREAD : ASSUMED_DENSITY_SPREAD);
+
+/** A sheet on the scale, its width and length by a ruler. */
+export interface WeighedSheet {
+  readonly mass: Grams;
+  readonly width: Mm;
+  readonly length: Mm;
+  readonly density: Density;
+  /** whether somebody has measured the density */
+  readonly densityMeasured: boolean;
+}
+
+/**
+ * A rolled sheet on the scale: its mass over its area and its density; its edges are as sure as a ruler.
+ * @throws Complaint `amount/positive`
+ */
+export function gaugedBySheet({ mass, width, length, density, densityMeasured }: WeighedSheet): Gauged {
+  const mm = thicknessOfSheet(mass, width * length, density);
+  const edges = Math.hypot(EDGE_SIGMA / width, EDGE_SIGMA / length);
+  return { mm, sigmaMm: mm * Math.hypot(SCALE_SIGMA / mass, edges, densitySpread(densityMeasured)) };
 }

@@ -18,6 +18,7 @@ import { bookOf } from '../../state/book.js';
 import { useUnits } from '../../state/view.js';
 import { Word } from '../../theme/pieces.js';
 import { change, useRefusal } from '../../wire/save.js';
+import { Weighed, useWeighed } from './Weighed.js';
 import type { WorkedRoll } from './rollPlan.js';
 
 interface RolledProps {
@@ -41,6 +42,10 @@ interface Sizes {
   readonly length: number;
   readonly mm: number;
 }
+
+const onTheScale = ({ density, shares }: OfWhat, { width, length }: Sizes) => ({
+  ...{ width, length, density, clayIds: shares.map(({ clayId }) => clayId) },
+});
 
 /** Grams of a sheet; none where one of its measures is nothing. */
 function gramsOf({ width, length, mm }: Sizes, density: number): number {
@@ -81,6 +86,7 @@ function useRolled({ own, worked, shelf, onDone }: RolledProps) {
   const planned = (what?.shares ?? []).map((s) => ({ clayId: s.clayId, grams: s.grams * grams }));
   const instead = useTakenInstead(planned);
   const { used, say } = useClayUsed(instead.rest);
+  const weighed = useWeighed(own, to, shelf);
   const pick = async (picked: Picked<Mixable>): Promise<void> => {
     const flat = flatOf(picked.of, bookOf(shelf, await recipesOf(picked.of)));
     const shares = flat.shares.map((s) => ({ clayId: s.clay.id, grams: s.mass.valueOf() }));
@@ -97,9 +103,11 @@ function useRolled({ own, worked, shelf, onDone }: RolledProps) {
       used,
       ready: instead.ready,
     } satisfies RolledDto);
-    if (answer) onDone(answer.id);
+    if (!answer) return;
+    await weighed.keep(onTheScale(what, sizes), written.madeOn);
+    onDone(answer.id);
   };
-  return { what, name, setName, sizes, setSizes, refusal, grams, used, say, pick, write, instead, planned };
+  return { what, name, setName, sizes, setSizes, refusal, grams, used, say, pick, write, instead, planned, weighed };
 }
 
 type Rolling = ReturnType<typeof useRolled>;
@@ -198,6 +206,13 @@ export function Rolled(props: RolledProps): ReactElement {
       {what && (
         <>
           <CameOut rolling={rolling} />
+          <Weighed
+            weighed={rolling.weighed}
+            sheet={onTheScale(what, rolling.sizes)}
+            onThick={(mm) => {
+              rolling.setSizes({ ...rolling.sizes, mm });
+            }}
+          />
           <ClayUsed used={used} say={say} shelf={props.shelf} refusal={refusal} />
           <TakenInstead instead={rolling.instead} planned={rolling.planned} shelf={props.shelf} refusal={refusal} />
         </>

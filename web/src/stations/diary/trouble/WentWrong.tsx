@@ -1,16 +1,17 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { useState, type ReactElement } from 'react';
+import { useMemo, useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import { SYMPTOMS, causesFor, type Fitting, type Symptom } from '#core/trouble';
 import type { DiaryAnswer, PlanNoted } from '#contract/diary';
 import { Choice } from '../../../parts/Choice.js';
 import { Caption, Second, Word } from '../../../theme/pieces.js';
 import { Warning } from '../../../parts/Warning.js';
-import { useShelf } from '../../../wire/queries.js';
+import { useBatch, useMachines, useShelf } from '../../../wire/queries.js';
 import { change, useRefusal } from '../../../wire/save.js';
+import { settingsOf } from '../../batches/batchMoves.js';
 import { saveEntry } from '../saveEntry.js';
 import { Marked, type Pointed } from './Marked.js';
-import { troubleFacts } from './troubleFacts.js';
+import { stackedIn, troubleFacts, type Stacked } from './troubleFacts.js';
 
 /** Causes that are shown. */
 const MOST_CAUSES = 3;
@@ -109,13 +110,21 @@ const STATIONS: Readonly<Record<PlanNoted['kind'], string>> = {
   mix: 'mixes',
 };
 
+/** The stacks of its plan; undefined where it has none, or it is not there any more. */
+function useStacked({ batchId }: DiaryAnswer): Stacked | undefined {
+  const batch = useBatch(batchId ?? undefined).data;
+  const machines = useMachines().data;
+  return useMemo(() => batch && machines && stackedIn(batch, settingsOf(machines)), [batch, machines]);
+}
+
 /** What went wrong, and why it most likely did, by all that is known of this very piece. */
 export function WentWrong({ entry }: WentWrongProps): ReactElement {
   const trouble = useTrouble({ entry });
   const { symptom, pointed, noted, refusal } = trouble;
   const shelf = useShelf().data;
+  const stacked = useStacked(entry);
   const fitting =
-    symptom === NONE || !shelf ? [] : causesFor(symptom, troubleFacts(entry, shelf)).slice(0, MOST_CAUSES);
+    symptom === NONE || !shelf ? [] : causesFor(symptom, troubleFacts(entry, shelf, stacked)).slice(0, MOST_CAUSES);
   return (
     <Box maxWidth="560px" role="group" aria-label="What went wrong">
       <Box fontSize="h2" marginBottom={2}>

@@ -1,8 +1,9 @@
 import { ageInMonths, toughnessOf } from '#core/clay';
 import { SCHOOLS_OF_CONDITIONING, passesFor } from '#core/conditioning';
 import { NOTHING_KNOWN, type TroubleFacts } from '#core/trouble';
-import type { ClayDto, LineDto, ShelfAnswer } from '#contract';
+import type { BatchAnswer, ClayDto, LineDto, ShelfAnswer } from '#contract';
 import type { DiaryAnswer } from '#contract/diary';
+import type { OwnSetting } from '../../batches/batchMoves.js';
 import { evenIn } from '../../patterns/stageWords.js';
 
 type Told = Pick<DiaryAnswer, 'madeOn' | 'clays' | 'conditioned' | 'bakes' | 'canes' | 'patterns' | 'blends'>;
@@ -99,8 +100,23 @@ function madeOf({
   };
 }
 
-/** What the diary and the shelf know of what an entry made. */
-export function troubleFacts(told: Told, shelf: ShelfAnswer): TroubleFacts {
+/** How thick the thickest of its stacks was, and how many layers the highest has; as its plan has them. */
+export type Stacked = Part<'thickMm' | 'layers'>;
+
+/** Stacks of the pieces of a batch. @param settings thicknesses as they are known by now */
+export function stackedIn(
+  { pieces }: Pick<BatchAnswer, 'pieces'>,
+  settings: readonly Pick<OwnSetting, 'id' | 'mm'>[],
+): Stacked {
+  const mmOf = new Map(settings.map(({ id, mm }) => [id, mm]));
+  const stacks = pieces.map(({ layers }) => layers.map(({ settingId }) => mmOf.get(settingId) ?? 0));
+  if (stacks.length === 0) return { thickMm: null, layers: null };
+  const thick = Math.max(...stacks.map((mms) => mms.reduce((sum, mm) => sum + mm, 0)));
+  return { thickMm: thick > 0 ? thick : null, layers: Math.max(...stacks.map((mms) => mms.length)) };
+}
+
+/** What diary, shelf and plan know of what an entry made. @param stacked of its plan, where that is there */
+export function troubleFacts(told: Told, shelf: ShelfAnswer, stacked?: Stacked): TroubleFacts {
   const went = wentIn(told, shelf);
   return {
     ...NOTHING_KNOWN,
@@ -109,5 +125,6 @@ export function troubleFacts(told: Told, shelf: ShelfAnswer): TroubleFacts {
     ...conditionedOf(told, shelf),
     ...bakedOf(told),
     ...madeOf(told),
+    ...stacked,
   };
 }
