@@ -149,4 +149,6 @@ export interface PatternAnswer extends PatternDto {
   readonly outdated: readonly { readonly of: string; readonly name: string; readonly newer: string }[];
   /** newest first */
   readonly stops: readonly EarlierStop[];
+  /** mm of the veins at which one usually stops; null: nobody did, or it is set aside */
+  readonly usualVein: number | null;
 }

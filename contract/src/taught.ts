@@ -1,7 +1,7 @@
 import { IsBoolean } from 'class-validator';
 
 /** What a bench teaches. */
-export const TAUGHT_KINDS = ['passes', 'minutes', 'ends', 'sheen', 'blends', 'breakage'] as const;
+export const TAUGHT_KINDS = ['passes', 'minutes', 'ends', 'sheen', 'blends', 'breakage', 'stop'] as const;
 export type TaughtKind = (typeof TAUGHT_KINDS)[number];
 
 /** Keys of figures that a bench teaches, by which they can be set aside. */
@@ -9,6 +9,7 @@ export const passesKey = (lineId: string): string => `passes ${lineId}`;
 export const minutesKey = (step: string): string => `minutes ${step}`;
 export const breakageKey = (lineId: string): string => `breakage ${lineId}`;
 export const ENDS_KEY = 'ends';
+export const STOP_KEY = 'stop';
 export const SHEEN_KEY = 'sheen';
 export const BLENDS_KEY = 'blends';
 
@@ -18,7 +19,7 @@ export interface TaughtFigure {
   readonly kind: TaughtKind;
   /** of the line or of the step; empty where there is only one */
   readonly name: string;
-  /** in the unit of its kind: passes, times as long, widths, passes, passes, a share */
+  /** in the unit of its kind: passes, times as long, widths, passes, passes, a share, mm */
   readonly assumed: number;
   readonly learned: number;
   /** countings that it rests on, and how many of them hardly count */

@@ -95,3 +95,9 @@ test('the thickest stack and the highest one of its plan; nothing where no setti
   const facts = troubleFacts(told, shelf, stackedIn(batch, settings));
   expect([facts.thickMm, facts.layers]).toEqual([3, 3]);
 });
+
+test('folds beyond the stop: each one halves the veins', () => {
+  const patterns = (...veins: number[]) => [{ stops: veins.map((veinMm) => ({ kind: 'fold', times: 6, veinMm })) }];
+  const beyond = (...veins: number[]) => troubleFacts({ ...told, patterns: patterns(...veins) as never }, shelf).beyond;
+  expect([beyond(3), beyond(0.7), beyond(3, 0.3), beyond(0)]).toEqual([0, 1, 2, null]);
+});

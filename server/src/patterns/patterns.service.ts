@@ -98,6 +98,7 @@ export class PatternsService {
       ...(await this.restsOn(program)),
       outdated: await this.materials.outdated(materialsIn(program)),
       stops: await this.told.stops(),
+      usualVein: await this.told.usualVein(),
     };
   }
 

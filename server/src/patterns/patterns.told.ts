@@ -1,7 +1,14 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { idsOf, readMaterial, type Material } from '#core/material';
-import { cutCanesOf, patternMaterials, type PatternProgram } from '#core/pattern';
-import { SHEEN_KEY, type CaneInside, type DiaryAnswer, type EarlierStop } from '#contract';
+import {
+  ASSUMED_STOP,
+  cutCanesOf,
+  patternMaterials,
+  usualStop,
+  type PatternProgram,
+  type Stopped,
+} from '#core/pattern';
+import { SHEEN_KEY, STOP_KEY, type CaneInside, type DiaryAnswer, type EarlierStop } from '#contract';
 import { notThere } from '../access/problem.js';
 import { aside } from '../aside/aside.js';
 import { CanesTold } from '../canes/canes.told.js';
@@ -89,6 +96,13 @@ export class PatternsTold {
     return (await this.allStops()).filter(({ kind }) => !aside || kind !== 'sheen');
   }
 
+  /** mm of the veins at which one usually stops; null: nobody did, or it is set aside. */
+  async usualVein(): Promise<number | null> {
+    const { factor, from } = usualStop(stoppedIn(await this.allStops()));
+    const isUsed = from > 0 && !(await this.aside.keys()).has(STOP_KEY);
+    return isUsed ? ASSUMED_STOP * factor : null;
+  }
+
   async allStops(): Promise<EarlierStop[]> {
     const told: EarlierStop[] = [];
     for (const { stops, liked, madeOn, patternRevisionId } of await this.store.made()) {
@@ -101,3 +115,7 @@ export class PatternsTold {
     return told.slice(0, MOST_STOPS);
   }
 }
+
+/** Veins of folds, kneading and twists; of a sheet that was not liked nobody wants them again. */
+export const stoppedIn = (stops: readonly EarlierStop[]): readonly Stopped[] =>
+  stops.filter(({ kind }) => kind !== 'sheen').map(({ veinMm, liked }) => ({ veinMm, regretted: liked === 'not' }));

@@ -5,10 +5,12 @@ import { ASSUMED_ENDS, endsLearned } from '#core/cane';
 import { learnedPasses, passesFresh, type CountedConditioning } from '#core/conditioning';
 import type { LearnedFigure } from '#core/learned';
 import { EVEN_AFTER, evenAfter } from '#core/mica';
+import { ASSUMED_STOP, usualStop } from '#core/pattern';
 import {
   BLENDS_KEY,
   ENDS_KEY,
   SHEEN_KEY,
+  STOP_KEY,
   breakageKey,
   minutesKey,
   passesKey,
@@ -24,7 +26,7 @@ import { StepTimes } from '../batches/stepTimes.js';
 import { Journal } from '../db/journal.js';
 import { SetAside } from '../db/setAside.module.js';
 import { Studio } from '../mixes/studio.js';
-import { PatternsTold } from '../patterns/patterns.told.js';
+import { PatternsTold, stoppedIn } from '../patterns/patterns.told.js';
 import { SheetsStore } from '../sheets/sheets.store.js';
 
 type Figure = Omit<TaughtFigure, 'aside'>;
@@ -86,6 +88,7 @@ export class TaughtService {
       ...(await this.minutes()),
       await this.ends(),
       await this.sheen(),
+      await this.stop(),
       await this.blended(),
       ...(await this.breaking()),
     ];
@@ -137,6 +140,12 @@ export class TaughtService {
       ...{ key: breakageKey(lineId), kind: 'breakage', name: this.studio.line(lineId)?.name ?? '' },
       ...{ assumed: ASSUMED_BREAKAGE, learned: ASSUMED_BREAKAGE * of.factor, ...told(of) },
     }));
+  }
+
+  private async stop(): Promise<Figure> {
+    const of = usualStop(stoppedIn(await this.patterns.allStops()));
+    const figures = { assumed: ASSUMED_STOP, learned: ASSUMED_STOP * of.factor };
+    return { key: STOP_KEY, kind: 'stop', name: '', ...figures, ...told(of) };
   }
 
   private async blended(): Promise<Figure> {

@@ -1,6 +1,7 @@
 import { Box, Flex, chakra } from '@chakra-ui/react';
 import { useMemo, type ReactElement } from 'react';
-import { stopLine, type Judged, type PatternStep } from '#core/pattern';
+import { stageNear, stopLine, type Judged, type PatternStep } from '#core/pattern';
+import { showLength, type UnitSystem } from '#core/units';
 import type { PatternAnswer } from '#contract';
 import { useUnits } from '../../state/view.js';
 import { Caption } from '../../theme/pieces.js';
@@ -119,13 +120,31 @@ function stopWords(judged: readonly (Judged | null)[] | null, step: CountedStep,
   return `stop at ${countWords(step, counts[stop] ?? 0)}: beyond it runs together at arm’s length`;
 }
 
+/** Where one usually stops, by all sheets that were made: the stage with such veins. */
+function usualWords(
+  { usualVein }: PatternAnswer,
+  known: readonly Judged[] | null,
+  units: UnitSystem,
+  wordsAt: (stage: number) => string,
+): string | null {
+  if (usualVein === null || !known) return null;
+  const veins = `You usually stop at veins of ${showLength(usualVein, units)}`;
+  const stage = stageNear(
+    known.map(({ vein }) => vein),
+    usualVein,
+  );
+  return stage < 0 ? `${veins}; none of these has such.` : `${veins}: here at ${wordsAt(stage)}.`;
+}
+
 function Row({ pattern, bench, at, step, onChoose }: RowProps): ReactElement {
+  const units = useUnits();
   const { plain, colours } = bench;
   const stages = useMemo(() => stagesOf(plain, at, step), [plain, at, step]);
   const judged = useJudgedStages(stages, colours);
   const counts = countsOf(step);
   const known = judged?.every((j) => j !== null) ? judged : null;
   const stop = known ? stopLine(known) : null;
+  const usual = usualWords(pattern, known, units, (stage) => countWords(step, counts[stage] ?? 0));
   return (
     <Box borderTop="rule" paddingTop={3}>
       <Flex gap={3} alignItems="baseline" wrap="wrap">
@@ -133,6 +152,7 @@ function Row({ pattern, bench, at, step, onChoose }: RowProps): ReactElement {
         <Box fontSize="small" fontWeight={600} role="status">
           {stopWords(judged, step, counts)}
         </Box>
+        {usual !== null && <Caption>{usual}</Caption>}
       </Flex>
       <Flex as="ol" gap={2} marginTop={2} overflowX="auto" aria-label="Stages">
         {stages.map((stage, i) => {

@@ -30,6 +30,8 @@ export function figureName({ kind, name }: Named): string {
       return 'Passes until a strong blend is free of streaks';
     case 'breakage':
       return `Pieces of ${name} that break`;
+    case 'stop':
+      return 'Veins at which you stop folding, in mm';
   }
 }
 
@@ -39,7 +41,7 @@ const round = (value: number, digits: number): string => String(Number(value.toF
 export function valueWords({ kind }: Pick<TaughtFigure, 'kind'>, value: number): string {
   if (kind === 'breakage') return `${round(100 * value, 1)} %`;
   if (kind === 'minutes') return `${round(value, 2)} ×`;
-  return kind === 'ends' ? round(value, 2) : round(value, 0);
+  return kind === 'ends' || kind === 'stop' ? round(value, 2) : round(value, 0);
 }
 
 /** What one would do so that a figure is known better. */
@@ -55,6 +57,8 @@ export function teachWords({ kind, name }: Named): string {
       return 'Count the passes of the next sheet of mica clay until its sheen is even.';
     case 'blends':
       return 'Count the passes of the next blend until no streak is left.';
+    case 'stop':
+      return 'Say where you stopped at the end of the next patterned sheet, and how you like it.';
     case 'breakage':
       return `Say at the end of a card how many pieces of ${name} broke.`;
   }

@@ -1,5 +1,6 @@
 import { ageInMonths, toughnessOf } from '#core/clay';
 import { SCHOOLS_OF_CONDITIONING, passesFor } from '#core/conditioning';
+import { ASSUMED_STOP } from '#core/pattern';
 import { NOTHING_KNOWN, type TroubleFacts } from '#core/trouble';
 import type { BatchAnswer, ClayDto, LineDto, ShelfAnswer } from '#contract';
 import type { DiaryAnswer } from '#contract/diary';
@@ -80,15 +81,21 @@ const offOf = ({ hottest, low, high }: Told['bakes'][number]): number =>
 /** What is smallest of some numbers; null where there are none. */
 const leastOf = (numbers: readonly number[]): number | null => (numbers.length === 0 ? null : Math.min(...numbers));
 
+/** Folds beyond the veins at which one stops: each fold halves them. @param veins mm; 0 where nobody looked */
+function beyondIn(veins: readonly number[]): number | null {
+  const finest = leastOf(veins.filter((mm) => mm > 0));
+  return finest === null ? null : Math.max(0, Math.floor(Math.log2(ASSUMED_STOP / finest)));
+}
+
 /**
  * Slices that were cut on the day of their cane and how thick, what its ends took beside what is assumed, passes of
- * blends beside those they want, and passes until a sheen was even.
+ * blends beside those they want, folds beyond the stop, and passes until a sheen was even.
  */
 function madeOf({
   canes,
   patterns,
   blends,
-}: Told): Part<'restedDays' | 'sheenPasses' | 'sliceMm' | 'ends' | 'blendPasses'> {
+}: Told): Part<'restedDays' | 'sheenPasses' | 'sliceMm' | 'ends' | 'blendPasses' | 'beyond'> {
   const stops = patterns.flatMap((p) => p.stops);
   const sheen = stops.find((s) => s.kind === 'sheen');
   return {
@@ -96,6 +103,7 @@ function madeOf({
     sliceMm: leastOf(canes.map((c) => c.sliceMm)),
     ends: leastOf(canes.flatMap((c) => c.endsShare ?? [])),
     blendPasses: leastOf(blends.filter((b) => b.wantedPasses > 0).map((b) => b.passes / b.wantedPasses)),
+    beyond: beyondIn(stops.map((s) => s.veinMm)),
     sheenPasses: sheen ? sheen.times / evenIn([]).passes : null,
   };
 }
