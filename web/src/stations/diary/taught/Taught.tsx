@@ -3,6 +3,7 @@ import type { ReactElement } from 'react';
 import { Link } from 'react-router';
 import type { TaughtAnswer, TaughtFigure } from '#contract';
 import { Reading } from '../../../parts/Empty.js';
+import { useUnits } from '../../../state/view.js';
 import { grey } from '../../../theme/grey.js';
 import { Caption, Second, Word } from '../../../theme/pieces.js';
 import { useTaught } from '../../../wire/queries.js';
@@ -57,6 +58,7 @@ const setAside = ({ key, aside }: TaughtFigure): void => {
 
 /** One figure: what is assumed, what was learned, from how many counts; and whether it is used. */
 function OneFigure({ figure }: { readonly figure: TaughtFigure }): ReactElement {
+  const units = useUnits();
   const { assumed, learned, from, off, aside } = figure;
   return (
     <Box as="tr" borderTop="hair">
@@ -64,13 +66,13 @@ function OneFigure({ figure }: { readonly figure: TaughtFigure }): ReactElement 
         {figureName(figure)}
       </Box>
       <Box as="td" paddingRight={4} textAlign="right">
-        ~{valueWords(figure, assumed)}
+        ~{valueWords(figure, assumed, units)}
       </Box>
       <td>
         <OnScale figure={figure} />
       </td>
       <Box as="td" paddingX={4} textAlign="right" fontWeight={aside ? 400 : 700}>
-        {from === 0 ? '' : valueWords(figure, learned)}
+        {from === 0 ? '' : valueWords(figure, learned, units)}
         {from > 0 && <Second> ± {Math.round(100 * off)} %</Second>}
       </Box>
       <Box as="td" paddingRight={4}>

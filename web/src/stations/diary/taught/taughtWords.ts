@@ -1,3 +1,4 @@
+import { showLength, type UnitSystem } from '#core/units';
 import type { TaughtFigure } from '#contract';
 
 /** Kinds of steps as the page of a bench says them; those of finishing are called as they are. */
@@ -31,17 +32,18 @@ export function figureName({ kind, name }: Named): string {
     case 'breakage':
       return `Pieces of ${name} that break`;
     case 'stop':
-      return 'Veins at which you stop folding, in mm';
+      return 'Veins at which you stop folding';
   }
 }
 
 const round = (value: number, digits: number): string => String(Number(value.toFixed(digits)));
 
 /** A value of a figure, in its unit. */
-export function valueWords({ kind }: Pick<TaughtFigure, 'kind'>, value: number): string {
+export function valueWords({ kind }: Pick<TaughtFigure, 'kind'>, value: number, units: UnitSystem): string {
+  if (kind === 'stop') return showLength(value, units, true);
   if (kind === 'breakage') return `${round(100 * value, 1)} %`;
   if (kind === 'minutes') return `${round(value, 2)} ×`;
-  return kind === 'ends' || kind === 'stop' ? round(value, 2) : round(value, 0);
+  return kind === 'ends' ? round(value, 2) : round(value, 0);
 }
 
 /** What one would do so that a figure is known better. */
