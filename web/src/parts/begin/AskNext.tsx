@@ -3,6 +3,7 @@ import type { ReactElement } from 'react';
 import { Link, useLocation } from 'react-router';
 import { ASKS, STATION_OF, askAt, askedOf, asksLeft, canWait, type Ask, type Begun } from '#core/begin';
 import { useView } from '../../state/view.js';
+import { NARROW } from '../../theme/narrow.js';
 import { Word } from '../../theme/pieces.js';
 import { ASK_WORDS } from './asks.js';
 import { Told } from './Told.js';
@@ -47,6 +48,7 @@ export default function AskNext({ begun }: AskProps): ReactElement | null {
   const ask = askAt(station, begun, later);
   if (ask === null) return null;
   const { wants, gives, to, way } = ASK_WORDS[ask];
+  const here = STATION_OF[ask] === station;
   const rest = asksLeft(begun, []).length - asksLeft(begun, later).length;
   return (
     <Flex
@@ -57,19 +59,19 @@ export default function AskNext({ begun }: AskProps): ReactElement | null {
       paddingX={5}
       paddingY={3}
       gap={4}
-      css={{ '@media print': { display: 'none' } }}
+      css={{ '@media print': { display: 'none' }, [NARROW]: { flexWrap: 'wrap', padding: '12px 16px' } }}
     >
       <HowFar begun={begun} now={ask} />
-      <Box flex={1} minWidth={0}>
+      <Box flex={1} minWidth={0} css={{ [NARROW]: { flexBasis: '100%', order: 3 } }}>
         <b>
-          <Told>{wants(begun)}</Told>
+          <Told>{wants(begun, here)}</Told>
         </b>
         <Box color="ink2">
           <Told>{gives}</Told>
         </Box>
       </Box>
       <Flex gap={4} flex="none" alignItems="baseline" fontSize="small" wrap="wrap">
-        {STATION_OF[ask] !== station && <Link to={to}>{way}</Link>}
+        {!here && <Link to={to}>{way}</Link>}
         {canWait(ask, begun) && (
           <Word
             onClick={() => {

@@ -1,8 +1,8 @@
 import type { Ask, Begun } from '#core/begin';
 
 interface AskWords {
-  /** what is asked for; with what there is already */
-  readonly wants: (begun: Begun) => string;
+  /** what is asked for, with what there is already; `here`: at the station where it is done */
+  readonly wants: (begun: Begun, here: boolean) => string;
   /** what that makes possible */
   readonly gives: string;
   /** the way to where it is done */
@@ -10,9 +10,10 @@ interface AskWords {
   readonly way: string;
 }
 
-const clays = ({ colours }: Begun): string => {
+const clays = ({ colours }: Begun, here: boolean): string => {
   if (colours === 0) return 'Three colours of clay to begin with: white, a dark one and a bright one go furthest.';
-  return colours === 1 ? 'Two colours more: press A.' : 'One colour more: press A.';
+  const more = colours === 1 ? 'Two colours more' : 'One colour more';
+  return here ? `${more}: press A.` : `${more} on the shelf.`;
 };
 
 const machine = ({ machines, readings }: Begun): string => {
