@@ -119,7 +119,11 @@ const WRITES = [
         used: b.plan.clays.map(({ clayId, grams }) => ({ clayId, grams })),
         taken: g.stock.things.slice(0, 1).map(({ id, grams }) => ({ of: { kind: 'made', id }, grams: grams / 3 })),
         left: b.plan.left.map(({ parts }) => ({ parts, to: 'tub', tubId: g.stock.tubs[0]?.id ?? null })),
-        made: [...b.pieces, ...b.assemblies].map(({ id, count }) => ({ pieceId: id, count: Math.ceil(count / 2) })),
+        made: [...b.pieces, ...b.assemblies].map(({ id, count }) => ({
+          pieceId: id,
+          count: Math.ceil(count / 2),
+          broken: 1,
+        })),
         times: b.plan.steps.map((_, step) => ({ step, minutes: 7 })),
       })),
   ],
@@ -635,7 +639,11 @@ async function unopened(url) {
   for (const { id } of (await check('/api/mixes?limit=500')).cards ?? []) await check(`/api/mixes/${id}`);
   for (const kind of ['blends', 'canes', 'patterns', 'batches', 'palettes'])
     for (const { id } of await check(`/api/${kind}`)) await check(`/api/${kind}/${id}`);
-  for (const { id } of (await check('/api/diary')).entries ?? []) await check(`/api/diary/${id}`);
+  for (const { id } of (await check('/api/diary')).entries ?? []) {
+    await check(`/api/diary/${id}`);
+    await check(`/api/diary/${id}/descent`);
+  }
+  for (const path of ['/api/begun', '/api/diary/months', '/api/diary/wall']) await check(path);
   return wrong;
 }
 

@@ -90,6 +90,7 @@ describe('an entry of the diary', () => {
     expect(links).toEqual([
       '/batches/b1',
       '/diary/e1/again',
+      '/diary/e1/card',
       '/mixes/m1',
       '/diary?near=8FAE4A',
       '/blends/f1',
