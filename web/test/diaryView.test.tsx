@@ -33,8 +33,15 @@ const FULL = {
   ...NOTHING,
   batchId: 'b1',
   pieces: [
-    { name: 'Pod half', count: 4, cutter: { shape: 'rectangle', width: 14, height: 60 }, piece: null },
-    { name: 'Pea', count: 12, cutter: cutterOfSize(9, null), piece: null },
+    {
+      id: 'p1',
+      broken: null,
+      name: 'Pod half',
+      count: 4,
+      cutter: { shape: 'rectangle', width: 14, height: 60 },
+      piece: null,
+    },
+    { id: 'p2', broken: 1, name: 'Pea', count: 12, cutter: cutterOfSize(9, null), piece: null },
   ],
   mixes: [
     { revisionId: 'r1', mixId: 'm1', name: 'Pea pod', number: 2, notation: '3 Pea + 1 Leek', hex: '8FAE4A', grams: 40 },
