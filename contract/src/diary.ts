@@ -98,12 +98,12 @@ export interface MonthsAnswer {
   readonly months: readonly MonthOfKind[];
 }
 
-/** GET /api/diary/:id/descent: what was made, and all that it was made of, each after what it went into. */
+/** GET /api/diary/:id/descent: what was made first, then all that it was made of. */
 export interface DescentAnswer {
   readonly made: readonly {
     readonly entry: DiaryAnswer;
-    /** names of the things of it that went on, and how many g; none of the first */
-    readonly went: readonly { readonly name: string; readonly grams: number }[];
+    /** things of it that went on: their names, how many g, and the entry that they went into; none of the first */
+    readonly went: readonly { readonly name: string; readonly grams: number; readonly into: string }[];
     /** lines of its clays, by their ids */
     readonly lines: Readonly<Record<string, string>>;
   }[];

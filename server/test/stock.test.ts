@@ -371,7 +371,7 @@ test('a layer is rolled of a lump: no clay comes off the shelf for it, and the p
   expect(after).toMatchObject({ grams: 3, reservedFor: [] });
   // what was made leads back to what it was made of
   const { made: descent } = (await api.get<DescentAnswer>(`/api/diary/${dto.entryId}/descent`)).body;
-  expect(descent.map(({ went }) => went)).toEqual([[], [{ name: 'Old chalk', grams: 9 }]]);
+  expect(descent.map(({ went }) => went)).toEqual([[], [{ name: 'Old chalk', grams: 9, into: dto.entryId }]]);
   expect(descent[0]?.entry.id).toBe(dto.entryId);
   expect((await api.get(`/api/diary/${randomUUID()}/descent`)).status).toBe(404);
   // a ball of a quarter of the clay has 0.63 of the diameter

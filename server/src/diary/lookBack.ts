@@ -13,6 +13,7 @@ import { DiaryStore } from './diary.store.js';
 const MOST_MADE = 60;
 
 type Made = DescentAnswer['made'][number];
+type Went = Made['went'][number];
 
 /** Months and descents: the diary as a whole. */
 @Injectable()
@@ -76,15 +77,19 @@ export class LookBack {
 
   /** What was made and all that it was made of: the things that went in, the entries those were made in, and so on. */
   async descent(id: string): Promise<DescentAnswer> {
-    const made: Made[] = [this.toldAs(await this.diary.open(id), [])];
-    const seen = new Set([id]);
-    for (const one of made) {
-      for (const [entryId, went] of await this.wentInto(one.entry.id)) {
-        if (seen.has(entryId) || made.length >= MOST_MADE) continue;
-        seen.add(entryId);
-        made.push(this.toldAs(await this.diary.open(entryId), went));
+    const open = [id];
+    const went = new Map<string, Went[]>([[id, []]]);
+    for (const into of open) {
+      for (const [from, thing] of await this.wentInto(into)) {
+        const known = went.get(from);
+        known?.push(thing);
+        if (known || open.length >= MOST_MADE) continue;
+        went.set(from, [thing]);
+        open.push(from);
       }
     }
+    const made: Made[] = [];
+    for (const one of open) made.push(this.toldAs(await this.diary.open(one), went.get(one) ?? []));
     return { made };
   }
 
@@ -94,15 +99,13 @@ export class LookBack {
     return { entry, went, lines };
   }
 
-  /** Things that an entry took, by the entries they were made in. */
-  private async wentInto(entryId: string): Promise<ReadonlyMap<string, Made['went']>> {
+  /** Things that an entry took, with the entries they were made in. */
+  private async wentInto(into: string): Promise<readonly (readonly [from: string, went: Went])[]> {
     const rows = await this.db
       .select({ from: sheets.entryId, name: sheets.name, grams: flows.grams })
       .from(flows)
       .innerJoin(sheets, eq(sheets.id, flows.madeId))
-      .where(and(eq(flows.entryId, entryId), eq(flows.kind, 'fromMade')));
-    const found = new Map<string, Made['went']>();
-    for (const { from, ...one } of rows) found.set(from, [...(found.get(from) ?? []), one]);
-    return found;
+      .where(and(eq(flows.entryId, into), eq(flows.kind, 'fromMade')));
+    return rows.map(({ from, name, grams }) => [from, { name, grams, into }] as const);
   }
 }

@@ -14,7 +14,7 @@ const HERE_ONLY: readonly Rule[] = [
 
 /** What a device reads that has only the bench and the diary. */
 const READ_AT_BENCH: readonly Rule[] = [
-  /^GET \/api\/(health|events|network\/me|changes|garden)\b/,
+  /^GET \/api\/(health|events|begun|network\/me|changes|garden)\b/,
   /^GET \/api\/(bench|days|batches|diary|taught|pictures|ovens|bakes|devices|glass)\b/,
   /^GET \/api\/(shelf|machines|stock|learning)$/,
   /^GET \/api\/(canes|patterns)\/revisions\//,

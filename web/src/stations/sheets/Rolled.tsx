@@ -75,18 +75,26 @@ function useRolled({ own, worked, shelf, onDone }: RolledProps) {
   const [what, setWhat] = useState<OfWhat | null>(null);
   const [name, setName] = useState('');
   const [id] = useState(() => crypto.randomUUID());
-  const [sizes, setSizes] = useState<Sizes>({
+  const [typed, setTyped] = useState<Sizes>({
     width: (last?.width ?? 0) * feeds.strips,
     length: last?.length ?? 0,
     mm: to.mm,
   });
   const path = `/api/sheets/${id}/rolled`;
   const refusal = useRefusal(path);
+  const weighed = useWeighed(own, to, shelf);
+  // on the scale it is as thick as its weight says, whatever its sides are by now
+  const gauged = what ? weighed.gaugedOf(onTheScale(what, typed)) : null;
+  const sizes = gauged ? { ...typed, mm: gauged.mm } : typed;
+  const setSizes = (next: Sizes): void => {
+    // a thickness that is typed is not the scale's
+    if (next.mm !== sizes.mm) weighed.setMass(null);
+    setTyped(next);
+  };
   const grams = what ? gramsOf(sizes, what.density) : 0;
   const planned = (what?.shares ?? []).map((s) => ({ clayId: s.clayId, grams: s.grams * grams }));
   const instead = useTakenInstead(planned);
   const { used, say } = useClayUsed(instead.rest);
-  const weighed = useWeighed(own, to, shelf);
   const pick = async (picked: Picked<Mixable>): Promise<void> => {
     const flat = flatOf(picked.of, bookOf(shelf, await recipesOf(picked.of)));
     const shares = flat.shares.map((s) => ({ clayId: s.clay.id, grams: s.mass.valueOf() }));
@@ -206,13 +214,7 @@ export function Rolled(props: RolledProps): ReactElement {
       {what && (
         <>
           <CameOut rolling={rolling} />
-          <Weighed
-            weighed={rolling.weighed}
-            sheet={onTheScale(what, rolling.sizes)}
-            onThick={(mm) => {
-              rolling.setSizes({ ...rolling.sizes, mm });
-            }}
-          />
+          <Weighed weighed={rolling.weighed} sheet={onTheScale(what, rolling.sizes)} />
           <ClayUsed used={used} say={say} shelf={props.shelf} refusal={refusal} />
           <TakenInstead instead={rolling.instead} planned={rolling.planned} shelf={props.shelf} refusal={refusal} />
         </>

@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { useState, type ReactElement } from 'react';
-import { gaugedBySheet, thicknessOfSheet, type Gauged, type SettingThickness } from '#core/sheet';
+import { gaugedBySheet, type Gauged, type SettingThickness } from '#core/sheet';
 import { attempt, readMass, showLength, showMass } from '#core/units';
 import type { MachineDto, ReadingDto, ShelfAnswer } from '#contract';
 import { Tick } from '../../parts/Tick.js';
@@ -56,20 +56,13 @@ export function useWeighed(machine: MachineDto, setting: SettingThickness, shelf
 interface WeighedProps {
   readonly weighed: ReturnType<typeof useWeighed>;
   readonly sheet: OnTheScale;
-  /** mm that the scale says it is thick */
-  readonly onThick: (mm: number) => void;
 }
 
 /** The sheet on the scale: how thick it really is, and a reading of its setting. */
-export function Weighed({ weighed, sheet, onThick }: WeighedProps): ReactElement {
+export function Weighed({ weighed, sheet }: WeighedProps): ReactElement {
   const units = useUnits();
   const { setting, mass, setMass, kept, setKept, gaugedOf } = weighed;
   const gauged = gaugedOf(sheet);
-  const say = (grams: number): void => {
-    setMass(grams);
-    const area = sheet.width * sheet.length;
-    if (grams > 0 && area > 0) onThick(thicknessOfSheet(grams, area, sheet.density));
-  };
   return (
     <Box fontSize="text">
       On the scale:{' '}
@@ -78,7 +71,7 @@ export function Weighed({ weighed, sheet, onThick }: WeighedProps): ReactElement
         measures="mass"
         text={mass === null ? 'not weighed' : showMass(mass, units)}
         read={(text) => readMass(text, units)}
-        onChange={say}
+        onChange={setMass}
       />
       {gauged && (
         <>

@@ -135,20 +135,37 @@ function Pictures({ entry, sourceOf }: { readonly entry: DiaryAnswer } & Pick<Pa
   );
 }
 
-const wentWords = ({ went }: Made, units: UnitSystem): string =>
+const wentWords = (went: Made['went'], units: UnitSystem): string =>
   went.map(({ name, grams }) => `${showMass(grams, units)} of ${name}`).join(', ');
 
+/** Things that went into an entry, with the day each was made. */
+function Things({ into, descent, units }: Omit<PageProps, 'sourceOf'> & { readonly into: string }): ReactElement {
+  const all = descent.made.map(({ entry, went }) => ({ entry, went: went.filter((one) => one.into === into) }));
+  return (
+    <>
+      {all
+        .filter(({ went }) => went.length > 0)
+        .map(({ entry, went }) => (
+          <li key={entry.id}>
+            {wentWords(went, units)} <small>made on {showDate(entry.madeOn)}, see below</small>
+          </li>
+        ))}
+    </>
+  );
+}
+
 /** One making further back: when, what of it went on, and what it was made of. */
-function Before({ made, ...props }: Omit<PageProps, 'descent'> & { readonly made: Made }): ReactElement {
+function Before({ made, ...props }: PageProps & { readonly made: Made }): ReactElement {
   const { entry } = made;
   return (
     <section aria-label={entry.title}>
       <h2>{entry.title}</h2>
       <small>
-        made on {showDate(entry.madeOn)}; of it went on: {wentWords(made, props.units)}
+        made on {showDate(entry.madeOn)}; of it went on: {wentWords(made.went, props.units)}
       </small>
       <ul>
         <Plans entry={entry} units={props.units} />
+        <Things into={entry.id} descent={props.descent} units={props.units} />
       </ul>
       <Clays made={made} units={props.units} />
       {entry.note !== '' && <p>{entry.note}</p>}
@@ -181,16 +198,12 @@ export function DescentPage({ descent, ...props }: PageProps): ReactElement {
         <h2>What it is made of</h2>
         <ul>
           <Plans entry={entry} units={units} />
-          {before.map((one) => (
-            <li key={one.entry.id}>
-              {wentWords(one, units)} <small>made on {showDate(one.entry.madeOn)}, see below</small>
-            </li>
-          ))}
+          <Things into={entry.id} descent={descent} units={units} />
         </ul>
         <Clays made={made} units={units} />
       </section>
       {before.map((one) => (
-        <Before key={one.entry.id} made={one} {...props} />
+        <Before key={one.entry.id} made={one} descent={descent} {...props} />
       ))}
       <Bakes entry={entry} units={units} />
     </div>
