@@ -17,6 +17,8 @@ export interface CostedKind {
   readonly id: string;
   /** of those that are to be sold */
   readonly count: number;
+  /** spares too */
+  readonly cut: number;
   readonly grams: Grams;
   /** null: a price is not known */
   readonly clay: number | null;
@@ -32,6 +34,10 @@ export interface PieceCost {
   readonly minutes: Minutes;
   /** null: nobody said what an hour is worth */
   readonly hours: number | null;
+  /** what those cost that break beyond the spares, shared out to those that are sold */
+  readonly losses: number | null;
+  /** the same as a share of clay, findings and hours */
+  readonly lossShare: number;
   readonly overhead: number | null;
   /** null: something of it is not known */
   readonly total: number | null;
@@ -68,25 +74,48 @@ export function minutesByKind(
 }
 
 /**
- * What one piece of a kind costs: clay and findings of all of them, spares too, over those that are to be sold; hours
- * at one's rate; and a share of it all for everything else.
+ * What has to be made beyond what is sold, as a share of that: pieces break, and spares make up for them.
+ * @param breakage the share that breaks, 0 to below 1
  */
-export function costOf(kind: CostedKind, minutes: Minutes, { hourly, overhead }: Rates): PieceCost {
+function lossShareOf({ count, cut }: Pick<CostedKind, 'count' | 'cut'>, breakage: number): number {
+  const whole = Math.min(count, cut * (1 - breakage));
+  return count / whole - 1;
+}
+
+/**
+ * What one piece of a kind costs: clay and findings of all of them, spares too, over those that are to be sold; hours
+ * at one's rate; what breaks beyond the spares; and a share of it all for everything else.
+ * @param breakage the share that breaks as it was learned; null: nobody counted
+ */
+export function costOf(
+  kind: CostedKind,
+  minutes: Minutes,
+  { hourly, overhead }: Rates,
+  breakage: number | null,
+): PieceCost {
   const each = (value: number | null): number | null => (value === null ? null : value / kind.count);
   const [clay, findings, own] = [each(kind.clay), each(kind.findings), minutes / kind.count];
   const hours = hourly === null ? null : (own / 60) * hourly;
   const before = sumKnown([clay, findings, hours]);
-  const share = before === null ? null : before * overhead;
-  return { id: kind.id, clay, findings, minutes: own, hours, overhead: share, total: sumKnown([before, share]) };
+  const lossShare = lossShareOf(kind, breakage ?? 0);
+  const losses = before === null ? null : before * lossShare;
+  const paid = sumKnown([before, losses]);
+  const share = paid === null ? null : paid * overhead;
+  const total = sumKnown([paid, share]);
+  return { id: kind.id, clay, findings, minutes: own, hours, losses, lossShare, overhead: share, total };
 }
 
 /**
- * What a price leaves for an hour by hand, once clay, findings and the share of everything else are paid.
+ * What a price leaves for an hour by hand, once clay, findings, what breaks and the share of everything else are paid.
  * @returns null where a cost is not known, or no hand is needed
  */
-export function leftByTheHour(price: number, { clay, findings, minutes }: PieceCost, overhead: number): number | null {
+export function leftByTheHour(
+  price: number,
+  { clay, findings, minutes, lossShare }: PieceCost,
+  overhead: number,
+): number | null {
   const paid = sumKnown([clay, findings]);
   if (paid === null || !(minutes > 0)) return null;
-  // the share is taken of hours too: price = (paid + hours)(1 + share)
-  return ((price / (1 + overhead) - paid) * 60) / minutes;
+  // the share is taken of hours and losses too: price = (paid + hours)(1 + losses)(1 + share)
+  return ((price / ((1 + overhead) * (1 + lossShare)) - paid) * 60) / minutes;
 }

@@ -27,6 +27,8 @@ interface Planned {
   readonly kinds: KindsOfPieces;
   readonly plan: BatchPlan;
   readonly steps: readonly BenchStep[];
+  /** the share of its pieces that break; null: nobody counted */
+  readonly breakage: number | null;
   readonly input: {
     readonly assemblies: readonly AssemblyOrder[];
     readonly book: MaterialBook;
@@ -56,7 +58,7 @@ export class Costs {
     const minutes = minutesByKind(planned.steps, kinds, ownerAmong(planned), await this.times.learned());
     return {
       findings: findingsNeeded(planned.input.assemblies, stock),
-      costs: kinds.map((kind) => costOf(kind, minutes.get(kind.id) ?? 0, rates)),
+      costs: kinds.map((kind) => costOf(kind, minutes.get(kind.id) ?? 0, rates, planned.breakage)),
     };
   }
 }
@@ -105,10 +107,11 @@ function costedKinds(planned: Planned, stock: ReadonlyMap<string, FindingDto>): 
     return { grams: own.reduce((sum, a) => sum + a.grams, 0), clay: sumKnown(money) };
   };
   const good = new Set([...plan.pieces, ...plan.assemblies].flatMap((p) => (p.wrong === null ? [p.id] : [])));
-  const plain = kinds.pieces.map(({ id, count }) => ({ id, count, findings: 0 }));
+  const plain = kinds.pieces.map((piece) => ({ id: piece.id, count: piece.count, cut: toCut(piece), findings: 0 }));
   const assembled = input.assemblies.map((order) => ({
     id: order.id,
     count: order.count,
+    cut: toCut(order),
     findings: moneyForFindings(order, stock),
   }));
   return [...plain, ...assembled].filter(({ id }) => good.has(id)).map((kind) => ({ ...kind, ...clayOf(kind.id) }));

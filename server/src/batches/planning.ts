@@ -75,9 +75,9 @@ export class Planning {
     const plan = planBatch({ ...input, pieces: orders });
     const today = new Date().toISOString().slice(0, 10);
     const steps = benchSteps({ ...input, pieces: orders, plan, today });
-    const costs = await this.costs.of({ kinds, plan, steps, input });
-    const said = this.answer(plan, orders, plain(steps), input);
     const breakage = await this.breaks(plan);
+    const costs = await this.costs.of({ kinds, plan, steps, breakage, input });
+    const said = this.answer(plan, orders, plain(steps), input);
     return { plan, orders, assemblies, steps, answer: { ...said, ...costs, breakage } };
   }
 

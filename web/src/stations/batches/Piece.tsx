@@ -66,7 +66,7 @@ function EnoughSpares({
   if (spare <= piece.spare) return null;
   return (
     <Caption>
-      Of a hundred {Math.round(100 * breakage)} broke so far:{' '}
+      About {Math.round(100 * breakage)} of a hundred break, as your bench taught:{' '}
       <Word
         onClick={() => {
           set({ spare });

@@ -139,6 +139,7 @@ function OnePiece(props: OneProps): ReactElement {
         <Line what="clay, with spares and what falls between" value={cost.clay} currency={currency} />
         <Line what="findings" value={cost.findings} currency={currency} />
         <Line what={`${showMinutes(cost.minutes)} by hand`} value={cost.hours} currency={currency} />
+        {cost.lossShare > 0 && <Line what="what breaks beyond the spares" value={cost.losses} currency={currency} />}
         <Line what="share of everything else" value={cost.overhead} currency={currency} />
         <Flex justifyContent="space-between" paddingY={1} fontSize="h2">
           <b>One costs</b>
@@ -190,6 +191,12 @@ export function Price({ batch, setup, disabled, onPrices }: PriceProps): ReactEl
         Who sells to the public follows the product rules of their country: small parts are no toys for small children,
         and labels say what is in it. Where in doubt, ask a qualified person.
       </Warning>
+      {batch.plan.breakage !== null && (
+        <Caption>
+          Of a hundred pieces about {Math.round(100 * batch.plan.breakage)} break, as your bench taught: spares make up
+          for them, and what breaks beyond those is in the price.
+        </Caption>
+      )}
       <Caption>
         Minutes are what each step usually takes, with its share of what is done for all; scrap costs nothing, since it
         was paid before.
