@@ -44,3 +44,35 @@ test('a batch is made again with one clay gone: smaller, with the nearest that i
   const keys = (of: BatchAnswer): string[] => of.pieces.flatMap((p) => p.layers.map((l) => l.of.id));
   expect(keys(again)).not.toEqual(keys(before));
 });
+
+test('a blend and a patterned sheet are made again in other colours, as plans of their own', async ({
+  page,
+  sledge,
+}) => {
+  const main = page.getByRole('main');
+  await page.goto(`${sledge.url}/diary`);
+  await page
+    .getByRole('link', { name: /Straw fade/ })
+    .first()
+    .press('Enter');
+  await page.getByRole('link', { name: 'make it again' }).press('Enter');
+  const fade = page.getByRole('region', { name: 'Straw fade' });
+  await expect(fade).toContainText('it was made as its revision 1');
+  const corn = fade.getByLabel('In the place of Corn', { exact: true });
+  await corn.selectOption({ index: 1 });
+  const other = ((await corn.locator('option:checked').textContent()) ?? '').split(',')[0] ?? '';
+  await fade.getByRole('button', { name: 'Begin it as a plan of its own' }).press('Enter');
+  await expect(page).toHaveURL(/\/blends\/[\w-]+$/);
+  await expect(page.getByLabel('Name of the blend')).toHaveValue('Straw fade, again');
+  await expect(main).toContainText(other);
+  await page.goto(`${sledge.url}/diary`);
+  await page
+    .getByRole('link', { name: /Walnut board/ })
+    .first()
+    .press('Enter');
+  await page.getByRole('link', { name: 'make it again' }).press('Enter');
+  const board = page.getByRole('region', { name: 'Walnut board' });
+  await board.getByRole('button', { name: 'Begin it as a plan of its own' }).press('Enter');
+  await expect(page).toHaveURL(/\/patterns\/[\w-]+$/);
+  await expect(main).toContainText('4 logs');
+});

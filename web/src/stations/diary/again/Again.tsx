@@ -4,7 +4,6 @@ import { Link, useNavigate, useParams } from 'react-router';
 import type { MaterialKey } from '#core/material';
 import type { BatchAnswer } from '#contract';
 import type { DiaryAnswer } from '#contract/diary';
-import { Choice } from '../../../parts/Choice.js';
 import { Empty, Reading } from '../../../parts/Empty.js';
 import { Value } from '../../../parts/Value.js';
 import { Warning } from '../../../parts/Warning.js';
@@ -12,7 +11,8 @@ import { useKeys } from '../../../state/keys.js';
 import { Action, Caption, Key, Second } from '../../../theme/pieces.js';
 import { useBatch, useEntry, useManyMixes, useShelf, useStock } from '../../../wire/queries.js';
 import { change, useRefusal } from '../../../wire/save.js';
-import { againDto, neededFor, usualSwaps, type Needed, type Swaps, type ThereNow } from './againPlan.js';
+import { againDto, neededFor, usualSwaps, type Swaps, type ThereNow } from './againPlan.js';
+import { OneNeeded } from './OneNeeded.js';
 import { PlansOf } from './PlansOf.js';
 import { readPercent } from './percent.js';
 
@@ -39,40 +39,6 @@ function OfBatch({ entry, batchId }: { readonly entry: DiaryAnswer; readonly bat
     return <Reading error={shelf.error ?? stock.error ?? mixes.error} />;
   const now = { shelf: shelf.data, stock: stock.data, mixes: mixes.data.cards };
   return <Planning key={batch.data.id} entry={entry} batch={batch.data} now={now} />;
-}
-
-interface OneNeededProps {
-  readonly needed: Needed;
-  readonly chosen: MaterialKey;
-  readonly onChoose: (key: MaterialKey) => void;
-}
-
-/** px of a colour. */
-const DISC = 30;
-
-/** A material as it was, and what takes its place. */
-function OneNeeded({ needed, chosen, onChoose }: OneNeededProps): ReactElement {
-  const { key, name, hex, gone, newer, near } = needed;
-  const other = near.find((o) => o.key === chosen);
-  const options = [
-    { value: key, text: gone === null ? `${name}, as it was` : `${name}, though ${gone}` },
-    ...(newer ? [{ value: newer, text: `${name}, as it is by now` }] : []),
-    ...near.map((o) => ({ value: o.key, text: `${o.name}, ΔE ${o.deltaE.toFixed(1)}` })),
-  ];
-  return (
-    <Flex as="li" gap={3} alignItems="center" wrap="wrap">
-      <Flex aria-hidden>
-        <Box width={`${DISC}px`} height={`${DISC}px`} style={{ background: `#${hex}` }} />
-        <Box width={`${DISC}px`} height={`${DISC}px`} style={{ background: `#${other?.hex ?? hex}` }} />
-      </Flex>
-      <Choice label={`In the place of ${name}`} value={chosen} options={options} onChange={onChoose} />
-      {gone !== null && (
-        <Warning>
-          {name}: {gone}
-        </Warning>
-      )}
-    </Flex>
-  );
 }
 
 interface PlanningProps {

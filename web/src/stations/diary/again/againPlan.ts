@@ -2,9 +2,19 @@ import { deltaE, labOf, xyzOfHex } from '#core/colour';
 import { scaledCutter } from '#core/cutter';
 import { keyOf, materialIn, ofClay, ofMix, type MaterialKey } from '#core/material';
 import { pieceMaterials, scaledPiece, withPieceMaterial } from '#core/piece';
-import type { BatchAnswer, BatchDto, DiaryAnswer, MixCard, ShelfAnswer, StockAnswer, TakenBy } from '#contract';
+import type {
+  BatchAnswer,
+  BatchDto,
+  DiaryAnswer,
+  MixCard,
+  RevisionAnswer,
+  ShelfAnswer,
+  StockAnswer,
+  TakenBy,
+} from '#contract';
 import { asName } from '../../../parts/names.js';
 import { leftOf } from '../../../state/shelf.js';
+import { UNKNOWN_HEX } from '../../../theme/grey.js';
 import { copyOf } from '../../batches/batchMoves.js';
 
 type LayerOf = TakenBy<'layer'>;
@@ -82,13 +92,39 @@ export function neededFor(batch: BatchAnswer, now: ThereNow): readonly Needed[] 
     ...batch.pieces.flatMap((p) => p.layers.map((l) => keyOf(l.of))),
     ...batch.assemblies.flatMap((a) => [...pieceMaterials(a.piece)]),
   ];
-  return [...new Set(keys)].map((key): Needed => {
-    const of = materialIn(key);
-    const told = batch.plan.materials[of?.id ?? ''];
-    const hex = told?.hex ?? '999999';
-    const newer = told?.newer && of?.kind === 'mix' ? keyOf(ofMix(told.newer)) : null;
-    return { key, name: told?.name ?? '', hex, gone: goneBecause(key, now), newer, near: nearTo(hex, key, now) };
-  });
+  return [...new Set(keys)].map((key) => neededOf(key, batch.plan.materials[materialIn(key)?.id ?? ''], now));
+}
+
+/** What is known of a material; `newer`: the newest revision of its mix. */
+type Known = Readonly<{ name: string; hex: string; newer: string | null }>;
+
+function neededOf(key: MaterialKey, told: Known | undefined, now: ThereNow): Needed {
+  const hex = told?.hex ?? UNKNOWN_HEX;
+  const newer = told?.newer && materialIn(key)?.kind === 'mix' ? keyOf(ofMix(told.newer)) : null;
+  return { key, name: told?.name ?? '', hex, gone: goneBecause(key, now), newer, near: nearTo(hex, key, now) };
+}
+
+/** Clays and mixes of a plan at a station of its own. @param referenced revisions that it rests on */
+export const neededIn = (
+  keys: readonly MaterialKey[],
+  referenced: readonly RevisionAnswer[],
+  now: ThereNow,
+): readonly Needed[] => keys.map((key) => neededOf(key, knownOf(key, referenced, now), now));
+
+function knownOf(
+  key: MaterialKey,
+  referenced: readonly RevisionAnswer[],
+  { shelf, mixes }: ThereNow,
+): Known | undefined {
+  const of = materialIn(key);
+  if (of?.kind === 'clay') {
+    const clay = shelf.clays.find((c) => c.id === of.id);
+    return clay && { name: clay.name, hex: clay.bakedHex, newer: null };
+  }
+  const revision = referenced.find((r) => r.id === of?.id);
+  const card = mixes.find((m) => m.revisionId === of?.id || m.id === revision?.mixId);
+  const newer = card && card.revisionId !== of?.id ? card.revisionId : null;
+  return card && { name: card.name, hex: card.hex, newer };
 }
 
 /** What takes the place of what, by their keys. */
