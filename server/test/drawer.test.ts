@@ -94,5 +94,5 @@ test('a batch of leaves with a rim is nested, weighed by its outline, and told i
   expect((await api.ask('POST', `/api/batches/${batch.id}/done`, { ...done, used })).status).toBe(200);
   const entry = (await api.get<DiaryAnswer>(`/api/diary/${done.entryId}`)).body;
   const cutWith = { shape: 'leaf', width: 14, height: 36, rim: 3 };
-  expect(entry.pieces).toEqual([{ name: 'Leaf', count: 12, cutter: cutWith, piece: null }]);
+  expect(entry.pieces).toMatchObject([{ name: 'Leaf', count: 12, broken: null, cutter: cutWith, piece: null }]);
 });
