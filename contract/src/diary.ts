@@ -38,8 +38,6 @@ export class DiaryNoteDto {
 
 /** POST /api/diary/:id/next: what changes next time, as a line in the note of the plan. */
 export class NextTimeDto {
-  /** of the entry */
-  @Version() version!: number;
   @Text(600) line!: string;
 }
 

@@ -245,7 +245,7 @@ const WRITES = [
     'POST',
     '/api/diary/:id/next',
     'NextTimeDto',
-    (g) => g.entries.map(({ id, version }) => ({ id, version, line: 'Next time: fold the other way.' })),
+    (g) => g.entries.map(({ id }) => ({ id, line: 'Next time: fold the other way.' })),
   ],
   [
     'POST',

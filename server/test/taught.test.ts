@@ -71,10 +71,7 @@ test('how it went, photographs with how they lie and what is marked, and next ti
   await api.ask('PUT', `/api/diary/${entry.id}`, changed);
   const after = await open();
   expect([after.outcome, after.pictures.length]).toEqual([null, 1]);
-  const none = await api.ask<Problem>('POST', `/api/diary/${entry.id}/next`, {
-    version: after.version,
-    line: 'Warm it.',
-  });
+  const none = await api.ask<Problem>('POST', `/api/diary/${entry.id}/next`, { line: 'Warm it.' });
   expect([none.status, none.body.fields?.[0]?.field]).toEqual([422, 'line']);
   const gone = counted(chalk.id, 30, { pictures: [{ id: randomUUID() }] });
   const refused = await api.ask<Problem>('POST', '/api/conditioned', gone);
@@ -94,11 +91,7 @@ test('what changes next time stands in the note of the plan, once', async () => 
   expect(done.status).toBe(200);
   const note = async (): Promise<string> => (await api.get<{ note: string }>(`/api/blends/${blend.id}`)).body.note;
   for (let i = 0; i < 2; i++) {
-    const { version } = (await api.get<DiaryAnswer>(`/api/diary/${entryId}`)).body;
-    const noted = await api.ask<PlanNoted>('POST', `/api/diary/${entryId}/next`, {
-      version,
-      line: 'Next time: fold first.',
-    });
+    const noted = await api.ask<PlanNoted>('POST', `/api/diary/${entryId}/next`, { line: 'Next time: fold first.' });
     expect(noted.body).toEqual({ kind: 'blend', id: blend.id, name: 'Beet to chalk' });
   }
   expect(await note()).toBe('Next time: fold first.');

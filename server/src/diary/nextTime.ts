@@ -1,6 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { NextTimeDto, PlanNoted } from '#contract';
-import { checkVersion, notThere, refused } from '../access/problem.js';
+import { notThere, refused } from '../access/problem.js';
 import { Journal, type Draft, type Row } from '../db/journal.js';
 import { DiaryStore } from './diary.store.js';
 
@@ -24,13 +24,15 @@ export class NextTime {
     @Inject(DiaryStore) private readonly store: DiaryStore,
   ) {}
 
-  /** @throws ProblemException where the entry has no plan any more, or its note is full */
-  async write(changeId: string, entryId: string, { version, line }: NextTimeDto): Promise<PlanNoted> {
+  /**
+   * A line more overwrites nothing, whatever was changed of the entry or the plan meanwhile.
+   * @throws ProblemException where the entry has no plan any more, or its note is full
+   */
+  async write(changeId: string, entryId: string, { line }: NextTimeDto): Promise<PlanNoted> {
     let noted: PlanNoted = { kind: 'batch', id: '', name: '' };
     await this.journal.change(changeId, async (draft) => {
       const entry = await draft.find('entry', entryId);
       if (!entry) throw notThere('This entry');
-      await checkVersion(entry.title, entry.version, version, () => entry);
       const plan = await this.planOf(draft, entry);
       if (!plan)
         throw refused('The plan that this was made from is not there any more: the note can stay here.', 'line');

@@ -96,7 +96,7 @@ function useTrouble({ entry }: WentWrongProps) {
     },
     next: async ({ cause }: Fitting): Promise<void> => {
       const line = `Next time: ${cause.next}`;
-      setNoted(await change<PlanNoted>('POST', path, { version: entry.version, line }));
+      setNoted(await change<PlanNoted>('POST', path, { line }));
     },
   };
 }
