@@ -55,6 +55,7 @@ test('a blend and a patterned sheet are made again in other colours, as plans of
     .getByRole('link', { name: /Straw fade/ })
     .first()
     .press('Enter');
+  await expect(page.getByRole('heading', { level: 1, name: 'Straw fade', exact: true })).toBeVisible();
   await page.getByRole('link', { name: 'make it again' }).press('Enter');
   const fade = page.getByRole('region', { name: 'Straw fade' });
   await expect(fade).toContainText('it was made as its revision 1');
@@ -70,6 +71,7 @@ test('a blend and a patterned sheet are made again in other colours, as plans of
     .getByRole('link', { name: /Walnut board/ })
     .first()
     .press('Enter');
+  await expect(page.getByRole('heading', { level: 1, name: 'Walnut board', exact: true })).toBeVisible();
   await page.getByRole('link', { name: 'make it again' }).press('Enter');
   const board = page.getByRole('region', { name: 'Walnut board' });
   await board.getByRole('button', { name: 'Begin it as a plan of its own' }).press('Enter');

@@ -46,6 +46,7 @@ test('what broke is counted, months are told, and a card leads back to the block
   await test.step('the card of slices leads to the cane, and is kept as a page without Sledge', async () => {
     await station(page, 'Diary');
     await page.getByRole('link', { name: /Beetroot ring, slices cut/ }).press('Enter');
+    await expect(page.getByRole('heading', { level: 1, name: 'Beetroot ring, slices cut' })).toBeVisible();
     await page.getByRole('link', { name: 'its card, from the blocks on' }).press('Enter');
     await expect(page.getByRole('region', { name: 'Beetroot ring lies there' })).toContainText('of it went on:');
     const download = page.waitForEvent('download');
@@ -62,6 +63,7 @@ test('what broke is counted, months are told, and a card leads back to the block
   await test.step('one more broke is undone', async () => {
     await page.goto(`${sledge.url}/diary`);
     await page.getByRole('link', { name: /Radish-slice brooches, trial/ }).press('Enter');
+    await expect(page.getByRole('heading', { level: 1, name: 'Radish-slice brooches, trial' })).toBeVisible();
     const broken = page.getByLabel(/^Broken of /).first();
     await broken.fill('3');
     await broken.press('Enter');

@@ -83,12 +83,19 @@ export const client = new QueryClient({
   },
 });
 
+let timesAnew = 0;
+/** Reads all that is shown anew, since something under it was changed. */
+export function readAllAnew(): Promise<void> {
+  timesAnew += 1;
+  return client.invalidateQueries();
+}
+
 whenSettled(({ method, path, answer, more }) => {
   if (more) return;
   // only what is put is the thing that stands at its address
   if (method === 'PUT' && answer !== undefined && typeof answer === 'object' && client.getQueryData([path]))
     client.setQueryData([path], answer);
-  if (isQuiet()) void client.invalidateQueries();
+  if (isQuiet()) void readAllAnew();
 });
 resume();
 
@@ -100,7 +107,7 @@ function readAnew(): void {
   reading ??= setTimeout(() => {
     reading = null;
     // where something is on its way, all is read when it is there
-    if (isQuiet()) void client.invalidateQueries();
+    if (isQuiet()) void readAllAnew();
   }, GATHER);
 }
 
@@ -124,11 +131,19 @@ export function followChanges(): void {
   });
 }
 
+/** So often a first reading begins again where all is read anew meanwhile. */
+const MOST_READINGS = 4;
+
 /** What is read while the person goes on changing it is older than what is on the screen, and is let go. */
 export async function readUnlessChanged<T>(path: string): Promise<T> {
-  const before = changesMade();
-  const answer = await ask<T>('GET', path);
-  return changesMade() === before ? answer : (client.getQueryData<T>([path]) ?? answer);
+  for (let reading = 1; ; reading++) {
+    const [before, anew] = [changesMade(), timesAnew];
+    const answer = await ask<T>('GET', path);
+    const shown = client.getQueryData<T>([path]);
+    // what reads all anew does not reach what is read for the first time just now: that asks once more by itself
+    if (shown === undefined && timesAnew !== anew && reading < MOST_READINGS) continue;
+    return changesMade() === before ? answer : (shown ?? answer);
+  }
 }
 
 const useRead = <T>(path: string, enabled = true): UseQueryResult<T> =>

@@ -7,7 +7,7 @@ import { NoAnswer, Refused, ask } from './ask.js';
 import { same } from './join.js';
 import { allSaved, send, takeClash } from './outbox.js';
 import { own } from './own.js';
-import { client } from './queries.js';
+import { client, readAllAnew } from './queries.js';
 
 export type Way = 'undo' | 'redo';
 
@@ -137,7 +137,7 @@ async function changeOf<T>(
 /** It failed inside: nothing was saved, so what is there is shown again. */
 function failed(error: unknown): void {
   tellFault(faultOf('a change was carried out', error));
-  void client.invalidateQueries();
+  void readAllAnew();
 }
 
 function refusedAt(at: string, method: 'PUT' | 'POST' | 'DELETE', error: Refused): void {
@@ -175,7 +175,7 @@ export async function settleClash(keepMine: boolean): Promise<void> {
   const chosen = Object.fromEntries(joined.touching.map((field) => [field, theirs[field]]));
   const body = keepMine ? joined.body : { ...joined.body, ...chosen };
   if (!same({ ...theirs, ...body }, theirs)) await changeOf('PUT', path, body, theirs);
-  await client.invalidateQueries();
+  await readAllAnew();
 }
 
 const NOTHING: Readonly<Record<Way, string>> = {
@@ -219,7 +219,7 @@ async function step(way: Way, meant: string | null = null): Promise<void> {
     if (did === null) return;
     useSaid.setState({ refused: {}, question: null });
     say(did);
-    await client.invalidateQueries();
+    await readAllAnew();
   } catch (error) {
     say(error instanceof NoAnswer ? 'Sledge does not answer, so nothing was taken back.' : sentenceOf(error));
   }

@@ -2,7 +2,7 @@ import { useEffect } from 'react';
 import type { Learned, NextChip } from '#core/mix';
 import type { LearningAnswer } from '#contract';
 import { NoAnswer, Refused, ask } from '../wire/ask.js';
-import { client, useLearning } from '../wire/queries.js';
+import { client, readAllAnew, useLearning } from '../wire/queries.js';
 import { useAnswer } from './answers.js';
 import { bridgeTo } from './bridge.js';
 import type { LearnWorker, Taught } from './learn.worker.js';
@@ -23,7 +23,7 @@ export async function keepLearning(path: string, body: object): Promise<void> {
     // the chips have changed meanwhile, so this was for nothing; the next answer brings the new ones
     if (!(error instanceof Refused)) throw error;
   }
-  await client.invalidateQueries();
+  await readAllAnew();
 }
 
 /** Gives what was learned to the server. Without one there is nobody to keep it: it is learned anew later. */
