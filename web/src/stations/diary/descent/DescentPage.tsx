@@ -125,10 +125,12 @@ function Bakes({ entry, units }: { readonly entry: DiaryAnswer; readonly units: 
 }
 
 function Pictures({ entry, sourceOf }: { readonly entry: DiaryAnswer } & Pick<PageProps, 'sourceOf'>) {
-  if (entry.pictures.length === 0) return null;
+  // what cannot be read is left out of a page that is kept
+  const there = entry.pictures.filter(({ id }) => sourceOf(id) !== '');
+  if (there.length === 0) return null;
   return (
     <div className="photographs">
-      {entry.pictures.map(({ id }) => (
+      {there.map(({ id }) => (
         <img key={id} src={sourceOf(id)} alt={entry.title} />
       ))}
     </div>
