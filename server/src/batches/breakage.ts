@@ -5,26 +5,22 @@ import type { LearnedFigure } from '#core/learned';
 import { breakageKey } from '#contract';
 import { DB } from '../db/db.module.js';
 import type { Db } from '../db/dataFile.js';
+import { HeldRead } from '../db/heldRead.js';
 import { Journal } from '../db/journal.js';
 import { SetAside } from '../db/setAside.module.js';
-
-/** What a count rests on: pieces, the clay that went in, its line, and whether it is used. */
-const RESTS_ON = ['entryPiece', 'entryTaking', 'clay', 'setAside'];
 
 /** How many pieces break, by the line that most of their clay is of. */
 @Injectable()
 export class Breakage {
   /** learned once, until something is counted */
-  private known: Promise<ReadonlyMap<string, LearnedFigure>> | null = null;
+  private readonly known: HeldRead<ReadonlyMap<string, LearnedFigure>>;
 
   constructor(
     @Inject(DB) private readonly db: Db,
     @Inject(Journal) journal: Journal,
     @Inject(SetAside) private readonly aside: SetAside,
   ) {
-    journal.onChange((writes) => {
-      if (writes.some(({ table }) => RESTS_ON.includes(table))) this.known = null;
-    });
+    this.known = new HeldRead(journal, ['entryPiece', 'entryTaking', 'clay'], () => this.learn());
   }
 
   /** The share that breaks of a line; null: nobody counted, or it is set aside. */
@@ -36,11 +32,7 @@ export class Breakage {
 
   /** What was learned of every line, set aside or not. */
   all(): Promise<ReadonlyMap<string, LearnedFigure>> {
-    this.known ??= this.learn().catch((error: unknown) => {
-      this.known = null;
-      throw error;
-    });
-    return this.known;
+    return this.known.get();
   }
 
   private async learn(): Promise<ReadonlyMap<string, LearnedFigure>> {

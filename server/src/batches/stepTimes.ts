@@ -5,6 +5,7 @@ import { minutesKey, type DoneDto } from '#contract';
 import { refused } from '../access/problem.js';
 import { DB } from '../db/db.module.js';
 import type { Db } from '../db/dataFile.js';
+import { HeldRead } from '../db/heldRead.js';
 import { Journal, type Draft } from '../db/journal.js';
 import { entryTimes } from '../db/schema.js';
 import { SetAside } from '../db/setAside.module.js';
@@ -13,24 +14,18 @@ import { SetAside } from '../db/setAside.module.js';
 @Injectable()
 export class StepTimes {
   /** learned once, until a bench sends more; every plan and price asks for it */
-  private known: Promise<LearnedTimes> | null = null;
+  private readonly known: HeldRead<LearnedTimes>;
 
   constructor(
     @Inject(DB) private readonly db: Db,
     @Inject(Journal) journal: Journal,
     @Inject(SetAside) private readonly aside: SetAside,
   ) {
-    journal.onChange((writes) => {
-      if (writes.some(({ table }) => table === 'entryTime' || table === 'setAside')) this.known = null;
-    });
+    this.known = new HeldRead(journal, ['entryTime', 'setAside'], () => this.learn());
   }
 
   learned(): Promise<LearnedTimes> {
-    this.known ??= this.learn().catch((error: unknown) => {
-      this.known = null;
-      throw error;
-    });
-    return this.known;
+    return this.known.get();
   }
 
   private async learn(): Promise<LearnedTimes> {

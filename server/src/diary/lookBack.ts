@@ -3,6 +3,7 @@ import { and, eq, sql } from 'drizzle-orm';
 import type { DescentAnswer, DiaryAnswer, MonthOfKind, MonthsAnswer, WallAnswer } from '#contract';
 import { DB } from '../db/db.module.js';
 import type { Db } from '../db/dataFile.js';
+import { HeldRead } from '../db/heldRead.js';
 import { Journal } from '../db/journal.js';
 import { flows, sheets } from '../db/schema.js';
 import { Studio } from '../mixes/studio.js';
@@ -12,6 +13,12 @@ import { DiaryStore } from './diary.store.js';
 /** Nobody lays a thing into another more often than this; what would be a circle ends here as well. */
 const MOST_MADE = 60;
 
+/** Tables that months are counted from. */
+const COUNTED = [
+  ...(['entry', 'entryPiece', 'entryTaking', 'entryTime'] as const),
+  ...(['entryCane', 'entryPattern', 'entryBlend', 'entryBake'] as const),
+];
+
 type Made = DescentAnswer['made'][number];
 type Went = Made['went'][number];
 
@@ -19,9 +26,9 @@ type Went = Made['went'][number];
 @Injectable()
 export class LookBack {
   /** counted once, until the diary changes */
-  private counted: Promise<readonly MonthOfKind[]> | null = null;
+  private readonly counted: HeldRead<readonly MonthOfKind[]>;
   /** as they hang, until one is added or taken away */
-  private hung: Promise<WallAnswer['pictures']> | null = null;
+  private readonly hung: HeldRead<WallAnswer['pictures']>;
 
   constructor(
     @Inject(DB) private readonly db: Db,
@@ -30,28 +37,18 @@ export class LookBack {
     @Inject(DiaryService) private readonly diary: DiaryService,
     @Inject(DiaryStore) private readonly store: DiaryStore,
   ) {
-    journal.onChange((writes) => {
-      if (writes.some(({ table }) => table === 'entry' || table === 'entryPicture')) this.hung = null;
-      if (writes.some(({ table }) => table.startsWith('entry'))) this.counted = null;
-    });
+    this.counted = new HeldRead(journal, COUNTED, () => this.count());
+    this.hung = new HeldRead(journal, ['entry', 'entryPicture'], () => this.store.allPictures());
   }
 
   /** Photographs of all entries, the newest first. */
   async wall(offset: number, limit: number): Promise<WallAnswer> {
-    this.hung ??= this.store.allPictures().catch((error: unknown) => {
-      this.hung = null;
-      throw error;
-    });
-    const all = await this.hung;
+    const all = await this.hung.get();
     return { total: all.length, pictures: all.slice(offset, offset + limit) };
   }
 
   async months(): Promise<MonthsAnswer> {
-    this.counted ??= this.count().catch((error: unknown) => {
-      this.counted = null;
-      throw error;
-    });
-    return { months: await this.counted };
+    return { months: await this.counted.get() };
   }
 
   private async count(): Promise<readonly MonthOfKind[]> {

@@ -1,7 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useMemo, useState, type ReactElement } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import type { MaterialKey } from '#core/material';
 import type { BatchAnswer } from '#contract';
 import type { DiaryAnswer } from '#contract/diary';
 import { Empty, Reading } from '../../../parts/Empty.js';
@@ -11,8 +10,8 @@ import { useKeys } from '../../../state/keys.js';
 import { Action, Caption, Key, Second } from '../../../theme/pieces.js';
 import { useBatch, useEntry, useManyMixes, useShelf, useStock } from '../../../wire/queries.js';
 import { change, useRefusal } from '../../../wire/save.js';
-import { againDto, neededFor, usualSwaps, type Swaps, type ThereNow } from './againPlan.js';
-import { OneNeeded } from './OneNeeded.js';
+import { againDto, neededFor, type ThereNow } from './againPlan.js';
+import { NeededList, useSwaps } from './NeededList.js';
 import { PlansOf } from './PlansOf.js';
 import { readPercent } from './percent.js';
 
@@ -52,20 +51,14 @@ function useAgain({ entry, batch, now }: PlanningProps) {
   const navigate = useNavigate();
   const needed = useMemo(() => neededFor(batch, now), [batch, now]);
   const [factor, setFactor] = useState(1);
-  const [said, setSaid] = useState<Swaps>(new Map());
-  const swaps = useMemo(() => new Map([...usualSwaps(needed), ...said]), [needed, said]);
+  const { swaps, swap } = useSwaps(needed);
   const [dto] = useState(() => crypto.randomUUID());
   const refusal = useRefusal(`/api/batches/${dto}`);
   const begin = async (): Promise<void> => {
     const own = { ...againDto({ batch, entry, swaps, factor }), id: dto };
     if (await change('PUT', `/api/batches/${dto}`, own)) void navigate(`/batches/${dto}`);
   };
-  return {
-    ...{ needed, factor, setFactor, swaps, refusal, begin },
-    swap: (from: MaterialKey, to: MaterialKey): void => {
-      setSaid((before) => new Map([...before, [from, to]]));
-    },
-  };
+  return { needed, factor, setFactor, swaps, swap, refusal, begin };
 }
 
 function Planning(props: PlanningProps): ReactElement {
@@ -97,18 +90,7 @@ function Planning(props: PlanningProps): ReactElement {
       )}
       <Box as="section" aria-label="What it is made of">
         <h2>What it is made of</h2>
-        <Flex as="ul" direction="column" gap={3} marginTop={2}>
-          {needed.map((one) => (
-            <OneNeeded
-              key={one.key}
-              needed={one}
-              chosen={swaps.get(one.key) ?? one.key}
-              onChoose={(to) => {
-                swap(one.key, to);
-              }}
-            />
-          ))}
-        </Flex>
+        <NeededList needed={needed} swaps={swaps} onSwap={swap} />
         {needed.length === 0 && <Caption>No material was chosen for it.</Caption>}
       </Box>
       {refusal && <Warning>{refusal.message}</Warning>}

@@ -1,7 +1,6 @@
-import { Box, Flex } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useMemo, useState, type ReactElement } from 'react';
 import { Link, useNavigate } from 'react-router';
-import type { MaterialKey } from '#core/material';
 import type { BlendDto, CaneDto, PatternDto, RevisionAnswer } from '#contract';
 import { asName } from '../../../parts/names.js';
 import { Warning } from '../../../parts/Warning.js';
@@ -10,8 +9,8 @@ import { useBlendOf, useCaneLook, useCaneOf, usePatternLook, usePatternOf } from
 import { change, useRefusal } from '../../../wire/save.js';
 import { sentCane } from '../../canes/editing/useCaneEditing.js';
 import { sentPattern } from '../../patterns/beginnings.js';
-import { neededIn, usualSwaps, type Swaps, type ThereNow } from './againPlan.js';
-import { OneNeeded } from './OneNeeded.js';
+import { neededIn, type ThereNow } from './againPlan.js';
+import { NeededList, useSwaps } from './NeededList.js';
 import { coloursIn, inOtherColours } from './otherColours.js';
 
 /** A plan that was made, as it was then. */
@@ -36,9 +35,8 @@ interface PlanAgainProps {
 function useOther({ then, now }: PlanAgainProps) {
   const navigate = useNavigate();
   const needed = useMemo(() => neededIn(coloursIn(then.dto), then.referenced, now), [then, now]);
-  const [said, setSaid] = useState<Swaps>(new Map());
   const [id] = useState(() => crypto.randomUUID());
-  const swaps = useMemo(() => new Map([...usualSwaps(needed), ...said]), [needed, said]);
+  const { swaps, swap } = useSwaps(needed);
   const path = `${then.put}/${id}`;
   const refusal = useRefusal(path);
   const begin = async (): Promise<void> => {
@@ -46,12 +44,7 @@ function useOther({ then, now }: PlanAgainProps) {
     const dto = { ...inOtherColours(then.dto, swaps), ...own };
     if (await change('PUT', path, dto)) void navigate(then.path.replace(/[^/]+$/, id));
   };
-  return {
-    ...{ needed, swaps, refusal, begin },
-    swap: (from: MaterialKey, to: MaterialKey): void => {
-      setSaid((before) => new Map([...before, [from, to]]));
-    },
-  };
+  return { needed, swaps, swap, refusal, begin };
 }
 
 /** A plan that was made, once more: as that revision was, in the same colours or in others. */
@@ -66,18 +59,7 @@ function PlanAgain(props: PlanAgainProps): ReactElement {
           it was made as its revision {number} · <Link to={`${path}/make`}>at the bench, as the plan is now</Link>
         </Second>
       </Box>
-      <Flex as="ul" direction="column" gap={3} marginY={3} aria-label={`What ${name} is made of`}>
-        {needed.map((one) => (
-          <OneNeeded
-            key={one.key}
-            needed={one}
-            chosen={swaps.get(one.key) ?? one.key}
-            onChoose={(to) => {
-              swap(one.key, to);
-            }}
-          />
-        ))}
-      </Flex>
+      <NeededList label={`What ${name} is made of`} needed={needed} swaps={swaps} onSwap={swap} />
       {refusal && <Warning>{refusal.message}</Warning>}
       <Action main onClick={() => void begin()}>
         Begin it as a plan of its own
