@@ -38,6 +38,14 @@ test(
     await edit(other, 'Recipe in notation', '5 Chalk + 1 Carrot');
     await expect(recipe(page)).toHaveValue('5 Chalk + 1 Carrot');
 
+    // a field that waits for its value stays selected when that becomes another: what is typed replaces it
+    await page.getByLabel('Name of the mix').focus();
+    await edit(other, 'Name of the mix', 'Neep');
+    await expect(page.getByLabel('Name of the mix')).toHaveValue('Neep');
+    await page.keyboard.type('Swede');
+    await page.keyboard.press('Enter');
+    await expect(other.getByLabel('Name of the mix')).toHaveValue('Swede');
+
     const letGo = await held(page, 'PUT');
     await page.getByRole('button', { name: 'Add a half of Carrot' }).click();
     await edit(other, 'Recipe in notation', '7 Chalk + 1 Carrot');

@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { attempt } from '#core/units';
-import { useEffect, useId, useState, type ReactElement } from 'react';
+import { useEffect, useId, useLayoutEffect, useRef, useState, type ReactElement } from 'react';
 import {
   readLength,
   readMass,
@@ -53,6 +53,7 @@ function useTyped<T>({ text, read, onChange }: ValueProps<T>) {
   };
   return {
     shown: typed.text ?? text,
+    untouched: typed.text === null,
     wrong: typed.wrong,
     type: (next: string): void => {
       setTyped({ ...typed, text: next });
@@ -69,18 +70,29 @@ function useTyped<T>({ text, read, onChange }: ValueProps<T>) {
   };
 }
 
+/** A field in which nothing was typed yet stays selected when its value becomes another: what is typed replaces it. */
+function useStaysSelected(text: string, untouched: boolean) {
+  const field = useRef<HTMLInputElement>(null);
+  useLayoutEffect(() => {
+    if (untouched && document.activeElement === field.current) field.current?.select();
+  }, [text, untouched]);
+  return field;
+}
+
 /** Letters that a field has room for at least. */
 const NARROWEST = 2;
 
 /** A value edited where it stands: Enter or leaving keeps it, Escape lets it go. Wrong input stays, with a sentence. */
 export function Value<T>(props: ValueProps<T>): ReactElement {
   const { label, refusal, placeholder, disabled, measures } = props;
-  const { shown, wrong, type, keep, take: choose, reset } = useTyped(props);
+  const { shown, untouched, wrong, type, keep, take: choose, reset } = useTyped(props);
+  const field = useStaysSelected(shown, untouched);
   const id = useId();
   const sentence = wrong?.message ?? refusal;
   return (
     <>
       <Inline
+        ref={field}
         data-measures={measures}
         aria-label={label}
         aria-invalid={sentence !== undefined}

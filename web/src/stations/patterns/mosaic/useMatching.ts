@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import { keyOf } from '#core/material';
 import type { MosaicShade } from '#core/mosaic';
-import type { MixAnswer, MixDto, ShelfAnswer } from '#contract';
+import type { MixAnswer, MixDto, RevisionAnswer, ShelfAnswer } from '#contract';
 import { useBook } from '../../../state/book.js';
 import { asName, freeName, takenNames } from '../../../parts/names.js';
 import { useAllMixes, useStock } from '../../../wire/queries.js';
@@ -34,15 +34,23 @@ function mixFor(row: Matched, name: string, wanted: string): MixDto | null {
   };
 }
 
+/** A shade by what it is of, and the revisions that are new with it. */
+interface Made {
+  readonly shade: MosaicShade;
+  readonly met: readonly RevisionAnswer[];
+}
+
 /** What a shade is of: the clay itself where that is all, or else a new mix on the board. */
-async function made(row: Matched, shade: MosaicShade, name: string): Promise<MosaicShade> {
+async function made(row: Matched, shade: MosaicShade, name: string): Promise<Made> {
   const [only, ...others] = row.recipe?.ingredients ?? [];
   const hex = row.mixHex ?? shade.hex;
-  if (only && others.length === 0) return { ...shade, hex, of: keyOf(only.of) };
+  if (only && others.length === 0) return { shade: { ...shade, hex, of: keyOf(only.of) }, met: [] };
   const dto = mixFor(row, name, shade.hex);
-  const kept = dto && (await change<MixAnswer>('PUT', `/api/mixes/${dto.id}`, dto));
-  const newest = kept?.revisions.at(-1);
-  return newest ? { ...shade, hex, of: `mix:${newest.id}` } : shade;
+  if (!dto) return { shade, met: [] };
+  const kept = await change<MixAnswer>('PUT', `/api/mixes/${dto.id}`, dto);
+  const newest = kept.revisions.at(-1);
+  if (!newest) return { shade, met: [] };
+  return { shade: { ...shade, hex, of: `mix:${newest.id}` }, met: [newest, ...kept.referenced] };
 }
 
 /** Looks for mixes from the shelf, puts them on the board, and makes the shades of them. */
@@ -70,6 +78,7 @@ export function useMatching(name: string, on: OnMosaic, shelf: ShelfAnswer): Mat
     const there = stock ? threadsThere(stock) : [];
     let left = 0;
     const next: MosaicShade[] = [];
+    const met: RevisionAnswer[] = [];
     let k = 0;
     for (const [i, shade] of shades.entries()) {
       if (shade.of !== undefined) {
@@ -86,10 +95,11 @@ export function useMatching(name: string, on: OnMosaic, shelf: ShelfAnswer): Mat
       const own = freeName(asName(`${name.slice(0, 60)} ${i + 1}`), taken);
       taken.add(own.toLowerCase());
       const settled = await made(matchedOf(swatch, match, 1, book), shade, own);
-      if (settled.of === undefined) left++;
-      next.push(settled);
+      if (settled.shade.of === undefined) left++;
+      next.push(settled.shade);
+      met.push(...settled.met);
     }
-    on.change({ shades: next });
+    on.change({ shades: next }, met);
     setWrong(left > 0 ? `For ${left} of the shades nothing on the shelf comes near.` : null);
   };
   useEffect(() => {

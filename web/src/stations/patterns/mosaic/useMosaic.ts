@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { sentenceOf } from '#core/units';
 import { withChange, type MosaicDocument } from '#core/mosaic';
-import type { MosaicAnswer, MosaicDto, ShelfAnswer } from '#contract';
+import type { MosaicAnswer, MosaicDto, RevisionAnswer, ShelfAnswer } from '#contract';
 import { client } from '../../../wire/queries.js';
 import { put } from '../../../wire/save.js';
 import { usePigments } from '../../../wire/pigments.js';
@@ -17,12 +17,13 @@ export function useMosaic(answer: MosaicAnswer, shelf: ShelfAnswer) {
   const path = `/api/mosaics/${answer.id}`;
   // as it is by now: changes may come faster than the page is drawn
   const now = (): MosaicAnswer => client.getQueryData<MosaicAnswer>([path]) ?? answer;
-  const save = (part: Partial<MosaicDto>): void => {
+  /** @param met revisions that it rests on from now on: they are known before the answer is there */
+  const save = (part: Partial<MosaicDto>, met: readonly RevisionAnswer[] = []): void => {
     const dto = { ...sentMosaic(now()), ...part };
-    void put<MosaicDto>(path, dto, { ...now(), ...dto });
+    void put<MosaicDto>(path, dto, { ...now(), ...dto, referenced: [...now().referenced, ...met] });
   };
-  const change = (part: Partial<MosaicDocument>): void => {
-    save({ mosaic: withChange(now().mosaic, part) });
+  const change = (part: Partial<MosaicDocument>, met: readonly RevisionAnswer[] = []): void => {
+    save({ mosaic: withChange(now().mosaic, part) }, met);
   };
   const attempt = async (what: () => Promise<void>): Promise<void> => {
     setWrong(null);
