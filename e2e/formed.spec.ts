@@ -23,14 +23,14 @@ test('a sheet goes around a ball, which is turned with the keys and by hand, ont
     await expect(ball).toBeVisible();
     const first = await picture();
     for (let n = 0; n < 3; n++) await ball.press('ArrowRight');
+    await expect.poll(picture).not.toBe(first);
     const turned = await picture();
-    expect(turned).not.toBe(first);
     const box = (await ball.boundingBox())!;
     await page.mouse.move(box.x + 200, box.y + 200);
     await page.mouse.down();
     await page.mouse.move(box.x + 260, box.y + 240, { steps: 4 });
     await page.mouse.up();
-    expect(await picture()).not.toBe(turned);
+    await expect.poll(picture).not.toBe(turned);
   });
   await test.step('a still of it, and paper with what is cut at true size', async () => {
     const still = page.waitForEvent('download');

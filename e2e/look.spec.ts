@@ -47,26 +47,26 @@ test.describe('with nothing in it', () => {
       await station(page, name);
       await expect(page.getByRole('main').getByRole('heading', { level: 1 })).toBeVisible();
       await expect.poll(() => ownButtons(page)).toBe(1);
-      expect(await chromaOf(page), name).toBeLessThan(6);
+      await expect.poll(() => chromaOf(page), name).toBeLessThan(6);
     }
     await station(page, 'Shelf');
     await page.getByRole('button', { name: 'Put a line of clay here' }).click();
     await page.getByLabel('Bake at').fill('hot');
     await page.keyboard.press('Enter');
     await expect(page.getByText('“hot” cannot be read as a temperature')).toBeVisible();
-    expect(await chromaOf(page), 'a form with errors').toBeLessThan(6);
+    await expect.poll(() => chromaOf(page), 'a form with errors').toBeLessThan(6);
   });
 });
 
 test('colour is clay, and the lamp check takes even that', async ({ page, sledge }) => {
   await page.goto(`${sledge.url}/shelf`);
   await expect(page.getByRole('heading', { name: 'On the shelf' })).toBeVisible();
-  expect(await chromaOf(page)).toBeGreaterThan(60);
+  await expect.poll(() => chromaOf(page)).toBeGreaterThan(60);
   await page.keyboard.press('l');
   for (const name of STATIONS) {
     await station(page, name);
     await openFirst(page, name);
-    expect(await chromaOf(page), name).toBeLessThan(6);
+    await expect.poll(() => chromaOf(page), name).toBeLessThan(6);
   }
 });
 

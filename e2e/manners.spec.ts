@@ -89,8 +89,8 @@ test('inches, ounces and Fahrenheit everywhere, and back', async ({ page, sledge
     const link = main.getByRole('link').first();
     if (name !== 'Sheets') await link.click();
     await still(page);
-    const examples = '1.5 mm · 1/16 in';
-    expect((await main.innerText()).replace(examples, '').match(/\d (mm|g|°C)\b/g), name).toBeNull();
+    const metric = async () => (await main.innerText()).replace('1.5 mm · 1/16 in', '').match(/\d (mm|g|°C)\b/g);
+    await expect.poll(metric, name).toBeNull();
   }
   await station(page, 'Shelf');
   await page.keyboard.press('u');

@@ -203,7 +203,7 @@ test('conditioning by both schools, counted, and the next plan goes by it', asyn
   await page.goBack();
   await page.goto(`${sledge.url}/sheets/condition?clay=${oldrow ?? ''}&school=thick+slices`);
   await expect(main).toContainText('after what one conditioning');
-  expect(await passes()).toBeLessThan(before);
+  await expect.poll(passes).toBeLessThan(before);
 });
 
 test('strips without a machine, two blends married, colour added, and what cannot be', async ({ page, sledge }) => {

@@ -63,9 +63,9 @@ test('a radish with forty slices, from the discs to the diary, its grams balance
     await page.getByRole('button', { name: 'Done, write it down' }).click();
     await expect(main).toContainText('its ends took 25 mm');
     await expect(main.getByRole('heading', { name: 'Clay used' })).toBeVisible();
-    const rows = await main.getByRole('listitem').filter({ hasText: /\d g$/ }).allTextContents();
-    const written = rows.map((row) => Number(/([\d.]+) g$/.exec(row)?.[1]));
-    expect(written.length).toBe(fields.length);
+    const rows = main.getByRole('listitem').filter({ hasText: /\d g$/ });
+    await expect(rows).toHaveCount(fields.length);
+    const written = (await rows.allTextContents()).map((row) => Number(/([\d.]+) g$/.exec(row)?.[1]));
     expect(written.reduce((a, b) => a + b, 0)).toBeCloseTo(sum, 0);
     expect(sum).toBeGreaterThan(inSlices);
     await page.keyboard.press('1');
