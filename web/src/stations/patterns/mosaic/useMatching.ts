@@ -115,7 +115,10 @@ export function useMatching(name: string, on: OnMosaic, shelf: ShelfAnswer): Mat
     const there = stock ? threadsThere(stock) : [];
     const taken = new Set(takenNames(mixes.data));
     const settled = await settledShades(shades, { name, matches, there, taken, book });
-    on.change({ shades: settled.map((s) => s.shade) }, settled.flatMap((s) => s.met));
+    on.change(
+      { shades: settled.map((s) => s.shade) },
+      settled.flatMap((s) => s.met),
+    );
     const left = settled.filter(({ shade }) => shade.of === undefined).length;
     setWrong(left > 0 ? `For ${left} of the shades nothing on the shelf comes near.` : null);
   };
