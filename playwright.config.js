@@ -13,6 +13,8 @@ export default defineConfig({
   // waits are long, so that a slow machine is no failure
   timeout: 180_000,
   expect: { timeout: 20_000 },
+  // nor is one that stood still for a minute: what took two tries is told by name at the end
+  retries: 1,
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
   use: {
     viewport: { width: 1280, height: 800 },

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { BatchAnswer, DiaryAnswer, DiaryListAnswer, ShelfAnswer } from '#contract';
+import type { BatchAnswer, DiaryAnswer, DiaryListAnswer, PatternAnswer, PatternCard, ShelfAnswer } from '#contract';
 import { edit, expect, test, type Sledge } from './sledge.js';
 
 const ask = async <T>(sledge: Sledge, path: string): Promise<T> =>
@@ -45,6 +45,12 @@ test('a batch is made again with one clay gone: smaller, with the nearest that i
   expect(keys(again)).not.toEqual(keys(before));
 });
 
+async function patternCalled(sledge: Sledge, name: string): Promise<PatternAnswer> {
+  const cards = await ask<readonly PatternCard[]>(sledge, '/api/patterns');
+  const { id } = cards.find((card) => card.name === name)!;
+  return ask<PatternAnswer>(sledge, `/api/patterns/${id}`);
+}
+
 test('a blend and a patterned sheet are made again in other colours, as plans of their own', async ({
   page,
   sledge,
@@ -74,7 +80,14 @@ test('a blend and a patterned sheet are made again in other colours, as plans of
   await expect(page.getByRole('heading', { level: 1, name: 'Walnut board', exact: true })).toBeVisible();
   await page.getByRole('link', { name: 'make it again' }).press('Enter');
   const board = page.getByRole('region', { name: 'Walnut board' });
+  await board.getByLabel('Size beside what was made').fill('20 % smaller');
+  await page.keyboard.press('Enter');
+  await expect(board.getByLabel('Size beside what was made')).toHaveValue('80 %');
   await board.getByRole('button', { name: 'Begin it as a plan of its own' }).press('Enter');
   await expect(page).toHaveURL(/\/patterns\/[\w-]+$/);
   await expect(main).toContainText('4 logs');
+  // the lids that it is for are a fifth smaller
+  const { width, height } = (await patternCalled(sledge, 'Walnut board')).wanted!;
+  await expect(page.getByLabel('Width covered', { exact: true })).toHaveValue(`${0.8 * width} mm`);
+  await expect(page.getByLabel('Length covered', { exact: true })).toHaveValue(`${0.8 * height} mm`);
 });

@@ -29,6 +29,18 @@ function suite(title, file, work, count) {
   counts.failed += good ? 0 : Math.max(1, report?.failed ?? 0);
 }
 
+/** Titles of the errands in a suite of Playwright's report that passed at their second try only. */
+const unsteady = ({ suites = [], specs = [] }) => [
+  ...specs.filter((spec) => spec.tests.some((test) => test.status === 'flaky')).map((spec) => spec.title),
+  ...suites.flatMap(unsteady),
+];
+
+function countErrands(report) {
+  const titles = unsteady(report);
+  if (titles.length > 0) console.log(['\nPassed at the second try only:', ...titles].join('\n  '));
+  return { passed: report.stats.expected + report.stats.flaky, failed: report.stats.unexpected };
+}
+
 install();
 rmSync(results, { recursive: true, force: true });
 mkdirSync(results, { recursive: true });
@@ -59,7 +71,7 @@ suite(
   'end-to-end tests',
   join(results, 'e2e.json'),
   () => (missing ? (console.error(missing), false) : node([tool('@playwright/test/cli.js'), 'test'])),
-  (r) => ({ passed: r.stats.expected + r.stats.flaky, failed: r.stats.unexpected }),
+  countErrands,
 );
 
 console.log(`\n${counts.passed} passed, ${counts.failed} failed`);

@@ -119,6 +119,8 @@ export {
   SCRAP_GROUPS,
   STARTING_POINTS,
   begunAt,
+  faceBy,
+  takesInOthers,
   coresFrom,
   groupOf,
   mostSlices,

@@ -18,3 +18,13 @@ export function begunAt(steps: readonly Step[], factor: number): Step[] {
   const last = steps.findLastIndex((s) => s.do === 'reduce' && s.to === 'diameter');
   return steps.map((step, i) => (i === last ? step : scaled(step, factor)));
 }
+
+/**
+ * The same cane with a smaller or larger face: all sizes across by a factor, also what it is reduced to. Lengths stay,
+ * so it gives as many slices, of clay by the square of the factor. Canes taken in by reference keep their size.
+ */
+export const faceBy = (steps: readonly Step[], factor: number): Step[] => steps.map((step) => scaled(step, factor));
+
+/** Whether a cane takes in others by reference, at any depth. */
+export const takesInOthers = (steps: readonly Step[]): boolean =>
+  steps.some((step) => partsOf(step).some((part) => !('steps' in part) || takesInOthers(part.steps)));

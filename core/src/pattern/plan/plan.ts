@@ -112,11 +112,11 @@ function grown(steps: readonly PatternStep[], wanted: Mm2, one: Mm2): Made | nul
   return attempt(
     () => {
       for (let round = 0; round < ROUNDS; round++) {
-        const area = sheetArea(patternBody(larger(steps, factor), patternContext()));
+        const area = sheetArea(patternBody(largerSteps(steps, factor), patternContext()));
         if (Math.abs(area / wanted - 1) < 0.001) break;
         factor *= wanted / area;
       }
-      return { steps: larger(steps, factor), makes: 1 };
+      return { steps: largerSteps(steps, factor), makes: 1 };
     },
     // a smaller one may be too small to be made: then a whole one is, and some of it is left
     (wrong): Made | null => {
@@ -125,7 +125,8 @@ function grown(steps: readonly PatternStep[], wanted: Mm2, one: Mm2): Made | nul
     },
   );
 }
-const larger = (steps: readonly PatternStep[], factor: number): readonly PatternStep[] =>
+/** Steps that begin with so many times as much clay, as thick as before. */
+export const largerSteps = (steps: readonly PatternStep[], factor: number): readonly PatternStep[] =>
   steps.map((s) => timesStep(s, factor));
 
 /**

@@ -4,7 +4,6 @@ import { Link, useNavigate, useParams } from 'react-router';
 import type { BatchAnswer } from '#contract';
 import type { DiaryAnswer } from '#contract/diary';
 import { Empty, Reading } from '../../../parts/Empty.js';
-import { Value } from '../../../parts/Value.js';
 import { Warning } from '../../../parts/Warning.js';
 import { useKeys } from '../../../state/keys.js';
 import { Action, Caption, Key, Second } from '../../../theme/pieces.js';
@@ -13,7 +12,7 @@ import { change, useRefusal } from '../../../wire/save.js';
 import { againDto, neededFor, type ThereNow } from './againPlan.js';
 import { NeededList, useSwaps } from './NeededList.js';
 import { PlansOf } from './PlansOf.js';
-import { readPercent } from './percent.js';
+import { SizeAgain } from './SizeAgain.js';
 
 /** What an entry tells of is made again: the same, smaller or larger, or in other colours. */
 export default function Again(): ReactElement {
@@ -75,16 +74,9 @@ function Planning(props: PlanningProps): ReactElement {
           <Link to={`/diary/${entry.id}`}>the entry</Link>
         </Box>
       </Flex>
-      <Box fontSize="h3">
-        As large as{' '}
-        <Value
-          label="Size beside what was made"
-          text={`${Math.round(100 * factor)} %`}
-          read={readPercent}
-          onChange={setFactor}
-        />{' '}
-        of what was made, sheets as thick.
-      </Box>
+      <SizeAgain factor={factor} onChange={setFactor}>
+        sheets as thick.
+      </SizeAgain>
       {placed && factor !== 1 && (
         <Caption>Pieces that are cut of a patterned sheet stay as large as they were.</Caption>
       )}
