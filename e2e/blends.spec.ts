@@ -109,7 +109,7 @@ test('made at the bench: passes counted by space, written down, learned from, an
   await page.keyboard.press('Enter');
   expect(await onTo(page, 'Done?')).toEqual(['Turn and fold', 'Roll the tape', 'Roll it up', 'Done?']);
   await expect(page.getByRole('heading', { name: 'Done?' })).toBeVisible();
-  await edit(page, 'Made on', '25 Nov 2026');
+  await edit(page, 'Made on', '25 Nov 2024');
   await page.getByLabel('Note for the diary').fill('soft, no air in it');
   await page.getByRole('button', { name: 'Done, write it down' }).click();
   await expect(page.getByRole('heading', { name: 'Beet fade' })).toBeVisible();

@@ -15,11 +15,11 @@ test('chips that were made: logged, beside the prediction, and the recipe they w
   await page.keyboard.press('Enter');
   await expect(chips).toContainText('“reddish mush” is not a colour');
   await chips.getByLabel('How the chip reads').fill('74,5; 30; 41,5');
-  await edit(page, 'Chip made on', '3 Nov 2026');
+  await edit(page, 'Chip made on', '3 Nov 2024');
   await chips.getByRole('button', { name: 'Log it' }).click();
   await expect(chips.getByRole('listitem')).toHaveCount(1);
   await expect(chips).toContainText(/ΔE \d+\.\d from the prediction/);
-  await expect(chips).toContainText('3 November 2026 · baked, colour reader · 74.5 30.0 41.5');
+  await expect(chips).toContainText('3 November 2024 · baked, colour reader · 74.5 30.0 41.5');
   await expect(page.getByRole('main')).toContainText('your last chip');
   await expect(page.getByRole('main')).toContainText('made: a change begins a new one');
 

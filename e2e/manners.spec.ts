@@ -60,6 +60,8 @@ test('what cannot be is said where it was typed, and stays there to be mended', 
   await expect(strip).toContainText('The net weight has to be a number from 0.1 to 5,000 g');
   await edit(page, 'Date code', '2409');
   await expect(strip).toContainText('could be September 2024 or week 9 of 2024');
+  await edit(page, 'Date code', '2098-05');
+  await expect(strip).toContainText('“2098-05” is May 2098, which is still to come');
 
   await station(page, 'Batches');
   await page

@@ -47,7 +47,7 @@ test(
       await page.getByRole('group', { name: 'Calipers' }).getByRole('button', { name: 'away' }).click();
     });
     await test.step('written down: the book and the diary have it', async () => {
-      await edit(page, 'Made on', '26 Nov 2026');
+      await edit(page, 'Made on', '26 Nov 2024');
       await page.getByLabel('Note for the diary').fill('no ripples');
       await page.getByRole('button', { name: 'Done, write it down' }).click();
       await expect(page.getByRole('heading', { name: 'Sheet book' })).toBeVisible();

@@ -186,6 +186,8 @@ describe('measures', () => {
 });
 
 describe('date codes', () => {
+  const TODAY = '2026-11-24';
+
   test.each([
     ['2024-09-15', '2024-09-15'],
     ['15.09.2024', '2024-09-15'],
@@ -198,16 +200,23 @@ describe('date codes', () => {
     ['24-259', '2024-09-15'],
     ['2437', '2024-09-09'],
   ])('%s', (code, date) => {
-    expect(readDateCode(code)).toBe(date);
+    expect(readDateCode(code, TODAY)).toBe(date);
   });
 
   test('four digits that could be month or week are asked about', () => {
-    expect(refusal(() => readDateCode('2409'))).toBe('date/ambiguous');
-    expect(() => readDateCode('2409')).toThrow(/September 2024 or week 9 of 2024/);
+    expect(refusal(() => readDateCode('2409', TODAY))).toBe('date/ambiguous');
+    expect(() => readDateCode('2409', TODAY)).toThrow(/September 2024 or week 9 of 2024/);
   });
 
   test.each(['', 'B7', '2024-13', '31.02.2024', '24W60', '24-999'])('%p is refused', (code) => {
-    expect(refusal(() => readDateCode(code))).toBe('date/unreadable');
+    expect(refusal(() => readDateCode(code, TODAY))).toBe('date/unreadable');
+  });
+
+  test('what is still to come is no day on which it was made', () => {
+    expect(readDateCode('2026-11', TODAY)).toBe('2026-11-01');
+    expect(readDateCode('24.11.2026', TODAY)).toBe(TODAY);
+    expect(refusal(() => readDateCode('25.11.2026', TODAY))).toBe('date/ahead');
+    expect(() => readDateCode('2031-05', TODAY)).toThrow(/“2031-05” is May 2031, which is still to come/);
   });
 
   test('age counts whole months', () => {

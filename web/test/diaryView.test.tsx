@@ -198,14 +198,14 @@ describe('the end of a bench card', () => {
     expect(within(goes('Chalk and Aubergine, between the cuts')).queryByText('kept as a lump')).toBeNull();
     expect(page.words()).not.toContain('only');
     await page.user.type(page.getByLabelText('Note for the diary'), 'soft edges');
-    await typeInto(page, 'Made on', '2026-11-20');
+    await typeInto(page, 'Made on', '2024-11-20');
     await page.user.click(page.getByRole('button', { name: /^Nearly/ }));
     await page.user.click(page.getByRole('button', { name: 'Done, write it down' }));
     const { method, path, body } = await post.next();
     const { entryId, ...said } = body as unknown as DoneDto;
     expect([method, path]).toEqual(['POST', '/api/batches/b1/done']);
     expect(said).toEqual({
-      madeOn: '2026-11-20',
+      madeOn: '2024-11-20',
       note: 'soft edges',
       outcome: 'nearly',
       pictures: [],

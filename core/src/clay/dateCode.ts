@@ -49,13 +49,8 @@ const READERS: readonly Reader[] = [
   [/^(\d{4})(\d{2})(\d{2})$/, (y = 0, m = 0, d = 0) => realDate(y, m, d)],
 ];
 
-/**
- * Reads the date code of a block: the day it was made, as an ISO date (the
- * first of a month, the Monday of a week, where no day is given).
- * @throws Complaint `date/unreadable`; `date/ambiguous` for four bare digits that could be month or week
- */
-export function readDateCode(text: string): string {
-  const code = text.trim().replace(/\s*([-/.])\s*/g, '$1');
+/** The day that a code says. @throws Complaint as {@link readDateCode} */
+function dayOf(code: string): string {
   for (const [pattern, read] of READERS) {
     const found = pattern.exec(code);
     const date = found ? read(...found.slice(1).map(Number)) : null;
@@ -75,7 +70,21 @@ export function readDateCode(text: string): string {
     }
     if (asWeek !== null) return asWeek;
   }
-  throw complaint('date/unreadable', { text: text.trim() });
+  throw complaint('date/unreadable', { text: code });
+}
+
+/**
+ * Reads the date code of a block: the day it was made, as an ISO date (the
+ * first of a month, the Monday of a week, where no day is given).
+ * @param today an ISO date
+ * @throws Complaint `date/unreadable`; `date/ambiguous` for four bare digits that could be month or week;
+ *   `date/ahead` for a day after today: some wrappers say until when the clay keeps
+ */
+export function readDateCode(text: string, today: string): string {
+  const trimmed = text.trim();
+  const day = dayOf(trimmed.replace(/\s*([-/.])\s*/g, '$1'));
+  if (day > today) throw complaint('date/ahead', { text: trimmed, month: showMonth(day) });
+  return day;
 }
 
 /** `September 2021`, from an ISO date. */

@@ -7,6 +7,8 @@ export const CLAY_SENTENCES = {
   'date/ambiguous': (d: { text: string; month: string; week: string }) =>
     `“${d.text}” could be ${d.month} or ${d.week}. Write 20${d.text.slice(0, 2)}-${d.text.slice(2)} for ` +
     `the month, ${d.text.slice(0, 2)}W${d.text.slice(2)} for the week.`,
+  'date/ahead': (d: { text: string; month: string }) =>
+    `“${d.text}” is ${d.month}, which is still to come. Write when it was made, not until when it keeps.`,
 } as const;
 
 export const complaint = complaints({ ...UNITS_SENTENCES, ...CLAY_SENTENCES });

@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { Suspense, lazy, useState, type ReactElement, type ReactNode } from 'react';
 import type { Outcome, WrittenDto } from '#contract';
 import { useKeys } from '../state/keys.js';
-import { readDay } from '../state/readDay.js';
+import { readPastDay } from '../state/readDay.js';
 import { showDate, today } from '../state/today.js';
 import { Action, Note } from '../theme/pieces.js';
 import { UNSENT } from '../wire/leaving.js';
@@ -57,13 +57,7 @@ export function WriteDown({ children, refusal, onWrite, onBack, disabled }: Writ
         <PhotographsTaken pictures={own.pictures} onChange={own.setPictures} />
       </Suspense>
       <Box>
-        made on{' '}
-        <Value
-          label="Made on"
-          text={showDate(own.madeOn)}
-          read={(t) => readDay(t) ?? today()}
-          onChange={own.setMadeOn}
-        />
+        made on <Value label="Made on" text={showDate(own.madeOn)} read={readPastDay} onChange={own.setMadeOn} />
       </Box>
       <Note
         aria-label="Note for the diary"

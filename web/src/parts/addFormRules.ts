@@ -4,6 +4,7 @@ import type { FieldErrors, Resolver } from 'react-hook-form';
 import { readHex } from '#core/colour';
 import { attempt, readLength, readMass, readNumber, readTemperature, type UnitSystem } from '#core/units';
 import { readDateCode } from '#core/clay';
+import { today } from '../state/today.js';
 
 export type FieldKind = 'text' | 'mass' | 'length' | 'temperature' | 'number' | 'colour' | 'date' | 'choice';
 export type Values = Record<string, string>;
@@ -28,7 +29,7 @@ const READERS: Readonly<Record<FieldKind, (text: string, units: UnitSystem) => u
   temperature: readTemperature,
   number: (text) => readNumber(text).valueOf(),
   colour: readHex,
-  date: (text) => readDateCode(text),
+  date: (text) => readDateCode(text, today()),
 };
 
 export interface AddFormProps<D extends object> {

@@ -1,5 +1,11 @@
 import { isValid, parse } from 'date-fns';
-import { complaint } from '#core/units';
+import { UNITS_SENTENCES, complaints } from '#core/units';
+import { showDate, today } from './today.js';
+
+const complaint = complaints({
+  ...UNITS_SENTENCES,
+  'day/ahead': (d: { day: string }) => `${d.day} is still to come. Write the day on which it was done.`,
+});
 
 const FORMS = ['yyyy-MM-dd', 'd.M.yyyy', 'd M yyyy'];
 
@@ -29,4 +35,11 @@ export function readDay(text: string): string | null {
     }
   }
   throw complaint('unit/unreadable', { text: trimmed, wanted: 'a day. Write 2026-12-11 or 11.12.2026' });
+}
+
+/** A day on which something was done; none is today. @throws Complaint, also for a day that is still to come */
+export function readPastDay(text: string): string {
+  const day = readDay(text) ?? today();
+  if (day > today()) throw complaint('day/ahead', { day: showDate(day) });
+  return day;
 }

@@ -8,7 +8,7 @@ import type { ChipDto, RevisionAnswer } from '#contract';
 import { Choice } from '../../parts/Choice.js';
 import { Value } from '../../parts/Value.js';
 import { Warning } from '../../parts/Warning.js';
-import { readDay } from '../../state/readDay.js';
+import { readPastDay } from '../../state/readDay.js';
 import { showDate, today } from '../../state/today.js';
 import { Action, Caption, Field, Second, Word } from '../../theme/pieces.js';
 import { UNSENT } from '../../wire/leaving.js';
@@ -237,7 +237,7 @@ function LogChip(props: LogChipProps): ReactElement {
       <Box fontSize="small" marginTop={1}>
         <Choice label="The chip is" value={stage} options={STAGE_OPTIONS} onChange={setStage} />, by{' '}
         <Choice label="Read how" value={way} options={WAY_OPTIONS} onChange={setWay} />, on{' '}
-        <Value label="Chip made on" text={showDate(madeOn)} read={(t) => readDay(t) ?? today()} onChange={setMadeOn} />
+        <Value label="Chip made on" text={showDate(madeOn)} read={readPastDay} onChange={setMadeOn} />
       </Box>
       <ReadWith logging={logging} revisionId={props.revisionId} />
       <Off logging={logging} {...props} />

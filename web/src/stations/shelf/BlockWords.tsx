@@ -4,6 +4,7 @@ import { readDateCode, showMonth } from '#core/clay';
 import { readNumber } from '#core/units';
 import type { BlockDto } from '#contract';
 import { MassValue, Value } from '../../parts/Value.js';
+import { today } from '../../state/today.js';
 import { Word } from '../../theme/pieces.js';
 import { useMachines } from '../../wire/queries.js';
 import { change, useRefusal } from '../../wire/save.js';
@@ -73,7 +74,7 @@ function DateCode({ block, says, save, path }: FieldsProps & { readonly path: st
         text={block.dateCode}
         placeholder="not read"
         refusal={says('madeOn')}
-        read={(text) => ({ dateCode: text.trim(), madeOn: text.trim() === '' ? null : readDateCode(text) })}
+        read={(text) => ({ dateCode: text.trim(), madeOn: text.trim() === '' ? null : readDateCode(text, today()) })}
         onChange={save}
       />
       {block.leftGrams === 0 && (
