@@ -4,6 +4,7 @@ export * from './batches.js';
 export * from './blends.js';
 export * from './canes.js';
 export * from './chips.js';
+export * from './diaryPhotographs.js';
 export * from './machines.js';
 export * from './mixes.js';
 export * from './ovens.js';

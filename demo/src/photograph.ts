@@ -1,11 +1,11 @@
 import type { Pixels } from '#core/picture';
 import { pngOf } from './png.js';
 
-type Rgb = readonly [number, number, number];
-const rgb = (hex: string): Rgb => [0, 2, 4].map((at) => parseInt(hex.slice(at, at + 2), 16)) as unknown as Rgb;
+export type Rgb = readonly [number, number, number];
+export const rgb = (hex: string): Rgb => [0, 2, 4].map((at) => parseInt(hex.slice(at, at + 2), 16)) as unknown as Rgb;
 
 /** A slice on the table: its middle, its radius, and its colour from the middle (0) to the rim (1). */
-interface Slice {
+export interface Slice {
   readonly x: number;
   readonly y: number;
   readonly r: number;
@@ -18,14 +18,14 @@ const rings =
     const wave = (1 + Math.cos(t * count * 2 * Math.PI)) / 2;
     return blend(light, dark, t > 0.9 ? 1 : wave * wave);
   };
-const blend = (a: Rgb, b: Rgb, t: number): Rgb => [
+export const blend = (a: Rgb, b: Rgb, t: number): Rgb => [
   a[0] + (b[0] - a[0]) * t,
   a[1] + (b[1] - a[1]) * t,
   a[2] + (b[2] - a[2]) * t,
 ];
 
 const beet = rings(rgb('7B1E4B'), rgb('C06A92'), 3);
-const radish = (t: number): Rgb => (t > 0.87 ? rgb('D23B5E') : blend(rgb('F1EEE4'), rgb('F3DDE0'), t));
+export const radish = (t: number): Rgb => (t > 0.87 ? rgb('D23B5E') : blend(rgb('F1EEE4'), rgb('F3DDE0'), t));
 const carrot = (t: number, angle: number): Rgb =>
   t < 0.45 + 0.05 * Math.cos(9 * angle) ? rgb('EE9A52') : rgb('E7712C');
 const leek = (t: number): Rgb =>
@@ -63,11 +63,11 @@ export const PHOTOGRAPH = { width: 640, height: 420 } as const;
  * A photograph of cut vegetables under a warm lamp, with a grey card in the corner: drawn, so that it can be
  * shipped.
  */
-export const photograph = (): Buffer => pngOf(photographed(), PHOTOGRAPH.width, PHOTOGRAPH.height);
+export const photograph = (): Buffer => pngOf(onTable(SLICES), PHOTOGRAPH.width, PHOTOGRAPH.height);
 
 /** The same as pixels, with their opacity. */
 export function photographPixels(): Pixels {
-  const rgb = photographed();
+  const rgb = onTable(SLICES);
   const { width, height } = PHOTOGRAPH;
   const data = Uint8ClampedArray.from({ length: 4 * width * height }, (_, k) =>
     k % 4 === 3 ? 255 : (rgb[3 * Math.floor(k / 4) + (k % 4)] ?? 0),
@@ -75,15 +75,15 @@ export function photographPixels(): Pixels {
   return { data, width, height };
 }
 
-/** Red, green and blue of its pixels, row by row. */
-function photographed(): Uint8Array {
+/** Things on the table under that lamp, the grey card in its corner: red, green and blue of the pixels, row by row. */
+export function onTable(slices: readonly Slice[]): Uint8Array {
   const { width, height } = PHOTOGRAPH;
   const out = new Uint8Array(width * height * 3);
   for (let y = 0; y < height; y++)
     for (let x = 0; x < width; x++) {
       const weave = 3 * Math.sin(x * 0.9) * Math.sin(y * 0.9);
       let colour: Rgb = [205 + weave, 203 + weave, 196 + weave];
-      for (const slice of SLICES) {
+      for (const slice of slices) {
         if ((x - slice.x) ** 2 + (y - slice.y) ** 2 > (slice.r * 1.3 + 9) ** 2) continue;
         // a soft shadow down to the right, then the slice itself
         const shade = Math.hypot(x - slice.x - 5, y - slice.y - 7) / slice.r;

@@ -22,6 +22,7 @@ import {
   lines,
   machines,
   mixes,
+  diaryPhotographs,
   photograph,
   photographPixels,
   setup,
@@ -85,7 +86,11 @@ class Loader {
     await this.madeBlend();
     await this.canes();
     await loadSlabs(this.app.get(PatternsService), async (id) => (await this.app.get(CanesTold).newest(id)).id);
-    await loadPatterns(this.app.get(PatternsService), (name) => this.called(name));
+    await loadPatterns(
+      this.app.get(PatternsService),
+      (name) => this.called(name),
+      (name) => this.photographsOf(name),
+    );
     await this.lyingThere();
     await loadPieces(this.app, this.called);
     // the scenario is a beginning: nothing before it to take back
@@ -153,6 +158,15 @@ class Loader {
         way,
       });
     }
+  }
+
+  /** The photograph that the diary has of something, kept; none of most things. */
+  private async photographsOf(name: string): Promise<{ id: string }[]> {
+    const kept = new Map(Object.entries(diaryPhotographs)).get(name);
+    if (!kept) return [];
+    const data = kept.data().toString('base64');
+    await this.app.get(PalettesService).keepPicture({ id: kept.id, type: 'image/png', ...PHOTOGRAPH, data });
+    return [{ id: kept.id }];
   }
 
   /** A photograph, and the colours picked from it. */
@@ -256,6 +270,7 @@ class Loader {
           entryId: idOf(`entry ${row.name}`),
           madeOn: row.done.on,
           note: row.done.note,
+          pictures: await this.photographsOf(row.name),
           used: saved.plan.clays.map(({ clayId, grams }) => ({ clayId, grams: Math.round(grams * 10) / 10 })),
           left: saved.plan.left.map(({ parts }) => ({ parts: [...parts], to: 'tub', tubId: null })),
         });
@@ -370,6 +385,7 @@ class Loader {
         entryId: idOf(`entry ${MADE_BLEND.name}`),
         madeOn: MADE_BLEND.on,
         note: 'rolled up at once',
+        pictures: await this.photographsOf(MADE_BLEND.name),
         passes: MADE_BLEND.passes,
         used: [],
         sheet: {

@@ -22,7 +22,7 @@ const wantedOf = ({ lids }: Row): PatternWanted | null =>
     : null;
 
 /** What was written down on one day. */
-const doneOf = (row: Row, made: Made, version: number, step: string): PatternDoneDto => ({
+const doneOf = (row: Row, made: Made, version: number, step: string): Omit<PatternDoneDto, 'pictures'> => ({
   version,
   entryId: idOf(`entry pattern ${row.name} ${made.on}`),
   madeOn: made.on,
@@ -37,8 +37,13 @@ const doneOf = (row: Row, made: Made, version: number, step: string): PatternDon
 /**
  * Patterned sheets of the kitchen garden, and days on which they were made.
  * @param called a clay or a mix by its name
+ * @param photographsOf keeps what the diary has of something; it is of the last time
  */
-export async function loadPatterns(service: PatternsService, called: (name: string) => Mixable): Promise<void> {
+export async function loadPatterns(
+  service: PatternsService,
+  called: (name: string) => Mixable,
+  photographsOf: (name: string) => Promise<{ id: string }[]>,
+): Promise<void> {
   const key = (name: string): string => keyOf(called(name));
   for (const row of patterns) {
     const { dark, light, strong, second } = row;
@@ -60,7 +65,8 @@ export async function loadPatterns(service: PatternsService, called: (name: stri
     const fold = steps.find((s) => s.do === 'fold')?.id ?? '';
     for (const made of row.made ?? []) {
       const { version } = await service.open(id);
-      await service.done(randomUUID(), id, doneOf(row, made, version, fold));
+      const pictures = made === row.made?.at(-1) ? await photographsOf(row.name) : [];
+      await service.done(randomUUID(), id, { ...doneOf(row, made, version, fold), pictures });
     }
   }
 }
