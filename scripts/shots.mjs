@@ -133,7 +133,7 @@ const VIEWS = {
   },
   diary: async () => {
     await open('diary');
-    await card(/Pea-pod ornaments/);
+    await card(/Radish-slice brooches/);
   },
   oven: async () => {
     await open('batches/ovens');

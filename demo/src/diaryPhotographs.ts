@@ -1,4 +1,4 @@
-import { PHOTOGRAPH, blend, onTable, radish, rgb, type Rgb, type Slice } from './photograph.js';
+import { PHOTOGRAPH, blend, onTable, rgb, type Rgb, type Slice } from './photograph.js';
 import { idOf } from './id.js';
 import { pngOf } from './png.js';
 
@@ -8,15 +8,22 @@ interface DiaryPhotograph {
   readonly data: () => Buffer;
 }
 
-const [CORN, SQUASH, SOOT, AUBERGINE, CARROT] = ['F0CB55', 'E29A2E', '26242A', '3E2450', 'E7712C'].map(rgb) as [
-  ...Rgb[],
-] as [Rgb, Rgb, Rgb, Rgb, Rgb];
+const [CORN, SQUASH, SOOT, AUBERGINE, CARROT] = [
+  rgb('F0CB55'),
+  rgb('E29A2E'),
+  rgb('26242A'),
+  rgb('3E2450'),
+  rgb('E7712C'),
+];
+const [FLESH, RIM] = [rgb('F7AFC6'), rgb('922953')];
 
 const photographOf = (name: string, slices: readonly Slice[]): DiaryPhotograph => ({
   id: idOf(`photograph of ${name}`),
   data: () => pngOf(onTable(slices), PHOTOGRAPH.width, PHOTOGRAPH.height),
 });
 
+/** A radish cut through: its rim around its flesh. */
+const brooch = (t: number): Rgb => (t > 0.82 ? RIM : blend(FLESH, RIM, 0.06 * t));
 /** Seven brooches, a hand apart. */
 const BROOCHES: readonly Slice[] = [
   [130, 120],
@@ -26,7 +33,7 @@ const BROOCHES: readonly Slice[] = [
   [195, 270],
   [345, 285],
   [490, 265],
-].map(([x = 0, y = 0]) => ({ x, y, r: 58, colour: radish }));
+].map(([x = 0, y = 0]) => ({ x, y, r: 58, colour: brooch }));
 
 /** A fade wound up from its light end, and a slice that was cut off it to look. */
 const straw = (t: number): Rgb => blend(CORN, SQUASH, Math.min(1, t * 1.05));

@@ -25,7 +25,7 @@ export const blend = (a: Rgb, b: Rgb, t: number): Rgb => [
 ];
 
 const beet = rings(rgb('7B1E4B'), rgb('C06A92'), 3);
-export const radish = (t: number): Rgb => (t > 0.87 ? rgb('D23B5E') : blend(rgb('F1EEE4'), rgb('F3DDE0'), t));
+const radish = (t: number): Rgb => (t > 0.87 ? rgb('D23B5E') : blend(rgb('F1EEE4'), rgb('F3DDE0'), t));
 const carrot = (t: number, angle: number): Rgb =>
   t < 0.45 + 0.05 * Math.cos(9 * angle) ? rgb('EE9A52') : rgb('E7712C');
 const leek = (t: number): Rgb =>
