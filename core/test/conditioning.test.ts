@@ -47,7 +47,7 @@ describe('conditioning', () => {
     machine: fc.constantFrom(bench, null),
     counted: fc.constant([]),
     ownPasses: fc.option(fc.integer({ min: 2, max: 60 })),
-    workingSettingId: fc.constant(null),
+    workingSettingId: fc.constantFrom(null, 'Bench roller2', 'of another machine'),
   });
 
   test('ends with a fold that is tried; older clay and a colder room are more work', () => {
@@ -56,6 +56,10 @@ describe('conditioning', () => {
         const plan = conditionPlan(given);
         const crumbly = plan.how.firmness === 'crumbly';
         expect(plan.steps.some((s) => s.kind === 'try fold')).toBe(true);
+        // the card of a batch and the page of conditioning name the same setting
+        const pass = plan.steps.find((s) => s.kind === 'pass');
+        expect(pass?.kind === 'pass' ? pass.setting : null).toEqual(plan.how.at);
+        expect(plan.how.at === null).toBe(given.machine === null || given.school === 'by hand');
         expect(plan.because.from).toBe(0);
         // nothing is capped, and what makes the number is said
         const { base, own, age, squeeze, room, school, amount } = plan.because;

@@ -10,6 +10,7 @@ import {
 } from '../src/parts/conditioning/sitting.js';
 import { howWords } from '../src/parts/conditioning/howWords.js';
 import { stateWords } from '../src/stations/sheets/conditionWords.js';
+import { machines } from '#demo';
 import { SHELF, clayId } from './kitchen.js';
 
 const DAY = '2026-11-27';
@@ -55,6 +56,18 @@ describe('clays of the shelf in one sitting', () => {
       }),
       { numRuns: 30 },
     );
+  });
+
+  test('one’s own working setting is named, or the usual one of the school', () => {
+    const [machine] = machines;
+    const at = (school: 'thin slices' | 'thick slices', conditionSettingId: string | null): string => {
+      const hands = conditioningBench({ conditionSchool: school, conditionSettingId }, machine ?? null, []);
+      return howWords(conditioningOf({ lineId: 'l', firmness: 'soft', months: 3, grams: 20 }, hands)).join(' ');
+    };
+    const [first, second] = machine?.settings ?? [];
+    expect(at('thick slices', null)).toContain(`Thick slices at your ${first?.label}, folded edge first`);
+    expect(at('thin slices', second?.id ?? '')).toContain(`Thin slices at your ${second?.label}, sides folded`);
+    expect(at('thin slices', null)).toMatch(/^Thin slices at your \w+, sides folded to the middle/);
   });
 
   test('a block that was squeezed is said so, in the list and in the steps', () => {

@@ -1,5 +1,5 @@
 import type { Firmness, Squeeze } from '#core/clay';
-import type { Machine } from '#core/sheet';
+import { thicknesses, type Machine, type SettingThickness } from '#core/sheet';
 import type { Celsius, Grams, Minutes } from '#core/units';
 import {
   SCHOOLS_OF_CONDITIONING,
@@ -59,6 +59,8 @@ export interface Conditioning {
   readonly firmness: Firmness;
   readonly squeeze: Squeeze | null;
   readonly school: Conditioner;
+  /** where it is passed; null: by hand, or the machine has no settings */
+  readonly at: SettingThickness | null;
   /** of hands and machine; rests on an assumption: show it with a tilde */
   readonly minutes: Minutes;
   /** minutes that it warms first, wrapped and close to the body; 0: not at all */
@@ -74,6 +76,15 @@ export interface Conditioning {
 
 export const schoolOf = ({ school, machine }: Pick<ConditioningBench, 'school' | 'machine'>): Conditioner =>
   machine ? school : 'by hand';
+
+/** Where clay is passed: one's own working setting, or the usual one of the school. */
+export function workingSetting(bench: ConditioningBench): SettingThickness | null {
+  const school = schoolOf(bench);
+  if (!bench.machine || school === 'by hand') return null;
+  const settings = thicknesses(bench.machine);
+  const usual = school === 'thin slices' ? settings[Math.floor(settings.length / 2)] : settings[0];
+  return settings.find((s) => s.id === bench.workingSettingId) ?? usual ?? null;
+}
 
 /** Clay that crumbles wants softener; what was not squeezed may by its age. */
 function wantsSoftener(clay: ClayToCondition, hard: boolean): boolean {
@@ -109,6 +120,7 @@ export function conditioningOf(clay: ClayToCondition, bench: ConditioningBench):
     ...{ passes, because, firmness, hot, cold, warms },
     portions: portionsOf(clay),
     school: asked.school,
+    at: workingSetting(bench),
     squeeze: clay.squeeze ?? null,
     minutes: minutesOf(grams, firmness, because),
     warmFirst: warms > 0,

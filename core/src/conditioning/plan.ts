@@ -1,7 +1,7 @@
 import { thicknesses, type SettingThickness } from '#core/sheet';
 import type { Celsius, Grams, Minutes, Mm } from '#core/units';
 import { conditioningOf, schoolOf, type ClayToCondition, type Conditioning, type ConditioningBench } from './engine.js';
-import type { Conditioner, PassesBecause } from './passes.js';
+import type { PassesBecause } from './passes.js';
 
 /** Passes or turns in all from which hands want a break. */
 const MUCH = 60;
@@ -102,16 +102,12 @@ interface Lots {
 }
 
 /** From the block to clay that folds: at one's own working setting, or at the usual one of the school. */
-function workSteps(input: ConditionInput, { firmness, passes }: Conditioning, lots: Lots): ConditionStep[] {
-  const { machine, workingSettingId } = input;
-  const school: Conditioner = schoolOf(input);
+function workSteps({ machine }: ConditionInput, how: Conditioning, lots: Lots): ConditionStep[] {
+  const { firmness, passes, school, at } = how;
   const settings = machine ? thicknesses(machine) : [];
   const [widest, thinnest] = [settings[0], settings.at(-1)];
-  const middle = settings[Math.floor(settings.length / 2)];
-  if (!widest || !thinnest || !middle || school === 'by hand') return [{ kind: 'knead', turns: passes, ...lots }];
+  if (!widest || !thinnest || !at) return [{ kind: 'knead', turns: passes, ...lots }];
   const thin = school === 'thin slices';
-  const usual = thin ? middle : widest;
-  const at = settings.find((s) => s.id === workingSettingId) ?? usual;
   const pass: ConditionStep = {
     kind: 'pass',
     setting: at,

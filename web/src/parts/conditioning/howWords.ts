@@ -2,10 +2,11 @@ import type { Conditioner, Conditioning } from '#core/conditioning';
 import { showMinutes } from '#core/units';
 import { SQUEEZE_WORDS } from './squeezeWords.js';
 
-const WORK: Readonly<Record<Conditioner, string>> = {
-  'thin slices': 'Thin slices at a middle setting, sides folded to the middle',
-  'thick slices': 'Slices as thick as the widest setting, folded edge first',
-  'by hand': 'Rolled to a rope and folded, by hand',
+const WORK: Readonly<Record<Conditioner, (at: string | null) => string>> = {
+  'thin slices': (at) =>
+    `Thin slices at ${at === null ? 'a middle setting' : `your ${at}`}, sides folded to the middle`,
+  'thick slices': (at) => `Thick slices at ${at === null ? 'the widest setting' : `your ${at}`}, folded edge first`,
+  'by hand': () => 'Rolled to a rope and folded, by hand',
 };
 
 /** How clay is conditioned, in sentences: at a card, on paper, in a list. */
@@ -14,7 +15,7 @@ export const howWords = (how: Conditioning): string[] => [
   ...(how.warmFirst ? [`Warm it wrapped, ${showMinutes(how.warms)} in a pocket.`] : []),
   ...(how.hot ? ['Cool it on a tile first: the room is warm.'] : []),
   ...(how.softener ? ['Work in a little softener.'] : []),
-  `${WORK[how.school]}, about ${how.passes} times${each(how)}, until a fold does not crack.`,
+  `${WORK[how.school](how.at?.label ?? null)}, about ${how.passes} times${each(how)}, until a fold does not crack.`,
   ...(how.useSameDay ? ['Use it the same day: it goes back to crumbs.'] : []),
 ];
 
