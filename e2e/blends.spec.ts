@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { edit, expect, onTo, saved, station, test } from './sledge.js';
+import { edit, expect, onTo, placeOf, saved, station, test } from './sledge.js';
 
 test('a three-colour blend with pure ends: drag a cut, take the compensated one, and print the template', async ({
   page,
@@ -24,8 +24,7 @@ test('a three-colour blend with pure ends: drag a cut, take the compensated one,
   // with the mouse: the foot of the first cut
   const first = points.first();
   await expect(first).toHaveAttribute('aria-valuetext', '14 mm from the left, 0 mm up');
-  const box = await first.boundingBox();
-  if (!box) throw new Error('There is no point.');
+  const box = await placeOf(page, first);
   await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
   await page.mouse.down();
   await page.mouse.move(box.x + 40, box.y, { steps: 6 });
@@ -111,7 +110,7 @@ test('made at the bench: passes counted by space, written down, learned from, an
   await expect(page.getByRole('heading', { name: 'Done?' })).toBeVisible();
   await edit(page, 'Made on', '25 Nov 2024');
   await page.getByLabel('Note for the diary').fill('soft, no air in it');
-  await page.getByRole('button', { name: 'Done, write it down' }).click();
+  await page.getByRole('button', { name: 'Done, write it down' }).press('Enter');
   await expect(page.getByRole('heading', { name: 'Beet fade' })).toBeVisible();
   await expect(page.getByRole('main')).toContainText('revision 1 · free of streaks after 6 passes');
   await page.getByRole('link', { name: /free of streaks/ }).click();

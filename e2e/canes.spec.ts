@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises';
-import { edit, expect, saved, station, test } from './sledge.js';
+import { edit, expect, placeOf, saved, station, test } from './sledge.js';
 
 test(
   'the woven basket from a blend made earlier: reduced, warned, mended, planned backwards, made, and ' +
@@ -77,7 +77,7 @@ test(
         await field.fill('5 g');
         await field.press('Enter');
       }
-      await page.getByRole('button', { name: 'Done, write it down' }).click();
+      await page.getByRole('button', { name: 'Done, write it down' }).press('Enter');
       await expect(main).toContainText('its ends took 96 mm');
       await page.getByRole('link', { name: 'Woven basket', exact: true }).click();
       await expect(main).toContainText('revision 1, made: a change begins a new one');
@@ -202,8 +202,7 @@ test('an SVG template, filled with mixes and a speckle cane, and its clay list',
   expect((await pdf).suggestedFilename()).toBe('Template, template.pdf');
   // a region drawn by hand, one typed, and both out again
   await page.getByRole('button', { name: 'draw outlines' }).click();
-  const pad = await page.getByRole('img', { name: 'Draw an outline' }).boundingBox();
-  if (!pad) throw new Error('no pad');
+  const pad = await placeOf(page, page.getByRole('img', { name: 'Draw an outline' }));
   await page.mouse.move(pad.x + 20, pad.y + 20);
   await page.mouse.down();
   for (const [dx, dy] of [
@@ -242,8 +241,7 @@ test('a value is dragged while the face is looked at: it follows, is kept once, 
   const across = async (): Promise<number> => Number(/^([\d.]+) mm across/m.exec(await main.innerText())?.[1]);
   await expect.poll(across).toBeGreaterThan(20);
   const before = await across();
-  const box = await page.getByLabel('thick, by hand').boundingBox();
-  if (!box) throw new Error('no handle');
+  const box = await placeOf(page, page.getByLabel('thick, by hand'));
   const at = (share: number): [number, number] => [box.x + box.width * share, box.y + box.height / 2];
   await page.mouse.move(...at(0.2));
   await page.mouse.down();

@@ -115,7 +115,7 @@ test('from an empty shelf to a diary entry', async ({ page, sledge }) => {
       await page.keyboard.press('Space');
     }
     await page.getByLabel('Note for the diary').fill('The first batch.');
-    await page.getByRole('button', { name: 'Done, write it down' }).click();
+    await page.getByRole('button', { name: 'Done, write it down' }).press('Enter');
     await expect(page.getByRole('heading', { level: 1, name: 'Beetroot-ring drops' })).toBeVisible();
     await expect(page.getByRole('main')).toContainText('25 Piece 1 (18 mm round)');
     await expect(page.getByLabel('Note', { exact: true })).toHaveValue('The first batch.');

@@ -134,7 +134,7 @@ test('from nothing to the first card, asked for the next useful thing by each st
   });
   await test.step('with the card done nothing is asked any more, and words explain themselves when asked', async () => {
     while (!(await page.getByRole('heading', { name: 'Done?' }).isVisible())) await page.keyboard.press('Space');
-    await page.getByRole('button', { name: 'Done, write it down' }).click();
+    await page.getByRole('button', { name: 'Done, write it down' }).press('Enter');
     await expect(page.getByRole('main')).toContainText('6 Piece 1');
     await expect(next).toHaveCount(0);
     await page.goto(`${sledge.url}/canes`);

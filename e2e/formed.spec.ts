@@ -1,4 +1,4 @@
-import { edit, expect, test } from './sledge.js';
+import { edit, expect, placeOf, test } from './sledge.js';
 
 test('a sheet goes around a ball, which is turned with the keys and by hand, onto a dome, and into a batch', async ({
   page,
@@ -25,7 +25,7 @@ test('a sheet goes around a ball, which is turned with the keys and by hand, ont
     for (let n = 0; n < 3; n++) await ball.press('ArrowRight');
     await expect.poll(picture).not.toBe(first);
     const turned = await picture();
-    const box = (await ball.boundingBox())!;
+    const box = await placeOf(page, ball);
     await page.mouse.move(box.x + 200, box.y + 200);
     await page.mouse.down();
     await page.mouse.move(box.x + 260, box.y + 240, { steps: 4 });

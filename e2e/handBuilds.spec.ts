@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { drawn, expect, still, test } from './sledge.js';
+import { drawn, expect, placeOf, still, test } from './sledge.js';
 
 /** The row of steps, and the hands that work on it. */
 function benchOf(page: Page) {
@@ -138,8 +138,7 @@ test('one spot is built once and drawn to two sizes; an edge lies along a stretc
   await bench.add('Lay along a stretch');
   const before = (await bench.step(/^Step 4: Along a stretch/).textContent()) ?? '';
   const grip = page.locator('[data-mark="ends"]');
-  const at = await grip.boundingBox();
-  if (!at) throw new Error('There is no grip to drag.');
+  const at = await placeOf(page, grip);
   await page.mouse.move(at.x + at.width / 2, at.y + at.height / 2);
   await page.mouse.down();
   await page.mouse.move(at.x + 20, at.y + 120, { steps: 4 });

@@ -53,7 +53,7 @@ test('drop earrings from the demo shelf, and all of it after a restart', async (
     }
     await edit(page, 'Radish used', '15 g');
     await page.getByLabel('Note for the diary').fill('Twelve pairs, rings a little thin.');
-    await page.getByRole('button', { name: 'Done, write it down' }).click();
+    await page.getByRole('button', { name: 'Done, write it down' }).press('Enter');
     await expect(page.getByLabel('Note', { exact: true })).toHaveValue('Twelve pairs, rings a little thin.');
     await station(page, 'Shelf');
     return page

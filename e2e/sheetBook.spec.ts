@@ -1,4 +1,4 @@
-import { edit, expect, onTo, station, test } from './sledge.js';
+import { edit, expect, onTo, placeOf, station, test } from './sledge.js';
 
 test(
   'an instruction for a machine that counts the other way: planned on mine, rolled at the bench, ' +
@@ -49,7 +49,7 @@ test(
     await test.step('written down: the book and the diary have it', async () => {
       await edit(page, 'Made on', '26 Nov 2024');
       await page.getByLabel('Note for the diary').fill('no ripples');
-      await page.getByRole('button', { name: 'Done, write it down' }).click();
+      await page.getByRole('button', { name: 'Done, write it down' }).press('Enter');
       await expect(page.getByRole('heading', { name: 'Sheet book' })).toBeVisible();
       await expect(page.getByLabel('Name of the sheet')).toHaveValue('Corn milk, 4');
       await page.getByRole('button', { name: 'in the diary' }).click();
@@ -83,10 +83,10 @@ test(
     await page.getByLabel('How it is cut').selectOption('pure ends');
     await expect(main).toContainText('pure, 14 mm');
     const point = page.getByRole('slider', { name: 'Cut 1, point 1' });
-    const box = await point.boundingBox();
-    await page.mouse.move((box?.x ?? 0) + 7, (box?.y ?? 0) + 7);
+    const box = await placeOf(page, point);
+    await page.mouse.move(box.x + 7, box.y + 7);
     await page.mouse.down();
-    await page.mouse.move((box?.x ?? 0) + 60, (box?.y ?? 0) + 7, { steps: 4 });
+    await page.mouse.move(box.x + 60, box.y + 7, { steps: 4 });
     await page.mouse.up();
     await expect(page.getByLabel('How it is cut')).toHaveValue('free');
     await page.getByRole('heading', { name: 'Order' }).click();
@@ -110,7 +110,7 @@ test(
         Number.parseFloat(await page.getByLabel(`${side} of the made blend`).inputValue()),
       ),
     )) as [number, number, number];
-    await page.getByRole('button', { name: 'Done, write it down' }).click();
+    await page.getByRole('button', { name: 'Done, write it down' }).press('Enter');
     await expect(main).toContainText('free of streaks after 11 passes');
     await page.getByRole('link', { name: /in the sheet book/ }).click();
     const open = page.getByRole('region', { name: 'The open sheet' });
@@ -157,7 +157,7 @@ test(
     await page.keyboard.press('b');
     await onTo(page, 'Done?');
     await expect(page.getByRole('list', { name: 'Clay used' }).getByRole('textbox')).toHaveCount(0);
-    await page.getByRole('button', { name: 'Done, write it down' }).click();
+    await page.getByRole('button', { name: 'Done, write it down' }).press('Enter');
     await page.goto(`${sledge.url}/sheets/book`);
     await page.getByRole('button', { name: /^Pod fade, / }).click();
     const rest = Number(/across, ([\d.]+) mm high/.exec((await open.textContent()) ?? '')?.[1]);
@@ -198,7 +198,7 @@ test('conditioning by both schools, counted, and the next plan goes by it', asyn
   await page.keyboard.press('Enter');
   await page.keyboard.press('Space');
   await expect(main).toContainText('folded without a crack after');
-  await page.getByRole('button', { name: 'Done, write it down' }).click();
+  await page.getByRole('button', { name: 'Done, write it down' }).press('Enter');
   await expect(main).toContainText('folded without a crack after 9 passes');
   await page.goBack();
   await page.goto(`${sledge.url}/sheets/condition?clay=${oldrow ?? ''}&school=thick+slices`);

@@ -2,7 +2,7 @@ import { spawn, type ChildProcess } from 'node:child_process';
 import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { expect, test as base, type Page } from '@playwright/test';
+import { expect, test as base, type Locator, type Page } from '@playwright/test';
 
 const SCRIPTS = { empty: 'start.mjs', garden: 'demo.mjs' } as const;
 
@@ -136,6 +136,14 @@ export async function still(page: Page): Promise<void> {
       }),
     STILL_FRAMES,
   );
+}
+
+/** Where something stands, once nothing moves it any more: a hand looks before it takes hold. */
+export async function placeOf(page: Page, thing: Locator) {
+  await still(page);
+  const box = await thing.boundingBox();
+  if (!box) throw new Error('There is nothing to take hold of.');
+  return box;
 }
 
 /** Waits until what was done has been drawn: no hand types the next value within a frame. */

@@ -60,7 +60,7 @@ test('a radish with forty slices, from the discs to the diary, its grams balance
       (a, b) => a + b,
       0,
     );
-    await page.getByRole('button', { name: 'Done, write it down' }).click();
+    await page.getByRole('button', { name: 'Done, write it down' }).press('Enter');
     await expect(main).toContainText('its ends took 25 mm');
     await expect(main.getByRole('heading', { name: 'Clay used' })).toBeVisible();
     const rows = main.getByRole('listitem').filter({ hasText: /\d g$/ });
@@ -127,7 +127,7 @@ test('a whole evening in inches and ounces, with decimal commas', async ({ page,
     await used.press('Enter');
     await expect(used).toHaveValue('0.25 oz');
     await edit(page, 'Lost at both ends', '1,1 in');
-    await page.getByRole('button', { name: 'Done, write it down' }).click();
+    await page.getByRole('button', { name: 'Done, write it down' }).press('Enter');
     await expect(main).toContainText('its ends took 1.1 in');
     await expect(main).toContainText('0.25 oz');
   });

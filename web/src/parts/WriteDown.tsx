@@ -14,6 +14,9 @@ import { Warning } from './Warning.js';
 /** Pictures are opened by a worker, which few cards need. */
 const PhotographsTaken = lazy(async () => ({ default: (await import('./PhotographsTaken.js')).PhotographsTaken }));
 
+/** What stands there until they can be taken: what is below stays where a finger is on its way to. */
+const A_LINE = '22px';
+
 /** What the diary gets at every *Done*. */
 export type Written = Required<WrittenDto>;
 
@@ -53,7 +56,7 @@ export function WriteDown({ children, refusal, onWrite, onBack, disabled }: Writ
       </Box>
       {children}
       <HowItWent large outcome={own.outcome} onChange={own.setOutcome} />
-      <Suspense>
+      <Suspense fallback={<Box height={A_LINE} />}>
         <PhotographsTaken pictures={own.pictures} onChange={own.setPictures} />
       </Suspense>
       <Box>
