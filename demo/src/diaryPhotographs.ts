@@ -55,8 +55,8 @@ const LIDS: readonly Slice[] = [
 ];
 
 /** Photographs of the diary by what they are of. */
-export const diaryPhotographs = {
-  'Radish-slice brooches, trial': photographOf('the brooches', BROOCHES),
-  'Straw fade': photographOf('the straw fade', PLUG),
-  'Walnut board': photographOf('the lids', LIDS),
-} as const;
+export const diaryPhotographs: ReadonlyMap<string, DiaryPhotograph> = new Map([
+  ['Radish-slice brooches, trial', photographOf('the brooches', BROOCHES)],
+  ['Straw fade', photographOf('the straw fade', PLUG)],
+  ['Walnut board', photographOf('the lids', LIDS)],
+]);

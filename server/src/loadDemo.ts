@@ -162,7 +162,7 @@ class Loader {
 
   /** The photograph that the diary has of something, kept; none of most things. */
   private async photographsOf(name: string): Promise<{ id: string }[]> {
-    const kept = new Map(Object.entries(diaryPhotographs)).get(name);
+    const kept = diaryPhotographs.get(name);
     if (!kept) return [];
     const data = kept.data().toString('base64');
     await this.app.get(PalettesService).keepPicture({ id: kept.id, type: 'image/png', ...PHOTOGRAPH, data });

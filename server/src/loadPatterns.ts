@@ -22,7 +22,7 @@ const wantedOf = ({ lids }: Row): PatternWanted | null =>
     : null;
 
 /** What was written down on one day. */
-const doneOf = (row: Row, made: Made, version: number, step: string): Omit<PatternDoneDto, 'pictures'> => ({
+const doneOf = (row: Row, made: Made, version: number, step: string): PatternDoneDto => ({
   version,
   entryId: idOf(`entry pattern ${row.name} ${made.on}`),
   madeOn: made.on,

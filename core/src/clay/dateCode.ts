@@ -49,8 +49,8 @@ const READERS: readonly Reader[] = [
   [/^(\d{4})(\d{2})(\d{2})$/, (y = 0, m = 0, d = 0) => realDate(y, m, d)],
 ];
 
-/** The day that a code says. @throws Complaint as {@link readDateCode} */
-function dayOf(code: string): string {
+/** The day that a code says; null where it is none. @throws Complaint `date/ambiguous` */
+function dayOf(code: string): string | null {
   for (const [pattern, read] of READERS) {
     const found = pattern.exec(code);
     const date = found ? read(...found.slice(1).map(Number)) : null;
@@ -68,9 +68,9 @@ function dayOf(code: string): string {
         week: `week ${n} of ${2000 + y}`,
       });
     }
-    if (asWeek !== null) return asWeek;
+    return asWeek;
   }
-  throw complaint('date/unreadable', { text: code });
+  return null;
 }
 
 /**
@@ -83,6 +83,7 @@ function dayOf(code: string): string {
 export function readDateCode(text: string, today: string): string {
   const trimmed = text.trim();
   const day = dayOf(trimmed.replace(/\s*([-/.])\s*/g, '$1'));
+  if (day === null) throw complaint('date/unreadable', { text: trimmed });
   if (day > today) throw complaint('date/ahead', { text: trimmed, month: showMonth(day) });
   return day;
 }

@@ -78,7 +78,7 @@ export const schoolOf = ({ school, machine }: Pick<ConditioningBench, 'school' |
   machine ? school : 'by hand';
 
 /** Where clay is passed: one's own working setting, or the usual one of the school. */
-export function workingSetting(bench: ConditioningBench): SettingThickness | null {
+function workingSetting(bench: ConditioningBench): SettingThickness | null {
   const school = schoolOf(bench);
   if (!bench.machine || school === 'by hand') return null;
   const settings = thicknesses(bench.machine);

@@ -1,6 +1,6 @@
 import { thicknesses, type SettingThickness } from '#core/sheet';
 import type { Celsius, Grams, Minutes, Mm } from '#core/units';
-import { conditioningOf, schoolOf, type ClayToCondition, type Conditioning, type ConditioningBench } from './engine.js';
+import { conditioningOf, type ClayToCondition, type Conditioning, type ConditioningBench } from './engine.js';
 import type { PassesBecause } from './passes.js';
 
 /** Passes or turns in all from which hands want a break. */
@@ -92,7 +92,7 @@ function warningsOf(input: ConditionInput, how: Conditioning): ConditionWarning[
   if (how.hot) warnings.push('soft in heat');
   if (how.cold) warnings.push('cold');
   if ((input.months ?? 0) >= VERY_OLD) warnings.push('very old');
-  if (how.passes * how.portions > MUCH || schoolOf(input) === 'by hand') warnings.push('hands');
+  if (how.passes * how.portions > MUCH || how.school === 'by hand') warnings.push('hands');
   return warnings;
 }
 
