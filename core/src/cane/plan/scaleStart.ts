@@ -21,7 +21,8 @@ export function begunAt(steps: readonly Step[], factor: number): Step[] {
 
 /**
  * The same cane with a smaller or larger face: all sizes across by a factor, also what it is reduced to. Lengths stay,
- * so it gives as many slices, of clay by the square of the factor. Canes taken in by reference keep their size.
+ * so it gives as many slices: their clay goes by the square of the factor, that of its ends by the cube. Canes taken in
+ * by reference keep their size.
  */
 export const faceBy = (steps: readonly Step[], factor: number): Step[] => steps.map((step) => scaled(step, factor));
 
